@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Cli;
+
+use Embrel\Draft\Choices;
+use Embrel\Id\CountedIds;
+use Embrel\Plan\Plan;
+use Embrel\Plan\Scheme;
+use Embrel\Reader;
+use Embrel\Writer;
+
+/** The command line: convert and inspect. Exit 0; 1 for a file that cannot be read or written; 2 for wrong usage. */
+final class Command
+{
+    /** @param list<string> $arguments without the name of the program */
+    public static function run(array $arguments): int
+    {
+        try {
+            $options = self::options($arguments);
+            match ([$arguments[0] ?? '', \count($options['files'])]) {
+                ['convert', 2] => self::convert($options['files'][0], $options['files'][1], $options['reading'], $options['choices']),
+                ['inspect', 1] => self::inspect($options['files'][0], $options['reading']),
+                default => throw new Usage(),
+            };
+
+            return 0;
+        } catch (Usage $usage) {
+            fwrite(STDERR, ($usage->getMessage() === '' ? '' : $usage->getMessage() . "\n") . Usage::TEXT . "\n");
+
+            return 2;
+        } catch (\RuntimeException|\InvalidArgumentException $why) {
+            fwrite(STDERR, 'embrel: ' . $why->getMessage() . "\n");
+
+            return 1;
+        }
+    }
+
+    /**
+     * @param list<string> $arguments
+     *
+     * @return array{files: list<string>, reading: array{stripNumbers?: true, descriptions?: true, lists?: true}, choices: Choices}
+     */
+    private static function options(array $arguments): array
+    {
+        $files = $reading = $choices = [];
+        foreach (\array_slice($arguments, 1) as $argument) {
+            [$name, $value] = explode('=', $argument, 2) + [1 => ''];
+            match (true) {
+                !str_starts_with($argument, '--') => $files[] = $argument,
+                $argument === '--strip-numbers' => $reading['stripNumbers'] = true,
+                $argument === '--descriptions' => $reading['descriptions'] = true,
+                $argument === '--lists' => $reading['lists'] = true,
+                $argument === '--no-notes' => $choices['notes'] = false,
+                $argument === '--no-contents' => $choices['contents'] = false,
+                $name === '--numbering' => $choices['scheme'] = Scheme::tryFrom($value) ?? throw new Usage("There is no numbering called “{$value}”."),
+                $name === '--number-depth' => $choices['numberDepth'] = self::depth($value),
+                $name === '--heading-depth' => $choices['headingDepth'] = self::depth($value),
+                default => throw new Usage("There is no option “{$argument}”."),
+            };
+        }
+
+        return ['files' => $files, 'reading' => $reading, 'choices' => new Choices(...$choices)];
+    }
+
+    private static function depth(string $value): int
+    {
+        return preg_match('/\A[1-9]\z/', $value) === 1 ? (int) $value : throw new Usage("A depth is between 1 and 9, not “{$value}”.");
+    }
+
+    /** @param array{stripNumbers?: true, descriptions?: true, lists?: true} $reading */
+    private static function read(string $path, array $reading): Reader\Result
+    {
+        $format = Reader\Format::ofPath($path);
+        $in = is_file($path) ? @fopen($path, 'r') : false;
+        if ($in === false) {
+            throw Reader\Unreadable::noAccess($path);
+        }
+        $title = pathinfo($path, PATHINFO_FILENAME);
+
+        return $format->reader()->read($in, new Reader\Options(mb_scrub($title), ...$reading), new CountedIds());
+    }
+
+    /** @param array{stripNumbers?: true, descriptions?: true, lists?: true} $reading */
+    private static function convert(string $input, string $output, array $reading, Choices $choices): void
+    {
+        $format = Writer\Format::ofPath($output) ?? throw new Usage("“{$output}” has none of the extensions docx, md, opml and txt.");
+        $result = self::read($input, $reading);
+        $work = sys_get_temp_dir() . '/embrel-' . bin2hex(random_bytes(8));
+        // Beside the output, so that it takes its place in one step: nothing half-written is ever there.
+        $partial = $output . '.' . bin2hex(random_bytes(4)) . '.part';
+        $out = @fopen($partial, 'w');
+        if ($out === false || !mkdir($work, 0700)) {
+            throw new \RuntimeException("“{$output}” cannot be written.");
+        }
+        try {
+            $losses = $format->writer()->write($result->plan, $choices, $out, $work);
+            if (!fclose($out) || !rename($partial, $output)) {
+                throw new \RuntimeException("“{$output}” cannot be written.");
+            }
+            foreach ([...$result->repairs, ...$losses] as $sentence) {
+                fwrite(STDERR, "{$sentence}\n");
+            }
+        } finally {
+            array_map(unlink(...), glob("{$work}/*") ?: []);
+            rmdir($work);
+            if (is_file($partial)) {
+                unlink($partial);
+            }
+        }
+    }
+
+    /** @param array{stripNumbers?: true, descriptions?: true, lists?: true} $reading */
+    private static function inspect(string $path, array $reading): void
+    {
+        $result = self::read($path, $reading);
+        $facts = Facts::of($result->plan);
+        foreach ($result->repairs as $sentence) {
+            fwrite(STDERR, "{$sentence}\n");
+        }
+        fwrite(STDOUT, json_encode($facts, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR) . "\n");
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Cli;
+
+/** The command was called in a way it does not know. */
+final class Usage extends \InvalidArgumentException
+{
+    public const TEXT = <<<'TEXT'
+        usage: embrel convert INPUT OUTPUT [options]
+               embrel inspect FILE [--strip-numbers] [--descriptions] [--lists]
+
+        Formats go by extension. In: opml, txt, md. Out: docx, md, opml, txt.
+
+          --numbering=decimal|essay|chapter|none   --number-depth=N (1 to 9)
+          --heading-depth=N (1 to 9)               --no-notes
+          --no-contents                            --strip-numbers
+          --descriptions  OPML: read `description` as the note
+          --lists         Markdown: list items become topics also beside headings
+        TEXT;
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Document;
+
+use Embrel\RichText\Node;
+
+/**
+ * One element of a draft. A draft is kept flat, in reading order: the tree is in the levels. So a
+ * writer can stream it, at any depth.
+ */
+final readonly class Element
+{
+    public const HEADING = 'heading';
+    public const ITEM = 'item';
+    public const QUOTE = 'quote';
+    public const BODY = 'body';
+
+    /**
+     * @param string    $role     one of the constants
+     * @param int       $level    of a heading from 1; of an item how deep its list is nested, from 1;
+     *                            of a body or quote how many items it stands under, from 0
+     * @param string    $number   as it stands before the title; empty for none
+     * @param string    $title    of a heading, item or quote
+     * @param string    $topic    the id of the topic it was made of
+     * @param Node|null $block    of a body
+     * @param int       $depth    how deep the topic stands in the plan, from 1
+     * @param bool      $inQuote  whether the body belongs to a quote
+     * @param bool      $appendix whether the number is an appendix's or stands under one
+     */
+    public function __construct(
+        public string $role,
+        public int $level,
+        public string $number = '',
+        public string $title = '',
+        public string $topic = '',
+        public ?Node $block = null,
+        public int $depth = 0,
+        public bool $inQuote = false,
+        public bool $appendix = false,
+    ) {
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Draft;
+
+use Embrel\Plan\Plan;
+use Embrel\Plan\Scheme;
+
+/** What a writer chose for one hand-over. */
+final readonly class Choices
+{
+    public const CONTENTS_LEVELS = 3;
+
+    /**
+     * @param string      $from         the topic to hand over with everything under it; the root: the whole plan
+     * @param int         $headingDepth topics below it become list items, 1 to 9
+     * @param Scheme|null $scheme       null: as the plan has it
+     * @param int|null    $numberDepth  null: as the plan has it
+     * @param bool        $otherNotes   OPML only: notes also as plain text for other programs
+     * @param bool        $loose        outline files only: the loose ideas too, at the end
+     */
+    public function __construct(
+        public string $from = Plan::ROOT,
+        public int $headingDepth = 6,
+        public ?Scheme $scheme = null,
+        public ?int $numberDepth = null,
+        public bool $notes = true,
+        public bool $contents = true,
+        public bool $otherNotes = true,
+        public bool $loose = false,
+    ) {
+    }
+}

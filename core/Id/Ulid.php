@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Id;
+
+/**
+ * The form of every id: a ULID in upper case, as its published specification spells it. Ids are
+ * plain strings that have passed this door; the core never makes one itself (see Ids).
+ */
+final class Ulid
+{
+    private const FORM = '/\A[0-7][0-9A-HJKMNP-TV-Z]{25}\z/';
+
+    public static function isValid(string $id): bool
+    {
+        return preg_match(self::FORM, $id) === 1;
+    }
+
+    /** @throws InvalidId when the text is not a ULID */
+    public static function of(string $id): string
+    {
+        return self::isValid($id) ? $id : throw InvalidId::because($id);
+    }
+}

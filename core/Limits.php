@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel;
+
+/** Every limit of the product, in one place. Sizes are bytes of UTF-8 unless said otherwise. */
+final class Limits
+{
+    public const TOPICS = 50_000;
+    public const LEVELS = 60;
+    /** In characters (code points). What is longer goes into the note, and it is said. */
+    public const TITLE = 1_000;
+    public const NOTE = 2 * 1024 * 1024;
+    public const NOTE_DEPTH = 40;
+    public const INTAKE = 64 * 1024 * 1024;
+    /** One ordered batch of operations; the operation of an intake is exempt. */
+    public const BATCH = 2 * 1024 * 1024;
+    public const BATCH_OPERATIONS = 500;
+    /** Attributes of foreign files kept on one topic. */
+    public const FOREIGN = 64;
+    public const FOREIGN_BYTES = 64 * 1024;
+    public const TARGET_WORDS = 10_000_000;
+    /** One line of a text outline. */
+    public const LINE = 2 * 1024 * 1024;
+}

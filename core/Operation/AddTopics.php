@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Operation;
+
+use Embrel\Limits;
+use Embrel\Plan\Dye;
+use Embrel\Plan\Edit;
+use Embrel\Plan\Place;
+use Embrel\Plan\Plan;
+use Embrel\Plan\Topic;
+
+/**
+ * Adds one topic, or a whole branch or several: rows in reading order, each under an earlier row
+ * or (parent null) at the place. A main section without a dye takes the least used one.
+ */
+final readonly class AddTopics extends Basic
+{
+    /** @param list<array{topic: Topic, parent: string|null}> $rows */
+    public function __construct(public Place $place, public array $rows)
+    {
+    }
+
+    public static function one(Topic $topic, Place $place): self
+    {
+        return new self($place, [['topic' => $topic, 'parent' => null]]);
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        self::live($plan, $this->place->parent);
+        if (\count($plan->topics) + \count($this->rows) > Limits::TOPICS + 3) {
+            throw OperationRefused::tooMany();
+        }
+        $edit = new Edit($plan);
+        $heads = [];
+        $levels = [];
+        $base = $plan->level($this->place->parent);
+        foreach ($this->rows as ['topic' => $topic, 'parent' => $parent]) {
+            if ($plan->has($topic->id) || isset($levels[$topic->id])) {
+                throw OperationRefused::exists($topic->id);
+            }
+            $levels[$topic->id] = ($parent === null ? $base : $levels[$parent] ?? throw OperationRefused::gone($parent)) + 1;
+            if ($levels[$topic->id] > Limits::LEVELS) {
+                throw OperationRefused::tooDeep();
+            }
+            if ($parent === null) {
+                $edit->put($topic);
+                $heads[] = $topic->id;
+            } else {
+                $edit->append($topic, $parent);
+            }
+        }
+        $next = $edit->insert($heads, $this->place)->done();
+
+        return $this->place->parent === Plan::ROOT ? self::dyed($next, $heads) : $next;
+    }
+
+    /** @param list<string> $ids main sections */
+    public static function dyed(Plan $plan, array $ids): Plan
+    {
+        foreach ($ids as $id) {
+            if ($plan->topic($id)->dye === null) {
+                $plan = $plan->with($plan->topic($id)->with(['dye' => Dye::leastUsed($plan)]));
+            }
+        }
+
+        return $plan;
+    }
+
+    public function inverse(Plan $before): Operation
+    {
+        return new RemoveTopics($this->heads());
+    }
+
+    /** @return list<string> */
+    public function heads(): array
+    {
+        $heads = [];
+        foreach ($this->rows as $row) {
+            if ($row['parent'] === null) {
+                $heads[] = $row['topic']->id;
+            }
+        }
+
+        return $heads;
+    }
+
+    public function touches(): array
+    {
+        return array_map(static fn (array $row): string => $row['topic']->id . ':place', $this->rows);
+    }
+
+    public function toArray(): array
+    {
+        return [
+            'type' => 'add',
+            'at' => $this->place->toArray(),
+            'topics' => array_map(static fn (array $row): array => TopicForm::toArray($row['topic'], $row['parent']), $this->rows),
+        ];
+    }
+}

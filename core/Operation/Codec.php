@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Operation;
+
+use Embrel\MalformedShape;
+use Embrel\Plan\Dye;
+use Embrel\Plan\Flag;
+use Embrel\Plan\InvalidValue;
+use Embrel\Plan\Kind;
+use Embrel\Plan\Numbered;
+use Embrel\Plan\Place;
+use Embrel\Plan\Target;
+use Embrel\RichText\InvalidNote;
+use Embrel\RichText\Schema;
+use Embrel\Shape;
+
+/** From the storage form to an operation: the one table of short names. Decoding is checking. */
+final class Codec
+{
+    private const NESTING = 4;
+
+    /**
+     * @param array<array-key, mixed> $json
+     *
+     * @throws MalformedOperation when it is not the storage form of an operation
+     */
+    public static function decode(array $json): Operation
+    {
+        try {
+            return self::operation(new Shape($json, 'operation'), 0);
+        } catch (MalformedShape|InvalidValue|InvalidNote $why) {
+            throw MalformedOperation::because($why);
+        }
+    }
+
+    private static function operation(Shape $s, int $nesting): Operation
+    {
+        return match ($s->string('type')) {
+            'add' => self::add($s),
+            'remove' => new RemoveTopics($s->ids('ids')),
+            'restore' => self::restore($s),
+            'move' => new MoveTopics($s->ids('ids'), Place::fromShape($s->object('at'))),
+            'split' => new SplitTopic($s->id('id'), $s->id('new'), $s->int('at')),
+            'join' => new JoinTopics($s->id('upper'), $s->id('lower')),
+            'retitle' => new Retitle($s->id('id'), $s->string('title')),
+            'kind' => new SetKind($s->ids('ids'), Kind::tryFrom($s->string('value')) ?? throw InvalidValue::field('kind', $s->string('value'))),
+            'numbered' => new SetNumbered($s->ids('ids'), Numbered::tryFrom($s->string('value')) ?? throw InvalidValue::field('numbered', $s->string('value'))),
+            'dye' => new SetDye($s->ids('ids'), $s->has('value') ? Dye::of($s->string('value')) : null),
+            'flag' => new SetFlag($s->ids('ids'), $s->has('value') ? Flag::tryFrom($s->string('value')) ?? throw InvalidValue::field('flag', $s->string('value')) : null),
+            'target' => new SetTarget($s->ids('ids'), $s->has('value') ? Target::of($s->int('value')) : null),
+            'note' => self::note($s),
+            'plan' => new SetPlan($s->object('set')->values()),
+            'compound' => self::compound($s, $nesting),
+            default => throw InvalidValue::field('type', $s->string('type')),
+        };
+    }
+
+    private static function add(Shape $s): AddTopics
+    {
+        $rows = array_map(static fn (Shape $row): array => ['topic' => TopicForm::topic($row), 'parent' => $row->idOr('parent', null)], $s->objects('topics'));
+
+        return $rows === [] ? throw MalformedShape::expected('at least one topic', 'topics') : new AddTopics(Place::fromShape($s->object('at')), $rows);
+    }
+
+    private static function restore(Shape $s): RestoreTopics
+    {
+        $places = [];
+        foreach ($s->objects('heads') as $head) {
+            $places[$head->id('id')] = Place::fromShape($head);
+        }
+
+        return new RestoreTopics($places, $s->ids('ids'));
+    }
+
+    private static function note(Shape $s): EditNote
+    {
+        $was = [];
+        foreach ($s->has('was') ? $s->object('was')->values() : [] as $id => $seen) {
+            if ($seen !== null && !\is_string($seen)) {
+                throw MalformedShape::expected('fingerprints', 'was');
+            }
+            $was[(string) $id] = $seen;
+        }
+
+        return new EditNote(
+            $s->id('topic'),
+            array_map(Schema::block(...), $s->has('put') ? $s->list('put') : []),
+            $s->has('remove') ? $s->ids('remove') : [],
+            $s->has('order') ? $s->ids('order') : null,
+            $was,
+        );
+    }
+
+    private static function compound(Shape $s, int $nesting): Compound
+    {
+        if ($nesting >= self::NESTING) {
+            throw MalformedShape::expected('at most ' . self::NESTING . ' compounds in each other', 'operations');
+        }
+
+        return new Compound(array_map(static fn (Shape $one): Operation => self::operation($one, $nesting + 1), $s->objects('operations')));
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Operation;
+
+use Embrel\Plan\Plan;
+
+/** Several operations as one: all or nothing. */
+final readonly class Compound extends Basic
+{
+    /** @param list<Operation> $operations */
+    public function __construct(public array $operations)
+    {
+    }
+
+    public function apply(Plan $plan): Plan
+    {
+        foreach ($this->operations as $operation) {
+            $plan = $operation->apply($plan);
+        }
+
+        return $plan;
+    }
+
+    public function inverse(Plan $before): Operation
+    {
+        $inverses = [];
+        foreach ($this->operations as $operation) {
+            $inverses[] = $operation->inverse($before);
+            $before = $operation->apply($before);
+        }
+
+        return new self(array_reverse($inverses));
+    }
+
+    public function needsNotes(): array
+    {
+        return array_merge(...array_map(static fn (Operation $one): array => $one->needsNotes(), $this->operations));
+    }
+
+    public function needsRemoved(): array
+    {
+        return array_merge(...array_map(static fn (Operation $one): array => $one->needsRemoved(), $this->operations));
+    }
+
+    public function touches(): array
+    {
+        return array_values(array_unique(array_merge(...array_map(static fn (Operation $one): array => $one->touches(), $this->operations))));
+    }
+
+    public function toArray(): array
+    {
+        return ['type' => 'compound', 'operations' => array_map(static fn (Operation $one): array => $one->toArray(), $this->operations)];
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Operation;
+
+use Embrel\Limits;
+
+/** The plan does not allow the operation. Nothing of it was applied. */
+final class OperationRefused extends \DomainException
+{
+    private function __construct(public readonly Reason $reason, string $message)
+    {
+        parent::__construct($message);
+    }
+
+    public static function gone(string $id): self
+    {
+        return new self(Reason::Gone, 'The topic is no longer in this plan; it may have been removed.');
+    }
+
+    public static function intoItself(): self
+    {
+        return new self(Reason::IntoItself, 'A topic cannot be moved under itself.');
+    }
+
+    public static function tooDeep(): self
+    {
+        return new self(Reason::TooDeep, 'A plan holds at most ' . Limits::LEVELS . ' levels.');
+    }
+
+    public static function tooMany(): self
+    {
+        return new self(Reason::TooMany, 'A plan holds at most ' . number_format(Limits::TOPICS) . ' topics.');
+    }
+
+    public static function fixed(string $id): self
+    {
+        return new self(Reason::Fixed, 'The plan itself and its tray cannot be moved or removed.');
+    }
+
+    public static function exists(string $id): self
+    {
+        return new self(Reason::Exists, 'A topic with this id is in the plan already.');
+    }
+
+    public static function changed(): self
+    {
+        return new self(Reason::Changed, 'Someone else has changed the same thing since.');
+    }
+
+    public static function value(\Throwable $why): self
+    {
+        return new self(Reason::Value, $why->getMessage());
+    }
+
+    public static function dependent(): self
+    {
+        return new self(Reason::Dependent, 'It builds on a change that could not be made.');
+    }
+}

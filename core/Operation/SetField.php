@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Operation;
+
+use Embrel\Plan\Plan;
+use Embrel\Plan\Topic;
+
+/** Sets one field of one or many topics to one value. */
+abstract readonly class SetField extends Basic
+{
+    /** @param list<string> $ids */
+    final public function __construct(public array $ids, public mixed $value)
+    {
+    }
+
+    /** The field of Topic, which is also the short name of the operation. */
+    abstract protected static function field(): string;
+
+    /** The value as stored: text, number or null. */
+    abstract protected static function stored(mixed $value): string|int|null;
+
+    final public function apply(Plan $plan): Plan
+    {
+        foreach ($this->ids as $id) {
+            $plan = $plan->with(self::movable($plan, $id)->with([static::field() => $this->value]));
+        }
+
+        return $plan;
+    }
+
+    final public function inverse(Plan $before): Operation
+    {
+        $groups = [];
+        foreach ($this->ids as $id) {
+            $value = $this->valueOf($before->topic($id));
+            $groups[(string) static::stored($value)][0] = $value;
+            $groups[(string) static::stored($value)][1][] = $id;
+        }
+        $back = array_map(static fn (array $group): Operation => new static($group[1], $group[0]), array_values($groups));
+
+        return \count($back) === 1 ? $back[0] : new Compound($back);
+    }
+
+    final public function touches(): array
+    {
+        return array_map(static fn (string $id): string => $id . ':' . static::field(), $this->ids);
+    }
+
+    final public function toArray(): array
+    {
+        return ['type' => static::field(), 'ids' => $this->ids, 'value' => static::stored($this->value)];
+    }
+
+    private function valueOf(Topic $topic): mixed
+    {
+        return get_object_vars($topic)[static::field()];
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Reader\Markdown;
+
+use Embrel\RichText\Mark;
+use Embrel\RichText\Node;
+use Embrel\RichText\Schema;
+
+/** Raw HTML within a line of Markdown: known marks and links are read, scripts hidden, the rest passed over. */
+final class InlineHtml
+{
+    private const MARKS = [
+        'b' => 'bold', 'strong' => 'bold', 'i' => 'italic', 'em' => 'italic', 'u' => 'underline', 's' => 'strike', 'del' => 'strike',
+        'mark' => 'highlight', 'sup' => 'superscript', 'sub' => 'subscript', 'code' => 'code', 'kbd' => 'code',
+    ];
+    private const HIDDEN = ['script', 'style', 'template'];
+
+    /** @var list<array{tag: string, mark: Mark|null}> */
+    private array $open = [];
+    private ?string $hidden = null;
+    /** @var list<Node> */
+    private array $made = [];
+
+    public function tag(string $html): void
+    {
+        if (preg_match('/\A<(\/?)([a-z][a-z0-9]*)/i', $html, $m) !== 1) {
+            return;
+        }
+        $tag = strtolower($m[2]);
+        if ($this->hidden !== null) {
+            $this->hidden = $m[1] === '/' && $tag === $this->hidden ? null : $this->hidden;
+        } elseif (\in_array($tag, self::HIDDEN, true)) {
+            $this->hidden = $m[1] === '' ? $tag : null;
+        } elseif ($m[1] === '/') {
+            $this->close($tag);
+        } elseif ($tag === 'br') {
+            $this->made[] = new Node('hardBreak');
+        } elseif ($tag === 'img') {
+            $this->made[] = Blocks::pictureAt(self::attribute($html, 'src'), self::attribute($html, 'alt'), $this->marks());
+        } else {
+            $this->open[] = ['tag' => $tag, 'mark' => $this->mark($tag, $html)];
+        }
+    }
+
+    private function mark(string $tag, string $html): ?Mark
+    {
+        if ($tag === 'a') {
+            $href = self::attribute($html, 'href');
+
+            return Schema::isSafeLink($href) ? new Mark('link', ['href' => $href]) : null;
+        }
+
+        return isset(self::MARKS[$tag]) ? new Mark(self::MARKS[$tag]) : null;
+    }
+
+    private function close(string $tag): void
+    {
+        for ($i = \count($this->open) - 1; $i >= 0; --$i) {
+            if ($this->open[$i]['tag'] === $tag) {
+                array_splice($this->open, $i);
+
+                return;
+            }
+        }
+    }
+
+    private static function attribute(string $html, string $name): string
+    {
+        return preg_match('/\s' . $name . '\s*=\s*(?:"([^"]*)"|\'([^\']*)\'|([^\s>]+))/i', $html, $m) === 1
+            ? html_entity_decode($m[1] . ($m[2] ?? '') . ($m[3] ?? ''), ENT_QUOTES | ENT_HTML5, 'UTF-8')
+            : '';
+    }
+
+    public function isHidden(): bool
+    {
+        return $this->hidden !== null;
+    }
+
+    /** @return list<Mark> */
+    public function marks(): array
+    {
+        return array_values(array_filter(array_column($this->open, 'mark')));
+    }
+
+    /** @return list<Node> what the tags since the last call stand for themselves */
+    public function made(): array
+    {
+        $made = $this->made;
+        $this->made = [];
+
+        return $made;
+    }
+}

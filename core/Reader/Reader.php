@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Reader;
+
+use Embrel\Id\Ids;
+
+/** Reads one file format into a plan. */
+interface Reader
+{
+    /**
+     * @param resource $in
+     *
+     * @throws Unreadable
+     */
+    public function read($in, Options $options, Ids $ids): Result;
+}

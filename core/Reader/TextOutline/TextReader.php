@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Reader\TextOutline;
+
+use Embrel\Id\Ids;
+use Embrel\Intake\Growing;
+use Embrel\Intake\TypedNumbers;
+use Embrel\Limits;
+use Embrel\Reader\Options;
+use Embrel\Reader\Reader;
+use Embrel\Reader\Result;
+use Embrel\Reader\Source;
+use Embrel\Reader\Unreadable;
+use Embrel\RichText\Node;
+
+/**
+ * Indented text: a line a topic. A line that is indented deeper than the one before is one level
+ * deeper, however much deeper; a tab counts as four columns. One list sign at the start of a line
+ * (- * + • – ◦ ▪) and the space after it are taken off. Lines that start with a bar are the note of
+ * the topic above, as our own numbered text writes them.
+ */
+final class TextReader implements Reader
+{
+    private const TAB = 4;
+    private const BULLET = '/\A[-*+•–◦▪‣·]\s+(?=\S)/u';
+
+    public function read($in, Options $options, Ids $ids): Result
+    {
+        $growing = new Growing($ids, $options->title);
+        /** @var list<int> $columns the indents of the open branch */
+        $columns = [];
+        $topic = null;
+        foreach (Source::lines($in) as $number => $line) {
+            $text = preg_replace('/\A[\p{Z}\s]+|[\p{Z}\s]+\z/u', '', $line) ?? $line;
+            if ($text === '') {
+                continue;
+            }
+            $column = $this->column($line, $growing);
+            if ($topic !== null && str_starts_with($text, '| ') && $column > $topic['column']) {
+                $topic['note'][] = Node::plain(substr($text, 2));
+                continue;
+            }
+            $this->addTo($growing, $topic);
+            $topic = ['level' => $this->level($column, $columns, $growing, $number), 'title' => preg_replace(self::BULLET, '', $text) ?? $text, 'note' => [], 'column' => $column];
+            if ($growing->count() >= Limits::TOPICS) {
+                throw Unreadable::tooManyTopics($number);
+            }
+        }
+        $this->addTo($growing, $topic);
+        if ($growing->count() === 0) {
+            throw Unreadable::blank();
+        }
+        $plan = $growing->done();
+
+        return new Result($options->stripNumbers ? TypedNumbers::stripped($plan) : $plan, $growing->repairs());
+    }
+
+    /** @param array{level: int, title: string, note: list<Node>, column: int}|null $topic */
+    private function addTo(Growing $growing, ?array $topic): void
+    {
+        if ($topic !== null) {
+            $growing->add($topic['level'], $topic['title'], $topic['note']);
+        }
+    }
+
+    private function column(string $line, Growing $growing): int
+    {
+        $indent = substr($line, 0, strspn($line, " \t"));
+        if (str_contains($indent, "\t") && str_contains($indent, ' ')) {
+            $growing->repaired('A line was indented with both tabs and spaces; a tab was read as four columns.');
+        }
+
+        return \strlen($indent) + (self::TAB - 1) * substr_count($indent, "\t");
+    }
+
+    /** @param list<int> $columns */
+    private function level(int $column, array &$columns, Growing $growing, int $number): int
+    {
+        while ($columns !== [] && $columns[\count($columns) - 1] >= $column) {
+            array_pop($columns);
+        }
+        $above = $columns === [] ? 0 : $columns[\count($columns) - 1];
+        $step = \count($columns) > 1 ? $columns[1] - $columns[0] : self::TAB;
+        if ($column - $above > max($step, self::TAB) || ($columns === [] && $column > 0)) {
+            $growing->repaired('A line skipped a level; it stands one level below the line above it.');
+        }
+        $columns[] = $column;
+
+        return \count($columns) <= Limits::LEVELS ? \count($columns) : throw Unreadable::tooDeep($number);
+    }
+}

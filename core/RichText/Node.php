@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\RichText;
+
+/**
+ * A block or an inline of a note. Made by Schema, which has checked it, or by the builders here,
+ * which can only make what the schema allows.
+ */
+final readonly class Node
+{
+    /**
+     * @param array<string, mixed> $attrs   plain values, as the schema lists them
+     * @param list<Node>           $content
+     * @param list<Mark>           $marks   of a text run only
+     */
+    public function __construct(
+        public string $type,
+        public array $attrs = [],
+        public array $content = [],
+        public string $text = '',
+        public array $marks = [],
+    ) {
+    }
+
+    /** @param list<Mark> $marks */
+    public static function text(string $text, array $marks = []): self
+    {
+        return new self('text', text: $text, marks: $marks);
+    }
+
+    /** @param list<Node> $inlines */
+    public static function paragraph(array $inlines, ?string $id = null): self
+    {
+        return new self('paragraph', $id === null ? [] : ['id' => $id], $inlines);
+    }
+
+    /** A paragraph of plain text; line feeds become line breaks. */
+    public static function plain(string $text, ?string $id = null): self
+    {
+        $inlines = [];
+        foreach (explode("\n", $text) as $i => $line) {
+            if ($i > 0) {
+                $inlines[] = new self('hardBreak');
+            }
+            if ($line !== '') {
+                $inlines[] = self::text($line);
+            }
+        }
+
+        return self::paragraph($inlines, $id);
+    }
+
+    public function id(): ?string
+    {
+        $id = $this->attrs['id'] ?? null;
+
+        return \is_string($id) ? $id : null;
+    }
+
+    public function string(string $attr): ?string
+    {
+        $value = $this->attrs[$attr] ?? null;
+
+        return \is_string($value) ? $value : null;
+    }
+
+    public function int(string $attr, int $default): int
+    {
+        $value = $this->attrs[$attr] ?? null;
+
+        return \is_int($value) ? $value : $default;
+    }
+
+    public function link(): ?string
+    {
+        foreach ($this->marks as $mark) {
+            if ($mark->type === 'link') {
+                return $mark->attrs['href'];
+            }
+        }
+
+        return null;
+    }
+
+    public function has(string $mark): bool
+    {
+        foreach ($this->marks as $own) {
+            if ($own->type === $mark) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function withId(string $id): self
+    {
+        return new self($this->type, ['id' => $id] + $this->attrs, $this->content, $this->text, $this->marks);
+    }
+
+    /** The text in reading order: blocks one a line, line breaks as line feeds. */
+    public function plainText(): string
+    {
+        return match ($this->type) {
+            'text' => $this->text,
+            'hardBreak' => "\n",
+            'picture' => $this->string('caption') ?? '',
+            'footnote', 'citation', 'topicRef', 'horizontalRule' => '',
+            default => $this->joined(),
+        };
+    }
+
+    private function joined(): string
+    {
+        $glue = $this->content !== [] && Schema::isInline($this->content[0]->type) ? '' : "\n";
+
+        return implode($glue, array_map(static fn (self $node): string => $node->plainText(), $this->content));
+    }
+
+    /** @return array<string, mixed> the stored form; see docs/note-schema.md */
+    public function toArray(): array
+    {
+        $out = ['type' => $this->type];
+        if ($this->attrs !== []) {
+            $out['attrs'] = $this->attrs;
+        }
+        if ($this->content !== []) {
+            $out['content'] = array_map(static fn (self $node): array => $node->toArray(), $this->content);
+        }
+        if ($this->type === 'text') {
+            $out['text'] = $this->text;
+        }
+        if ($this->marks !== []) {
+            $out['marks'] = array_map(static fn (Mark $mark): array => $mark->attrs === [] ? ['type' => $mark->type] : ['type' => $mark->type, 'attrs' => $mark->attrs], $this->marks);
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\RichText;
+
+use Embrel\Limits;
+use Embrel\Words;
+
+/** The rich text on a topic: checked blocks, each with an id that no other block of the note has. */
+final readonly class Note
+{
+    /** @param array<string, Node> $blocks by id, in reading order */
+    private function __construct(public array $blocks)
+    {
+    }
+
+    /**
+     * @param iterable<Node> $blocks
+     *
+     * @throws InvalidNote when a block has no id of its own, or the whole is too large
+     */
+    public static function of(iterable $blocks): self
+    {
+        $byId = [];
+        foreach ($blocks as $block) {
+            $id = $block->id() ?? throw InvalidNote::missingId($block->type);
+            if (isset($byId[$id])) {
+                throw InvalidNote::doubleId($id);
+            }
+            $byId[$id] = $block;
+        }
+
+        return new self($byId);
+    }
+
+    public static function empty(): self
+    {
+        return new self([]);
+    }
+
+    /** @throws InvalidNote */
+    public static function fromJson(string $json): self
+    {
+        if (\strlen($json) > Limits::NOTE) {
+            throw InvalidNote::tooLarge();
+        }
+        $decoded = json_decode($json, true, 256);
+        $blocks = \is_array($decoded) && ($decoded['version'] ?? null) === Schema::VERSION ? $decoded['blocks'] ?? null : null;
+        if (!\is_array($blocks)) {
+            throw InvalidNote::unknown('no version or no blocks', 'note');
+        }
+
+        return self::of(array_map(Schema::block(...), array_values($blocks)));
+    }
+
+    /** @throws InvalidNote when the stored form would be over the limit */
+    public function toJson(): string
+    {
+        $json = json_encode(['version' => Schema::VERSION, 'blocks' => array_map(static fn (Node $block): array => $block->toArray(), array_values($this->blocks))], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+
+        return \strlen($json) > Limits::NOTE ? throw InvalidNote::tooLarge() : $json;
+    }
+
+    public function isEmpty(): bool
+    {
+        foreach ($this->blocks as $block) {
+            if ($block->type !== 'paragraph' || $block->content !== []) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    public function plainText(): string
+    {
+        return implode("\n", array_map(static fn (Node $block): string => $block->plainText(), array_values($this->blocks)));
+    }
+
+    public function words(): int
+    {
+        return Words::in($this->plainText());
+    }
+}

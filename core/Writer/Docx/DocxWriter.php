@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Writer\Docx;
+
+use Embrel\Archive\ZipFile;
+use Embrel\Document\Document;
+use Embrel\Draft\Choices;
+use Embrel\Draft\Draft;
+use Embrel\Plan\Plan;
+use Embrel\Writer\Losses;
+use Embrel\Writer\Writer;
+
+/** A word-processor document (ECMA-376, WordprocessingML): the package around Body, Styles and Lists. */
+final class DocxWriter implements Writer
+{
+    private const TYPES = '<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types">'
+        . '<Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/>'
+        . '<Default Extension="xml" ContentType="application/xml"/>'
+        . '<Override PartName="/word/document.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.document.main+xml"/>'
+        . '<Override PartName="/word/styles.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.styles+xml"/>'
+        . '<Override PartName="/word/numbering.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.numbering+xml"/>'
+        . '<Override PartName="/word/settings.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.settings+xml"/>'
+        . '<Override PartName="/word/footer1.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.footer+xml"/>'
+        . '<Override PartName="/docProps/core.xml" ContentType="application/vnd.openxmlformats-package.core-properties+xml"/>'
+        . '<Override PartName="/docProps/app.xml" ContentType="application/vnd.openxmlformats-officedocument.extended-properties+xml"/>'
+        . '</Types>';
+    private const RELATIONS = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
+    private const PACKAGE_RELATIONS = 'http://schemas.openxmlformats.org/package/2006/relationships';
+    private const DECLARATION = '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>' . "\n";
+
+    public function write(Plan $plan, Choices $choices, $out, string $work): array
+    {
+        $losses = new Losses();
+        $document = Draft::of($plan, $choices);
+        $lists = new Lists($document, Lists::countsAbove($plan, $choices->from));
+        $body = new Body($document, $lists, $losses);
+        $body->write("{$work}/document.xml");
+
+        (new ZipFile("{$work}/draft.docx"))
+            ->text('[Content_Types].xml', self::DECLARATION . self::TYPES)
+            ->text('_rels/.rels', self::DECLARATION . '<Relationships xmlns="' . self::PACKAGE_RELATIONS . '">'
+                . '<Relationship Id="rId1" Type="' . self::RELATIONS . '/officeDocument" Target="word/document.xml"/>'
+                . '<Relationship Id="rId2" Type="http://schemas.openxmlformats.org/package/2006/relationships/metadata/core-properties" Target="docProps/core.xml"/>'
+                . '<Relationship Id="rId3" Type="' . self::RELATIONS . '/extended-properties" Target="docProps/app.xml"/></Relationships>')
+            ->text('docProps/core.xml', self::DECLARATION . $this->properties($document))
+            ->text('docProps/app.xml', self::DECLARATION . '<Properties xmlns="http://schemas.openxmlformats.org/officeDocument/2006/extended-properties"><Application>Embrel</Application></Properties>')
+            ->text('word/_rels/document.xml.rels', self::DECLARATION . $this->relations($body))
+            ->text('word/styles.xml', self::DECLARATION . Styles::xml($document, $lists->base()))
+            ->text('word/numbering.xml', self::DECLARATION . $lists->xml())
+            ->text('word/settings.xml', self::DECLARATION . '<w:settings xmlns:w="' . Body::W . '"><w:zoom w:percent="100"/><w:defaultTabStop w:val="567"/><w:characterSpacingControl w:val="doNotCompress"/>'
+                . '<w:compat><w:compatSetting w:name="compatibilityMode" w:uri="http://schemas.microsoft.com/office/word" w:val="15"/></w:compat></w:settings>')
+            ->text('word/footer1.xml', self::DECLARATION . '<w:ftr xmlns:w="' . Body::W . '"><w:p><w:pPr><w:pStyle w:val="Footer"/></w:pPr><w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText xml:space="preserve"> PAGE </w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r><w:r><w:t>1</w:t></w:r><w:r><w:fldChar w:fldCharType="end"/></w:r></w:p></w:ftr>')
+            ->file('word/document.xml', "{$work}/document.xml")
+            ->sendTo($out);
+
+        return $losses->sentences();
+    }
+
+    private function properties(Document $document): string
+    {
+        return '<cp:coreProperties xmlns:cp="http://schemas.openxmlformats.org/package/2006/metadata/core-properties" xmlns:dc="http://purl.org/dc/elements/1.1/">'
+            . '<dc:title>' . self::escaped($document->title) . '</dc:title>'
+            . '<dc:subject>' . self::escaped($document->properties->subject) . '</dc:subject>'
+            . '<dc:creator>' . self::escaped($document->properties->author) . '</dc:creator>'
+            . '<dc:language>' . self::escaped($document->properties->language) . '</dc:language></cp:coreProperties>';
+    }
+
+    private function relations(Body $body): string
+    {
+        $xml = '<Relationships xmlns="' . self::PACKAGE_RELATIONS . '">';
+        foreach (['styles', 'numbering', 'settings', 'footer'] as $part) {
+            $xml .= "<Relationship Id=\"{$part}\" Type=\"" . self::RELATIONS . "/{$part}\" Target=\"{$part}" . ($part === 'footer' ? '1' : '') . '.xml"/>';
+        }
+        foreach ($body->links() as $href => $id) {
+            $xml .= "<Relationship Id=\"{$id}\" Type=\"" . self::RELATIONS . '/hyperlink" Target="' . self::escaped((string) $href) . '" TargetMode="External"/>';
+        }
+
+        return $xml . '</Relationships>';
+    }
+
+    public static function escaped(string $text): string
+    {
+        return htmlspecialchars($text, ENT_QUOTES | ENT_XML1 | ENT_SUBSTITUTE, 'UTF-8');
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Writer;
+
+/** The formats that a plan can be handed over in: the one table of writers. */
+enum Format: string
+{
+    case Docx = 'docx';
+    case Markdown = 'md';
+    case Opml = 'opml';
+    case Text = 'txt';
+
+    public function writer(): Writer
+    {
+        return match ($this) {
+            self::Docx => new Docx\DocxWriter(),
+            self::Markdown => new Markdown\MarkdownWriter(),
+            self::Opml => new Opml\OpmlWriter(),
+            self::Text => new TextOutline\TextWriter(),
+        };
+    }
+
+    public function mediaType(): string
+    {
+        return match ($this) {
+            self::Docx => 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
+            self::Markdown => 'text/markdown; charset=utf-8',
+            self::Opml => 'text/x-opml; charset=utf-8',
+            self::Text => 'text/plain; charset=utf-8',
+        };
+    }
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Docx => 'Word processor',
+            self::Markdown => 'Markdown',
+            self::Opml => 'Outline file',
+            self::Text => 'Numbered text',
+        };
+    }
+
+    /** Whether it holds the tree as it is, so that heading depth and contents mean nothing to it. */
+    public function isOutline(): bool
+    {
+        return $this === self::Opml;
+    }
+
+    public static function ofPath(string $path): ?self
+    {
+        $extension = strtolower(pathinfo($path, PATHINFO_EXTENSION));
+
+        return self::tryFrom($extension === 'markdown' ? 'md' : ($extension === 'text' ? 'txt' : $extension));
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Writer;
+
+/** Counts what a format could not express, and says it in sentences. */
+final class Losses
+{
+    private const SAID = [
+        'picture' => 'Pictures in notes (%d) are handed over by their captions only.',
+        'footnote' => 'Footnotes (%d) stand in brackets in the text.',
+        'citation' => 'Citations (%d) are left out.',
+        'number' => 'Numbers (%d) that no list of the format can count are written as text.',
+        'marks' => 'Underlining and highlighting (%d) have no sign in this format.',
+    ];
+
+    /** @var array<string, int> */
+    private array $counts = [];
+
+    public function note(string $what): void
+    {
+        $this->counts[$what] = ($this->counts[$what] ?? 0) + 1;
+    }
+
+    /** @return list<string> */
+    public function sentences(): array
+    {
+        $said = [];
+        foreach ($this->counts as $what => $count) {
+            $said[] = \sprintf(self::SAID[$what], $count);
+        }
+
+        return $said;
+    }
+}

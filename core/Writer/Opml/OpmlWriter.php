@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Writer\Opml;
+
+use Embrel\Draft\Choices;
+use Embrel\Operation\TopicForm;
+use Embrel\Plan\Kind;
+use Embrel\Plan\Numbered;
+use Embrel\Plan\Plan;
+use Embrel\Plan\Topic;
+use Embrel\RichText\Note;
+use Embrel\Writer\Writer;
+
+/**
+ * OPML 2.0 (opml.org/spec2.opml): titles in `text`. What OPML has no attribute for stands in a
+ * namespace of our own, so that our own files come back without loss; asides too.
+ */
+final class OpmlWriter implements Writer
+{
+    public const NAMESPACE = 'urn:embrel:plan:1';
+
+    public function write(Plan $plan, Choices $choices, $out, string $work): array
+    {
+        $xml = new \XMLWriter();
+        $xml->openMemory();
+        $xml->setIndent(true);
+        $xml->startDocument('1.0', 'UTF-8');
+        $xml->startElement('opml');
+        $xml->writeAttribute('version', '2.0');
+        $xml->writeAttribute('xmlns:e', self::NAMESPACE);
+        $this->head($xml, $plan, $choices);
+        $xml->startElement('body');
+        $this->outlines($xml, $plan, $choices, $choices->from, false, $out);
+        if ($choices->loose) {
+            $this->outlines($xml, $plan, $choices, Plan::TRAY, true, $out);
+        }
+        $xml->endElement();
+        $xml->endElement();
+        $xml->endDocument();
+        fwrite($out, $xml->flush());
+
+        return [];
+    }
+
+    private function head(\XMLWriter $xml, Plan $plan, Choices $choices): void
+    {
+        $top = $plan->topic($choices->from);
+        $xml->startElement('head');
+        $xml->writeElement('title', $top->title);
+        if ($plan->properties->author !== '') {
+            $xml->writeElement('ownerName', $plan->properties->author);
+        }
+        foreach ($choices->from === Plan::ROOT ? $plan->foreign : [] as $name => $value) {
+            $xml->writeElement($name, $value);
+        }
+        $xml->writeElement('e:plan', self::json($plan->properties->toArray()));
+        if ($choices->notes && $top->note !== null && !$top->note->isEmpty()) {
+            $xml->writeElement('e:note', self::json(TopicForm::blocks($top->note)));
+        }
+        $xml->endElement();
+    }
+
+    /** @param resource $out */
+    private function outlines(\XMLWriter $xml, Plan $plan, Choices $choices, string $from, bool $loose, $out): void
+    {
+        $open = 0;
+        foreach ($plan->walk($from) as $id => $level) {
+            for (; $open >= $level; --$open) {
+                $xml->endElement();
+            }
+            $xml->startElement('outline');
+            $this->attributes($xml, $plan->topics[$id], $choices, $loose && $level === 1);
+            ++$open;
+            if (($flushed = $xml->flush()) !== '') {
+                fwrite($out, (string) $flushed);
+            }
+        }
+        for (; $open > 0; --$open) {
+            $xml->endElement();
+        }
+    }
+
+    private function attributes(\XMLWriter $xml, Topic $topic, Choices $choices, bool $loose): void
+    {
+        $xml->writeAttribute('text', $topic->title);
+        foreach ($topic->foreign as $name => $value) {
+            $this->foreign($xml, (string) $name, $value);
+        }
+        $own = [
+            'kind' => $topic->kind === Kind::Section ? null : $topic->kind->value,
+            'numbered' => $topic->numbered === Numbered::Usual ? null : $topic->numbered->value,
+            'dye' => $topic->dye?->value,
+            'flag' => $topic->flag?->value,
+            'target' => $topic->target === null ? null : (string) $topic->target->words,
+            'loose' => $loose ? 'true' : null,
+        ];
+        foreach ($own as $name => $value) {
+            if ($value !== null) {
+                $xml->writeAttribute("e:{$name}", $value);
+            }
+        }
+        if ($choices->notes && $topic->note !== null && !$topic->note->isEmpty()) {
+            $this->note($xml, $topic->note, $choices);
+        }
+    }
+
+    private function note(\XMLWriter $xml, Note $note, Choices $choices): void
+    {
+        if ($choices->otherNotes) {
+            $xml->writeAttribute('_note', $note->plainText());
+        }
+        $xml->writeAttribute('e:note', self::json(TopicForm::blocks($note)));
+    }
+
+    /** Attributes of another namespace are kept as “{namespace}prefix:name”. */
+    private function foreign(\XMLWriter $xml, string $name, string $value): void
+    {
+        if (preg_match('/\A\{(.+)\}([\w.-]+):([\w.-]+)\z/u', $name, $m) === 1) {
+            $xml->writeAttributeNs($m[2], $m[3], $m[1], $value);
+        } else {
+            $xml->writeAttribute($name, $value);
+        }
+    }
+
+    /** @param array<array-key, mixed> $value */
+    private static function json(array $value): string
+    {
+        return json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+    }
+}
