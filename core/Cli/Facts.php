@@ -20,7 +20,7 @@ final class Facts
         $levels = [];
         $root = $plan->topic(Plan::ROOT);
         $words = $root->words;
-        $counts = ['pictures' => 0, 'links' => 0];
+        $counts = ['pictures' => 0, 'links' => 0, 'open' => null];
         self::count($root->note->blocks ?? [], $counts);
         foreach ($plan->walk() as $id => $level) {
             $topic = $plan->topics[$id];
@@ -35,19 +35,20 @@ final class Facts
     }
 
     /**
-     * A link that runs on over several runs of text counts once.
+     * A link that runs on over several runs of text, or over a picture and its text, counts once.
      *
-     * @param array<Node>                       $nodes
-     * @param array{pictures: int, links: int} $counts
+     * @param array<Node>                                          $nodes
+     * @param array{pictures: int, links: int, open: string|null} $counts
      */
     private static function count(array $nodes, array &$counts): void
     {
-        $before = null;
         foreach ($nodes as $node) {
-            $link = $node->link();
-            $counts['links'] += ($link !== null && $link !== $before) || $node->string('href') !== null ? 1 : 0;
             $counts['pictures'] += $node->type === 'picture' ? 1 : 0;
-            $before = $link;
+            if ($node->type === 'text' || $node->type === 'picture') {
+                $link = $node->link() ?? $node->string('href');
+                $counts['links'] += $link !== null && $link !== $counts['open'] ? 1 : 0;
+                $counts['open'] = $link;
+            }
             self::count($node->content, $counts);
         }
     }

@@ -41,6 +41,6 @@ final readonly class Retitle extends Basic
 
     public function toArray(): array
     {
-        return ['type' => 'retitle', 'id' => $this->id, 'title' => $this->title];
+        return ['type' => 'retitle', 'topic' => $this->id, 'title' => $this->title];
     }
 }

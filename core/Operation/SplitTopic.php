@@ -37,6 +37,6 @@ final readonly class SplitTopic extends Composed
 
     public function toArray(): array
     {
-        return ['type' => 'split', 'id' => $this->id, 'new' => $this->new, 'at' => $this->at];
+        return ['type' => 'split', 'topic' => $this->id, 'new' => $this->new, 'at' => $this->at];
     }
 }

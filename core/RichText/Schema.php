@@ -31,14 +31,14 @@ final class Schema
         'citation' => ['items' => 'citations'], 'topicRef' => ['topic' => 'id'],
     ];
     private const MARKS = ['bold', 'italic', 'underline', 'strike', 'highlight', 'superscript', 'subscript', 'code', 'link'];
-    private const SAFE_LINK = '/\A(?:https?:\/\/|mailto:|tel:)[^\s<>"\x00-\x1f]+\z/iu';
+    private const SAFE_LINK = '/\A(?:https?:\/\/|mailto:|tel:|#)[^\s<>"\x00-\x1f]+\z/iu';
 
     public static function isInline(string $type): bool
     {
         return \in_array($type, self::INLINE, true);
     }
 
-    /** Whether an address may be followed: the web, mail and telephone. Never a script. */
+    /** Whether an address may be followed: the web, mail, telephone, or a place in the same document. */
     public static function isSafeLink(string $href): bool
     {
         return \strlen($href) <= 4096 && preg_match(self::SAFE_LINK, $href) === 1;

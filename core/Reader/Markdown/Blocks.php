@@ -28,14 +28,30 @@ final class Blocks
     {
     }
 
-    /** The text of a heading, without signs and without raw HTML. */
-    public function plain(MarkdownNode $node): string
+    /**
+     * A heading: its text without signs and raw HTML, and the pictures that stood in it, which are
+     * for its note. Where there is nothing but pictures, their descriptions are the text.
+     *
+     * @return array{string, list<Node>}
+     */
+    public function title(MarkdownNode $node): array
     {
-        $text = '';
+        $text = $described = '';
+        $pictures = [];
         foreach ($this->inlines($node, []) as $inline) {
-            $text .= $inline->type === 'picture' ? (string) $inline->string('alt') : $inline->plainText();
+            if ($inline->type === 'picture') {
+                $pictures[] = $inline;
+                $described .= ' ' . $inline->string('alt');
+            } else {
+                $text .= $inline->plainText();
+            }
         }
 
+        return [self::oneLine(trim($text) === '' ? $described : $text), $pictures];
+    }
+
+    private static function oneLine(string $text): string
+    {
         return trim((string) preg_replace('/\s+/u', ' ', $text));
     }
 

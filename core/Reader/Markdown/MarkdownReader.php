@@ -88,7 +88,8 @@ final class MarkdownReader implements Reader
     private function block(MarkdownNode $node): void
     {
         if ($node instanceof Heading) {
-            $this->heading($node->getLevel(), $this->blocks->plain($node));
+            [$title, $pictures] = $this->blocks->title($node);
+            $this->heading($node->getLevel(), $title, $pictures);
         } elseif ($node instanceof ListBlock && $this->lists) {
             $this->flush();
             $this->topics($node, ($this->topic['level'] ?? 0) + 1);
@@ -101,9 +102,11 @@ final class MarkdownReader implements Reader
         }
     }
 
-    private function heading(int $level, string $title): void
+    /** @param list<Node> $pictures */
+    private function heading(int $level, string $title, array $pictures = []): void
     {
         $this->flush();
+        $this->note = $pictures;
         $this->topic = ['level' => $level, 'title' => $title];
     }
 
@@ -138,7 +141,7 @@ final class MarkdownReader implements Reader
             $below = [];
             foreach ($item->children() as $i => $node) {
                 if ($i === 0 && $node instanceof Paragraph) {
-                    $title = $this->blocks->plain($node);
+                    [$title, $note] = $this->blocks->title($node);
                 } elseif ($node instanceof ListBlock) {
                     $below[] = $node;
                 } else {

@@ -295,6 +295,9 @@ final class Body
         if ($href === null) {
             return $this->text($node->text, $properties);
         }
+        if ($href[0] === '#') {
+            return '<w:hyperlink w:anchor="' . DocxWriter::escaped(mb_substr($href, 1, 40)) . '">' . $this->text($node->text, $properties) . '</w:hyperlink>';
+        }
         $id = $this->links[$href] ??= 'link' . (\count($this->links) + 1);
 
         return "<w:hyperlink r:id=\"{$id}\">" . $this->text($node->text, '<w:rStyle w:val="Hyperlink"/>' . $properties) . '</w:hyperlink>';

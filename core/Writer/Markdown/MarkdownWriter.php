@@ -41,7 +41,7 @@ final class MarkdownWriter implements Writer
     {
         $title = ($element->number === '' ? '' : $element->number . ' ') . $element->title;
         // A bare number at the start of an item would be read as a list of its own.
-        $title = preg_replace('/\A(\d+)([.)])/', '$1\\\\$2', self::escaped($title)) ?? '';
+        $title = preg_replace('/\A(\d+)([.)])(?=\s)/', '$1\\\\$2', self::escaped($title)) ?? '';
 
         return match ($element->role) {
             Element::HEADING => str_repeat('#', $element->level + 1) . " {$title}\n",

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Plan;
+use App\Store\PlanRows;
+use App\Store\PlanView;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
+
+/** What has happened since a revision; 204 when nothing has. */
+final class ChangeController
+{
+    public function __invoke(Request $request, Plan $plan): JsonResponse|Response
+    {
+        Gate::authorize('view', $plan);
+        $base = $request->integer('since');
+        if ($base >= $plan->revision) {
+            return response()->noContent();
+        }
+        $rows = new PlanRows();
+
+        return response()->json(PlanView::since($plan, $base, $rows->tree($plan), $rows, null, 0));
+    }
+}

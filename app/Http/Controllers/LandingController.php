@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Plan;
+use App\Store\PlanStore;
+use Embrel\Id\Ids;
+use Embrel\Id\Ulid;
+use Embrel\Numbering\Numbering;
+use Embrel\Operation\AddTopics;
+use Embrel\Operation\MoveTopics;
+use Embrel\Plan\Place;
+use Embrel\Plan\Plan as CorePlan;
+use Embrel\Plan\Topic;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+/** The number that a topic, new or moved, would get at a place. */
+final class LandingController
+{
+    public function __invoke(Request $request, Plan $plan, PlanStore $store, Ids $ids): JsonResponse
+    {
+        Gate::authorize('view', $plan);
+        $id = static fn (string $attribute, mixed $value, \Closure $fail): mixed => \is_string($value) && Ulid::isValid($value) ? null : $fail('Not an id.');
+        $given = $request->validate(['parent' => ['required', $id], 'after' => ['nullable', $id], 'topic' => ['nullable', $id]]);
+        $tree = $store->load($plan);
+        $place = new Place($given['parent'], $given['after'] ?? null);
+        $topic = $given['topic'] ?? $ids->next();
+        $operation = isset($given['topic']) ? new MoveTopics([$topic], $place) : AddTopics::one(new Topic($topic), $place);
+        $next = $operation->apply($tree);
+
+        return response()->json(['number' => $next->home($topic) === CorePlan::ROOT ? Numbering::of($next)->own($topic) : '']);
+    }
+}

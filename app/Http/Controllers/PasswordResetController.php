@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\ResetPasswordRequest;
+use App\Models\User;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Password;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+
+/** A forgotten password: a link by mail, and a new one. Whether an address has an account is not told. */
+final class PasswordResetController
+{
+    public function create(): View
+    {
+        return view('auth.forgotten');
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        $request->validate(['email' => ['required', 'email']]);
+        Password::sendResetLink($request->only('email'));
+
+        return back()->with('said', 'If there is an account with this address, a letter with a link is on its way.');
+    }
+
+    public function edit(Request $request, string $token): View
+    {
+        return view('auth.reset', ['token' => $token, 'email' => $request->query('email')]);
+    }
+
+    public function update(ResetPasswordRequest $request): RedirectResponse
+    {
+        $status = Password::reset($request->validated(), static function (User $user, string $password): void {
+            $user->forceFill(['password' => $password, 'remember_token' => Str::random(60)])->save();
+        });
+        if ($status !== Password::PASSWORD_RESET) {
+            throw ValidationException::withMessages(['email' => 'This link is not valid any more. Ask for a new one.']);
+        }
+
+        return redirect()->route('login')->with('said', 'Your password is changed. Sign in with the new one.');
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\StartPlanRequest;
+use App\Models\Plan;
+use App\Store\PersonalState;
+use App\Store\PlanList;
+use App\Store\PlanStore;
+use App\Store\PlanView;
+use Embrel\Operation\Retitle;
+use Embrel\Plan\Plan as CorePlan;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+final class PlanController
+{
+    public function __construct(private readonly PlanStore $store)
+    {
+    }
+
+    public function index(Request $request, PlanList $list): View
+    {
+        return view('plans.index', $list->for($request->user() ?? abort(401), $request->query('shelf') === 'put-away', $request->string('subject')->toString()));
+    }
+
+    public function store(StartPlanRequest $request): RedirectResponse
+    {
+        return redirect()->route('plan', $this->store->create($request->user() ?? abort(401), $request->plan()));
+    }
+
+    public function show(Request $request, Plan $plan, PersonalState $personal): View
+    {
+        Gate::authorize('view', $plan);
+        $user = $request->user() ?? abort(401);
+
+        return view('plans.outline', [
+            'plan' => $plan,
+            'data' => PlanView::whole($plan, $this->store->load($plan)) + ['folds' => $personal->folds($user, $plan), 'user' => $user->id, 'plan' => $plan->id],
+        ]);
+    }
+
+    /** Renames it, puts it away or takes it out again. */
+    public function update(Request $request, Plan $plan): RedirectResponse
+    {
+        Gate::authorize('update', $plan);
+        $given = $request->validate(['title' => ['sometimes', 'required', 'string', 'max:1000'], 'put_away' => ['sometimes', 'boolean']]);
+        if (isset($given['title'])) {
+            $this->store->apply($plan, $request->user() ?? abort(401), [$this->store->change(new Retitle(CorePlan::ROOT, $given['title']))]);
+        }
+        if (isset($given['put_away'])) {
+            $plan->update(['put_away_at' => $request->boolean('put_away') ? now() : null]);
+        }
+
+        return back();
+    }
+
+    public function destroy(Plan $plan): RedirectResponse
+    {
+        Gate::authorize('delete', $plan);
+        $plan->delete();
+
+        return redirect()->route('plans')->with('deleted', ['id' => $plan->id, 'title' => $plan->title]);
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Plan;
+use App\Store\StepBack;
+use App\Store\UndoLog;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+/** Takes back the person's own newest step in this plan. */
+final class UndoController
+{
+    public function __invoke(Request $request, Plan $plan, StepBack $stepBack): JsonResponse
+    {
+        Gate::authorize('update', $plan);
+        $base = (int) $request->validate(['base' => ['required', 'integer', 'min:0']])['base'];
+
+        return response()->json($stepBack->answer($plan, $request->user() ?? abort(401), $base, static fn (UndoLog $log): ?string => $log->undoable()));
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Plan;
+use Embrel\Draft\Choices;
+use Embrel\Plan\Plan as CorePlan;
+use Embrel\Plan\Scheme;
+use Embrel\Writer\Format;
+use Illuminate\Auth\Access\Response;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
+
+final class HandOverRequest extends FormRequest
+{
+    public function authorize(): Response
+    {
+        $plan = $this->route('plan');
+
+        return $plan instanceof Plan ? Gate::inspect('view', $plan) : Response::denyAsNotFound();
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'format' => ['nullable', Rule::enum(Format::class)],
+            'from' => ['nullable', 'string', 'size:26'],
+            'heading_depth' => ['nullable', 'integer', 'between:1,9'],
+            'numbering' => ['nullable', Rule::enum(Scheme::class)],
+            'number_depth' => ['nullable', 'integer', 'between:1,9'],
+            'notes' => ['nullable', 'boolean'],
+            'contents' => ['nullable', 'boolean'],
+            'other_notes' => ['nullable', 'boolean'],
+            'loose' => ['nullable', 'boolean'],
+        ];
+    }
+
+    public function writing(): Format
+    {
+        return Format::tryFrom($this->string('format')->toString()) ?? Format::Docx;
+    }
+
+    public function choices(CorePlan $plan): Choices
+    {
+        $from = $this->string('from')->toString();
+        $numberDepth = $this->input('number_depth');
+
+        return new Choices(
+            $from !== '' && $plan->has($from) && $plan->home($from) === CorePlan::ROOT ? $from : ($from === '' ? CorePlan::ROOT : abort(404)),
+            $this->integer('heading_depth', 6) ?: 6,
+            Scheme::tryFrom($this->string('numbering')->toString()),
+            $numberDepth === null ? null : (int) $numberDepth,
+            $this->boolean('notes', true),
+            $this->boolean('contents', true),
+            $this->boolean('other_notes', true),
+            $this->boolean('loose'),
+        );
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Plan;
+use App\Store\Change;
+use Embrel\Limits;
+use Embrel\MalformedShape;
+use Embrel\Operation\Codec;
+use Embrel\Operation\MalformedOperation;
+use Embrel\Shape;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\Gate;
+
+/** An ordered batch of operations: `{base, operations: [{id, step, type, …}]}`. */
+final class OperationsRequest extends FormRequest
+{
+    public function authorize(): \Illuminate\Auth\Access\Response
+    {
+        $plan = $this->route('plan');
+
+        return $plan instanceof Plan ? Gate::inspect('update', $plan) : \Illuminate\Auth\Access\Response::denyAsNotFound();
+    }
+
+    /** @return array<string, mixed> the core checks what is in the operations */
+    public function rules(): array
+    {
+        return ['base' => ['required', 'integer', 'min:0'], 'operations' => ['required', 'array', 'list', 'max:' . Limits::BATCH_OPERATIONS]];
+    }
+
+    protected function prepareForValidation(): void
+    {
+        if (\strlen($this->getContent()) > Limits::BATCH) {
+            abort(response()->json(['message' => 'This is more than can be saved at once (2 MB). It is kept in this browser. Take a long text in as a file instead.'], 413));
+        }
+    }
+
+    public function base(): int
+    {
+        return $this->integer('base');
+    }
+
+    /**
+     * @return list<Change>
+     *
+     * @throws MalformedOperation
+     */
+    public function changes(): array
+    {
+        $changes = [];
+        try {
+            foreach ((new Shape($this->json()->all(), 'batch'))->objects('operations') as $shape) {
+                $changes[] = new Change($shape->id('id'), $shape->id('step'), Codec::decode($shape->values()));
+            }
+        } catch (MalformedShape $why) {
+            throw MalformedOperation::because($why);
+        }
+
+        return $changes;
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Embrel\Plan\Properties;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Str;
+
+/**
+ * The row of a plan; its tree is in App\Store. Title, words and strip are kept beside it for the list of plans.
+ *
+ * @property string                          $id
+ * @property int                             $owner_id
+ * @property string                          $title
+ * @property int                             $revision
+ * @property int                             $words
+ * @property int|null                        $target_words
+ * @property string                          $form
+ * @property string                          $subject
+ * @property string                          $language
+ * @property list<array<string, mixed>>|null $strip
+ * @property array<string, string>|null      $foreign
+ * @property \Illuminate\Support\Carbon|null $due_on
+ * @property \Illuminate\Support\Carbon|null $changed_at
+ * @property \Illuminate\Support\Carbon|null $put_away_at
+ * @property \Illuminate\Support\Carbon|null $deleted_at
+ */
+final class Plan extends Model
+{
+    use HasUlids;
+    use SoftDeletes;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return [
+            'strip' => 'array', 'foreign' => 'array', 'due_on' => 'date:Y-m-d', 'changed_at' => 'datetime', 'put_away_at' => 'datetime',
+            'revision' => 'integer', 'words' => 'integer', 'target_words' => 'integer', 'numbering_depth' => 'integer', 'run_on' => 'boolean',
+        ];
+    }
+
+    public function newUniqueId(): string
+    {
+        return strtoupper((string) Str::ulid());
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function owner(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'owner_id');
+    }
+
+    public function properties(): Properties
+    {
+        $row = $this->getAttributes();
+
+        return (new Properties())->with([
+            'target' => $this->target_words, 'due' => $this->due_on?->format('Y-m-d'), 'run_on' => (bool) ($row['run_on'] ?? false),
+            'numbering_depth' => (int) ($row['numbering_depth'] ?? 3),
+        ] + array_intersect_key($row, ['subtitle' => 1, 'author' => 1, 'form' => 1, 'subject' => 1, 'language' => 1, 'page_size' => 1, 'numbering' => 1]));
+    }
+
+    /** @return array<string, mixed> the columns that hold these properties */
+    public static function columns(Properties $properties): array
+    {
+        $all = $properties->toArray();
+
+        return ['target_words' => $all['target'], 'due_on' => $all['due']] + array_diff_key($all, ['target' => 1, 'due' => 1]);
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Store\NewIds;
+use Embrel\Id\Ids;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+use Illuminate\Validation\Rules\Password;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(Ids::class, NewIds::class);
+    }
+
+    public function boot(): void
+    {
+        Password::defaults(static fn (): Password => Password::min(8));
+        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute((int) config('embrel.sign_ins_a_minute'))->by($request->string('email')->lower() . '|' . $request->ip()));
+        RateLimiter::for('uploads', static fn (Request $request): Limit => Limit::perMinute(30)->by((string) ($request->user()?->getAuthIdentifier() ?? $request->ip())));
+    }
+}

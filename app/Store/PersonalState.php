@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Store;
+
+use App\Models\Plan as PlanRow;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+/** What is each person's own on a plan: what they keep folded. Never an operation, never undone. */
+final class PersonalState
+{
+    /** @return list<string> */
+    public function folds(User $user, PlanRow $plan): array
+    {
+        return DB::table('topic_folds')->where('user_id', $user->id)->where('plan_id', $plan->id)->pluck('topic_id')->all();
+    }
+
+    /** @param list<string> $ids all that are folded now */
+    public function fold(User $user, PlanRow $plan, array $ids): void
+    {
+        DB::transaction(static function () use ($user, $plan, $ids): void {
+            DB::table('topic_folds')->where('user_id', $user->id)->where('plan_id', $plan->id)->delete();
+            foreach (array_chunk(array_unique($ids), 1000) as $chunk) {
+                DB::table('topic_folds')->insert(array_map(static fn (string $id): array => ['user_id' => $user->id, 'plan_id' => $plan->id, 'topic_id' => $id], $chunk));
+            }
+        });
+    }
+}

@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Store;
+
+use App\Models\Plan as PlanRow;
+use App\Models\User;
+use Embrel\Id\Ids;
+use Embrel\Layout\Strip;
+use Embrel\Numbering\Numbering;
+use Embrel\Operation\OperationRefused;
+use Embrel\Operation\Reason;
+use Embrel\Plan\Plan;
+use Embrel\Plan\WordTotals;
+use Illuminate\Support\Facades\DB;
+
+/** The only bridge between rows and a Plan: loads it, applies operations in one transaction, keeps the log. */
+final class PlanStore
+{
+    private const JSON = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
+
+    public function __construct(private readonly Ids $ids)
+    {
+    }
+
+    /** A new plan out of one that was read or made, as its first state. */
+    public function create(User $owner, Plan $plan): PlanRow
+    {
+        return DB::transaction(function () use ($owner, $plan): PlanRow {
+            $row = new PlanRow(['title' => $plan->title(), 'foreign' => $plan->foreign === [] ? null : $plan->foreign, 'revision' => 1, 'changed_at' => now()] + PlanRow::columns($plan->properties));
+            $row->owner()->associate($owner)->save();
+            (new PlanWriter(new PlanRows()))->write($row, new Plan([], [], [], $plan->properties), $plan, 1);
+            $this->summarise($row, $plan);
+
+            return $row;
+        });
+    }
+
+    /** Removes a plan for good, with everything that hangs on it. */
+    public function erase(PlanRow $row): void
+    {
+        DB::transaction(static function () use ($row): void {
+            // The rows point to each other; a cascade would end after fifteen levels.
+            DB::table('topics')->where('plan_id', $row->id)->update(['parent_id' => null, 'place' => null]);
+            $row->forceDelete();
+        });
+    }
+
+    public function load(PlanRow $row, bool $withNotes = false): Plan
+    {
+        $rows = new PlanRows();
+        $plan = $rows->tree($row);
+
+        return $withNotes ? $rows->withNotes($plan, $row->id) : $plan;
+    }
+
+    /**
+     * Applies an ordered batch, each change alone. An id that is in the log already is taken as
+     * done; what builds on a refused change is refused with it.
+     *
+     * @param list<Change> $changes
+     */
+    public function apply(PlanRow $row, User $user, array $changes): Outcome
+    {
+        return DB::transaction(function () use ($row, $user, $changes): Outcome {
+            $row->setRawAttributes((array) DB::table('plans')->where('id', $row->id)->lockForUpdate()->first(), true);
+            $rows = new PlanRows();
+            $changes = $this->unknownOf($row->id, $changes);
+            $before = $this->loadedFor($rows, $row, $changes);
+            $state = $before;
+            $seq = $row->revision;
+            $log = $refused = $missing = [];
+            foreach ($changes as $change) {
+                try {
+                    $inverse = $change->operation->inverse($state);
+                    $state = $change->operation->apply($state);
+                    $log[] = ['plan_id' => $row->id, 'seq' => ++$seq, 'op_id' => $change->id, 'step_id' => $change->step, 'undoes' => $change->undoes, 'user_id' => $user->id]
+                        + self::stored($change, json_encode($inverse->toArray(), self::JSON)) + ['at' => now()];
+                } catch (OperationRefused $why) {
+                    $made = array_map(static fn (string $touched): string => substr($touched, 0, 26), $change->operation->touches());
+                    $why = $why->reason === Reason::Gone && array_intersect($made, $missing) !== [] ? OperationRefused::dependent() : $why;
+                    array_push($missing, ...$made);
+                    $refused[] = ['id' => $change->id, 'reason' => $why->reason->value, 'message' => $why->getMessage()];
+                }
+            }
+            if ($log !== []) {
+                $this->keep($row, $rows, $before, $state, $seq, $log);
+            }
+
+            return new Outcome($before, $state, $seq - \count($log), $seq, $refused, $rows);
+        });
+    }
+
+    /** @return array{type: string, payload: string, inverse: string} */
+    private static function stored(Change $change, string $inverse): array
+    {
+        $form = $change->operation->toArray();
+
+        return ['type' => (string) $form['type'], 'payload' => json_encode($form, self::JSON), 'inverse' => $inverse];
+    }
+
+    /**
+     * @param list<Change> $changes
+     *
+     * @return list<Change>
+     */
+    private function unknownOf(string $planId, array $changes): array
+    {
+        $known = DB::table('operations')->where('plan_id', $planId)->whereIn('op_id', array_column($changes, 'id'))->pluck('op_id')->flip();
+
+        return array_values(array_filter($changes, static fn (Change $change): bool => !$known->has($change->id)));
+    }
+
+    /** @param list<Change> $changes */
+    private function loadedFor(PlanRows $rows, PlanRow $row, array $changes): Plan
+    {
+        $notes = $removed = [];
+        foreach ($changes as $change) {
+            array_push($notes, ...$change->operation->needsNotes());
+            array_push($removed, ...$change->operation->needsRemoved());
+        }
+
+        return $rows->withNotes($rows->withRemoved($rows->tree($row), $row->id, $removed), $row->id, $notes);
+    }
+
+    /** @param list<array<string, mixed>> $log */
+    private function keep(PlanRow $row, PlanRows $rows, Plan $before, Plan $after, int $seq, array $log): void
+    {
+        (new PlanWriter($rows))->write($row, $before, $after, $seq);
+        foreach (array_chunk($log, 100) as $chunk) {
+            DB::table('operations')->insert($chunk);
+        }
+        if ($before->properties !== $after->properties) {
+            $row->forceFill(PlanRow::columns($after->properties));
+        }
+        $row->forceFill(['revision' => $seq, 'title' => $after->title(), 'changed_at' => now()]);
+        $this->summarise($row, $after);
+        Snapshots::keepIfDue($row, $seq - \count($log), $this);
+    }
+
+    /** Title, words and strip beside the plan's row, so that the list of plans needs no tree. */
+    private function summarise(PlanRow $row, Plan $plan): void
+    {
+        $totals = WordTotals::of($plan);
+        $strip = Strip::of($plan, Numbering::of($plan), $totals);
+        $row->forceFill(['words' => $totals->words[Plan::ROOT], 'strip' => $strip->sections])->save();
+    }
+
+    /** @return Change a change of this moment that carries one operation */
+    public function change(\Embrel\Operation\Operation $operation, ?string $undoes = null): Change
+    {
+        return new Change($this->ids->next(), $this->ids->next(), $operation, $undoes);
+    }
+}

@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Store;
+
+use App\Models\Plan as PlanRow;
+use Embrel\Plan\Plan;
+use Embrel\Plan\Topic;
+use Illuminate\Support\Facades\DB;
+
+/** Writes the rows in which two states of a plan differ, and no others. */
+final class PlanWriter
+{
+    private const CHUNK = 500;
+
+    public function __construct(private readonly PlanRows $rows)
+    {
+    }
+
+    public function write(PlanRow $row, Plan $before, Plan $after, int $revision): void
+    {
+        $changed = $this->changedTopics($before, $after);
+        $removed = $restored = [];
+        foreach ($this->moved($before, $after) as $id) {
+            $isIn = $after->isLive($id);
+            $wasIn = isset($before->topics[$id]) && $before->isLive($id);
+            if ($isIn) {
+                $changed[$id] = true;
+            }
+            if ($wasIn && !$isIn) {
+                array_push($removed, ...$after->branch($id));
+            } elseif (!$wasIn && $isIn && isset($before->topics[$id])) {
+                array_push($restored, ...$after->branch($id));
+            }
+        }
+        $this->markRemoved($row->id, array_values(array_unique($removed)), $after, $revision);
+        $this->markRestored($row->id, $restored, $revision);
+        $places = $this->newPlaces($row->id, $before, $after);
+        $this->upsert($row->id, $after, array_keys($changed + $places), $places, $revision);
+        $this->writeNotes($row->id, $before, $after, array_keys($changed));
+    }
+
+    /** @return array<string, true> */
+    private function changedTopics(Plan $before, Plan $after): array
+    {
+        $changed = [];
+        foreach ($after->topics as $id => $topic) {
+            if (($before->topics[$id] ?? null) !== $topic && $id !== Plan::BIN) {
+                $changed[$id] = true;
+            }
+        }
+
+        return $changed;
+    }
+
+    /** @return list<string> topics with another parent than before */
+    private function moved(Plan $before, Plan $after): array
+    {
+        $moved = [];
+        foreach ($after->parents as $id => $parent) {
+            if (($before->parents[$id] ?? null) !== $parent) {
+                $moved[] = $id;
+            }
+        }
+
+        return $moved;
+    }
+
+    /** @param list<string> $ids whole branches */
+    private function markRemoved(string $planId, array $ids, Plan $after, int $revision): void
+    {
+        foreach (array_chunk($ids, self::CHUNK) as $chunk) {
+            DB::table('topics')->where('plan_id', $planId)->whereIn('id', $chunk)->update(['removed_at' => now(), 'revision' => $revision]);
+        }
+        // The heads give their key free; what is under them keeps its own for the way back.
+        $heads = array_values(array_filter($ids, static fn (string $id): bool => $after->parent($id) === Plan::BIN));
+        foreach (array_chunk($heads, self::CHUNK) as $chunk) {
+            DB::table('topics')->where('plan_id', $planId)->whereIn('id', $chunk)->update(['place' => null]);
+        }
+    }
+
+    /** @param list<string> $ids */
+    private function markRestored(string $planId, array $ids, int $revision): void
+    {
+        foreach (array_chunk($ids, self::CHUNK) as $chunk) {
+            DB::table('topics')->where('plan_id', $planId)->whereIn('id', $chunk)->update(['removed_at' => null, 'revision' => $revision]);
+        }
+    }
+
+    /** @return array<string, string> */
+    private function newPlaces(string $planId, Plan $before, Plan $after): array
+    {
+        $places = [];
+        foreach ($after->parts as $parent => $ids) {
+            if ($parent === Plan::BIN || ($before->parts[$parent] ?? null) === $ids) {
+                continue;
+            }
+            $keys = [];
+            foreach ($ids as $id) {
+                if (($before->parents[$id] ?? null) === $parent && isset($this->rows->places[$id])) {
+                    $keys[$id] = $this->rows->places[$id];
+                }
+            }
+            $places += Places::for($ids, $keys);
+        }
+        $stale = array_keys(array_intersect_key($this->rows->places, $places));
+        // Keys are unique among siblings: the old ones must be out of the way before any new one comes.
+        foreach (array_chunk($stale, self::CHUNK) as $chunk) {
+            DB::table('topics')->where('plan_id', $planId)->whereIn('id', $chunk)->update(['place' => null]);
+        }
+        $this->rows->places = $places + $this->rows->places;
+
+        return $places;
+    }
+
+    /**
+     * @param list<string>          $ids
+     * @param array<string, string> $places
+     */
+    private function upsert(string $planId, Plan $after, array $ids, array $places, int $revision): void
+    {
+        $rows = [];
+        // Parents before their parts, as the foreign key wants it.
+        $levels = [];
+        foreach ($ids as $id) {
+            if ($id === Plan::ROOT || $id === Plan::TRAY || $after->isLive($id)) {
+                $levels[$id] = $after->level($id);
+                $rows[$id] = $this->row($planId, $after->topic($id), $after->parent($id), $places[$id] ?? $this->rows->places[$id] ?? null, $revision);
+            }
+        }
+        asort($levels);
+        $ordered = array_map(static fn (string $id): array => $rows[$id], array_keys($levels));
+        foreach (array_chunk($ordered, self::CHUNK) as $chunk) {
+            DB::table('topics')->upsert($chunk, ['plan_id', 'id']);
+        }
+        foreach ($ids as $id) {
+            $this->rows->revisions[$id] = $revision;
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private function row(string $planId, Topic $topic, ?string $parent, ?string $place, int $revision): array
+    {
+        return [
+            'plan_id' => $planId, 'id' => $topic->id, 'parent_id' => $parent, 'place' => $place, 'title' => $topic->title,
+            'kind' => $topic->kind->value, 'numbered' => $topic->numbered->value, 'dye' => $topic->dye?->value, 'flag' => $topic->flag?->value,
+            'target_words' => $topic->target?->words, 'foreign' => $topic->foreign === [] ? null : json_encode($topic->foreign, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+            'revision' => $revision, 'removed_at' => null,
+        ];
+    }
+
+    /** @param list<string> $ids */
+    private function writeNotes(string $planId, Plan $before, Plan $after, array $ids): void
+    {
+        $rows = [];
+        foreach ($ids as $id) {
+            $topic = $after->topic($id);
+            if ($topic->note !== null && $topic->note !== ($before->topics[$id] ?? null)?->note && $after->isLive($id)) {
+                $rows[] = ['plan_id' => $planId, 'topic_id' => $id, 'body' => $topic->note->toJson(), 'plain' => $topic->note->plainText(), 'words' => $topic->words, 'noted' => $topic->noted];
+            }
+        }
+        foreach (array_chunk($rows, 100) as $chunk) {
+            DB::table('notes')->upsert($chunk, ['plan_id', 'topic_id']);
+        }
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Store;
+
+use Embrel\Operation\Codec;
+use Embrel\Operation\Compound;
+use Embrel\Operation\Operation;
+use Embrel\Operation\OperationRefused;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What one person can take back in a plan, and bring back again, read out of the log. A step that
+ * undoes another points to it; a step that undoes such a step brings the first one back.
+ */
+final class UndoLog
+{
+    private const REACH = 2000;
+
+    public function __construct(private readonly string $planId, private readonly int $userId)
+    {
+    }
+
+    /** The newest step that is in force, or null. */
+    public function undoable(): ?string
+    {
+        $steps = $this->steps();
+        $cancelled = [];
+        foreach ($steps as $step => $undoes) {
+            $isUndo = $undoes !== null && ($steps[$undoes] ?? null) === null;
+            if (isset($cancelled[$step])) {
+                if ($undoes !== null && !$isUndo) {
+                    $cancelled[$undoes] = $cancelled[(string) $steps[$undoes]] = true;
+                }
+            } elseif ($isUndo) {
+                $cancelled[$undoes] = true;
+            } else {
+                return $step;
+            }
+        }
+
+        return null;
+    }
+
+    /** The newest undoing that nothing new has followed, or null. */
+    public function redoable(): ?string
+    {
+        $steps = $this->steps();
+        $cancelled = [];
+        foreach ($steps as $step => $undoes) {
+            if (isset($cancelled[$step])) {
+                continue;
+            }
+            if ($undoes === null) {
+                return null;
+            }
+            if (($steps[$undoes] ?? null) === null) {
+                return $step;
+            }
+            $cancelled[$undoes] = true;
+        }
+
+        return null;
+    }
+
+    /** @return array<string, string|null> step → the step it undoes, newest first */
+    private function steps(): array
+    {
+        return DB::table('operations')->where('plan_id', $this->planId)->where('user_id', $this->userId)->orderByDesc('seq')->limit(self::REACH)
+            ->get(['step_id', 'undoes'])->pluck('undoes', 'step_id')->all();
+    }
+
+    /**
+     * What takes a step back.
+     *
+     * @throws OperationRefused when someone else has changed the same thing since
+     */
+    public function inverseOf(string $step): Operation
+    {
+        $rows = DB::table('operations')->where('plan_id', $this->planId)->where('step_id', $step)->orderByDesc('seq')->get(['seq', 'payload', 'inverse']);
+        $touched = [];
+        foreach ($rows as $row) {
+            array_push($touched, ...Codec::decode(json_decode($row->payload, true, 512, JSON_THROW_ON_ERROR))->touches());
+        }
+        $others = DB::table('operations')->where('plan_id', $this->planId)->where('seq', '>', $rows->last()?->seq)->where('user_id', '!=', $this->userId)->pluck('payload');
+        foreach ($others as $payload) {
+            if (array_intersect($touched, Codec::decode(json_decode($payload, true, 512, JSON_THROW_ON_ERROR))->touches()) !== []) {
+                throw OperationRefused::changed();
+            }
+        }
+
+        return self::merged($rows->map(static fn (\stdClass $row): Operation => Codec::decode(json_decode($row->inverse, true, 512, JSON_THROW_ON_ERROR)))->all());
+    }
+
+    /** @param array<Operation> $operations */
+    private static function merged(array $operations): Operation
+    {
+        $out = [];
+        foreach ($operations as $operation) {
+            $last = \count($out) - 1;
+            $both = $last >= 0 ? $out[$last]->merge($operation) : null;
+            if ($both !== null) {
+                $out[$last] = $both;
+            } else {
+                $out[] = $operation;
+            }
+        }
+
+        return \count($out) === 1 ? $out[0] : new Compound($out);
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Exceptions\Answers;
+use App\Http\Middleware\SecurityHeaders;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(web: __DIR__ . '/../routes/web.php', health: '/up')
+    ->withMiddleware(static function (Middleware $middleware): void {
+        // One origin only: there is nothing to share across.
+        $middleware->remove(Illuminate\Http\Middleware\HandleCors::class);
+        // Titles and notes are kept to the letter; what is to be trimmed, the core trims.
+        $middleware->trimStrings(except: [static fn ($request): bool => $request->isJson()]);
+        $middleware->convertEmptyStringsToNull(except: [static fn ($request): bool => $request->isJson()]);
+        $middleware->web(append: [SecurityHeaders::class]);
+        $middleware->redirectUsersTo('/plans');
+    })
+    ->withCommands([__DIR__ . '/../app/Console/Commands'])
+    ->withExceptions(static fn (Exceptions $exceptions) => Answers::register($exceptions))
+    ->create();

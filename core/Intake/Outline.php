@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Intake;
+
+use Embrel\Plan\Plan;
+
+/** The tree of an intake as it is shown before it is kept: the first of its topics, and how many there are. */
+final class Outline
+{
+    private const SHOWN = 400;
+
+    /** @return array{title: string, count: int, words: int, rows: list<array{level: int, title: string, words: int, dye: string|null}>} */
+    public static function of(Plan $plan): array
+    {
+        $rows = [];
+        $count = 0;
+        $words = $plan->topic(Plan::ROOT)->words;
+        foreach ($plan->walk() as $id => $level) {
+            $topic = $plan->topic($id);
+            $words += $topic->words;
+            if ($count++ < self::SHOWN) {
+                $rows[] = ['level' => $level, 'title' => $topic->title, 'words' => $topic->words, 'dye' => $topic->dye?->value];
+            }
+        }
+
+        return ['title' => $plan->title(), 'count' => $count, 'words' => $words, 'rows' => $rows];
+    }
+}

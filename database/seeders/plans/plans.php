@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    [
+        'title' => 'Bringing Back the Tide',
+        'file' => 'tide.md',
+        'properties' => ['subtitle' => 'Restoring the salt marsh at Harrow Creek', 'author' => 'Ada Marsh', 'form' => 'report', 'subject' => 'Coastal ecology', 'target' => 3600, 'due' => '+21 days'],
+        'targets' => [500, 600, 1100, 700, 400, 300],
+        'topics' => [
+            'Pell on siltation rates' => ['kind' => 'quote'],
+            'Ask Pell for the 1994 field books' => ['kind' => 'aside', 'flag' => 'waiting'],
+            'How fast will the mud rise?' => ['flag' => 'question'],
+            'The 1887 embankment' => ['target' => 200, 'flag' => 'key'],
+            'Costs against holding the line' => ['target' => 250, 'flag' => 'next'],
+        ],
+        'loose' => ['Oyster layings: who held the leases?', 'A map of the old creeks', 'Interview the sluice keeper', 'Does the footpath flood at springs?', 'Photographs from the 1953 surge', 'What does the grazier want?', 'Samphire as a crop again'],
+    ],
+    [
+        'title' => 'Should Our Town Keep Its Night Bus?',
+        'file' => 'night-bus.md',
+        'properties' => ['author' => 'Ada Marsh', 'form' => 'essay', 'subject' => 'Town and transport', 'target' => 1200, 'due' => '+9 days', 'numbering' => 'essay'],
+        'targets' => [150, 300, 300, 300, 150],
+        'loose' => ['Count the passengers at the hospital stop'],
+    ],
+    [
+        'title' => 'A Year at the Bell Foundry',
+        'file' => 'bell-foundry.txt',
+        'properties' => ['subtitle' => 'Twelve months among the casters of Orrin Lane', 'author' => 'Ada Marsh', 'form' => 'book', 'subject' => 'The bell book', 'target' => 60000, 'numbering' => 'chapter', 'numbering_depth' => 2],
+        'targets' => array_fill(0, 12, 5000),
+        'loose' => ['The apprentice who heard colours', 'Recipes for loam', 'A bell that came back'],
+    ],
+    [
+        'title' => 'Saltmarsh Plants',
+        'file' => 'plants.md',
+        'properties' => ['author' => 'Ada Marsh', 'form' => 'notes', 'subject' => 'Coastal ecology', 'numbering' => 'none'],
+    ],
+];

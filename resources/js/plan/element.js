@@ -1,0 +1,23 @@
+/** A DOM element with attributes, listeners (`on…`) and children; text is always text. */
+export function element(tag, attributes = {}, ...children) {
+    const node = document.createElement(tag);
+    for (const [name, value] of Object.entries(attributes)) {
+        if (name.startsWith('on')) {
+            node.addEventListener(name.slice(2), value);
+        } else if (name.startsWith('--')) {
+            node.style.setProperty(name, value);
+        } else if (value !== null && value !== undefined && value !== false) {
+            node.setAttribute(name, value === true ? '' : value);
+        }
+    }
+    node.append(...children.filter((child) => child !== null && child !== undefined));
+    return node;
+}
+
+/** A dye as a CSS colour. */
+export const colour = (dye) => (dye.startsWith('#') ? dye : `var(--${dye})`);
+
+/** An icon that the page holds ready as a template. */
+export function icon(name) {
+    return document.getElementById(`icon-${name}`).content.firstElementChild.cloneNode(true);
+}

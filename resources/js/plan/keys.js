@@ -1,0 +1,24 @@
+import table from '../../keys.json';
+
+const tables = new Map();
+for (const { where, id, keys } of table) {
+    const map = tables.get(where) ?? tables.set(where, new Map()).get(where);
+    keys.forEach((key) => map.set(key, id));
+}
+
+/** A key press as the table spells it: Ctrl (or Cmd), Alt and Shift, then the key. Digits go by position. */
+export function spelled(event) {
+    const digit = /^Digit(\d)$/.exec(event.code);
+    let key = digit && !event.shiftKey ? digit[1] : event.key === ' ' ? 'Space' : event.key;
+    if (key.length === 1) {
+        key = key.toUpperCase();
+    }
+    // A sign that needs Shift on some layouts and not on others is named by itself.
+    const shift = event.shiftKey && (key.length > 1 || /[A-Z0-9]/.test(key));
+    return (event.ctrlKey || event.metaKey ? 'Ctrl+' : '') + (event.altKey ? 'Alt+' : '') + (shift ? 'Shift+' : '') + key;
+}
+
+/** The action of a key press in a place, or undefined. Nothing while an input method composes. */
+export function actionFor(event, where) {
+    return event.isComposing || event.keyCode === 229 ? undefined : tables.get(where)?.get(spelled(event));
+}

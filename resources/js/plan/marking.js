@@ -1,0 +1,115 @@
+/** Which rows are marked, and the way from one to the next. Its methods are actions of the key table. */
+export class Marking {
+    constructor(outline) {
+        this.outline = outline;
+        this.anchor = null;
+    }
+
+    get list() {
+        return this.outline.list;
+    }
+
+    index() {
+        return this.outline.rows.index.get(this.outline.active) ?? 0;
+    }
+
+    only(id) {
+        const { outline } = this;
+        outline.marked = new Set([id]);
+        outline.active = this.anchor = id;
+        outline.rows.draw();
+        outline.strip.draw(outline.mainSection(id));
+        outline.note?.follow(id);
+    }
+
+    step(by) {
+        const row = this.list[this.index() + by];
+        if (row) {
+            this.only(row.id);
+            this.outline.rows.reveal(row.id);
+        }
+    }
+
+    above() { this.step(-1); }
+    below() { this.step(1); }
+    firstRow() { this.step(-this.index()); }
+    lastRow() { this.step(this.list.length - 1 - this.index()); }
+
+    /** Marks everything from the anchor to a row. */
+    to(id) {
+        const { outline } = this;
+        const anchor = outline.rows.index.get(this.anchor) ?? this.index();
+        const end = outline.rows.index.get(id);
+        const [from, to] = anchor < end ? [anchor, end] : [end, anchor];
+        outline.marked = new Set(this.list.slice(from, to + 1).map((row) => row.id));
+        outline.active = id;
+        outline.rows.reveal(id);
+        outline.rows.draw();
+    }
+
+    stretch(by) {
+        const row = this.list[Math.max(0, Math.min(this.list.length - 1, this.index() + by))];
+        if (row) {
+            this.to(row.id);
+        }
+    }
+
+    markAbove() { this.stretch(-1); }
+    markBelow() { this.stretch(1); }
+    markToFirst() { this.stretch(-this.list.length); }
+    markToLast() { this.stretch(this.list.length); }
+
+    toggle(id) {
+        const { outline } = this;
+        outline.marked.has(id) ? outline.marked.delete(id) : outline.marked.add(id);
+        outline.active = this.anchor = id;
+        outline.rows.draw();
+    }
+
+    toggleMark(id) { this.toggle(id); }
+
+    /** All of this level; a second time, everything. */
+    markAll(id) {
+        const { outline } = this;
+        const siblings = outline.tree.partsOf(outline.tree.get(id).parent);
+        const all = siblings.every((one) => outline.marked.has(one));
+        outline.marked = new Set(all ? this.list.map((row) => row.id) : siblings);
+        outline.rows.draw();
+    }
+
+    foldOrParent(id) {
+        const { outline } = this;
+        const { parent } = outline.tree.get(id);
+        if (outline.tree.partsOf(id).length && !outline.folds.has(id)) {
+            outline.setFolds((folds) => folds.add(id));
+        } else if (outline.rows.index.has(parent)) {
+            this.only(parent);
+            outline.rows.reveal(parent);
+        }
+    }
+
+    unfoldOrPart(id) {
+        const { outline } = this;
+        const [first] = outline.tree.partsOf(id);
+        if (first && outline.folds.has(id)) {
+            outline.setFolds((folds) => folds.delete(id));
+        } else if (first) {
+            this.only(first);
+            outline.rows.reveal(first);
+        }
+    }
+
+    /** Those of some topics that do not stand under another of them, in reading order. */
+    heads(ids) {
+        const { tree } = this.outline;
+        const chosen = new Set(ids);
+        return ids.filter((id) => {
+            for (let at = tree.get(id)?.parent; at && tree.get(at); at = tree.get(at).parent) {
+                if (chosen.has(at)) {
+                    return false;
+                }
+            }
+            return true;
+        });
+    }
+}

@@ -1,0 +1,175 @@
+import { newId } from '../ids.js';
+import { Refusal, send } from '../http.js';
+
+const RETRY_AFTER = 3000;
+const AT_MOST = 200;
+const LARGEST = 1_500_000;
+
+/**
+ * Changes on their way to the server. Each is kept in the browser's own storage under a key of its
+ * own until it is acknowledged, so nothing is lost with the tab; one tab of a plan sends at a time,
+ * and takes along what a closed tab has left.
+ */
+export class Queue {
+    constructor({ user, plan, address, revision, onAnswer, onRefused, onState }) {
+        Object.assign(this, { address, base: revision, onAnswer, onRefused, onState });
+        this.prefix = `embrel.${user}.${plan}.`;
+        this.tab = newId();
+        this.memory = new Map();
+        this.sending = new Set();
+        this.savedAt = new Date();
+        this.state = 'saved';
+        this.message = '';
+        navigator.locks?.request(this.prefix + this.tab, () => new Promise(() => {}));
+        addEventListener('online', () => this.flush());
+        addEventListener('beforeunload', () => this.flush());
+    }
+
+    /** The changes of this tab that are not acknowledged, oldest first. */
+    get pending() {
+        return [...this.memory.values()];
+    }
+
+    get isEmpty() {
+        return this.memory.size === 0;
+    }
+
+    /** Puts a change in; `soon` waits a moment, for typing. Returns its id. */
+    add(operation, step = newId(), soon = false) {
+        const id = newId();
+        this.keep({ id, step, ...operation });
+        this.wait(soon ? 350 : 0);
+        return id;
+    }
+
+    /** Whether a change can still be replaced: it has not gone out yet. */
+    isWaiting(id) {
+        return this.memory.has(id) && !this.sending.has(id);
+    }
+
+    replace(id, operation) {
+        this.keep({ ...operation, id, step: this.memory.get(id).step });
+        this.wait(350);
+    }
+
+    keep(change) {
+        this.memory.set(change.id, change);
+        try {
+            localStorage.setItem(`${this.prefix}${this.tab}.${change.id}`, JSON.stringify(change));
+        } catch {
+            // The storage is full: the change is kept by this tab alone until it is sent.
+        }
+        this.tell(this.state === 'away' ? 'away' : 'saving');
+    }
+
+    forget(id, tab = this.tab) {
+        this.memory.delete(id);
+        localStorage.removeItem(`${this.prefix}${tab}.${id}`);
+    }
+
+    wait(milliseconds) {
+        clearTimeout(this.timer);
+        this.timer = setTimeout(() => this.flush(), milliseconds);
+    }
+
+    tell(state, message = '') {
+        this.state = state;
+        this.message = message;
+        this.onState(state, message);
+    }
+
+    /** Sends until nothing is left; resolves when it has gone, or cannot go now. */
+    flush() {
+        clearTimeout(this.timer);
+        this.running ??= this.run().finally(() => { this.running = null; });
+        return this.running;
+    }
+
+    async run() {
+        const locked = navigator.locks ? (work) => navigator.locks.request(`${this.prefix}send`, work) : (work) => work();
+        await locked(async () => {
+            await this.adopt();
+            while (!this.isEmpty && await this.sendOnce(this.nextBatch())) { /* until it is empty or cannot go on */ }
+        });
+    }
+
+    nextBatch() {
+        const batch = [];
+        let size = 0;
+        for (const change of this.pending) {
+            size += JSON.stringify(change).length;
+            if (batch.length && (size > LARGEST || batch.length >= AT_MOST)) {
+                break;
+            }
+            batch.push(change);
+        }
+        return batch;
+    }
+
+    /** @returns {Promise<boolean>} whether to go on with the next batch */
+    async sendOnce(batch) {
+        batch.forEach((change) => this.sending.add(change.id));
+        try {
+            const answer = await send('POST', `${this.address}/operations`, { base: this.base, operations: batch });
+            batch.forEach((change) => this.forget(change.id, change.tab));
+            this.savedAt = new Date();
+            // A change that was made while this was under way is not in the answer: the next one tells all.
+            if (this.isEmpty) {
+                this.base = answer.revision;
+                this.onAnswer(answer, batch);
+                this.tell('saved');
+            }
+            if (answer.refused.length) {
+                this.onRefused(answer.refused, batch);
+            }
+            return true;
+        } catch (error) {
+            return this.failed(error, batch);
+        } finally {
+            batch.forEach((change) => this.sending.delete(change.id));
+        }
+    }
+
+    async failed(error, batch) {
+        const status = error instanceof Refusal ? error.status : 0;
+        if (!(error instanceof Refusal)) {
+            throw error;
+        }
+        if (status === 401 || status === 419) {
+            this.tell('signed-out');
+        } else if (status === 422 || status === 413 || status === 404) {
+            if (batch.length > 1) {
+                // One of them cannot be read: each alone, so that the others arrive.
+                for (const change of batch) {
+                    await this.sendOnce([change]);
+                }
+                return true;
+            }
+            this.forget(batch[0].id, batch[0].tab);
+            this.onRefused([{ id: batch[0].id, reason: 'value', message: error.message }], batch);
+            this.tell(this.isEmpty ? 'saved' : 'saving');
+            return true;
+        } else {
+            this.tell('away', error.message);
+            this.wait(RETRY_AFTER);
+        }
+        return false;
+    }
+
+    /** Takes over what tabs that are no longer open have left behind. */
+    async adopt() {
+        const held = new Set((await navigator.locks?.query())?.held?.map((lock) => lock.name) ?? []);
+        const left = [];
+        for (let i = 0; i < localStorage.length; i++) {
+            const key = localStorage.key(i);
+            const [tab, id] = key.startsWith(this.prefix) ? key.slice(this.prefix.length).split('.') : [];
+            if (id && tab !== this.tab && !held.has(this.prefix + tab)) {
+                left.push({ ...JSON.parse(localStorage.getItem(key)), tab });
+            }
+        }
+        if (left.length) {
+            left.sort((a, b) => (a.id < b.id ? -1 : 1));
+            this.memory = new Map([...left.map((change) => [change.id, change]), ...this.memory]);
+        }
+    }
+}

@@ -1,0 +1,190 @@
+import { colour, element, icon } from './element.js';
+
+const SPARE = 12;
+
+/**
+ * The rows of the outline: a tree for screen readers, of which only those in view are in the page.
+ * Heights are fixed, so that where a row stands is known without drawing it.
+ */
+export class Rows {
+    constructor(scroller, tree, outline) {
+        Object.assign(this, { scroller, tree, outline });
+        this.box = scroller.querySelector('.tree');
+        this.drawn = new Map();
+        this.list = [];
+        scroller.addEventListener('scroll', () => this.draw(), { passive: true });
+        addEventListener('resize', () => this.measure());
+        this.measure();
+    }
+
+    measure() {
+        const unit = parseFloat(getComputedStyle(document.documentElement).fontSize);
+        this.heights = { main: 2.625 * unit, other: 2.125 * unit };
+        this.layOut(this.list);
+    }
+
+    height(row) {
+        return row.level === 1 ? this.heights.main : this.heights.other;
+    }
+
+    layOut(list) {
+        this.list = list;
+        this.tops = new Array(list.length + 1);
+        this.index = new Map();
+        let top = 0;
+        list.forEach((row, i) => {
+            this.tops[i] = top;
+            this.index.set(row.id, i);
+            top += this.height(row);
+        });
+        this.tops[list.length] = top;
+        this.box.style.height = `${top}px`;
+        this.draw();
+    }
+
+    /** The row at a height within the tree. */
+    at(y) {
+        let low = 0;
+        let high = this.list.length - 1;
+        while (low < high) {
+            const middle = (low + high + 1) >> 1;
+            if (this.tops[middle] <= y) {
+                low = middle;
+            } else {
+                high = middle - 1;
+            }
+        }
+        return low;
+    }
+
+    draw() {
+        const top = this.scroller.scrollTop;
+        const from = Math.max(0, this.at(top) - SPARE);
+        const to = Math.min(this.list.length - 1, this.at(top + this.scroller.clientHeight) + SPARE);
+        const wanted = new Set();
+        for (let i = from; i <= to; i++) {
+            wanted.add(this.list[i].id);
+        }
+        if (this.outline.writing) {
+            wanted.add(this.outline.writing);
+        }
+        for (const [id, node] of this.drawn) {
+            if (!wanted.has(id) || !this.index.has(id)) {
+                node.remove();
+                this.drawn.delete(id);
+            }
+        }
+        let before = null;
+        for (const id of [...wanted].filter((one) => this.index.has(one)).sort((a, b) => this.index.get(a) - this.index.get(b))) {
+            const node = this.row(this.index.get(id));
+            const next = before ? before.nextSibling : this.box.firstChild;
+            if (next !== node) {
+                this.box.insertBefore(node, next);
+            }
+            before = node;
+        }
+        this.box.setAttribute('aria-activedescendant', this.drawn.has(this.outline.active) ? `row-${this.outline.active}` : '');
+    }
+
+    row(i) {
+        const { id, level } = this.list[i];
+        let node = this.drawn.get(id);
+        if (!node) {
+            node = this.build(id);
+            this.drawn.set(id, node);
+        }
+        this.fill(node, i, level);
+        return node;
+    }
+
+    build(id) {
+        const act = (action) => (event) => { event.stopPropagation(); this.outline.on(action, id, event.currentTarget); };
+        const node = element('div', { class: 'row', role: 'treeitem', id: `row-${id}` },
+            element('span', { class: 'n', 'data-drag': true }),
+            element('div', { class: 't' },
+                element('button', { class: 'fold', type: 'button', tabindex: -1, onclick: act('toggleFold') }, icon('chevron-right')),
+                element('span', { class: 'title' }),
+                element('span', { class: 'k kind', hidden: true }),
+                element('span', { class: 'k flag', hidden: true }),
+                element('span', { class: 'inside', hidden: true })),
+            element('div', { class: 'm' },
+                element('button', { class: 'open menu-open', type: 'button', tabindex: -1, onclick: act('openMenu') }, icon('ellipsis')),
+                element('button', { class: 'open note-mark', type: 'button', tabindex: -1, onclick: act('openNote') }, icon('notebook-pen')),
+                element('span', { class: 'count' }),
+                element('span', { class: 'floret', role: 'img' })));
+        node.dataset.id = id;
+        return node;
+    }
+
+    fill(node, i, level) {
+        const { id } = this.list[i];
+        const topic = this.tree.get(id);
+        const parts = this.tree.partsOf(id);
+        const siblings = this.tree.partsOf(topic.parent);
+        const marked = this.outline.marked.has(id);
+        const folded = this.outline.folds.has(id) && parts.length > 0;
+        const [words, filled] = this.tree.figures.get(id) ?? [0, 0];
+        const untitled = topic.title === '';
+        const name = topic.title || 'Untitled topic';
+        node.className = `row l${Math.min(level, 2)} kind-${topic.kind}${level === 1 ? ' first' : ''}${this.list[i + 1]?.level === 1 || i === this.list.length - 1 ? ' last' : ''}${id === this.outline.active ? ' is-active' : ''}`;
+        node.style.transform = `translateY(${this.tops[i]}px)`;
+        node.style.setProperty('--l', Math.min(level - 1, 14));
+        node.style.setProperty('--d', colour(this.tree.dye(id)));
+        node.style.setProperty('--p', filled);
+        set(node, { 'aria-level': level, 'aria-setsize': siblings.length, 'aria-posinset': siblings.indexOf(id) + 1, 'aria-selected': marked, 'aria-expanded': parts.length ? !folded : null, 'aria-label': `${topic.label ? `${topic.label} ` : ''}${name}${topic.kind === 'section' ? '' : `, ${topic.kind}`}${topic.flag ? `, ${topic.flag.replace('-', ' ')}` : ''}` });
+        const [number, main, meta] = node.children;
+        number.textContent = topic.label;
+        number.classList.toggle('is-long', topic.label.length > 8);
+        const [fold, title, kind, flag, inside] = main.children;
+        fold.style.visibility = parts.length ? '' : 'hidden';
+        set(fold, { 'aria-label': `${folded ? 'Unfold' : 'Fold'} ${name}` });
+        if (title.tagName !== 'INPUT') {
+            title.textContent = untitled ? 'Untitled' : topic.title;
+            title.title = topic.title.length > 60 ? topic.title : '';
+            title.classList.toggle('is-empty', untitled);
+        }
+        show(kind, topic.kind === 'section' ? '' : topic.kind);
+        show(flag, topic.flag ? `⚑ ${topic.flag.replace('-', ' ')}` : '');
+        show(inside, folded ? `${this.tree.branch(id).length - 1} inside` : '');
+        const [menu, note, count, floret] = meta.children;
+        set(menu, { 'aria-label': `More for ${name}` });
+        set(note, { 'aria-label': `${topic.noted ? 'Open' : 'Write'} the note of ${name}` });
+        note.classList.toggle('has-note', topic.noted);
+        count.textContent = words ? words.toLocaleString('en') : '';
+        const target = topic.target ? ` of ${topic.target}` : '';
+        set(floret, { 'aria-label': `${words}${target} words`, title: `${words.toLocaleString('en')}${target} words` });
+        floret.style.visibility = topic.kind === 'aside' ? 'hidden' : '';
+    }
+
+    /** Brings a row into view, with some room around it. */
+    reveal(id) {
+        const i = this.index.get(id);
+        if (i === undefined) {
+            return;
+        }
+        const room = this.heights.main;
+        const offset = this.box.offsetTop;
+        const view = this.scroller;
+        if (this.tops[i] + offset < view.scrollTop + room / 2) {
+            view.scrollTop = this.tops[i] + offset - room;
+        } else if (this.tops[i + 1] + offset > view.scrollTop + view.clientHeight - room) {
+            view.scrollTop = this.tops[i + 1] + offset - view.clientHeight + room;
+        }
+        this.draw();
+    }
+}
+
+function set(node, attributes) {
+    for (const [name, value] of Object.entries(attributes)) {
+        if (value === null) {
+            node.removeAttribute(name);
+        } else if (node.getAttribute(name) !== String(value)) {
+            node.setAttribute(name, value);
+        }
+    }
+}
+
+function show(node, text) {
+    node.hidden = text === '';
+    node.textContent = text;
+}

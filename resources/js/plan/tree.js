@@ -1,0 +1,207 @@
+export const ROOT = '00000000000000000000000000';
+export const TRAY = '00000000000000000000000001';
+
+/**
+ * The page's mirror of the plan: what PHP has told, with the person's own changes shown at once.
+ * It mirrors add, remove, move, retitle and split; numbers, words and florets are only shown.
+ */
+export class Tree {
+    constructor(data) {
+        this.topics = new Map();
+        this.parts = new Map();
+        this.figures = new Map(Object.entries(data.figures));
+        for (const topic of data.topics) {
+            this.topics.set(topic.id, topic);
+            this.partsOf(topic.parent).push(topic.id);
+        }
+        this.tell(data);
+    }
+
+    tell(data) {
+        this.strip = data.strip;
+        this.words = data.words;
+        this.target = data.target;
+        this.title = data.title;
+        this.properties = data.properties;
+        this.noted = data.noted;
+    }
+
+    partsOf(id) {
+        let parts = this.parts.get(id);
+        if (!parts) {
+            this.parts.set(id, (parts = []));
+        }
+        return parts;
+    }
+
+    get(id) {
+        return this.topics.get(id);
+    }
+
+    /** Where a topic stands: parent and the sibling before it. */
+    placeOf(id) {
+        const { parent } = this.get(id);
+        const parts = this.partsOf(parent);
+        return { parent, after: parts[parts.indexOf(id) - 1] ?? null };
+    }
+
+    lastPlace(parent) {
+        return { parent, after: this.partsOf(parent).at(-1) ?? null };
+    }
+
+    level(id) {
+        let level = 0;
+        for (let at = this.get(id); at; at = this.get(at.parent)) {
+            level++;
+        }
+        return level;
+    }
+
+    isWithin(id, ancestor) {
+        for (let at = id; at; at = this.get(at)?.parent) {
+            if (at === ancestor) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    branch(id) {
+        const ids = [];
+        const stack = [id];
+        while (stack.length) {
+            const at = stack.pop();
+            ids.push(at);
+            stack.push(...[...this.partsOf(at)].reverse());
+        }
+        return ids;
+    }
+
+    /** The visible rows under a topic in reading order: [{id, level}], folded branches left out. */
+    rows(folds, start = ROOT) {
+        const rows = [];
+        const stack = [...this.partsOf(start)].reverse().map((id) => ({ id, level: 1 }));
+        while (stack.length) {
+            const row = stack.pop();
+            rows.push(row);
+            if (!folds.has(row.id)) {
+                const parts = this.partsOf(row.id);
+                for (let i = parts.length - 1; i >= 0; i--) {
+                    stack.push({ id: parts[i], level: row.level + 1 });
+                }
+            }
+        }
+        return rows;
+    }
+
+    /** The dye in force: its own, or that of what it is under. */
+    dye(id) {
+        for (let at = this.get(id); at; at = this.get(at.parent)) {
+            if (at.dye) {
+                return at.dye;
+            }
+        }
+        return 'slate';
+    }
+
+    insert(ids, place) {
+        const parts = this.partsOf(place.parent);
+        const at = place.after === null ? 0 : parts.indexOf(place.after) + 1 || parts.length;
+        parts.splice(at, 0, ...ids);
+        for (const id of ids) {
+            this.get(id).parent = place.parent;
+        }
+    }
+
+    detach(ids) {
+        for (const id of ids) {
+            const parts = this.partsOf(this.get(id).parent);
+            const at = parts.indexOf(id);
+            if (at >= 0) {
+                parts.splice(at, 1);
+            }
+        }
+    }
+
+    /** Shows an operation at once, as far as the page mirrors it. */
+    mirror(operation) {
+        switch (operation.type) {
+            case 'add':
+                for (const topic of operation.topics) {
+                    this.topics.set(topic.id, { kind: 'section', numbered: 'usual', dye: null, flag: null, target: null, noted: !!topic.note, label: '', ...topic, parent: topic.parent ?? operation.at.parent });
+                    if (topic.parent) {
+                        this.partsOf(topic.parent).push(topic.id);
+                    }
+                }
+                this.insert(operation.topics.filter((topic) => !topic.parent).map((topic) => topic.id), operation.at);
+                break;
+            case 'remove':
+                this.detach(operation.ids);
+                break;
+            case 'move': {
+                let { after } = operation.at;
+                const parts = this.partsOf(operation.at.parent);
+                while (after && operation.ids.includes(after)) {
+                    after = parts[parts.indexOf(after) - 1] ?? null;
+                }
+                this.detach(operation.ids);
+                this.insert(operation.ids, { ...operation.at, after });
+                operation.ids.forEach((id) => this.branch(id).forEach((under) => { this.get(under).label = ''; }));
+                break;
+            }
+            case 'retitle':
+                if (operation.topic === ROOT) {
+                    this.title = operation.title;
+                } else {
+                    this.get(operation.topic).title = operation.title;
+                }
+                break;
+            case 'split': {
+                const topic = this.get(operation.topic);
+                const signs = [...topic.title];
+                const rest = signs.slice(operation.at).join('').trim();
+                topic.title = signs.slice(0, operation.at).join('').trim();
+                this.topics.set(operation.new, { id: operation.new, title: rest, kind: topic.kind, numbered: 'usual', dye: null, flag: null, target: null, noted: false, label: '', parent: topic.parent });
+                this.insert([operation.new], { parent: topic.parent, after: topic.id });
+                break;
+            }
+            case 'kind': case 'flag': case 'dye': case 'target': case 'numbered':
+                operation.ids.forEach((id) => { this.get(id)[operation.type] = operation.value; });
+                break;
+            case 'compound':
+                operation.operations.forEach((one) => this.mirror(one));
+        }
+    }
+
+    /** Takes in what PHP says has changed: rows in reading order, each after its sibling. */
+    take(answer) {
+        for (const row of answer.topics) {
+            const { after, ...topic } = row;
+            const known = this.get(topic.id);
+            if (known) {
+                this.detach([topic.id]);
+                Object.assign(known, topic);
+            } else {
+                this.topics.set(topic.id, { label: '', ...topic });
+            }
+            this.insert([topic.id], { parent: topic.parent, after });
+        }
+        const gone = answer.removed.filter((id) => this.topics.has(id));
+        this.detach(gone);
+        gone.forEach((id) => this.topics.delete(id));
+        if (answer.labels.all) {
+            this.topics.forEach((topic) => { topic.label = ''; });
+        }
+        for (const { parent, from, own } of answer.labels.runs) {
+            const parts = this.partsOf(parent);
+            own.forEach((label, i) => {
+                const topic = this.get(parts[from + i]);
+                if (topic) {
+                    topic.label = label;
+                }
+            });
+        }
+        Object.entries(answer.figures).forEach(([id, figure]) => this.figures.set(id, figure));
+        this.tell(answer);
+    }
+}

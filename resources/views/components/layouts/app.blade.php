@@ -1,0 +1,16 @@
+@props(['title' => 'Embrel', 'scripts' => ['resources/js/app.js']])
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <meta name="csrf-token" content="{{ csrf_token() }}">
+    <meta name="color-scheme" content="light dark">
+    <title>{{ $title }}</title>
+    <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    @vite(['resources/css/app.css', ...$scripts])
+</head>
+<body>
+{{ $slot }}
+</body>
+</html>

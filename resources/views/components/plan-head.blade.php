@@ -1,0 +1,14 @@
+@props(['plan', 'current'])
+<header class="top">
+    <div class="brand">
+        <a href="{{ route('plans') }}" aria-label="All plans" title="All plans"><x-mark/></a>
+        {{ $slot }}
+    </div>
+    <nav class="modes" aria-label="Views">
+        <a href="{{ route('plan', $plan) }}" @if ($current === 'outline') aria-current="page" @endif>Outline</a>
+    </nav>
+    <div class="acts">
+        {{ $acts ?? '' }}
+        <a class="primary" href="{{ route('hand-over', $plan) }}" @if ($current === 'hand-over') aria-current="page" @endif>Hand over</a>
+    </div>
+</header>

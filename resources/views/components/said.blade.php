@@ -1,0 +1,3 @@
+@if (session('said'))
+    <p class="said" role="status">{{ session('said') }}</p>
+@endif

@@ -1,0 +1,33 @@
+<x-layouts.app :title="'Hand over: ' . $plan->title . ' – Embrel'">
+<div class="plan" style="grid-template-rows:auto auto 1fr" x-data="handOver" data-address="{{ route('hand-over', $plan) }}">
+    <x-plan-head :plan="$plan" current="hand-over"><a class="plan-title" href="{{ route('plan', $plan) }}">{{ $plan->title }}</a></x-plan-head>
+    <nav class="strip" aria-label="Main sections">@foreach ($strip as $section)<a href="{{ route('plan', $plan) }}" style="--d:{{ str_starts_with($section['dye'], '#') ? $section['dye'] : 'var(--' . $section['dye'] . ')' }};--share:{{ $section['share'] }};--w:{{ $section['filled'] }}" title="{{ $section['title'] }}"><b>{{ $section['label'] }}</b><span>{{ $section['title'] === '' ? 'Untitled' : $section['title'] }}</span></a>@endforeach</nav>
+    <div class="settle">
+        <form class="choices" autocomplete="off">
+            <h1 class="visually-hidden">Hand over</h1>
+            <h2 id="format-head">Format</h2>
+            <div class="formats" role="radiogroup" aria-labelledby="format-head">
+                @foreach (\Embrel\Writer\Format::cases() as $format)
+                    <label><input type="radio" name="format" value="{{ $format->value }}" x-model="format" @checked($format->value === 'docx')>{{ $format->label() }} <small>{{ $format->value }}</small></label>
+                @endforeach
+            </div>
+            <h2>What goes in</h2>
+            <label class="choice"><span>From</span><select name="from"><option value="">The whole plan</option>@foreach ($branches as $branch)<option value="{{ $branch['id'] }}">{{ \Illuminate\Support\Str::limit($branch['name'], 60) }}</option>@endforeach</select></label>
+            <label class="choice" x-show="hasHeadings"><span>Headings down to</span><select name="heading_depth">@for ($i = 1; $i <= 9; $i++)<option value="{{ $i }}" @selected($i === 3)>Level {{ $i }}</option>@endfor</select></label>
+            <label class="choice"><span>Notes</span><input type="checkbox" name="notes" checked></label>
+            <label class="choice" x-show="isOutline"><span>Notes for other programs too</span><input type="checkbox" name="other_notes" checked></label>
+            <label class="choice" x-show="!isDraft"><span>Loose ideas, at the end</span><input type="checkbox" name="loose"></label>
+            <h2 x-show="!isOutline">How it reads</h2>
+            <label class="choice" x-show="!isOutline"><span>Numbering</span><select name="numbering">@foreach (['decimal' => '1 · 1.1 · 1.1.1', 'essay' => 'I. · A. · 1. · a.', 'chapter' => 'Chapter 1 · 1.1', 'none' => 'No numbers'] as $value => $name)<option value="{{ $value }}" @selected($value === $properties->scheme->value)>{{ $name }}</option>@endforeach</select></label>
+            <label class="choice" x-show="!isOutline"><span>Number down to</span><select name="number_depth">@for ($i = 1; $i <= 9; $i++)<option value="{{ $i }}" @selected($i === $properties->depth)>Level {{ $i }}</option>@endfor</select></label>
+            <p class="hint" x-show="!isOutline">Changed here, numbering holds for this hand-over only. The plan keeps its own.</p>
+            <label class="choice" x-show="hasContents"><span>Contents page</span><input type="checkbox" name="contents" checked></label>
+        </form>
+        <main class="stage">
+            <p class="error" role="alert" x-text="error" x-show="error"></p>
+            <div x-ref="preview" aria-live="polite" aria-label="Preview"></div>
+            <div class="go"><span class="hint" id="counts"></span><a class="primary" x-bind:href="address" download>Download the draft</a></div>
+        </main>
+    </div>
+</div>
+</x-layouts.app>

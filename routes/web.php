@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers as C;
+use Illuminate\Support\Facades\Route;
+
+Route::get('/', C\WelcomeController::class)->name('welcome');
+Route::view('/keys', 'keys')->name('keys');
+
+Route::middleware('guest')->group(static function (): void {
+    Route::get('/sign-up', [C\SignUpController::class, 'create'])->name('sign-up');
+    Route::post('/sign-up', [C\SignUpController::class, 'store'])->middleware('throttle:sign-in');
+    Route::get('/sign-in', [C\SignInController::class, 'create'])->name('login');
+    Route::post('/sign-in', [C\SignInController::class, 'store'])->middleware('throttle:sign-in');
+    Route::post('/sample', C\SampleController::class)->name('sample');
+    Route::get('/forgotten', [C\PasswordResetController::class, 'create'])->name('forgotten');
+    Route::post('/forgotten', [C\PasswordResetController::class, 'store'])->middleware('throttle:sign-in');
+    Route::get('/reset/{token}', [C\PasswordResetController::class, 'edit'])->name('password.reset');
+    Route::post('/reset', [C\PasswordResetController::class, 'update'])->middleware('throttle:sign-in')->name('reset');
+});
+
+Route::middleware('auth')->group(static function (): void {
+    Route::post('/sign-out', [C\SignInController::class, 'destroy'])->name('sign-out');
+    Route::get('/account', [C\AccountController::class, 'edit'])->name('account');
+    Route::put('/account', [C\AccountController::class, 'update']);
+    Route::put('/account/password', C\PasswordController::class)->name('account.password');
+    Route::get('/account/download', C\DownloadEverythingController::class)->name('account.download');
+    Route::delete('/account', [C\AccountController::class, 'destroy']);
+
+    Route::get('/plans', [C\PlanController::class, 'index'])->name('plans');
+    Route::post('/plans', [C\PlanController::class, 'store']);
+    Route::get('/plans/{plan}', [C\PlanController::class, 'show'])->name('plan');
+    Route::patch('/plans/{plan}', [C\PlanController::class, 'update']);
+    Route::delete('/plans/{plan}', [C\PlanController::class, 'destroy']);
+    Route::post('/plans/{plan}/restore', C\RestorePlanController::class)->withTrashed()->name('plan.restore');
+
+    Route::post('/plans/{plan}/operations', C\OperationController::class)->name('plan.operations');
+    Route::post('/plans/{plan}/undo', C\UndoController::class)->name('plan.undo');
+    Route::post('/plans/{plan}/redo', C\RedoController::class)->name('plan.redo');
+    Route::get('/plans/{plan}/changes', C\ChangeController::class)->name('plan.changes');
+    Route::get('/plans/{plan}/landing', C\LandingController::class)->name('plan.landing');
+    Route::put('/plans/{plan}/folds', C\FoldController::class)->name('plan.folds');
+    Route::get('/plans/{plan}/topics/{topic}/note', C\NoteController::class)->name('plan.note');
+    Route::get('/plans/{plan}/shares', C\TargetShareController::class)->name('plan.shares');
+
+    Route::get('/plans/{plan}/hand-over', [C\HandOverController::class, 'show'])->name('hand-over');
+    Route::get('/plans/{plan}/hand-over/preview', [C\HandOverController::class, 'preview'])->name('hand-over.preview');
+    Route::get('/plans/{plan}/hand-over/file', [C\HandOverController::class, 'download'])->name('hand-over.file');
+
+    Route::get('/intake', [C\IntakeController::class, 'create'])->name('intake');
+    Route::post('/intake/preview', [C\IntakeController::class, 'preview'])->middleware('throttle:uploads')->name('intake.preview');
+    Route::post('/intake', [C\IntakeController::class, 'store'])->middleware('throttle:uploads');
+});
