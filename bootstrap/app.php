@@ -14,11 +14,11 @@ return Application::configure(basePath: dirname(__DIR__))
         // One origin only: there is nothing to share across.
         $middleware->remove(Illuminate\Http\Middleware\HandleCors::class);
         // Titles and notes are kept to the letter; what is to be trimmed, the core trims.
-        $middleware->trimStrings(except: [static fn ($request): bool => $request->isJson()]);
-        $middleware->convertEmptyStringsToNull(except: [static fn ($request): bool => $request->isJson()]);
+        $middleware->trimStrings(except: [static fn($request): bool => $request->isJson()]);
+        $middleware->convertEmptyStringsToNull(except: [static fn($request): bool => $request->isJson()]);
         $middleware->web(append: [SecurityHeaders::class]);
         $middleware->redirectUsersTo('/plans');
     })
     ->withCommands([__DIR__ . '/../app/Console/Commands'])
-    ->withExceptions(static fn (Exceptions $exceptions) => Answers::register($exceptions))
+    ->withExceptions(static fn(Exceptions $exceptions) => Answers::register($exceptions))
     ->create();

@@ -8,9 +8,7 @@ namespace Embrel;
 final class Shape
 {
     /** @param array<array-key, mixed> $values */
-    public function __construct(private readonly array $values, private readonly string $where)
-    {
-    }
+    public function __construct(private readonly array $values, private readonly string $where) {}
 
     /** @throws MalformedShape unless the value is an object */
     public static function of(mixed $value, string $where): self
@@ -97,7 +95,7 @@ final class Shape
     /** @return list<self> */
     public function objects(string $key): array
     {
-        return array_map(fn (mixed $value): self => self::of($value, "{$this->where}.{$key}"), $this->list($key));
+        return array_map(fn(mixed $value): self => self::of($value, "{$this->where}.{$key}"), $this->list($key));
     }
 
     public function object(string $key): self

@@ -18,9 +18,9 @@ final class Answers
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([OperationRefused::class, MalformedOperation::class, Unreadable::class]);
-        $exceptions->render(static fn (MalformedOperation $why): JsonResponse => response()->json(['message' => $why->getMessage()], 422));
-        $exceptions->render(static fn (OperationRefused $why): JsonResponse => response()->json(['message' => $why->getMessage(), 'reason' => $why->reason->value], 409));
-        $exceptions->render(static fn (Unreadable $why, Request $request): JsonResponse|RedirectResponse => $request->expectsJson()
+        $exceptions->render(static fn(MalformedOperation $why): JsonResponse => response()->json(['message' => $why->getMessage()], 422));
+        $exceptions->render(static fn(OperationRefused $why): JsonResponse => response()->json(['message' => $why->getMessage(), 'reason' => $why->reason->value], 409));
+        $exceptions->render(static fn(Unreadable $why, Request $request): JsonResponse|RedirectResponse => $request->expectsJson()
             ? response()->json(['message' => $why->getMessage()], 422)
             : back()->withInput()->withErrors(['file' => $why->getMessage()]));
     }

@@ -28,6 +28,16 @@ final class User extends Authenticatable
         return ['password' => 'hashed'];
     }
 
+    /**
+     * Those deleted not long ago too.
+     *
+     * @return \Illuminate\Database\Eloquent\Builder<Plan>
+     */
+    public function allPlans(): \Illuminate\Database\Eloquent\Builder
+    {
+        return Plan::withTrashed()->where('owner_id', $this->id);
+    }
+
     /** @return HasMany<Plan, $this> */
     public function plans(): HasMany
     {

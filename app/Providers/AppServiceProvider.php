@@ -21,8 +21,8 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
-        Password::defaults(static fn (): Password => Password::min(8));
-        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute((int) config('embrel.sign_ins_a_minute'))->by($request->string('email')->lower() . '|' . $request->ip()));
-        RateLimiter::for('uploads', static fn (Request $request): Limit => Limit::perMinute(30)->by((string) ($request->user()?->getAuthIdentifier() ?? $request->ip())));
+        Password::defaults(static fn(): Password => Password::min(8));
+        RateLimiter::for('sign-in', static fn(Request $request): Limit => Limit::perMinute((int) config('embrel.sign_ins_a_minute'))->by($request->string('email')->lower() . '|' . $request->ip()));
+        RateLimiter::for('uploads', static fn(Request $request): Limit => Limit::perMinute(30)->by((string) ($request->user()?->getAuthIdentifier() ?? $request->ip())));
     }
 }

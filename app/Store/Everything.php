@@ -12,9 +12,7 @@ use Embrel\Writer\Format;
 /** All of a person's plans in one zip: each as an outline file, which keeps everything, and as a document. */
 final class Everything
 {
-    public function __construct(private readonly PlanStore $store)
-    {
-    }
+    public function __construct(private readonly PlanStore $store) {}
 
     /** @return string the path of the zip; the caller removes it */
     public function zip(User $user): string
@@ -23,7 +21,7 @@ final class Everything
         $zip = new \ZipArchive();
         $zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
         $zip->addFromString('About these files.txt', "Your plans from Embrel. Each is here twice: as an outline file (.opml), which keeps everything and\ncan be taken in again, and as a word-processor document (.docx).\n");
-        foreach ($user->plans()->withTrashed()->lazyById(50) as $i => $row) {
+        foreach ($user->allPlans()->lazyById(50) as $i => $row) {
             $this->add($zip, $row, $i + 1);
         }
         $zip->close();

@@ -10,7 +10,5 @@ use Embrel\Plan\Plan;
 final readonly class Outcome
 {
     /** @param list<array{id: string, reason: string, message: string}> $refused */
-    public function __construct(public Plan $before, public Plan $after, public int $from, public int $revision, public array $refused, public PlanRows $rows)
-    {
-    }
+    public function __construct(public Plan $before, public Plan $after, public int $from, public int $revision, public array $refused, public PlanRows $rows) {}
 }

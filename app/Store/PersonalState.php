@@ -23,7 +23,7 @@ final class PersonalState
         DB::transaction(static function () use ($user, $plan, $ids): void {
             DB::table('topic_folds')->where('user_id', $user->id)->where('plan_id', $plan->id)->delete();
             foreach (array_chunk(array_unique($ids), 1000) as $chunk) {
-                DB::table('topic_folds')->insert(array_map(static fn (string $id): array => ['user_id' => $user->id, 'plan_id' => $plan->id, 'topic_id' => $id], $chunk));
+                DB::table('topic_folds')->insert(array_map(static fn(string $id): array => ['user_id' => $user->id, 'plan_id' => $plan->id, 'topic_id' => $id], $chunk));
             }
         });
     }

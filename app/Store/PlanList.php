@@ -14,10 +14,11 @@ final class PlanList
     /** @return array{plans: Collection<int, PlanRow>, counts: array{all: int, putAway: int}, subjects: array<string, int>, shelf: string, subject: string} */
     public function for(User $user, bool $putAway, string $subject): array
     {
-        $all = $user->plans()->withTrashed()->orderByDesc('changed_at')->get(['id', 'owner_id', 'title', 'form', 'subject', 'words', 'target_words', 'due_on', 'strip', 'changed_at', 'put_away_at', 'deleted_at']);
-        $isAway = static fn (PlanRow $plan): bool => $plan->put_away_at !== null || $plan->deleted_at !== null;
+        /** @var Collection<int, PlanRow> $all */
+        $all = $user->allPlans()->orderByDesc('changed_at')->get(['id', 'owner_id', 'title', 'form', 'subject', 'words', 'target_words', 'due_on', 'strip', 'changed_at', 'put_away_at', 'deleted_at']);
+        $isAway = static fn(PlanRow $plan): bool => $plan->put_away_at !== null || $plan->deleted_at !== null;
         $here = $all->reject($isAway);
-        $shown = $putAway ? $all->filter($isAway) : $here->filter(static fn (PlanRow $plan): bool => $subject === '' || $plan->subject === $subject);
+        $shown = $putAway ? $all->filter($isAway) : $here->filter(static fn(PlanRow $plan): bool => $subject === '' || $plan->subject === $subject);
 
         return [
             'plans' => $shown->values(),

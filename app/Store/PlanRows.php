@@ -30,7 +30,7 @@ final class PlanRows
     /** The tree with everything but the bodies of the notes; nothing of what was removed. */
     public function tree(PlanRow $row): Plan
     {
-        $rows = DB::table('topics')->leftJoin('notes', static fn ($join) => $join->on('notes.plan_id', 'topics.plan_id')->on('notes.topic_id', 'topics.id'))
+        $rows = DB::table('topics')->leftJoin('notes', static fn($join) => $join->on('notes.plan_id', 'topics.plan_id')->on('notes.topic_id', 'topics.id'))
             ->where('topics.plan_id', $row->id)->whereNull('removed_at')->orderBy('place')
             ->get(['topics.id', 'parent_id', 'place', 'title', 'kind', 'numbered', 'dye', 'flag', 'target_words', 'foreign', 'revision', 'words', 'noted'])->all();
 
@@ -67,7 +67,7 @@ final class PlanRows
         if ($ids === []) {
             return $plan;
         }
-        $rows = DB::table('topics')->leftJoin('notes', static fn ($join) => $join->on('notes.plan_id', 'topics.plan_id')->on('notes.topic_id', 'topics.id'))
+        $rows = DB::table('topics')->leftJoin('notes', static fn($join) => $join->on('notes.plan_id', 'topics.plan_id')->on('notes.topic_id', 'topics.id'))
             ->where('topics.plan_id', $planId)->whereNotNull('removed_at')->whereIn('topics.id', $ids)->orderBy('place')
             ->get(['topics.id', 'parent_id', 'place', 'title', 'kind', 'numbered', 'dye', 'flag', 'target_words', 'foreign', 'revision', 'words', 'noted'])->all();
         $known = array_column($rows, 'id', 'id');

@@ -20,9 +20,7 @@ final class PlanStore
 {
     private const JSON = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
 
-    public function __construct(private readonly Ids $ids)
-    {
-    }
+    public function __construct(private readonly Ids $ids) {}
 
     /** A new plan out of one that was read or made, as its first state. */
     public function create(User $owner, Plan $plan): PlanRow
@@ -78,7 +76,7 @@ final class PlanStore
                     $log[] = ['plan_id' => $row->id, 'seq' => ++$seq, 'op_id' => $change->id, 'step_id' => $change->step, 'undoes' => $change->undoes, 'user_id' => $user->id]
                         + self::stored($change, json_encode($inverse->toArray(), self::JSON)) + ['at' => now()];
                 } catch (OperationRefused $why) {
-                    $made = array_map(static fn (string $touched): string => substr($touched, 0, 26), $change->operation->touches());
+                    $made = array_map(static fn(string $touched): string => substr($touched, 0, 26), $change->operation->touches());
                     $why = $why->reason === Reason::Gone && array_intersect($made, $missing) !== [] ? OperationRefused::dependent() : $why;
                     array_push($missing, ...$made);
                     $refused[] = ['id' => $change->id, 'reason' => $why->reason->value, 'message' => $why->getMessage()];
@@ -109,7 +107,7 @@ final class PlanStore
     {
         $known = DB::table('operations')->where('plan_id', $planId)->whereIn('op_id', array_column($changes, 'id'))->pluck('op_id')->flip();
 
-        return array_values(array_filter($changes, static fn (Change $change): bool => !$known->has($change->id)));
+        return array_values(array_filter($changes, static fn(Change $change): bool => !$known->has($change->id)));
     }
 
     /** @param list<Change> $changes */

@@ -14,9 +14,7 @@ final class PlanWriter
 {
     private const CHUNK = 500;
 
-    public function __construct(private readonly PlanRows $rows)
-    {
-    }
+    public function __construct(private readonly PlanRows $rows) {}
 
     public function write(PlanRow $row, Plan $before, Plan $after, int $revision): void
     {
@@ -74,7 +72,7 @@ final class PlanWriter
             DB::table('topics')->where('plan_id', $planId)->whereIn('id', $chunk)->update(['removed_at' => now(), 'revision' => $revision]);
         }
         // The heads give their key free; what is under them keeps its own for the way back.
-        $heads = array_values(array_filter($ids, static fn (string $id): bool => $after->parent($id) === Plan::BIN));
+        $heads = array_values(array_filter($ids, static fn(string $id): bool => $after->parent($id) === Plan::BIN));
         foreach (array_chunk($heads, self::CHUNK) as $chunk) {
             DB::table('topics')->where('plan_id', $planId)->whereIn('id', $chunk)->update(['place' => null]);
         }
@@ -130,7 +128,7 @@ final class PlanWriter
             }
         }
         asort($levels);
-        $ordered = array_map(static fn (string $id): array => $rows[$id], array_keys($levels));
+        $ordered = array_map(static fn(string $id): array => $rows[$id], array_keys($levels));
         foreach (array_chunk($ordered, self::CHUNK) as $chunk) {
             DB::table('topics')->upsert($chunk, ['plan_id', 'id']);
         }

@@ -12,9 +12,7 @@ use Embrel\Operation\Reason;
 /** Takes a step of the log back, or brings it back again, as a new step. */
 final class StepBack
 {
-    public function __construct(private readonly PlanStore $store)
-    {
-    }
+    public function __construct(private readonly PlanStore $store) {}
 
     /**
      * @param \Closure(UndoLog): ?string $choose

@@ -18,9 +18,7 @@ final class UndoLog
 {
     private const REACH = 2000;
 
-    public function __construct(private readonly string $planId, private readonly int $userId)
-    {
-    }
+    public function __construct(private readonly string $planId, private readonly int $userId) {}
 
     /** The newest step that is in force, or null. */
     public function undoable(): ?string
@@ -90,7 +88,7 @@ final class UndoLog
             }
         }
 
-        return self::merged($rows->map(static fn (\stdClass $row): Operation => Codec::decode(json_decode($row->inverse, true, 512, JSON_THROW_ON_ERROR)))->all());
+        return self::merged($rows->map(static fn(\stdClass $row): Operation => Codec::decode(json_decode($row->inverse, true, 512, JSON_THROW_ON_ERROR)))->all());
     }
 
     /** @param array<Operation> $operations */

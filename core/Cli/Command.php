@@ -6,7 +6,6 @@ namespace Embrel\Cli;
 
 use Embrel\Draft\Choices;
 use Embrel\Id\CountedIds;
-use Embrel\Plan\Plan;
 use Embrel\Plan\Scheme;
 use Embrel\Reader;
 use Embrel\Writer;

@@ -21,8 +21,7 @@ final readonly class Document
         public Scheme $scheme,
         public int $numberDepth,
         public array $contents = [],
-    ) {
-    }
+    ) {}
 
     public function words(): int
     {

@@ -39,6 +39,5 @@ final readonly class Element
         public int $depth = 0,
         public bool $inQuote = false,
         public bool $appendix = false,
-    ) {
-    }
+    ) {}
 }

@@ -29,6 +29,5 @@ final readonly class Choices
         public bool $contents = true,
         public bool $otherNotes = true,
         public bool $loose = false,
-    ) {
-    }
+    ) {}
 }

@@ -24,7 +24,7 @@ final class Contents
      */
     public static function of(array $elements): array
     {
-        $listed = array_filter($elements, static fn (Element $element): bool => $element->role === Element::HEADING && $element->level <= Choices::CONTENTS_LEVELS);
+        $listed = array_filter($elements, static fn(Element $element): bool => $element->role === Element::HEADING && $element->level <= Choices::CONTENTS_LEVELS);
         $line = self::LINES_A_PAGE * max(1, (int) ceil((\count($listed) + 6) / self::ENTRIES_A_PAGE));
         $contents = [];
         foreach ($elements as $element) {

@@ -12,9 +12,7 @@ final class CountedIds implements Ids
     private int $count = 0;
 
     /** @param string $prefix at most 18 characters of the ULID alphabet, the first of them 0 to 7 */
-    public function __construct(private readonly string $prefix = '01')
-    {
-    }
+    public function __construct(private readonly string $prefix = '01') {}
 
     public function next(): string
     {

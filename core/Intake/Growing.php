@@ -129,7 +129,7 @@ final class Growing
     /** @param list<Node> $blocks */
     private function note(array $blocks): Note
     {
-        return Note::of(array_map(fn (Node $block): Node => $block->id() === null ? $block->withId($this->ids->next()) : $block, $blocks));
+        return Note::of(array_map(fn(Node $block): Node => $block->id() === null ? $block->withId($this->ids->next()) : $block, $blocks));
     }
 
     /** @return array{string, string} a title within the limit, and what did not fit */

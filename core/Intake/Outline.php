@@ -15,13 +15,15 @@ final class Outline
     public static function of(Plan $plan): array
     {
         $rows = [];
+        $dye = null;
         $count = 0;
         $words = $plan->topic(Plan::ROOT)->words;
         foreach ($plan->walk() as $id => $level) {
             $topic = $plan->topic($id);
             $words += $topic->words;
+            $dye = $topic->dye->value ?? $dye;
             if ($count++ < self::SHOWN) {
-                $rows[] = ['level' => $level, 'title' => $topic->title, 'words' => $topic->words, 'dye' => $topic->dye?->value];
+                $rows[] = ['level' => $level, 'title' => $topic->title, 'words' => $topic->words, 'dye' => $dye];
             }
         }
 

@@ -46,7 +46,7 @@ enum Pattern: string
     /** @return list<string> the titles of its main sections */
     public function sections(): array
     {
-        return array_map(static fn (string $title): string => ltrim($title, '~'), array_keys(self::TREES[$this->value]));
+        return array_map(static fn(string $title): string => ltrim($title, '~'), array_keys(self::TREES[$this->value]));
     }
 
     public function plan(string $title, string $author, Ids $ids): Plan
@@ -54,7 +54,7 @@ enum Pattern: string
         $growing = new Growing($ids, $title);
         foreach (self::TREES[$this->value] as $section => $parts) {
             $unnumbered = str_starts_with($section, '~');
-            $growing->add(1, ltrim($section, '~'), [], static fn (Topic $topic): Topic => $unnumbered ? $topic->with(['numbered' => Numbered::None]) : $topic);
+            $growing->add(1, ltrim($section, '~'), [], static fn(Topic $topic): Topic => $unnumbered ? $topic->with(['numbered' => Numbered::None]) : $topic);
             foreach ($parts as $part) {
                 $growing->add(2, $part);
             }

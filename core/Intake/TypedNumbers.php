@@ -50,7 +50,7 @@ final class TypedNumbers
             return [];
         }
 
-        return array_map(static fn (array $one): string => $one[1], $found);
+        return array_map(static fn(array $one): string => $one[1], $found);
     }
 
     /** A single letter or a Roman number needs its point: “I think”, “A buffer” are words. */
@@ -63,8 +63,8 @@ final class TypedNumbers
     private static function countUp(array $numbers): bool
     {
         foreach (['decimal', 'roman', 'letter'] as $system) {
-            $values = array_map(static fn (string $number): ?int => self::value($number, $system), $numbers);
-            $stems = array_unique(array_map(static fn (string $number): string => substr($number, 0, (int) strrpos('.' . $number, '.')), $numbers));
+            $values = array_map(static fn(string $number): ?int => self::value($number, $system), $numbers);
+            $stems = array_unique(array_map(static fn(string $number): string => substr($number, 0, (int) strrpos('.' . $number, '.')), $numbers));
             if (\in_array(null, $values, true) || \count($stems) > 1) {
                 continue;
             }

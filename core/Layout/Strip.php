@@ -16,9 +16,7 @@ final readonly class Strip
      * @param list<array{id: string, label: string, title: string, dye: string, share: int, filled: float}> $sections
      *        share: the section's target, else its words; never 0, so that each can be seen
      */
-    private function __construct(public array $sections)
-    {
-    }
+    private function __construct(public array $sections) {}
 
     public static function of(Plan $plan, Numbering $numbering, WordTotals $totals): self
     {

@@ -17,8 +17,7 @@ final readonly class Form
         public string $before = '',
         public string $after = '',
         public bool $joined = false,
-    ) {
-    }
+    ) {}
 
     /**
      * The form of a level, from 1. Below a scheme's last level its last two forms repeat.

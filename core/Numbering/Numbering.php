@@ -17,9 +17,7 @@ use Embrel\Plan\Topic;
 final readonly class Numbering
 {
     /** @param array<string, Label> $labels topic → label; a topic without a number is missing */
-    private function __construct(public array $labels)
-    {
-    }
+    private function __construct(public array $labels) {}
 
     /** With the plan's own scheme, or another for one hand-over. */
     public static function of(Plan $plan, ?Scheme $scheme = null, ?int $depth = null): self

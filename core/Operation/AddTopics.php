@@ -18,9 +18,7 @@ use Embrel\Plan\Topic;
 final readonly class AddTopics extends Basic
 {
     /** @param list<array{topic: Topic, parent: string|null}> $rows */
-    public function __construct(public Place $place, public array $rows)
-    {
-    }
+    public function __construct(public Place $place, public array $rows) {}
 
     public static function one(Topic $topic, Place $place): self
     {
@@ -71,11 +69,11 @@ final readonly class AddTopics extends Basic
 
     public function inverse(Plan $before): Operation
     {
-        return new RemoveTopics($this->heads());
+        return new RemoveTopics($this->added());
     }
 
-    /** @return list<string> */
-    public function heads(): array
+    /** @return list<string> the topics that stand at the place itself */
+    private function added(): array
     {
         $heads = [];
         foreach ($this->rows as $row) {
@@ -89,7 +87,7 @@ final readonly class AddTopics extends Basic
 
     public function touches(): array
     {
-        return array_map(static fn (array $row): string => $row['topic']->id . ':place', $this->rows);
+        return array_map(static fn(array $row): string => $row['topic']->id . ':place', $this->rows);
     }
 
     public function toArray(): array
@@ -97,7 +95,7 @@ final readonly class AddTopics extends Basic
         return [
             'type' => 'add',
             'at' => $this->place->toArray(),
-            'topics' => array_map(static fn (array $row): array => TopicForm::toArray($row['topic'], $row['parent']), $this->rows),
+            'topics' => array_map(static fn(array $row): array => TopicForm::toArray($row['topic'], $row['parent']), $this->rows),
         ];
     }
 }

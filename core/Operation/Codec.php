@@ -59,7 +59,7 @@ final class Codec
 
     private static function add(Shape $s): AddTopics
     {
-        $rows = array_map(static fn (Shape $row): array => ['topic' => TopicForm::topic($row), 'parent' => $row->idOr('parent', null)], $s->objects('topics'));
+        $rows = array_map(static fn(Shape $row): array => ['topic' => TopicForm::topic($row), 'parent' => $row->idOr('parent', null)], $s->objects('topics'));
 
         return $rows === [] ? throw MalformedShape::expected('at least one topic', 'topics') : new AddTopics(Place::fromShape($s->object('at')), $rows);
     }
@@ -99,6 +99,6 @@ final class Codec
             throw MalformedShape::expected('at most ' . self::NESTING . ' compounds in each other', 'operations');
         }
 
-        return new Compound(array_map(static fn (Shape $one): Operation => self::operation($one, $nesting + 1), $s->objects('operations')));
+        return new Compound(array_map(static fn(Shape $one): Operation => self::operation($one, $nesting + 1), $s->objects('operations')));
     }
 }

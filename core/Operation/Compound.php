@@ -10,9 +10,7 @@ use Embrel\Plan\Plan;
 final readonly class Compound extends Basic
 {
     /** @param list<Operation> $operations */
-    public function __construct(public array $operations)
-    {
-    }
+    public function __construct(public array $operations) {}
 
     public function apply(Plan $plan): Plan
     {
@@ -36,21 +34,21 @@ final readonly class Compound extends Basic
 
     public function needsNotes(): array
     {
-        return array_merge(...array_map(static fn (Operation $one): array => $one->needsNotes(), $this->operations));
+        return array_merge(...array_map(static fn(Operation $one): array => $one->needsNotes(), $this->operations));
     }
 
     public function needsRemoved(): array
     {
-        return array_merge(...array_map(static fn (Operation $one): array => $one->needsRemoved(), $this->operations));
+        return array_merge(...array_map(static fn(Operation $one): array => $one->needsRemoved(), $this->operations));
     }
 
     public function touches(): array
     {
-        return array_values(array_unique(array_merge(...array_map(static fn (Operation $one): array => $one->touches(), $this->operations))));
+        return array_values(array_unique(array_merge(...array_map(static fn(Operation $one): array => $one->touches(), $this->operations))));
     }
 
     public function toArray(): array
     {
-        return ['type' => 'compound', 'operations' => array_map(static fn (Operation $one): array => $one->toArray(), $this->operations)];
+        return ['type' => 'compound', 'operations' => array_map(static fn(Operation $one): array => $one->toArray(), $this->operations)];
     }
 }

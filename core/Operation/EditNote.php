@@ -28,8 +28,7 @@ final readonly class EditNote extends Basic
         public array $remove = [],
         public ?array $order = null,
         public array $was = [],
-    ) {
-    }
+    ) {}
 
     /** A short fingerprint of a block's stored form, null for no block. */
     public static function fingerprint(?Node $block): ?string
@@ -139,12 +138,12 @@ final readonly class EditNote extends Basic
     /** @return list<string> */
     private function blocks(): array
     {
-        return [...array_map(static fn (Node $block): string => (string) $block->id(), $this->put), ...$this->remove];
+        return [...array_map(static fn(Node $block): string => (string) $block->id(), $this->put), ...$this->remove];
     }
 
     public function touches(): array
     {
-        return array_map(fn (string $block): string => "{$this->topic}:note:{$block}", $this->blocks());
+        return array_map(fn(string $block): string => "{$this->topic}:note:{$block}", $this->blocks());
     }
 
     public function toArray(): array
@@ -152,7 +151,7 @@ final readonly class EditNote extends Basic
         return [
             'type' => 'note',
             'topic' => $this->topic,
-            'put' => array_map(static fn (Node $block): array => $block->toArray(), $this->put),
+            'put' => array_map(static fn(Node $block): array => $block->toArray(), $this->put),
             'remove' => $this->remove,
             'order' => $this->order,
             'was' => $this->was,

@@ -14,9 +14,7 @@ use Embrel\RichText\Note;
  */
 final readonly class JoinTopics extends Composed
 {
-    public function __construct(public string $upper, public string $lower)
-    {
-    }
+    public function __construct(public string $upper, public string $lower) {}
 
     protected function inTerms(Plan $plan): Compound
     {

@@ -16,9 +16,7 @@ use Embrel\Plan\Plan;
 final readonly class MoveTopics extends Basic
 {
     /** @param list<string> $ids */
-    public function __construct(public array $ids, public Place $place)
-    {
-    }
+    public function __construct(public array $ids, public Place $place) {}
 
     public function apply(Plan $plan): Plan
     {
@@ -35,7 +33,9 @@ final readonly class MoveTopics extends Basic
         }
         $next = (new Edit($plan))->detach($heads)->insert($heads, $this->standing($plan, $heads))->done();
 
-        return $this->place->parent === Plan::ROOT ? AddTopics::dyed($next, $heads) : $next;
+        $new = array_values(array_filter($heads, static fn(string $id): bool => $plan->parent($id) !== Plan::ROOT));
+
+        return $this->place->parent === Plan::ROOT ? AddTopics::dyed($next, $new) : $next;
     }
 
     /**
@@ -64,7 +64,7 @@ final readonly class MoveTopics extends Basic
         foreach (Order::of($before, self::heads($before, $this->ids)) as $id) {
             $back[] = new self([$id], Place::of($before, $id));
             $topic = $before->topic($id);
-            if ($topic->dye === null && $this->place->parent === Plan::ROOT) {
+            if ($topic->dye === null && ($this->place->parent === Plan::ROOT || $before->parent($id) === Plan::ROOT)) {
                 $back[] = new SetDye([$id], null);
             }
         }
@@ -74,7 +74,7 @@ final readonly class MoveTopics extends Basic
 
     public function touches(): array
     {
-        return array_map(static fn (string $id): string => "{$id}:place", $this->ids);
+        return array_map(static fn(string $id): string => "{$id}:place", $this->ids);
     }
 
     public function toArray(): array

@@ -12,9 +12,7 @@ use Embrel\Plan\Plan;
 final readonly class RemoveTopics extends Basic
 {
     /** @param list<string> $ids */
-    public function __construct(public array $ids)
-    {
-    }
+    public function __construct(public array $ids) {}
 
     public function apply(Plan $plan): Plan
     {
@@ -27,7 +25,7 @@ final readonly class RemoveTopics extends Basic
     {
         $heads = self::heads($before, $this->ids);
         $order = array_flip(Order::of($before, $heads));
-        usort($heads, static fn (string $a, string $b): int => $order[$a] <=> $order[$b]);
+        usort($heads, static fn(string $a, string $b): int => $order[$a] <=> $order[$b]);
         $places = [];
         $ids = [];
         foreach ($heads as $head) {
@@ -40,7 +38,7 @@ final readonly class RemoveTopics extends Basic
 
     public function touches(): array
     {
-        return array_map(static fn (string $id): string => "{$id}:place", $this->ids);
+        return array_map(static fn(string $id): string => "{$id}:place", $this->ids);
     }
 
     public function toArray(): array

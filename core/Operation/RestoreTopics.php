@@ -16,9 +16,7 @@ final readonly class RestoreTopics extends Basic
      * @param array<string, Place> $places head → where it goes, in reading order
      * @param list<string>         $ids    all topics that come back, heads among them
      */
-    public function __construct(public array $places, public array $ids)
-    {
-    }
+    public function __construct(public array $places, public array $ids) {}
 
     public function apply(Plan $plan): Plan
     {
@@ -54,7 +52,7 @@ final readonly class RestoreTopics extends Basic
 
     public function touches(): array
     {
-        return array_map(static fn (string $id): string => "{$id}:place", array_keys($this->places));
+        return array_map(static fn(string $id): string => "{$id}:place", array_keys($this->places));
     }
 
     public function toArray(): array

@@ -11,9 +11,7 @@ use Embrel\Plan\Topic;
 /** Gives a topic, or the plan by its root, another title. */
 final readonly class Retitle extends Basic
 {
-    public function __construct(public string $id, public string $title)
-    {
-    }
+    public function __construct(public string $id, public string $title) {}
 
     public function apply(Plan $plan): Plan
     {

@@ -14,7 +14,7 @@ final readonly class SetDye extends SetField
         return 'dye';
     }
 
-    protected static function stored(mixed $value): string|int|null
+    protected static function stored(mixed $value): ?string
     {
         return $value instanceof Dye ? $value->value : null;
     }

@@ -11,9 +11,7 @@ use Embrel\Plan\Topic;
 abstract readonly class SetField extends Basic
 {
     /** @param list<string> $ids */
-    final public function __construct(public array $ids, public mixed $value)
-    {
-    }
+    final public function __construct(public array $ids, public mixed $value) {}
 
     /** The field of Topic, which is also the short name of the operation. */
     abstract protected static function field(): string;
@@ -38,14 +36,14 @@ abstract readonly class SetField extends Basic
             $groups[(string) static::stored($value)][0] = $value;
             $groups[(string) static::stored($value)][1][] = $id;
         }
-        $back = array_map(static fn (array $group): Operation => new static($group[1], $group[0]), array_values($groups));
+        $back = array_map(static fn(array $group): Operation => new static($group[1], $group[0]), array_values($groups));
 
         return \count($back) === 1 ? $back[0] : new Compound($back);
     }
 
     final public function touches(): array
     {
-        return array_map(static fn (string $id): string => $id . ':' . static::field(), $this->ids);
+        return array_map(static fn(string $id): string => $id . ':' . static::field(), $this->ids);
     }
 
     final public function toArray(): array

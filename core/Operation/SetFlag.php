@@ -14,7 +14,7 @@ final readonly class SetFlag extends SetField
         return 'flag';
     }
 
-    protected static function stored(mixed $value): string|int|null
+    protected static function stored(mixed $value): ?string
     {
         return $value instanceof Flag ? $value->value : null;
     }

@@ -14,7 +14,7 @@ final readonly class SetKind extends SetField
         return 'kind';
     }
 
-    protected static function stored(mixed $value): string|int|null
+    protected static function stored(mixed $value): ?string
     {
         return $value instanceof Kind ? $value->value : null;
     }

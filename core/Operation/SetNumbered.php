@@ -14,7 +14,7 @@ final readonly class SetNumbered extends SetField
         return 'numbered';
     }
 
-    protected static function stored(mixed $value): string|int|null
+    protected static function stored(mixed $value): ?string
     {
         return $value instanceof Numbered ? $value->value : null;
     }

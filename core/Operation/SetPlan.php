@@ -12,9 +12,7 @@ use Embrel\Plan\Plan;
 final readonly class SetPlan extends Basic
 {
     /** @param array<array-key, mixed> $set some of the keys of Properties::DEFAULTS */
-    public function __construct(public array $set)
-    {
-    }
+    public function __construct(public array $set) {}
 
     public function apply(Plan $plan): Plan
     {
@@ -32,7 +30,7 @@ final readonly class SetPlan extends Basic
 
     public function touches(): array
     {
-        return array_map(static fn (int|string $name): string => "plan:{$name}", array_keys($this->set));
+        return array_map(static fn(int|string $name): string => "plan:{$name}", array_keys($this->set));
     }
 
     public function toArray(): array

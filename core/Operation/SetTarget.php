@@ -14,7 +14,7 @@ final readonly class SetTarget extends SetField
         return 'target';
     }
 
-    protected static function stored(mixed $value): string|int|null
+    protected static function stored(mixed $value): ?int
     {
         return $value instanceof Target ? $value->words : null;
     }

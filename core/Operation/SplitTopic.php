@@ -12,9 +12,7 @@ use Embrel\Plan\Topic;
 final readonly class SplitTopic extends Composed
 {
     /** @param int $at in characters (code points) from the start of the title */
-    public function __construct(public string $id, public string $new, public int $at)
-    {
-    }
+    public function __construct(public string $id, public string $new, public int $at) {}
 
     protected function inTerms(Plan $plan): Compound
     {

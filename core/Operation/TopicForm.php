@@ -35,13 +35,13 @@ final class TopicForm
             'target' => $topic->target?->words,
             'note' => $topic->note === null || $topic->note->blocks === [] ? null : self::blocks($topic->note),
             'foreign' => $topic->foreign === [] ? null : $topic->foreign,
-        ], static fn (mixed $value): bool => $value !== null);
+        ], static fn(mixed $value): bool => $value !== null);
     }
 
     /** @return list<array<string, mixed>> */
     public static function blocks(Note $note): array
     {
-        return array_map(static fn ($block): array => $block->toArray(), array_values($note->blocks));
+        return array_map(static fn($block): array => $block->toArray(), array_values($note->blocks));
     }
 
     /** @throws MalformedShape|InvalidValue|InvalidNote */

@@ -9,9 +9,7 @@ final readonly class Dye
 {
     public const NAMES = ['madder', 'weld', 'woad', 'fern', 'walnut', 'orchil', 'verdigris', 'slate'];
 
-    private function __construct(public string $value)
-    {
-    }
+    private function __construct(public string $value) {}
 
     /** @throws InvalidValue */
     public static function of(string $value): self

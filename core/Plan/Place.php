@@ -9,9 +9,7 @@ use Embrel\Shape;
 /** Where a topic stands: under which parent, and after which of its parts (null: first). */
 final readonly class Place
 {
-    public function __construct(public string $parent, public ?string $after = null)
-    {
-    }
+    public function __construct(public string $parent, public ?string $after = null) {}
 
     public static function lastIn(Plan $plan, string $parent): self
     {

@@ -28,8 +28,7 @@ final readonly class Plan
         public array $parents,
         public Properties $properties,
         public array $foreign = [],
-    ) {
-    }
+    ) {}
 
     public static function titled(string $title, ?Properties $properties = null): self
     {

@@ -34,8 +34,7 @@ final readonly class Properties
         public Scheme $scheme = Scheme::Decimal,
         public int $depth = 3,
         public bool $runOn = false,
-    ) {
-    }
+    ) {}
 
     /**
      * These with some of them changed.

@@ -33,8 +33,7 @@ final readonly class Topic
         public int $words = 0,
         public ?Note $note = null,
         public array $foreign = [],
-    ) {
-    }
+    ) {}
 
     /** @throws InvalidValue when the title is too long; line feeds become spaces, control characters go */
     public static function title(string $title): string

@@ -15,9 +15,7 @@ final readonly class WordTotals
      * @param array<string, int>   $targets topic → its own target, else the sum below; 0: none at all
      * @param array<string, float> $filled  topic → how far its floret is filled, 0 to 1
      */
-    private function __construct(public array $words, public array $targets, public array $filled)
-    {
-    }
+    private function __construct(public array $words, public array $targets, public array $filled) {}
 
     public static function of(Plan $plan): self
     {

@@ -18,6 +18,5 @@ final readonly class Options
         public bool $stripNumbers = false,
         public bool $descriptions = false,
         public bool $lists = false,
-    ) {
-    }
+    ) {}
 }

@@ -10,7 +10,5 @@ use Embrel\Plan\Plan;
 final readonly class Result
 {
     /** @param list<string> $repairs a sentence each */
-    public function __construct(public Plan $plan, public array $repairs)
-    {
-    }
+    public function __construct(public Plan $plan, public array $repairs) {}
 }

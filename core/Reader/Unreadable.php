@@ -31,7 +31,7 @@ final class Unreadable extends \RuntimeException
 
     public static function tooDeep(int $line): self
     {
-        return new self("The file is nested deeper than the limit of " . Limits::LEVELS . " levels, first at line {$line}.");
+        return new self('The file is nested deeper than the limit of ' . Limits::LEVELS . " levels, first at line {$line}.");
     }
 
     public static function lineTooLong(int $line): self

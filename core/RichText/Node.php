@@ -21,8 +21,7 @@ final readonly class Node
         public array $content = [],
         public string $text = '',
         public array $marks = [],
-    ) {
-    }
+    ) {}
 
     /** @param list<Mark> $marks */
     public static function text(string $text, array $marks = []): self
@@ -116,7 +115,7 @@ final readonly class Node
     {
         $glue = $this->content !== [] && Schema::isInline($this->content[0]->type) ? '' : "\n";
 
-        return implode($glue, array_map(static fn (self $node): string => $node->plainText(), $this->content));
+        return implode($glue, array_map(static fn(self $node): string => $node->plainText(), $this->content));
     }
 
     /** @return array<string, mixed> the stored form; see docs/note-schema.md */
@@ -127,13 +126,13 @@ final readonly class Node
             $out['attrs'] = $this->attrs;
         }
         if ($this->content !== []) {
-            $out['content'] = array_map(static fn (self $node): array => $node->toArray(), $this->content);
+            $out['content'] = array_map(static fn(self $node): array => $node->toArray(), $this->content);
         }
         if ($this->type === 'text') {
             $out['text'] = $this->text;
         }
         if ($this->marks !== []) {
-            $out['marks'] = array_map(static fn (Mark $mark): array => $mark->attrs === [] ? ['type' => $mark->type] : ['type' => $mark->type, 'attrs' => $mark->attrs], $this->marks);
+            $out['marks'] = array_map(static fn(Mark $mark): array => $mark->attrs === [] ? ['type' => $mark->type] : ['type' => $mark->type, 'attrs' => $mark->attrs], $this->marks);
         }
 
         return $out;

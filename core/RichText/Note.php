@@ -11,9 +11,7 @@ use Embrel\Words;
 final readonly class Note
 {
     /** @param array<string, Node> $blocks by id, in reading order */
-    private function __construct(public array $blocks)
-    {
-    }
+    private function __construct(public array $blocks) {}
 
     /**
      * @param iterable<Node> $blocks
@@ -57,7 +55,7 @@ final readonly class Note
     /** @throws InvalidNote when the stored form would be over the limit */
     public function toJson(): string
     {
-        $json = json_encode(['version' => Schema::VERSION, 'blocks' => array_map(static fn (Node $block): array => $block->toArray(), array_values($this->blocks))], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+        $json = json_encode(['version' => Schema::VERSION, 'blocks' => array_map(static fn(Node $block): array => $block->toArray(), array_values($this->blocks))], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
 
         return \strlen($json) > Limits::NOTE ? throw InvalidNote::tooLarge() : $json;
     }
@@ -75,7 +73,7 @@ final readonly class Note
 
     public function plainText(): string
     {
-        return implode("\n", array_map(static fn (Node $block): string => $block->plainText(), array_values($this->blocks)));
+        return implode("\n", array_map(static fn(Node $block): string => $block->plainText(), array_values($this->blocks)));
     }
 
     public function words(): int

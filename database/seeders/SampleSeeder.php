@@ -11,7 +11,6 @@ use Embrel\Plan\Edit;
 use Embrel\Plan\Flag;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Numbered;
-use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
@@ -21,22 +20,20 @@ use Embrel\Reader\Options;
 /** The sample account with its four plans, written for this project: all places, people and sources are made up. */
 final class SampleSeeder
 {
-    public function __construct(private readonly PlanStore $store, private readonly Ids $ids)
-    {
-    }
+    public function __construct(private readonly PlanStore $store, private readonly Ids $ids) {}
 
     /** Does nothing for plans that the sample account has already. */
     public function run(): void
     {
         $user = User::query()->firstOrCreate(['email' => config('embrel.sample_email')], ['name' => 'Ada Marsh', 'password' => bin2hex(random_bytes(16)), 'time_zone' => 'Europe/London']);
         foreach (array_reverse(require __DIR__ . '/plans/plans.php') as $given) {
-            if (!$user->plans()->withTrashed()->where('title', $given['title'])->exists()) {
-                $this->store->create($user, $this->plan($given));
+            if (!$user->allPlans()->where('title', $given['title'])->exists()) {
+                $this->store->create($user, $this->plan($given))->update(['changed_at' => now()->subHours($given['hours_ago'])]);
             }
         }
     }
 
-    /** @param array{title: string, file: string, properties: array<string, mixed>, topics?: array<string, array<string, mixed>>, loose?: list<string>, targets?: list<int|null>} $given */
+    /** @param array{title: string, hours_ago: int, file: string, properties: array<string, mixed>, topics?: array<string, array<string, mixed>>, loose?: list<string>, targets?: list<int|null>} $given */
     public function plan(array $given): Plan
     {
         $in = fopen(__DIR__ . '/plans/' . $given['file'], 'r') ?: throw new \RuntimeException("{$given['file']} is missing.");

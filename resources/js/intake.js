@@ -41,7 +41,7 @@ export default function intake() {
             return !!this.seen && !this.busy;
         },
         get rows() {
-            return (this.seen?.rows ?? []).map((row, i) => ({ ...row, key: i, name: row.title || 'Untitled', style: `--l:${row.level - 1}`, kind: row.level === 1 ? 'main' : '', note: row.words ? `note, ${row.words} ${row.words === 1 ? 'word' : 'words'}` : '' }));
+            return (this.seen?.rows ?? []).map((row, i) => ({ ...row, key: i, name: row.title || 'Untitled', style: `--l:${row.level - 1};--d:var(--${row.dye})`, kind: row.level === 1 ? 'main' : '', note: row.words ? `note, ${row.words} ${row.words === 1 ? 'word' : 'words'}` : '' }));
         },
         get summary() {
             return `${this.seen.count.toLocaleString('en')} ${this.seen.count === 1 ? 'topic' : 'topics'}, ${this.seen.words.toLocaleString('en')} words in notes`;

@@ -30,7 +30,7 @@ final class AccountController
         $request->validate(['password_to_delete' => ['required', 'current_password']], ['password_to_delete.current_password' => 'This is not your password. Nothing was deleted.']);
         $user = $request->user();
         Auth::logout();
-        $user?->plans()->withTrashed()->get()->each($store->erase(...));
+        $user?->allPlans()->get()->each($store->erase(...));
         $user?->delete();
         $request->session()->invalidate();
 

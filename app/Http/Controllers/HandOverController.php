@@ -12,7 +12,6 @@ use Embrel\Draft\Draft;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan as CorePlan;
-use Embrel\Writer\Format;
 use Embrel\Writer\Html\HtmlWriter;
 use Embrel\Writer\Losses;
 use Illuminate\Contracts\View\View;
@@ -21,9 +20,7 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class HandOverController
 {
-    public function __construct(private readonly PlanStore $store)
-    {
-    }
+    public function __construct(private readonly PlanStore $store) {}
 
     public function show(Plan $plan): View
     {
@@ -53,7 +50,7 @@ final class HandOverController
             'words' => $document->words(),
             'losses' => $losses->sentences(),
             'isOutline' => $outline,
-            'emptySections' => \count(array_filter($tree->topics, static fn ($topic): bool => !CorePlan::isFixed($topic->id) && $topic->kind === Kind::Section && !$topic->noted && $tree->parts($topic->id) === [] && $tree->home($topic->id) === CorePlan::ROOT)),
+            'emptySections' => \count(array_filter($tree->topics, static fn($topic): bool => !CorePlan::isFixed($topic->id) && $topic->kind === Kind::Section && !$topic->noted && $tree->parts($topic->id) === [] && $tree->home($topic->id) === CorePlan::ROOT)),
         ]);
     }
 

@@ -19,9 +19,7 @@ use Illuminate\Support\Facades\Gate;
 /** Takes in pasted text or a file: first shows the tree that it makes, then keeps it as a plan or as a branch. */
 final class IntakeController
 {
-    public function __construct(private readonly Ids $ids)
-    {
-    }
+    public function __construct(private readonly Ids $ids) {}
 
     public function create(Request $request, PlanList $list): View
     {

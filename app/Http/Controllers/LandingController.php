@@ -24,7 +24,7 @@ final class LandingController
     public function __invoke(Request $request, Plan $plan, PlanStore $store, Ids $ids): JsonResponse
     {
         Gate::authorize('view', $plan);
-        $id = static fn (string $attribute, mixed $value, \Closure $fail): mixed => \is_string($value) && Ulid::isValid($value) ? null : $fail('Not an id.');
+        $id = static fn(string $attribute, mixed $value, \Closure $fail): mixed => \is_string($value) && Ulid::isValid($value) ? null : $fail('Not an id.');
         $given = $request->validate(['parent' => ['required', $id], 'after' => ['nullable', $id], 'topic' => ['nullable', $id]]);
         $tree = $store->load($plan);
         $place = new Place($given['parent'], $given['after'] ?? null);

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Plan;
-use Embrel\RichText\Note;
 use Embrel\Operation\EditNote;
 use Embrel\RichText\Node;
+use Embrel\RichText\Note;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
@@ -18,14 +18,14 @@ final class NoteController
     public function __invoke(Plan $plan, string $topic): JsonResponse
     {
         Gate::authorize('view', $plan);
-        $row = DB::table('topics')->leftJoin('notes', static fn ($join) => $join->on('notes.plan_id', 'topics.plan_id')->on('notes.topic_id', 'topics.id'))
+        $row = DB::table('topics')->leftJoin('notes', static fn($join) => $join->on('notes.plan_id', 'topics.plan_id')->on('notes.topic_id', 'topics.id'))
             ->where('topics.plan_id', $plan->id)->where('topics.id', $topic)->whereNull('removed_at')->first(['topics.id', 'body', 'revision']) ?? abort(404);
         $note = $row->body === null ? Note::empty() : Note::fromJson($row->body);
 
         return response()->json([
             'topic' => $row->id,
             'revision' => $row->revision,
-            'blocks' => array_map(static fn (Node $block): array => $block->toArray(), array_values($note->blocks)),
+            'blocks' => array_map(static fn(Node $block): array => $block->toArray(), array_values($note->blocks)),
             'seen' => (object) array_map(EditNote::fingerprint(...), $note->blocks),
         ]);
     }

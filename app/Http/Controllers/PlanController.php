@@ -19,9 +19,7 @@ use Illuminate\Support\Facades\Gate;
 
 final class PlanController
 {
-    public function __construct(private readonly PlanStore $store)
-    {
-    }
+    public function __construct(private readonly PlanStore $store) {}
 
     public function index(Request $request, PlanList $list): View
     {

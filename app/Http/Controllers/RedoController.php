@@ -19,6 +19,6 @@ final class RedoController
         Gate::authorize('update', $plan);
         $base = (int) $request->validate(['base' => ['required', 'integer', 'min:0']])['base'];
 
-        return response()->json($stepBack->answer($plan, $request->user() ?? abort(401), $base, static fn (UndoLog $log): ?string => $log->redoable()));
+        return response()->json($stepBack->answer($plan, $request->user() ?? abort(401), $base, static fn(UndoLog $log): ?string => $log->redoable()));
     }
 }

@@ -34,6 +34,6 @@ final class SignUpRequest extends FormRequest
     /** @return array<string, mixed> */
     public function account(): array
     {
-        return array_filter($this->validated(), static fn (mixed $value): bool => $value !== null);
+        return array_filter($this->validated(), static fn(mixed $value): bool => $value !== null);
     }
 }

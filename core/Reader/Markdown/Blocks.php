@@ -24,9 +24,7 @@ final class Blocks
 {
     private const MARKS = [CommonInline\Strong::class => 'bold', CommonInline\Emphasis::class => 'italic', Strikethrough::class => 'strike', CommonInline\Code::class => 'code'];
 
-    public function __construct(private readonly Growing $growing)
-    {
-    }
+    public function __construct(private readonly Growing $growing) {}
 
     /**
      * A heading: its text without signs and raw HTML, and the pictures that stood in it, which are
@@ -60,7 +58,7 @@ final class Blocks
     {
         return match (true) {
             $node instanceof Paragraph => $this->paragraphs($this->inlines($node, [])),
-            $node instanceof CommonBlock\Heading => [new Node('heading', ['level' => min(3, $node->getLevel())], array_values(array_filter($this->inlines($node, []), static fn (Node $one): bool => $one->type !== 'picture')))],
+            $node instanceof CommonBlock\Heading => [new Node('heading', ['level' => min(3, $node->getLevel())], array_values(array_filter($this->inlines($node, []), static fn(Node $one): bool => $one->type !== 'picture')))],
             $node instanceof CommonBlock\ListBlock => $this->list($node),
             $node instanceof CommonBlock\BlockQuote => $this->wrapped('blockquote', $node),
             $node instanceof CommonBlock\FencedCode, $node instanceof CommonBlock\IndentedCode => [$this->code($node->getLiteral())],
@@ -153,7 +151,7 @@ final class Blocks
                 $run[] = $inline;
                 continue;
             }
-            if (trim(implode('', array_map(static fn (Node $one): string => $one->plainText(), $run))) !== '') {
+            if (trim(implode('', array_map(static fn(Node $one): string => $one->plainText(), $run))) !== '') {
                 $blocks[] = Node::paragraph($run);
             }
             if ($inline !== null) {
@@ -255,7 +253,7 @@ final class Blocks
     /** @param list<Mark> $marks */
     private function picture(CommonInline\Image $image, array $marks): Node
     {
-        $alt = trim(implode('', array_map(static fn (Node $one): string => $one->plainText(), $this->inlines($image, []))));
+        $alt = trim(implode('', array_map(static fn(Node $one): string => $one->plainText(), $this->inlines($image, []))));
         $this->growing->repaired('A picture stays where it is on the web; the note keeps its address and description.');
 
         return self::pictureAt($image->getUrl(), $alt, $marks);
@@ -273,6 +271,6 @@ final class Blocks
             'src' => Schema::isSafeLink($src) ? $src : null,
             'href' => $href,
             'alt' => $alt === '' ? null : mb_strcut($alt, 0, 4000),
-        ], static fn (?string $value): bool => $value !== null));
+        ], static fn(?string $value): bool => $value !== null));
     }
 }

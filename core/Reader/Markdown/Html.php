@@ -92,7 +92,7 @@ final class Html
 
     private function flush(): void
     {
-        if (trim(implode('', array_map(static fn (Node $one): string => $one->plainText(), $this->run))) !== '') {
+        if (trim(implode('', array_map(static fn(Node $one): string => $one->plainText(), $this->run))) !== '') {
             $this->parts[] = Node::paragraph($this->run);
         }
         $this->run = [];

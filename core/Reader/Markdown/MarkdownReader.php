@@ -19,6 +19,7 @@ use League\CommonMark\Extension\CommonMark\Node\Block\Heading;
 use League\CommonMark\Extension\CommonMark\Node\Block\ListBlock;
 use League\CommonMark\Extension\Strikethrough\StrikethroughExtension;
 use League\CommonMark\Extension\Table\TableExtension;
+use League\CommonMark\Node\Block\AbstractBlock;
 use League\CommonMark\Node\Block\Paragraph;
 use League\CommonMark\Node\Node as MarkdownNode;
 use League\CommonMark\Parser\MarkdownParser;
@@ -149,7 +150,7 @@ final class MarkdownReader implements Reader
                 }
             }
             if ($this->growing->isFull()) {
-                throw Unreadable::tooManyTopics((int) $item->getStartLine());
+                throw Unreadable::tooManyTopics($item instanceof AbstractBlock ? (int) $item->getStartLine() : 0);
             }
             $this->growing->add($level, $title, $note);
             foreach ($below as $deeper) {

@@ -22,9 +22,7 @@ final class Attributes
 {
     private const OWN = ['kind', 'numbered', 'dye', 'flag', 'target'];
 
-    public function __construct(private readonly Growing $growing, private readonly bool $descriptions)
-    {
-    }
+    public function __construct(private readonly Growing $growing, private readonly bool $descriptions) {}
 
     /** @return array{title: string, note: list<Node>, loose: bool, dress: \Closure(Topic): Topic} */
     public function of(\XMLReader $xml, int $line): array

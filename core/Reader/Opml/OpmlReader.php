@@ -139,7 +139,7 @@ final class OpmlReader implements Reader
                 str_contains($message, 'UTF-8') || str_contains($message, 'encoding') || str_contains($message, 'conver') => Unreadable::notUtf8($error->line),
                 stripos($message, 'entity') !== false => Unreadable::hasEntities($error->line),
                 str_contains($message, 'Excessive depth') => Unreadable::tooDeep($error->line),
-                str_contains($message, 'too long'), str_contains($message, 'too big'), str_contains($message, 'huge') => Unreadable::valueTooLong($error->line),
+                str_contains($message, 'too long'), str_contains($message, 'too big'), stripos($message, 'huge') !== false => Unreadable::valueTooLong($error->line),
                 default => Unreadable::brokenXml($message, $error->line),
             };
         }
@@ -175,6 +175,6 @@ final class OpmlReader implements Reader
     {
         $kept = array_diff_key($this->head, ['title' => 1, 'ownerName' => 1, 'e:plan' => 1, 'e:note' => 1]);
 
-        return array_filter($kept, static fn (string $value, string $name): bool => !str_contains($name, ':') && \strlen($value) < Limits::FOREIGN_BYTES, ARRAY_FILTER_USE_BOTH);
+        return array_filter($kept, static fn(string $value, string $name): bool => !str_contains($name, ':') && \strlen($value) < Limits::FOREIGN_BYTES, ARRAY_FILTER_USE_BOTH);
     }
 }

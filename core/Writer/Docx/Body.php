@@ -28,9 +28,7 @@ final class Body
     private array $links = [];
     private int $bookmarks = 0;
 
-    public function __construct(private readonly Document $document, private readonly Lists $lists, private readonly Losses $losses)
-    {
-    }
+    public function __construct(private readonly Document $document, private readonly Lists $lists, private readonly Losses $losses) {}
 
     /** The width between the margins, in twentieths of a point. */
     public static function textWidth(Document $document): int
@@ -234,8 +232,8 @@ final class Body
 
     private function table(Node $table): void
     {
-        $columns = max(array_map(static fn (Node $row): int => \count($row->content), $table->content));
-        $width = intdiv(self::textWidth($this->document), max(1, $columns));
+        $columns = max([1, ...array_map(static fn(Node $row): int => count($row->content), $table->content)]);
+        $width = intdiv(self::textWidth($this->document), $columns);
         $this->raw('<w:tbl><w:tblPr><w:tblStyle w:val="TableGrid"/><w:tblW w:w="0" w:type="auto"/></w:tblPr><w:tblGrid>' . str_repeat("<w:gridCol w:w=\"{$width}\"/>", $columns) . '</w:tblGrid>');
         foreach ($table->content as $row) {
             $this->raw('<w:tr>');

@@ -33,9 +33,7 @@ final class Lists
     private array $starts = [];
 
     /** @param list<int> $above counts of the levels above a branch handed over alone; empty for a whole plan */
-    public function __construct(private readonly Document $document, private readonly array $above)
-    {
-    }
+    public function __construct(private readonly Document $document, private readonly array $above) {}
 
     /**
      * The counts of a branch's ancestors and of itself; empty where one of them has no usual number.
@@ -130,7 +128,7 @@ final class Lists
             return '';
         }
         $first = $this->runsOn() && $list === self::HEADINGS ? 2 : 1;
-        $numbers = $form->joined && $level > $first ? implode('.', array_map(static fn (int $n): string => "%{$n}", range($first, $level))) : "%{$level}";
+        $numbers = $form->joined && $level > $first ? implode('.', array_map(static fn(int $n): string => "%{$n}", range($first, $level))) : "%{$level}";
 
         return $form->before . $numbers . $form->after . (str_ends_with($form->before, ' ') ? "\u{2002}" : '');
     }
@@ -146,10 +144,10 @@ final class Lists
     public function xml(): string
     {
         $xml = '<w:numbering xmlns:w="' . Body::W . '">'
-            . $this->definition(0, fn (int $i): string => $this->level($i, self::HEADINGS, $this->above[$i] ?? 1))
-            . $this->definition(1, static fn (int $i): string => self::plainLevel($i, 'bullet', self::BULLET_SIGNS[$i % 3], $i === 0 ? 'ListBullet' : ''))
-            . $this->definition(2, static fn (int $i): string => self::plainLevel($i, ['decimal', 'lowerLetter', 'lowerRoman'][$i % 3], '%' . ($i + 1) . '.', $i === 0 ? 'ListNumber' : ''))
-            . $this->definition(3, fn (int $i): string => $this->level($i, self::APPENDICES, 1));
+            . $this->definition(0, fn(int $i): string => $this->level($i, self::HEADINGS, $this->above[$i] ?? 1))
+            . $this->definition(1, static fn(int $i): string => self::plainLevel($i, 'bullet', self::BULLET_SIGNS[$i % 3], $i === 0 ? 'ListBullet' : ''))
+            . $this->definition(2, static fn(int $i): string => self::plainLevel($i, 'decimal', '%' . ($i + 1) . '.', $i === 0 ? 'ListNumber' : ''))
+            . $this->definition(3, fn(int $i): string => $this->level($i, self::APPENDICES, 1));
         foreach ([self::HEADINGS => 0, self::BULLETS => 1, self::APPENDICES => 3, self::NUMBERS => 2] as $num => $definition) {
             $xml .= "<w:num w:numId=\"{$num}\"><w:abstractNumId w:val=\"{$definition}\"/></w:num>";
         }

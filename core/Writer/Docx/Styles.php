@@ -45,7 +45,7 @@ final class Styles
             . self::paragraph('Footer', 'footer', '<w:jc w:val="right"/>', '<w:sz w:val="18"/><w:szCs w:val="18"/>')
             . '<w:style w:type="character" w:styleId="Hyperlink"><w:name w:val="Hyperlink"/><w:basedOn w:val="DefaultParagraphFont"/><w:rPr><w:color w:val="2F6690"/><w:u w:val="single"/></w:rPr></w:style>'
             . '<w:style w:type="table" w:styleId="TableGrid"><w:name w:val="Table Grid"/><w:basedOn w:val="TableNormal"/><w:tblPr><w:tblBorders>'
-            . implode('', array_map(static fn (string $side): string => "<w:{$side} w:val=\"single\" w:sz=\"4\" w:space=\"0\" w:color=\"8A8494\"/>", ['top', 'left', 'bottom', 'right', 'insideH', 'insideV']))
+            . implode('', array_map(static fn(string $side): string => "<w:{$side} w:val=\"single\" w:sz=\"4\" w:space=\"0\" w:color=\"8A8494\"/>", ['top', 'left', 'bottom', 'right', 'insideH', 'insideV']))
             . '</w:tblBorders></w:tblPr></w:style></w:styles>';
     }
 

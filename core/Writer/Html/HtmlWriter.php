@@ -23,9 +23,7 @@ final class HtmlWriter
 
     private Document $document;
 
-    public function __construct(private readonly Losses $losses = new Losses())
-    {
-    }
+    public function __construct(private readonly Losses $losses = new Losses()) {}
 
     /** The elements as a fragment, without title and contents. */
     public function body(Document $document): string

@@ -72,9 +72,10 @@ final class MarkdownWriter implements Writer
     {
         return match ($node->type) {
             'paragraph' => preg_replace('/^(\s*)([-+*#>]|\d+[.)])(?=\s|$)/m', '$1\\\\$2', $this->inlines($node->content)) ?? '',
-            'heading' => str_repeat('#', 6) . ' ' . $this->inlines($node->content),
-            'bulletList', 'taskList' => $this->items($node, static fn (int $i): string => '- '),
-            'orderedList' => $this->items($node, static fn (int $i): string => ($node->int('start', 1) + $i) . '. '),
+            // Not a heading of the document: it would be read as a topic.
+            'heading' => '**' . str_replace('**', '', $this->inlines($node->content)) . '**',
+            'bulletList', 'taskList' => $this->items($node, static fn(int $i): string => '- '),
+            'orderedList' => $this->items($node, static fn(int $i): string => ($node->int('start', 1) + $i) . '. '),
             'blockquote' => self::prefixed('> ', $this->blocks($node->content)),
             'codeBlock' => "```\n" . $node->plainText() . "\n```",
             'horizontalRule' => '---',
@@ -113,7 +114,7 @@ final class MarkdownWriter implements Writer
     {
         $lines = [];
         foreach ($table->content as $i => $row) {
-            $cells = array_map(fn (Node $cell): string => str_replace(['|', "\n"], ['\|', ' '], $this->blocks($cell->content)), $row->content);
+            $cells = array_map(fn(Node $cell): string => str_replace(['|', "\n"], ['\|', ' '], $this->blocks($cell->content)), $row->content);
             $lines[] = '| ' . implode(' | ', $cells) . ' |';
             if ($i === 0) {
                 $lines[] = '|' . str_repeat(' --- |', \count($cells));
@@ -137,7 +138,7 @@ final class MarkdownWriter implements Writer
     /** @param list<Node> $nodes */
     private function inlines(array $nodes): string
     {
-        return implode('', array_map(fn (Node $node): string => match ($node->type) {
+        return implode('', array_map(fn(Node $node): string => match ($node->type) {
             'text' => $this->run($node),
             'hardBreak' => "\\\n",
             'topicRef' => $this->document->hasNumber((string) $node->string('topic')),

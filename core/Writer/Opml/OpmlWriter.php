@@ -39,7 +39,7 @@ final class OpmlWriter implements Writer
         $xml->endElement();
         $xml->endElement();
         $xml->endDocument();
-        fwrite($out, $xml->flush());
+        fwrite($out, (string) $xml->flush());
 
         return [];
     }

@@ -6,6 +6,7 @@ return [
     [
         'title' => 'Bringing Back the Tide',
         'file' => 'tide.md',
+        'hours_ago' => 0,
         'properties' => ['subtitle' => 'Restoring the salt marsh at Harrow Creek', 'author' => 'Ada Marsh', 'form' => 'report', 'subject' => 'Coastal ecology', 'target' => 3600, 'due' => '+21 days'],
         'targets' => [500, 600, 1100, 700, 400, 300],
         'topics' => [
@@ -20,6 +21,7 @@ return [
     [
         'title' => 'Should Our Town Keep Its Night Bus?',
         'file' => 'night-bus.md',
+        'hours_ago' => 26,
         'properties' => ['author' => 'Ada Marsh', 'form' => 'essay', 'subject' => 'Town and transport', 'target' => 1200, 'due' => '+9 days', 'numbering' => 'essay'],
         'targets' => [150, 300, 300, 300, 150],
         'loose' => ['Count the passengers at the hospital stop'],
@@ -27,6 +29,7 @@ return [
     [
         'title' => 'A Year at the Bell Foundry',
         'file' => 'bell-foundry.txt',
+        'hours_ago' => 80,
         'properties' => ['subtitle' => 'Twelve months among the casters of Orrin Lane', 'author' => 'Ada Marsh', 'form' => 'book', 'subject' => 'The bell book', 'target' => 60000, 'numbering' => 'chapter', 'numbering_depth' => 2],
         'targets' => array_fill(0, 12, 5000),
         'loose' => ['The apprentice who heard colours', 'Recipes for loam', 'A bell that came back'],
@@ -34,6 +37,7 @@ return [
     [
         'title' => 'Saltmarsh Plants',
         'file' => 'plants.md',
+        'hours_ago' => 900,
         'properties' => ['author' => 'Ada Marsh', 'form' => 'notes', 'subject' => 'Coastal ecology', 'numbering' => 'none'],
     ],
 ];

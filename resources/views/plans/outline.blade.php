@@ -34,7 +34,7 @@
                 @foreach (['bold' => 'Bold', 'italic' => 'Italic', 'underline' => 'Underline', 'strike' => 'Strike', 'highlight' => 'Highlight', 'heading' => 'Heading', 'blockquote' => 'Quote', 'bulletList' => 'List', 'orderedList' => 'Numbered list', 'link' => 'Link'] as $tool => $name)
                     <button type="button" data-tool="{{ $tool }}" title="{{ $name }}" aria-label="{{ $name }}" aria-pressed="false"><x-icon :name="['strike' => 'strikethrough', 'highlight' => 'highlighter', 'blockquote' => 'quote', 'bulletList' => 'list', 'orderedList' => 'list-ordered'][$tool] ?? $tool" :size="16"/></button>
                 @endforeach
-                <span class="space"></span><span class="hint">Esc: back to the title</span>
+                <span class="space"></span><kbd class="kbd" title="Esc: back to the title">Esc</kbd>
             </div>
         </aside>
     </div>

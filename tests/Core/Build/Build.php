@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Build;
+
+use Embrel\Id\CountedIds;
+use Embrel\Id\Ids;
+use Embrel\Plan\Plan;
+use Embrel\Reader\Options;
+use Embrel\Reader\Result;
+use Embrel\Reader\TextOutline\TextReader;
+use Embrel\RichText\Node;
+use Embrel\RichText\Note;
+
+/** Makes plans and notes so that a test reads like what it makes. */
+final class Build
+{
+    /** A plan from indented text, two spaces a level. */
+    public static function plan(string $outline, ?Ids $ids = null): Plan
+    {
+        return self::read($outline, new Options('Test plan'), $ids)->plan;
+    }
+
+    public static function read(string $outline, Options $options, ?Ids $ids = null): Result
+    {
+        return (new TextReader())->read(self::stream($outline), $options, $ids ?? new CountedIds());
+    }
+
+    /** @return resource */
+    public static function stream(string $content)
+    {
+        $stream = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No stream.');
+        fwrite($stream, $content);
+        rewind($stream);
+
+        return $stream;
+    }
+
+    public static function id(Plan $plan, string $title): string
+    {
+        foreach ($plan->topics as $id => $topic) {
+            if ($topic->title === $title) {
+                return $id;
+            }
+        }
+
+        throw new \OutOfBoundsException("There is no topic “{$title}”.");
+    }
+
+    /** The tree as indented text, for comparing. */
+    public static function outline(Plan $plan, string $home = Plan::ROOT): string
+    {
+        $lines = [];
+        foreach ($plan->walk($home) as $id => $level) {
+            $lines[] = str_repeat('  ', $level - 1) . $plan->topic($id)->title;
+        }
+
+        return implode("\n", $lines);
+    }
+
+    public static function note(string ...$paragraphs): Note
+    {
+        $ids = new CountedIds('02');
+
+        return Note::of(array_map(static fn(string $text): Node => Node::plain($text, $ids->next()), $paragraphs));
+    }
+
+    public static function ulid(int $n): string
+    {
+        return '03' . str_pad((string) $n, 24, '0', STR_PAD_LEFT);
+    }
+
+    /** @return resource|null a file of the shared samples, or null where they are not at hand */
+    public static function sample(string $path)
+    {
+        $folder = getenv('EMBREL_SAMPLES');
+        $file = $folder === false ? '' : "{$folder}/{$path}";
+
+        return is_file($file) ? (fopen($file, 'r') ?: null) : null;
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\TestCase;
+
+/** The rules of the house: who knows whom in the core, and that it asks the world for nothing. */
+final class HouseTest extends TestCase
+{
+    /** Each room knows those before it, and itself; rooms in one line do not know each other. */
+    private const ORDER = [
+        ['Limits', 'MalformedShape'], ['Id', 'Words'], ['Shape'], ['RichText'], ['Plan'], ['Numbering', 'Operation'], ['Layout'], ['Document'],
+        ['Draft', 'Intake'], ['Archive'], ['Writer'], ['Reader'], ['Cli'],
+    ];
+
+    /** @return iterable<string, string> path below core/ → source */
+    private static function sources(): iterable
+    {
+        $core = \dirname(__DIR__, 2) . '/core';
+        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($core, \FilesystemIterator::SKIP_DOTS)) as $file) {
+            yield substr((string) $file, \strlen($core) + 1) => (string) file_get_contents((string) $file);
+        }
+    }
+
+    public function testKnowledgeGoesOneWay(): void
+    {
+        $rank = [];
+        foreach (self::ORDER as $i => $rooms) {
+            $rank += array_fill_keys($rooms, $i);
+        }
+        foreach (self::sources() as $path => $source) {
+            $room = strtok($path, '/.');
+            self::assertArrayHasKey((string) $room, $rank, "{$path} stands in a room that is not in the list.");
+            preg_match_all('/\bEmbrel\\\\(\w+)/', (string) preg_replace('/^namespace .*$/m', '', $source), $m);
+            foreach (array_unique($m[1]) as $known) {
+                self::assertTrue($known === $room || $rank[$known] < $rank[$room], "{$path} knows {$known}.");
+            }
+        }
+    }
+
+    public function testTheCoreAsksTheWorldForNothing(): void
+    {
+        foreach (self::sources() as $path => $source) {
+            if (str_starts_with($path, 'Cli/')) {
+                continue;
+            }
+            self::assertDoesNotMatchRegularExpression('/\b(?:Illuminate|App)\\\\/', $source, $path);
+            self::assertDoesNotMatchRegularExpression('/(?<![\w>:\\\\])(?<!function )(?<!self::)\\\\?(?:time|microtime|date|rand|mt_rand|random_int|random_bytes|uniqid|getenv|file_put_contents|shell_exec|exec)\(/', $source, $path);
+            self::assertStringContainsString('declare(strict_types=1);', $source, $path);
+        }
+    }
+
+    public function testEveryKeyMeansOneThingInOnePlace(): void
+    {
+        $root = \dirname(__DIR__, 2);
+        $seen = [];
+        $code = '';
+        foreach (['outline', 'marking', 'writing'] as $file) {
+            $code .= file_get_contents("{$root}/resources/js/plan/{$file}.js");
+        }
+        foreach (json_decode((string) file_get_contents("{$root}/resources/keys.json"), true, 512, JSON_THROW_ON_ERROR) as ['where' => $where, 'id' => $id, 'keys' => $keys]) {
+            foreach ($keys as $key) {
+                self::assertArrayNotHasKey("{$where} {$key}", $seen, "{$key} means two things in “{$where}”.");
+                self::assertArrayNotHasKey("anywhere {$key}", $seen, "{$key} means something anywhere already.");
+                $seen["{$where} {$key}"] = true;
+            }
+            // The clipboard comes by the browser's own events, and the editor brings its keys along.
+            if ($where !== 'note' && !\in_array($id, ['copy', 'cut', 'paste'], true)) {
+                self::assertMatchesRegularExpression("/\\b{$id}\\b/", $code, "Nothing answers to the action {$id}.");
+            }
+        }
+    }
+}

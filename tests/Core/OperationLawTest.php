@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Embrel\Id\CountedIds;
+use Embrel\Operation\AddTopics;
+use Embrel\Operation\Codec;
+use Embrel\Operation\Compound;
+use Embrel\Operation\EditNote;
+use Embrel\Operation\JoinTopics;
+use Embrel\Operation\MoveTopics;
+use Embrel\Operation\Operation;
+use Embrel\Operation\OperationRefused;
+use Embrel\Operation\RemoveTopics;
+use Embrel\Operation\Retitle;
+use Embrel\Operation\SetDye;
+use Embrel\Operation\SetFlag;
+use Embrel\Operation\SetKind;
+use Embrel\Operation\SetNumbered;
+use Embrel\Operation\SetPlan;
+use Embrel\Operation\SetTarget;
+use Embrel\Operation\SplitTopic;
+use Embrel\Plan\Dye;
+use Embrel\Plan\Edit;
+use Embrel\Plan\Flag;
+use Embrel\Plan\Kind;
+use Embrel\Plan\Numbered;
+use Embrel\Plan\Place;
+use Embrel\Plan\Plan;
+use Embrel\Plan\Target;
+use Embrel\Plan\Topic;
+use Embrel\RichText\Node;
+use Embrel\RichText\Note;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** On random trees: every operation, its inverse and the inverse of that, each through storage and back. */
+final class OperationLawTest extends TestCase
+{
+    private const TREES = 1000;
+
+    private CountedIds $ids;
+
+    /** @return iterable<string, array{int, int}> ranges of seeds, so that they run side by side */
+    public static function seeds(): iterable
+    {
+        for ($from = 1; $from <= self::TREES; $from += 250) {
+            yield "trees {$from} to " . ($from + 249) => [$from, $from + 249];
+        }
+    }
+
+    #[DataProvider('seeds')]
+    public function testInversesUndo(int $from, int $to): void
+    {
+        $applied = [];
+        for ($seed = $from; $seed <= $to; ++$seed) {
+            mt_srand($seed);
+            $this->ids = new CountedIds();
+            $plan = $this->randomPlan();
+            for ($i = 0; $i < 6; ++$i) {
+                $plan = $this->checked($plan, $this->randomOperation($plan), $seed, $applied);
+            }
+        }
+        foreach (['add', 'remove', 'move', 'split', 'join', 'retitle', 'kind', 'dye', 'flag', 'target', 'numbered', 'note', 'plan', 'compound'] as $type) {
+            self::assertGreaterThan(20, $applied[$type] ?? 0, "Too few operations of type {$type} were tried.");
+        }
+    }
+
+    /** @param array<string, int> $applied */
+    private function checked(Plan $plan, Operation $operation, int $seed, array &$applied): Plan
+    {
+        $operation = self::stored($operation);
+        try {
+            $after = $operation->apply($plan);
+        } catch (OperationRefused $why) {
+            self::assertNotSame('', $why->getMessage());
+
+            return $plan;
+        }
+        $type = (string) $operation->toArray()['type'];
+        $applied[$type] = ($applied[$type] ?? 0) + 1;
+        self::assertSound($after);
+        $inverse = self::stored($operation->inverse($plan));
+        $back = $inverse->apply($after);
+        self::assertSame(self::picture($plan), self::picture($back), "Seed {$seed}: undoing {$type}.");
+        $again = self::stored($inverse->inverse($after))->apply($back);
+        self::assertSame(self::picture($after), self::picture($again), "Seed {$seed}: redoing {$type}.");
+
+        return $after;
+    }
+
+    private static function stored(Operation $operation): Operation
+    {
+        $json = json_encode($operation->toArray(), JSON_THROW_ON_ERROR);
+        $decoded = Codec::decode(json_decode($json, true, 512, JSON_THROW_ON_ERROR));
+        self::assertSame($json, json_encode($decoded->toArray(), JSON_THROW_ON_ERROR));
+
+        return $decoded;
+    }
+
+    /** Everything that a person could see of a plan. */
+    private static function picture(Plan $plan): string
+    {
+        $lines = [json_encode($plan->properties->toArray()), $plan->title()];
+        foreach ([Plan::ROOT, Plan::TRAY] as $home) {
+            foreach ($plan->walk($home) as $id => $level) {
+                $topic = $plan->topic($id);
+                $lines[] = implode("\t", [$level, $id, $topic->title, $topic->kind->value, $topic->numbered->value, $topic->dye?->value, $topic->flag?->value, $topic->target?->words, $topic->noted ? 'noted' : '', $topic->words, $topic->note?->toJson() ?? Note::empty()->toJson()]);
+            }
+        }
+
+        return implode("\n", $lines);
+    }
+
+    private static function assertSound(Plan $plan): void
+    {
+        $seen = [];
+        foreach ($plan->parts as $parent => $ids) {
+            foreach ($ids as $id) {
+                self::assertArrayNotHasKey($id, $seen, 'A topic stands in two places.');
+                self::assertSame((string) $parent, $plan->parent($id));
+                self::assertTrue($plan->has($id));
+                $seen[$id] = true;
+            }
+        }
+        self::assertCount(\count($plan->topics) - 3, $seen, 'A topic stands nowhere.');
+    }
+
+    private function randomPlan(): Plan
+    {
+        $edit = new Edit(Plan::titled('Random'));
+        $ids = [Plan::ROOT];
+        for ($i = 0, $count = mt_rand(1, 30); $i < $count; ++$i) {
+            $topic = new Topic($this->ids->next(), 'Topic ' . $i, mt_rand(0, 4) === 0 ? Kind::Point : Kind::Section, dye: mt_rand(0, 2) === 0 ? Dye::of('fern') : null);
+            if (mt_rand(0, 2) === 0) {
+                $topic = $topic->withNote(Note::of([Node::plain("Note {$i} here", $this->ids->next()), Node::plain('More', $this->ids->next())]));
+            }
+            $edit->append($topic, mt_rand(0, 9) === 0 ? Plan::TRAY : $ids[mt_rand(0, \count($ids) - 1)]);
+            $ids[] = $topic->id;
+        }
+
+        return $edit->done();
+    }
+
+    /** @return list<string> */
+    private function some(Plan $plan, int $count): array
+    {
+        $live = array_values(array_filter(array_keys($plan->topics), static fn(string $id): bool => !Plan::isFixed($id) && $plan->isLive($id)));
+        shuffle($live);
+
+        return \array_slice($live, 0, $count);
+    }
+
+    private function place(Plan $plan): Place
+    {
+        $parent = $this->some($plan, 1)[0] ?? Plan::ROOT;
+        $parent = mt_rand(0, 3) === 0 ? Plan::ROOT : $parent;
+        $parts = $plan->parts($parent);
+
+        return new Place($parent, $parts === [] || mt_rand(0, 3) === 0 ? null : $parts[mt_rand(0, \count($parts) - 1)]);
+    }
+
+    private function randomOperation(Plan $plan, int $nested = 0): Operation
+    {
+        $some = $this->some($plan, mt_rand(1, 4));
+        if ($some === []) {
+            return AddTopics::one(new Topic($this->ids->next(), 'Alone'), new Place(Plan::ROOT));
+        }
+        [$one] = $some;
+
+        return match (mt_rand(0, $nested > 0 ? 12 : 13)) {
+            0 => $this->randomAdd($plan),
+            1 => new RemoveTopics($some),
+            2 => new MoveTopics($some, $this->place($plan)),
+            3 => new SplitTopic($one, $this->ids->next(), mt_rand(0, mb_strlen($plan->topic($one)->title))),
+            4 => new JoinTopics($one, $some[\count($some) - 1]),
+            5 => new Retitle(mt_rand(0, 5) === 0 ? Plan::ROOT : $one, 'Änderung ' . mt_rand()),
+            6 => new SetKind($some, Kind::cases()[mt_rand(0, 3)]),
+            7 => new SetDye($some, mt_rand(0, 2) === 0 ? null : Dye::of(mt_rand(0, 1) === 0 ? 'woad' : '#AB12cd')),
+            8 => new SetFlag($some, mt_rand(0, 2) === 0 ? null : Flag::Question),
+            9 => new SetTarget($some, mt_rand(0, 2) === 0 ? null : Target::of(mt_rand(1, 5000))),
+            10 => new SetNumbered($some, Numbered::cases()[mt_rand(0, 2)]),
+            11 => $this->randomNote($plan, $one),
+            12 => new SetPlan(['subtitle' => 'S' . mt_rand(0, 9), 'numbering_depth' => mt_rand(1, 9), 'target' => mt_rand(0, 1) === 0 ? null : 900]),
+            default => new Compound([$this->randomOperation($plan, 1), $this->randomOperation($plan, 1)]),
+        };
+    }
+
+    private function randomAdd(Plan $plan): AddTopics
+    {
+        $head = new Topic($this->ids->next(), 'Added');
+        $part = (new Topic($this->ids->next(), 'Part', Kind::Quote))->withNote(Build\Build::note('A note of its own'));
+
+        return new AddTopics($this->place($plan), [['topic' => $head, 'parent' => null], ['topic' => $part, 'parent' => $head->id]]);
+    }
+
+    private function randomNote(Plan $plan, string $id): EditNote
+    {
+        $blocks = ($plan->topic($id)->note ?? Note::empty())->blocks;
+        $put = [Node::plain('New ' . mt_rand(), $this->ids->next())];
+        $remove = [];
+        foreach ($blocks as $block => $_) {
+            if (mt_rand(0, 2) === 0) {
+                $remove[] = $block;
+            } elseif (mt_rand(0, 1) === 0) {
+                $put[] = Node::plain('Changed ' . mt_rand(), $block);
+            }
+        }
+        $order = array_keys(array_diff_key($blocks, array_flip($remove)));
+        $order[] = (string) $put[0]->id();
+        shuffle($order);
+
+        return new EditNote($id, $put, $remove, $order, array_map(EditNote::fingerprint(...), $blocks));
+    }
+}

@@ -1,0 +1,262 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Embrel\Draft\Choices;
+use Embrel\Draft\Draft;
+use Embrel\Id\CountedIds;
+use Embrel\Operation\TopicForm;
+use Embrel\Plan\Dye;
+use Embrel\Plan\Edit;
+use Embrel\Plan\Flag;
+use Embrel\Plan\Kind;
+use Embrel\Plan\Numbered;
+use Embrel\Plan\Plan;
+use Embrel\Plan\Properties;
+use Embrel\Plan\Scheme;
+use Embrel\Plan\Target;
+use Embrel\Plan\Topic;
+use Embrel\Reader\Format as Reading;
+use Embrel\Reader\Options;
+use Embrel\RichText\Note;
+use Embrel\RichText\Schema;
+use Embrel\Writer\Format;
+use Embrel\Writer\Html\HtmlWriter;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\Build\Build;
+
+final class WriterTest extends TestCase
+{
+    private string $folder;
+
+    protected function setUp(): void
+    {
+        $this->folder = sys_get_temp_dir() . '/embrel-test-' . bin2hex(random_bytes(6));
+        mkdir($this->folder);
+    }
+
+    protected function tearDown(): void
+    {
+        exec('rm -rf ' . escapeshellarg($this->folder));
+    }
+
+    /** A plan with everything that a topic and a note can carry. */
+    private static function rich(): Plan
+    {
+        $plan = Build::plan("Abstract\nTide & <Wall>\n  Mud\n    Deep\n      Deeper\n  a point\n    under it\n  Pell says\n  not printed\n    nor this\nTables")
+            ->withProperties(new Properties(subtitle: 'Sub', author: 'Ada Marsh', language: 'en-GB', target: Target::of(900), depth: 3))
+            ->withForeign(['dateCreated' => 'Mon, 06 Mar 2023 10:00:00 GMT']);
+        $blocks = [
+            '{"type":"paragraph","attrs":{"id":"ID1"},"content":[{"type":"text","text":"Plain, "},{"type":"text","text":"bold","marks":[{"type":"bold"}]},{"type":"text","text":" & <b>","marks":[{"type":"italic"},{"type":"underline"}]},{"type":"hardBreak"},{"type":"text","text":"a link","marks":[{"type":"link","attrs":{"href":"https://example.org/?a=1&b=\'2\'"}}]},{"type":"text","text":"struck","marks":[{"type":"strike"},{"type":"highlight"}]}]}',
+            '{"type":"heading","attrs":{"id":"ID2","level":2},"content":[{"type":"text","text":"A note heading"}]}',
+            '{"type":"bulletList","attrs":{"id":"ID3"},"content":[{"type":"listItem","content":[{"type":"paragraph","content":[{"type":"text","text":"one"}]},{"type":"orderedList","attrs":{"start":4},"content":[{"type":"listItem","content":[{"type":"paragraph","content":[{"type":"text","text":"four"}]}]}]}]}]}',
+            '{"type":"blockquote","attrs":{"id":"ID4"},"content":[{"type":"paragraph","content":[{"type":"text","text":"quoted"}]}]}',
+            '{"type":"table","attrs":{"id":"ID5"},"content":[{"type":"tableRow","content":[{"type":"tableHeader","content":[{"type":"paragraph","content":[{"type":"text","text":"cell"}]}]}]}]}',
+        ];
+        $note = Note::of(array_map(static fn(string $json): \Embrel\RichText\Node => Schema::block(json_decode(preg_replace_callback('/ID(\d)/', static fn(array $m): string => Build::ulid((int) $m[1]), $json) ?? '', true, 512, JSON_THROW_ON_ERROR)), $blocks));
+        $changes = [
+            'Abstract' => ['numbered' => Numbered::None], 'Tables' => ['numbered' => Numbered::Appendix], 'a point' => ['kind' => Kind::Point], 'Pell says' => ['kind' => Kind::Quote],
+            'not printed' => ['kind' => Kind::Aside, 'flag' => Flag::MayGo], 'Mud' => ['target' => Target::of(120), 'dye' => Dye::of('#ab12cd'), 'foreign' => ['url' => 'http://example.org', '{urn:x}x:y' => 'z']],
+        ];
+        foreach ($changes as $title => $change) {
+            $plan = $plan->with($plan->topic(Build::id($plan, $title))->with($change));
+        }
+        $plan = $plan->with($plan->topic(Build::id($plan, 'Mud'))->withNote($note))->with($plan->topic(Build::id($plan, 'not printed'))->withNote(Build::note('secret')));
+
+        return (new Edit($plan))->append(new Topic(Build::ulid(9), 'A loose idea'), Plan::TRAY)->done();
+    }
+
+    private function write(Format $format, Plan $plan, Choices $choices = new Choices()): string
+    {
+        $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No stream.');
+        $format->writer()->write($plan, $choices, $out, $this->folder);
+        rewind($out);
+
+        return (string) stream_get_contents($out);
+    }
+
+    public function testOurOwnOpmlComesBackWithoutLoss(): void
+    {
+        $plan = self::rich();
+        $file = $this->write(Format::Opml, $plan, new Choices(loose: true));
+        $back = Reading::Opml->reader()->read(Build::stream($file), new Options(), new CountedIds('04'));
+        self::assertSame([], $back->repairs);
+        self::assertSame(self::forms($plan), self::forms($back->plan));
+        self::assertEquals($plan->properties, $back->plan->properties);
+        self::assertSame($plan->foreign, $back->plan->foreign);
+        self::assertSame($plan->title(), $back->plan->title());
+        self::assertSame($file, $this->write(Format::Opml, $back->plan, new Choices(loose: true)));
+    }
+
+    /** @return list<array<string, mixed>> each topic without its id */
+    private static function forms(Plan $plan): array
+    {
+        $forms = [];
+        foreach ([Plan::ROOT, Plan::TRAY] as $home) {
+            foreach ($plan->walk($home) as $id => $level) {
+                $forms[] = ['id' => $level] + TopicForm::toArray($plan->topic($id));
+            }
+        }
+
+        return $forms;
+    }
+
+    public function testOpmlForOtherProgramsIsPlain(): void
+    {
+        $xml = new \SimpleXMLElement($this->write(Format::Opml, self::rich()));
+        self::assertSame('2.0', (string) $xml['version']);
+        self::assertStringStartsWith('Plain, bold & <b>', (string) $xml->body->outline[1]->outline[0]['_note']);
+        self::assertStringNotContainsString('A loose idea', $this->write(Format::Opml, self::rich()));
+        self::assertStringNotContainsString('_note', $this->write(Format::Opml, self::rich(), new Choices(otherNotes: false)));
+    }
+
+    public function testNumberedText(): void
+    {
+        self::assertSame("Test plan\n\nAbstract\n1 Tide & <Wall>\n  1.1 Mud\n    1.1.1 Deep\n      Deeper\n  - a point\n    under it\n  - Pell says\nA Tables\n", $this->write(Format::Text, self::rich(), new Choices(notes: false)));
+        self::assertStringContainsString("  1.1 Mud\n    | Plain, bold & <b>\n    | a linkstruck\n", $this->write(Format::Text, self::rich()));
+    }
+
+    public function testNumberedTextComesBackWithItsNotes(): void
+    {
+        $plan = Build::plan("A\n  B")->withProperties(new Properties(scheme: Scheme::None));
+        $plan = $plan->with($plan->topic(Build::id($plan, 'B'))->withNote(Build::note('first', 'second')));
+        $lines = explode("\n", $this->write(Format::Text, $plan), 3)[2];
+        $back = Build::read($lines, new Options())->plan;
+        self::assertSame("A\n  B", Build::outline($back));
+        self::assertSame("first\nsecond", $back->topic(Build::id($back, 'B'))->note?->plainText());
+    }
+
+    public function testMarkdownComesBackAsWhatItWas(): void
+    {
+        $file = $this->write(Format::Markdown, self::rich());
+        $back = Reading::Markdown->reader()->read(Build::stream($file), new Options(), new CountedIds())->plan;
+        self::assertSame("Test plan\n  Abstract\n  1 Tide & <Wall>\n    1.1 Mud\n      1.1.1 Deep\n        Deeper\n  A Tables", Build::outline($back));
+        $note = (string) $back->topic(Build::id($back, '1.1 Mud'))->note?->plainText();
+        self::assertStringContainsString("Plain, bold & <b>\na linkstruck", $note);
+        self::assertStringContainsString("A note heading\none\nfour\nquoted\ncell", $note);
+        self::assertStringNotContainsString('secret', $file);
+    }
+
+    public function testHtmlEscapesEverything(): void
+    {
+        $html = (new HtmlWriter())->body(Draft::of(self::rich(), new Choices(headingDepth: 2)));
+        self::assertStringContainsString('Tide &amp; &lt;Wall&gt;', $html);
+        self::assertStringContainsString('<strong>bold</strong><u><em> &amp; &lt;b&gt;</em></u><br><a href="https://example.org/?a=1&amp;b=&apos;2&apos;"', $html);
+        self::assertStringNotContainsString('secret', $html);
+        $dom = new \DOMDocument();
+        self::assertTrue($dom->loadXML('<x>' . str_replace(['<br>', '<hr>'], ['<br/>', '<hr/>'], $html) . '</x>'), 'Every element is closed in order.');
+    }
+
+    public function testDeepSectionsBecomeListItems(): void
+    {
+        $roles = [];
+        foreach (Draft::of(self::rich(), new Choices(headingDepth: 2, notes: false))->elements as $element) {
+            $roles[$element->title] = $element->role . $element->level;
+        }
+        self::assertSame(['Abstract' => 'heading1', 'Tide & <Wall>' => 'heading1', 'Mud' => 'heading2', 'Deep' => 'item1', 'Deeper' => 'item2', 'a point' => 'item1', 'under it' => 'item2', 'Pell says' => 'quote0', 'Tables' => 'heading1'], $roles);
+    }
+
+    /** @return array<string, \DOMXPath> the parts of a document, each of them well-formed */
+    private function parts(string $docx): array
+    {
+        file_put_contents("{$this->folder}/test.docx", $docx);
+        $zip = new \ZipArchive();
+        self::assertTrue($zip->open("{$this->folder}/test.docx", \ZipArchive::CHECKCONS));
+        $parts = [];
+        for ($i = 0; $i < $zip->numFiles; ++$i) {
+            $dom = new \DOMDocument();
+            self::assertTrue($dom->loadXML((string) $zip->getFromIndex($i)), (string) $zip->getNameIndex($i));
+            $path = new \DOMXPath($dom);
+            $path->registerNamespace('w', 'http://schemas.openxmlformats.org/wordprocessingml/2006/main');
+            $path->registerNamespace('r', 'http://schemas.openxmlformats.org/officeDocument/2006/relationships');
+            $parts[(string) $zip->getNameIndex($i)] = $path;
+        }
+
+        return $parts;
+    }
+
+    /** @return list<string> */
+    private static function values(\DOMXPath $path, string $query): array
+    {
+        $values = [];
+        foreach ($path->query($query) ?: [] as $node) {
+            $values[] = (string) $node->nodeValue;
+        }
+
+        return $values;
+    }
+
+    public function testDocxPartsHangTogether(): void
+    {
+        $parts = $this->parts($this->write(Format::Docx, self::rich()));
+        $body = $parts['word/document.xml'];
+        foreach (array_unique(self::values($body, '//w:pStyle/@w:val | //w:rStyle/@w:val | //w:tblStyle/@w:val')) as $style) {
+            self::assertCount(1, self::values($parts['word/styles.xml'], "//w:style[@w:styleId='{$style}']/@w:styleId"), "Style {$style}");
+        }
+        foreach (array_unique(self::values($body, '//w:numId/@w:val')) as $list) {
+            self::assertTrue($list === '0' || self::values($parts['word/numbering.xml'], "//w:num[@w:numId='{$list}']/@w:numId") !== [], "List {$list}");
+        }
+        $targets = array_map(static fn(\DOMNode $node): string => $node instanceof \DOMElement ? $node->getAttribute('Id') : '', iterator_to_array($parts['word/_rels/document.xml.rels']->query('/*/*') ?: []));
+        self::assertSame([], array_diff(self::values($body, '//@r:id'), $targets));
+        $bookmarks = self::values($body, '//w:bookmarkStart/@w:name');
+        self::assertSame([], array_diff(self::values($body, '//w:hyperlink/@w:anchor'), $bookmarks));
+        self::assertCount(9, $bookmarks, 'Every topic that prints has a bookmark.');
+        self::assertSame(\count(self::values($body, "//w:fldChar[@w:fldCharType='begin']")), \count(self::values($body, "//w:fldChar[@w:fldCharType='end']")));
+        self::assertStringNotContainsString('updateFields', $parts['word/settings.xml']->document->saveXML() ?: '');
+        self::assertStringContainsString('TOC \o', implode(' ', self::values($body, '//w:instrText')));
+        self::assertSame(['Ada Marsh'], self::values($parts['docProps/core.xml'], "//*[local-name()='creator']"));
+    }
+
+    public function testDocxNumbersAreARealListBoundToTheHeadings(): void
+    {
+        $parts = $this->parts($this->write(Format::Docx, self::rich()));
+        $numbering = $parts['word/numbering.xml'];
+        self::assertSame(['%1', '%1.%2', '%1.%2.%3', ''], \array_slice(self::values($numbering, '//w:abstractNum[@w:abstractNumId=0]/w:lvl/w:lvlText/@w:val'), 0, 4));
+        self::assertSame(['Heading1', 'Heading2', 'Heading3'], \array_slice(self::values($numbering, '//w:abstractNum[@w:abstractNumId=0]/w:lvl/w:pStyle/@w:val'), 0, 3));
+        self::assertSame(['0', '1', '2'], \array_slice(self::values($parts['word/styles.xml'], "//w:style[starts-with(@w:styleId, 'Heading')]/w:pPr/w:outlineLvl/@w:val"), 0, 3));
+        // No number is typed before a heading that the list counts; the abstract is taken out of the list.
+        $headings = self::values($parts['word/document.xml'], "//w:p[w:pPr/w:pStyle[starts-with(@w:val, 'Heading')]]");
+        self::assertSame(['Abstract', 'Tide & <Wall>', 'Mud', 'Deep', 'Deeper', 'Tables'], $headings);
+    }
+
+    public function testAWordProcessorReadsTheSameDocument(): void
+    {
+        $office = trim((string) shell_exec('command -v soffice'));
+        if ($office === '') {
+            self::markTestSkipped('No word processor is installed.');
+        }
+        foreach ([[Scheme::Decimal, ['1 Tide & <Wall>', '1.1 Mud', '1.1.1 Deep']], [Scheme::Chapter, ["Chapter 1\u{2002} Tide & <Wall>", '1.1 Mud', '1.1.1 Deep']], [Scheme::Essay, ['I. Tide & <Wall>', 'A. Mud', '1. Deep']]] as [$scheme, $expected]) {
+            file_put_contents("{$this->folder}/read.docx", $this->write(Format::Docx, self::rich(), new Choices(scheme: $scheme, contents: false)));
+            exec(escapeshellarg($office) . ' --headless -env:UserInstallation=file://' . escapeshellarg("{$this->folder}/profile") . ' --convert-to txt:Text --outdir ' . escapeshellarg($this->folder) . ' ' . escapeshellarg("{$this->folder}/read.docx") . ' 2>/dev/null');
+            $text = (string) file_get_contents("{$this->folder}/read.txt");
+            $lines = array_map(trim(...), explode("\n", str_replace("\u{FEFF}", '', $text)));
+            foreach ([...$expected, 'A note heading', 'quoted', 'Pell says'] as $line) {
+                self::assertContains($line, $lines, "{$scheme->value}:\n{$text}");
+            }
+            self::assertStringContainsString('4. four', $text);
+            self::assertStringNotContainsString('secret', $text);
+        }
+    }
+
+    public function testABranchKeepsItsNumbers(): void
+    {
+        $plan = self::rich();
+        $from = Build::id($plan, 'Tide & <Wall>');
+        self::assertStringContainsString("\n1.1 Mud\n  1.1.1 Deep", $this->write(Format::Text, $plan, new Choices($from, notes: false)));
+        $parts = $this->parts($this->write(Format::Docx, $plan, new Choices($from)));
+        self::assertSame(['Mud', 'Deep', 'Deeper'], self::values($parts['word/document.xml'], "//w:p[w:pPr/w:pStyle[starts-with(@w:val, 'Heading')]]"));
+        self::assertSame(['Heading1'], self::values($parts['word/numbering.xml'], '//w:abstractNum[@w:abstractNumId=0]/w:lvl[@w:ilvl=1]/w:pStyle/@w:val'));
+    }
+
+    public function testEveryFormatTakesAPlanOfHostileTitles(): void
+    {
+        $in = Build::sample('hostile/blns-first-100.opml');
+        $plan = $in === null ? self::rich() : Reading::Opml->reader()->read($in, new Options(), new CountedIds())->plan;
+        foreach (Format::cases() as $format) {
+            self::assertNotSame('', $this->write($format, $plan));
+        }
+        $this->parts($this->write(Format::Docx, $plan));
+    }
+}

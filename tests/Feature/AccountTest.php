@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Plan;
+use App\Models\User;
+use Illuminate\Auth\Notifications\ResetPassword;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Notification;
+
+final class AccountTest extends TestCase
+{
+    public function testSignUpSignOutSignIn(): void
+    {
+        Auth::logout();
+        $this->post('/sign-up', ['name' => 'Eve', 'email' => 'eve@example.org', 'password' => 'short'])->assertSessionHasErrors('password');
+        $this->post('/sign-up', ['name' => 'Eve', 'email' => 'eve@example.org', 'password' => 'long enough', 'time_zone' => 'Europe/Berlin'])->assertRedirect('/plans');
+        self::assertSame('Europe/Berlin', User::query()->where('email', 'eve@example.org')->sole()->time_zone);
+        $this->post('/sign-out')->assertRedirect('/');
+        $this->assertGuest();
+        $this->post('/sign-in', ['email' => 'eve@example.org', 'password' => 'wrong'])->assertSessionHasErrors('email');
+        $this->post('/sign-in', ['email' => 'eve@example.org', 'password' => 'long enough'])->assertRedirect('/plans');
+        $this->assertAuthenticated();
+    }
+
+    public function testAForgottenPasswordIsReplacedByALinkInALetter(): void
+    {
+        Notification::fake();
+        Auth::logout();
+        $this->post('/forgotten', ['email' => 'nobody@example.org'])->assertSessionHas('said');
+        $this->post('/forgotten', ['email' => 'ada@example.org'])->assertSessionHas('said');
+        $token = '';
+        Notification::assertSentTo($this->user, ResetPassword::class, static function (ResetPassword $letter) use (&$token): bool {
+            $token = $letter->token;
+
+            return true;
+        });
+        $this->get("/reset/{$token}?email=ada@example.org")->assertOk()->assertSee('ada@example.org');
+        $this->post('/reset', ['token' => 'false', 'email' => 'ada@example.org', 'password' => 'another one'])->assertSessionHasErrors('email');
+        $this->post('/reset', ['token' => $token, 'email' => 'ada@example.org', 'password' => 'another one'])->assertRedirect('/sign-in');
+        $this->post('/sign-in', ['email' => 'ada@example.org', 'password' => 'another one']);
+        $this->assertAuthenticated();
+    }
+
+    public function testEverythingCanBeDownloaded(): void
+    {
+        $path = $this->get('/account/download')->assertOk()->getFile()->getPathname();
+        $zip = new \ZipArchive();
+        self::assertTrue($zip->open($path));
+        $names = array_map(static fn(int $i): string => (string) $zip->getNameIndex($i), range(0, $zip->numFiles - 1));
+        self::assertSame(['About these files.txt', '01 Test plan.opml', '01 Test plan.docx'], $names);
+        self::assertStringContainsString('text="A1"', (string) $zip->getFromName('01 Test plan.opml'));
+        unlink($path);
+    }
+
+    public function testDeletingTheAccountNeedsThePasswordAndTakesAllPlans(): void
+    {
+        $this->start(implode("\n", array_map(static fn(int $i): string => str_repeat(' ', $i) . "L{$i}", range(0, 40))));
+        $this->delete('/account', ['password_to_delete' => 'wrong'])->assertSessionHasErrors('password_to_delete');
+        self::assertNotNull($this->user->fresh());
+        $this->delete('/account', ['password_to_delete' => 'a long secret'])->assertRedirect('/');
+        self::assertNull(User::query()->find($this->user->id));
+        self::assertSame(0, Plan::withTrashed()->where('owner_id', $this->user->id)->count());
+    }
+
+    public function testNameZoneAndPasswordCanBeChanged(): void
+    {
+        $this->put('/account', ['name' => 'Ada M', 'time_zone' => 'Atlantis/City'])->assertSessionHasErrors('time_zone');
+        $this->put('/account', ['name' => 'Ada M', 'time_zone' => 'Asia/Tokyo'])->assertSessionHas('said');
+        $this->put('/account/password', ['current_password' => 'wrong', 'password' => 'another one'])->assertSessionHasErrors('current_password');
+        $this->put('/account/password', ['current_password' => 'a long secret', 'password' => 'another one'])->assertSessionHas('said');
+        self::assertTrue(Auth::validate(['email' => 'ada@example.org', 'password' => 'another one']));
+        self::assertSame('Asia/Tokyo', $this->user->fresh()?->time_zone);
+    }
+}

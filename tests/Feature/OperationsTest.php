@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Embrel\Operation\EditNote;
+use Embrel\Plan\Plan;
+use Illuminate\Support\Facades\DB;
+use Tests\Core\Build\Build;
+
+final class OperationsTest extends TestCase
+{
+    /** @return array<string, mixed> */
+    private function add(string $title, string $parent = Plan::ROOT, ?string $after = null): array
+    {
+        return ['type' => 'add', 'at' => ['parent' => $parent, 'after' => $after], 'topics' => [['id' => self::newId(), 'title' => $title]]];
+    }
+
+    /** @return array<string, mixed> */
+    private function note(string $topic, string $text, ?string $block = null): array
+    {
+        $block ??= self::newId();
+
+        return ['type' => 'note', 'topic' => $topic, 'put' => [['type' => 'paragraph', 'attrs' => ['id' => $block], 'content' => [['type' => 'text', 'text' => $text]]]], 'remove' => [], 'order' => [$block], 'was' => []];
+    }
+
+    public function testABatchIsAppliedInOrderAndTheAnswerTellsWhatChanged(): void
+    {
+        $answer = $this->send($this->add('First'), ['type' => 'retitle', 'topic' => $this->id('B'), 'title' => 'Bee'], ['type' => 'move', 'ids' => [$this->id('A2')], 'at' => ['parent' => $this->id('C'), 'after' => null]])->assertOk();
+        self::assertSame("First\nA\n  A1\nBee\n  B1\nC\n  A2", $this->outline());
+        self::assertSame(4, $answer->json('revision'));
+        self::assertSame([], $answer->json('refused'));
+        self::assertEqualsCanonicalizing(['First', 'Bee', 'A2'], array_column($answer->json('topics'), 'title'));
+        self::assertContains(['parent' => Plan::ROOT, 'from' => 0, 'own' => ['1', '2', '3', '4']], $answer->json('labels.runs'));
+        self::assertSame(['First', 'A', 'Bee', 'C'], array_column($answer->json('strip'), 'title'));
+    }
+
+    public function testAnOperationThatIsInTheLogIsAcknowledgedAndNotAppliedTwice(): void
+    {
+        $once = $this->add('Once') + ['id' => self::newId(), 'step' => self::newId()];
+        $this->send($once)->assertOk();
+        $this->send($once, $this->add('Twice'))->assertOk()->assertJsonPath('refused', []);
+        self::assertSame("Twice\nOnce\nA\n  A1\n  A2\nB\n  B1\nC", $this->outline());
+    }
+
+    public function testEachOperationIsAppliedAloneAndWhatDependsOnARefusedOneIsRefusedWithIt(): void
+    {
+        $lost = $this->add('Lost', self::newId());
+        $below = $this->add('Below', $lost['topics'][0]['id']);
+        $answer = $this->send($lost, $below, $this->add('Kept'))->assertOk();
+        self::assertSame(['gone', 'dependent'], array_column($answer->json('refused'), 'reason'));
+        self::assertStringStartsWith("Kept\nA", $this->outline());
+    }
+
+    public function testACompoundIsAllOrNothing(): void
+    {
+        $answer = $this->send(['type' => 'compound', 'operations' => [['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'Changed'], ['type' => 'remove', 'ids' => [self::newId()]]]])->assertOk();
+        self::assertSame('gone', $answer->json('refused.0.reason'));
+        self::assertStringStartsWith('A', $this->outline());
+    }
+
+    public function testRemovingKeepsTheRowsAndUndoBringsThemBackWithTheirNotes(): void
+    {
+        $this->send($this->note($this->id('A1'), 'kept words here'))->assertOk();
+        $this->send(['type' => 'remove', 'ids' => [$this->id('A1')]])->assertOk();
+        $this->send(['type' => 'remove', 'ids' => [$this->id('A')]])->assertOk();
+        self::assertSame("B\n  B1\nC", $this->outline());
+        self::assertSame(3, DB::table('topics')->where('plan_id', $this->row->id)->whereNotNull('removed_at')->count());
+        $this->step('undo')->assertOk();
+        self::assertSame("A\n  A2\nB\n  B1\nC", $this->outline(), 'What was removed before on its own stays removed.');
+        $this->step('undo')->assertOk();
+        self::assertSame("A\n  A1\n  A2\nB\n  B1\nC", $this->outline());
+        self::assertSame('kept words here', $this->plan()->topic($this->id('A1'))->note?->plainText());
+    }
+
+    public function testUndoAndRedoGoBackAndForthOverManySteps(): void
+    {
+        $states = [$this->outline()];
+        $changes = [
+            fn(): array => $this->add('New'),
+            fn(): array => ['type' => 'move', 'ids' => [$this->id('A1'), $this->id('B1')], 'at' => ['parent' => $this->id('C'), 'after' => null]],
+            fn(): array => ['type' => 'join', 'upper' => $this->id('New'), 'lower' => $this->id('A')],
+            fn(): array => ['type' => 'split', 'topic' => $this->id('New A'), 'new' => self::newId(), 'at' => 3],
+            fn(): array => ['type' => 'remove', 'ids' => [$this->id('C')]],
+        ];
+        foreach ($changes as $change) {
+            $this->send($change())->assertOk()->assertJsonPath('refused', []);
+            $states[] = $this->outline();
+        }
+        for ($i = \count($changes) - 1; $i >= 0; --$i) {
+            $this->step('undo')->assertOk();
+            self::assertSame($states[$i], $this->outline());
+        }
+        $this->step('undo')->assertOk()->assertJsonPath('nothing', true);
+        for ($i = 1; $i <= 3; ++$i) {
+            $this->step('redo')->assertOk();
+            self::assertSame($states[$i], $this->outline());
+        }
+        $this->step('undo')->assertOk();
+        $this->step('undo')->assertOk();
+        self::assertSame($states[1], $this->outline());
+        $this->send($this->add('Another way'))->assertOk();
+        $this->step('redo')->assertOk()->assertJsonPath('nothing', true);
+        $this->step('undo')->assertOk();
+        self::assertSame($states[1], $this->outline());
+    }
+
+    public function testOneUndoTakesBackAStepOfManyOperations(): void
+    {
+        $step = self::newId();
+        foreach (['T', 'Ti', 'Tide'] as $title) {
+            $this->send(['type' => 'retitle', 'topic' => $this->id($title === 'T' ? 'B' : ($title === 'Ti' ? 'T' : 'Ti')), 'title' => $title, 'step' => $step])->assertOk();
+        }
+        $this->step('undo')->assertOk();
+        self::assertSame("A\n  A1\n  A2\nB\n  B1\nC", $this->outline());
+    }
+
+    public function testUndoIsRefusedWhereSomeoneElseHasChangedTheSameSince(): void
+    {
+        $this->send(['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'Mine'])->assertOk();
+        DB::table('operations')->insert(['plan_id' => $this->row->id, 'seq' => 99, 'op_id' => self::newId(), 'step_id' => self::newId(), 'user_id' => $this->account('bob')->id, 'type' => 'retitle', 'payload' => json_encode(['type' => 'retitle', 'topic' => $this->id('Mine'), 'title' => 'Theirs']), 'inverse' => '{}']);
+        $this->step('undo')->assertStatus(409)->assertJsonPath('reason', 'changed');
+        self::assertStringStartsWith('Mine', $this->outline());
+    }
+
+    public function testANoteIsChangedBlockByBlockAndCounted(): void
+    {
+        $topic = $this->id('A1');
+        $block = self::newId();
+        $answer = $this->send($this->note($topic, 'three short words', $block))->assertOk();
+        self::assertSame([3, 1], $answer->json("figures.{$topic}"));
+        self::assertSame(3, $answer->json('words'));
+        $note = $this->getJson("/plans/{$this->row->id}/topics/{$topic}/note")->assertOk();
+        $block0 = array_values($this->plan()->topic($topic)->note->blocks ?? [])[0];
+        self::assertSame(EditNote::fingerprint($block0), $note->json("seen.{$block}"));
+        $this->send(['type' => 'note', 'topic' => $topic, 'put' => [], 'remove' => [$block], 'order' => [], 'was' => []])->assertOk();
+        self::assertFalse($this->plan()->topic($topic)->noted);
+    }
+
+    public function testBadOperationsGetAClearAnswerAndChangeNothing(): void
+    {
+        $before = $this->outline();
+        $this->send(['type' => 'explode'])->assertStatus(422)->assertJsonPath('message', 'This is not an operation: “type” cannot be “explode”.');
+        $this->send(['type' => 'note', 'topic' => $this->id('A'), 'put' => [['type' => 'script', 'attrs' => ['id' => self::newId()]]]])->assertStatus(422);
+        $this->postJson("/plans/{$this->row->id}/operations", ['base' => 'x', 'operations' => 'y'])->assertStatus(422);
+        $this->postJson("/plans/{$this->row->id}/operations", ['base' => 0, 'operations' => [5]])->assertStatus(422);
+        $this->send($this->note($this->id('A'), str_repeat('x', 2_200_000)))->assertStatus(413);
+        $this->send(['type' => 'move', 'ids' => [$this->id('A')], 'at' => ['parent' => $this->id('A1'), 'after' => null]])->assertOk()->assertJsonPath('refused.0.reason', 'into-itself');
+        self::assertSame($before, $this->outline());
+    }
+
+    public function testATopicOfAnotherPlanIsNotThere(): void
+    {
+        $other = $this->start('X');
+        $x = Build::id(app(\App\Store\PlanStore::class)->load($other), 'X');
+        $this->send(['type' => 'move', 'ids' => [$x], 'at' => ['parent' => Plan::ROOT, 'after' => null]])->assertOk()->assertJsonPath('refused.0.reason', 'gone');
+        $this->send($this->add('Y', $x))->assertOk()->assertJsonPath('refused.0.reason', 'gone');
+    }
+
+    public function testOthersAreToldWhatHasHappened(): void
+    {
+        $base = $this->row->revision;
+        $gone = $this->id('C');
+        $this->send(['type' => 'remove', 'ids' => [$gone]], $this->add('New', $this->id('A'), $this->id('A1')))->assertOk();
+        $answer = $this->getJson("/plans/{$this->row->id}/changes?since={$base}")->assertOk();
+        self::assertSame([$gone], $answer->json('removed'));
+        self::assertSame(['New'], array_column($answer->json('topics'), 'title'));
+        self::assertSame($this->id('A1'), $answer->json('topics.0.after'));
+        $this->getJson("/plans/{$this->row->id}/changes?since=" . $answer->json('revision'))->assertNoContent();
+    }
+
+    public function testTheLandingTellsTheNumberThatATopicWouldGet(): void
+    {
+        $at = static fn(array $query): string => '/landing?' . http_build_query($query);
+        $this->getJson("/plans/{$this->row->id}" . $at(['parent' => $this->id('A'), 'after' => $this->id('A1')]))->assertOk()->assertJsonPath('number', '1.2');
+        $this->getJson("/plans/{$this->row->id}" . $at(['parent' => Plan::ROOT, 'topic' => $this->id('C')]))->assertOk()->assertJsonPath('number', '1');
+        $this->getJson("/plans/{$this->row->id}" . $at(['parent' => $this->id('A1'), 'topic' => $this->id('A')]))->assertStatus(409);
+        $this->getJson("/plans/{$this->row->id}" . $at(['parent' => 'x']))->assertStatus(422);
+    }
+
+    public function testThousandsOfPlacesInOneSpotKeepTheirOrder(): void
+    {
+        $b = $this->id('B');
+        for ($i = 0; $i < 3; ++$i) {
+            $this->send(...array_map(fn(int $n): array => $this->add("{$i}-{$n}", Plan::ROOT, $b), range(1, 120)))->assertOk();
+        }
+        $lines = array_values(array_filter(explode("\n", $this->outline()), static fn(string $line): bool => str_contains($line, '-')));
+        self::assertSame('2-120', $lines[0]);
+        self::assertSame('0-1', $lines[359]);
+        self::assertSame($lines, array_unique($lines));
+    }
+}
