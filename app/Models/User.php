@@ -22,6 +22,7 @@ final class User extends Authenticatable
 
     protected $fillable = ['name', 'email', 'password', 'time_zone', 'language'];
     protected $hidden = ['password', 'remember_token'];
+    protected $attributes = ['time_zone' => 'UTC', 'language' => 'en'];
 
     protected function casts(): array
     {

@@ -76,9 +76,8 @@ final class PlanStore
                     $log[] = ['plan_id' => $row->id, 'seq' => ++$seq, 'op_id' => $change->id, 'step_id' => $change->step, 'undoes' => $change->undoes, 'user_id' => $user->id]
                         + self::stored($change, json_encode($inverse->toArray(), self::JSON)) + ['at' => now()];
                 } catch (OperationRefused $why) {
-                    $made = array_map(static fn(string $touched): string => substr($touched, 0, 26), $change->operation->touches());
-                    $why = $why->reason === Reason::Gone && array_intersect($made, $missing) !== [] ? OperationRefused::dependent() : $why;
-                    array_push($missing, ...$made);
+                    $why = $why->reason === Reason::Gone && self::names($change, $missing) ? OperationRefused::dependent() : $why;
+                    array_push($missing, ...array_map(static fn(string $touched): string => substr($touched, 0, 26), $change->operation->touches()));
                     $refused[] = ['id' => $change->id, 'reason' => $why->reason->value, 'message' => $why->getMessage()];
                 }
             }
@@ -88,6 +87,16 @@ final class PlanStore
 
             return new Outcome($before, $state, $seq - \count($log), $seq, $refused, $rows);
         });
+    }
+
+    /**
+     * @param list<string> $topics
+     */
+    private static function names(Change $change, array $topics): bool
+    {
+        $form = json_encode($change->operation->toArray(), self::JSON);
+
+        return array_filter($topics, static fn(string $id): bool => str_contains($form, $id)) !== [];
     }
 
     /** @return array{type: string, payload: string, inverse: string} */

@@ -24,15 +24,16 @@ final class UndoLog
     public function undoable(): ?string
     {
         $steps = $this->steps();
+        $undoings = self::undoings($steps);
         $cancelled = [];
         foreach ($steps as $step => $undoes) {
-            $isUndo = $undoes !== null && ($steps[$undoes] ?? null) === null;
             if (isset($cancelled[$step])) {
-                if ($undoes !== null && !$isUndo) {
+                // What was brought back and taken back again is out of force with the step that did it.
+                if ($undoes !== null && !isset($undoings[$step])) {
                     $cancelled[$undoes] = $cancelled[(string) $steps[$undoes]] = true;
                 }
-            } elseif ($isUndo) {
-                $cancelled[$undoes] = true;
+            } elseif (isset($undoings[$step])) {
+                $cancelled[(string) $undoes] = true;
             } else {
                 return $step;
             }
@@ -45,6 +46,7 @@ final class UndoLog
     public function redoable(): ?string
     {
         $steps = $this->steps();
+        $undoings = self::undoings($steps);
         $cancelled = [];
         foreach ($steps as $step => $undoes) {
             if (isset($cancelled[$step])) {
@@ -53,13 +55,32 @@ final class UndoLog
             if ($undoes === null) {
                 return null;
             }
-            if (($steps[$undoes] ?? null) === null) {
+            if (isset($undoings[$step])) {
                 return $step;
             }
             $cancelled[$undoes] = true;
         }
 
         return null;
+    }
+
+    /**
+     * The steps that undo: those that point to one that does not itself.
+     *
+     * @param array<string, string|null> $steps newest first
+     *
+     * @return array<string, true>
+     */
+    private static function undoings(array $steps): array
+    {
+        $undoings = [];
+        foreach (array_reverse($steps, true) as $step => $undoes) {
+            if ($undoes !== null && !isset($undoings[$undoes])) {
+                $undoings[$step] = true;
+            }
+        }
+
+        return $undoings;
     }
 
     /** @return array<string, string|null> step → the step it undoes, newest first */

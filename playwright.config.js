@@ -1,0 +1,20 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+    testDir: 'tests/browser',
+    outputDir: 'storage/framework/testing/browser',
+    reporter: [['list']],
+    workers: 2,
+    fullyParallel: true,
+    timeout: 60_000,
+    expect: { timeout: 10_000 },
+    use: {
+        baseURL: process.env.EMBREL_ADDRESS ?? 'http://127.0.0.1:8080',
+        viewport: { width: 1280, height: 800 },
+        acceptDownloads: true,
+        launchOptions: {
+            executablePath: '/usr/bin/chromium',
+            args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
+        },
+    },
+});

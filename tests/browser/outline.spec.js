@@ -1,0 +1,178 @@
+import { expect, test } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { Writer } from './writer.js';
+
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+async function planOf(page, title, ...lines) {
+    const writer = new Writer(page);
+    await writer.signUp();
+    await page.goto('/intake');
+    await page.getByLabel(/paste text/).fill(lines.join('\n'));
+    await page.getByLabel('Title of the plan').fill(title);
+    await page.getByRole('button', { name: 'Take it as a new plan' }).click();
+    await expect(page.getByRole('treeitem').first()).toBeVisible();
+    return writer;
+}
+
+test('the keys of writing titles', async ({ page }) => {
+    const writer = await planOf(page, 'Keys', 'Alpha', 'Beta gamma', '\tDelta');
+    await writer.mark(/Beta gamma/);
+    await writer.type('[Enter]', '[Home]', ...Array(4).fill('[ArrowRight]'), '[Enter]');
+    await writer.expectOutline('1 Alpha\n2 Beta\n  2.1 Delta\n3 gamma');
+    await writer.type('[Tab]');
+    await writer.expectOutline('1 Alpha\n2 Beta\n  2.1 Delta\n  2.2 gamma');
+    await writer.type('[Alt+ArrowUp]');
+    await writer.expectOutline('1 Alpha\n2 Beta\n  2.1 gamma\n  2.2 Delta');
+    await writer.type('[Home]', '[Enter]', 'Above');
+    await writer.expectOutline('1 Alpha\n2 Beta\n  2.1 Above\n  2.2 gamma\n  2.3 Delta');
+    await writer.type('[ArrowDown]', '[Home]', '[Backspace]');
+    await writer.expectOutline('1 Alpha\n2 Beta\n  2.1 Above gamma\n  2.2 Delta');
+    await writer.type('!');
+    await writer.expectOutline('1 Alpha\n2 Beta\n  2.1 Above! gamma\n  2.2 Delta');
+    await writer.type('[Shift+Tab]', '[Escape]');
+    await writer.expectOutline('1 Alpha\n2 Beta\n  2.1 Delta\n3 Above! gamma');
+    await writer.saved();
+    await page.reload();
+    await writer.expectOutline('1 Alpha\n2 Beta\n  2.1 Delta\n3 Above! gamma');
+    expect(writer.problems).toEqual([]);
+});
+
+test('the keys of marked rows', async ({ page }) => {
+    const writer = await planOf(page, 'Rows', 'A', '\tA1', '\tA2', 'B', 'C');
+    await writer.mark(/A2/);
+    await writer.type('[q]');
+    await expect(writer.row(/A2, quote/)).toBeVisible();
+    await writer.type('[p]');
+    await writer.expectOutline('1 A\n  1.1 A1\n  A2\n2 B\n3 C');
+    await writer.type('[s]', '[Home]', '[ArrowLeft]');
+    await writer.expectOutline('1 A\n2 B\n3 C');
+    await expect(writer.row(/1 A/)).toHaveAttribute('aria-expanded', 'false');
+    await page.waitForResponse((response) => response.url().endsWith('/folds'));
+    await page.reload();
+    await writer.expectOutline('1 A\n2 B\n3 C');
+    await page.getByRole('tree').focus();
+    await writer.type('[0]');
+    await writer.expectOutline('1 A\n  1.1 A1\n  1.2 A2\n2 B\n3 C');
+    await writer.mark(/B/);
+    await writer.type('[Shift+ArrowDown]', '[Alt+ArrowRight]');
+    await writer.expectOutline('1 A\n  1.1 A1\n  1.2 A2\n  1.3 B\n  1.4 C');
+    await writer.type('[m]', '2', '[Escape]', '[Alt+ArrowLeft]');
+    await writer.expectOutline('1 A\n  1.1 A1\n  1.2 A2\n2 B\n3 C');
+    await writer.mark(/A1/);
+    await writer.type('[m]', 'B', '[Enter]');
+    await writer.expectOutline('1 A\n  1.1 A2\n2 B\n  2.1 A1\n3 C');
+    await writer.type('[f]');
+    await writer.expectOutline('');
+    await writer.type('[Escape]');
+    await writer.mark(/B/);
+    await writer.type('[g]', '[ArrowRight]', '[Enter]');
+    await expect(writer.row(/B, question/)).toBeVisible();
+    await writer.type('[t]', '250', '[Enter]');
+    await expect(writer.row(/B/).getByRole('img', { name: '0 of 250 words' })).toBeVisible();
+    await writer.type('[Delete]', '[Control+z]');
+    await writer.expectOutline('1 A\n  1.1 A2\n2 B\n  2.1 A1\n3 C');
+    await page.getByRole('tree').focus();
+    await writer.type('[?]');
+    await expect(page.getByRole('dialog', { name: 'All the keys' })).toBeVisible();
+    expect(writer.problems).toEqual([]);
+});
+
+test('a branch is dragged to where the line shows it will land', async ({ page }) => {
+    const writer = await planOf(page, 'Drag', 'A', '\tA1', 'B', 'C');
+    const from = await writer.row(/3 C/).locator('.n').boundingBox();
+    const to = await writer.row(/A1/).boundingBox();
+    await page.mouse.move(from.x + 60, from.y + 10);
+    await page.mouse.down();
+    await page.mouse.move(to.x + 150, to.y + 6, { steps: 8 });
+    await expect(page.locator('.landing')).toBeVisible();
+    await expect(page.locator('.landing output')).toHaveText('1.1');
+    await page.mouse.up();
+    await writer.expectOutline('1 A\n  1.1 C\n  1.2 A1\n2 B');
+    await writer.saved();
+});
+
+test('copy, cut, paste and duplicate', async ({ page, context }) => {
+    await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+    const writer = await planOf(page, 'Clipboard', 'A', '\tA1', 'B');
+    await writer.mark(/1 A/);
+    await writer.type('[Control+c]');
+    await writer.mark(/B/);
+    await writer.type('[Control+v]');
+    await writer.expectOutline('1 A\n  1.1 A1\n2 B\n  2.1 A\n    2.1.1 A1');
+    await writer.mark(/2.1.1 A1/);
+    await writer.type('[Control+Shift+d]');
+    await writer.expectOutline('1 A\n  1.1 A1\n2 B\n  2.1 A\n    2.1.1 A1\n    2.1.2 A1');
+    await writer.mark(/2.1 A$/);
+    await writer.type('[Control+x]');
+    await writer.expectOutline('1 A\n  1.1 A1\n2 B');
+});
+
+test('ideas are caught, and placed from the list of loose ones', async ({ page }) => {
+    const writer = await planOf(page, 'Catching', 'A');
+    await writer.type('[Control+k]', 'An idea', '[Enter]', 'Another', '[Enter]');
+    await page.getByRole('button', { name: '2 loose ideas' }).click();
+    await page.getByRole('dialog', { name: 'Loose ideas' }).getByRole('button', { name: 'Put into the tree' }).first().click();
+    await page.getByRole('button', { name: 'Close', exact: true }).last().click();
+    await writer.expectOutline('1 A\n2 An idea');
+    await expect(page.getByRole('button', { name: '1 loose idea' })).toBeVisible();
+});
+
+test('properties of the plan, and its target shared out', async ({ page }) => {
+    const writer = await planOf(page, 'Properties', 'A', '\tA1', 'B');
+    await page.getByRole('button', { name: 'Properties of the plan' }).click();
+    const dialog = page.getByRole('dialog', { name: 'The plan' });
+    await dialog.getByLabel('Target in words').fill('900');
+    await dialog.getByLabel('Numbering').selectOption('essay');
+    await dialog.getByRole('button', { name: 'Share the target out' }).click();
+    await writer.expectOutline('I. A\n  A. A1\nII. B');
+    await expect(writer.row(/A/).first().getByRole('img', { name: '0 of 600 words' })).toBeVisible();
+    await expect(page.getByText('0 of 900 words')).toBeVisible();
+});
+
+test('hostile titles and notes are shown as text', async ({ page }) => {
+    const writer = await planOf(page, '<img src=x onerror="window.__pwned=1">', '<script>window.__pwned=2</script>', '"><svg onload=window.__pwned=3>');
+    await writer.expectOutline('1 <script>window.__pwned=2</script>\n2 "><svg onload=window.__pwned=3>');
+    await writer.type('[n]', '<b onclick="window.__pwned=4">text</b>');
+    await writer.saved();
+    await page.getByRole('link', { name: 'Hand over' }).click();
+    await expect(page.getByLabel('Preview').getByText('<b onclick="window.__pwned=4">text</b>')).toBeVisible();
+    await page.goto('/plans');
+    expect(await page.evaluate(() => window.__pwned)).toBeUndefined();
+    expect(writer.problems).toEqual([]);
+});
+
+test('a note keeps what this editor does not edit', async ({ page }) => {
+    const writer = new Writer(page);
+    await writer.signUp();
+    await page.goto('/intake');
+    await page.getByLabel('File', { exact: true }).setInputFiles({ name: 'kept.md', mimeType: 'text/markdown', buffer: Buffer.from('# T\n\nBefore\n\n| a | b |\n| - | - |\n| c | d |\n') });
+    await page.getByRole('button', { name: 'Take it as a new plan' }).click();
+    await writer.mark(/T/);
+    await writer.type('[n]', '[Control+Home]', 'Changed. ');
+    await writer.saved();
+    await page.goto(`${page.url()}/hand-over`);
+    await expect(page.getByLabel('Preview').getByRole('cell', { name: 'd', exact: true })).toBeVisible();
+    await expect(page.getByLabel('Preview').getByText('Changed. Before')).toBeVisible();
+});
+
+for (const [name, address] of [['plans', '/plans'], ['outline', null], ['hand over', '/hand-over'], ['intake', '/intake'], ['account', '/account'], ['sign in', '/sign-in']]) {
+    test(`axe finds nothing: ${name}`, async ({ page }) => {
+        if (address === '/sign-in') {
+            await page.goto(address);
+        } else {
+            const writer = await planOf(page, 'Accessible', 'A', '\tA1', 'B');
+            if (address === null) {
+                await writer.mark(/A1/);
+                await writer.type('[n]');
+                await expect(page.getByRole('textbox', { name: 'Note', exact: true })).toBeFocused();
+            } else {
+                await page.goto(address === '/hand-over' ? page.url() + address : address);
+            }
+        }
+        await page.evaluate(axe);
+        const { violations } = await page.evaluate(() => window.axe.run());
+        expect(violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target).join(' ')}`)).toEqual([]);
+    });
+}
