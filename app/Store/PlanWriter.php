@@ -84,6 +84,9 @@ final class PlanWriter
         foreach (array_chunk($ids, self::CHUNK) as $chunk) {
             DB::table('topics')->where('plan_id', $planId)->whereIn('id', $chunk)->update(['removed_at' => null, 'revision' => $revision]);
         }
+        foreach ($ids as $id) {
+            $this->rows->revisions[$id] = $revision;
+        }
     }
 
     /** @return array<string, string> */

@@ -16,7 +16,7 @@ test('from sign-up to a downloaded document', async ({ page }, info) => {
     await writer.type('Three families, ', '[Control+b]', 'in turn', '[Control+b]', '.', '[Enter]', '- the Coles', '[Enter]', 'the Yarrows');
     await expect(page.locator('#note li')).toHaveCount(2);
     await writer.saved();
-    await expect(page.locator('#note-words')).toHaveText('9 words');
+    await expect(page.locator('#note-words')).toHaveText('8 words');
 
     await writer.type('[Escape]', '[Escape]');
     await writer.mark(/The bridge/);
@@ -125,6 +125,7 @@ test('text is taken in as a plan after it was shown', async ({ page }) => {
     await expect(page.getByLabel('The tree that it makes').getByText('Mud', { exact: true })).toBeVisible();
     await page.getByLabel('Title of the plan').fill('Taken in');
     await page.getByRole('button', { name: 'Take it as a new plan' }).click();
+    await page.waitForURL(/plans\/\w+$/);
     await writer.expectOutline('1 Tide\n  1.1 Mud\n  1.2 Sand\n2 Wall');
     await page.getByRole('link', { name: 'Take in text or a file' }).first().click();
     await page.getByLabel('File', { exact: true }).setInputFiles({ name: 'broken.opml', mimeType: 'text/xml', buffer: Buffer.from('<opml><body><outline') });

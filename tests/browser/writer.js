@@ -46,7 +46,7 @@ export class Writer {
 
     /** The outline as it is shown: level, number and title of each row. */
     async outline() {
-        return this.page.getByRole('treeitem').evaluateAll((rows) => rows.map((row) => `${'  '.repeat(row.ariaLevel - 1)}${row.querySelector('.n').textContent} ${(row.querySelector('.title')?.textContent ?? row.querySelector('input').value)}`.replace(/^(\s*) /, '$1')).join('\n'));
+        return this.page.getByRole('treeitem').evaluateAll((rows) => rows.map((row) => '  '.repeat(row.ariaLevel - 1) + `${row.querySelector('.n').textContent.trim()} ${row.querySelector('.title')?.textContent ?? row.querySelector('input').value}`.trim()).join('\n'));
     }
 
     async expectOutline(text) {

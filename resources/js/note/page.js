@@ -84,7 +84,9 @@ export class NotePage {
         this.outline.work.classList.remove('without-note');
         this.side.hidden = false;
         if (this.topic !== id) {
+            this.wanted = true;
             await this.load(id);
+            this.wanted = false;
         }
         this.editor.commands.focus('end');
     }
@@ -112,10 +114,16 @@ export class NotePage {
         const ticket = ++this.loading;
         this.topic = id;
         this.head();
+        if (!this.outline.tree.get(id).noted && !this.outline.queue.pending.some((change) => change.topic === id)) {
+            this.set({ blocks: [], seen: {} });
+            this.editor.setEditable(true, false);
+            return;
+        }
         this.editor.setEditable(false, false);
+        const typed = this.catchTyping();
         await this.outline.queue.flush();
-        const known = this.outline.tree.get(id)?.noted || this.outline.queue.isEmpty;
-        const answer = known ? await send('GET', `${this.outline.address}/topics/${id}/note`).catch(() => null) : { blocks: [], seen: {} };
+        const answer = await send('GET', `${this.outline.address}/topics/${id}/note`).catch(() => null);
+        const text = typed();
         if (ticket !== this.loading) {
             return;
         }
@@ -125,6 +133,28 @@ export class NotePage {
         }
         this.set(answer);
         this.editor.setEditable(true, false);
+        if (text) {
+            this.editor.chain().focus('end').insertContent(text).run();
+        }
+    }
+
+    /** Keeps what is typed while a note that was asked for is on its way; the function returned ends it and gives the text. */
+    catchTyping() {
+        let text = '';
+        const stop = new AbortController();
+        if (this.wanted) {
+            document.addEventListener('keydown', (event) => {
+                if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey) {
+                    event.preventDefault();
+                    event.stopPropagation();
+                    text += event.key;
+                }
+            }, { capture: true, signal: stop.signal });
+        }
+        return () => {
+            stop.abort();
+            return text;
+        };
     }
 
     set({ blocks, seen }) {

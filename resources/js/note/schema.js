@@ -79,7 +79,12 @@ export function extensions({ onLink }) {
 
 /** Stored blocks as the editor's document: what it does not edit goes into a kept node. */
 export function toEditor(blocks) {
-    return { type: 'doc', content: blocks.length ? blocks.map(wrap) : [{ type: 'paragraph', attrs: { id: newId() } }] };
+    const content = blocks.map(wrap);
+    // There must be a place to write at the end, or typing there would replace what stands last.
+    if (!content.length || content.at(-1).type === 'keptBlock' || content.at(-1).type === 'horizontalRule') {
+        content.push({ type: 'paragraph', attrs: { id: newId() } });
+    }
+    return { type: 'doc', content };
 }
 
 function wrap(node) {

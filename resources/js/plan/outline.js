@@ -49,6 +49,7 @@ export class Outline {
         this.active = this.list[0]?.id ?? null;
         if (this.active) {
             this.marking.only(this.active);
+            this.box.focus({ preventScroll: true });
         } else {
             document.getElementById('first-topic')?.focus();
         }

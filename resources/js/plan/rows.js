@@ -131,9 +131,10 @@ export class Rows {
         node.style.setProperty('--l', Math.min(level - 1, 14));
         node.style.setProperty('--d', colour(this.tree.dye(id)));
         node.style.setProperty('--p', filled);
-        set(node, { 'aria-level': level, 'aria-setsize': siblings.length, 'aria-posinset': siblings.indexOf(id) + 1, 'aria-selected': marked, 'aria-expanded': parts.length ? !folded : null, 'aria-label': `${topic.label ? `${topic.label} ` : ''}${name}${topic.kind === 'section' ? '' : `, ${topic.kind}`}${topic.flag ? `, ${topic.flag.replace('-', ' ')}` : ''}` });
+        set(node, { 'aria-level': level, 'aria-setsize': siblings.length, 'aria-posinset': siblings.indexOf(id) + 1, 'aria-selected': marked, 'aria-expanded': parts.length ? !folded : null, 'aria-label': said(topic, name, folded ? this.tree.branch(id).length - 1 : 0, words) });
         const [number, main, meta] = node.children;
-        number.textContent = topic.label;
+        // The spaces keep the words of a row apart for who hears it.
+        number.textContent = topic.label ? `${topic.label} ` : '';
         number.classList.toggle('is-long', topic.label.length > 8);
         const [fold, title, kind, flag, inside] = main.children;
         fold.style.visibility = parts.length ? '' : 'hidden';
@@ -143,14 +144,14 @@ export class Rows {
             title.title = topic.title.length > 60 ? topic.title : '';
             title.classList.toggle('is-empty', untitled);
         }
-        show(kind, topic.kind === 'section' ? '' : topic.kind);
-        show(flag, topic.flag ? `⚑ ${topic.flag.replace('-', ' ')}` : '');
-        show(inside, folded ? `${this.tree.branch(id).length - 1} inside` : '');
+        show(kind, topic.kind === 'section' ? '' : ` ${topic.kind}`);
+        show(flag, topic.flag ? ` ⚑ ${topic.flag.replace('-', ' ')}` : '');
+        show(inside, folded ? ` ${this.tree.branch(id).length - 1} inside` : '');
         const [menu, note, count, floret] = meta.children;
         set(menu, { 'aria-label': `More for ${name}` });
         set(note, { 'aria-label': `${topic.noted ? 'Open' : 'Write'} the note of ${name}` });
         note.classList.toggle('has-note', topic.noted);
-        count.textContent = words ? words.toLocaleString('en') : '';
+        count.textContent = words ? ` ${words.toLocaleString('en')}` : '';
         const target = topic.target ? ` of ${topic.target}` : '';
         set(floret, { 'aria-label': `${words}${target} words`, title: `${words.toLocaleString('en')}${target} words` });
         floret.style.visibility = topic.kind === 'aside' ? 'hidden' : '';
@@ -172,6 +173,11 @@ export class Rows {
         }
         this.draw();
     }
+}
+
+/** What a row is called, in the order in which it shows it. */
+function said(topic, name, inside, words) {
+    return [topic.label, name, topic.kind === 'section' ? '' : topic.kind, topic.flag ? `⚑ ${topic.flag.replace('-', ' ')}` : '', inside ? `${inside} inside` : '', words ? `${words.toLocaleString('en')} words` : ''].filter(Boolean).join(' ');
 }
 
 function set(node, attributes) {

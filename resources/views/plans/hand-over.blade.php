@@ -3,7 +3,7 @@
     <x-plan-head :plan="$plan" current="hand-over"><a class="plan-title" href="{{ route('plan', $plan) }}">{{ $plan->title }}</a></x-plan-head>
     <nav class="strip" aria-label="Main sections">@foreach ($strip as $section)<a href="{{ route('plan', $plan) }}" style="--d:{{ str_starts_with($section['dye'], '#') ? $section['dye'] : 'var(--' . $section['dye'] . ')' }};--share:{{ $section['share'] }};--w:{{ $section['filled'] }}" title="{{ $section['title'] }}"><b>{{ $section['label'] }}</b><span>{{ $section['title'] === '' ? 'Untitled' : $section['title'] }}</span></a>@endforeach</nav>
     <div class="settle">
-        <form class="choices" autocomplete="off">
+        <form class="choices" autocomplete="off" aria-label="Choices">
             <h1 class="visually-hidden">Hand over</h1>
             <h2 id="format-head">Format</h2>
             <div class="formats" role="radiogroup" aria-labelledby="format-head">

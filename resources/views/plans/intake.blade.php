@@ -1,7 +1,7 @@
 <x-layouts.app title="Take in – Embrel">
     <x-list-head/>
     <div class="settle intake" x-data="intake" data-into="{{ $into }}">
-        <form class="choices" x-on:submit.prevent="take">
+        <form class="choices" aria-label="Choices" x-on:submit.prevent="take">
             <h1 class="font-text text-xl font-semibold mb-3">Take in text or a file</h1>
             <label class="drop" x-bind:class="{ 'is-over': isOver }" x-on:dragover.prevent="over" x-on:dragleave="out" x-on:drop.prevent="drop">
                 <strong x-text="dropLabel">Choose a file, or drop one here</strong><br><small>Outline file (opml), indented text (txt) or Markdown (md)</small>
