@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace App\Store;
 
-use Embrel\Plan\Plan;
-
-/** What came of a batch: the plan before and after it, and what was refused. */
+/** What came of a batch: how the plan looks before and after it, and what was refused. */
 final readonly class Outcome
 {
     /** @param list<array{id: string, reason: string, message: string}> $refused */
-    public function __construct(public Plan $before, public Plan $after, public int $from, public int $revision, public array $refused, public PlanRows $rows) {}
+    public function __construct(public Sight $before, public Sight $after, public int $from, public int $revision, public array $refused, public PlanRows $rows) {}
 }

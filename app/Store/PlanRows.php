@@ -17,24 +17,25 @@ use Embrel\RichText\Note;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Reads a plan's rows as a Plan. Rows are read without models: a plan may have thousands, and each
- * change of it loads them all.
+ * Reads a plan's rows as a Plan. The rows come as bare lists, without models: a plan may have
+ * thousands, and each change of it loads them all.
  */
 final class PlanRows
 {
-    /** The sibling keys as they are in the database: topic → key. @var array<string, string> */
+    private const COLUMNS = 'id, parent_id, place, title, kind, numbered, dye, flag, target_words, noted, words, `foreign`, revision';
+
+    /** @var array<string, string> topic → the key it has among its siblings */
     public array $places = [];
-    /** Topic → revision in which its row last changed. @var array<string, int> */
+    /** @var array<string, int> topic → the revision in which its row last changed */
     public array $revisions = [];
 
     /** The tree with everything but the bodies of the notes; nothing of what was removed. */
     public function tree(PlanRow $row): Plan
     {
-        $rows = DB::table('topics')->leftJoin('notes', static fn($join) => $join->on('notes.plan_id', 'topics.plan_id')->on('notes.topic_id', 'topics.id'))
-            ->where('topics.plan_id', $row->id)->whereNull('removed_at')->orderBy('place')
-            ->get(['topics.id', 'parent_id', 'place', 'title', 'kind', 'numbered', 'dye', 'flag', 'target_words', 'foreign', 'revision', 'words', 'noted'])->all();
-
-        return $this->built(Plan::titled($row->title, $row->properties())->withForeign($row->foreign ?? []), $rows);
+        return $this->built(
+            Plan::titled($row->title, $row->properties())->withForeign($row->foreign ?? []),
+            $this->rows('plan_id = ? AND removed_at IS NULL', [$row->id]),
+        );
     }
 
     /** @param list<string>|null $ids topics whose notes are loaded; null: all of the plan */
@@ -67,53 +68,68 @@ final class PlanRows
         if ($ids === []) {
             return $plan;
         }
-        $rows = DB::table('topics')->leftJoin('notes', static fn($join) => $join->on('notes.plan_id', 'topics.plan_id')->on('notes.topic_id', 'topics.id'))
-            ->where('topics.plan_id', $planId)->whereNotNull('removed_at')->whereIn('topics.id', $ids)->orderBy('place')
-            ->get(['topics.id', 'parent_id', 'place', 'title', 'kind', 'numbered', 'dye', 'flag', 'target_words', 'foreign', 'revision', 'words', 'noted'])->all();
-        $known = array_column($rows, 'id', 'id');
-        foreach ($rows as $row) {
-            $row->parent_id = isset($known[$row->parent_id]) && $row->place !== null ? $row->parent_id : Plan::BIN;
+        $marks = implode(',', array_fill(0, count($ids), '?'));
+        $rows = $this->rows("plan_id = ? AND removed_at IS NOT NULL AND id IN ({$marks})", [$planId, ...$ids]);
+        $known = array_column($rows, 0, 0);
+        foreach ($rows as &$row) {
+            $row[1] = isset($known[$row[1]]) && $row[2] !== null ? $row[1] : Plan::BIN;
         }
 
         return $this->built($plan, $rows);
     }
 
-    /** @param list<\stdClass> $rows siblings in order, parents anywhere */
+    /**
+     * @param list<string> $values
+     *
+     * @return list<list<string|int|null>>
+     */
+    private function rows(string $where, array $values): array
+    {
+        $statement = DB::connection()->getPdo()->prepare('SELECT ' . self::COLUMNS . ' FROM topics WHERE ' . $where);
+        $statement->execute($values);
+
+        return $statement->fetchAll(\PDO::FETCH_NUM);
+    }
+
+    /** @param list<list<mixed>> $rows in any order: sorting siblings here costs less than all rows there */
     private function built(Plan $plan, array $rows): Plan
     {
         $topics = $plan->topics;
         $parts = $plan->parts;
         $parents = $plan->parents;
-        foreach ($rows as $row) {
-            $id = $row->id;
-            $topics[$id] = self::topic($row);
-            $this->revisions[$id] = (int) $row->revision;
-            if ($row->parent_id !== null) {
-                $parts[$row->parent_id][] = $id;
-                $parents[$id] = $row->parent_id;
-                if ($row->place !== null) {
-                    $this->places[$id] = $row->place;
+        foreach ($rows as [$id, $parent, $place, $title, $kind, $numbered, $dye, $flag, $target, $noted, $words, $foreign, $revision]) {
+            $topics[$id] = new Topic(
+                $id,
+                $title,
+                $kind === 'section' ? Kind::Section : Kind::from($kind),
+                $numbered === 'usual' ? Numbered::Usual : Numbered::from($numbered),
+                $dye === null ? null : Dye::of($dye),
+                $flag === null ? null : Flag::from($flag),
+                $target === null ? null : Target::of((int) $target),
+                (bool) $noted,
+                (int) $words,
+                null,
+                $foreign === null ? [] : json_decode($foreign, true),
+            );
+            $this->revisions[$id] = (int) $revision;
+            if ($parent !== null) {
+                $parts[$parent][] = $id;
+                $parents[$id] = $parent;
+                if ($place !== null) {
+                    $this->places[$id] = $place;
+                }
+            }
+        }
+
+        foreach ($parts as $parent => $ids) {
+            for ($i = count($ids) - 1; $i > 0; --$i) {
+                if (strcmp($this->places[$ids[$i - 1]] ?? '', $this->places[$ids[$i]] ?? '') > 0) {
+                    usort($parts[$parent], fn(string $a, string $b): int => strcmp($this->places[$a] ?? '', $this->places[$b] ?? ''));
+                    break;
                 }
             }
         }
 
         return new Plan($topics, $parts, $parents, $plan->properties, $plan->foreign);
-    }
-
-    private static function topic(\stdClass $row): Topic
-    {
-        return new Topic(
-            $row->id,
-            $row->title,
-            Kind::from($row->kind),
-            Numbered::from($row->numbered),
-            $row->dye === null ? null : Dye::of($row->dye),
-            $row->flag === null ? null : Flag::from($row->flag),
-            $row->target_words === null ? null : Target::of((int) $row->target_words),
-            (bool) $row->noted,
-            (int) $row->words,
-            null,
-            $row->foreign === null ? [] : json_decode($row->foreign, true),
-        );
     }
 }

@@ -7,12 +7,9 @@ namespace App\Store;
 use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Id\Ids;
-use Embrel\Layout\Strip;
-use Embrel\Numbering\Numbering;
 use Embrel\Operation\OperationRefused;
 use Embrel\Operation\Reason;
 use Embrel\Plan\Plan;
-use Embrel\Plan\WordTotals;
 use Illuminate\Support\Facades\DB;
 
 /** The only bridge between rows and a Plan: loads it, applies operations in one transaction, keeps the log. */
@@ -29,7 +26,7 @@ final class PlanStore
             $row = new PlanRow(['title' => $plan->title(), 'foreign' => $plan->foreign === [] ? null : $plan->foreign, 'revision' => 1, 'changed_at' => now()] + PlanRow::columns($plan->properties));
             $row->owner()->associate($owner)->save();
             (new PlanWriter(new PlanRows()))->write($row, new Plan([], [], [], $plan->properties), $plan, 1);
-            $this->summarise($row, $plan);
+            $this->summarise($row, Sight::of($plan));
 
             return $row;
         });
@@ -81,11 +78,13 @@ final class PlanStore
                     $refused[] = ['id' => $change->id, 'reason' => $why->reason->value, 'message' => $why->getMessage()];
                 }
             }
+            $sight = Sight::of($before, $row->strip, $row->words);
+            $after = $sight->after($state);
             if ($log !== []) {
-                $this->keep($row, $rows, $before, $state, $seq, $log);
+                $this->keep($row, $rows, $sight, $after, $seq, $log);
             }
 
-            return new Outcome($before, $state, $seq - \count($log), $seq, $refused, $rows);
+            return new Outcome($sight, $after, $seq - \count($log), $seq, $refused, $rows);
         });
     }
 
@@ -132,8 +131,9 @@ final class PlanStore
     }
 
     /** @param list<array<string, mixed>> $log */
-    private function keep(PlanRow $row, PlanRows $rows, Plan $before, Plan $after, int $seq, array $log): void
+    private function keep(PlanRow $row, PlanRows $rows, Sight $known, Sight $sight, int $seq, array $log): void
     {
+        [$before, $after] = [$known->plan, $sight->plan];
         (new PlanWriter($rows))->write($row, $before, $after, $seq);
         foreach (array_chunk($log, 100) as $chunk) {
             DB::table('operations')->insert($chunk);
@@ -142,16 +142,18 @@ final class PlanStore
             $row->forceFill(PlanRow::columns($after->properties));
         }
         $row->forceFill(['revision' => $seq, 'title' => $after->title(), 'changed_at' => now()]);
-        $this->summarise($row, $after);
+        if ($sight->hasSameStripAs($known)) {
+            $row->save();
+        } else {
+            $this->summarise($row, $sight);
+        }
         Snapshots::keepIfDue($row, $seq - \count($log), $this);
     }
 
     /** Title, words and strip beside the plan's row, so that the list of plans needs no tree. */
-    private function summarise(PlanRow $row, Plan $plan): void
+    private function summarise(PlanRow $row, Sight $sight): void
     {
-        $totals = WordTotals::of($plan);
-        $strip = Strip::of($plan, Numbering::of($plan), $totals);
-        $row->forceFill(['words' => $totals->words[Plan::ROOT], 'strip' => $strip->sections])->save();
+        $row->forceFill(['words' => $sight->words(), 'strip' => $sight->strip()])->save();
     }
 
     /** @return Change a change of this moment that carries one operation */

@@ -146,7 +146,7 @@ final class PlanWriter
         return [
             'plan_id' => $planId, 'id' => $topic->id, 'parent_id' => $parent, 'place' => $place, 'title' => $topic->title,
             'kind' => $topic->kind->value, 'numbered' => $topic->numbered->value, 'dye' => $topic->dye?->value, 'flag' => $topic->flag?->value,
-            'target_words' => $topic->target?->words, 'foreign' => $topic->foreign === [] ? null : json_encode($topic->foreign, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+            'target_words' => $topic->target?->words, 'noted' => $topic->noted, 'words' => $topic->words, 'foreign' => $topic->foreign === [] ? null : json_encode($topic->foreign, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
             'revision' => $revision, 'removed_at' => null,
         ];
     }
@@ -158,7 +158,7 @@ final class PlanWriter
         foreach ($ids as $id) {
             $topic = $after->topic($id);
             if ($topic->note !== null && $topic->note !== ($before->topics[$id] ?? null)?->note && $after->isLive($id)) {
-                $rows[] = ['plan_id' => $planId, 'topic_id' => $id, 'body' => $topic->note->toJson(), 'plain' => $topic->note->plainText(), 'words' => $topic->words, 'noted' => $topic->noted];
+                $rows[] = ['plan_id' => $planId, 'topic_id' => $id, 'body' => $topic->note->toJson(), 'plain' => $topic->note->plainText(), 'words' => $topic->words];
             }
         }
         foreach (array_chunk($rows, 100) as $chunk) {

@@ -103,8 +103,8 @@ final readonly class Numbering
             $own = [];
             $last = 0;
             foreach ($parts as $i => $id) {
-                $label = $this->own($id);
-                $differs = $before === null ? $label !== '' : $label !== $before->own($id);
+                $label = isset($this->labels[$id]) ? $this->labels[$id]->own : '';
+                $differs = $label !== (isset($before->labels[$id]) ? $before->labels[$id]->own : '');
                 if ($differs) {
                     $from ??= $i;
                     $last = $i;

@@ -10,11 +10,14 @@ namespace Embrel\Plan;
  * title and note are the plan's), the tray (what is under it is loose) and the bin (what is under
  * it was removed, as far as an operation asked for it).
  */
-final readonly class Plan
+final class Plan
 {
     public const ROOT = '00000000000000000000000000';
     public const TRAY = '00000000000000000000000001';
     public const BIN = '00000000000000000000000002';
+
+    /** @var list<string>|null see order() */
+    private ?array $order = null;
 
     /**
      * @param array<string, Topic>        $topics
@@ -23,11 +26,11 @@ final readonly class Plan
      * @param array<string, string>       $foreign properties of a foreign file that we do not know, kept
      */
     public function __construct(
-        public array $topics,
-        public array $parts,
-        public array $parents,
-        public Properties $properties,
-        public array $foreign = [],
+        public readonly array $topics,
+        public readonly array $parts,
+        public readonly array $parents,
+        public readonly Properties $properties,
+        public readonly array $foreign = [],
     ) {}
 
     public static function titled(string $title, ?Properties $properties = null): self
@@ -140,6 +143,28 @@ final readonly class Plan
                 $stack[] = [$this->parts[$parts[$at]], 0];
             }
         }
+    }
+
+    /**
+     * Every topic of the tree in reading order, the root first. Worked out once for a plan: numbers
+     * and words are asked for again and again.
+     *
+     * @return list<string>
+     */
+    public function order(): array
+    {
+        if ($this->order === null) {
+            $this->order = [];
+            $stack = [self::ROOT];
+            while ($stack !== []) {
+                $this->order[] = $id = array_pop($stack);
+                if (isset($this->parts[$id])) {
+                    array_push($stack, ...array_reverse($this->parts[$id]));
+                }
+            }
+        }
+
+        return $this->order;
     }
 
     /** @return list<string> the topic and everything under it, in reading order */

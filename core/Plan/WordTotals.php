@@ -19,31 +19,30 @@ final readonly class WordTotals
 
     public static function of(Plan $plan): self
     {
-        $words = $targets = $below = $noted = [];
-        $order = [Plan::ROOT];
-        foreach ($plan->walk() as $id => $_) {
-            $order[] = $id;
-        }
+        // By position in reading order instead of by id: this runs over thousands of topics at each change.
+        $order = $plan->order();
+        $position = array_flip($order);
+        $words = $targets = $noted = $filled = [];
+        $below = array_fill(0, count($order), 0);
         foreach ($order as $id) {
-            $words[$id] = $plan->topics[$id]->words;
-            $noted[$id] = $plan->topics[$id]->noted;
-            $below[$id] = 0;
-        }
-        for ($i = \count($order) - 1; $i >= 0; --$i) {
-            $id = $order[$i];
             $topic = $plan->topics[$id];
-            $targets[$id] = $topic->target->words ?? $below[$id];
-            $parent = $plan->parents[$id] ?? null;
-            if ($parent !== null && $topic->kind !== Kind::Aside) {
-                $words[$parent] += $words[$id];
-                $below[$parent] += $targets[$id];
-                $noted[$parent] = $noted[$parent] || $noted[$id];
+            $words[] = $topic->words;
+            $noted[] = $topic->noted;
+        }
+        for ($i = count($order) - 1; $i >= 0; --$i) {
+            $topic = $plan->topics[$order[$i]];
+            $target = $targets[$i] = $topic->target->words ?? $below[$i];
+            $filled[$i] = $target > 0 ? min(1.0, $words[$i] / $target) : ($noted[$i] ? 1.0 : 0.0);
+            if ($i > 0 && $topic->kind !== Kind::Aside) {
+                $parent = $position[$plan->parents[$order[$i]]];
+                $words[$parent] += $words[$i];
+                $below[$parent] += $target;
+                $noted[$parent] = $noted[$parent] || $noted[$i];
             }
         }
-        $filled = [];
-        foreach ($order as $id) {
-            $filled[$id] = $targets[$id] > 0 ? min(1.0, $words[$id] / $targets[$id]) : ($noted[$id] ? 1.0 : 0.0);
-        }
+        ksort($targets);
+        ksort($filled);
+        [$words, $targets, $filled] = [array_combine($order, $words), array_combine($order, $targets), array_combine($order, $filled)];
 
         return new self($words, $targets, $filled);
     }

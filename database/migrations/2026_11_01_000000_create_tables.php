@@ -61,6 +61,9 @@ return new class extends Migration {
             $table->string('dye', 16)->nullable();
             $table->string('flag', 16)->nullable();
             $table->unsignedInteger('target_words')->nullable();
+            // Of its note, kept here too: every change needs them, and no change needs all the notes.
+            $table->boolean('noted')->default(false);
+            $table->unsignedInteger('words')->default(0);
             $table->double('map_x')->nullable();
             $table->double('map_y')->nullable();
             $table->json('foreign')->nullable();
@@ -80,7 +83,6 @@ return new class extends Migration {
             $table->json('body');
             $table->mediumText('plain');
             $table->unsignedInteger('words')->default(0);
-            $table->boolean('noted')->default(true);
             $table->primary(['plan_id', 'topic_id']);
             $table->fullText('plain');
             $table->foreign(['plan_id', 'topic_id'])->references(['plan_id', 'id'])->on('topics')->cascadeOnDelete();

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Models\Plan;
 use App\Store\PlanRows;
 use App\Store\PlanView;
+use App\Store\Sight;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -24,6 +25,6 @@ final class ChangeController
         }
         $rows = new PlanRows();
 
-        return response()->json(PlanView::since($plan, $base, $rows->tree($plan), $rows, null, 0));
+        return response()->json(PlanView::since($plan, $base, Sight::of($rows->tree($plan)), $rows, null, 0));
     }
 }

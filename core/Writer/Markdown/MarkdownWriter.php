@@ -90,7 +90,9 @@ final class MarkdownWriter implements Writer
     {
         $text = '';
         foreach ($nodes as $i => $node) {
-            $tight = $i > 0 && \in_array($node->type, ['bulletList', 'orderedList', 'taskList'], true) && $nodes[$i - 1]->type === 'paragraph';
+            // A numbered list that does not start with 1 must not touch the paragraph above it.
+            $isList = in_array($node->type, ['bulletList', 'taskList'], true) || ($node->type === 'orderedList' && $node->int('start', 1) === 1);
+            $tight = $i > 0 && $isList && $nodes[$i - 1]->type === 'paragraph';
             $text .= ($i === 0 ? '' : ($tight ? "\n" : "\n\n")) . $this->block($node);
         }
 

@@ -18,8 +18,8 @@ export class Tree {
     }
 
     tell(data) {
-        this.strip = data.strip;
-        this.words = data.words;
+        this.strip = data.strip ?? this.strip;
+        this.words = data.words ?? this.words;
         this.target = data.target;
         this.title = data.title;
         this.properties = data.properties;

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+// One operation as a whole request, against a bare JSON route with one query on the same server.
+
+use App\Models\User;
+use App\Store\NewIds;
+use App\Store\PlanStore;
+use Embrel\Plan\Plan;
+use Embrel\Reader\Options;
+use Embrel\Reader\TextOutline\TextReader;
+
+require __DIR__ . '/../vendor/autoload.php';
+$app = require __DIR__ . '/../bootstrap/app.php';
+$app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
+[, $address] = $argv;
+const ROUNDS = 40;
+
+$user = User::query()->firstOrCreate(['email' => 'bench@example.org'], ['name' => 'Bench', 'password' => 'a long secret']);
+$ids = new NewIds();
+
+/** @return array{string, string} plan and a topic in its middle */
+function planOf(int $topics, User $user, NewIds $ids): array
+{
+    $lines = '';
+    for ($i = 0; $i < $topics; ++$i) {
+        $lines .= str_repeat("\t", $i % 100 === 0 ? 0 : ($i % 10 === 0 ? 1 : 2)) . "Topic number {$i} of this plan\n";
+    }
+    $in = fopen('php://temp', 'w+');
+    fwrite($in, $lines);
+    rewind($in);
+    $plan = (new TextReader())->read($in, new Options("{$topics} topics"), $ids)->plan;
+    $row = app(PlanStore::class)->create($user, $plan);
+
+    return [$row->id, $plan->parts(Plan::ROOT)[intdiv(count($plan->parts(Plan::ROOT)), 2)]];
+}
+
+function request(string $method, string $url, ?array $body = null): array
+{
+    static $curl = null;
+    $curl ??= curl_init();
+    curl_setopt_array($curl, [CURLOPT_URL => $url, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body), CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json']]);
+    $start = hrtime(true);
+    $answer = curl_exec($curl);
+    $time = (hrtime(true) - $start) / 1e6;
+    if (curl_getinfo($curl, CURLINFO_RESPONSE_CODE) !== 200) {
+        fwrite(STDERR, substr((string) $answer, 0, 500) . "\n");
+        exit(1);
+    }
+
+    return [$time, json_decode((string) $answer, true)];
+}
+
+function median(array $times): float
+{
+    sort($times);
+
+    return $times[intdiv(count($times), 2)];
+}
+
+$plans = ['500' => planOf(500, $user, $ids), '5000' => planOf(5000, $user, $ids)];
+$base = ['500' => 1, '5000' => 1];
+$times = [];
+for ($i = 0; $i < ROUNDS + 5; ++$i) {
+    $round = ['floor' => request('GET', "{$address}/bench/floor")[0]];
+    foreach ($plans as $size => [$plan, $topic]) {
+        foreach (['retitle' => ['type' => 'retitle', 'topic' => $topic, 'title' => "Round {$i}"], 'add' => ['type' => 'add', 'at' => ['parent' => Plan::ROOT, 'after' => $topic], 'topics' => [['id' => $ids->next(), 'title' => "Added {$i}"]]]] as $name => $operation) {
+            [$round["{$name} {$size}"], $answer] = request('POST', "{$address}/plans/{$plan}/operations", ['base' => $base[$size], 'operations' => [['id' => $ids->next(), 'step' => $ids->next()] + $operation]]);
+            $base[$size] = $answer['revision'];
+        }
+    }
+    // The first rounds fill the caches.
+    foreach ($i < 5 ? [] : $round as $name => $time) {
+        $times[$name][] = $time;
+    }
+}
+$floor = median($times['floor']);
+printf("floor: a JSON route with one query, median %.1f ms\n", $floor);
+foreach (['retitle', 'add'] as $name) {
+    foreach (['500', '5000'] as $size) {
+        printf("%s in a plan of %s topics: %.2f times the floor (%.1f ms)\n", $name, $size, median($times["{$name} {$size}"]) / $floor, median($times["{$name} {$size}"]));
+    }
+    printf("%s, 5,000 topics against 500: %.2f times\n", $name, median($times["{$name} 5000"]) / median($times["{$name} 500"]));
+}
+
+// Where the time goes: the parts of one operation, in this process.
+$row = App\Models\Plan::query()->find($plans['5000'][0]);
+$parts = [];
+$time = static function (string $name, Closure $work) use (&$parts): mixed {
+    $start = hrtime(true);
+    $result = $work();
+    $parts[$name] = (hrtime(true) - $start) / 1e6;
+
+    return $result;
+};
+for ($i = 0; $i < 3; ++$i) {
+    $rows = new App\Store\PlanRows();
+    $plan = $time('load the tree', static fn() => $rows->tree($row));
+    $after = $time('apply', static fn() => (new Embrel\Operation\Retitle($plans['5000'][1], 'x'))->apply($plan));
+    $time('compare before and after, write rows', static fn() => (new App\Store\PlanWriter($rows))->write($row, $plan, $after, $row->revision));
+    $sight = App\Store\Sight::of($plan);
+    $numbering = $time('numbering', static fn() => Embrel\Numbering\Numbering::of($after));
+    $totals = $time('words', static fn() => Embrel\Plan\WordTotals::of($after));
+    $time('answer', static fn() => App\Store\PlanView::since($row, $row->revision, $sight->after($after), $rows, $sight, $row->revision));
+}
+foreach ($parts as $name => $milliseconds) {
+    printf("  %-38s %6.2f ms\n", $name, $milliseconds);
+}
