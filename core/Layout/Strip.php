@@ -28,7 +28,8 @@ final readonly class Strip
             }
             $sections[] = [
                 'id' => $id,
-                'label' => $numbering->own($id),
+                // There is no room for “Chapter”: its number alone.
+                'label' => substr((string) strrchr(' ' . $numbering->own($id), ' '), 1),
                 'title' => $topic->title,
                 'dye' => $topic->dye->value ?? 'slate',
                 'share' => max(1, $totals->targets[$id] ?: $totals->words[$id]),

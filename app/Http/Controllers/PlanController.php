@@ -38,7 +38,7 @@ final class PlanController
 
         return view('plans.outline', [
             'plan' => $plan,
-            'data' => PlanView::whole($plan, $this->store->load($plan)) + ['folds' => $personal->folds($user, $plan), 'user' => $user->id, 'plan' => $plan->id],
+            'data' => PlanView::whole($plan, $this->store->load($plan)) + ['folds' => $personal->folds($user, $plan), 'user' => $user->id, 'plan' => $plan->id, 'savedAt' => $plan->changed_at?->toIso8601String()],
         ]);
     }
 

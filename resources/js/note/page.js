@@ -88,7 +88,8 @@ export class NotePage {
             await this.load(id);
             this.wanted = false;
         }
-        this.editor.commands.focus('end');
+        // The caret at the end, to write on; the beginning in view, to read.
+        this.editor.commands.focus('end', { scrollIntoView: false });
     }
 
     /** An open note goes along with the marked row. */

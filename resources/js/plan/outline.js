@@ -32,7 +32,7 @@ export class Outline {
         this.steps = new Map();
         this.find();
         this.queue = new Queue({
-            user: data.user, plan: data.plan, address: this.address, revision: data.revision,
+            user: data.user, plan: data.plan, address: this.address, revision: data.revision, savedAt: new Date(data.savedAt),
             onAnswer: (answer, batch) => this.answered(answer, batch), onRefused: (refused, batch) => this.refused(refused, batch), onState: () => this.showState(),
         });
         this.rows = new Rows(this.scroller, this.tree, this);
@@ -53,6 +53,7 @@ export class Outline {
         } else {
             document.getElementById('first-topic')?.focus();
         }
+        this.showState();
         this.queue.flush();
         this.poll();
     }

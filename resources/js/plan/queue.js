@@ -11,13 +11,13 @@ const LARGEST = 1_500_000;
  * and takes along what a closed tab has left.
  */
 export class Queue {
-    constructor({ user, plan, address, revision, onAnswer, onRefused, onState }) {
+    constructor({ user, plan, address, revision, savedAt, onAnswer, onRefused, onState }) {
         Object.assign(this, { address, base: revision, onAnswer, onRefused, onState });
         this.prefix = `embrel.${user}.${plan}.`;
         this.tab = newId();
         this.memory = new Map();
         this.sending = new Set();
-        this.savedAt = new Date();
+        this.savedAt = savedAt;
         this.state = 'saved';
         this.message = '';
         navigator.locks?.request(this.prefix + this.tab, () => new Promise(() => {}));
