@@ -21,6 +21,8 @@ final class Limits
     public const FOREIGN = 64;
     public const FOREIGN_BYTES = 64 * 1024;
     public const TARGET_WORDS = 10_000_000;
+    /** Of Markdown, whose grammar costs far more than that of the other formats: a long book is one. */
+    public const MARKDOWN = 2 * 1024 * 1024;
     /** One line of a text outline. */
     public const LINE = 2 * 1024 * 1024;
 }

@@ -41,6 +41,8 @@ final class PlanView
 
         return [
             'revision' => $row->revision,
+            'whole' => $base === 0,
+            'rootRevised' => ($rows->revisions[Plan::ROOT] ?? 0) > $base,
             'topics' => self::changed($sight->plan, $rows, $base),
             'removed' => $removed->all(),
             'labels' => ['all' => $known === null, 'runs' => $sight->hasSameNumbersAs($known) ? [] : $sight->numbering()->runsSince($known?->numbering(), $sight->plan)],

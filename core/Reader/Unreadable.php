@@ -24,6 +24,11 @@ final class Unreadable extends \RuntimeException
         return new self('The file is larger than ' . intdiv(Limits::INTAKE, 1024 * 1024) . ' MB, the most that can be taken in at once.');
     }
 
+    public static function markdownTooLarge(): self
+    {
+        return new self('The Markdown file is larger than the size limit of ' . intdiv(Limits::MARKDOWN, 1024 * 1024) . ' MB. Divide it, and take the pieces in as branches of one plan.');
+    }
+
     public static function tooManyTopics(int $line): self
     {
         return new self('The file holds more than ' . number_format(Limits::TOPICS) . " topics (reached at line {$line}), the most that a plan can hold.");

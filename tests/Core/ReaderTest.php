@@ -109,7 +109,8 @@ final class ReaderTest extends TestCase
         yield 'a line of 20 MB' => [Format::Text, str_repeat('x', 20 << 20), 'Line 1'];
         yield '60 levels and one' => [Format::Text, implode("\n", array_map(static fn(int $i): string => str_repeat(' ', $i) . 'x', range(0, 60))), '60 levels'];
         yield '50,001 topics' => [Format::Text, str_repeat("x\n", 50_001), '50,000'];
-        yield 'Markdown, a line of 20 MB' => [Format::Markdown, str_repeat('word ', 4 << 20), 'longer than'];
+        yield 'Markdown, 20 MB' => [Format::Markdown, str_repeat('word ', 4 << 20), 'size limit'];
+        yield 'Markdown, a very long line' => [Format::Markdown, str_repeat('word ', 100_000), 'longer than'];
         yield 'Markdown, empty' => [Format::Markdown, '', 'empty'];
     }
 

@@ -179,3 +179,34 @@ for (const [name, address] of [['plans', '/plans'], ['outline', null], ['hand ov
         expect(violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target).join(' ')}`)).toEqual([]);
     });
 }
+
+test('the plan itself has a note, which opens the draft', async ({ page }) => {
+    const writer = await planOf(page, 'Opening', 'A');
+    await page.getByRole('button', { name: 'Opening note of the plan' }).click();
+    await expect(page.getByRole('textbox', { name: 'Note', exact: true })).toBeFocused();
+    await writer.type('This is how it begins.');
+    await writer.saved();
+    await page.reload();
+    await page.getByRole('button', { name: 'Opening note of the plan' }).click();
+    await expect(page.locator('#page')).toHaveText('This is how it begins.');
+    await page.getByRole('link', { name: 'Hand over' }).click();
+    await expect(page.getByLabel('Preview').getByText('This is how it begins.')).toBeVisible();
+    expect(writer.problems).toEqual([]);
+});
+
+test('a change that cannot be made is said, and the page shows the plan as it is', async ({ page, context }) => {
+    const writer = await planOf(page, 'Refused', 'A', 'B');
+    await context.setOffline(true);
+    await writer.mark(/B/);
+    await writer.type('[Enter]', '[End]', '[Enter]', '[Tab]', 'Under B', '[Escape]');
+    await writer.expectOutline('1 A\n2 B\n  Under B');
+    const other = new Writer(await (await page.context().browser().newContext({ storageState: await context.storageState() })).newPage());
+    await other.page.goto(page.url());
+    await other.mark(/B/);
+    await other.type('[Delete]');
+    await other.saved();
+    await context.setOffline(false);
+    await expect(page.getByText('A change could not be made')).toBeVisible();
+    await expect.poll(() => writer.outline()).not.toContain('Under B\n');
+    await writer.saved();
+});

@@ -7,6 +7,7 @@ namespace Embrel\Reader\Markdown;
 use Embrel\Id\Ids;
 use Embrel\Intake\Growing;
 use Embrel\Intake\TypedNumbers;
+use Embrel\Limits;
 use Embrel\Reader\Options;
 use Embrel\Reader\Reader;
 use Embrel\Reader\Result;
@@ -47,6 +48,9 @@ final class MarkdownReader implements Reader
     public function read($in, Options $options, Ids $ids): Result
     {
         $text = Source::text($in);
+        if (strlen($text) > Limits::MARKDOWN) {
+            throw Unreadable::markdownTooLarge();
+        }
         foreach (explode("\n", $text) as $i => $line) {
             if (\strlen($line) > self::LONGEST_LINE) {
                 throw Unreadable::lineTooLong($i + 1);

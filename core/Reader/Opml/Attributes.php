@@ -76,7 +76,7 @@ final class Attributes
     private static function paragraphs(string $text): array
     {
         $blocks = [];
-        foreach (preg_split('/\R/u', $text) ?: [] as $line) {
+        foreach (explode("\n", str_replace(["\r\n", "\r"], "\n", $text)) as $line) {
             $line = trim(\Embrel\RichText\Text::cleaned($line));
             if ($line !== '') {
                 $blocks[] = Node::plain($line);

@@ -94,7 +94,7 @@ export class NotePage {
 
     /** An open note goes along with the marked row. */
     follow(id) {
-        if (this.isOpen && this.topic !== id && this.outline.tree.get(id)) {
+        if (this.isOpen && this.topic !== id && this.outline.tree.noteBearer(id)) {
             clearTimeout(this.following);
             this.following = setTimeout(() => this.isOpen && this.load(id), 60);
         }
@@ -115,7 +115,7 @@ export class NotePage {
         const ticket = ++this.loading;
         this.topic = id;
         this.head();
-        if (!this.outline.tree.get(id).noted && !this.outline.queue.pending.some((change) => change.topic === id)) {
+        if (!this.outline.tree.noteBearer(id).noted && !this.outline.queue.pending.some((change) => change.topic === id)) {
             this.set({ blocks: [], seen: {} });
             this.editor.setEditable(true, false);
             return;
@@ -168,14 +168,15 @@ export class NotePage {
 
     head() {
         const { tree } = this.outline;
-        const topic = tree.get(this.topic);
+        const topic = tree.noteBearer(this.topic);
         if (!topic) {
             return;
         }
         const parent = tree.get(topic.parent);
         const [words] = tree.figures.get(this.topic) ?? [0];
-        document.getElementById('note-parent').textContent = parent ? `${parent.label} ${parent.title}`.trim() : tree.title;
-        document.getElementById('note-words').textContent = topic.target ? `${words} of ${topic.target} words` : `${words} ${words === 1 ? 'word' : 'words'}`;
+        const said = topic.parent === null ? 'in all' : '';
+        document.getElementById('note-parent').textContent = topic.parent === null ? 'Opening note: it stands before the first section' : parent ? `${parent.label} ${parent.title}`.trim() : tree.title;
+        document.getElementById('note-words').textContent = topic.target ? `${words} of ${topic.target} words` : `${words} ${words === 1 ? 'word' : 'words'} ${said}`.trim();
         document.getElementById('note-title').textContent = topic.title || 'Untitled';
         this.side.style.setProperty('--d', colour(tree.dye(this.topic)));
     }
@@ -242,12 +243,12 @@ export class NotePage {
         if (!this.isOpen) {
             return;
         }
-        if (!this.outline.tree.get(this.topic)) {
+        if (!this.outline.tree.noteBearer(this.topic)) {
             this.close();
             return;
         }
         this.head();
-        const isTouched = answer.topics.some((topic) => topic.id === this.topic);
+        const isTouched = (answer.rootRevised && !this.outline.tree.get(this.topic)) || answer.topics.some((topic) => topic.id === this.topic);
         if (isTouched && !ownNotes.has(this.topic) && !this.editorIsAhead()) {
             const fresh = await send('GET', `${this.outline.address}/topics/${this.topic}/note`).catch(() => null);
             if (fresh?.topic === this.topic && JSON.stringify(fresh.blocks) !== JSON.stringify(fromEditor(this.editor.getJSON()))) {

@@ -26,6 +26,9 @@ export class Dialogs {
             if (elements[name]?.type === 'checkbox') {
                 elements[name].checked = value;
             } else if (elements[name]) {
+                if (elements[name].tagName === 'SELECT' && ![...elements[name].options].some((option) => option.value === String(value))) {
+                    elements[name].add(new Option(value, value));
+                }
                 elements[name].value = value ?? '';
             }
         }

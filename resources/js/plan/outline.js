@@ -73,6 +73,7 @@ export class Outline {
         this.box.addEventListener('click', (event) => this.clicked(event));
         document.getElementById('undo').addEventListener('click', () => this.undo());
         document.getElementById('redo').addEventListener('click', () => this.redo());
+        document.getElementById('opening').addEventListener('click', () => this.note.open(ROOT));
         document.getElementById('add').addEventListener('click', () => this.addAtEnd());
         document.getElementById('catch').addEventListener('keydown', (event) => this.caught(event));
         document.getElementById('catch-form').addEventListener('submit', (event) => event.preventDefault());
@@ -366,6 +367,9 @@ export class Outline {
     outwards(event) {
         if (event.target.closest('#note')) {
             this.titles.write(this.note.topic, 'end');
+            if (!this.writing) {
+                this.box.focus({ preventScroll: true });
+            }
         } else if (this.writing) {
             this.titles.end();
             this.box.focus({ preventScroll: true });

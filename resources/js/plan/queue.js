@@ -137,7 +137,7 @@ export class Queue {
         }
         if (status === 401 || status === 419) {
             this.tell('signed-out');
-        } else if (status === 422 || status === 413 || status === 404) {
+        } else if (status === 422 || status === 413) {
             if (batch.length > 1) {
                 // One of them cannot be read: each alone, so that the others arrive.
                 for (const change of batch) {

@@ -24,6 +24,7 @@ export class Tree {
         this.title = data.title;
         this.properties = data.properties;
         this.noted = data.noted;
+        this.rootRevised = data.rootRevised ?? false;
     }
 
     partsOf(id) {
@@ -36,6 +37,11 @@ export class Tree {
 
     get(id) {
         return this.topics.get(id);
+    }
+
+    /** What a note can stand on: a topic, or the plan itself. */
+    noteBearer(id) {
+        return id === ROOT ? { title: this.title, noted: this.noted, target: this.target, parent: null } : this.get(id);
     }
 
     /** Where a topic stands: parent and the sibling before it. */
@@ -186,7 +192,9 @@ export class Tree {
             }
             this.insert([topic.id], { parent: topic.parent, after });
         }
-        const gone = answer.removed.filter((id) => this.topics.has(id));
+        // Told the whole, what is not in it was never kept: a change that was refused.
+        const told = answer.whole ? new Set(answer.topics.map((topic) => topic.id)) : null;
+        const gone = told ? [...this.topics.keys()].filter((id) => !told.has(id)) : answer.removed.filter((id) => this.topics.has(id));
         this.detach(gone);
         gone.forEach((id) => this.topics.delete(id));
         if (answer.labels.all) {

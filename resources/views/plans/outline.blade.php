@@ -8,6 +8,7 @@
             <button class="ico" id="undo" type="button" title="Undo (Ctrl Z)" aria-label="Undo"><x-icon name="undo-2"/></button>
             <button class="ico hide-small" id="redo" type="button" title="Redo (Ctrl Shift Z)" aria-label="Redo"><x-icon name="redo-2"/></button>
             <button class="ico hide-small" id="show-keys" type="button" title="All the keys (?)" aria-label="All the keys"><x-icon name="keyboard"/></button>
+            <button class="ico hide-small" id="opening" type="button" title="Opening note of the plan" aria-label="Opening note of the plan"><x-icon name="notebook-pen"/></button>
             <button class="ico" id="settings" type="button" title="Properties of the plan" aria-label="Properties of the plan"><x-icon name="settings-2"/></button>
             <a class="ico hide-small" href="{{ route('intake', ['into' => $plan->id]) }}" title="Take in text or a file" aria-label="Take in text or a file"><x-icon name="file-up"/></a>
         </x-slot:acts>
