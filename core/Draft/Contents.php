@@ -9,12 +9,12 @@ use Embrel\Words;
 
 /**
  * The contents list with an estimate of each heading's page, until a word processor counts them.
- * Estimated in lines of a page of A4 with single spacing: about 13 words a line, 44 lines a page.
+ * Estimated in lines of a page of A4 with single spacing: about 13 words a line, and 56 such lines a page, gaps counted as lines.
  */
 final class Contents
 {
     private const WORDS_A_LINE = 13;
-    private const LINES_A_PAGE = 44;
+    private const LINES_A_PAGE = 56;
     private const ENTRIES_A_PAGE = 36;
 
     /**

@@ -90,6 +90,8 @@ export class NotePage {
         }
         // The caret at the end, to write on; the beginning in view, to read.
         this.editor.commands.focus('end', { scrollIntoView: false });
+        // The library waits for a frame; what is typed within it must not go to the row.
+        this.editor.view.focus();
     }
 
     /** An open note goes along with the marked row. */
@@ -124,16 +126,21 @@ export class NotePage {
         const typed = this.catchTyping();
         await this.outline.queue.flush();
         const answer = await send('GET', `${this.outline.address}/topics/${id}/note`).catch(() => null);
-        const text = typed();
         if (ticket !== this.loading) {
+            typed();
             return;
         }
         if (!answer) {
+            typed();
             this.outline.say('The note could not be opened: the server cannot be reached.');
             return;
         }
         this.set(answer);
         this.editor.setEditable(true, false);
+        if (this.wanted) {
+            this.editor.view.focus();
+        }
+        const text = typed();
         if (text) {
             this.editor.chain().focus('end').insertContent(text).run();
         }

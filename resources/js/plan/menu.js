@@ -98,6 +98,9 @@ export class Menu {
     }
 
     pressed(event) {
+        if (!this.box) {
+            return;
+        }
         const fields = [...this.box.querySelectorAll('button, input')];
         const at = fields.indexOf(document.activeElement);
         const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
