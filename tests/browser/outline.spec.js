@@ -200,11 +200,12 @@ test('a change that cannot be made is said, and the page shows the plan as it is
     await writer.mark(/B/);
     await writer.type('[Enter]', '[End]', '[Enter]', '[Tab]', 'Under B', '[Escape]');
     await writer.expectOutline('1 A\n2 B\n  Under B');
-    const other = new Writer(await (await page.context().browser().newContext({ storageState: await context.storageState() })).newPage());
+    const other = new Writer(await (await page.context().browser().newContext({ storageState: { ...await context.storageState(), origins: [] } })).newPage());
     await other.page.goto(page.url());
     await other.mark(/B/);
+    const removed = other.page.waitForResponse((response) => response.url().endsWith('/operations'));
     await other.type('[Delete]');
-    await other.saved();
+    expect((await (await removed).json()).removed).toHaveLength(1);
     await context.setOffline(false);
     await expect(page.getByText('A change could not be made')).toBeVisible();
     await expect.poll(() => writer.outline()).not.toContain('Under B\n');
