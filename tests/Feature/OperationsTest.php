@@ -190,4 +190,48 @@ final class OperationsTest extends TestCase
         self::assertSame('0-1', $lines[359]);
         self::assertSame($lines, array_unique($lines));
     }
+
+    public function testEveryFieldOfATopicAndOfThePlanIsKept(): void
+    {
+        $a = [$this->id('A')];
+        $answer = $this->send(
+            ['type' => 'kind', 'ids' => $a, 'value' => 'point'],
+            ['type' => 'dye', 'ids' => $a, 'value' => '#1a2B3c'],
+            ['type' => 'flag', 'ids' => $a, 'value' => 'to-check'],
+            ['type' => 'target', 'ids' => $a, 'value' => 350],
+            ['type' => 'numbered', 'ids' => [$this->id('C')], 'value' => 'appendix'],
+            ['type' => 'plan', 'set' => ['subtitle' => 'S', 'author' => 'B', 'form' => 'book', 'subject' => 'T', 'language' => 'de-AT', 'page_size' => 'letter', 'target' => 9000, 'due' => '2027-02-28', 'numbering' => 'chapter', 'numbering_depth' => 2, 'run_on' => true]],
+        )->assertOk()->assertJsonPath('refused', []);
+        $plan = $this->plan();
+        $topic = $plan->topic($a[0]);
+        self::assertSame(['point', '#1a2b3c', 'to-check', 350], [$topic->kind->value, $topic->dye?->value, $topic->flag?->value, $topic->target?->words]);
+        self::assertSame('Appendix A', \Embrel\Numbering\Numbering::of($plan)->own($this->id('C')));
+        self::assertSame(['subtitle' => 'S', 'author' => 'B', 'form' => 'book', 'subject' => 'T', 'language' => 'de-AT', 'page_size' => 'letter', 'target' => 9000, 'due' => '2027-02-28', 'numbering' => 'chapter', 'numbering_depth' => 2, 'run_on' => true], $plan->properties->toArray());
+        self::assertSame(9000, $answer->json('target'));
+        $this->send(['type' => 'plan', 'set' => ['due' => '2027-02-30']])->assertOk()->assertJsonPath('refused.0.reason', 'value');
+        $this->send(['type' => 'plan', 'set' => ['owner_id' => 1]])->assertOk()->assertJsonPath('refused.0.reason', 'value');
+    }
+
+    public function testASnapshotOfTheWholeIsKeptEveryFiveHundredOperations(): void
+    {
+        $this->row->forceFill(['revision' => 498])->save();
+        $this->send($this->note($this->id('A'), 'in the snapshot'), $this->add('New'), $this->add('Newer'))->assertOk();
+        $body = json_decode((string) DB::table('snapshots')->where('plan_id', $this->row->id)->sole()->body, true, 512, JSON_THROW_ON_ERROR);
+        self::assertSame(['Test plan', 'Newer', 'New', 'A', 'A1', 'A2', 'B', 'B1', 'C', ''], array_column($body['topics'], 'title'));
+        self::assertStringContainsString('in the snapshot', json_encode($body, JSON_THROW_ON_ERROR));
+    }
+
+    public function testTheDatabaseItselfKeepsAForeignParentOut(): void
+    {
+        $other = $this->start('X');
+        $x = Build::id(app(\App\Store\PlanStore::class)->load($other), 'X');
+        $this->expectException(\Illuminate\Database\QueryException::class);
+        DB::table('topics')->where('plan_id', $this->row->id)->where('id', $this->id('A'))->update(['parent_id' => $x]);
+    }
+
+    public function testTheTargetIsSharedOut(): void
+    {
+        $this->send(['type' => 'plan', 'set' => ['target' => 600]])->assertOk();
+        self::assertSame([$this->id('A') => 300, $this->id('B') => 200, $this->id('C') => 100], $this->getJson("/plans/{$this->row->id}/shares")->assertOk()->json('shares'));
+    }
 }
