@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Store;
 
 use App\Models\Plan as PlanRow;
+use Embrel\Limits;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
 use Illuminate\Support\Facades\DB;
@@ -35,7 +36,7 @@ final class PlanWriter
         $this->markRemoved($row->id, array_values(array_unique($removed)), $after, $revision);
         $this->markRestored($row->id, $restored, $revision);
         $places = $this->newPlaces($row->id, $before, $after);
-        $this->upsert($row->id, $after, array_keys($changed + $places), $places, $revision);
+        $this->upsert($row->id, $before, $after, array_keys($changed + $places), $places, $revision);
         $this->writeNotes($row->id, $before, $after, array_keys($changed));
     }
 
@@ -119,17 +120,18 @@ final class PlanWriter
      * @param list<string>          $ids
      * @param array<string, string> $places
      */
-    private function upsert(string $planId, Plan $after, array $ids, array $places, int $revision): void
+    private function upsert(string $planId, Plan $before, Plan $after, array $ids, array $places, int $revision): void
     {
         $rows = [];
-        // Parents before their parts, as the foreign key wants it.
         $levels = [];
         foreach ($ids as $id) {
-            if ($id === Plan::ROOT || $id === Plan::TRAY || $after->isLive($id)) {
-                $levels[$id] = $after->level($id);
-                $rows[$id] = $this->row($planId, $after->topic($id), $after->parent($id), $places[$id] ?? $this->rows->places[$id] ?? null, $revision);
-            }
+            $parent = $after->parent($id);
+            $isLive = $after->isLive($id);
+            // What was changed or made and then removed, all in one batch, is kept as it was last: undo may want it.
+            $rows[$id] = $this->row($planId, $after->topic($id), $parent === Plan::BIN ? $before->parent($id) ?? Plan::ROOT : $parent, $parent === Plan::BIN ? null : $places[$id] ?? $this->rows->places[$id] ?? null, $revision, $isLive);
+            $levels[$id] = $after->level($id) + ($isLive ? 0 : Limits::LEVELS);
         }
+        // Parents before their parts, as the foreign key wants it.
         asort($levels);
         $ordered = array_map(static fn(string $id): array => $rows[$id], array_keys($levels));
         foreach (array_chunk($ordered, self::CHUNK) as $chunk) {
@@ -141,13 +143,13 @@ final class PlanWriter
     }
 
     /** @return array<string, mixed> */
-    private function row(string $planId, Topic $topic, ?string $parent, ?string $place, int $revision): array
+    private function row(string $planId, Topic $topic, ?string $parent, ?string $place, int $revision, bool $isLive): array
     {
         return [
             'plan_id' => $planId, 'id' => $topic->id, 'parent_id' => $parent, 'place' => $place, 'title' => $topic->title,
             'kind' => $topic->kind->value, 'numbered' => $topic->numbered->value, 'dye' => $topic->dye?->value, 'flag' => $topic->flag?->value,
             'target_words' => $topic->target?->words, 'noted' => $topic->noted, 'words' => $topic->words, 'foreign' => $topic->foreign === [] ? null : json_encode($topic->foreign, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
-            'revision' => $revision, 'removed_at' => null,
+            'revision' => $revision, 'removed_at' => $isLive ? null : now(),
         ];
     }
 
@@ -157,7 +159,7 @@ final class PlanWriter
         $rows = [];
         foreach ($ids as $id) {
             $topic = $after->topic($id);
-            if ($topic->note !== null && $topic->note !== ($before->topics[$id] ?? null)?->note && $after->isLive($id)) {
+            if ($topic->note !== null && $topic->note !== ($before->topics[$id] ?? null)?->note) {
                 $rows[] = ['plan_id' => $planId, 'topic_id' => $id, 'body' => $topic->note->toJson(), 'plain' => $topic->note->plainText(), 'words' => $topic->words];
             }
         }

@@ -234,4 +234,23 @@ final class OperationsTest extends TestCase
         $this->send(['type' => 'plan', 'set' => ['target' => 600]])->assertOk();
         self::assertSame([$this->id('A') => 300, $this->id('B') => 200, $this->id('C') => 100], $this->getJson("/plans/{$this->row->id}/shares")->assertOk()->json('shares'));
     }
+
+    public function testWhatIsChangedOrMadeAndThenRemovedInOneBatchComesBackAsItWasLast(): void
+    {
+        $add = $this->add('Made', $this->id('B'), $this->id('B1'));
+        $made = $add['topics'][0]['id'];
+        $this->send(
+            ['type' => 'retitle', 'topic' => $this->id('A1'), 'title' => 'Changed'],
+            $this->note($this->id('A1'), 'written at the last moment'),
+            $add,
+            $this->add('Under it', $made),
+            ['type' => 'remove', 'ids' => [$this->id('A'), $made]],
+        )->assertOk()->assertJsonPath('refused', []);
+        self::assertSame("B\n  B1\nC", $this->outline());
+        $this->step('undo')->assertOk();
+        self::assertSame("A\n  Changed\n  A2\nB\n  B1\n  Made\n    Under it\nC", $this->outline());
+        self::assertSame('written at the last moment', $this->plan()->topic($this->id('Changed'))->note?->plainText());
+        $this->step('redo')->assertOk();
+        self::assertSame("B\n  B1\nC", $this->outline());
+    }
 }
