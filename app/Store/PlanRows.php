@@ -97,6 +97,7 @@ final class PlanRows
         $topics = $plan->topics;
         $parts = $plan->parts;
         $parents = $plan->parents;
+        $places = $revisions = [];
         foreach ($rows as [$id, $parent, $place, $title, $kind, $numbered, $dye, $flag, $target, $noted, $words, $foreign, $revision]) {
             $topics[$id] = new Topic(
                 $id,
@@ -111,16 +112,18 @@ final class PlanRows
                 null,
                 $foreign === null ? [] : json_decode($foreign, true),
             );
-            $this->revisions[$id] = (int) $revision;
+            $revisions[$id] = (int) $revision;
             if ($parent !== null) {
                 $parts[$parent][] = $id;
                 $parents[$id] = $parent;
                 if ($place !== null) {
-                    $this->places[$id] = $place;
+                    $places[$id] = $place;
                 }
             }
         }
 
+        $this->places = $places + $this->places;
+        $this->revisions = $revisions + $this->revisions;
         foreach ($parts as $parent => $ids) {
             for ($i = count($ids) - 1; $i > 0; --$i) {
                 if (strcmp($this->places[$ids[$i - 1]] ?? '', $this->places[$ids[$i]] ?? '') > 0) {

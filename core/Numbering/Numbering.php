@@ -37,13 +37,14 @@ final readonly class Numbering
             $count = $runOn && $level === 1 ? $chapters : 0;
             $appendices = 0;
             $below = [];
+            $usual = $inAppendix ? Form::underAppendix() : Form::of($scheme, $level + 1, $runOn);
             foreach ($plan->parts($parent) as $id) {
                 $topic = $plan->topics[$id];
                 if (!self::takesNumber($topic, $scheme)) {
                     continue;
                 }
                 $appendix = $topic->numbered === Numbered::Appendix;
-                $form = $appendix ? Form::appendix($scheme, $level + 1) : ($inAppendix ? Form::underAppendix() : Form::of($scheme, $level + 1, $runOn));
+                $form = $appendix ? Form::appendix($scheme, $level + 1) : $usual;
                 if ($form === null) {
                     continue;
                 }
@@ -71,6 +72,9 @@ final readonly class Numbering
 
     private static function label(Form $form, string $bare, string $written, string $full): Label
     {
+        if ($form->before === '' && $form->after === '') {
+            return new Label($bare, $bare);
+        }
         $own = $form->before . $bare . $form->after;
         if ($form->joined || $full === '' || str_starts_with($form->before, 'Chapter')) {
             return new Label($own, rtrim($own, '.'));
