@@ -6,8 +6,8 @@ export default defineConfig({
     reporter: [['list']],
     workers: 2,
     fullyParallel: true,
-    timeout: 60_000,
-    expect: { timeout: 10_000 },
+    timeout: 180_000,
+    expect: { timeout: 45_000 },
     use: {
         baseURL: process.env.EMBREL_ADDRESS ?? 'http://127.0.0.1:8080',
         viewport: { width: 1280, height: 800 },

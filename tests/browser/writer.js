@@ -50,7 +50,7 @@ export class Writer {
     }
 
     async expectOutline(text) {
-        await expect.poll(() => this.outline()).toBe(text);
+        await expect.poll(() => this.outline(), { timeout: 45_000 }).toBe(text);
     }
 
     async saved() {
