@@ -33,7 +33,8 @@ final readonly class Document
         return $words;
     }
 
-    public function hasNumber(string $topic): string
+    /** The number that a topic has in this draft; empty where it has none, or is not in it. */
+    public function numberOf(string $topic): string
     {
         foreach ($this->elements as $element) {
             if ($element->topic === $topic && $element->role !== Element::BODY) {

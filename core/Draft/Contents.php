@@ -24,17 +24,22 @@ final class Contents
      */
     public static function of(array $elements): array
     {
-        $listed = array_filter($elements, static fn(Element $element): bool => $element->role === Element::HEADING && $element->level <= Choices::CONTENTS_LEVELS);
+        $listed = array_filter($elements, self::isListed(...));
         $line = self::LINES_A_PAGE * max(1, (int) ceil((\count($listed) + 6) / self::ENTRIES_A_PAGE));
         $contents = [];
         foreach ($elements as $element) {
-            if ($element->role === Element::HEADING && $element->level <= Choices::CONTENTS_LEVELS) {
+            if (self::isListed($element)) {
                 $contents[] = ['element' => $element, 'page' => 1 + intdiv($line, self::LINES_A_PAGE)];
             }
             $line += self::lines($element);
         }
 
         return $contents;
+    }
+
+    private static function isListed(Element $element): bool
+    {
+        return $element->role === Element::HEADING && $element->level <= Choices::CONTENTS_LEVELS;
     }
 
     private static function lines(Element $element): int

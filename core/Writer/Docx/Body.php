@@ -273,7 +273,7 @@ final class Body
 
     private function reference(string $topic): string
     {
-        return '<w:hyperlink w:anchor="_e' . $topic . '">' . $this->text($this->document->hasNumber($topic)) . '</w:hyperlink>';
+        return '<w:hyperlink w:anchor="_e' . $topic . '">' . $this->text($this->document->numberOf($topic)) . '</w:hyperlink>';
     }
 
     private function lostInline(Node $node): string

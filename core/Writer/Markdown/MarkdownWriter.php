@@ -143,7 +143,7 @@ final class MarkdownWriter implements Writer
         return implode('', array_map(fn(Node $node): string => match ($node->type) {
             'text' => $this->run($node),
             'hardBreak' => "\\\n",
-            'topicRef' => $this->document->hasNumber((string) $node->string('topic')),
+            'topicRef' => $this->document->numberOf((string) $node->string('topic')),
             default => $this->lost($node),
         }, $nodes));
     }

@@ -1,7 +1,6 @@
 import { newId } from '../ids.js';
 import { send } from '../http.js';
 
-const TYPE = 'web application/x-embrel-topics';
 const OWN = 'application/x-embrel-topics';
 
 /** Cut, copy, paste and duplicate of branches; other programs get and give indented text. */
@@ -81,7 +80,7 @@ export class Clipboard {
         const { outline } = this;
         const place = outline.tree.lastPlace(outline.active);
         outline.folds.delete(outline.active);
-        const own = event.clipboardData.getData(OWN) || event.clipboardData.getData(TYPE);
+        const own = event.clipboardData.getData(OWN);
         const text = event.clipboardData.getData('text/plain');
         if (own && this.rows && JSON.parse(own).plan === outline.data.plan) {
             await this.insertRows(this.rows, place);
