@@ -102,7 +102,7 @@ for ($i = 0; $i < 3; ++$i) {
     $sight = App\Store\Sight::of($plan);
     $numbering = $time('numbering', static fn() => Embrel\Numbering\Numbering::of($after));
     $totals = $time('words', static fn() => Embrel\Plan\WordTotals::of($after));
-    $time('answer', static fn() => App\Store\PlanView::since($row, $row->revision, $sight->after($after), $rows, $sight, $row->revision));
+    $time('answer', static fn() => App\Store\PlanView::since($row, $row->revision, $sight->after($after), $sight, $row->revision));
 }
 foreach ($parts as $name => $milliseconds) {
     printf("  %-38s %6.2f ms\n", $name, $milliseconds);

@@ -8,5 +8,5 @@ namespace App\Store;
 final readonly class Outcome
 {
     /** @param list<array{id: string, reason: string, message: string}> $refused */
-    public function __construct(public Sight $before, public Sight $after, public int $from, public int $revision, public array $refused, public PlanRows $rows) {}
+    public function __construct(public Sight $before, public Sight $after, public int $from, public int $revision, public array $refused) {}
 }

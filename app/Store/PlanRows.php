@@ -22,12 +22,10 @@ use Illuminate\Support\Facades\DB;
  */
 final class PlanRows
 {
-    private const COLUMNS = 'id, parent_id, place, title, kind, numbered, dye, flag, target_words, noted, words, `foreign`, revision';
+    private const COLUMNS = 'id, parent_id, place, title, kind, numbered, dye, flag, target_words, noted, words, `foreign`';
 
     /** @var array<string, string> topic → the key it has among its siblings */
     public array $places = [];
-    /** @var array<string, int> topic → the revision in which its row last changed */
-    public array $revisions = [];
 
     /** The tree with everything but the bodies of the notes; nothing of what was removed. */
     public function tree(PlanRow $row): Plan
@@ -97,8 +95,8 @@ final class PlanRows
         $topics = $plan->topics;
         $parts = $plan->parts;
         $parents = $plan->parents;
-        $places = $revisions = [];
-        foreach ($rows as [$id, $parent, $place, $title, $kind, $numbered, $dye, $flag, $target, $noted, $words, $foreign, $revision]) {
+        $places = [];
+        foreach ($rows as [$id, $parent, $place, $title, $kind, $numbered, $dye, $flag, $target, $noted, $words, $foreign]) {
             $topics[$id] = new Topic(
                 $id,
                 $title,
@@ -112,7 +110,6 @@ final class PlanRows
                 null,
                 $foreign === null ? [] : json_decode($foreign, true),
             );
-            $revisions[$id] = (int) $revision;
             if ($parent !== null) {
                 $parts[$parent][] = $id;
                 $parents[$id] = $parent;
@@ -123,7 +120,6 @@ final class PlanRows
         }
 
         $this->places = $places + $this->places;
-        $this->revisions = $revisions + $this->revisions;
         foreach ($parts as $parent => $ids) {
             for ($i = count($ids) - 1; $i > 0; --$i) {
                 if (strcmp($this->places[$ids[$i - 1]] ?? '', $this->places[$ids[$i]] ?? '') > 0) {

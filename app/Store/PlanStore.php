@@ -84,7 +84,7 @@ final class PlanStore
                 $this->keep($row, $rows, $sight, $after, $seq, $log);
             }
 
-            return new Outcome($sight, $after, $seq - \count($log), $seq, $refused, $rows);
+            return new Outcome($sight, $after, $seq - \count($log), $seq, $refused);
         });
     }
 
@@ -134,7 +134,7 @@ final class PlanStore
     private function keep(PlanRow $row, PlanRows $rows, Sight $known, Sight $sight, int $seq, array $log): void
     {
         [$before, $after] = [$known->plan, $sight->plan];
-        (new PlanWriter($rows))->write($row, $before, $after, $seq);
+        (new PlanWriter($rows))->write($row, $before, $after, $seq, $sight->difference);
         foreach (array_chunk($log, 100) as $chunk) {
             DB::table('operations')->insert($chunk);
         }

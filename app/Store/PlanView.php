@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Store;
 
 use App\Models\Plan as PlanRow;
+use Embrel\Numbering\Runs;
 use Embrel\Operation\Order;
+use Embrel\Plan\Difference;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
@@ -34,29 +36,53 @@ final class PlanView
      *
      * @return array<string, mixed>
      */
-    public static function since(PlanRow $row, int $base, Sight $sight, PlanRows $rows, ?Sight $before, int $beforeRevision): array
+    public static function since(PlanRow $row, int $base, Sight $sight, ?Sight $before, int $beforeRevision): array
     {
         $known = $base === $beforeRevision ? $before : null;
-        $removed = DB::table('topics')->where('plan_id', $row->id)->where('revision', '>', $base)->whereNotNull('removed_at')->pluck('id');
+        $changed = $known !== null && $sight->difference !== null ? self::between($known->plan, $sight->plan, $sight->difference) : self::revised($row->id, $base);
 
         return [
             'revision' => $row->revision,
             'whole' => $base === 0,
-            'rootRevised' => ($rows->revisions[Plan::ROOT] ?? 0) > $base,
-            'topics' => self::changed($sight->plan, $rows, $base),
-            'removed' => $removed->all(),
-            'labels' => ['all' => $known === null, 'runs' => $sight->hasSameNumbersAs($known) ? [] : $sight->numbering()->runsSince($known?->numbering(), $sight->plan)],
+            'rootRevised' => \in_array(Plan::ROOT, $changed, true),
+            'topics' => self::told($sight->plan, array_values(array_filter($changed, $sight->plan->isLive(...)))),
+            'removed' => array_values(array_filter($changed, static fn(string $id): bool => !$sight->plan->isLive($id))),
+            'labels' => ['all' => $known === null, 'runs' => match (true) {
+                $known === null, $sight->difference === null => Runs::all($sight->plan),
+                $sight->hasSameNumbersAs($known) => [],
+                default => Runs::since($known->plan, $sight->plan, $sight->difference),
+            }],
             'figures' => self::figures($sight, $known),
         ] + self::summary($sight, $sight->hasSameStripAs($known));
     }
 
-    /** @return list<array<string, mixed>> in reading order, each with the sibling it stands after */
-    private static function changed(Plan $plan, PlanRows $rows, int $base): array
+    /** @return list<string> topics to be told of: changed or moved, and whole branches that went or came back */
+    private static function between(Plan $before, Plan $after, Difference $difference): array
     {
-        $ids = array_keys(array_filter($rows->revisions, static fn(int $revision): bool => $revision > $base));
-        $ids = array_values(array_filter($ids, static fn(string $id): bool => !Plan::isFixed($id) && $plan->isLive($id)));
+        $ids = $difference->changed;
+        unset($ids[Plan::BIN]);
+        foreach ($difference->moved as $id) {
+            $ids += isset($before->topics[$id]) && $before->isLive($id) && $after->isLive($id) ? [$id => true] : array_fill_keys($after->branch($id), true);
+        }
+
+        return array_keys($ids);
+    }
+
+    /** @return list<string> topics whose row was written after a revision, removed ones among them */
+    private static function revised(string $planId, int $base): array
+    {
+        return DB::table('topics')->where('plan_id', $planId)->where('revision', '>', $base)->pluck('id')->all();
+    }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return list<array<string, mixed>> in reading order, each with the sibling it stands after
+     */
+    private static function told(Plan $plan, array $ids): array
+    {
         $out = [];
-        foreach (Order::of($plan, $ids) as $id) {
+        foreach (Order::of($plan, array_values(array_filter($ids, static fn(string $id): bool => !Plan::isFixed($id)))) as $id) {
             $place = Place::of($plan, $id);
             $out[] = self::topic($plan->topic($id), $place->parent) + ['after' => $place->after];
         }
@@ -93,23 +119,22 @@ final class PlanView
             return [];
         }
         $totals = $sight->totals();
-        $ids = $before === null ? array_keys($totals->words) : self::concerned($before->plan, $sight->plan);
+        $ids = $before === null || $sight->difference === null
+            ? [...$sight->plan->order(), ...\array_slice($sight->plan->branch(Plan::TRAY), 1)]
+            : array_filter(self::concerned($before->plan, $sight->plan, $sight->difference), $sight->plan->isLive(...));
         $figures = [];
         foreach ($ids as $id) {
-            if (isset($totals->words[$id])) {
-                $figures[$id] = [$totals->words[$id], round($totals->filled[$id], 3)];
-            }
+            $figures[$id] = [$totals->words($id), round($totals->filled($id), 3)];
         }
 
         return $figures;
     }
 
     /** @return list<string> topics that differ or stand elsewhere, and everything above them: only their sums can be others */
-    private static function concerned(Plan $before, Plan $after): array
+    private static function concerned(Plan $before, Plan $after, Difference $difference): array
     {
         $concerned = [];
-        $changed = array_keys(array_filter($after->topics, static fn(Topic $topic, string $id): bool => ($before->topics[$id] ?? null) !== $topic || ($before->parents[$id] ?? null) !== ($after->parents[$id] ?? null), ARRAY_FILTER_USE_BOTH));
-        foreach ($changed as $id) {
+        foreach (self::between($before, $after, $difference) as $id) {
             foreach ([$before, $after] as $plan) {
                 for ($at = $id; $at !== null; $at = $plan->parent($at)) {
                     $concerned[$at] = true;

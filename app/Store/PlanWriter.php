@@ -6,6 +6,7 @@ namespace App\Store;
 
 use App\Models\Plan as PlanRow;
 use Embrel\Limits;
+use Embrel\Plan\Difference;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
 use Illuminate\Support\Facades\DB;
@@ -17,11 +18,13 @@ final class PlanWriter
 
     public function __construct(private readonly PlanRows $rows) {}
 
-    public function write(PlanRow $row, Plan $before, Plan $after, int $revision): void
+    public function write(PlanRow $row, Plan $before, Plan $after, int $revision, ?Difference $difference = null): void
     {
-        $changed = $this->changedTopics($before, $after);
+        $difference ??= Difference::between($before, $after);
+        $changed = $difference->changed;
+        unset($changed[Plan::BIN]);
         $removed = $restored = [];
-        foreach ($this->moved($before, $after) as $id) {
+        foreach ($difference->moved as $id) {
             $isIn = $after->isLive($id);
             $wasIn = isset($before->topics[$id]) && $before->isLive($id);
             if ($isIn) {
@@ -35,35 +38,9 @@ final class PlanWriter
         }
         $this->markRemoved($row->id, array_values(array_unique($removed)), $after, $revision);
         $this->markRestored($row->id, $restored, $revision);
-        $places = $this->newPlaces($row->id, $before, $after);
+        $places = $this->newPlaces($row->id, $before, $after, $difference->regrouped);
         $this->upsert($row->id, $before, $after, array_keys($changed + $places), $places, $revision);
         $this->writeNotes($row->id, $before, $after, array_keys($changed));
-    }
-
-    /** @return array<string, true> */
-    private function changedTopics(Plan $before, Plan $after): array
-    {
-        $changed = [];
-        foreach ($after->topics as $id => $topic) {
-            if (($before->topics[$id] ?? null) !== $topic && $id !== Plan::BIN) {
-                $changed[$id] = true;
-            }
-        }
-
-        return $changed;
-    }
-
-    /** @return list<string> topics with another parent than before */
-    private function moved(Plan $before, Plan $after): array
-    {
-        $moved = [];
-        foreach ($after->parents as $id => $parent) {
-            if (($before->parents[$id] ?? null) !== $parent) {
-                $moved[] = $id;
-            }
-        }
-
-        return $moved;
     }
 
     /** @param list<string> $ids whole branches */
@@ -85,19 +62,18 @@ final class PlanWriter
         foreach (array_chunk($ids, self::CHUNK) as $chunk) {
             DB::table('topics')->where('plan_id', $planId)->whereIn('id', $chunk)->update(['removed_at' => null, 'revision' => $revision]);
         }
-        foreach ($ids as $id) {
-            $this->rows->revisions[$id] = $revision;
-        }
     }
 
-    /** @return array<string, string> */
-    private function newPlaces(string $planId, Plan $before, Plan $after): array
+    /**
+     * @param list<string> $regrouped
+     *
+     * @return array<string, string>
+     */
+    private function newPlaces(string $planId, Plan $before, Plan $after, array $regrouped): array
     {
         $places = [];
-        foreach ($after->parts as $parent => $ids) {
-            if ($parent === Plan::BIN || ($before->parts[$parent] ?? null) === $ids) {
-                continue;
-            }
+        foreach (array_diff($regrouped, [Plan::BIN]) as $parent) {
+            $ids = $after->parts($parent);
             $keys = [];
             foreach ($ids as $id) {
                 if (($before->parents[$id] ?? null) === $parent && isset($this->rows->places[$id])) {
@@ -136,9 +112,6 @@ final class PlanWriter
         $ordered = array_map(static fn(string $id): array => $rows[$id], array_keys($levels));
         foreach (array_chunk($ordered, self::CHUNK) as $chunk) {
             DB::table('topics')->upsert($chunk, ['plan_id', 'id']);
-        }
-        foreach ($ids as $id) {
-            $this->rows->revisions[$id] = $revision;
         }
     }
 

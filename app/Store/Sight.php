@@ -6,6 +6,7 @@ namespace App\Store;
 
 use Embrel\Layout\Strip;
 use Embrel\Numbering\Numbering;
+use Embrel\Plan\Difference;
 use Embrel\Plan\Plan;
 use Embrel\Plan\WordTotals;
 
@@ -19,7 +20,13 @@ final class Sight
     private bool $sameStrip = false;
 
     /** @param list<array<string, mixed>>|null $strip and words as they are stored, where they are known */
-    private function __construct(public readonly Plan $plan, private readonly ?self $before, private readonly ?array $strip = null, private readonly ?int $words = null) {}
+    private function __construct(
+        public readonly Plan $plan,
+        private readonly ?self $before,
+        private readonly ?array $strip = null,
+        private readonly ?int $words = null,
+        public readonly ?Difference $difference = null,
+    ) {}
 
     /** @param list<array<string, mixed>>|null $strip */
     public static function of(Plan $plan, ?array $strip = null, ?int $words = null): self
@@ -30,18 +37,16 @@ final class Sight
     /** That of a later state of the plan; what the changes between them cannot have touched is taken over. */
     public function after(Plan $plan): self
     {
-        $after = new self($plan, $this);
-        $sameTree = $plan->parts === $this->plan->parts;
-        $after->sameNumbers = $sameTree && $plan->properties === $this->plan->properties;
-        $after->sameWords = $sameTree;
-        $after->sameStrip = $after->sameNumbers;
-        foreach ($sameTree ? $plan->topics : [] as $id => $topic) {
-            $was = $this->plan->topics[$id];
-            if ($was !== $topic) {
-                $after->sameNumbers = $after->sameNumbers && $was->kind === $topic->kind && $was->numbered === $topic->numbered;
-                $after->sameWords = $after->sameWords && $was->kind === $topic->kind && $was->words === $topic->words && $was->noted === $topic->noted && $was->target?->words === $topic->target?->words;
-                $after->sameStrip = $after->sameStrip && $plan->parent($id) !== Plan::ROOT;
-            }
+        $difference = Difference::between($this->plan, $plan);
+        $after = new self($plan, $this, difference: $difference);
+        $after->sameWords = $difference->isSameTree();
+        $after->sameNumbers = $after->sameStrip = $difference->isSameTree() && !$difference->hasOtherProperties;
+        foreach ($difference->isSameTree() ? $difference->changed : [] as $id => $_) {
+            $was = $this->plan->topics[$id] ?? null;
+            $topic = $plan->topics[$id];
+            $after->sameNumbers = $after->sameNumbers && $was?->kind === $topic->kind && $was->numbered === $topic->numbered;
+            $after->sameWords = $after->sameWords && $was?->kind === $topic->kind && $was->words === $topic->words && $was->noted === $topic->noted && $was->target?->words === $topic->target?->words;
+            $after->sameStrip = $after->sameStrip && $plan->parent($id) !== Plan::ROOT;
         }
 
         return $after;
@@ -75,7 +80,7 @@ final class Sight
 
     public function words(): int
     {
-        return $this->before?->words !== null && $this->sameWords ? $this->before->words : $this->totals()->words[Plan::ROOT];
+        return $this->before?->words !== null && $this->sameWords ? $this->before->words : $this->totals()->words(Plan::ROOT);
     }
 
     /** @return list<array<string, mixed>> */
@@ -85,6 +90,6 @@ final class Sight
             return array_map(fn(array $section): array => ['title' => $this->plan->topic($section['id'])->title, 'dye' => $this->plan->topic($section['id'])->dye->value ?? 'slate'] + $section, $this->before->strip);
         }
 
-        return Strip::of($this->plan, $this->numbering(), $this->totals())->sections;
+        return Strip::of($this->plan, Numbering::of($this->plan, depth: 1), $this->totals())->sections;
     }
 }

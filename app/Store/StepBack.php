@@ -34,6 +34,6 @@ final class StepBack
             throw $outcome->refused[0]['reason'] === Reason::Changed->value ? OperationRefused::changed() : OperationRefused::value(new \DomainException($outcome->refused[0]['message']));
         }
 
-        return ['touched' => $operation->touches()] + PlanView::since($row, $base, $outcome->after, $outcome->rows, $outcome->before, $outcome->from);
+        return ['touched' => $operation->touches()] + PlanView::since($row, $base, $outcome->after, $outcome->before, $outcome->from);
     }
 }

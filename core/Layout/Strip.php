@@ -32,8 +32,8 @@ final readonly class Strip
                 'label' => substr((string) strrchr(' ' . $numbering->own($id), ' '), 1),
                 'title' => $topic->title,
                 'dye' => $topic->dye->value ?? 'slate',
-                'share' => max(1, $totals->targets[$id] ?: $totals->words[$id]),
-                'filled' => round($totals->filled[$id], 3),
+                'share' => max(1, $totals->target($id) ?: $totals->words($id)),
+                'filled' => round($totals->filled($id), 3),
             ];
         }
 

@@ -4,11 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Numbering;
 
-use Embrel\Plan\Kind;
-use Embrel\Plan\Numbered;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Scheme;
-use Embrel\Plan\Topic;
 
 /**
  * The numbers of a plan's topics. Sections take numbers; points only in the essay scheme; quotes
@@ -16,112 +13,40 @@ use Embrel\Plan\Topic;
  */
 final readonly class Numbering
 {
-    /** @param array<string, Label> $labels topic → label; a topic without a number is missing */
-    private function __construct(public array $labels) {}
+    /**
+     * @param array<string, string> $own  topic → what stands before its title (“A.”); a topic without a number is missing
+     * @param array<string, string> $afar topic → what names it from afar (“I.A”), where that is something else
+     */
+    private function __construct(public array $own, private array $afar) {}
 
     /** With the plan's own scheme, or another for one hand-over. */
     public static function of(Plan $plan, ?Scheme $scheme = null, ?int $depth = null): self
     {
         $scheme ??= $plan->properties->scheme;
-        $depth ??= $plan->properties->depth;
         if ($scheme === Scheme::None) {
-            return new self([]);
+            return new self([], []);
         }
-        $labels = [];
-        $runOn = $scheme === Scheme::Chapter && $plan->properties->runOn;
-        $chapters = 0;
-        // Each entry: parent, its level, what stands before joined numbers, full form, whether in an appendix.
-        $open = [[Plan::ROOT, 0, '', '', false]];
+        $counting = new Counting($plan, $scheme, $depth ?? $plan->properties->depth, $scheme === Scheme::Chapter && $plan->properties->runOn);
+        $open = [Counting::START];
         while ($open !== []) {
-            [$parent, $level, $stem, $full, $inAppendix] = array_pop($open);
-            $count = $runOn && $level === 1 ? $chapters : 0;
-            $appendices = 0;
-            $below = [];
-            $usual = $inAppendix ? Form::underAppendix() : Form::of($scheme, $level + 1, $runOn);
-            foreach ($plan->parts($parent) as $id) {
-                $topic = $plan->topics[$id];
-                if (!self::takesNumber($topic, $scheme)) {
-                    continue;
-                }
-                $appendix = $topic->numbered === Numbered::Appendix;
-                $form = $appendix ? Form::appendix($scheme, $level + 1) : $usual;
-                if ($form === null) {
-                    continue;
-                }
-                $written = $form->counter->write($appendix ? ++$appendices : ++$count);
-                $bare = $form->joined && $stem !== '' ? "{$stem}.{$written}" : $written;
-                $labels[$id] = self::label($form, $bare, $written, $full);
-                if (isset($plan->parts[$id]) && $level + 1 < $depth) {
-                    $below[] = [$id, $level + 1, $runOn && $level === 0 && !$appendix ? '' : $bare, $labels[$id]->full, $inAppendix || $appendix];
-                }
-            }
-            $chapters = $runOn && $level === 1 && !$inAppendix ? $count : $chapters;
-            foreach (array_reverse($below) as $next) {
-                $open[] = $next;
+            $below = $counting->parts(array_pop($open));
+            foreach (array_reverse($below) as $frame) {
+                $open[] = $frame;
             }
         }
 
-        return new self($labels);
+        return new self($counting->own, $counting->afar);
     }
 
-    public static function takesNumber(Topic $topic, Scheme $scheme): bool
-    {
-        return $topic->numbered !== Numbered::None
-            && ($topic->kind === Kind::Section || ($topic->kind === Kind::Point && $scheme === Scheme::Essay));
-    }
-
-    private static function label(Form $form, string $bare, string $written, string $full): Label
-    {
-        if ($form->before === '' && $form->after === '') {
-            return new Label($bare, $bare);
-        }
-        $own = $form->before . $bare . $form->after;
-        if ($form->joined || $full === '' || str_starts_with($form->before, 'Chapter')) {
-            return new Label($own, rtrim($own, '.'));
-        }
-
-        return new Label($own, $full . ($form->before === '(' ? '' : '.') . rtrim($form->before . $written . $form->after, '.'));
-    }
-
+    /** What stands before the title; '' where it has no number. */
     public function own(string $id): string
     {
-        return isset($this->labels[$id]) ? $this->labels[$id]->own : '';
+        return $this->own[$id] ?? '';
     }
 
+    /** What names it from afar. */
     public function full(string $id): string
     {
-        return isset($this->labels[$id]) ? $this->labels[$id]->full : '';
-    }
-
-    /**
-     * Where these differ from earlier numbers: one run for each parent, from the first part that
-     * differs to the last, so that a move that shifts many costs little.
-     *
-     * @return list<array{parent: string, from: int, own: list<string>}>
-     */
-    public function runsSince(?self $before, Plan $plan): array
-    {
-        $runs = [];
-        foreach ($plan->parts as $parent => $parts) {
-            $from = null;
-            $own = [];
-            $last = 0;
-            foreach ($parts as $i => $id) {
-                $label = isset($this->labels[$id]) ? $this->labels[$id]->own : '';
-                $differs = $label !== (isset($before->labels[$id]) ? $before->labels[$id]->own : '');
-                if ($differs) {
-                    $from ??= $i;
-                    $last = $i;
-                }
-                if ($from !== null) {
-                    $own[] = $label;
-                }
-            }
-            if ($from !== null) {
-                $runs[] = ['parent' => (string) $parent, 'from' => $from, 'own' => \array_slice($own, 0, $last - $from + 1)];
-            }
-        }
-
-        return $runs;
+        return $this->afar[$id] ?? $this->own[$id] ?? '';
     }
 }

@@ -8,42 +8,69 @@ namespace Embrel\Plan;
  * Words rolled up: for each topic those of its note and of everything under it that prints, and
  * how far they reach its target. An aside prints nothing, so it adds nothing to what is above it.
  */
-final readonly class WordTotals
+final class WordTotals
 {
-    /**
-     * @param array<string, int>   $words   topic → words of its note and everything under it
-     * @param array<string, int>   $targets topic → its own target, else the sum below; 0: none at all
-     * @param array<string, float> $filled  topic → how far its floret is filled, 0 to 1
-     */
-    private function __construct(public array $words, public array $targets, public array $filled) {}
+    /** @var array<string, int> topic → words of its note and everything under it, where there are any */
+    private array $words = [];
+    /** @var array<string, int> topic → sum of the targets below it, where it has none of its own */
+    private array $targets = [];
+    /** @var array<string, true> topics that have a note, or something under them that has one */
+    private array $noted = [];
+
+    private function __construct(private readonly Plan $plan)
+    {
+        // From each topic that has something upwards: most have little, and no order is needed.
+        foreach ($plan->topics as $id => $topic) {
+            if ($topic->noted) {
+                $this->addNote((string) $id, $topic->words);
+            }
+            if ($topic->target !== null) {
+                $this->addTarget((string) $id, $topic->target->words);
+            }
+        }
+    }
 
     public static function of(Plan $plan): self
     {
-        // By position in reading order instead of by id: this runs over thousands of topics at each change.
-        $order = $plan->order();
-        $position = array_flip($order);
-        $words = $targets = $noted = $filled = [];
-        $below = array_fill(0, count($order), 0);
-        foreach ($order as $id) {
-            $topic = $plan->topics[$id];
-            $words[] = $topic->words;
-            $noted[] = $topic->noted;
-        }
-        for ($i = count($order) - 1; $i >= 0; --$i) {
-            $topic = $plan->topics[$order[$i]];
-            $target = $targets[$i] = $topic->target->words ?? $below[$i];
-            $filled[$i] = $target > 0 ? min(1.0, $words[$i] / $target) : ($noted[$i] ? 1.0 : 0.0);
-            if ($i > 0 && $topic->kind !== Kind::Aside) {
-                $parent = $position[$plan->parents[$order[$i]]];
-                $words[$parent] += $words[$i];
-                $below[$parent] += $target;
-                $noted[$parent] = $noted[$parent] || $noted[$i];
-            }
-        }
-        ksort($targets);
-        ksort($filled);
-        [$words, $targets, $filled] = [array_combine($order, $words), array_combine($order, $targets), array_combine($order, $filled)];
+        return new self($plan);
+    }
 
-        return new self($words, $targets, $filled);
+    private function addNote(string $id, int $words): void
+    {
+        for ($at = $id; $at !== null; $at = $this->plan->topics[$at]->kind === Kind::Aside ? null : $this->plan->parents[$at] ?? null) {
+            $this->noted[$at] = true;
+            $this->words[$at] = ($this->words[$at] ?? 0) + $words;
+        }
+    }
+
+    private function addTarget(string $id, int $words): void
+    {
+        while ($this->plan->topics[$id]->kind !== Kind::Aside && isset($this->plan->parents[$id])) {
+            $id = $this->plan->parents[$id];
+            if ($this->plan->topics[$id]->target !== null) {
+                return;
+            }
+            $this->targets[$id] = ($this->targets[$id] ?? 0) + $words;
+        }
+    }
+
+    /** Of its note and everything under it. */
+    public function words(string $id): int
+    {
+        return $this->words[$id] ?? 0;
+    }
+
+    /** Its own target, else the sum of those below; 0: none at all. */
+    public function target(string $id): int
+    {
+        return $this->plan->topics[$id]->target->words ?? $this->targets[$id] ?? 0;
+    }
+
+    /** How far its floret is filled, 0 to 1. */
+    public function filled(string $id): float
+    {
+        $target = $this->target($id);
+
+        return $target > 0 ? min(1.0, $this->words($id) / $target) : (isset($this->noted[$id]) ? 1.0 : 0.0);
     }
 }

@@ -6,6 +6,8 @@ namespace Tests\Core;
 
 use Embrel\Numbering\Counter;
 use Embrel\Numbering\Numbering;
+use Embrel\Numbering\Runs;
+use Embrel\Plan\Difference;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Numbered;
 use Embrel\Plan\Plan;
@@ -46,8 +48,8 @@ final class NumberingTest extends TestCase
     {
         $plan = self::tree();
         $own = [];
-        foreach (Numbering::of($plan, $scheme, $depth)->labels as $id => $label) {
-            $own[$plan->topic($id)->title] = $label->own;
+        foreach (Numbering::of($plan, $scheme, $depth)->own as $id => $label) {
+            $own[$plan->topic($id)->title] = $label;
         }
         ksort($own);
         ksort($expected);
@@ -79,12 +81,11 @@ final class NumberingTest extends TestCase
     public function testRunsTellOnlyWhatDiffers(): void
     {
         $plan = Build::plan("A\nB\nC\n  C1\nD");
-        $before = Numbering::of($plan);
-        self::assertSame([], $before->runsSince($before, $plan));
+        self::assertSame([], Runs::since($plan, $plan, Difference::between($plan, $plan)));
         $after = $plan->with($plan->topic(Build::id($plan, 'B'))->with(['kind' => Kind::Aside]));
         self::assertSame([
             ['parent' => Plan::ROOT, 'from' => 1, 'own' => ['', '2', '3']],
             ['parent' => Build::id($plan, 'C'), 'from' => 0, 'own' => ['2.1']],
-        ], Numbering::of($after)->runsSince($before, $after));
+        ], Runs::since($plan, $after, Difference::between($plan, $after)));
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Embrel\Id\CountedIds;
+use Embrel\Numbering\Numbering;
+use Embrel\Numbering\Runs;
 use Embrel\Operation\AddTopics;
 use Embrel\Operation\Codec;
 use Embrel\Operation\Compound;
@@ -22,6 +24,7 @@ use Embrel\Operation\SetNumbered;
 use Embrel\Operation\SetPlan;
 use Embrel\Operation\SetTarget;
 use Embrel\Operation\SplitTopic;
+use Embrel\Plan\Difference;
 use Embrel\Plan\Dye;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Flag;
@@ -82,6 +85,7 @@ final class OperationLawTest extends TestCase
         $type = (string) $operation->toArray()['type'];
         $applied[$type] = ($applied[$type] ?? 0) + 1;
         self::assertSound($after);
+        self::assertNumbersFollow($plan, $after, "Seed {$seed}: {$type}.");
         $inverse = self::stored($operation->inverse($plan));
         $back = $inverse->apply($after);
         self::assertSame(self::picture($plan), self::picture($back), "Seed {$seed}: undoing {$type}.");
@@ -126,6 +130,27 @@ final class OperationLawTest extends TestCase
             }
         }
         self::assertCount(\count($plan->topics) - 3, $seen, 'A topic stands nowhere.');
+    }
+
+    /** The numbers that are told of a change turn those before it into those after it. */
+    private static function assertNumbersFollow(Plan $plan, Plan $after, string $message): void
+    {
+        $difference = Difference::between($plan, $after);
+        $shown = Numbering::of($plan)->own;
+        foreach ($difference->moved as $id) {
+            $shown = array_fill_keys($plan->has($id) ? $after->branch($id) : [], 'unknown') + $shown;
+        }
+        foreach (Runs::since($plan, $after, $difference) as $run) {
+            foreach ($run['own'] as $i => $own) {
+                $shown[$after->parts($run['parent'])[$run['from'] + $i]] = $own;
+            }
+        }
+        $numbering = Numbering::of($after);
+        foreach ([Plan::ROOT, Plan::TRAY] as $home) {
+            foreach ($after->walk($home) as $id => $_) {
+                self::assertSame($numbering->own($id), $shown[$id] ?? '', $message);
+            }
+        }
     }
 
     private function randomPlan(): Plan
@@ -183,7 +208,7 @@ final class OperationLawTest extends TestCase
             9 => new SetTarget($some, mt_rand(0, 2) === 0 ? null : Target::of(mt_rand(1, 5000))),
             10 => new SetNumbered($some, Numbered::cases()[mt_rand(0, 2)]),
             11 => $this->randomNote($plan, $one),
-            12 => new SetPlan(['subtitle' => 'S' . mt_rand(0, 9), 'numbering_depth' => mt_rand(1, 9), 'target' => mt_rand(0, 1) === 0 ? null : 900]),
+            12 => new SetPlan(['numbering' => ['decimal', 'essay', 'chapter', 'none'][mt_rand(0, 3)], 'subtitle' => 'S' . mt_rand(0, 9), 'numbering_depth' => mt_rand(1, 9), 'target' => mt_rand(0, 1) === 0 ? null : 900]),
             default => new Compound([$this->randomOperation($plan, 1), $this->randomOperation($plan, 1)]),
         };
     }

@@ -56,12 +56,12 @@ final class WordsTest extends TestCase
     {
         $plan = $this->plan();
         $totals = WordTotals::of($plan);
-        $of = static fn(string $title): array => [$totals->words[Build::id($plan, $title)], $totals->filled[Build::id($plan, $title)]];
+        $of = static fn(string $title): array => [$totals->words(Build::id($plan, $title)), $totals->filled(Build::id($plan, $title))];
         self::assertSame([5, 0.5], $of('A'), 'No target of its own: the sum below, 6 + 4.');
         self::assertSame([3, 0.5], $of('A1'));
         self::assertSame([0, 0.0], $of('B'), 'An aside adds nothing.');
         self::assertSame([0, 0.0], $of('C'));
-        self::assertSame(5, $totals->words[Plan::ROOT]);
+        self::assertSame(5, $totals->words(Plan::ROOT));
     }
 
     public function testStripSharesGoByTargetElseByWords(): void

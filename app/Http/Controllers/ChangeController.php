@@ -23,8 +23,7 @@ final class ChangeController
         if ($base >= $plan->revision) {
             return response()->noContent();
         }
-        $rows = new PlanRows();
 
-        return response()->json(PlanView::since($plan, $base, Sight::of($rows->tree($plan)), $rows, null, 0));
+        return response()->json(PlanView::since($plan, $base, Sight::of((new PlanRows())->tree($plan)), null, 0));
     }
 }

@@ -17,6 +17,6 @@ final class OperationController
         $outcome = $store->apply($plan, $request->user() ?? abort(401), $request->changes());
 
         return response()->json(['refused' => $outcome->refused]
-            + PlanView::since($plan, $request->base(), $outcome->after, $outcome->rows, $outcome->before, $outcome->from));
+            + PlanView::since($plan, $request->base(), $outcome->after, $outcome->before, $outcome->from));
     }
 }

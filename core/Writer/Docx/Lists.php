@@ -8,7 +8,7 @@ use Embrel\Document\Document;
 use Embrel\Document\Element;
 use Embrel\Numbering\Counter;
 use Embrel\Numbering\Form;
-use Embrel\Numbering\Numbering;
+use Embrel\Numbering\Counting;
 use Embrel\Plan\Numbered;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Scheme;
@@ -47,7 +47,7 @@ final class Lists
             $count = 0;
             foreach ($plan->parts($parent) as $sibling) {
                 $topic = $plan->topic($sibling);
-                $counted = Numbering::takesNumber($topic, $plan->properties->scheme) && $topic->numbered === Numbered::Usual;
+                $counted = Counting::takesNumber($topic, $plan->properties->scheme) && $topic->numbered === Numbered::Usual;
                 $count += $counted ? 1 : 0;
                 if ($sibling === $id && !$counted) {
                     return [];

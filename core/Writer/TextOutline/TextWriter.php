@@ -31,7 +31,7 @@ final class TextWriter implements Writer
             }
             $skipBelow = PHP_INT_MAX;
             $indent = str_repeat('  ', $level - 1);
-            $number = isset($numbering->labels[$id]) ? $numbering->labels[$id]->own : ($topic->kind === Kind::Section ? '' : '-');
+            $number = $numbering->own[$id] ?? ($topic->kind === Kind::Section ? '' : '-');
             $buffer .= $indent . ($number === '' ? '' : $number . ' ') . $topic->title . "\n";
             if ($choices->notes && $topic->note !== null) {
                 $buffer .= $this->note($topic->note->plainText(), $indent . '  ');

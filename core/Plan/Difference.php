@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Plan;
+
+/** In what two states of a plan differ, found by comparing what they share: each only once for all who ask. */
+final readonly class Difference
+{
+    /**
+     * @param array<string, true> $changed   topics of which a field differs, and new ones
+     * @param list<string>        $moved     topics with another parent than before, and new ones
+     * @param list<string>        $regrouped parents with other parts, or their parts in another order
+     */
+    private function __construct(public array $changed, public array $moved, public array $regrouped, public bool $hasOtherProperties) {}
+
+    public static function between(Plan $before, Plan $after): self
+    {
+        $changed = $moved = $regrouped = [];
+        foreach ($after->topics as $id => $topic) {
+            if (!isset($before->topics[$id]) || $before->topics[$id] !== $topic) {
+                $changed[$id] = true;
+            }
+        }
+        foreach ($after->parts + array_fill_keys(array_keys(array_diff_key($before->parts, $after->parts)), []) as $parent => $parts) {
+            if (($before->parts[$parent] ?? []) === $parts) {
+                continue;
+            }
+            $regrouped[] = (string) $parent;
+            foreach ($parts as $id) {
+                if (($before->parents[$id] ?? null) !== $parent) {
+                    $moved[] = $id;
+                }
+            }
+        }
+
+        return new self($changed, $moved, $regrouped, $before->properties !== $after->properties);
+    }
+
+    public function isSameTree(): bool
+    {
+        return $this->regrouped === [];
+    }
+}
