@@ -24,14 +24,20 @@ final class Attributes
 
     public function __construct(private readonly Growing $growing, private readonly bool $descriptions) {}
 
-    /** @return array{title: string, note: list<Node>, loose: bool, dress: \Closure(Topic): Topic} */
-    public function of(\XMLReader $xml, int $line): array
+    /**
+     * @param \Closure(): int $line of the element; dear to find, so asked only for an error
+     *
+     * @return array{title: string, note: list<Node>, loose: bool, dress: \Closure(Topic): Topic}
+     */
+    public function of(\XMLReader $xml, \Closure $line): array
     {
         $own = [];
         $foreign = [];
         while ($xml->moveToNextAttribute()) {
             if (\strlen($xml->value) > Limits::NOTE) {
-                throw Unreadable::valueTooLong($line);
+                $xml->moveToElement();
+
+                throw Unreadable::valueTooLong($line());
             }
             if ($xml->namespaceURI === OpmlWriter::NAMESPACE) {
                 $own[$xml->localName] = $xml->value;

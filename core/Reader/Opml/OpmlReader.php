@@ -107,7 +107,7 @@ final class OpmlReader implements Reader
         if ($this->growing->isFull()) {
             throw Unreadable::tooManyTopics($this->line());
         }
-        $topic = $this->attributes->of($this->xml, $this->line());
+        $topic = $this->attributes->of($this->xml, $this->line(...));
         if ($topic['loose']) {
             $this->growing->close();
         }
