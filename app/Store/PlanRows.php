@@ -129,6 +129,6 @@ final class PlanRows
             }
         }
 
-        return new Plan($topics, $parts, $parents, $plan->properties, $plan->foreign);
+        return new Plan($topics, $parts, $parents, $plan->properties, $plan->foreign, $plan->sources);
     }
 }

@@ -10,11 +10,23 @@ namespace Embrel\Id;
  */
 final class Ulid
 {
+    private const DIGITS = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
     private const FORM = '/\A[0-7][0-9A-HJKMNP-TV-Z]{25}\z/';
 
     public static function isValid(string $id): bool
     {
         return preg_match(self::FORM, $id) === 1;
+    }
+
+    /** An id that follows from a text, always the same one for the same text. */
+    public static function derived(string $text): string
+    {
+        $id = '';
+        foreach (str_split(hash('sha256', $text), 2) as $i => $pair) {
+            $id .= self::DIGITS[(int) hexdec($pair) % ($i === 0 ? 8 : 32)];
+        }
+
+        return substr($id, 0, 26);
     }
 
     /** @throws InvalidId when the text is not a ULID */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Operation;
 
+use Embrel\Citation\Source;
+use Embrel\Id\Ulid;
 use Embrel\MalformedShape;
 use Embrel\Plan\Dye;
 use Embrel\Plan\Flag;
@@ -12,6 +14,7 @@ use Embrel\Plan\Kind;
 use Embrel\Plan\Numbered;
 use Embrel\Plan\Place;
 use Embrel\Plan\Target;
+use Embrel\Plan\Topic;
 use Embrel\RichText\InvalidNote;
 use Embrel\RichText\Schema;
 use Embrel\Shape;
@@ -44,6 +47,12 @@ final class Codec
             'move' => new MoveTopics($s->ids('ids'), Place::fromShape($s->object('at'))),
             'split' => new SplitTopic($s->id('topic'), $s->id('new'), $s->int('at')),
             'join' => new JoinTopics($s->id('upper'), $s->id('lower')),
+            'wrap' => new WrapTopics($s->ids('ids'), $s->id('new'), $s->stringOr('title', '') ?? ''),
+            'dissolve' => new DissolveTopics($s->ids('ids')),
+            'sort' => new SortParts($s->id('parent'), SortBy::tryFrom($s->string('by')) ?? throw InvalidValue::field('by', $s->string('by')), $s->has('reversed') && $s->bool('reversed')),
+            'copy' => new CopyTopics(self::copies($s->object('new')), Place::fromShape($s->object('at'))),
+            'source' => new AddSources(array_map(static fn(Shape $one): Source => new Source($one->id('id'), Topic::title($one->string('title'))), $s->objects('sources'))),
+            'unsource' => new RemoveSources($s->ids('ids')),
             'retitle' => new Retitle($s->id('topic'), $s->string('title')),
             'kind' => new SetKind($s->ids('ids'), Kind::tryFrom($s->string('value')) ?? throw InvalidValue::field('kind', $s->string('value'))),
             'numbered' => new SetNumbered($s->ids('ids'), Numbered::tryFrom($s->string('value')) ?? throw InvalidValue::field('numbered', $s->string('value'))),
@@ -62,6 +71,17 @@ final class Codec
         $rows = array_map(static fn(Shape $row): array => ['topic' => TopicForm::topic($row), 'parent' => $row->idOr('parent', null)], $s->objects('topics'));
 
         return $rows === [] ? throw MalformedShape::expected('at least one topic', 'topics') : new AddTopics(Place::fromShape($s->object('at')), $rows);
+    }
+
+    /** @return array<string, string> */
+    private static function copies(Shape $s): array
+    {
+        $copies = [];
+        foreach ($s->values() as $id => $_) {
+            $copies[Ulid::isValid((string) $id) ? (string) $id : throw MalformedShape::expected('ids', 'new')] = $s->id((string) $id);
+        }
+
+        return $copies === [] ? throw MalformedShape::expected('at least one topic', 'new') : $copies;
     }
 
     private static function restore(Shape $s): RestoreTopics

@@ -13,6 +13,16 @@ abstract readonly class SetField extends Basic
     /** @param list<string> $ids */
     final public function __construct(public array $ids, public mixed $value) {}
 
+    /**
+     * Gives topics the value that another topic has.
+     *
+     * @param list<string> $ids
+     */
+    final public static function from(array $ids, Topic $topic): static
+    {
+        return new static($ids, self::valueOf($topic));
+    }
+
     /** The field of Topic, which is also the short name of the operation. */
     abstract protected static function field(): string;
 
@@ -32,7 +42,7 @@ abstract readonly class SetField extends Basic
     {
         $groups = [];
         foreach ($this->ids as $id) {
-            $value = $this->valueOf($before->topic($id));
+            $value = self::valueOf($before->topic($id));
             $groups[(string) static::stored($value)][0] = $value;
             $groups[(string) static::stored($value)][1][] = $id;
         }
@@ -46,12 +56,13 @@ abstract readonly class SetField extends Basic
         return array_map(static fn(string $id): string => $id . ':' . static::field(), $this->ids);
     }
 
+    /** @return array{type: string, ids: list<string>, value: string|int|null} */
     final public function toArray(): array
     {
         return ['type' => static::field(), 'ids' => $this->ids, 'value' => static::stored($this->value)];
     }
 
-    private function valueOf(Topic $topic): mixed
+    private static function valueOf(Topic $topic): mixed
     {
         return get_object_vars($topic)[static::field()];
     }

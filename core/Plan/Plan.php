@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Plan;
 
+use Embrel\Citation\Source;
+
 /**
  * A plan at one moment: topics by id, the ordered parts of each, and the parent of each beside
  * it. Immutable; Edit makes the next one. Three topics are fixed and in every plan: the root (its
@@ -24,6 +26,7 @@ final class Plan
      * @param array<string, list<string>> $parts   parent → parts in order; a topic without parts may be missing
      * @param array<string, string>       $parents topic → parent; the fixed topics have none
      * @param array<string, string>       $foreign properties of a foreign file that we do not know, kept
+     * @param array<string, Source>       $sources by id, in the order in which they came
      */
     public function __construct(
         public readonly array $topics,
@@ -31,6 +34,7 @@ final class Plan
         public readonly array $parents,
         public readonly Properties $properties,
         public readonly array $foreign = [],
+        public readonly array $sources = [],
     ) {}
 
     public static function titled(string $title, ?Properties $properties = null): self
@@ -187,17 +191,23 @@ final class Plan
         $topics = $this->topics;
         $topics[$topic->id] = $topic;
 
-        return new self($topics, $this->parts, $this->parents, $this->properties, $this->foreign);
+        return new self($topics, $this->parts, $this->parents, $this->properties, $this->foreign, $this->sources);
     }
 
     public function withProperties(Properties $properties): self
     {
-        return new self($this->topics, $this->parts, $this->parents, $properties, $this->foreign);
+        return new self($this->topics, $this->parts, $this->parents, $properties, $this->foreign, $this->sources);
     }
 
     /** @param array<string, string> $foreign */
     public function withForeign(array $foreign): self
     {
-        return new self($this->topics, $this->parts, $this->parents, $this->properties, $foreign);
+        return new self($this->topics, $this->parts, $this->parents, $this->properties, $foreign, $this->sources);
+    }
+
+    /** @param array<string, Source> $sources */
+    public function withSources(array $sources): self
+    {
+        return new self($this->topics, $this->parts, $this->parents, $this->properties, $this->foreign, $sources);
     }
 }

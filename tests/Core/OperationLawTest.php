@@ -4,17 +4,22 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Embrel\Citation\Source;
 use Embrel\Id\CountedIds;
 use Embrel\Numbering\Numbering;
 use Embrel\Numbering\Runs;
+use Embrel\Operation\AddSources;
 use Embrel\Operation\AddTopics;
 use Embrel\Operation\Codec;
 use Embrel\Operation\Compound;
+use Embrel\Operation\CopyTopics;
+use Embrel\Operation\DissolveTopics;
 use Embrel\Operation\EditNote;
 use Embrel\Operation\JoinTopics;
 use Embrel\Operation\MoveTopics;
 use Embrel\Operation\Operation;
 use Embrel\Operation\OperationRefused;
+use Embrel\Operation\RemoveSources;
 use Embrel\Operation\RemoveTopics;
 use Embrel\Operation\Retitle;
 use Embrel\Operation\SetDye;
@@ -23,7 +28,12 @@ use Embrel\Operation\SetKind;
 use Embrel\Operation\SetNumbered;
 use Embrel\Operation\SetPlan;
 use Embrel\Operation\SetTarget;
+use Embrel\Operation\SortBy;
+use Embrel\Operation\SortParts;
 use Embrel\Operation\SplitTopic;
+use Embrel\Operation\Transition;
+use Embrel\Operation\Wording;
+use Embrel\Operation\WrapTopics;
 use Embrel\Plan\Difference;
 use Embrel\Plan\Dye;
 use Embrel\Plan\Edit;
@@ -61,12 +71,13 @@ final class OperationLawTest extends TestCase
         for ($seed = $from; $seed <= $to; ++$seed) {
             mt_srand($seed);
             $this->ids = new CountedIds();
-            $plan = $this->randomPlan();
+            $first = $plan = $this->randomPlan();
             for ($i = 0; $i < 6; ++$i) {
                 $plan = $this->checked($plan, $this->randomOperation($plan), $seed, $applied);
             }
+            self::assertSame(self::picture($first), self::picture(self::stored(Transition::between($plan, $first))->apply($plan)), "Seed {$seed}: going back to the start.");
         }
-        foreach (['add', 'remove', 'move', 'split', 'join', 'retitle', 'kind', 'dye', 'flag', 'target', 'numbered', 'note', 'plan', 'compound'] as $type) {
+        foreach (['wrap', 'dissolve', 'sort', 'copy', 'source', 'add', 'remove', 'move', 'split', 'join', 'retitle', 'kind', 'dye', 'flag', 'target', 'numbered', 'note', 'plan', 'compound'] as $type) {
             self::assertGreaterThan(20, $applied[$type] ?? 0, "Too few operations of type {$type} were tried.");
         }
     }
@@ -83,6 +94,7 @@ final class OperationLawTest extends TestCase
             return $plan;
         }
         $type = (string) $operation->toArray()['type'];
+        self::assertMatchesRegularExpression('/\A\p{Lu}[^\n]{4,}\z/u', Wording::of($operation, $plan), $type);
         $applied[$type] = ($applied[$type] ?? 0) + 1;
         self::assertSound($after);
         self::assertNumbersFollow($plan, $after, "Seed {$seed}: {$type}.");
@@ -107,7 +119,9 @@ final class OperationLawTest extends TestCase
     /** Everything that a person could see of a plan. */
     private static function picture(Plan $plan): string
     {
-        $lines = [json_encode($plan->properties->toArray()), $plan->title()];
+        $sources = array_map(static fn(Source $source): string => $source->title, $plan->sources);
+        ksort($sources);
+        $lines = [json_encode([$plan->properties->toArray(), $sources]), $plan->title()];
         foreach ([Plan::ROOT, Plan::TRAY] as $home) {
             foreach ($plan->walk($home) as $id => $level) {
                 $topic = $plan->topic($id);
@@ -195,7 +209,7 @@ final class OperationLawTest extends TestCase
         }
         [$one] = $some;
 
-        return match (mt_rand(0, $nested > 0 ? 12 : 13)) {
+        return match (mt_rand(0, $nested > 0 ? 17 : 18)) {
             0 => $this->randomAdd($plan),
             1 => new RemoveTopics($some),
             2 => new MoveTopics($some, $this->place($plan)),
@@ -209,8 +223,19 @@ final class OperationLawTest extends TestCase
             10 => new SetNumbered($some, Numbered::cases()[mt_rand(0, 2)]),
             11 => $this->randomNote($plan, $one),
             12 => new SetPlan(['numbering' => ['decimal', 'essay', 'chapter', 'none'][mt_rand(0, 3)], 'subtitle' => 'S' . mt_rand(0, 9), 'numbering_depth' => mt_rand(1, 9), 'target' => mt_rand(0, 1) === 0 ? null : 900]),
+            13 => new WrapTopics($some, $this->ids->next(), 'Around'),
+            14 => new DissolveTopics($some),
+            15 => new SortParts(mt_rand(0, 2) === 0 ? Plan::ROOT : (string) $plan->parent($one), SortBy::cases()[mt_rand(0, 2)], mt_rand(0, 1) === 0),
+            16 => new CopyTopics($this->copies($plan, $one), $this->place($plan)),
+            17 => $plan->sources === [] || mt_rand(0, 1) === 0 ? new AddSources([new Source($this->ids->next(), 'Pell, Tides and Walls')]) : new RemoveSources([array_key_first($plan->sources)]),
             default => new Compound([$this->randomOperation($plan, 1), $this->randomOperation($plan, 1)]),
         };
+    }
+
+    /** @return array<string, string> */
+    private function copies(Plan $plan, string $id): array
+    {
+        return array_map(fn(): string => $this->ids->next(), array_flip($plan->branch($id)));
     }
 
     private function randomAdd(Plan $plan): AddTopics

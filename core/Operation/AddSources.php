@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Operation;
+
+use Embrel\Citation\Source;
+use Embrel\Plan\Plan;
+
+/** Adds sources to those of the plan. */
+final readonly class AddSources extends Basic
+{
+    /** @param list<Source> $sources */
+    public function __construct(public array $sources) {}
+
+    public function apply(Plan $plan): Plan
+    {
+        $sources = $plan->sources;
+        foreach ($this->sources as $source) {
+            $sources[$source->id] = isset($sources[$source->id]) ? throw OperationRefused::exists($source->id) : $source;
+        }
+
+        return $plan->withSources($sources);
+    }
+
+    public function inverse(Plan $before): Operation
+    {
+        return new RemoveSources(array_map(static fn(Source $source): string => $source->id, $this->sources));
+    }
+
+    public function touches(): array
+    {
+        return array_map(static fn(Source $source): string => "{$source->id}:source", $this->sources);
+    }
+
+    public function toArray(): array
+    {
+        return ['type' => 'source', 'sources' => array_map(static fn(Source $source): array => ['id' => $source->id, 'title' => $source->title], $this->sources)];
+    }
+}

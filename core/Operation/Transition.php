@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Operation;
+
+use Embrel\Citation\Source;
+use Embrel\Plan\Place;
+use Embrel\Plan\Plan;
+use Embrel\Plan\Topic;
+use Embrel\RichText\Node;
+use Embrel\RichText\Note;
+
+/**
+ * The operations that lead from one state of a plan to another, so that going back to a point in
+ * the past is a change like any other. Both with all their notes; what was removed is under the
+ * bin of the first.
+ */
+final class Transition
+{
+    /** @var list<Operation> */
+    private array $steps = [];
+
+    private function __construct(private Plan $state, private readonly Plan $to) {}
+
+    public static function between(Plan $from, Plan $to): Compound
+    {
+        $transition = new self($from, $to);
+        $transition->bringBack();
+        $transition->place();
+        $transition->letGo();
+        $transition->fields();
+        $transition->notes();
+        $transition->rest();
+
+        return new Compound($transition->steps);
+    }
+
+    private function step(Operation $operation): void
+    {
+        $this->state = $operation->apply($this->state);
+        $this->steps[] = $operation;
+    }
+
+    /** Out of the bin, to the end of the tree for now; what was never there is added. */
+    private function bringBack(): void
+    {
+        $places = $ids = [];
+        foreach ($this->state->parts(Plan::BIN) as $head) {
+            $branch = $this->state->branch($head);
+            if (array_filter($branch, $this->to->isLive(...)) !== []) {
+                $places[$head] = Place::lastIn($this->state, Plan::ROOT);
+                array_push($ids, ...$branch);
+            }
+        }
+        if ($places !== []) {
+            $this->step(new RestoreTopics($places, $ids));
+        }
+        foreach ($this->live($this->to) as $id) {
+            if (!$this->state->has($id)) {
+                $this->step(AddTopics::one($this->to->topic($id), Place::lastIn($this->state, Plan::ROOT)));
+            }
+        }
+    }
+
+    /** Parents before their parts, so that none is ever moved under itself. */
+    private function place(): void
+    {
+        foreach ([Plan::ROOT, Plan::TRAY, ...$this->live($this->to)] as $parent) {
+            $wanted = $this->to->parts($parent);
+            $has = array_values(array_intersect($this->state->parts($parent), $wanted));
+            $after = null;
+            foreach ($wanted as $i => $id) {
+                if (($has[0] ?? null) === $id) {
+                    array_shift($has);
+                } else {
+                    $this->step(new MoveTopics([$id], new Place($parent, $after)));
+                    $has = array_values(array_diff($has, [$id]));
+                }
+                $after = $id;
+            }
+        }
+    }
+
+    private function letGo(): void
+    {
+        $gone = array_values(array_filter($this->live($this->state), fn(string $id): bool => !$this->to->isLive($id)));
+        if ($gone !== []) {
+            $this->step(new RemoveTopics($gone));
+        }
+    }
+
+    private function fields(): void
+    {
+        /** @var array<string, list<string>> $alike storage form without topics → topics */
+        $alike = [];
+        /** @var array<string, \Closure(list<string>): Operation> $setters */
+        $setters = [];
+        foreach ([Plan::ROOT, ...$this->live($this->to)] as $id) {
+            [$is, $wanted] = [$this->state->topic($id), $this->to->topic($id)];
+            if ($is->title !== $wanted->title) {
+                $this->step(new Retitle($id, $wanted->title));
+            }
+            foreach ($id === Plan::ROOT ? [] : [SetKind::from(...), SetNumbered::from(...), SetDye::from(...), SetFlag::from(...), SetTarget::from(...)] as $of) {
+                $key = json_encode($of([], $wanted)->toArray(), JSON_THROW_ON_ERROR);
+                if ($key !== json_encode($of([], $is)->toArray(), JSON_THROW_ON_ERROR)) {
+                    $alike[$key][] = $id;
+                    /** @param list<string> $ids */
+                    $setters[$key] = static fn(array $ids): Operation => $of($ids, $wanted);
+                }
+            }
+        }
+        foreach ($alike as $key => $ids) {
+            $this->step($setters[$key]($ids));
+        }
+    }
+
+    private function notes(): void
+    {
+        foreach ([Plan::ROOT, ...$this->live($this->to)] as $id) {
+            $is = self::blocks($this->state->topic($id));
+            $wanted = self::blocks($this->to->topic($id));
+            $put = array_filter($wanted, static fn(Node $block, string $key): bool => !isset($is[$key]) || $is[$key]->toArray() !== $block->toArray(), ARRAY_FILTER_USE_BOTH);
+            if ($put !== [] || array_keys($is) !== array_keys($wanted)) {
+                $this->step(new EditNote($id, array_values($put), array_keys(array_diff_key($is, $wanted)), array_keys($wanted)));
+            }
+        }
+    }
+
+    private function rest(): void
+    {
+        $set = [];
+        foreach ($this->to->properties->toArray() as $name => $value) {
+            if ($value !== $this->state->properties->toArray()[$name]) {
+                $set[$name] = $value;
+            }
+        }
+        if ($set !== []) {
+            $this->step(new SetPlan($set));
+        }
+        $gone = array_keys(array_diff_key($this->state->sources, $this->to->sources));
+        if ($gone !== []) {
+            $this->step(new RemoveSources($gone));
+        }
+        /** @var list<Source> $back */
+        $back = array_values(array_diff_key($this->to->sources, $this->state->sources));
+        if ($back !== []) {
+            $this->step(new AddSources($back));
+        }
+    }
+
+    /** @return list<string> everything in tree and tray, parents first */
+    private function live(Plan $plan): array
+    {
+        return [...\array_slice($plan->order(), 1), ...\array_slice($plan->branch(Plan::TRAY), 1)];
+    }
+
+    /** @return array<string, Node> */
+    private static function blocks(Topic $topic): array
+    {
+        return ($topic->note ?? Note::empty())->blocks;
+    }
+}

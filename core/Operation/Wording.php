@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Operation;
+
+use Embrel\Plan\Plan;
+
+/** What an operation does, in a few words, for undo and for the history: “Moved ‘Eels’ to ‘The marsh’”. */
+final class Wording
+{
+    private const LONGEST = 200;
+    private const TITLE = 50;
+
+    /** @param Plan $before the plan to which it is applied */
+    public static function of(Operation $operation, Plan $before): string
+    {
+        $says = match (true) {
+            $operation instanceof AddTopics => self::added($operation, $before),
+            $operation instanceof CopyTopics => 'Copied ' . self::several($before, array_keys($operation->new)),
+            $operation instanceof RemoveTopics => 'Removed ' . self::several($before, $operation->ids),
+            $operation instanceof RestoreTopics => 'Brought back ' . self::several($before, array_keys($operation->places)),
+            $operation instanceof MoveTopics => 'Moved ' . self::several($before, $operation->ids) . self::into($before, $operation->place->parent),
+            $operation instanceof WrapTopics => 'Put ' . self::several($before, $operation->ids) . ' under a new topic',
+            $operation instanceof DissolveTopics => 'Dissolved ' . self::several($before, $operation->ids),
+            $operation instanceof SortParts => 'Sorted the parts of ' . self::title($before, $operation->parent) . ' by ' . ($operation->by === SortBy::Target ? 'target' : $operation->by->value),
+            $operation instanceof SplitTopic => 'Split ' . self::title($before, $operation->id),
+            $operation instanceof JoinTopics => 'Joined ' . self::several($before, [$operation->upper]) . ' and ' . self::title($before, $operation->lower),
+            $operation instanceof Retitle => self::retitled($operation, $before),
+            $operation instanceof SetField => self::set($operation, $before),
+            $operation instanceof EditNote => 'Wrote in the note of ' . self::title($before, $operation->topic),
+            $operation instanceof SetPlan => 'Changed the plan’s ' . implode(', ', array_map(static fn(int|string $name): string => strtr((string) $name, '_', ' '), array_keys($operation->set))),
+            $operation instanceof AddSources => 'Kept ' . self::quoted($operation->sources[0]->title ?? '') . ' as a source',
+            $operation instanceof RemoveSources => 'Took out a source',
+            $operation instanceof Compound => self::compound($operation, $before),
+            default => 'Changed the plan',
+        };
+
+        return mb_strimwidth($says, 0, self::LONGEST, '…');
+    }
+
+    private static function added(AddTopics $operation, Plan $before): string
+    {
+        [$first] = $operation->rows;
+        $count = \count($operation->rows);
+        $what = $first['topic']->title === '' ? ($count === 1 ? 'a topic' : "{$count} topics") : self::quoted($first['topic']->title) . self::more($count);
+
+        return $operation->place->parent === Plan::TRAY ? "Caught {$what}" : "Added {$what}";
+    }
+
+    private static function retitled(Retitle $operation, Plan $before): string
+    {
+        $was = $before->has($operation->id) ? $before->topic($operation->id)->title : '';
+
+        return $was === '' || str_starts_with($operation->title, $was)
+            ? 'Wrote ' . self::quoted($operation->title)
+            : 'Retitled ' . self::quoted($was) . ($operation->title === '' ? '' : ' as ' . self::quoted($operation->title));
+    }
+
+    private static function set(SetField $operation, Plan $before): string
+    {
+        ['type' => $type, 'value' => $value] = $operation->toArray();
+        $field = $type === 'numbered' ? 'numbering' : $type;
+        $of = ' of ' . self::several($before, $operation->ids);
+
+        return $value === null ? "Took the {$field}{$of} away" : "Set the {$field}{$of} to " . strtr((string) $value, '-', ' ');
+    }
+
+    private static function compound(Compound $operation, Plan $before): string
+    {
+        if ($operation->operations === []) {
+            return 'Changed nothing';
+        }
+        [$first] = $operation->operations;
+        $others = \count($operation->operations) - 1;
+
+        return self::of($first, $before) . ($others === 0 ? '' : ", and {$others} more " . ($others === 1 ? 'change' : 'changes'));
+    }
+
+    /** @param list<string> $ids */
+    private static function several(Plan $plan, array $ids): string
+    {
+        return $ids === [] ? 'nothing' : self::title($plan, $ids[0]) . self::more(\count($ids));
+    }
+
+    private static function more(int $count): string
+    {
+        return $count > 1 ? ' and ' . ($count - 1) . ' more' : '';
+    }
+
+    private static function into(Plan $plan, string $parent): string
+    {
+        return match ($parent) {
+            Plan::TRAY => ' to the loose ideas',
+            Plan::ROOT => '',
+            default => ' into ' . self::title($plan, $parent),
+        };
+    }
+
+    private static function title(Plan $plan, string $id): string
+    {
+        return $id === Plan::ROOT ? 'the plan' : self::quoted($plan->has($id) ? $plan->topic($id)->title : '');
+    }
+
+    private static function quoted(string $title): string
+    {
+        return $title === '' ? 'an untitled topic' : '“' . mb_strimwidth($title, 0, self::TITLE, '…') . '”';
+    }
+}
