@@ -30,7 +30,9 @@ Route::middleware('auth')->group(static function (): void {
 
     Route::get('/plans', [C\PlanController::class, 'index'])->name('plans');
     Route::post('/plans', [C\PlanController::class, 'store']);
+    Route::get('/plan-names', C\PlanNamesController::class)->name('plan-names');
     Route::get('/plans/{plan}', [C\PlanController::class, 'show'])->name('plan');
+    Route::get('/plans/{plan}/gather', [C\PlanController::class, 'gather'])->name('plan.gather');
     Route::patch('/plans/{plan}', [C\PlanController::class, 'update']);
     Route::delete('/plans/{plan}', [C\PlanController::class, 'destroy']);
     Route::post('/plans/{plan}/restore', C\RestorePlanController::class)->withTrashed()->name('plan.restore');
@@ -41,6 +43,16 @@ Route::middleware('auth')->group(static function (): void {
     Route::get('/plans/{plan}/changes', C\ChangeController::class)->name('plan.changes');
     Route::get('/plans/{plan}/landing', C\LandingController::class)->name('plan.landing');
     Route::put('/plans/{plan}/folds', C\FoldController::class)->name('plan.folds');
+    Route::put('/plans/{plan}/look', C\LookController::class)->name('plan.look');
+    Route::get('/plans/{plan}/find', [C\FindController::class, 'show'])->name('plan.find');
+    Route::post('/plans/{plan}/find', [C\FindController::class, 'replace']);
+    Route::get('/plans/{plan}/sources', C\SourceController::class)->name('plan.sources');
+    Route::post('/plans/{plan}/copies', C\CopyController::class)->name('plan.copies');
+    Route::get('/plans/{plan}/history', [C\HistoryController::class, 'index'])->name('plan.history');
+    Route::post('/plans/{plan}/history', [C\HistoryController::class, 'store']);
+    Route::get('/plans/{plan}/history/{seq}', [C\HistoryController::class, 'show'])->whereNumber('seq')->name('plan.version');
+    Route::post('/plans/{plan}/history/{seq}/back', [C\HistoryController::class, 'goBack'])->whereNumber('seq')->name('plan.back');
+    Route::post('/plans/{plan}/history/{seq}/plan', [C\HistoryController::class, 'newPlan'])->whereNumber('seq')->name('plan.of-version');
     Route::get('/plans/{plan}/topics/{topic}/note', C\NoteController::class)->name('plan.note');
     Route::get('/plans/{plan}/shares', C\TargetShareController::class)->name('plan.shares');
 

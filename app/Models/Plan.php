@@ -26,6 +26,7 @@ use Illuminate\Support\Str;
  * @property list<array<string, mixed>>|null $strip
  * @property array<string, string>|null      $foreign
  * @property \Illuminate\Support\Carbon|null $due_on
+ * @property \Illuminate\Support\Carbon|null $created_at
  * @property \Illuminate\Support\Carbon|null $changed_at
  * @property \Illuminate\Support\Carbon|null $put_away_at
  * @property \Illuminate\Support\Carbon|null $deleted_at

@@ -7,6 +7,9 @@ namespace App\Store;
 /** What came of a batch: how the plan looks before and after it, and what was refused. */
 final readonly class Outcome
 {
-    /** @param list<array{id: string, reason: string, message: string}> $refused */
-    public function __construct(public Sight $before, public Sight $after, public int $from, public int $revision, public array $refused) {}
+    /**
+     * @param list<array{id: string, reason: string, message: string}> $refused
+     * @param string|null                                              $says    what the last change did; null where there was none
+     */
+    public function __construct(public Sight $before, public Sight $after, public int $from, public int $revision, public array $refused, public ?string $says) {}
 }

@@ -8,7 +8,7 @@ use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
-/** What is each person's own on a plan: what they keep folded. Never an operation, never undone. */
+/** What is each person's own on a plan: what they keep folded, and on what they look. Never an operation, never undone. */
 final class PersonalState
 {
     /** @return list<string> */
@@ -26,5 +26,18 @@ final class PersonalState
                 DB::table('topic_folds')->insert(array_map(static fn(string $id): array => ['user_id' => $user->id, 'plan_id' => $plan->id, 'topic_id' => $id], $chunk));
             }
         });
+    }
+
+    /** @return array{focus: string|null, dimmed: bool} the branch that is shown, and whether the rest is dimmed instead of hidden */
+    public function look(User $user, PlanRow $plan): array
+    {
+        $row = DB::table('plan_views')->where('user_id', $user->id)->where('plan_id', $plan->id)->first(['focus', 'dimmed']);
+
+        return ['focus' => $row->focus ?? null, 'dimmed' => (bool) ($row->dimmed ?? false)];
+    }
+
+    public function keepLook(User $user, PlanRow $plan, ?string $focus, bool $dimmed): void
+    {
+        DB::table('plan_views')->upsert([['user_id' => $user->id, 'plan_id' => $plan->id, 'focus' => $focus, 'dimmed' => $dimmed]], ['user_id', 'plan_id']);
     }
 }

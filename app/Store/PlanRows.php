@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Store;
 
 use App\Models\Plan as PlanRow;
+use Embrel\Citation\Source;
 use Embrel\Plan\Dye;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Flag;
@@ -59,21 +60,28 @@ final class PlanRows
     /**
      * The plan with removed topics under its bin, as they hung together.
      *
-     * @param list<string> $ids
+     * @param list<string>|null $ids null: all that ever were removed
      */
-    public function withRemoved(Plan $plan, string $planId, array $ids): Plan
+    public function withRemoved(Plan $plan, string $planId, ?array $ids = null): Plan
     {
         if ($ids === []) {
             return $plan;
         }
-        $marks = implode(',', array_fill(0, count($ids), '?'));
-        $rows = $this->rows("plan_id = ? AND removed_at IS NOT NULL AND id IN ({$marks})", [$planId, ...$ids]);
+        $chosen = $ids === null ? '' : ' AND id IN (' . implode(',', array_fill(0, count($ids), '?')) . ')';
+        $rows = $this->rows("plan_id = ? AND removed_at IS NOT NULL{$chosen}", [$planId, ...$ids ?? []]);
         $known = array_column($rows, 0, 0);
         foreach ($rows as &$row) {
             $row[1] = isset($known[$row[1]]) && $row[2] !== null ? $row[1] : Plan::BIN;
         }
 
         return $this->built($plan, $rows);
+    }
+
+    public function withSources(Plan $plan, string $planId): Plan
+    {
+        $sources = DB::table('sources')->where('plan_id', $planId)->whereNull('removed_at')->orderBy('id')->pluck('title', 'id');
+
+        return $plan->withSources($sources->map(static fn(string $title, string $id): Source => new Source($id, $title))->all());
     }
 
     /**

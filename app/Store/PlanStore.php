@@ -7,8 +7,10 @@ namespace App\Store;
 use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Id\Ids;
+use Embrel\Operation\Operation;
 use Embrel\Operation\OperationRefused;
 use Embrel\Operation\Reason;
+use Embrel\Operation\Wording;
 use Embrel\Plan\Plan;
 use Illuminate\Support\Facades\DB;
 
@@ -27,6 +29,7 @@ final class PlanStore
             $row->owner()->associate($owner)->save();
             (new PlanWriter(new PlanRows()))->write($row, new Plan([], [], [], $plan->properties), $plan, 1);
             $this->summarise($row, Sight::of($plan));
+            Snapshots::keep($row, $plan);
 
             return $row;
         });
@@ -50,6 +53,29 @@ final class PlanStore
         return $withNotes ? $rows->withNotes($plan, $row->id) : $plan;
     }
 
+    /** With all notes, sources, and what was removed under the bin. */
+    public function whole(PlanRow $row): Plan
+    {
+        $rows = new PlanRows();
+
+        return $rows->withSources($rows->withNotes($rows->withRemoved($rows->tree($row), $row->id), $row->id), $row->id);
+    }
+
+    /**
+     * Applies one change that nothing may refuse.
+     *
+     * @throws OperationRefused
+     */
+    public function insist(PlanRow $row, User $user, Change $change): Outcome
+    {
+        $outcome = $this->apply($row, $user, [$change]);
+        foreach ($outcome->refused as $refused) {
+            throw $refused['reason'] === Reason::Changed->value ? OperationRefused::changed() : OperationRefused::value(new \DomainException($refused['message']));
+        }
+
+        return $outcome;
+    }
+
     /**
      * Applies an ordered batch, each change alone. An id that is in the log already is taken as
      * done; what builds on a refused change is refused with it.
@@ -69,9 +95,10 @@ final class PlanStore
             foreach ($changes as $change) {
                 try {
                     $inverse = $change->operation->inverse($state);
+                    $says = $change->says ?? Wording::of($change->operation, $state);
                     $state = $change->operation->apply($state);
                     $log[] = ['plan_id' => $row->id, 'seq' => ++$seq, 'op_id' => $change->id, 'step_id' => $change->step, 'undoes' => $change->undoes, 'user_id' => $user->id]
-                        + self::stored($change, json_encode($inverse->toArray(), self::JSON)) + ['at' => now()];
+                        + self::stored($change, json_encode($inverse->toArray(), self::JSON)) + ['says' => $says, 'at' => now()];
                 } catch (OperationRefused $why) {
                     $why = $why->reason === Reason::Gone && self::names($change, $missing) ? OperationRefused::dependent() : $why;
                     array_push($missing, ...array_map(static fn(string $touched): string => substr($touched, 0, 26), $change->operation->touches()));
@@ -84,7 +111,7 @@ final class PlanStore
                 $this->keep($row, $rows, $sight, $after, $seq, $log);
             }
 
-            return new Outcome($sight, $after, $seq - \count($log), $seq, $refused);
+            return new Outcome($sight, $after, $seq - \count($log), $seq, $refused, $log === [] ? null : $log[\count($log) - 1]['says']);
         });
     }
 
@@ -122,12 +149,15 @@ final class PlanStore
     private function loadedFor(PlanRows $rows, PlanRow $row, array $changes): Plan
     {
         $notes = $removed = [];
+        $sources = false;
         foreach ($changes as $change) {
             array_push($notes, ...$change->operation->needsNotes());
             array_push($removed, ...$change->operation->needsRemoved());
+            $sources = $sources || $change->operation->needsSources();
         }
+        $plan = $rows->withNotes($rows->withRemoved($rows->tree($row), $row->id, $removed), $row->id, $notes);
 
-        return $rows->withNotes($rows->withRemoved($rows->tree($row), $row->id, $removed), $row->id, $notes);
+        return $sources ? $rows->withSources($plan, $row->id) : $plan;
     }
 
     /** @param list<array<string, mixed>> $log */
@@ -147,7 +177,7 @@ final class PlanStore
         } else {
             $this->summarise($row, $sight);
         }
-        Snapshots::keepIfDue($row, $seq - \count($log), $this);
+        (new Snapshots($this))->keepIfDue($row, $seq - \count($log));
     }
 
     /** Title, words and strip beside the plan's row, so that the list of plans needs no tree. */
@@ -157,8 +187,8 @@ final class PlanStore
     }
 
     /** @return Change a change of this moment that carries one operation */
-    public function change(\Embrel\Operation\Operation $operation, ?string $undoes = null): Change
+    public function change(Operation $operation, ?string $undoes = null, ?string $says = null): Change
     {
-        return new Change($this->ids->next(), $this->ids->next(), $operation, $undoes);
+        return new Change($this->ids->next(), $this->ids->next(), $operation, $undoes, $says);
     }
 }

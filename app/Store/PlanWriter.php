@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Store;
 
 use App\Models\Plan as PlanRow;
+use Embrel\Citation\Source;
 use Embrel\Limits;
 use Embrel\Plan\Difference;
 use Embrel\Plan\Plan;
@@ -41,6 +42,18 @@ final class PlanWriter
         $places = $this->newPlaces($row->id, $before, $after, $difference->regrouped);
         $this->upsert($row->id, $before, $after, array_keys($changed + $places), $places, $revision);
         $this->writeNotes($row->id, $before, $after, array_keys($changed));
+        $this->writeSources($row->id, $before, $after);
+    }
+
+    private function writeSources(string $planId, Plan $before, Plan $after): void
+    {
+        if ($before->sources === $after->sources) {
+            return;
+        }
+        $gone = array_keys(array_diff_key($before->sources, $after->sources));
+        DB::table('sources')->where('plan_id', $planId)->whereIn('id', $gone)->update(['removed_at' => now()]);
+        $new = array_filter($after->sources, static fn(Source $source): bool => ($before->sources[$source->id] ?? null) !== $source);
+        DB::table('sources')->upsert(array_map(static fn(Source $source): array => ['plan_id' => $planId, 'id' => $source->id, 'title' => $source->title, 'removed_at' => null], array_values($new)), ['plan_id', 'id']);
     }
 
     /** @param list<string> $ids whole branches */

@@ -7,7 +7,6 @@ namespace App\Store;
 use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Operation\OperationRefused;
-use Embrel\Operation\Reason;
 
 /** Takes a step of the log back, or brings it back again, as a new step. */
 final class StepBack
@@ -29,11 +28,10 @@ final class StepBack
             return ['nothing' => true, 'revision' => $base];
         }
         $operation = $log->inverseOf($step);
-        $outcome = $this->store->apply($row, $user, [$this->store->change($operation, $step)]);
-        if ($outcome->refused !== []) {
-            throw $outcome->refused[0]['reason'] === Reason::Changed->value ? OperationRefused::changed() : OperationRefused::value(new \DomainException($outcome->refused[0]['message']));
-        }
+        $names = $log->names();
+        $says = $names['undo'] !== null && $log->undoable() === $step ? "Undid: {$names['undo']}" : (string) $names['redo'];
+        $outcome = $this->store->insist($row, $user, $this->store->change($operation, $step, mb_strimwidth($says, 0, 280, '…')));
 
-        return ['touched' => $operation->touches()] + PlanView::since($row, $base, $outcome->after, $outcome->before, $outcome->from);
+        return ['touched' => $operation->touches(), 'steps' => (new UndoLog($row->id, $user->id))->names()] + PlanView::since($row, $base, $outcome->after, $outcome->before, $outcome->from);
     }
 }

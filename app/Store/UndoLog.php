@@ -18,6 +18,9 @@ final class UndoLog
 {
     private const REACH = 2000;
 
+    /** @var array<string, string|null>|null */
+    private ?array $steps = null;
+
     public function __construct(private readonly string $planId, private readonly int $userId) {}
 
     /** The newest step that is in force, or null. */
@@ -83,10 +86,25 @@ final class UndoLog
         return $undoings;
     }
 
+    /**
+     * What undo and redo would do now, in words.
+     *
+     * @return array{undo: string|null, redo: string|null} null: there is nothing
+     */
+    public function names(): array
+    {
+        $undo = $this->undoable();
+        $redo = $this->redoable();
+        $undone = $redo === null ? null : $this->steps()[$redo];
+        $says = DB::table('operations')->where('plan_id', $this->planId)->whereIn('step_id', array_filter([$undo, $undone]))->orderBy('seq')->pluck('says', 'step_id');
+
+        return ['undo' => $undo === null ? null : $says[$undo] ?? '', 'redo' => $undone === null ? null : $says[$undone] ?? ''];
+    }
+
     /** @return array<string, string|null> step → the step it undoes, newest first */
     private function steps(): array
     {
-        return DB::table('operations')->where('plan_id', $this->planId)->where('user_id', $this->userId)->orderByDesc('seq')->limit(self::REACH)
+        return $this->steps ??= DB::table('operations')->where('plan_id', $this->planId)->where('user_id', $this->userId)->orderByDesc('seq')->limit(self::REACH)
             ->get(['step_id', 'undoes'])->pluck('undoes', 'step_id')->all();
     }
 

@@ -28,6 +28,11 @@ final readonly class AddSources extends Basic
         return new RemoveSources(array_map(static fn(Source $source): string => $source->id, $this->sources));
     }
 
+    public function needsSources(): bool
+    {
+        return true;
+    }
+
     public function touches(): array
     {
         return array_map(static fn(Source $source): string => "{$source->id}:source", $this->sources);

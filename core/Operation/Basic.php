@@ -20,6 +20,11 @@ abstract readonly class Basic implements Operation
         return [];
     }
 
+    public function needsSources(): bool
+    {
+        return false;
+    }
+
     public function merge(Operation $next): ?Operation
     {
         return null;

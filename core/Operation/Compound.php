@@ -42,6 +42,17 @@ final readonly class Compound extends Basic
         return array_merge(...array_map(static fn(Operation $one): array => $one->needsRemoved(), $this->operations));
     }
 
+    public function needsSources(): bool
+    {
+        foreach ($this->operations as $operation) {
+            if ($operation->needsSources()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     public function touches(): array
     {
         return array_values(array_unique(array_merge(...array_map(static fn(Operation $one): array => $one->touches(), $this->operations))));

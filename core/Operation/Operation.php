@@ -21,6 +21,9 @@ interface Operation
     /** @return list<string> removed topics that must be loaded, under the bin, to apply it */
     public function needsRemoved(): array;
 
+    /** Whether the plan's sources must be loaded to apply it. */
+    public function needsSources(): bool;
+
     /** @return list<string> what it changes, as “topic:field”: for telling whether two changes meet */
     public function touches(): array;
 

@@ -26,6 +26,11 @@ final readonly class RemoveSources extends Basic
         return new AddSources(array_values(array_intersect_key($before->sources, array_flip($this->ids))));
     }
 
+    public function needsSources(): bool
+    {
+        return true;
+    }
+
     public function touches(): array
     {
         return array_map(static fn(string $id): string => "{$id}:source", $this->ids);

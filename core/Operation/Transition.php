@@ -94,8 +94,7 @@ final class Transition
     {
         /** @var array<string, list<string>> $alike storage form without topics → topics */
         $alike = [];
-        /** @var array<string, \Closure(list<string>): Operation> $setters */
-        $setters = [];
+        $like = [];
         foreach ([Plan::ROOT, ...$this->live($this->to)] as $id) {
             [$is, $wanted] = [$this->state->topic($id), $this->to->topic($id)];
             if ($is->title !== $wanted->title) {
@@ -105,13 +104,13 @@ final class Transition
                 $key = json_encode($of([], $wanted)->toArray(), JSON_THROW_ON_ERROR);
                 if ($key !== json_encode($of([], $is)->toArray(), JSON_THROW_ON_ERROR)) {
                     $alike[$key][] = $id;
-                    /** @param list<string> $ids */
-                    $setters[$key] = static fn(array $ids): Operation => $of($ids, $wanted);
+                    $like[$key] = [$of, $wanted];
                 }
             }
         }
         foreach ($alike as $key => $ids) {
-            $this->step($setters[$key]($ids));
+            [$of, $topic] = $like[$key];
+            $this->step($of($ids, $topic));
         }
     }
 

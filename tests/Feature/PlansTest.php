@@ -57,9 +57,9 @@ final class PlansTest extends TestCase
     /** Another account's plan is not there, on any route; and no route is open to someone not signed in. */
     public function testEveryRouteKeepsOthersOut(): void
     {
-        $mine = ['plan' => $this->row->id, 'topic' => $this->id('A'), 'token' => 'x'];
+        $mine = ['plan' => $this->row->id, 'topic' => $this->id('A'), 'token' => 'x', 'seq' => '1'];
         $query = ['parent' => \Embrel\Plan\Plan::ROOT];
-        $body = ['base' => 0, 'operations' => [['id' => self::newId(), 'step' => self::newId(), 'type' => 'remove', 'ids' => [$this->id('A')]]], 'title' => 'Stolen', 'folded' => []];
+        $body = ['base' => 0, 'operations' => [['id' => self::newId(), 'step' => self::newId(), 'type' => 'remove', 'ids' => [$this->id('A')]]], 'title' => 'Stolen', 'folded' => [], 'dimmed' => false, 'chosen' => ['x'], 'text' => 'A', 'name' => 'x', 'id' => self::newId(), 'from' => $this->row->id, 'topics' => [], 'parent' => \Embrel\Plan\Plan::ROOT];
         $walked = 0;
         $this->actingAs($this->account('mallory'));
         foreach ($this->planRoutes() as [$method, $uri]) {

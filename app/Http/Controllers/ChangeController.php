@@ -8,6 +8,7 @@ use App\Models\Plan;
 use App\Store\PlanRows;
 use App\Store\PlanView;
 use App\Store\Sight;
+use App\Store\UndoLog;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -24,6 +25,6 @@ final class ChangeController
             return response()->noContent();
         }
 
-        return response()->json(PlanView::since($plan, $base, Sight::of((new PlanRows())->tree($plan)), null, 0));
+        return response()->json(['steps' => (new UndoLog($plan->id, (int) $request->user()?->id))->names()] + PlanView::since($plan, $base, Sight::of((new PlanRows())->tree($plan)), null, 0));
     }
 }

@@ -8,15 +8,18 @@ use App\Http\Requests\OperationsRequest;
 use App\Models\Plan;
 use App\Store\PlanStore;
 use App\Store\PlanView;
+use App\Store\UndoLog;
 use Illuminate\Http\JsonResponse;
 
 final class OperationController
 {
     public function __invoke(OperationsRequest $request, Plan $plan, PlanStore $store): JsonResponse
     {
-        $outcome = $store->apply($plan, $request->user() ?? abort(401), $request->changes());
+        $user = $request->user() ?? abort(401);
+        $outcome = $store->apply($plan, $user, $request->changes());
+        $steps = $outcome->says === null ? (new UndoLog($plan->id, $user->id))->names() : ['undo' => $outcome->says, 'redo' => null];
 
-        return response()->json(['refused' => $outcome->refused]
+        return response()->json(['refused' => $outcome->refused, 'steps' => $steps]
             + PlanView::since($plan, $request->base(), $outcome->after, $outcome->before, $outcome->from));
     }
 }

@@ -10,6 +10,7 @@ use App\Store\PersonalState;
 use App\Store\PlanList;
 use App\Store\PlanStore;
 use App\Store\PlanView;
+use App\Store\UndoLog;
 use Embrel\Operation\Retitle;
 use Embrel\Plan\Plan as CorePlan;
 use Illuminate\Contracts\View\View;
@@ -33,12 +34,27 @@ final class PlanController
 
     public function show(Request $request, Plan $plan, PersonalState $personal): View
     {
+        return $this->page($request, $plan, $personal, 'outline');
+    }
+
+    public function gather(Request $request, Plan $plan, PersonalState $personal): View
+    {
+        return $this->page($request, $plan, $personal, 'gather');
+    }
+
+    /** One page holds both views, so that going from one to the other takes no time. */
+    private function page(Request $request, Plan $plan, PersonalState $personal, string $view): View
+    {
         Gate::authorize('view', $plan);
         $user = $request->user() ?? abort(401);
 
-        return view('plans.outline', [
+        return view('plans.plan', [
             'plan' => $plan,
-            'data' => PlanView::whole($plan, $this->store->load($plan)) + ['folds' => $personal->folds($user, $plan), 'user' => $user->id, 'plan' => $plan->id, 'savedAt' => $plan->changed_at?->toIso8601String()],
+            'view' => $view,
+            'data' => PlanView::whole($plan, $this->store->load($plan)) + [
+                'plan' => $plan->id, 'view' => $view, 'user' => $user->id, 'savedAt' => $plan->changed_at?->toIso8601String(),
+                'folds' => $personal->folds($user, $plan), 'look' => $personal->look($user, $plan), 'steps' => (new UndoLog($plan->id, $user->id))->names(),
+            ],
         ]);
     }
 

@@ -5,7 +5,8 @@
         {{ $slot }}
     </div>
     <nav class="modes" aria-label="Views">
-        <a href="{{ route('plan', $plan) }}" @if ($current === 'outline') aria-current="page" @endif>Outline</a>
+        <a href="{{ route('plan.gather', $plan) }}" data-view="gather" @if ($current === 'gather') aria-current="page" @endif>Gather</a>
+        <a href="{{ route('plan', $plan) }}" data-view="outline" @if ($current === 'outline') aria-current="page" @endif>Outline</a>
     </nav>
     <div class="acts">
         {{ $acts ?? '' }}

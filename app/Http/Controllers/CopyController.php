@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Plan;
+use App\Store\BranchCopy;
+use App\Store\Change;
+use App\Store\PlanStore;
+use App\Store\PlanView;
+use Embrel\Id\Ulid;
+use Embrel\Operation\RemoveTopics;
+use Embrel\Plan\Place;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+
+/** Brings branches of another plan into this one, or the whole of it as a branch; `move` takes them out of there. */
+final class CopyController
+{
+    public function __invoke(Request $request, Plan $plan, PlanStore $store, BranchCopy $copy): JsonResponse
+    {
+        Gate::authorize('update', $plan);
+        $user = $request->user() ?? abort(401);
+        $id = static fn(string $attribute, mixed $value, \Closure $fail): mixed => \is_string($value) && Ulid::isValid($value) ? null : $fail('Not an id.');
+        $given = $request->validate([
+            'id' => ['required', $id], 'base' => ['required', 'integer', 'min:0'], 'from' => ['required', $id],
+            'topics' => ['present', 'array', 'max:5000'], 'topics.*' => [$id], 'parent' => ['required', $id], 'after' => ['nullable', $id], 'move' => ['boolean'],
+        ]);
+        $from = Plan::query()->findOrFail($given['from']);
+        Gate::authorize($request->boolean('move') ? 'update' : 'view', $from);
+        $add = $copy->of($from, $given['topics'], new Place($given['parent'], $given['after'] ?? null));
+        $outcome = DB::transaction(static function () use ($request, $store, $plan, $from, $user, $given, $add) {
+            $outcome = $store->insist($plan, $user, new Change($given['id'], $given['id'], $add));
+            if ($request->boolean('move') && $given['topics'] !== [] && $outcome->says !== null) {
+                $store->insist($from, $user, $store->change(new RemoveTopics($given['topics'])));
+            }
+
+            return $outcome;
+        });
+
+        return response()->json(['first' => $add->rows[0]['topic']->id, 'copied' => \count($add->rows), 'steps' => ['undo' => $outcome->says, 'redo' => null]]
+            + PlanView::since($plan, $given['base'], $outcome->after, $outcome->before, $outcome->from));
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\FindRequest;
+use App\Models\Plan;
+use App\Store\PlanSearch;
+use App\Store\PlanStore;
+use App\Store\PlanView;
+use Embrel\Search\Hit;
+use Embrel\Search\Replacement;
+use Embrel\Search\Search;
+use Illuminate\Http\JsonResponse;
+
+/** Finds in titles and notes, and replaces what was found. */
+final class FindController
+{
+    /** So many are shown; more cannot be looked through one by one. */
+    private const SHOWN = 1000;
+
+    public function show(FindRequest $request, Plan $plan): JsonResponse
+    {
+        $query = $request->searched();
+        $tree = PlanSearch::load($plan, $query);
+        $hits = Search::in($tree, $query, $request->within($tree));
+
+        return response()->json([
+            'count' => \count($hits),
+            'hits' => array_map(static fn(Hit $hit): array => [
+                'key' => $hit->key(), 'topic' => $hit->topic, 'block' => $hit->block, 'line' => $hit->line, 'from' => $hit->from, 'length' => $hit->length,
+                'before' => $hit->around()[0], 'match' => $hit->match(), 'after' => $hit->around()[1],
+            ], \array_slice($hits, 0, self::SHOWN)),
+        ]);
+    }
+
+    /** Replaces those hits that were chosen, by their keys, in one step. A hit that is no longer there is left out. */
+    public function replace(FindRequest $request, Plan $plan, PlanStore $store): JsonResponse
+    {
+        $user = $request->user() ?? abort(401);
+        $query = $request->searched();
+        $tree = PlanSearch::load($plan, $query);
+        $chosen = array_flip($request->chosen());
+        $hits = array_values(array_filter(Search::in($tree, $query, $request->within($tree)), static fn(Hit $hit): bool => isset($chosen[$hit->key()])));
+        if ($hits === []) {
+            return response()->json(['message' => 'None of these places is as it was; nothing was replaced. Search again.'], 409);
+        }
+        $count = \count($hits);
+        $says = 'Replaced “' . mb_strimwidth($query->text, 0, 60, '…') . '” with “' . mb_strimwidth($request->replacement(), 0, 60, '…') . '” in ' . $count . ($count === 1 ? ' place' : ' places');
+        $outcome = $store->insist($plan, $user, $store->change(Replacement::of($tree, $hits, $request->replacement()), says: $says));
+
+        return response()->json(['replaced' => $count, 'steps' => ['undo' => $says, 'redo' => null]]
+            + PlanView::since($plan, $request->integer('base'), $outcome->after, $outcome->before, $outcome->from));
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Plan;
+use App\Store\PersonalState;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
+
+/** On which branch a person looks, and whether the rest is dimmed: their own, never an operation. */
+final class LookController
+{
+    public function __invoke(Request $request, Plan $plan, PersonalState $personal): Response
+    {
+        Gate::authorize('view', $plan);
+        $given = $request->validate(['focus' => ['nullable', 'string', 'size:26', 'ascii'], 'dimmed' => ['required', 'boolean']]);
+        $personal->keepLook($request->user() ?? abort(401), $plan, $given['focus'] ?? null, $request->boolean('dimmed'));
+
+        return response()->noContent();
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Plan;
+use Embrel\Plan\Plan as CorePlan;
+use Embrel\Search\Query;
+use Illuminate\Auth\Access\Response;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\Gate;
+
+/** What is looked for, where, and what is to stand in its place. */
+final class FindRequest extends FormRequest
+{
+    public function authorize(): Response
+    {
+        $plan = $this->route('plan');
+
+        return $plan instanceof Plan ? Gate::inspect($this->isMethod('get') ? 'view' : 'update', $plan) : Response::denyAsNotFound();
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        $common = ['text' => ['nullable', 'string', 'max:1000'], 'whole' => ['boolean'], 'case' => ['boolean'], 'within' => ['nullable', 'string', 'size:26']];
+
+        return $this->isMethod('get') ? $common : $common + [
+            'base' => ['required', 'integer', 'min:0'], 'with' => ['nullable', 'string', 'max:1000'],
+            'chosen' => ['required', 'array', 'max:1000'], 'chosen.*' => ['string', 'max:100'],
+        ];
+    }
+
+    public function searched(): Query
+    {
+        return new Query((string) $this->query('text', (string) $this->input('text')), $this->boolean('whole'), $this->boolean('case'));
+    }
+
+    public function within(CorePlan $plan): string
+    {
+        $within = $this->string('within')->toString();
+
+        return $within !== '' && $plan->has($within) && $plan->isLive($within) ? $within : CorePlan::ROOT;
+    }
+
+    public function replacement(): string
+    {
+        return (string) $this->input('with');
+    }
+
+    /** @return list<string> */
+    public function chosen(): array
+    {
+        return array_values(array_filter((array) $this->input('chosen'), is_string(...)));
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Store;
+
+use App\Models\Plan as PlanRow;
+use App\Models\User;
+use Embrel\Operation\OperationRefused;
+use Embrel\Operation\Transition;
+use Embrel\Plan\Plan;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** What has happened to a plan, step by step, and the ways back to any point of it. */
+final class History
+{
+    private const AT_ONCE = 300;
+
+    public function __construct(private readonly PlanStore $store, private readonly Snapshots $snapshots) {}
+
+    /**
+     * The newest steps before a point, newest first. What was done in one step is one line.
+     *
+     * @return list<array{seq: int, says: string, by: string, at: Carbon, changes: int}> seq: of its last change
+     */
+    public function steps(PlanRow $row, int $before = PHP_INT_MAX): array
+    {
+        $rows = DB::table('operations')->leftJoin('users', 'users.id', '=', 'operations.user_id')
+            ->where('plan_id', $row->id)->where('seq', '<', $before)->orderByDesc('seq')->limit(self::AT_ONCE)->get(['seq', 'step_id', 'says', 'at', 'users.name']);
+        $steps = [];
+        $last = null;
+        foreach ($rows as $one) {
+            if ($one->step_id !== $last) {
+                $steps[] = ['seq' => (int) $one->seq, 'says' => $one->says, 'by' => $one->name ?? 'A deleted account', 'at' => Carbon::parse($one->at), 'changes' => 0];
+                $last = $one->step_id;
+            }
+            ++$steps[\count($steps) - 1]['changes'];
+        }
+
+        return $steps;
+    }
+
+    /** @return array<int, string> seq → name of the version kept there, newest first */
+    public function versions(PlanRow $row): array
+    {
+        return DB::table('snapshots')->where('plan_id', $row->id)->whereNotNull('name')->orderByDesc('seq')->pluck('name', 'seq')->all();
+    }
+
+    public function keepVersion(PlanRow $row, string $name): void
+    {
+        DB::transaction(function () use ($row, $name): void {
+            $row->setRawAttributes((array) DB::table('plans')->where('id', $row->id)->lockForUpdate()->first(), true);
+            Snapshots::keep($row, $this->store->whole($row), $name);
+        });
+    }
+
+    public function at(PlanRow $row, int $seq): Plan
+    {
+        return $this->snapshots->at($row, $seq) ?? abort(404);
+    }
+
+    /** When the plan came to be as it was at a point. */
+    public function time(PlanRow $row, int $seq): Carbon
+    {
+        return Carbon::parse(DB::table('operations')->where('plan_id', $row->id)->where('seq', '<=', $seq)->orderByDesc('seq')->value('at') ?? $row->created_at);
+    }
+
+    /**
+     * Makes the plan what it was, as a new change.
+     *
+     * @throws OperationRefused
+     */
+    public function goBack(PlanRow $row, User $user, int $seq): void
+    {
+        $way = Transition::between($this->store->whole($row), $this->at($row, $seq));
+        if ($way->operations === []) {
+            return;
+        }
+        $time = $this->time($row, $seq)->setTimezone($user->time_zone)->format('j F, H:i');
+        $this->store->insist($row, $user, $this->store->change($way, says: "Went back to {$time}"));
+    }
+
+    /** A new plan of what it was. */
+    public function planOf(PlanRow $row, User $user, int $seq): PlanRow
+    {
+        $plan = $this->at($row, $seq);
+        $time = $this->time($row, $seq)->setTimezone($user->time_zone)->format('j F, H:i');
+        $title = mb_strimwidth($plan->title(), 0, 900, '…') . " (as of {$time})";
+
+        return $this->store->create($user, $plan->with($plan->topic(Plan::ROOT)->withTitle($title)));
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Operation;
+
+use Embrel\Citation\Source;
+use Embrel\MalformedShape;
+use Embrel\Plan\Edit;
+use Embrel\Plan\InvalidValue;
+use Embrel\Plan\Plan;
+use Embrel\Plan\Properties;
+use Embrel\Plan\Topic;
+use Embrel\RichText\InvalidNote;
+use Embrel\Shape;
+
+/** The storage form of a whole plan with all its notes, what was removed among them: a point to which one can go back. */
+final class PlanForm
+{
+    /** @return array<string, mixed> */
+    public static function toArray(Plan $plan): array
+    {
+        $topics = [];
+        foreach ([Plan::ROOT, Plan::TRAY, Plan::BIN] as $home) {
+            $topics[] = TopicForm::toArray($plan->topic($home));
+            foreach ($plan->walk($home) as $id => $_) {
+                $topics[] = TopicForm::toArray($plan->topic($id), $plan->parent($id));
+            }
+        }
+
+        return [
+            'properties' => $plan->properties->toArray(),
+            'topics' => $topics,
+            'sources' => array_map(static fn(Source $source): array => ['id' => $source->id, 'title' => $source->title], array_values($plan->sources)),
+            'foreign' => (object) $plan->foreign,
+        ];
+    }
+
+    /** @throws MalformedShape|InvalidValue|InvalidNote */
+    public static function plan(Shape $form): Plan
+    {
+        $plan = Plan::titled('', (new Properties())->with($form->object('properties')->values()));
+        $edit = new Edit($plan);
+        foreach ($form->objects('topics') as $row) {
+            $topic = TopicForm::topic($row);
+            $parent = $row->idOr('parent', null);
+            $parent === null ? $edit->put($topic) : $edit->append($topic, $parent);
+        }
+        $sources = [];
+        foreach ($form->objects('sources') as $row) {
+            $sources[$row->id('id')] = new Source($row->id('id'), Topic::title($row->string('title')));
+        }
+
+        return $edit->done()->withSources($sources)->withForeign(TopicForm::foreign($form->object('foreign')));
+    }
+}

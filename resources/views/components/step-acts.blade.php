@@ -1,0 +1,10 @@
+@props(['plan', 'seq', 'name', 'isNow' => false])
+<span class="step-acts">
+    <a class="plain" href="{{ route('plan.version', [$plan, $seq]) }}" aria-label="Read the plan as it was: {{ $name }}">Read</a>
+    @if ($isNow)
+        <span class="hint">as it is now</span>
+    @else
+        <form method="post" action="{{ route('plan.back', [$plan, $seq]) }}">@csrf<button class="plain" aria-label="Go back to: {{ $name }}">Go back</button></form>
+    @endif
+    <form method="post" action="{{ route('plan.of-version', [$plan, $seq]) }}">@csrf<button class="plain" aria-label="Make a plan of: {{ $name }}">Make a plan</button></form>
+</span>

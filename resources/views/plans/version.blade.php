@@ -1,0 +1,15 @@
+<x-layouts.app :title="'As it was: ' . $plan->title . ' – Embrel'">
+<x-plan-head :plan="$plan" current="history"><a class="plan-title" href="{{ route('plan', $plan) }}">{{ $plan->title }}</a></x-plan-head>
+<main class="history">
+    <p><a class="link" href="{{ route('plan.history', $plan) }}">History</a></p>
+    <div class="said" role="status"><span>{{ $name === null ? 'The plan as it was' : "“{$name}”: the plan as it was" }} on {{ $time->format('j F Y, H:i') }}. It cannot be changed here.</span><x-step-acts :plan="$plan" :seq="$seq" :name="$name ?? $time->format('j F, H:i')" :is-now="$seq === $plan->revision"/></div>
+    <article class="sheet-page">
+        <h1>{{ $document->title }}</h1>
+        {!! $body !!}
+        @if ($body === '')<p class="hint">There was nothing in it yet.</p>@endif
+    </article>
+    @if ($loose)
+        <section><h2>Loose ideas</h2><ul class="loose-then">@foreach ($loose as $idea)<li>{{ $idea }}</li>@endforeach</ul></section>
+    @endif
+</main>
+</x-layouts.app>
