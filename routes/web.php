@@ -30,6 +30,7 @@ Route::middleware('auth')->group(static function (): void {
 
     Route::get('/plans', [C\PlanController::class, 'index'])->name('plans');
     Route::post('/plans', [C\PlanController::class, 'store']);
+    Route::get('/dye', C\DyeController::class)->name('dye');
     Route::get('/plan-names', C\PlanNamesController::class)->name('plan-names');
     Route::get('/plans/{plan}', [C\PlanController::class, 'show'])->name('plan');
     Route::get('/plans/{plan}/gather', [C\PlanController::class, 'gather'])->name('plan.gather');

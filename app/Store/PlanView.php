@@ -16,6 +16,9 @@ use Illuminate\Support\Facades\DB;
 /** What a page is told of a plan: the whole at first, then what has changed. Everything is computed here, the page only shows it. */
 final class PlanView
 {
+    /** What most topics are; left out of a plan that is told whole. */
+    private const USUAL = ['title' => '', 'kind' => 'section', 'numbered' => 'usual', 'dye' => null, 'flag' => null, 'target' => null, 'noted' => false, 'label' => ''];
+
     /** @return array<string, mixed> the whole plan, for a page that opens */
     public static function whole(PlanRow $row, Plan $plan): array
     {
@@ -23,7 +26,7 @@ final class PlanView
         $topics = [];
         foreach ([Plan::ROOT, Plan::TRAY] as $home) {
             foreach ($plan->walk($home) as $id => $_) {
-                $topics[] = self::topic($plan->topic($id), (string) $plan->parent($id)) + ['label' => $sight->numbering()->own($id)];
+                $topics[] = array_diff_assoc(self::topic($plan->topic($id), (string) $plan->parent($id)) + ['label' => $sight->numbering()->own($id)], self::USUAL);
             }
         }
 

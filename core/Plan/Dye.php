@@ -21,6 +21,33 @@ final readonly class Dye
         return preg_match('/\A#[0-9a-fA-F]{6}\z/', $value) === 1 ? new self(strtolower($value)) : throw InvalidValue::dye($value);
     }
 
+    /**
+     * How a colour that a writer picked stands out from a ground, from 1 (not at all) to 21: the
+     * contrast ratio of WCAG 2.2. The eight dyes have a shade for each ground and stand out from both.
+     *
+     * @param string $ground six hexadecimal digits after a #
+     */
+    public function contrast(string $ground): float
+    {
+        if ($this->value[0] !== '#') {
+            return 21.0;
+        }
+        $light = [self::luminance($this->value), self::luminance($ground)];
+
+        return (max($light) + 0.05) / (min($light) + 0.05);
+    }
+
+    private static function luminance(string $colour): float
+    {
+        $parts = array_map(static function (string $pair): float {
+            $part = hexdec($pair) / 255;
+
+            return $part <= 0.04045 ? $part / 12.92 : (($part + 0.055) / 1.055) ** 2.4;
+        }, str_split(substr($colour, 1), 2));
+
+        return 0.2126 * $parts[0] + 0.7152 * $parts[1] + 0.0722 * $parts[2];
+    }
+
     /** The dye that the fewest main sections carry; the earliest in the list where several do. */
     public static function leastUsed(Plan $plan): self
     {

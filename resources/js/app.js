@@ -12,6 +12,14 @@ Alpine.start();
 for (const field of document.querySelectorAll('input[data-time-zone]')) {
     field.value = Intl.DateTimeFormat().resolvedOptions().timeZone ?? '';
 }
+// An idea can be caught from every page of a plan: those without a field of their own go to the one that has it.
+document.addEventListener('keydown', (event) => {
+    const gather = document.querySelector('.modes [data-view=gather]');
+    if (gather && !document.getElementById('plan-data') && (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
+        event.preventDefault();
+        location.href = gather.href;
+    }
+});
 for (const opener of document.querySelectorAll('[data-opens]')) {
     opener.addEventListener('click', () => document.getElementById(opener.dataset.opens)?.showModal());
 }

@@ -13,8 +13,14 @@ use Illuminate\Validation\ValidationException;
 
 final class SignInController
 {
-    public function create(): View
+    /** `to`: the plan from which someone was signed out, and to which they want to come back. */
+    public function create(Request $request): View
     {
+        $to = (string) $request->query('to');
+        if (preg_match('#\A/plans/[0-9A-Z]{26}(?:/gather)?\z#', $to) === 1) {
+            $request->session()->put('url.intended', url($to));
+        }
+
         return view('auth.sign-in', ['hasSample' => app()->isLocal()]);
     }
 

@@ -8,8 +8,8 @@ const KEPT_FOR_MERGE = 400;
 
 /** The note beside the outline: one editor that follows the marked topic while it is open, and saves while it is written. */
 export class NotePage {
-    constructor(outline) {
-        this.outline = outline;
+    constructor(page) {
+        this.page = page;
         this.side = document.getElementById('note');
         this.topic = null;
         this.loading = 0;
@@ -17,7 +17,7 @@ export class NotePage {
             element: document.getElementById('page'),
             injectCSS: false,
             extensions: extensions({ onLink: () => this.askLink() }),
-            editorProps: { attributes: { 'aria-label': 'Note', role: 'textbox', 'aria-multiline': 'true', spellcheck: 'true', lang: outline.tree.properties.language } },
+            editorProps: { attributes: { 'aria-label': 'Note', role: 'textbox', 'aria-multiline': 'true', spellcheck: 'true', lang: page.tree.properties.language } },
             onUpdate: () => this.changed(),
             onTransaction: () => this.showTools(),
         });
@@ -39,7 +39,7 @@ export class NotePage {
             button.addEventListener('mousedown', (event) => event.preventDefault());
             button.addEventListener('click', () => (button.dataset.tool === 'link' ? this.askLink() : acts[button.dataset.tool]().run()));
         }
-        document.getElementById('close-note').addEventListener('click', () => { this.close(); this.outline.box.focus({ preventScroll: true }); });
+        document.getElementById('close-note').addEventListener('click', () => { this.close(); this.page.outline.box.focus({ preventScroll: true }); });
         const form = document.getElementById('link-form');
         form.addEventListener('submit', (event) => { event.preventDefault(); this.setLink(form.elements.address.value.trim()); });
         document.getElementById('remove-link').addEventListener('click', () => this.setLink(''));
@@ -80,8 +80,8 @@ export class NotePage {
 
     /** Opens the note of a topic and writes in it. */
     async open(id) {
-        this.outline.titles.end();
-        this.outline.work.classList.remove('without-note');
+        this.page.outline.titles.end();
+        this.page.outline.work.classList.remove('without-note');
         this.side.hidden = false;
         if (this.topic !== id) {
             this.wanted = true;
@@ -94,9 +94,31 @@ export class NotePage {
         this.editor.view.focus();
     }
 
+    /** Opens a note to read, without taking the keyboard. */
+    async showAt(id) {
+        this.page.outline.work.classList.remove('without-note');
+        this.side.hidden = false;
+        clearTimeout(this.following);
+        if (this.topic !== id) {
+            await this.load(id);
+        }
+    }
+
+    /** The text nodes and other inlines of a line of a block, as they stand in the page. */
+    textsOf(block, line) {
+        const top = [...this.editor.view.dom.children].find((_, i) => this.editor.state.doc.child(i)?.attrs.id === block);
+        const lines = !top ? [] : top.matches('p, h1, h2, h3, h4, h5, h6, pre') ? [top] : [...top.querySelectorAll('p, h1, h2, h3, h4, h5, h6, pre')];
+        const texts = [];
+        const walk = (node) => [...node.childNodes].forEach((child) => (child.nodeType === 3 || child.nodeName === 'BR' ? child.className !== 'ProseMirror-trailingBreak' && texts.push(child) : walk(child)));
+        if (lines[line]) {
+            walk(lines[line]);
+        }
+        return texts;
+    }
+
     /** An open note goes along with the marked row. */
     follow(id) {
-        if (this.isOpen && this.topic !== id && this.outline.tree.noteBearer(id)) {
+        if (this.isOpen && this.topic !== id && this.page.tree.noteBearer(id)) {
             clearTimeout(this.following);
             this.following = setTimeout(() => this.isOpen && this.load(id), 60);
         }
@@ -106,33 +128,33 @@ export class NotePage {
         this.commit();
         this.topic = null;
         this.side.hidden = true;
-        this.outline.work.classList.add('without-note');
+        this.page.outline.work.classList.add('without-note');
     }
 
     commit() {
-        this.outline.queue.flush();
+        this.page.queue.flush();
     }
 
     async load(id) {
         const ticket = ++this.loading;
         this.topic = id;
         this.head();
-        if (!this.outline.tree.noteBearer(id).noted && !this.outline.queue.pending.some((change) => change.topic === id)) {
+        if (!this.page.tree.noteBearer(id).noted && !this.page.queue.pending.some((change) => change.topic === id)) {
             this.set({ blocks: [], seen: {} });
             this.editor.setEditable(true, false);
             return;
         }
         this.editor.setEditable(false, false);
         const typed = this.catchTyping();
-        await this.outline.queue.flush();
-        const answer = await send('GET', `${this.outline.address}/topics/${id}/note`).catch(() => null);
+        await this.page.queue.flush();
+        const answer = await send('GET', `${this.page.address}/topics/${id}/note`).catch(() => null);
         if (ticket !== this.loading) {
             typed();
             return;
         }
         if (!answer) {
             typed();
-            this.outline.say('The note could not be opened: the server cannot be reached.');
+            this.page.say('The note could not be opened: the server cannot be reached.');
             return;
         }
         this.set(answer);
@@ -174,7 +196,7 @@ export class NotePage {
     }
 
     head() {
-        const { tree } = this.outline;
+        const { tree } = this.page;
         const topic = tree.noteBearer(this.topic);
         if (!topic) {
             return;
@@ -215,7 +237,7 @@ export class NotePage {
     }
 
     changed() {
-        const { queue } = this.outline;
+        const { queue } = this.page;
         if (!this.topic || !this.editor.isEditable) {
             return;
         }
@@ -226,7 +248,7 @@ export class NotePage {
         if (this.change) {
             queue.replace(this.change.id, difference?.operation ?? { type: 'note', topic: this.topic, put: [], remove: [], order: this.order, was: {} });
         } else if (difference) {
-            this.change = { id: queue.add(difference.operation, this.outline.stepFor(`note:${this.topic}`), true) };
+            this.change = { id: queue.add(difference.operation, this.page.stepFor(`note:${this.topic}`), true) };
         }
         if (this.change) {
             this.change.now = difference?.now ?? this.stored;
@@ -250,14 +272,14 @@ export class NotePage {
         if (!this.isOpen) {
             return;
         }
-        if (!this.outline.tree.noteBearer(this.topic)) {
+        if (!this.page.tree.noteBearer(this.topic)) {
             this.close();
             return;
         }
         this.head();
-        const isTouched = (answer.rootRevised && !this.outline.tree.get(this.topic)) || answer.topics.some((topic) => topic.id === this.topic);
+        const isTouched = (answer.rootRevised && !this.page.tree.get(this.topic)) || answer.topics.some((topic) => topic.id === this.topic);
         if (isTouched && !ownNotes.has(this.topic) && !this.editorIsAhead()) {
-            const fresh = await send('GET', `${this.outline.address}/topics/${this.topic}/note`).catch(() => null);
+            const fresh = await send('GET', `${this.page.address}/topics/${this.topic}/note`).catch(() => null);
             if (fresh?.topic === this.topic && JSON.stringify(fresh.blocks) !== JSON.stringify(fromEditor(this.editor.getJSON()))) {
                 this.set(fresh);
             }
@@ -265,21 +287,22 @@ export class NotePage {
     }
 
     editorIsAhead() {
-        return this.change !== null && this.outline.queue.isWaiting(this.change.id);
+        return this.change !== null && this.page.queue.isWaiting(this.change.id);
     }
 
-    /** Someone else changed the same paragraph: what was written here is put in again, beside theirs. */
+    /** Someone else changed the same paragraph: what was written here is put in again, beside theirs. Whether that was so. */
     refused(change, { reason }) {
-        if (reason !== 'changed') {
-            return '';
+        if (change.type !== 'note' || reason !== 'changed') {
+            return false;
         }
         const put = change.put.map((block) => ({ ...block, attrs: { ...block.attrs, id: newId() } }));
         setTimeout(() => {
-            this.outline.perform({ type: 'note', topic: change.topic, put, remove: [], order: null, was: {} });
+            this.page.perform({ type: 'note', topic: change.topic, put, remove: [], order: null, was: {} });
             this.change = null;
             setTimeout(() => this.topic === change.topic && this.load(change.topic), KEPT_FOR_MERGE);
         });
-        return 'What you wrote is kept as a paragraph of its own below it.';
+        this.page.say('Someone else has changed the same paragraph. What you wrote is kept as a paragraph of its own below it.');
+        return true;
     }
 
     /** Whether the editor has an undo or redo of its own left. */

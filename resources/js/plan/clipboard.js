@@ -1,9 +1,9 @@
 import { newId } from '../ids.js';
-import { send } from '../http.js';
+import { fromHtml, fromText, toHtml, toText } from './lines.js';
 
 const OWN = 'application/x-embrel-topics';
 
-/** Cut, copy, paste and duplicate of branches; other programs get and give indented text. */
+/** Cut, copy, paste and duplicate of branches, here, in other plans and in other programs, which get and give lists. */
 export class Clipboard {
     constructor(outline) {
         this.outline = outline;
@@ -17,59 +17,19 @@ export class Clipboard {
     }
 
     out(event) {
-        if (!this.isOnRows()) {
+        const { outline } = this;
+        const heads = this.isOnRows() ? outline.marking.heads(outline.markedInOrder()) : [];
+        if (!heads.length) {
             return false;
         }
         event.preventDefault();
-        const { outline } = this;
-        const heads = outline.marking.heads(outline.markedInOrder());
-        const lines = heads.flatMap((head) => {
-            const base = outline.tree.level(head);
-            return outline.tree.branch(head).map((id) => '\t'.repeat(outline.tree.level(id) - base) + outline.tree.get(id).title);
-        });
-        event.clipboardData.setData('text/plain', lines.join('\n'));
-        event.clipboardData.setData(OWN, JSON.stringify({ plan: outline.data.plan, heads }));
-        // The notes come along when the branches are still in this plan; else the titles do.
-        this.rows = this.copied(heads, this.loadNotes(heads));
+        event.clipboardData.setData('text/plain', toText(outline.tree, heads));
+        event.clipboardData.setData('text/html', toHtml(outline.tree, heads));
+        event.clipboardData.setData(OWN, JSON.stringify({
+            plan: outline.page.data.plan, heads, cut: event.type === 'cut',
+            all: heads.flatMap((id) => outline.tree.branch(id).map((under) => [under, outline.tree.get(under).parent])),
+        }));
         return true;
-    }
-
-    async loadNotes(heads) {
-        const { outline } = this;
-        const noted = heads.flatMap((id) => outline.tree.branch(id)).filter((id) => outline.tree.get(id).noted);
-        await outline.queue.flush();
-        const notes = new Map();
-        await Promise.all(noted.map(async (id) => notes.set(id, (await send('GET', `${outline.address}/topics/${id}/note`)).blocks)));
-        return notes;
-    }
-
-    /** The branches as rows without ids of their own yet. */
-    copied(heads, notes) {
-        const { tree } = this.outline;
-        const rows = heads.flatMap((head) => tree.branch(head).map((id) => {
-            const { title, kind, numbered, dye, flag, target } = tree.get(id);
-            return { old: id, oldParent: id === head ? null : tree.get(id).parent, title, kind, numbered, flag, ...(dye ? { dye } : {}), ...(target ? { target } : {}) };
-        }));
-        return { rows, notes };
-    }
-
-    async insertRows({ rows, notes }, place) {
-        const ids = new Map(rows.map((row) => [row.old, newId()]));
-        const loaded = await notes;
-        const topics = rows.map(({ old, oldParent, ...row }) => ({
-            ...clean(row), id: ids.get(old),
-            ...(oldParent ? { parent: ids.get(oldParent) } : {}),
-            ...(loaded.has(old) ? { note: loaded.get(old).map((block) => ({ ...block, attrs: { ...block.attrs, id: newId() } })) } : {}),
-        }));
-        this.outline.perform({ type: 'add', at: place, topics });
-        this.outline.show(topics[0].id);
-    }
-
-    duplicate() {
-        const { outline } = this;
-        const heads = outline.marking.heads(outline.markedInOrder());
-        const last = heads.at(-1);
-        this.insertRows(this.copied(heads, this.loadNotes(heads)), { parent: outline.tree.get(last).parent, after: last });
     }
 
     async in(event) {
@@ -79,40 +39,66 @@ export class Clipboard {
         event.preventDefault();
         const { outline } = this;
         const place = outline.tree.lastPlace(outline.active);
-        outline.folds.delete(outline.active);
         const own = event.clipboardData.getData(OWN);
-        const text = event.clipboardData.getData('text/plain');
-        if (own && this.rows && JSON.parse(own).plan === outline.data.plan) {
-            await this.insertRows(this.rows, place);
-        } else if (text.trim()) {
-            this.insertText(text, place);
+        const [html, text] = ['text/html', 'text/plain'].map((type) => event.clipboardData.getData(type));
+        outline.folds.delete(outline.active);
+        if (own) {
+            await this.bring(JSON.parse(own), place);
+        } else {
+            this.insert((html && fromHtml(html)) || fromText(text), place);
         }
     }
 
-    /** Lines as topics; deeper lines become parts of the one above. */
-    insertText(text, place) {
-        const stack = [];
-        const topics = [];
-        for (const line of text.split(/\r?\n/)) {
-            const title = line.trim().replace(/^[-*+•–]\s+/, '').slice(0, 1000);
-            if (!title) {
-                continue;
-            }
-            const column = line.match(/^[\t ]*/)[0].replaceAll('\t', '    ').length;
-            while (stack.length && stack.at(-1).column >= column) {
-                stack.pop();
-            }
-            const id = newId();
-            topics.push({ id, title, ...(stack.length ? { parent: stack.at(-1).id } : {}) });
-            stack.push({ column, id });
+    /** Topics of ours: what was cut here comes back as itself; else copies are made, with their notes. */
+    async bring({ plan, heads, all, cut }, place) {
+        const { outline } = this;
+        if (plan !== outline.page.data.plan) {
+            await this.fromPlan(plan, heads, place);
+        } else if (all.every(([id]) => outline.tree.get(id) && outline.tree.home(id))) {
+            this.copy(heads, place);
+        } else if (cut && heads.every((id) => !outline.tree.get(id))) {
+            let { after } = place;
+            const at = heads.map((id) => {
+                const head = { id, parent: place.parent, after };
+                after = id;
+                return head;
+            });
+            outline.perform({ type: 'restore', heads: at, ids: all.map(([id]) => id) });
+            await outline.queue.flush();
+            outline.show(heads[0]);
+        } else {
+            await this.fromPlan(plan, heads, place);
         }
+    }
+
+    /** Copies of branches of another plan, made by the server. */
+    async fromPlan(plan, heads, place, move = false) {
+        const answer = await this.outline.page.sent('POST', 'copies', { id: newId(), from: plan, topics: heads, parent: place.parent, after: place.after, move });
+        if (answer) {
+            this.outline.show(answer.first);
+            this.outline.say(answer.copied === 1 ? 'One topic has come in.' : `${answer.copied} topics have come in, with their notes.`, { label: 'Undo', act: () => this.outline.page.undo() });
+        }
+        return answer;
+    }
+
+    copy(heads, place) {
+        const { outline } = this;
+        const copies = Object.fromEntries(heads.flatMap((head) => outline.tree.branch(head)).map((id) => [id, newId()]));
+        outline.looks.also(copies[heads[0]]);
+        outline.perform({ type: 'copy', new: copies, at: place });
+        outline.show(copies[heads[0]]);
+    }
+
+    duplicate() {
+        const heads = this.outline.marking.heads(this.outline.markedInOrder());
+        const last = heads.at(-1);
+        this.copy(heads, { parent: this.outline.tree.get(last).parent, after: last });
+    }
+
+    insert(topics, place) {
         if (topics.length) {
             this.outline.perform({ type: 'add', at: place, topics });
             this.outline.show(topics[0].id);
         }
     }
-}
-
-function clean(row) {
-    return Object.fromEntries(Object.entries(row).filter(([, value]) => value !== null));
 }

@@ -5,14 +5,14 @@ import { ROOT, TRAY } from './tree.js';
 
 /** The plan's properties, the loose ideas, moving to a place, and questions. */
 export class Dialogs {
-    constructor(outline) {
-        this.outline = outline;
+    constructor(page) {
+        this.page = page;
         this.properties = document.getElementById('properties');
+        this.choosing = document.getElementById('choosing');
         document.getElementById('title').addEventListener('click', () => this.openProperties());
         document.getElementById('settings').addEventListener('click', () => this.openProperties());
         this.properties.querySelector('form').addEventListener('submit', (event) => this.saveProperties(event));
         document.getElementById('share-out').addEventListener('click', () => this.shareOut());
-        document.getElementById('loose').addEventListener('click', () => this.openLoose());
         document.getElementById('show-keys').addEventListener('click', () => document.getElementById('keys').showModal());
         for (const closer of document.querySelectorAll('dialog [data-close]')) {
             closer.addEventListener('click', () => closer.closest('dialog').close());
@@ -21,7 +21,7 @@ export class Dialogs {
 
     openProperties() {
         const { elements } = this.properties.querySelector('form');
-        const values = { ...this.outline.tree.properties, title: this.outline.tree.title };
+        const values = { ...this.page.tree.properties, title: this.page.tree.title };
         for (const [name, value] of Object.entries(values)) {
             if (elements[name]?.type === 'checkbox') {
                 elements[name].checked = value;
@@ -39,7 +39,7 @@ export class Dialogs {
     given() {
         const { elements } = this.properties.querySelector('form');
         const given = {};
-        for (const [name, was] of Object.entries(this.outline.tree.properties)) {
+        for (const [name, was] of Object.entries(this.page.tree.properties)) {
             const field = elements[name];
             const value = field.type === 'checkbox' ? field.checked : ['target', 'numbering_depth'].includes(name) ? (field.value === '' ? null : Math.round(Number(field.value))) : name === 'due' ? field.value || null : field.value.trim();
             if (value !== was) {
@@ -57,83 +57,116 @@ export class Dialogs {
             return;
         }
         const given = this.given();
-        if (title !== this.outline.tree.title) {
-            this.outline.retitlePlan(title);
+        if (title !== this.page.tree.title) {
+            this.page.retitlePlan(title);
         }
         if (Object.keys(given).length) {
-            Object.assign(this.outline.tree.properties, given);
-            this.outline.setPlan(given);
+            Object.assign(this.page.tree.properties, given);
+            this.page.setPlan(given);
         }
         this.properties.close();
     }
 
     /** Shares the plan's target out among the main sections that have none. */
     async shareOut() {
-        const { outline } = this;
+        const { page } = this;
         const given = this.given();
         if (Object.keys(given).length) {
-            Object.assign(outline.tree.properties, given);
-            outline.setPlan(given);
+            Object.assign(page.tree.properties, given);
+            page.setPlan(given);
         }
-        await outline.queue.flush();
-        const { shares } = await send('GET', `${outline.address}/shares`);
+        await page.queue.flush();
+        const { shares } = await send('GET', `${page.address}/shares`);
         const operations = Object.entries(shares).map(([id, value]) => ({ type: 'target', ids: [id], value }));
         const error = this.properties.querySelector('.error');
         if (!operations.length) {
-            error.textContent = outline.tree.properties.target ? 'Every main section has a target already, or too few words are left to share.' : 'Set a target for the whole plan first.';
+            error.textContent = page.tree.properties.target ? 'Every main section has a target already, or too few words are left to share.' : 'Set a target for the whole plan first.';
             return;
         }
-        outline.perform({ type: 'compound', operations });
+        page.perform({ type: 'compound', operations });
         this.properties.close();
-        outline.say(`Shared out among ${operations.length} sections.`, { label: 'Undo', act: () => outline.undo() });
+        page.say(`Shared out among ${operations.length} sections.`, { label: 'Undo', act: () => page.undo() });
     }
 
-    openLoose() {
-        const dialog = document.getElementById('loose-ideas');
-        this.drawLoose(dialog);
-        dialog.showModal();
+    /** Asks for a number or some letters of a title, and moves into that topic, before it or after it. */
+    moveTo(heads) {
+        const { page } = this;
+        const { tree, outline } = page;
+        const places = tree.rows(new Set()).map((row) => row.id).filter((id) => !heads.some((head) => tree.isWithin(id, head)));
+        const named = places.map((id) => ({ id, label: tree.get(id).label.toLowerCase(), name: `${tree.get(id).label} ${tree.get(id).title || 'Untitled'}`.trim() }));
+        const move = (place) => {
+            this.choosing.close();
+            outline.folds.delete(place.parent);
+            outline.move(heads, place);
+            outline.show(heads[0]);
+            outline.box.focus({ preventScroll: true });
+        };
+        const before = ({ id }) => tree.placeOf(id);
+        const after = ({ id }) => ({ parent: tree.get(id).parent, after: id });
+        this.choose('Move to', 'Number, or some letters of a title', (wanted) => {
+            const found = named.filter(({ name }) => name.toLowerCase().includes(wanted))
+                .map((one) => ({ ...one, rank: wanted === '' ? 2 : one.label === wanted || one.label === `${wanted}.` ? 0 : one.name.toLowerCase().startsWith(wanted) ? 1 : 2 })).sort((one, other) => one.rank - other.rank).slice(0, 8);
+            return [
+                ...found.map((one) => [{ name: `Into ${one.name}`, act: () => move(tree.lastPlace(one.id)) }, { name: 'Before', label: `Before ${one.name}`, act: () => move(before(one)) }, { name: 'After', label: `After ${one.name}`, act: () => move(after(one)) }]),
+                ...(wanted === '' || 'the end of the plan'.includes(wanted) ? [[{ name: 'To the end of the plan', act: () => move(tree.lastPlace(ROOT)) }]] : []),
+                ...(wanted === '' || 'loose ideas'.includes(wanted) ? [[{ name: 'To the loose ideas', act: () => move(tree.lastPlace(TRAY)) }]] : []),
+            ];
+        });
     }
 
-    drawLoose(dialog) {
-        const { outline } = this;
-        const ids = outline.tree.partsOf(TRAY);
-        dialog.querySelector('.loose-list').replaceChildren(...ids.map((id) => element('li', {},
-            element('span', {}, outline.tree.get(id).title || 'Untitled'),
-            element('span', { class: 'card-acts' },
-                element('button', { type: 'button', class: 'plain', onclick: () => { outline.perform({ type: 'move', ids: [id], at: outline.tree.lastPlace(outline.start) }); this.drawLoose(dialog); } }, 'Put into the tree'),
-                element('button', { type: 'button', class: 'plain danger', 'aria-label': `Remove ${outline.tree.get(id).title}`, onclick: () => { outline.perform({ type: 'remove', ids: [id] }); this.drawLoose(dialog); } }, 'Remove')))));
-        dialog.querySelector('.no-loose').hidden = ids.length > 0;
+    async otherPlans() {
+        const answer = await send('GET', '/plan-names').catch(() => null);
+        return (answer?.plans ?? []).filter((plan) => plan.id !== this.page.data.plan);
     }
 
-    /** Asks for a number or some letters of a title, and moves there. */
-    moveTo(ids) {
-        const { outline } = this;
-        const dialog = document.getElementById('move-to');
+    /** Takes branches to another plan, or copies of them. */
+    async toAnotherPlan(heads) {
+        const { page } = this;
+        await page.queue.flush();
+        const plans = await this.otherPlans();
+        const take = async (plan, move) => {
+            this.choosing.close();
+            const answer = await send('POST', `/plans/${plan.id}/copies`, { id: newId(), base: 0, from: page.data.plan, topics: heads, parent: ROOT, after: plan.last ?? null, move }).catch((error) => page.say(error.message));
+            if (answer) {
+                await page.ask();
+                page.say(`${move ? 'Moved' : 'Copied'} to “${plan.title}”, at its end.`);
+            }
+        };
+        this.choose('To another plan', 'Some letters of its title', (wanted) => plans.filter((plan) => plan.title.toLowerCase().includes(wanted)).slice(0, 8)
+            .map((plan) => [{ name: `Copy to ${plan.title || 'Untitled'}`, act: () => take(plan, false) }, { name: 'Move', label: `Move to ${plan.title || 'Untitled'}`, act: () => take(plan, true) }]), 'There is no other plan.');
+    }
+
+    /** Brings another plan in as a branch, with its notes. */
+    async bringIn() {
+        const { page } = this;
+        const plans = await this.otherPlans();
+        this.choose('Bring in a plan', 'Some letters of its title', (wanted) => plans.filter((plan) => plan.title.toLowerCase().includes(wanted)).slice(0, 8)
+            .map((plan) => [{ name: plan.title || 'Untitled', act: () => { this.choosing.close(); page.outline.clipboard.fromPlan(plan.id, [], page.tree.lastPlace(page.outline.looks.isAlone ? page.outline.start : ROOT)); } }]), 'There is no other plan.');
+    }
+
+    /** A list that letters narrow: Enter takes the first, arrows go through it. `found` gives rows of buttons. */
+    choose(title, label, found, nothing = 'Nothing has these letters or this number.') {
+        const dialog = this.choosing;
         const field = dialog.querySelector('input');
         const list = dialog.querySelector('ul');
-        const heads = outline.marking.heads(ids);
-        const places = outline.tree.rows(new Set()).map((row) => row.id).filter((id) => !heads.some((head) => outline.tree.isWithin(id, head)));
-        const go = (id) => {
-            dialog.close();
-            outline.folds.delete(id);
-            outline.move(heads, outline.tree.lastPlace(id), newId());
-            outline.show(heads[0]);
-        };
+        dialog.querySelector('h2').textContent = title;
+        dialog.querySelector('label span').textContent = label;
         const draw = () => {
-            const wanted = field.value.trim().toLowerCase();
-            const found = [{ id: ROOT, name: 'The end of the plan' }, ...places.map((id) => ({ id, name: `${outline.tree.get(id).label} ${outline.tree.get(id).title}`.trim() }))]
-                .filter(({ name }) => !wanted || name.toLowerCase().startsWith(wanted) || name.toLowerCase().includes(wanted)).slice(0, 8);
-            list.replaceChildren(...found.map(({ id, name }) => element('li', {}, element('button', { type: 'button', class: 'plain', onclick: () => go(id) }, id === ROOT ? name : `Into ${name || 'Untitled'}`))));
+            const rows = found(field.value.trim().toLowerCase());
+            list.replaceChildren(...(rows.length ? rows.map((row) => element('li', {}, ...row.map(({ name, label: said, act }) => element('button', { type: 'button', class: 'plain', 'aria-label': said, onclick: act }, name)))) : [element('li', { class: 'hint' }, nothing)]));
         };
         field.value = '';
         field.oninput = draw;
-        field.onkeydown = (event) => {
-            if (event.key === 'Enter' && !event.isComposing) {
+        dialog.onkeydown = (event) => {
+            const buttons = [...list.querySelectorAll('button')];
+            const at = buttons.indexOf(document.activeElement);
+            const by = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+            if (event.key === 'Enter' && event.target === field && !event.isComposing) {
                 event.preventDefault();
-                list.querySelector('button')?.click();
-            } else if (event.key === 'ArrowDown') {
+                buttons[0]?.click();
+            } else if (by) {
                 event.preventDefault();
-                list.querySelector('button')?.focus();
+                (buttons[at + by] ?? field).focus();
             }
         };
         draw();

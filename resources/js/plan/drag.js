@@ -1,5 +1,6 @@
 import { element } from './element.js';
-import { send } from '../http.js';
+import { numberAt } from './landing.js';
+import { ROOT, TRAY } from './tree.js';
 
 const FAR_ENOUGH = 6;
 
@@ -10,6 +11,7 @@ export class Drag {
         this.line = element('div', { class: 'landing', hidden: true }, element('output'));
         outline.rows.box.append(this.line);
         outline.rows.box.addEventListener('pointerdown', (event) => this.press(event));
+        this.tray = document.getElementById('loose');
     }
 
     press(event) {
@@ -39,20 +41,26 @@ export class Drag {
     }
 
     show(event) {
-        const { rows } = this.outline;
+        const { rows, tree } = this.outline;
+        const over = document.elementFromPoint(event.clientX, event.clientY);
+        const isOverTray = this.tray.contains(over);
+        this.tray.classList.toggle('is-target', isOverTray);
+        if (isOverTray) {
+            this.line.hidden = true;
+            this.place = tree.lastPlace(TRAY);
+            return;
+        }
         const box = rows.box.getBoundingClientRect();
         const y = event.clientY - box.top;
         const gap = this.gapAt(y);
-        const place = this.placeAt(gap, event.clientX - box.left);
+        const place = this.placeAt(gap, event.clientX - box.left, y);
         this.line.hidden = !place;
         if (!place) {
             this.place = null;
             return;
         }
-        const first = rows.drawn.values().next().value.querySelector('.t');
-        const unit = parseFloat(getComputedStyle(first).fontSize) / 15 * 16;
-        this.line.style.top = `${rows.tops[gap] - 1}px`;
-        this.line.style.left = `${first.offsetLeft + 22 + (place.level - 1) * 1.625 * unit}px`;
+        this.line.style.top = `${place.parent === TRAY && !place.after ? rows.tops[rows.list.findIndex((row) => row.loose)] - 1 : Math.min(rows.tops[gap] - 1, rows.bottomOf(gap - 1))}px`;
+        this.line.style.setProperty('--l', place.level - 1);
         if (JSON.stringify(place) !== JSON.stringify(this.place)) {
             this.place = place;
             this.line.firstChild.textContent = '';
@@ -71,8 +79,8 @@ export class Drag {
     }
 
     /** The place in a gap: how far in, goes by how far to the right; never among what is dragged. */
-    placeAt(gap, x) {
-        const { rows, tree, start } = this.outline;
+    placeAt(gap, x, y) {
+        const { rows, tree, start, looks } = this.outline;
         let before = gap - 1;
         while (before >= 0 && this.ids.some((id) => tree.isWithin(rows.list[before].id, id))) {
             before--;
@@ -82,13 +90,18 @@ export class Drag {
             after++;
         }
         const above = rows.list[before];
-        const lowest = rows.list[after]?.level ?? 1;
+        const below = rows.list[after];
+        const lowest = below && !(below.loose && !above?.loose) ? below.level : 1;
         const highest = above ? above.level + 1 : 1;
         const unit = rows.heights.other / 2.125;
         const wished = Math.round((x - 6.5 * unit) / (1.625 * unit)) + 1;
         const level = Math.max(Math.min(lowest, highest), Math.min(highest, wished));
         if (!above || level === 0) {
-            return { parent: start, after: null, level: 1 };
+            return { parent: below?.loose && y > rows.tops[after] - rows.heights.lead / 2 ? TRAY : looks.isAlone ? start : ROOT, after: null, level: 1 };
+        }
+        // Under the heading of the loose ideas is the first place among them.
+        if (below?.loose && !above.loose && y > rows.tops[after] - rows.heights.lead / 2) {
+            return { parent: TRAY, after: null, level: 1 };
         }
         if (level === above.level + 1) {
             return { parent: above.id, after: null, level };
@@ -101,10 +114,9 @@ export class Drag {
     }
 
     async ask(place) {
-        const parameters = new URLSearchParams({ parent: place.parent, topic: this.ids?.[0] ?? '', ...(place.after ? { after: place.after } : {}) });
-        const answer = await send('GET', `${this.outline.address}/landing?${parameters}`).catch(() => null);
-        if (answer && this.place === place) {
-            this.line.firstChild.textContent = answer.number;
+        const number = await numberAt(this.outline, place, this.ids?.[0]);
+        if (this.place === place) {
+            this.line.firstChild.textContent = number;
         }
     }
 
@@ -124,6 +136,7 @@ export class Drag {
         this.ids?.forEach((one) => this.outline.rows.drawn.get(one)?.classList.remove('is-dragged'));
         this.ids = this.place = null;
         this.line.hidden = true;
+        this.tray.classList.remove('is-target');
     }
 }
 

@@ -8,14 +8,20 @@ for (const { where, id, keys } of table) {
 
 /** A key press as the table spells it: Ctrl (or Cmd), Alt and Shift, then the key. Digits go by position. */
 export function spelled(event) {
-    const digit = /^Digit(\d)$/.exec(event.code);
-    let key = digit && !event.shiftKey ? digit[1] : event.key === ' ' ? 'Space' : event.key;
+    const digit = digitOf(event);
+    let key = digit && !event.shiftKey ? String(digit.digit) : event.key === ' ' ? 'Space' : event.key;
     if (key.length === 1) {
         key = key.toUpperCase();
     }
     // A sign that needs Shift on some layouts and not on others is named by itself.
     const shift = event.shiftKey && (key.length > 1 || /[A-Z0-9]/.test(key));
     return (event.ctrlKey || event.metaKey ? 'Ctrl+' : '') + (event.altKey ? 'Alt+' : '') + (shift ? 'Shift+' : '') + key;
+}
+
+/** The digit of a key press by its place on the keyboard, whatever the layout, with or without Shift; null for another key. */
+export function digitOf(event) {
+    const match = /^(?:Digit|Numpad)(\d)$/.exec(event.code);
+    return match && !event.ctrlKey && !event.metaKey && !event.altKey && !event.isComposing ? { digit: Number(match[1]), shift: event.shiftKey } : null;
 }
 
 /** The action of a key press in a place, or undefined. Nothing while an input method composes. */

@@ -3,6 +3,34 @@ export class Marking {
     constructor(outline) {
         this.outline = outline;
         this.anchor = null;
+        /** Whether a press adds to what is marked: for fingers, which have no Ctrl. */
+        this.isAdding = false;
+        this.bar = document.getElementById('marked-bar');
+        this.bar.addEventListener('click', (event) => {
+            const action = event.target.closest('[data-action]')?.dataset.action;
+            if (action) {
+                outline.on(action, outline.active, this.bar, event);
+            }
+        });
+    }
+
+    /** The bar that tells how many are marked, and what can be done with them. */
+    draw() {
+        const { size } = this.outline.marked;
+        this.bar.hidden = size < 2 && !this.isAdding;
+        this.bar.firstElementChild.textContent = `${size} marked`;
+    }
+
+    markMore(id) {
+        this.isAdding = true;
+        this.outline.marked.add(id);
+        this.draw();
+    }
+
+    done() {
+        this.isAdding = false;
+        this.only(this.outline.active);
+        this.outline.box.focus({ preventScroll: true });
     }
 
     get list() {
@@ -18,8 +46,9 @@ export class Marking {
         outline.marked = new Set([id]);
         outline.active = this.anchor = id;
         outline.rows.draw();
-        outline.strip.draw(outline.mainSection(id));
-        outline.note?.follow(id);
+        this.draw();
+        outline.page.strip?.draw(outline.tree.mainSection(id));
+        outline.note.follow(id);
     }
 
     step(by) {
@@ -45,6 +74,7 @@ export class Marking {
         outline.active = id;
         outline.rows.reveal(id);
         outline.rows.draw();
+        this.draw();
     }
 
     stretch(by) {
@@ -64,6 +94,7 @@ export class Marking {
         outline.marked.has(id) ? outline.marked.delete(id) : outline.marked.add(id);
         outline.active = this.anchor = id;
         outline.rows.draw();
+        this.draw();
     }
 
     toggleMark(id) { this.toggle(id); }
@@ -75,6 +106,7 @@ export class Marking {
         const all = siblings.every((one) => outline.marked.has(one));
         outline.marked = new Set(all ? this.list.map((row) => row.id) : siblings);
         outline.rows.draw();
+        this.draw();
     }
 
     foldOrParent(id) {

@@ -1,69 +1,85 @@
+import { send } from '../http.js';
 import { colour, element } from './element.js';
+import { Popover } from './popover.js';
 
+export const FLAGS = ['key', 'question', 'to-check', 'may-go', 'waiting', 'first', 'next', 'later'];
 const KINDS = ['section', 'point', 'quote', 'aside'];
 const DYES = ['madder', 'weld', 'woad', 'fern', 'walnut', 'orchil', 'verdigris', 'slate'];
-const FLAGS = ['key', 'question', 'to-check', 'may-go', 'waiting', 'first', 'next', 'later'];
 const NUMBERED = { usual: 'Number', none: 'No number', appendix: 'Appendix' };
+const SORTS = [['title', 'Title'], ['words', 'Words'], ['target', 'Target']];
 const ACTIONS = [
-    ['Add after', 'addAfter', 'Enter'], ['Write the note', 'openNote', 'N'], ['Move up', 'moveUp', 'Alt ↑'], ['Move down', 'moveDown', 'Alt ↓'],
-    ['Move in', 'inward', 'Alt →'], ['Move out', 'outward', 'Alt ←'], ['Move to…', 'moveTo', 'M'], ['Duplicate', 'duplicate', 'Ctrl Shift D'],
-    ['This branch alone', 'focusBranch', 'F'], ['Remove', 'remove', 'Delete'],
+    ['Add after', 'addAfter', ''], ['Write the note', 'openNote', 'N'], ['Move up', 'moveUp', 'Alt ↑'], ['Move down', 'moveDown', 'Alt ↓'],
+    ['Move in', 'inward', 'Alt →'], ['Move out', 'outward', 'Alt ←'], ['Move to…', 'moveTo', 'M'], ['Another plan…', 'toAnotherPlan', ''],
+    ['New parent', 'wrap', 'W'], ['Dissolve', 'dissolve', 'U'], ['Join with above', 'joinAbove', 'J'], ['Loose idea', 'loosen', 'L'],
+    ['This branch alone', 'focusBranch', 'F'], ['Dim the rest', 'dimRest', 'Shift F'], ['Mark more', 'markMore', ''], ['Duplicate', 'duplicate', 'Ctrl Shift D'],
+    ['Remove', 'remove', 'Delete'],
 ];
 
 /** What can be set on a topic and done with it: one menu, opened at the part that a key asks for. */
-export class Menu {
+export class Menu extends Popover {
     constructor(outline) {
+        super(() => outline.box.focus({ preventScroll: true }));
         this.outline = outline;
-        document.addEventListener('pointerdown', (event) => {
-            if (this.box && !this.box.contains(event.target)) {
-                this.close(false);
-            }
-        });
-    }
-
-    get isOpen() {
-        return !!this.box;
     }
 
     open(id, anchor, part = null) {
-        this.close(false);
         const { outline } = this;
+        this.close(false);
         if (!outline.marked.has(id)) {
             outline.marking.only(id);
         }
         outline.titles.end();
         const topic = outline.tree.get(id);
-        this.box = element('div', { class: 'menu', role: 'dialog', 'aria-label': `Topic: ${topic.title || 'Untitled'}`, onkeydown: (event) => this.pressed(event) },
-            this.choice('Prints as', 'kind', KINDS.map((kind) => [kind, kind, topic.kind === kind])),
+        const set = (type) => (value) => this.set(type, value);
+        const parts = outline.tree.partsOf(id).length;
+        this.raise(`Topic: ${topic.title || 'Untitled'}`, anchor ?? outline.box,
+            this.choice('Prints as', 'kind', KINDS.map((kind) => [kind, kind, topic.kind === kind]), set('kind')),
             this.dyes(topic),
-            this.choice('Flag', 'flag', [...FLAGS.map((flag) => [flag, flag.replace('-', ' '), topic.flag === flag]), [null, 'none', topic.flag === null]]),
+            this.choice('Flag', 'flag', [...FLAGS.map((flag) => [flag, flag.replace('-', ' '), topic.flag === flag]), [null, 'none', topic.flag === null]], set('flag')),
             this.target(topic),
-            this.choice('Numbering', 'numbered', Object.entries(NUMBERED).map(([value, label]) => [value, label, topic.numbered === value])),
-            element('div', { class: 'acts-list' }, ...ACTIONS.map(([label, action, key]) => element('button', { type: 'button', onclick: () => this.act(action, id) }, label, element('span', { class: 'kbd' }, key)))));
-        document.body.append(this.box);
-        this.place(anchor ?? outline.box);
+            this.choice('Numbering', 'numbered', Object.entries(NUMBERED).map(([value, label]) => [value, label, topic.numbered === value]), set('numbered')),
+            parts > 1 && this.group('Sort its parts by', 'sort', ...SORTS.map(([by, label]) => element('button', { type: 'button', onclick: () => { this.close(); outline.moving.sortParts(id, by); } }, label))),
+            element('div', { class: 'acts-list' }, ...ACTIONS.map(([label, action, key]) => element('button', { type: 'button', onclick: () => this.act(action, id) }, label, key && element('span', { class: 'kbd' }, key)))));
         const first = part ? this.box.querySelector(`[data-part=${part}]`) : this.box.querySelector('button');
         (first?.querySelector('[aria-pressed=true]') ?? first?.querySelector('button, input') ?? first)?.focus();
     }
 
-    place(anchor) {
-        const at = anchor.getBoundingClientRect();
-        const { offsetWidth: width, offsetHeight: height } = this.box;
-        this.box.style.left = `${Math.max(8, Math.min(innerWidth - width - 8, at.right - width))}px`;
-        this.box.style.top = `${Math.max(8, at.bottom + height + 4 > innerHeight ? Math.max(8, Math.min(at.top - height - 4, innerHeight - height - 8)) : at.bottom + 4)}px`;
-    }
-
-    choice(legend, type, choices) {
-        return element('fieldset', { 'data-part': type }, element('legend', {}, legend),
-            ...choices.map(([value, label, on]) => element('button', { type: 'button', 'aria-pressed': String(on), onclick: () => this.set(type, value) }, label)));
-    }
-
     dyes(topic) {
-        const own = topic.dye?.startsWith('#') ? topic.dye : '#2f6690';
-        return element('fieldset', { 'data-part': 'dye' }, element('legend', {}, 'Dye'),
+        const own = topic.dye?.startsWith('#') ? topic.dye : null;
+        const warning = element('p', { class: 'error wide', role: 'status' });
+        const hex = element('input', { type: 'text', value: own ?? '', placeholder: '#2f6690', maxlength: 7, 'aria-label': 'Another colour, as hex', class: 'hex' });
+        const wheel = element('input', { type: 'color', value: own ?? '#2f6690', 'aria-label': 'Another colour', title: 'Another colour', oninput: () => { hex.value = wheel.value; this.judge(wheel.value, warning); } });
+        const keep = () => {
+            const value = /^#?[0-9a-f]{6}$/i.test(hex.value.trim()) ? `#${hex.value.trim().replace('#', '').toLowerCase()}` : null;
+            if (value) {
+                this.set('dye', value);
+            } else {
+                warning.textContent = 'Six digits from 0 to 9 and a to f, such as #2f6690.';
+            }
+        };
+        hex.addEventListener('input', () => this.judge(hex.value.trim(), warning));
+        hex.addEventListener('keydown', (event) => {
+            if (event.key === 'Enter') {
+                event.preventDefault();
+                keep();
+            }
+        });
+        if (own) {
+            this.judge(own, warning);
+        }
+        return this.group('Dye', 'dye',
             ...DYES.map((dye) => element('button', { type: 'button', class: 'swatch', '--d': colour(dye), 'aria-pressed': String(topic.dye === dye), 'aria-label': dye, title: dye, onclick: () => this.set('dye', dye) })),
-            element('input', { type: 'color', value: own, 'aria-label': 'Another colour', title: 'Another colour', onchange: (event) => this.set('dye', event.target.value) }),
-            element('button', { type: 'button', 'aria-pressed': String(topic.dye === null), onclick: () => this.set('dye', null) }, 'as above'));
+            wheel, hex, element('button', { type: 'button', onclick: keep }, 'Set'),
+            element('button', { type: 'button', 'aria-pressed': String(topic.dye === null), onclick: () => this.set('dye', null) }, 'as above'), warning);
+    }
+
+    /** Says when a colour is hard to see on the page, light or dark. */
+    judge(value, warning) {
+        clearTimeout(this.judging);
+        this.judging = setTimeout(async () => {
+            const answer = await send('GET', `/dye?value=${encodeURIComponent(value)}`).catch(() => null);
+            warning.textContent = answer?.warning ?? '';
+        }, 150);
     }
 
     target(topic) {
@@ -89,36 +105,6 @@ export class Menu {
 
     act(action, id) {
         this.close();
-        if (action === 'addAfter') {
-            this.outline.active = id;
-            this.outline.addAtEnd();
-        } else {
-            this.outline.on(action, id, this.outline.rows.drawn.get(id));
-        }
-    }
-
-    pressed(event) {
-        if (!this.box) {
-            return;
-        }
-        const fields = [...this.box.querySelectorAll('button, input')];
-        const at = fields.indexOf(document.activeElement);
-        const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
-        if (event.key === 'Escape' || event.key === 'Tab') {
-            event.preventDefault();
-            event.stopPropagation();
-            this.close();
-        } else if (by && document.activeElement.type !== 'number') {
-            event.preventDefault();
-            fields[(at + by + fields.length) % fields.length].focus();
-        }
-    }
-
-    close(back = true) {
-        this.box?.remove();
-        this.box = null;
-        if (back) {
-            this.outline.box.focus({ preventScroll: true });
-        }
+        this.outline.on(action, id, this.outline.rows.drawn.get(id));
     }
 }

@@ -10,6 +10,7 @@ export class Rows {
     constructor(scroller, tree, outline) {
         Object.assign(this, { scroller, tree, outline });
         this.box = scroller.querySelector('.tree');
+        this.looseHead = document.getElementById('loose-head');
         this.drawn = new Map();
         this.list = [];
         scroller.addEventListener('scroll', () => this.draw(), { passive: true });
@@ -19,27 +20,42 @@ export class Rows {
 
     measure() {
         const unit = parseFloat(getComputedStyle(document.documentElement).fontSize);
-        this.heights = { main: 2.625 * unit, other: 2.125 * unit };
+        this.heights = { main: 2.625 * unit, other: 2.125 * unit, lead: 3.25 * unit };
         this.layOut(this.list);
     }
 
     height(row) {
-        return row.level === 1 ? this.heights.main : this.heights.other;
+        return row.level === 1 && !row.loose ? this.heights.main : this.heights.other;
     }
 
     layOut(list) {
         this.list = list;
-        this.tops = new Array(list.length + 1);
+        this.tops = new Float64Array(list.length + 1);
         this.index = new Map();
         let top = 0;
-        list.forEach((row, i) => {
+        let firstLoose = -1;
+        for (let i = 0; i < list.length; i++) {
+            const row = list[i];
+            if (row.loose && firstLoose < 0) {
+                firstLoose = i;
+                top += this.heights.lead;
+            }
             this.tops[i] = top;
             this.index.set(row.id, i);
             top += this.height(row);
-        });
+        }
         this.tops[list.length] = top;
         this.box.style.height = `${top}px`;
+        this.looseHead.hidden = firstLoose < 0;
+        if (firstLoose >= 0) {
+            this.looseHead.style.transform = `translateY(${this.tops[firstLoose] - this.heights.lead}px)`;
+        }
         this.draw();
+    }
+
+    /** The lower edge of a row, without what may stand between it and the next. */
+    bottomOf(i) {
+        return i < 0 ? 0 : this.tops[i] + this.height(this.list[i]) - 1;
     }
 
     /** The row at a height within the tree. */
@@ -58,6 +74,9 @@ export class Rows {
     }
 
     draw() {
+        if (this.scroller.clientHeight === 0) {
+            return;
+        }
         const top = this.scroller.scrollTop;
         const from = Math.max(0, this.at(top) - SPARE);
         const to = Math.min(this.list.length - 1, this.at(top + this.scroller.clientHeight) + SPARE);
@@ -84,6 +103,7 @@ export class Rows {
             before = node;
         }
         this.box.setAttribute('aria-activedescendant', this.drawn.has(this.outline.active) ? `row-${this.outline.active}` : '');
+        this.outline.page.find?.paint();
     }
 
     row(i) {
@@ -117,7 +137,7 @@ export class Rows {
     }
 
     fill(node, i, level) {
-        const { id } = this.list[i];
+        const { id, loose } = this.list[i];
         const topic = this.tree.get(id);
         const parts = this.tree.partsOf(id);
         const siblings = this.tree.partsOf(topic.parent);
@@ -126,10 +146,10 @@ export class Rows {
         const [words, filled] = this.tree.figures.get(id) ?? [0, 0];
         const untitled = topic.title === '';
         const name = topic.title || 'Untitled topic';
-        node.className = `row l${Math.min(level, 2)} kind-${topic.kind}${level === 1 ? ' first' : ''}${this.list[i + 1]?.level === 1 || i === this.list.length - 1 ? ' last' : ''}${id === this.outline.active ? ' is-active' : ''}`;
+        node.className = `row l${loose ? 2 : Math.min(level, 2)} kind-${topic.kind}${level === 1 ? ' first' : ''}${this.list[i + 1]?.level === 1 || i === this.list.length - 1 ? ' last' : ''}${id === this.outline.active ? ' is-active' : ''}${loose ? ' is-loose' : ''}${this.outline.looks.isDim(id) ? ' is-dim' : ''}`;
         node.style.transform = `translateY(${this.tops[i]}px)`;
         node.style.setProperty('--l', Math.min(level - 1, 14));
-        node.style.setProperty('--d', colour(this.tree.dye(id)));
+        node.style.setProperty('--d', colour(loose ? 'slate' : this.tree.dye(id)));
         node.style.setProperty('--p', filled);
         set(node, { 'aria-level': level, 'aria-setsize': siblings.length, 'aria-posinset': siblings.indexOf(id) + 1, 'aria-selected': marked, 'aria-expanded': parts.length ? !folded : null, 'aria-label': said(topic, name, folded ? this.tree.branch(id).length - 1 : 0, words) });
         const [number, main, meta] = node.children;
@@ -145,7 +165,8 @@ export class Rows {
             title.classList.toggle('is-empty', untitled);
         }
         show(kind, topic.kind === 'section' ? '' : ` ${topic.kind}`);
-        show(flag, topic.flag ? ` ⚑ ${topic.flag.replace('-', ' ')}` : '');
+        show(flag, topic.flag ? ` ${topic.flag.replace('-', ' ')}` : '');
+        set(flag, { 'data-flag': topic.flag });
         show(inside, folded ? ` ${this.tree.branch(id).length - 1} inside` : '');
         const [menu, note, count, floret] = meta.children;
         set(menu, { 'aria-label': `More for ${name}` });
@@ -177,7 +198,7 @@ export class Rows {
 
 /** What a row is called, in the order in which it shows it. */
 function said(topic, name, inside, words) {
-    return [topic.label, name, topic.kind === 'section' ? '' : topic.kind, topic.flag ? `⚑ ${topic.flag.replace('-', ' ')}` : '', inside ? `${inside} inside` : '', words ? `${words.toLocaleString('en')} words` : ''].filter(Boolean).join(' ');
+    return [topic.label, name, topic.kind === 'section' ? '' : topic.kind, topic.flag ? `flag ${topic.flag.replace('-', ' ')}` : '', inside ? `${inside} inside` : '', words ? `${words.toLocaleString('en')} words` : ''].filter(Boolean).join(' ');
 }
 
 function set(node, attributes) {

@@ -8,6 +8,11 @@ export class StripBar {
     }
 
     draw(here) {
+        // Redrawn only for something else to show: typing in a title must not cost more in a long plan.
+        if (this.tree.strip === this.shown && here === this.here) {
+            return;
+        }
+        [this.shown, this.here] = [this.tree.strip, here];
         this.box.replaceChildren(...this.tree.strip.map((section) => this.section(section, here)));
         this.box.hidden = false;
     }

@@ -1,5 +1,7 @@
 export const ROOT = '00000000000000000000000000';
 export const TRAY = '00000000000000000000000001';
+/** What most topics are: PHP leaves it out of a plan that is told whole. */
+const USUAL = { title: '', kind: 'section', numbered: 'usual', dye: null, flag: null, target: null, noted: false, label: '' };
 
 /**
  * The page's mirror of the plan: what PHP has told, with the person's own changes shown at once.
@@ -11,7 +13,7 @@ export class Tree {
         this.parts = new Map();
         this.figures = new Map(Object.entries(data.figures));
         for (const topic of data.topics) {
-            this.topics.set(topic.id, topic);
+            this.topics.set(topic.id, { ...USUAL, ...topic });
             this.partsOf(topic.parent).push(topic.id);
         }
         this.tell(data);
@@ -25,6 +27,7 @@ export class Tree {
         this.properties = data.properties;
         this.noted = data.noted;
         this.rootRevised = data.rootRevised ?? false;
+        this.steps = data.steps ?? this.steps ?? { undo: null, redo: null };
     }
 
     partsOf(id) {
@@ -63,6 +66,15 @@ export class Tree {
         return level;
     }
 
+    /** The main section that something stands in, or is. */
+    mainSection(id) {
+        let at = id;
+        while (at && this.get(at) && this.get(at).parent !== ROOT) {
+            at = this.get(at).parent;
+        }
+        return at;
+    }
+
     isWithin(id, ancestor) {
         for (let at = id; at; at = this.get(at)?.parent) {
             if (at === ancestor) {
@@ -83,21 +95,50 @@ export class Tree {
         return ids;
     }
 
-    /** The visible rows under a topic in reading order: [{id, level}], folded branches left out. */
-    rows(folds, start = ROOT) {
+    /**
+     * The visible rows under a topic in reading order: [{id, level}], folded branches left out.
+     * With `only`, a set of topics, these and what they stand under are shown, folded or not.
+     */
+    rows(folds, start = ROOT, only = null) {
         const rows = [];
-        const stack = [...this.partsOf(start)].reverse().map((id) => ({ id, level: 1 }));
+        const visible = only && this.withParents(only);
+        const stack = [];
+        const push = (parent, level) => {
+            const parts = this.parts.get(parent) ?? [];
+            for (let i = parts.length - 1; i >= 0; i--) {
+                if (!visible || visible.has(parts[i])) {
+                    stack.push({ id: parts[i], level });
+                }
+            }
+        };
+        push(start, 1);
         while (stack.length) {
             const row = stack.pop();
             rows.push(row);
-            if (!folds.has(row.id)) {
-                const parts = this.partsOf(row.id);
-                for (let i = parts.length - 1; i >= 0; i--) {
-                    stack.push({ id: parts[i], level: row.level + 1 });
-                }
+            if (visible || !folds.has(row.id)) {
+                push(row.id, row.level + 1);
             }
         }
         return rows;
+    }
+
+    withParents(ids) {
+        const all = new Set();
+        for (const id of ids) {
+            for (let at = id; at && !all.has(at); at = this.get(at)?.parent) {
+                all.add(at);
+            }
+        }
+        return all;
+    }
+
+    /** The fixed topic that something stands under: the plan itself or the tray. */
+    home(id) {
+        let at = id;
+        while (this.get(at)) {
+            at = this.get(at).parent;
+        }
+        return at;
     }
 
     /** The dye in force: its own, or that of what it is under. */
@@ -134,7 +175,7 @@ export class Tree {
         switch (operation.type) {
             case 'add':
                 for (const topic of operation.topics) {
-                    this.topics.set(topic.id, { kind: 'section', numbered: 'usual', dye: null, flag: null, target: null, noted: !!topic.note, label: '', ...topic, parent: topic.parent ?? operation.at.parent });
+                    this.topics.set(topic.id, { ...USUAL, noted: !!topic.note, ...topic, parent: topic.parent ?? operation.at.parent });
                     if (topic.parent) {
                         this.partsOf(topic.parent).push(topic.id);
                     }
@@ -155,6 +196,22 @@ export class Tree {
                 operation.ids.forEach((id) => this.branch(id).forEach((under) => { this.get(under).label = ''; }));
                 break;
             }
+            case 'wrap':
+                this.mirror({ type: 'add', at: this.placeOf(operation.ids[0]), topics: [{ id: operation.new, title: operation.title, dye: this.get(operation.ids[0]).parent === ROOT ? this.get(operation.ids[0]).dye : null }] });
+                this.mirror({ type: 'move', ids: operation.ids, at: { parent: operation.new, after: null } });
+                break;
+            case 'dissolve':
+                for (const id of operation.ids) {
+                    this.mirror({ type: 'move', ids: [...this.partsOf(id)], at: { parent: this.get(id).parent, after: id } });
+                    this.detach([id]);
+                }
+                break;
+            case 'copy':
+                this.mirror({ type: 'add', at: operation.at, topics: Object.entries(operation.new).map(([id, copy]) => {
+                    const { parent, label, ...topic } = this.get(id);
+                    return { ...topic, id: copy, parent: operation.new[parent] };
+                }) });
+                break;
             case 'retitle':
                 if (operation.topic === ROOT) {
                     this.title = operation.title;
@@ -167,7 +224,7 @@ export class Tree {
                 const signs = [...topic.title];
                 const rest = signs.slice(operation.at).join('').trim();
                 topic.title = signs.slice(0, operation.at).join('').trim();
-                this.topics.set(operation.new, { id: operation.new, title: rest, kind: topic.kind, numbered: 'usual', dye: null, flag: null, target: null, noted: false, label: '', parent: topic.parent });
+                this.topics.set(operation.new, { ...USUAL, id: operation.new, title: rest, kind: topic.kind, parent: topic.parent });
                 this.insert([operation.new], { parent: topic.parent, after: topic.id });
                 break;
             }
@@ -188,7 +245,7 @@ export class Tree {
                 this.detach([topic.id]);
                 Object.assign(known, topic);
             } else {
-                this.topics.set(topic.id, { label: '', ...topic });
+                this.topics.set(topic.id, { ...USUAL, ...topic });
             }
             this.insert([topic.id], { parent: topic.parent, after });
         }

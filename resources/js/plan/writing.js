@@ -1,6 +1,7 @@
 import { newId } from '../ids.js';
 import { element } from './element.js';
 import { actionFor } from './keys.js';
+import { fromText } from './lines.js';
 
 const LONGEST = 1000;
 
@@ -10,7 +11,7 @@ export class Writing {
         this.outline = outline;
         this.input = element('input', {
             class: 'title-input', type: 'text', spellcheck: 'true', maxlength: LONGEST, autocomplete: 'off', 'aria-label': 'Title',
-            oninput: () => this.typed(), onkeydown: (event) => this.pressed(event), onblur: () => this.left(), onpaste: (event) => this.pasted(event),
+            oninput: () => this.typed(), onkeydown: (event) => this.pressed(event), onselectionchange: () => outline.landing.draw(), onblur: () => this.left(), onpaste: (event) => this.pasted(event),
         });
     }
 
@@ -36,8 +37,9 @@ export class Writing {
         title.replaceWith(this.input);
         this.input.focus({ preventScroll: true });
         this.input.setSelectionRange(column, column);
-        outline.strip.draw(outline.mainSection(id));
+        outline.page.strip.draw(outline.tree.mainSection(id));
         outline.note.follow(id);
+        outline.landing.draw();
     }
 
     /** Puts the title back in the place of the field. */
@@ -52,6 +54,7 @@ export class Writing {
         this.input.replaceWith(span);
         this.ending = false;
         outline.rows.draw();
+        outline.landing.draw();
     }
 
     left() {
@@ -76,14 +79,13 @@ export class Writing {
         if (this.change && this.changed === id && this.step === step && outline.queue.isWaiting(this.change) && outline.queue.pending.at(-1)?.id === this.change) {
             outline.tree.mirror(operation);
             outline.queue.replace(this.change, operation);
-            outline.strip.draw(outline.mainSection(id));
-            outline.note.retitled(id);
+            outline.retitled(id);
         } else {
             this.change = outline.perform(operation, step, true);
             this.changed = id;
             this.step = step;
-            outline.note.retitled(id);
         }
+        outline.landing.draw();
     }
 
     pressed(event) {
@@ -97,10 +99,10 @@ export class Writing {
         const id = outline.writing;
         ({
             enter: () => this.enter(id, start),
-            inward: () => this.moved(id, () => outline.inward()),
-            outward: () => this.moved(id, () => outline.outward()),
-            moveUp: () => this.moved(id, () => outline.shift(-1)),
-            moveDown: () => this.moved(id, () => outline.shift(1)),
+            inward: () => this.moved(id, () => outline.moving.inward()),
+            outward: () => this.moved(id, () => outline.moving.outward()),
+            moveUp: () => this.moved(id, () => outline.moving.shift(-1)),
+            moveDown: () => this.moved(id, () => outline.moving.shift(1)),
             titleAbove: () => this.neighbour(id, -1, start),
             titleBelow: () => this.neighbour(id, 1, start),
             joinAbove: () => this.joinAbove(id),
@@ -142,6 +144,7 @@ export class Writing {
         }
         const fresh = newId();
         this.end();
+        outline.looks.also(fresh);
         outline.perform({ type: 'split', topic: id, new: fresh, at: [...title.slice(0, column)].length });
         this.write(fresh, 0);
     }
@@ -154,7 +157,7 @@ export class Writing {
             return;
         }
         const [above, below] = [outline.tree.get(upper), outline.tree.get(id)];
-        if (above.noted && below.noted && !(await outline.dialogs.confirm('Join the two notes?', `Both “${above.title}” and “${below.title}” have a note. The second note will follow the first.`, 'Join them'))) {
+        if (above.noted && below.noted && !(await outline.page.dialogs.confirm('Join the two notes?', `Both “${above.title}” and “${below.title}” have a note. The second note will follow the first.`, 'Join them'))) {
             this.write(id, 0);
             return;
         }
@@ -176,7 +179,7 @@ export class Writing {
             event.preventDefault();
             const id = this.outline.writing;
             const topic = this.outline.tree.get(id);
-            this.outline.clipboard.insertText(text, { parent: topic.parent, after: id });
+            this.outline.clipboard.insert(fromText(text), { parent: topic.parent, after: id });
         }
     }
 }

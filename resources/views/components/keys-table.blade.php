@@ -1,5 +1,5 @@
 @php
-    $places = ['anywhere' => 'Anywhere', 'title' => 'Writing a title', 'row' => 'A marked row (not writing)', 'note' => 'A note'];
+    $places = ['anywhere' => 'Anywhere', 'title' => 'Writing a title', 'row' => 'A marked row (not writing)', 'gather-field' => 'Gather, typing ideas', 'gather-idea' => 'Gather, an idea is marked', 'gather-place' => 'Gather, choosing the place', 'note' => 'A note'];
     $signs = ['ArrowUp' => '↑', 'ArrowDown' => '↓', 'ArrowLeft' => '←', 'ArrowRight' => '→', 'Escape' => 'Esc'];
     $keys = collect(json_decode(file_get_contents(resource_path('keys.json')), true))->groupBy('where');
 @endphp
@@ -8,7 +8,7 @@
         <caption>{{ $name }}</caption>
         <tbody>
             @foreach ($keys[$where] as $entry)
-                <tr><td>@foreach ($entry['id'] === 'foldToLevel' ? ['1', '9'] : $entry['keys'] as $i => $key){{ $i ? ($entry['id'] === 'foldToLevel' ? ' to ' : ' or ') : '' }}<kbd class="kbd">{{ strtr($key, ['+' => ' '] + $signs) }}</kbd>@endforeach</td><td>{{ $entry['does'] }}</td></tr>
+                <tr><td>@php($isRange = \count($entry['keys']) === 9)@foreach ($isRange ? [$entry['keys'][0], $entry['keys'][8]] : $entry['keys'] as $i => $key){{ $i ? ($isRange ? ' to ' : ' or ') : '' }}<kbd class="kbd">{{ strtr($key, ['+' => ' '] + $signs) }}</kbd>@endforeach</td><td>{{ $entry['does'] }}</td></tr>
             @endforeach
         </tbody>
     </table>

@@ -1,20 +1,36 @@
-<x-layouts.app :title="$plan->title . ' – Embrel'" :scripts="['resources/js/outline.js']">
+<x-layouts.app :title="$plan->title . ' – Embrel'" :scripts="['resources/js/plan.js']">
 <div class="plan">
-    <x-plan-head :plan="$plan" current="outline">
+    <x-plan-head :plan="$plan" :current="$view">
         <button class="plan-title" id="title" type="button" title="Properties of the plan">{{ $plan->title }}</button>
         <span class="saved" id="saved" role="status">Saved</span>
+        <button class="pill is-waiting" type="button" id="open-refusals" hidden></button>
         <x-slot:acts>
             <button class="ico" id="add" type="button" title="New topic" aria-label="New topic"><x-icon name="plus"/></button>
-            <button class="ico" id="undo" type="button" title="Undo (Ctrl Z)" aria-label="Undo"><x-icon name="undo-2"/></button>
-            <button class="ico hide-small" id="redo" type="button" title="Redo (Ctrl Shift Z)" aria-label="Redo"><x-icon name="redo-2"/></button>
-            <button class="ico hide-small" id="show-keys" type="button" title="All the keys (?)" aria-label="All the keys"><x-icon name="keyboard"/></button>
+            <button class="ico" id="undo" type="button" title="Undo" aria-label="Undo"><x-icon name="undo-2"/></button>
+            <button class="ico" id="redo" type="button" title="Redo" aria-label="Redo"><x-icon name="redo-2"/></button>
+            <button class="ico" id="open-find" type="button" title="Find (Ctrl F)" aria-label="Find"><x-icon name="search"/></button>
+            <button class="ico" id="view-options" type="button" title="What the outline shows" aria-label="What the outline shows" aria-haspopup="dialog"><x-icon name="sliders-horizontal"/></button>
             <button class="ico hide-small" id="opening" type="button" title="Opening note of the plan" aria-label="Opening note of the plan"><x-icon name="notebook-pen"/></button>
-            <button class="ico" id="settings" type="button" title="Properties of the plan" aria-label="Properties of the plan"><x-icon name="settings-2"/></button>
+            <a class="ico hide-small" href="{{ route('plan.history', $plan) }}" title="History" aria-label="History"><x-icon name="history"/></a>
             <a class="ico hide-small" href="{{ route('intake', ['into' => $plan->id]) }}" title="Take in text or a file" aria-label="Take in text or a file"><x-icon name="file-up"/></a>
+            <button class="ico hide-small" id="show-keys" type="button" title="All the keys (?)" aria-label="All the keys"><x-icon name="keyboard"/></button>
+            <button class="ico hide-small" id="settings" type="button" title="Properties of the plan" aria-label="Properties of the plan"><x-icon name="settings-2"/></button>
         </x-slot:acts>
     </x-plan-head>
     <nav class="strip" id="strip" aria-label="Main sections"></nav>
-    <div class="work without-note" id="work">
+    <form class="find" id="find" role="search" aria-label="Find in this plan" hidden>
+        <input class="box" id="find-text" type="search" aria-label="Find" placeholder="Find in titles and notes" maxlength="1000" autocomplete="off">
+        <button class="toggle" type="button" data-toggle="whole" aria-pressed="false">Whole words</button>
+        <button class="toggle" type="button" data-toggle="case" aria-pressed="false">Same case</button>
+        <button class="toggle" type="button" data-toggle="only" id="find-only" aria-pressed="false">Only these</button>
+        <span class="count" id="find-count" role="status"></span>
+        <button class="ico" type="button" id="find-before" title="The one before (Shift Enter)" aria-label="The one before"><x-icon name="chevron-up"/></button>
+        <button class="ico" type="button" id="find-next" title="The next one (Enter)" aria-label="The next one"><x-icon name="chevron-down"/></button>
+        <input class="box" id="find-with" aria-label="Replace with" placeholder="Replace with" maxlength="1000" autocomplete="off">
+        <button class="plain" type="button" id="find-replace">See the changes</button>
+        <button class="ico" type="button" id="find-close" title="Close (Esc)" aria-label="Close the search"><x-icon name="x"/></button>
+    </form>
+    <div class="work without-note" id="work" @if ($view !== 'outline') hidden @endif>
         <main class="outline-side">
             <h1 class="visually-hidden">Outline</h1>
             <nav class="crumbs" id="crumbs" aria-label="Way back" hidden></nav>
@@ -24,7 +40,14 @@
                     <input class="box mt-3" id="first-topic" aria-label="First topic" placeholder="Type a topic, then Enter" maxlength="1000" autocomplete="off">
                     <p class="hint mt-2">Enter makes the next topic, Tab moves it one level in. <a class="link" href="{{ route('intake', ['into' => $plan->id]) }}">Take in text or a file</a> that you have already.</p>
                 </div>
-                <div class="tree" role="tree" tabindex="0" aria-label="Topics" aria-multiselectable="true"></div>
+                <div class="tree" role="tree" tabindex="0" aria-label="Topics" aria-multiselectable="true"><div class="loose-head" id="loose-head" role="presentation" hidden><span>Loose ideas</span><small>They have no place yet, and are not handed over.</small></div></div>
+            </div>
+            <div class="marked-bar" id="marked-bar" role="toolbar" aria-label="What is marked" hidden>
+                <strong role="status"></strong>
+                @foreach (['wrap' => 'New parent', 'moveTo' => 'Move to…', 'outward' => 'Out', 'inward' => 'In', 'loosen' => 'Loose', 'toAnotherPlan' => 'Another plan…', 'duplicate' => 'Duplicate', 'openMenu' => 'Kind, dye, flag…', 'remove' => 'Remove'] as $action => $name)
+                    <button type="button" class="plain" data-action="{{ $action }}">{{ $name }}</button>
+                @endforeach
+                <button type="button" class="primary" data-action="done">Done</button>
             </div>
         </main>
         <aside class="note" id="note" aria-label="Note" hidden>
@@ -39,7 +62,25 @@
             </div>
         </aside>
     </div>
-    <form class="catch" id="catch-form" aria-label="Catch an idea">
+    <main class="gather" id="gather" @if ($view !== 'gather') hidden @endif>
+        <h1 class="visually-hidden">Gather</h1>
+        <section class="gather-in" aria-label="Ideas">
+            <form id="gather-form">
+                <div class="gather-field"><span class="inside-of" id="gather-inside" hidden></span><input id="gather-input" aria-label="An idea" aria-describedby="gather-hint" placeholder="What could be in it?" maxlength="1000" autocomplete="off"></div>
+            </form>
+            <p class="hint" id="gather-hint">Enter keeps the idea. Paste a list and every line becomes one. Tab makes the next ones parts of the last. Down goes to sorting.</p>
+            <div class="ideas" id="ideas" role="listbox" tabindex="0" aria-label="Loose ideas" aria-multiselectable="true" hidden></div>
+            <p class="no-ideas" id="no-ideas">Ideas wait here, loose, until they have a place. Nothing needs to be in order yet.</p>
+            <div class="clock" id="clock"></div>
+        </section>
+        <aside class="gather-where" aria-labelledby="where-head">
+            <h2 id="where-head">Where does it belong?</h2><span class="typed" id="typed" aria-live="polite"></span>
+            <p class="hint" id="where-hint"></p>
+            <ul class="places" id="places" aria-labelledby="where-head"></ul>
+            <button class="pill" type="button" id="gather-sources" hidden></button>
+        </aside>
+    </main>
+    <form class="catch" id="catch-form" @if ($view !== 'outline') hidden @endif aria-label="Catch an idea">
         <input id="catch" aria-label="Catch an idea" placeholder="Catch an idea: type, then Enter. It waits with the loose ideas." maxlength="1000" autocomplete="off">
         <kbd class="kbd">Ctrl K</kbd>
         <button class="pill" type="button" id="loose">0 loose ideas</button>
@@ -69,8 +110,10 @@
         <div class="dialog-foot"><button class="plain" type="button" id="share-out" style="margin-right:auto">Share the target out</button><button class="plain" type="button" data-close>Cancel</button><button class="primary">Save</button></div>
     </form>
 </dialog>
-<dialog id="loose-ideas" aria-labelledby="loose-head"><h2 id="loose-head">Loose ideas</h2><p class="no-loose">Nothing is loose. Ctrl K catches an idea that has no place yet.</p><ul class="loose-list"></ul><div class="dialog-foot"><button class="plain" type="button" data-close>Close</button></div></dialog>
-<dialog id="move-to" aria-labelledby="move-head"><h2 id="move-head">Move to</h2><label class="field"><span>Number, or some letters of a title</span><input autocomplete="off"></label><ul class="grid gap-1 mt-3"></ul><div class="dialog-foot"><button class="plain" type="button" data-close>Cancel</button></div></dialog>
+<dialog id="choosing" aria-labelledby="choosing-head"><h2 id="choosing-head"></h2><label class="field"><span></span><input autocomplete="off"></label><ul class="choosing mt-3"></ul><div class="dialog-foot"><button class="plain" type="button" data-close>Cancel</button></div></dialog>
+<dialog id="sources" aria-labelledby="sources-head"><h2 id="sources-head">Sources</h2><ul class="loose-list"></ul><div class="dialog-foot"><button class="plain" type="button" data-close>Close</button></div></dialog>
+<dialog id="refusals" aria-labelledby="refusals-head"><h2 id="refusals-head">What could not be changed</h2><p class="hint">The plan has changed meanwhile. Nothing of what you wrote is lost: decide for each where it goes.</p><ul class="refusals"></ul><div class="dialog-foot"><button class="plain" type="button" data-close>Decide later</button></div></dialog>
+<dialog id="replace-changes" aria-labelledby="replace-head"><form><h2 id="replace-head">What will change</h2><ul class="changes"></ul><p class="hint more"></p><div class="dialog-foot"><button class="plain" type="button" data-close>Cancel</button><button class="primary"></button></div></form></dialog>
 <dialog id="question" aria-labelledby="question-head"><h2 id="question-head"></h2><p></p><div class="dialog-foot"><button class="plain" type="button" data-close>Cancel</button><button class="primary" type="button"></button></div></dialog>
 <dialog id="link" aria-labelledby="link-head"><form id="link-form" novalidate><h2 id="link-head">Link</h2><label class="field"><span>Address</span><input name="address" inputmode="url" autocomplete="off" placeholder="https://"></label><p class="error mt-2" role="alert"></p><div class="dialog-foot"><button class="plain" type="button" id="remove-link" style="margin-right:auto">No link</button><button class="plain" type="button" data-close>Cancel</button><button class="primary">Set the link</button></div></form></dialog>
 <dialog id="keys" aria-labelledby="keys-head"><h2 id="keys-head">All the keys</h2><x-keys-table/><div class="dialog-foot"><button class="plain" type="button" data-close>Close</button></div></dialog>

@@ -1,4 +1,0 @@
-import { Outline } from './plan/outline.js';
-
-const data = JSON.parse(document.getElementById('plan-data').textContent);
-window.addEventListener('DOMContentLoaded', () => new Outline(data));

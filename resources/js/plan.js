@@ -1,0 +1,4 @@
+import { Page } from './plan/page.js';
+
+const data = JSON.parse(document.getElementById('plan-data').textContent);
+window.addEventListener('DOMContentLoaded', () => new Page(data));

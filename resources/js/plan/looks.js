@@ -1,0 +1,193 @@
+import { send } from '../http.js';
+import { element } from './element.js';
+import { FLAGS } from './menu.js';
+import { Popover } from './popover.js';
+import { ROOT } from './tree.js';
+
+const SCHEMES = [['decimal', '1 · 1.1'], ['essay', 'I. · A.'], ['chapter', 'Chapter 1'], ['none', 'none']];
+
+/** What part of the plan the outline shows: one branch alone or with the rest dimmed, only some flags, only what was found. */
+export class Looks {
+    constructor(outline, look) {
+        this.outline = outline;
+        this.dimmed = look.dimmed;
+        this.flags = new Set();
+        this.found = null;
+        /** Made while a filter is on, and so shown in spite of it. */
+        this.made = new Set();
+        this.bar = document.getElementById('crumbs');
+        outline.start = outline.tree.get(look.focus) ? look.focus : ROOT;
+        this.panel = new Popover(() => this.button.focus());
+        this.button = document.getElementById('view-options');
+        this.button.addEventListener('click', () => (this.panel.isOpen ? this.panel.close() : this.open()));
+    }
+
+    get tree() {
+        return this.outline.tree;
+    }
+
+    get isAlone() {
+        return this.outline.start !== ROOT && !this.dimmed;
+    }
+
+    /** The topics that are shown with what they stand under, or null for all. */
+    get only() {
+        if (!this.found && !this.flags.size) {
+            return null;
+        }
+        const flagged = this.found ? [] : [...this.tree.topics.values()].filter((topic) => this.flags.has(topic.flag)).map((topic) => topic.id);
+        return new Set([...this.found ?? flagged, ...[...this.made].filter((id) => this.tree.get(id))]);
+    }
+
+    /** A topic that is shown in spite of a filter. */
+    also(id) {
+        this.made.add(id);
+    }
+
+    isDim(id) {
+        return this.outline.start !== ROOT && this.dimmed && !this.tree.isWithin(id, this.outline.start);
+    }
+
+    /** PHP has told what changed: what has been found may have gone. */
+    told() {
+        if (this.found) {
+            this.found = new Set([...this.found].filter((id) => this.tree.get(id)));
+        }
+    }
+
+    draw() {
+        const { start } = this.outline;
+        const { flags, found } = this;
+        this.bar.hidden = start === ROOT && !flags.size && !found;
+        const parts = [];
+        if (start !== ROOT) {
+            const path = [];
+            for (let at = start; this.tree.get(at); at = this.tree.get(at).parent) {
+                path.unshift(at);
+            }
+            parts.push(element('button', { type: 'button', class: 'link', onclick: () => this.focusOn(ROOT) }, 'The whole plan'));
+            for (const id of path) {
+                const topic = this.tree.get(id);
+                const name = `${topic.label} ${topic.title || 'Untitled'}`.trim();
+                parts.push(element('span', { 'aria-hidden': 'true' }, '›'), id === start ? element('strong', { 'aria-current': 'true' }, name) : element('button', { type: 'button', class: 'link', onclick: () => this.focusOn(id) }, name));
+            }
+            parts.push(element('button', { type: 'button', class: 'pill', onclick: () => this.setDimmed(!this.dimmed) }, this.dimmed ? 'Hide the rest' : 'Dim the rest'));
+        }
+        if (flags.size || found) {
+            const count = this.only.size;
+            const what = found ? 'what was found' : [...flags].map((flag) => flag.replace('-', ' ')).join(', ');
+            parts.push(element('strong', {}, `Only ${what}: ${count} ${count === 1 ? 'topic' : 'topics'}`), element('button', { type: 'button', class: 'pill', onclick: () => this.showAll() }, 'Show all'));
+        }
+        this.bar.replaceChildren(...parts);
+    }
+
+    // ---- Focus
+
+    focusBranch(id) {
+        this.dimmed = false;
+        this.focusOn(this.outline.start === id ? ROOT : id);
+    }
+
+    dimRest(id) {
+        this.dimmed = true;
+        this.focusOn(this.outline.start === id ? ROOT : id);
+    }
+
+    setDimmed(dimmed) {
+        this.dimmed = dimmed;
+        this.focusOn(this.outline.start);
+    }
+
+    focusOn(id) {
+        const { outline } = this;
+        outline.start = id;
+        outline.folds.delete(id);
+        outline.draw();
+        const first = outline.list[0]?.id ?? null;
+        if (!outline.rows.index.has(outline.active) && first) {
+            outline.marking.only(first);
+        }
+        if (this.isAlone) {
+            outline.scroller.scrollTop = 0;
+            outline.rows.draw();
+        } else if (outline.active) {
+            outline.rows.reveal(outline.active);
+        }
+        clearTimeout(this.keeping);
+        this.keeping = setTimeout(() => send('PUT', `${outline.address}/look`, { focus: outline.start === ROOT ? null : outline.start, dimmed: this.dimmed }).catch(() => {}), 400);
+        outline.box.focus({ preventScroll: true });
+    }
+
+    outwards() {
+        if (this.flags.size || this.found) {
+            this.showAll();
+        } else if (this.outline.start !== ROOT) {
+            this.focusOn(ROOT);
+        }
+    }
+
+    // ---- Filters
+
+    showFound(ids) {
+        this.found = ids;
+        this.outline.draw();
+    }
+
+    toggleFlag(flag) {
+        this.flags.has(flag) ? this.flags.delete(flag) : this.flags.add(flag);
+        this.outline.draw();
+    }
+
+    showAll() {
+        const { outline } = this;
+        const active = outline.active;
+        this.flags.clear();
+        this.made.clear();
+        this.found = null;
+        if (active && this.isAlone && !this.tree.isWithin(active, outline.start)) {
+            this.focusOn(ROOT);
+        }
+        outline.page.find.unfiltered();
+        outline.draw();
+        if (active) {
+            outline.rows.reveal(active);
+        }
+    }
+
+    // ---- The panel
+
+    open() {
+        const { outline, tree, panel } = this;
+        const again = (act) => (value) => {
+            act(value);
+            this.open();
+        };
+        const levels = [...[1, 2, 3, 4, 5].map((level) => [level, `Level ${level}`, false]), [0, 'All', false]];
+        const depth = element('select', { 'aria-label': 'Number down to', onchange: () => outline.page.setPlan({ numbering_depth: Number(depth.value) }) },
+            ...[1, 2, 3, 4, 5, 6, 7, 8, 9].map((level) => element('option', { value: level, selected: level === tree.properties.numbering_depth }, `to level ${level}`)));
+        const focus = outline.start === ROOT ? 'whole' : this.dimmed ? 'dimmed' : 'alone';
+        panel.raise('What the outline shows', this.button,
+            panel.choice('Fold to', 'fold', levels, (level) => { panel.close(); level ? outline.foldTo(level) : outline.setFolds((folds) => folds.clear()); }),
+            panel.choice('Show only flagged', 'flags', FLAGS.map((flag) => [flag, flag.replace('-', ' '), this.flags.has(flag)]), again((flag) => this.toggleFlag(flag))),
+            panel.choice('Show', 'focus', [['whole', 'the whole plan', focus === 'whole'], ['alone', 'this branch alone', focus === 'alone'], ['dimmed', 'the rest dimmed', focus === 'dimmed']], (value) => this.look(value)),
+            panel.choice('Numbers', 'numbers', SCHEMES.map(([value, label]) => [value, label, tree.properties.numbering === value]), again((numbering) => outline.page.setPlan({ numbering }))),
+            panel.group('', 'depth', depth),
+            panel.choice('Sort the main sections by', 'sort', [['title', 'Title', false], ['words', 'Words', false], ['target', 'Target', false]], (by) => { panel.close(); outline.moving.sortParts(ROOT, by); }),
+            element('div', { class: 'acts-list' },
+                element('button', { type: 'button', onclick: () => { panel.close(false); outline.page.dialogs.bringIn(); } }, 'Bring in a plan…'),
+                element('a', { href: `${outline.address}/history` }, 'History and versions')));
+        panel.box.querySelector('button').focus();
+    }
+
+    look(value) {
+        this.panel.close(false);
+        const { outline } = this;
+        const id = outline.start === ROOT ? outline.active : outline.start;
+        if (value === 'whole' || !id) {
+            this.focusOn(ROOT);
+        } else {
+            this.dimmed = value === 'dimmed';
+            this.focusOn(id);
+        }
+    }
+}

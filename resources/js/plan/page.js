@@ -1,0 +1,316 @@
+import { newId } from '../ids.js';
+import { send } from '../http.js';
+import { Dialogs } from './dialogs.js';
+import { element } from './element.js';
+import { Find } from './find.js';
+import { Gather } from './gather.js';
+import { actionFor } from './keys.js';
+import { NotePage } from '../note/page.js';
+import { Outline } from './outline.js';
+import { Queue } from './queue.js';
+import { Refusals } from './refusals.js';
+import { StripBar } from './strip.js';
+import { ROOT, TRAY, Tree } from './tree.js';
+
+const POLL_IN_VIEW = 3000;
+const POLL_HIDDEN = 30000;
+const STEP_PAUSE = 2000;
+
+/** The page of one plan: holds the tree, sends changes and takes in those of others, and shows one of its views. */
+export class Page {
+    constructor(data) {
+        this.data = data;
+        this.address = `/plans/${data.plan}`;
+        this.tree = new Tree(data);
+        this.steps = new Map();
+        this.saved = document.getElementById('saved');
+        this.live = document.getElementById('live');
+        this.queue = new Queue({
+            user: data.user, plan: data.plan, address: this.address, revision: data.revision, savedAt: new Date(data.savedAt),
+            onAnswer: (answer, batch) => this.answered(answer, batch), onRefused: (refused, batch) => this.refused(refused, batch), onState: () => this.showState(),
+        });
+        this.note = new NotePage(this);
+        this.outline = new Outline(this);
+        this.gather = new Gather(this);
+        this.find = new Find(this);
+        this.strip = new StripBar(document.getElementById('strip'), this.tree, { go: (id) => this.goTo(id), move: (ids, place) => this.move(ids, place) });
+        this.dialogs = new Dialogs(this);
+        this.refusals = new Refusals(this);
+        this.listen();
+        this.show(data.view, false);
+        this.showState();
+        this.queue.flush();
+        this.poll();
+    }
+
+    listen() {
+        document.addEventListener('keydown', (event) => this.pressed(event));
+        document.getElementById('undo').addEventListener('click', () => this.undo());
+        document.getElementById('redo').addEventListener('click', () => this.redo());
+        document.getElementById('opening').addEventListener('click', () => { this.show('outline'); this.note.open(ROOT); });
+        document.getElementById('catch').addEventListener('keydown', (event) => this.caught(event));
+        document.getElementById('catch-form').addEventListener('submit', (event) => event.preventDefault());
+        document.addEventListener('visibilitychange', () => {
+            clearTimeout(this.polling);
+            document.hidden ? this.queue.flush() : this.ask();
+            this.poll();
+        });
+        for (const link of document.querySelectorAll('.modes [data-view]')) {
+            link.addEventListener('click', (event) => {
+                if (!event.ctrlKey && !event.metaKey && !event.shiftKey) {
+                    event.preventDefault();
+                    this.show(link.dataset.view);
+                }
+            });
+        }
+        addEventListener('popstate', () => this.show(location.pathname.endsWith('/gather') ? 'gather' : 'outline', false));
+    }
+
+    // ---- Views
+
+    /** Shows a view of the plan; `remember`: as a new entry in the browser's history. */
+    show(view, remember = true) {
+        const isNew = this.view !== view;
+        this.view = view;
+        document.getElementById('work').hidden = view !== 'outline';
+        document.getElementById('gather').hidden = view !== 'gather';
+        document.getElementById('catch-form').hidden = view !== 'outline';
+        for (const link of document.querySelectorAll('.modes [data-view]')) {
+            link.toggleAttribute('aria-current', link.dataset.view === view);
+            if (link.dataset.view === view) {
+                link.setAttribute('aria-current', 'page');
+                if (remember && isNew) {
+                    history.pushState(null, '', link.href);
+                }
+            }
+        }
+        this.draw();
+        if (isNew) {
+            this[view].enter();
+        }
+    }
+
+    draw() {
+        this.drawn = this.tree.strip;
+        this[this.view].draw();
+        this.drawFrame();
+    }
+
+    /** What stands around the views. */
+    drawFrame() {
+        const { tree } = this;
+        this.strip.draw(tree.mainSection(this.outline.active));
+        document.getElementById('title').textContent = tree.title || 'Untitled';
+        document.getElementById('words').textContent = tree.target ? `${tree.words.toLocaleString('en')} of ${tree.target.toLocaleString('en')} words` : `${tree.words.toLocaleString('en')} words`;
+        const loose = tree.partsOf(TRAY).length;
+        document.getElementById('loose').textContent = `${loose} loose ${loose === 1 ? 'idea' : 'ideas'}`;
+        for (const [which, name] of [['undo', 'Undo'], ['redo', 'Redo']]) {
+            const button = document.getElementById(which);
+            const says = this.queue.isEmpty ? tree.steps[which] : which === 'undo' ? '' : null;
+            button.disabled = says === null;
+            button.setAttribute('aria-label', says ? `${name}: ${says}` : name);
+            button.title = says ? `${name}: ${says}` : says === null ? `Nothing to ${which}` : name;
+        }
+    }
+
+    showState() {
+        const time = this.queue.savedAt.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+        const count = this.queue.pending.length;
+        const changes = `${count} ${count === 1 ? 'change' : 'changes'} kept here`;
+        const states = { saved: `Saved ${time}`, saving: 'Saving', away: `Not connected: ${changes}`, 'signed-out': `Signed out: ${changes}` };
+        this.saved.textContent = states[this.queue.state];
+        this.saved.classList.toggle('is-waiting', this.queue.state === 'away' || this.queue.state === 'signed-out');
+        if (this.queue.state === 'signed-out') {
+            this.saved.replaceChildren(`${states['signed-out']}. `, element('a', { href: `/sign-in?to=${encodeURIComponent(location.pathname)}`, class: 'link' }, 'Sign in again'));
+        }
+    }
+
+    say(text, action = null) {
+        document.querySelector('.toast')?.remove();
+        const toast = element('div', { class: 'toast', role: 'status' }, text,
+            action && element('button', { type: 'button', onclick: () => { toast.remove(); action.act(); } }, action.label));
+        document.body.append(toast);
+        setTimeout(() => toast.remove(), 7000);
+    }
+
+    // ---- Changes
+
+    /** Shows an operation and sends it; `step` groups what one undo takes back. */
+    perform(operation, step = newId(), soon = false) {
+        this.tree.mirror(operation);
+        const id = this.queue.add(operation, step, soon);
+        this.tree.steps.redo = null;
+        if (operation.type === 'retitle') {
+            this[this.view].retitled(operation.topic);
+        } else {
+            this.draw();
+        }
+        return id;
+    }
+
+    answered(answer, batch) {
+        const touched = new Set(batch.filter((change) => change.type === 'note').map((change) => change.topic));
+        this.take(answer, touched);
+    }
+
+    take(answer, ownNotes = new Set()) {
+        this.tree.take(answer);
+        this.outline.told();
+        this.gather.told();
+        this.draw();
+        this.find.told(answer);
+        this.note.told(answer, ownNotes);
+    }
+
+    async refused(refused, batch) {
+        const lost = refused.map((one) => ({ ...one, change: batch.find((change) => change.id === one.id) }));
+        this.refusals.take(lost.filter((one) => one.change && !this.note.refused(one.change, one)));
+        this.queue.base = 0;
+        await this.ask();
+    }
+
+    /** Asks what others have changed, when nothing of one's own is on its way. */
+    async ask() {
+        if (!this.queue.isEmpty) {
+            return this.queue.flush();
+        }
+        const answer = await send('GET', `${this.address}/changes?since=${this.queue.base}`).catch((error) => error);
+        if (answer?.status === 401 || answer?.status === 419) {
+            this.queue.tell('signed-out');
+        } else if (answer?.revision > this.queue.base && this.queue.isEmpty) {
+            this.queue.base = answer.revision;
+            this.take(answer);
+        }
+    }
+
+    poll() {
+        clearTimeout(this.polling);
+        this.polling = setTimeout(async () => {
+            await this.ask();
+            this.poll();
+        }, document.hidden ? POLL_HIDDEN : POLL_IN_VIEW);
+    }
+
+    async undo() {
+        await this.stepBack('undo', 'There is nothing of yours to undo.');
+    }
+
+    async redo() {
+        await this.stepBack('redo', 'There is nothing to redo.');
+    }
+
+    async stepBack(which, nothing) {
+        this.note.commit();
+        await this.queue.flush();
+        if (!this.queue.isEmpty) {
+            this.say('Not connected: undo works again once the changes kept here are saved.');
+            return;
+        }
+        const says = this.tree.steps[which];
+        const answer = await this.sent('POST', which, {});
+        if (!answer) {
+            return;
+        }
+        if (answer.nothing) {
+            this.say(nothing);
+            return;
+        }
+        this.outline.titles.refresh();
+        const touched = answer.touched.map((one) => one.slice(0, 26)).find((id) => this.tree.get(id));
+        if (touched && !this.note.isOpen) {
+            this[this.view].reveal(touched);
+        }
+        if (says) {
+            this.live.textContent = `${which === 'undo' ? 'Undone' : 'Done again'}: ${says}`;
+        }
+    }
+
+    /** Sends what the queue cannot carry, and takes in what has changed; null (and said) when it was refused. */
+    async sent(method, path, body) {
+        await this.queue.flush();
+        try {
+            const answer = await send(method, `${this.address}/${path}`, { base: this.queue.base, ...body });
+            if (answer.labels) {
+                this.queue.base = answer.revision;
+                this.queue.savedAt = new Date();
+                this.take(answer);
+                this.queue.tell('saved');
+            }
+            return answer;
+        } catch (error) {
+            this.say(error.message);
+            return null;
+        }
+    }
+
+    /** The step of typing in one title or note: a new one after a pause. */
+    stepFor(key) {
+        const now = Date.now();
+        const known = this.steps.get(key);
+        const step = known && now - known.at < STEP_PAUSE ? known.step : newId();
+        this.steps.clear();
+        this.steps.set(key, { step, at: now });
+        return step;
+    }
+
+    move(ids, place, step = newId()) {
+        this.perform({ type: 'move', ids, at: place }, step);
+    }
+
+    setPlan(set) {
+        Object.assign(this.tree.properties, set);
+        this.perform({ type: 'plan', set });
+    }
+
+    retitlePlan(title) {
+        this.perform({ type: 'retitle', topic: ROOT, title });
+        this.draw();
+    }
+
+    /** An idea, or several lines of them, into the tray. */
+    catch(topics, parent = TRAY) {
+        this.perform({ type: 'add', at: this.tree.lastPlace(parent), topics });
+        this.live.textContent = topics.length === 1 ? `Caught: ${topics[0].title}` : `Caught ${topics.length} ideas`;
+    }
+
+    caught(event) {
+        const title = event.target.value.trim();
+        if (event.key === 'Enter' && !event.isComposing && title) {
+            event.preventDefault();
+            this.catch([{ id: newId(), title }]);
+            event.target.value = '';
+        }
+    }
+
+    // ---- What is pressed
+
+    goTo(id) {
+        if (!this.strip.dragged) {
+            this.show('outline');
+            this.outline.goTo(id);
+        }
+    }
+
+    pressed(event) {
+        const action = actionFor(event, 'anywhere');
+        if (!action || document.querySelector('dialog[open]') || (action === 'outwards' && this.outline.menu.isOpen)) {
+            return;
+        }
+        if (action === 'undo' || action === 'redo') {
+            if (event.target.closest('input:not(.title-input, #gather-input:placeholder-shown), textarea, select') || (event.target.closest('.ProseMirror') && this.note.canStep(action))) {
+                return;
+            }
+        }
+        event.preventDefault();
+        ({
+            undo: () => this.undo(),
+            redo: () => this.redo(),
+            catch: () => document.getElementById(this.view === 'gather' ? 'gather-input' : 'catch').focus(),
+            find: () => this.find.open(),
+            findNext: () => this.find.step(1),
+            findBefore: () => this.find.step(-1),
+            whenSaved: () => { this.queue.flush(); this.say(this.queue.isEmpty ? `Everything is saved as you type, last at ${this.queue.savedAt.toLocaleTimeString('en-GB')}.` : 'It is being saved now.'); },
+            outwards: () => (this.find.holds(event.target) ? this.find.close() : this[this.view].outwards(event)),
+        })[action]();
+    }
+}

@@ -1,0 +1,62 @@
+import { element } from './element.js';
+
+/** A small panel at a control: arrows go through its buttons, Escape and a press elsewhere close it. */
+export class Popover {
+    /** @param {() => void} whenClosed where the keyboard goes on */
+    constructor(whenClosed) {
+        this.whenClosed = whenClosed;
+        document.addEventListener('pointerdown', (event) => {
+            if (this.box && !this.box.contains(event.target) && !this.opener?.contains(event.target)) {
+                this.close(false);
+            }
+        });
+    }
+
+    get isOpen() {
+        return !!this.box;
+    }
+
+    raise(label, anchor, ...children) {
+        this.close(false);
+        this.opener = anchor;
+        this.box = element('div', { class: 'menu', role: 'dialog', 'aria-label': label, onkeydown: (event) => this.pressed(event) }, ...children);
+        document.body.append(this.box);
+        const at = anchor.getBoundingClientRect();
+        const { offsetWidth: width, offsetHeight: height } = this.box;
+        this.box.style.left = `${Math.max(8, Math.min(innerWidth - width - 8, at.right - width))}px`;
+        this.box.style.top = `${Math.max(8, at.bottom + height + 4 > innerHeight ? Math.max(8, Math.min(at.top - height - 4, innerHeight - height - 8)) : at.bottom + 4)}px`;
+    }
+
+    group(legend, part, ...children) {
+        return element('fieldset', { 'data-part': part }, element('legend', {}, legend), ...children);
+    }
+
+    /** Buttons of which some are pressed: [[value, label, on], …] */
+    choice(legend, part, choices, act) {
+        return this.group(legend, part, ...choices.map(([value, label, on]) => element('button', { type: 'button', 'aria-pressed': String(on), 'data-value': value, onclick: () => act(value) }, label)));
+    }
+
+    pressed(event) {
+        const fields = [...this.box.querySelectorAll('button, input, select, a')].filter((field) => field.offsetParent);
+        const at = fields.indexOf(document.activeElement);
+        const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
+        if (event.key === 'Escape' || event.key === 'Tab') {
+            event.preventDefault();
+            event.stopPropagation();
+            this.close();
+        } else if (by && !['number', 'text'].includes(document.activeElement.type) && document.activeElement.tagName !== 'SELECT') {
+            event.preventDefault();
+            fields[(at + by + fields.length) % fields.length].focus();
+        }
+    }
+
+    close(back = true) {
+        if (this.box) {
+            this.box.remove();
+            this.box = null;
+            if (back) {
+                this.whenClosed();
+            }
+        }
+    }
+}
