@@ -104,6 +104,8 @@ final class Wording
 
     private static function quoted(string $title): string
     {
-        return $title === '' ? 'an untitled topic' : '“' . mb_strimwidth($title, 0, self::TITLE, '…') . '”';
+        $short = mb_strimwidth($title, 0, self::TITLE, '…');
+
+        return $title === '' ? 'an untitled topic' : (preg_match('/\A[“„«"].*[”“»"]\z/u', $short) === 1 ? $short : "“{$short}”");
     }
 }

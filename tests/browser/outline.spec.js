@@ -70,7 +70,7 @@ test('the keys of marked rows', async ({ page }) => {
     await writer.type('[g]');
     await expect(page.getByRole('button', { name: 'none', exact: true })).toBeFocused();
     await writer.type(...Array(7).fill('[ArrowLeft]'), '[Enter]');
-    await expect(writer.row(/B ⚑ question/)).toBeVisible();
+    await expect(writer.row(/B flag question/)).toBeVisible();
     await writer.type('[t]', '250', '[Enter]');
     await expect(writer.row(/B/).getByRole('img', { name: '0 of 250 words' })).toBeVisible();
     await writer.type('[Delete]', '[Control+z]');
@@ -88,8 +88,8 @@ test('a branch is dragged to where the line shows it will land', async ({ page }
     await page.mouse.move(from.x + 60, from.y + 10);
     await page.mouse.down();
     await page.mouse.move(to.x + 150, to.y + 6, { steps: 8 });
-    await expect(page.locator('.landing')).toBeVisible();
-    await expect(page.locator('.landing output')).toHaveText('1.1');
+    await expect(page.locator('.landing:not(.next)')).toBeVisible();
+    await expect(page.locator('.landing:not(.next) output')).toHaveText('1.1');
     await page.mouse.up();
     await writer.expectOutline('1 A\n  1.1 C\n  1.2 A1\n2 B');
     await writer.saved();
@@ -115,14 +115,15 @@ test('ideas are caught, and placed from the list of loose ones', async ({ page }
     const writer = await planOf(page, 'Catching', 'A');
     await writer.type('[Control+k]', 'An idea', '[Enter]', 'Another', '[Enter]');
     await page.getByRole('button', { name: '2 loose ideas' }).click();
-    await page.getByRole('dialog', { name: 'Loose ideas' }).getByRole('button', { name: 'Put into the tree' }).first().click();
-    await page.getByRole('button', { name: 'Close', exact: true }).last().click();
+    await page.keyboard.press('l');
     await writer.expectOutline('1 A\n2 An idea');
+    expect(await writer.looseIdeas()).toEqual(['Another']);
     await expect(page.getByRole('button', { name: '1 loose idea' })).toBeVisible();
 });
 
 test('properties of the plan, and its target shared out', async ({ page }) => {
     const writer = await planOf(page, 'Properties', 'A', '\tA1', 'B');
+    await page.getByRole('button', { name: 'View and plan' }).click();
     await page.getByRole('button', { name: 'Properties of the plan' }).click();
     const dialog = page.getByRole('dialog', { name: 'The plan' });
     await dialog.getByLabel('Target in words').fill('900');
@@ -182,12 +183,14 @@ for (const [name, address] of [['plans', '/plans'], ['outline', null], ['hand ov
 
 test('the plan itself has a note, which opens the draft', async ({ page }) => {
     const writer = await planOf(page, 'Opening', 'A');
-    await page.getByRole('button', { name: 'Opening note of the plan' }).click();
+    await page.getByRole('button', { name: 'View and plan' }).click();
+    await page.getByRole('button', { name: 'Opening note' }).click();
     await expect(page.getByRole('textbox', { name: 'Note', exact: true })).toBeFocused();
     await writer.type('This is how it begins.');
     await writer.saved();
     await page.reload();
-    await page.getByRole('button', { name: 'Opening note of the plan' }).click();
+    await page.getByRole('button', { name: 'View and plan' }).click();
+    await page.getByRole('button', { name: 'Opening note' }).click();
     await expect(page.locator('#page')).toHaveText('This is how it begins.');
     await page.getByRole('link', { name: 'Hand over' }).click();
     await expect(page.getByLabel('Preview').getByText('This is how it begins.')).toBeVisible();
@@ -198,8 +201,8 @@ test('a change that cannot be made is said, and the page shows the plan as it is
     const writer = await planOf(page, 'Refused', 'A', 'B');
     await context.setOffline(true);
     await writer.mark(/B/);
-    await writer.type('[Enter]', '[End]', '[Enter]', '[Tab]', 'Under B', '[Escape]');
-    await writer.expectOutline('1 A\n2 B\n  Under B');
+    await writer.type('[Enter]', '[End]', '[Enter]', '[Tab]', 'Under B', '[Enter]', 'Another', '[Escape]');
+    await writer.expectOutline('1 A\n2 B\n  Under B\n  Another');
     const other = new Writer(await (await page.context().browser().newContext({ storageState: { ...await context.storageState(), origins: [] } })).newPage());
     await other.page.goto(page.url());
     await other.mark(/B/);
@@ -207,7 +210,14 @@ test('a change that cannot be made is said, and the page shows the plan as it is
     await other.type('[Delete]');
     expect((await (await removed).json()).removed).toHaveLength(1);
     await context.setOffline(false);
-    await expect(page.getByText('A change could not be made')).toBeVisible();
-    await expect.poll(() => writer.outline()).not.toContain('Under B\n');
+    const refused = page.getByRole('dialog', { name: 'What could not be changed' });
+    await expect(refused.getByText('A move of “Under B” could not be made: The topic is no longer in this plan')).toBeVisible();
+    await refused.getByRole('button', { name: 'All right' }).click();
+    await expect(refused.getByText('Another')).toBeVisible();
+    await page.reload();
+    await page.getByRole('button', { name: '1 change not made' }).click();
+    await refused.getByRole('button', { name: 'Keep as a loose idea' }).click();
+    await expect.poll(() => writer.looseIdeas()).toEqual(['Another']);
+    await writer.expectOutline('1 A\n2 Under B');
     await writer.saved();
 });

@@ -46,7 +46,12 @@ export class Writer {
 
     /** The outline as it is shown: level, number and title of each row. */
     async outline() {
-        return this.page.getByRole('treeitem').evaluateAll((rows) => rows.map((row) => '  '.repeat(row.ariaLevel - 1) + `${row.querySelector('.n').textContent.trim()} ${row.querySelector('.title')?.textContent ?? row.querySelector('input').value}`.trim()).join('\n'));
+        return this.page.getByRole('treeitem').evaluateAll((rows) => rows.filter((row) => !row.classList.contains('is-loose')).map((row) => '  '.repeat(row.ariaLevel - 1) + `${row.querySelector('.n').textContent.trim()} ${row.querySelector('.title')?.textContent ?? row.querySelector('input').value}`.trim()).join('\n'));
+    }
+
+    /** The loose ideas below the outline. */
+    async looseIdeas() {
+        return this.page.getByRole('treeitem').evaluateAll((rows) => rows.filter((row) => row.classList.contains('is-loose')).map((row) => row.querySelector('.title')?.textContent ?? row.querySelector('input').value));
     }
 
     async expectOutline(text) {

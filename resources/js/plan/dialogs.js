@@ -10,10 +10,8 @@ export class Dialogs {
         this.properties = document.getElementById('properties');
         this.choosing = document.getElementById('choosing');
         document.getElementById('title').addEventListener('click', () => this.openProperties());
-        document.getElementById('settings').addEventListener('click', () => this.openProperties());
         this.properties.querySelector('form').addEventListener('submit', (event) => this.saveProperties(event));
         document.getElementById('share-out').addEventListener('click', () => this.shareOut());
-        document.getElementById('show-keys').addEventListener('click', () => document.getElementById('keys').showModal());
         for (const closer of document.querySelectorAll('dialog [data-close]')) {
             closer.addEventListener('click', () => closer.closest('dialog').close());
         }

@@ -10,7 +10,7 @@ export function element(tag, attributes = {}, ...children) {
             node.setAttribute(name, value === true ? '' : value);
         }
     }
-    node.append(...children.filter((child) => child !== null && child !== undefined));
+    node.append(...children.filter((child) => child !== null && child !== undefined && child !== false));
     return node;
 }
 

@@ -36,7 +36,6 @@ export class Landing {
         const { outline } = this;
         const { rows } = outline;
         const i = rows.index.get(outline.writing);
-        clearTimeout(this.asking);
         this.line.hidden = i === undefined;
         if (i === undefined) {
             return;
@@ -53,13 +52,14 @@ export class Landing {
         if (key !== this.key) {
             this.key = key;
             this.line.firstChild.textContent = '';
+            clearTimeout(this.asking);
             this.asking = setTimeout(() => this.ask(place, key), PAUSE);
         }
     }
 
     async ask(place, key) {
         if (!this.outline.queue.isEmpty) {
-            this.key = null;
+            this.asking = setTimeout(() => this.key === key && this.ask(place, key), PAUSE);
             return;
         }
         const number = await numberAt(this.outline, place);

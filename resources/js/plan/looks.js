@@ -165,17 +165,26 @@ export class Looks {
         const levels = [...[1, 2, 3, 4, 5].map((level) => [level, `Level ${level}`, false]), [0, 'All', false]];
         const depth = element('select', { 'aria-label': 'Number down to', onchange: () => outline.page.setPlan({ numbering_depth: Number(depth.value) }) },
             ...[1, 2, 3, 4, 5, 6, 7, 8, 9].map((level) => element('option', { value: level, selected: level === tree.properties.numbering_depth }, `to level ${level}`)));
+        const numbers = panel.choice('Numbers', 'numbers', SCHEMES.map(([value, label]) => [value, label, tree.properties.numbering === value]), again((numbering) => outline.page.setPlan({ numbering })));
+        numbers.append(depth);
         const focus = outline.start === ROOT ? 'whole' : this.dimmed ? 'dimmed' : 'alone';
-        panel.raise('What the outline shows', this.button,
+        const acts = element('div', { class: 'acts-list' }, ...[
+            ['Properties of the plan', () => outline.page.dialogs.openProperties()], ['Opening note', () => outline.page.openOpening()], ['Bring in a plan…', () => outline.page.dialogs.bringIn()],
+            ['All the keys', () => document.getElementById('keys').showModal()],
+        ].map(([name, act]) => element('button', { type: 'button', onclick: () => { panel.close(false); act(); } }, name)),
+        element('a', { href: `${outline.address}/history` }, 'History and versions'), element('a', { href: `/intake?into=${outline.page.data.plan}` }, 'Take in text or a file'));
+        if (outline.page.view !== 'outline') {
+            panel.raise('View and plan', this.button, acts);
+            acts.querySelector('button').focus();
+            return;
+        }
+        panel.raise('View and plan', this.button,
             panel.choice('Fold to', 'fold', levels, (level) => { panel.close(); level ? outline.foldTo(level) : outline.setFolds((folds) => folds.clear()); }),
             panel.choice('Show only flagged', 'flags', FLAGS.map((flag) => [flag, flag.replace('-', ' '), this.flags.has(flag)]), again((flag) => this.toggleFlag(flag))),
             panel.choice('Show', 'focus', [['whole', 'the whole plan', focus === 'whole'], ['alone', 'this branch alone', focus === 'alone'], ['dimmed', 'the rest dimmed', focus === 'dimmed']], (value) => this.look(value)),
-            panel.choice('Numbers', 'numbers', SCHEMES.map(([value, label]) => [value, label, tree.properties.numbering === value]), again((numbering) => outline.page.setPlan({ numbering }))),
-            panel.group('', 'depth', depth),
+            numbers,
             panel.choice('Sort the main sections by', 'sort', [['title', 'Title', false], ['words', 'Words', false], ['target', 'Target', false]], (by) => { panel.close(); outline.moving.sortParts(ROOT, by); }),
-            element('div', { class: 'acts-list' },
-                element('button', { type: 'button', onclick: () => { panel.close(false); outline.page.dialogs.bringIn(); } }, 'Bring in a plan…'),
-                element('a', { href: `${outline.address}/history` }, 'History and versions')));
+            acts);
         panel.box.querySelector('button').focus();
     }
 

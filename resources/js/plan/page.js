@@ -47,7 +47,6 @@ export class Page {
         document.addEventListener('keydown', (event) => this.pressed(event));
         document.getElementById('undo').addEventListener('click', () => this.undo());
         document.getElementById('redo').addEventListener('click', () => this.redo());
-        document.getElementById('opening').addEventListener('click', () => { this.show('outline'); this.note.open(ROOT); });
         document.getElementById('catch').addEventListener('keydown', (event) => this.caught(event));
         document.getElementById('catch-form').addEventListener('submit', (event) => event.preventDefault());
         document.addEventListener('visibilitychange', () => {
@@ -75,6 +74,7 @@ export class Page {
         document.getElementById('work').hidden = view !== 'outline';
         document.getElementById('gather').hidden = view !== 'gather';
         document.getElementById('catch-form').hidden = view !== 'outline';
+        document.querySelectorAll('.in-outline').forEach((one) => { one.hidden = view !== 'outline'; });
         for (const link of document.querySelectorAll('.modes [data-view]')) {
             link.toggleAttribute('aria-current', link.dataset.view === view);
             if (link.dataset.view === view) {
@@ -265,6 +265,12 @@ export class Page {
     retitlePlan(title) {
         this.perform({ type: 'retitle', topic: ROOT, title });
         this.draw();
+    }
+
+    /** The note that stands before the first section. */
+    openOpening() {
+        this.show('outline');
+        this.note.open(ROOT);
     }
 
     /** An idea, or several lines of them, into the tray. */

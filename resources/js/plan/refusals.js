@@ -22,7 +22,14 @@ export class Refusals {
 
     take(refused) {
         if (refused.length) {
-            this.kept.push(...refused.map(({ message, change }) => ({ message, what: NAMES[change.type] ?? 'A change', topics: topicsIn(change), type: change.type })));
+            const made = new Map();
+            for (const { message, change } of refused) {
+                if (!joins(change, made)) {
+                    const topics = topicsIn(change);
+                    topics.forEach((topic) => made.set(topic.id, topic));
+                    this.kept.push({ message, what: this.called(change), topics });
+                }
+            }
             this.draw();
             if (!document.querySelector('dialog[open]')) {
                 this.dialog.showModal();
@@ -46,6 +53,12 @@ export class Refusals {
         }
     }
 
+    /** What the change was, with the topics that it was about. */
+    called(change) {
+        const titles = (change.ids ?? [change.topic]).map((id) => this.page.tree.get(id)?.title).filter(Boolean);
+        return `${NAMES[change.type] ?? 'A change'}${titles.length && change.type !== 'retitle' ? ` of “${titles[0]}”${titles.length > 1 ? ` and ${titles.length - 1} more` : ''}` : ''}`;
+    }
+
     put(i, after) {
         const { tree } = this.page;
         const at = after && tree.get(after) ? { parent: tree.get(after).parent, after } : tree.lastPlace(after === null ? TRAY : ROOT);
@@ -58,6 +71,17 @@ export class Refusals {
         this.kept.splice(i, 1);
         this.draw();
     }
+}
+
+/** Whether a change only wrote on in topics that another one was to make: then those carry it. */
+function joins(change, made) {
+    const topic = made.get(change.topic);
+    if (topic && change.type === 'retitle') {
+        topic.title = change.title;
+    } else if (topic && change.type === 'note') {
+        topic.note = change.put;
+    }
+    return (topic && ['retitle', 'note'].includes(change.type)) || (change.ids?.length > 0 && change.ids.every((id) => made.has(id)));
 }
 
 /** What a change held in words, as topics that can be put elsewhere. */

@@ -9,7 +9,7 @@
         <a href="{{ route('plan', $plan) }}" data-view="outline" @if ($current === 'outline') aria-current="page" @endif>Outline</a>
     </nav>
     <div class="acts">
-        {{ $acts ?? '' }}
+        <div class="icons">{{ $acts ?? '' }}</div>
         <a class="primary" href="{{ route('hand-over', $plan) }}" @if ($current === 'hand-over') aria-current="page" @endif>Hand over</a>
     </div>
 </header>

@@ -5,16 +5,11 @@
         <span class="saved" id="saved" role="status">Saved</span>
         <button class="pill is-waiting" type="button" id="open-refusals" hidden></button>
         <x-slot:acts>
-            <button class="ico" id="add" type="button" title="New topic" aria-label="New topic"><x-icon name="plus"/></button>
+            <button class="ico in-outline" id="add" type="button" title="New topic" aria-label="New topic"><x-icon name="plus"/></button>
             <button class="ico" id="undo" type="button" title="Undo" aria-label="Undo"><x-icon name="undo-2"/></button>
             <button class="ico" id="redo" type="button" title="Redo" aria-label="Redo"><x-icon name="redo-2"/></button>
             <button class="ico" id="open-find" type="button" title="Find (Ctrl F)" aria-label="Find"><x-icon name="search"/></button>
-            <button class="ico" id="view-options" type="button" title="What the outline shows" aria-label="What the outline shows" aria-haspopup="dialog"><x-icon name="sliders-horizontal"/></button>
-            <button class="ico hide-small" id="opening" type="button" title="Opening note of the plan" aria-label="Opening note of the plan"><x-icon name="notebook-pen"/></button>
-            <a class="ico hide-small" href="{{ route('plan.history', $plan) }}" title="History" aria-label="History"><x-icon name="history"/></a>
-            <a class="ico hide-small" href="{{ route('intake', ['into' => $plan->id]) }}" title="Take in text or a file" aria-label="Take in text or a file"><x-icon name="file-up"/></a>
-            <button class="ico hide-small" id="show-keys" type="button" title="All the keys (?)" aria-label="All the keys"><x-icon name="keyboard"/></button>
-            <button class="ico hide-small" id="settings" type="button" title="Properties of the plan" aria-label="Properties of the plan"><x-icon name="settings-2"/></button>
+            <button class="ico" id="view-options" type="button" title="View and plan" aria-label="View and plan" aria-haspopup="dialog"><x-icon name="sliders-horizontal"/></button>
         </x-slot:acts>
     </x-plan-head>
     <nav class="strip" id="strip" aria-label="Main sections"></nav>
@@ -113,7 +108,7 @@
 <dialog id="choosing" aria-labelledby="choosing-head"><h2 id="choosing-head"></h2><label class="field"><span></span><input autocomplete="off"></label><ul class="choosing mt-3"></ul><div class="dialog-foot"><button class="plain" type="button" data-close>Cancel</button></div></dialog>
 <dialog id="sources" aria-labelledby="sources-head"><h2 id="sources-head">Sources</h2><ul class="loose-list"></ul><div class="dialog-foot"><button class="plain" type="button" data-close>Close</button></div></dialog>
 <dialog id="refusals" aria-labelledby="refusals-head"><h2 id="refusals-head">What could not be changed</h2><p class="hint">The plan has changed meanwhile. Nothing of what you wrote is lost: decide for each where it goes.</p><ul class="refusals"></ul><div class="dialog-foot"><button class="plain" type="button" data-close>Decide later</button></div></dialog>
-<dialog id="replace-changes" aria-labelledby="replace-head"><form><h2 id="replace-head">What will change</h2><ul class="changes"></ul><p class="hint more"></p><div class="dialog-foot"><button class="plain" type="button" data-close>Cancel</button><button class="primary"></button></div></form></dialog>
+<dialog id="replace-changes" aria-labelledby="replace-head"><form><h2 id="replace-head">What will change</h2><ul class="changes"></ul><p class="hint more"></p><div class="dialog-foot"><button class="plain" type="button" data-close>Cancel</button><button class="primary" autofocus></button></div></form></dialog>
 <dialog id="question" aria-labelledby="question-head"><h2 id="question-head"></h2><p></p><div class="dialog-foot"><button class="plain" type="button" data-close>Cancel</button><button class="primary" type="button"></button></div></dialog>
 <dialog id="link" aria-labelledby="link-head"><form id="link-form" novalidate><h2 id="link-head">Link</h2><label class="field"><span>Address</span><input name="address" inputmode="url" autocomplete="off" placeholder="https://"></label><p class="error mt-2" role="alert"></p><div class="dialog-foot"><button class="plain" type="button" id="remove-link" style="margin-right:auto">No link</button><button class="plain" type="button" data-close>Cancel</button><button class="primary">Set the link</button></div></form></dialog>
 <dialog id="keys" aria-labelledby="keys-head"><h2 id="keys-head">All the keys</h2><x-keys-table/><div class="dialog-foot"><button class="plain" type="button" data-close>Close</button></div></dialog>

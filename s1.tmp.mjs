@@ -1,0 +1,26 @@
+import { open, shot, done } from './shot.tmp.mjs';
+const one = await open();
+await shot(one, 'outline');
+await one.getByRole('link', { name: 'Gather' }).click();
+await one.waitForTimeout(600);
+for (const t of ['What the school survey could measure', 'Harbour commissioners’ report, 1931', 'Insurance premiums along Quay Street', '“The sea was always going to collect its rent.”']) { await one.keyboard.type(t); await one.keyboard.press('Enter'); }
+await one.keyboard.press('Tab'); await one.keyboard.type('Who said it first?'); await one.keyboard.press('Enter'); await one.keyboard.press('Shift+Tab');
+await one.keyboard.type('Eels: do they come back without a pass?'); await one.keyboard.press('Enter');
+await one.keyboard.type('Who signs off the drainage'); 
+await one.waitForTimeout(500);
+await shot(one, 'gather1');
+await one.keyboard.press('Control+a'); await one.keyboard.press('Delete');
+await one.keyboard.press('ArrowDown'); await one.keyboard.press('ArrowDown');
+await one.waitForTimeout(300);
+await shot(one, 'gather2');
+await one.keyboard.press('Shift+Digit2'); await one.waitForTimeout(500);
+await one.keyboard.press('ArrowUp'); await one.waitForTimeout(700);
+await shot(one, 'gather3');
+await one.keyboard.press('Enter'); await one.waitForTimeout(700);
+await one.keyboard.press('3'); await one.waitForTimeout(900);
+await one.keyboard.press('s'); await one.waitForTimeout(900);
+await shot(one, 'gather4');
+await one.getByRole('link', { name: 'Outline' }).click(); await one.waitForTimeout(500);
+await one.getByRole('button', { name: /loose idea/ }).click(); await one.waitForTimeout(500);
+await shot(one, 'outline2');
+await done();
