@@ -21,11 +21,11 @@ $user = User::query()->firstOrCreate(['email' => 'bench@example.org'], ['name' =
 $ids = new NewIds();
 
 /** @return array{string, string} plan and a topic in its middle */
-function planOf(int $topics, User $user, NewIds $ids): array
+function planOf(int $topics, User $user, NewIds $ids, int $section = 100): array
 {
     $lines = '';
     for ($i = 0; $i < $topics; ++$i) {
-        $lines .= str_repeat("\t", $i % 100 === 0 ? 0 : ($i % 10 === 0 ? 1 : 2)) . "Topic number {$i} of this plan\n";
+        $lines .= str_repeat("\t", $i % $section === 0 ? 0 : ($i % 10 === 0 ? 1 : 2)) . "Topic number {$i} of this plan\n";
     }
     $in = fopen('php://temp', 'w+');
     fwrite($in, $lines);
@@ -44,7 +44,7 @@ function request(string $method, string $url, ?array $body = null): array
     $start = hrtime(true);
     $answer = curl_exec($curl);
     $time = (hrtime(true) - $start) / 1e6;
-    if (curl_getinfo($curl, CURLINFO_RESPONSE_CODE) !== 200) {
+    if (!in_array(curl_getinfo($curl, CURLINFO_RESPONSE_CODE), [200, 204], true)) {
         fwrite(STDERR, substr((string) $answer, 0, 500) . "\n");
         exit(1);
     }
@@ -59,6 +59,11 @@ function median(array $times): float
     return $times[intdiv(count($times), 2)];
 }
 
+[$moving, $branch] = planOf(5000, $user, $ids, 500);
+$moved = app(PlanStore::class)->load(App\Models\Plan::query()->findOrFail($moving));
+$ends = [$moved->parts(Plan::ROOT)[0], $moved->parts(Plan::ROOT)[8]];
+$single = $moved->parts($moved->parts(Plan::ROOT)[2])[3];
+$movingBase = 1;
 $plans = ['500' => planOf(500, $user, $ids), '5000' => planOf(5000, $user, $ids)];
 $base = ['500' => 1, '5000' => 1];
 $times = [];
@@ -70,6 +75,11 @@ for ($i = 0; $i < ROUNDS + 5; ++$i) {
             $base[$size] = $answer['revision'];
         }
     }
+    foreach (['branch of 500' => $branch, 'one topic' => $single] as $name => $id) {
+        [$round["moving {$name}"], $answer] = request('POST', "{$address}/plans/{$moving}/operations", ['base' => $movingBase, 'operations' => [['id' => $ids->next(), 'step' => $ids->next(), 'type' => 'move', 'ids' => [$id], 'at' => ['parent' => $ends[$i % 2], 'after' => null]]]]);
+        $movingBase = $answer['revision'];
+    }
+    $round['idle poll'] = request('GET', "{$address}/plans/{$moving}/changes?since={$movingBase}")[0];
     // The first rounds fill the caches.
     foreach ($i < 5 ? [] : $round as $name => $time) {
         $times[$name][] = $time;
@@ -83,6 +93,9 @@ foreach (['retitle', 'add'] as $name) {
     }
     printf("%s, 5,000 topics against 500: %.2f times\n", $name, median($times["{$name} 5000"]) / median($times["{$name} 500"]));
 }
+
+printf("moving a branch of 500 topics: %.2f times moving one topic (%.1f ms against %.1f ms)\n", median($times['moving branch of 500']) / median($times['moving one topic']), median($times['moving branch of 500']), median($times['moving one topic']));
+printf("one idle poll: %.2f times the floor (%.1f ms)\n", median($times['idle poll']) / $floor, median($times['idle poll']));
 
 // Where the time goes: the parts of one operation, in this process.
 $row = App\Models\Plan::query()->find($plans['5000'][0]);

@@ -94,9 +94,11 @@ final class PlanStore
             $log = $refused = $missing = [];
             foreach ($changes as $change) {
                 try {
+                    // Applied first: what cannot be is refused there, before anything is asked about its topics.
+                    $next = $change->operation->apply($state);
                     $inverse = $change->operation->inverse($state);
                     $says = $change->says ?? Wording::of($change->operation, $state);
-                    $state = $change->operation->apply($state);
+                    $state = $next;
                     $log[] = ['plan_id' => $row->id, 'seq' => ++$seq, 'op_id' => $change->id, 'step_id' => $change->step, 'undoes' => $change->undoes, 'user_id' => $user->id]
                         + self::stored($change, json_encode($inverse->toArray(), self::JSON)) + ['says' => $says, 'at' => now()];
                 } catch (OperationRefused $why) {

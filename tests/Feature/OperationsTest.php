@@ -53,6 +53,32 @@ final class OperationsTest extends TestCase
         self::assertStringStartsWith("Kept\nA", $this->outline());
     }
 
+    public function testEveryOperationOnATopicThatIsNotThereIsRefusedAndTheRestIsMade(): void
+    {
+        $gone = self::newId();
+        $at = ['parent' => Plan::ROOT, 'after' => null];
+        $answer = $this->send(
+            ['type' => 'remove', 'ids' => [$gone]],
+            ['type' => 'restore', 'heads' => [['id' => $gone] + $at], 'ids' => [$gone]],
+            ['type' => 'move', 'ids' => [$gone], 'at' => $at],
+            ['type' => 'move', 'ids' => [$this->id('A')], 'at' => ['parent' => $gone, 'after' => null]],
+            ['type' => 'split', 'topic' => $gone, 'new' => self::newId(), 'at' => 0],
+            ['type' => 'join', 'upper' => $gone, 'lower' => $this->id('A')],
+            ['type' => 'retitle', 'topic' => $gone, 'title' => 'x'],
+            ['type' => 'flag', 'ids' => [$gone], 'value' => 'key'],
+            $this->note($gone, 'x'),
+            ['type' => 'wrap', 'ids' => [$gone], 'new' => self::newId(), 'title' => ''],
+            ['type' => 'dissolve', 'ids' => [$gone]],
+            ['type' => 'sort', 'parent' => $gone, 'by' => 'title'],
+            ['type' => 'copy', 'new' => [$gone => self::newId()], 'at' => $at],
+            ['type' => 'unsource', 'ids' => [$gone]],
+            ['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'Made'],
+        )->assertOk();
+        self::assertCount(14, $answer->json('refused'));
+        self::assertSame([], array_diff(array_column($answer->json('refused'), 'reason'), ['gone', 'dependent']));
+        self::assertStringStartsWith('Made', $this->outline());
+    }
+
     public function testACompoundIsAllOrNothing(): void
     {
         $answer = $this->send(['type' => 'compound', 'operations' => [['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'Changed'], ['type' => 'remove', 'ids' => [self::newId()]]]])->assertOk();

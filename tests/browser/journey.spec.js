@@ -56,9 +56,9 @@ test('undo and redo survive a reload', async ({ page }) => {
     await writer.saved();
     await page.reload();
     await writer.expectOutline('1 One\n2 Three');
-    await page.getByRole('button', { name: /^Undo/ }).click();
+    await page.getByRole('banner').getByRole('button', { name: /^Undo:/ }).click();
     await writer.expectOutline('1 One\n2 Two\n3 Three');
-    await page.getByRole('button', { name: /^Redo/ }).click();
+    await page.getByRole('banner').getByRole('button', { name: /^Redo:/ }).click();
     await writer.expectOutline('1 One\n2 Three');
     await page.reload();
     await writer.type('[Control+z]');

@@ -37,6 +37,9 @@ export class Popover {
     }
 
     pressed(event) {
+        if (!this.box) {
+            return;
+        }
         const fields = [...this.box.querySelectorAll('button, input, select, a')].filter((field) => field.offsetParent);
         const at = fields.indexOf(document.activeElement);
         const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];

@@ -2,6 +2,7 @@ import { newId } from '../ids.js';
 import { Refusal, send } from '../http.js';
 
 const RETRY_AFTER = 3000;
+const GIVE_UP_AFTER = 3;
 const AT_MOST = 200;
 const LARGEST = 1_500_000;
 
@@ -17,6 +18,8 @@ export class Queue {
         this.tab = newId();
         this.memory = new Map();
         this.sending = new Set();
+        this.failures = new Map();
+        this.alone = false;
         this.savedAt = savedAt;
         this.state = 'saved';
         this.message = '';
@@ -98,7 +101,7 @@ export class Queue {
         let size = 0;
         for (const change of this.pending) {
             size += JSON.stringify(change).length;
-            if (batch.length && (size > LARGEST || batch.length >= AT_MOST)) {
+            if (batch.length && (this.alone || size > LARGEST || batch.length >= AT_MOST)) {
                 break;
             }
             batch.push(change);
@@ -115,6 +118,7 @@ export class Queue {
             this.savedAt = new Date();
             // A change that was made while this was under way is not in the answer: the next one tells all.
             if (this.isEmpty) {
+                this.alone = false;
                 this.base = answer.revision;
                 this.onAnswer(answer, batch);
                 this.tell('saved');
@@ -150,10 +154,37 @@ export class Queue {
             this.tell(this.isEmpty ? 'saved' : 'saving');
             return true;
         } else {
+            if (status >= 500 && await this.isUnmakeable(batch)) {
+                return true;
+            }
             this.tell('away', error.message);
             this.wait(RETRY_AFTER);
         }
         return false;
+    }
+
+    /**
+     * Whether the server is well and only this change fails, again and again: then it is set aside,
+     * so that it does not hold up those behind it. They are tried one by one first.
+     */
+    async isUnmakeable(batch) {
+        const isWell = await send('GET', `${this.address}/changes?since=${this.base}`).then(() => true, () => false);
+        if (!isWell) {
+            return false;
+        }
+        if (batch.length > 1) {
+            this.alone = true;
+            return false;
+        }
+        const [change] = batch;
+        this.failures.set(change.id, (this.failures.get(change.id) ?? 0) + 1);
+        if (this.failures.get(change.id) < GIVE_UP_AFTER) {
+            return false;
+        }
+        this.alone = false;
+        this.forget(change.id, change.tab);
+        this.onRefused([{ id: change.id, reason: 'failed', message: 'The server failed at it.' }], batch);
+        return true;
     }
 
     /** Takes over what tabs that are no longer open have left behind. */
