@@ -4,37 +4,12 @@ declare(strict_types=1);
 
 // One operation as a whole request, against a bare JSON route with one query on the same server.
 
-use App\Models\User;
-use App\Store\NewIds;
 use App\Store\PlanStore;
 use Embrel\Plan\Plan;
-use Embrel\Reader\Options;
-use Embrel\Reader\TextOutline\TextReader;
 
-require __DIR__ . '/../vendor/autoload.php';
-$app = require __DIR__ . '/../bootstrap/app.php';
-$app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
+require __DIR__ . '/plans.php';
 [, $address] = $argv;
 const ROUNDS = 40;
-
-$user = User::query()->firstOrCreate(['email' => 'bench@example.org'], ['name' => 'Bench', 'password' => 'a long secret']);
-$ids = new NewIds();
-
-/** @return array{string, string} plan and a topic in its middle */
-function planOf(int $topics, User $user, NewIds $ids, int $section = 100): array
-{
-    $lines = '';
-    for ($i = 0; $i < $topics; ++$i) {
-        $lines .= str_repeat("\t", $i % $section === 0 ? 0 : ($i % 10 === 0 ? 1 : 2)) . "Topic number {$i} of this plan\n";
-    }
-    $in = fopen('php://temp', 'w+');
-    fwrite($in, $lines);
-    rewind($in);
-    $plan = (new TextReader())->read($in, new Options("{$topics} topics"), $ids)->plan;
-    $row = app(PlanStore::class)->create($user, $plan);
-
-    return [$row->id, $plan->parts(Plan::ROOT)[intdiv(count($plan->parts(Plan::ROOT)), 2)]];
-}
 
 function request(string $method, string $url, ?array $body = null): array
 {
@@ -79,7 +54,7 @@ for ($i = 0; $i < ROUNDS + 5; ++$i) {
         [$round["moving {$name}"], $answer] = request('POST', "{$address}/plans/{$moving}/operations", ['base' => $movingBase, 'operations' => [['id' => $ids->next(), 'step' => $ids->next(), 'type' => 'move', 'ids' => [$id], 'at' => ['parent' => $ends[$i % 2], 'after' => null]]]]);
         $movingBase = $answer['revision'];
     }
-    $round['idle poll'] = request('GET', "{$address}/plans/{$moving}/changes?since={$movingBase}")[0];
+    $round['idle poll'] = request('GET', $address . App\Http\Controllers\PulseController::address($user, App\Models\Plan::query()->findOrFail($moving)) . "&since={$movingBase}")[0];
     // The first rounds fill the caches.
     foreach ($i < 5 ? [] : $round as $name => $time) {
         $times[$name][] = $time;

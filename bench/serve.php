@@ -11,6 +11,14 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 
+$file = realpath(__DIR__ . '/../public' . parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH));
+if ($file !== false && str_starts_with($file, realpath(__DIR__ . '/../public/build') . '/')) {
+    header('Content-Type: ' . (['css' => 'text/css', 'js' => 'text/javascript'][pathinfo($file, PATHINFO_EXTENSION)] ?? 'application/octet-stream'));
+    header('Cache-Control: public, max-age=31536000, immutable');
+    readfile($file);
+
+    return;
+}
 chdir(__DIR__ . '/../public');
 require __DIR__ . '/../vendor/autoload.php';
 $app = require __DIR__ . '/../bootstrap/app.php';

@@ -7,6 +7,7 @@ use Illuminate\Support\Facades\Route;
 
 Route::get('/', C\WelcomeController::class)->name('welcome');
 Route::view('/keys', 'keys')->name('keys');
+Route::get('/plans/{plan}/pulse', C\PulseController::class)->withoutMiddleware('web')->name('plan.pulse');
 
 Route::middleware('guest')->group(static function (): void {
     Route::get('/sign-up', [C\SignUpController::class, 'create'])->name('sign-up');

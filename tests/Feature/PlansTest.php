@@ -78,6 +78,18 @@ final class PlansTest extends TestCase
         self::assertSame('Test plan', $this->row->refresh()->title);
     }
 
+    public function testAPulseTellsWhetherAPlanHasChangedAndNothingElse(): void
+    {
+        $address = \App\Http\Controllers\PulseController::address($this->user, $this->row);
+        Auth::logout();
+        $this->get("{$address}&since=1")->assertNoContent();
+        $this->get("{$address}&since=0")->assertExactJson(['revision' => 1]);
+        $this->get(substr($address, 0, -1) . '0')->assertNotFound();
+        $this->get(str_replace($this->row->id, $this->start('Other', $this->account('mallory'))->id, $address))->assertNotFound();
+        $this->row->delete();
+        $this->get("{$address}&since=0")->assertNotFound();
+    }
+
     /** @return iterable<array{string, string}> */
     private function planRoutes(): iterable
     {

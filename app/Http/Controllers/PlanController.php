@@ -53,7 +53,7 @@ final class PlanController
             'view' => $view,
             'data' => PlanView::whole($plan, $this->store->load($plan)) + [
                 'plan' => $plan->id, 'view' => $view, 'user' => $user->id, 'savedAt' => $plan->changed_at?->toIso8601String(),
-                'folds' => $personal->folds($user, $plan), 'look' => $personal->look($user, $plan), 'steps' => (new UndoLog($plan->id, $user->id))->names(),
+                'pulse' => PulseController::address($user, $plan), 'folds' => $personal->folds($user, $plan), 'look' => $personal->look($user, $plan), 'steps' => (new UndoLog($plan->id, $user->id))->names(),
             ],
         ]);
     }

@@ -46,10 +46,10 @@ export class Landing {
         while (!place.above && place.after && rows.list[gap]?.level > rows.list[i].level) {
             gap++;
         }
-        this.line.style.top = `${rows.tops[gap] - 1}px`;
-        this.line.style.setProperty('--l', place.level - 1);
-        const key = JSON.stringify([place, outline.queue.base]);
+        const key = JSON.stringify([place, gap, outline.queue.base]);
         if (key !== this.key) {
+            this.line.style.top = `${rows.tops[gap] - 1}px`;
+            this.line.style.setProperty('--l', place.level - 1);
             this.key = key;
             this.line.firstChild.textContent = '';
             clearTimeout(this.asking);

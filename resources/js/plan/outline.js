@@ -72,7 +72,7 @@ export class Outline {
     }
 
     retitled(id) {
-        this.rows.draw();
+        this.rows.refresh(id);
         this.note.retitled(id);
     }
 

@@ -118,7 +118,9 @@ export class Page {
         const count = this.queue.pending.length;
         const changes = `${count} ${count === 1 ? 'change' : 'changes'} kept here`;
         const states = { saved: `Saved ${time}`, saving: 'Saving', away: `Not connected: ${changes}`, 'signed-out': `Signed out: ${changes}` };
-        this.saved.textContent = states[this.queue.state];
+        if (this.saved.textContent !== states[this.queue.state]) {
+            this.saved.textContent = states[this.queue.state];
+        }
         this.saved.classList.toggle('is-waiting', this.queue.state === 'away' || this.queue.state === 'signed-out');
         if (this.queue.state === 'signed-out') {
             this.saved.replaceChildren(`${states['signed-out']}. `, element('a', { href: `/sign-in?to=${encodeURIComponent(location.pathname)}`, class: 'link' }, 'Sign in again'));
@@ -186,7 +188,10 @@ export class Page {
     poll() {
         clearTimeout(this.polling);
         this.polling = setTimeout(async () => {
-            await this.ask();
+            const pulse = this.queue.isEmpty ? await send('GET', `${this.data.pulse}&since=${this.queue.base}`).catch(() => null) : null;
+            if (!this.queue.isEmpty || pulse) {
+                await this.ask();
+            }
             this.poll();
         }, document.hidden ? POLL_HIDDEN : POLL_IN_VIEW);
     }

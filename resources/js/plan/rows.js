@@ -106,6 +106,14 @@ export class Rows {
         this.outline.page.find?.paint();
     }
 
+    /** Shows one row again as it is now, without asking the page where anything stands. */
+    refresh(id) {
+        const i = this.index.get(id);
+        if (i !== undefined && this.drawn.has(id)) {
+            this.fill(this.drawn.get(id), i, this.list[i].level);
+        }
+    }
+
     row(i) {
         const { id, level } = this.list[i];
         let node = this.drawn.get(id);
@@ -146,7 +154,10 @@ export class Rows {
         const [words, filled] = this.tree.figures.get(id) ?? [0, 0];
         const untitled = topic.title === '';
         const name = topic.title || 'Untitled topic';
-        node.className = `row l${loose ? 2 : Math.min(level, 2)} kind-${topic.kind}${level === 1 ? ' first' : ''}${this.list[i + 1]?.level === 1 || i === this.list.length - 1 ? ' last' : ''}${id === this.outline.active ? ' is-active' : ''}${loose ? ' is-loose' : ''}${this.outline.looks.isDim(id) ? ' is-dim' : ''}`;
+        const looks = `row l${loose ? 2 : Math.min(level, 2)} kind-${topic.kind}${level === 1 ? ' first' : ''}${this.list[i + 1]?.level === 1 || i === this.list.length - 1 ? ' last' : ''}${id === this.outline.active ? ' is-active' : ''}${loose ? ' is-loose' : ''}${this.outline.looks.isDim(id) ? ' is-dim' : ''}`;
+        if (node.className !== looks) {
+            node.className = looks;
+        }
         node.style.transform = `translateY(${this.tops[i]}px)`;
         node.style.setProperty('--l', Math.min(level - 1, 14));
         node.style.setProperty('--d', colour(loose ? 'slate' : this.tree.dye(id)));

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Plan;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Whether a plan has changed since a revision: asked every few seconds by every open page, so it
+ * does one query and knows no session. The page was given a sealed address; all that it tells is a
+ * number, and what has changed is asked for by the usual way.
+ */
+final class PulseController
+{
+    public static function address(User $user, Plan $plan): string
+    {
+        return "/plans/{$plan->id}/pulse?" . http_build_query(['by' => $user->id, 'seal' => self::seal((string) $user->id, $plan->id)]);
+    }
+
+    public function __invoke(Request $request, string $plan): JsonResponse|Response
+    {
+        $by = (string) $request->query('by');
+        hash_equals(self::seal($by, $plan), (string) $request->query('seal')) || abort(404);
+        $revision = DB::table('plans')->where('id', $plan)->where('owner_id', $by)->whereNull('deleted_at')->value('revision') ?? abort(404);
+
+        return $revision > $request->integer('since') ? response()->json(['revision' => (int) $revision]) : response()->noContent();
+    }
+
+    private static function seal(string $user, string $plan): string
+    {
+        return hash_hmac('sha256', "pulse {$user} {$plan}", (string) config('app.key'));
+    }
+}
