@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use Embrel\Plan\Ascending;
+
 /**
  * Fractional keys: text whose byte order is the order among siblings, so that a topic can be put
  * between two others without touching them. No key ends in the lowest digit, so there is always room below.
@@ -24,7 +26,7 @@ final class Places
      */
     public static function for(array $ids, array $keys): array
     {
-        $kept = self::longestAscending($ids, $keys);
+        $kept = Ascending::longest(self::inOrder($ids, $keys), strcmp(...));
         foreach ($kept as $id => $_) {
             if (\strlen($keys[$id]) > self::LONGEST) {
                 $kept = [];
@@ -132,38 +134,20 @@ final class Places
     }
 
     /**
-     * The longest run of siblings, not necessarily neighbours, whose keys ascend.
-     *
      * @param list<string>          $ids
      * @param array<string, string> $keys
      *
-     * @return array<string, true>
+     * @return array<string, string> the keys in the order of the ids
      */
-    private static function longestAscending(array $ids, array $keys): array
+    private static function inOrder(array $ids, array $keys): array
     {
-        $tails = $before = [];
+        $ordered = [];
         foreach ($ids as $id) {
-            if (!isset($keys[$id])) {
-                continue;
+            if (isset($keys[$id])) {
+                $ordered[$id] = $keys[$id];
             }
-            $low = 0;
-            $high = \count($tails);
-            while ($low < $high) {
-                $middle = intdiv($low + $high, 2);
-                if (strcmp($keys[$tails[$middle]], $keys[$id]) < 0) {
-                    $low = $middle + 1;
-                } else {
-                    $high = $middle;
-                }
-            }
-            $before[$id] = $low > 0 ? $tails[$low - 1] : null;
-            $tails[$low] = $id;
-        }
-        $kept = [];
-        for ($id = $tails === [] ? null : $tails[\count($tails) - 1]; $id !== null; $id = $before[$id]) {
-            $kept[$id] = true;
         }
 
-        return $kept;
+        return $ordered;
     }
 }

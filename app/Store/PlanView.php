@@ -62,7 +62,7 @@ final class PlanView
     /** @return list<string> topics to be told of: changed or moved, and whole branches that went or came back */
     private static function between(Plan $before, Plan $after, Difference $difference): array
     {
-        $ids = $difference->changed;
+        $ids = $difference->changed + array_fill_keys($difference->reordered, true);
         unset($ids[Plan::BIN]);
         foreach ($difference->moved as $id) {
             $ids += isset($before->topics[$id]) && $before->isLive($id) && $after->isLive($id) ? [$id => true] : array_fill_keys($after->branch($id), true);

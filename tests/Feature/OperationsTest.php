@@ -79,6 +79,20 @@ final class OperationsTest extends TestCase
         self::assertStringStartsWith('Made', $this->outline());
     }
 
+    public function testANewOrderAmongSiblingsIsTold(): void
+    {
+        $answer = $this->send(['type' => 'sort', 'parent' => Plan::ROOT, 'by' => 'title', 'reversed' => true])->assertOk();
+        self::assertSame("C\nB\n  B1\nA\n  A1\n  A2", $this->outline());
+        $order = ['A', 'B', 'C'];
+        foreach ($answer->json('topics') as $row) {
+            $order = array_values(array_diff($order, [$row['title']]));
+            $after = $row['after'] === null ? -1 : array_search($this->plan(false)->topic($row['after'])->title, $order, true);
+            array_splice($order, $after + 1, 0, [$row['title']]);
+        }
+        self::assertSame(['C', 'B', 'A'], $order);
+        self::assertCount(2, $answer->json('topics'));
+    }
+
     public function testACompoundIsAllOrNothing(): void
     {
         $answer = $this->send(['type' => 'compound', 'operations' => [['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'Changed'], ['type' => 'remove', 'ids' => [self::newId()]]]])->assertOk();

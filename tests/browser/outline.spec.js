@@ -1,20 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
-import { Writer } from './writer.js';
-
-const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
-
-async function planOf(page, title, ...lines) {
-    const writer = new Writer(page);
-    await writer.signUp();
-    await page.goto('/intake');
-    await page.getByLabel(/paste text/).fill(lines.join('\n'));
-    await page.getByLabel('Title of the plan').fill(title);
-    await page.getByRole('button', { name: 'Take it as a new plan' }).click();
-    await expect(page.getByRole('treeitem').first()).toBeVisible();
-    return writer;
-}
+import { findings, planOf, Writer } from './writer.js';
 
 test('the keys of writing titles', async ({ page }) => {
     const writer = await planOf(page, 'Keys', 'Alpha', 'Beta gamma', '\tDelta');
@@ -175,9 +160,7 @@ for (const [name, address] of [['plans', '/plans'], ['outline', null], ['hand ov
                 await page.goto(address === '/hand-over' ? page.url() + address : address);
             }
         }
-        await page.evaluate(axe);
-        const { violations } = await page.evaluate(() => window.axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'best-practice'] }));
-        expect(violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target).join(' ')}`)).toEqual([]);
+        expect(await findings(page)).toEqual([]);
     });
 }
 

@@ -1,4 +1,8 @@
 import { expect } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
 let count = 0;
 
@@ -26,6 +30,44 @@ export class Writer {
         await this.page.getByRole('textbox', { name: 'What are you going to write?' }).fill(title);
         await this.page.keyboard.press('Enter');
         await expect(this.page.getByRole('button', { name: title, exact: true })).toBeVisible();
+    }
+
+    async anotherPlan(title, ...lines) {
+        await this.page.goto('/intake');
+        await this.page.getByLabel(/paste text/).fill(lines.join('\n'));
+        await this.page.getByLabel('Title of the plan').fill(title);
+        await this.page.getByRole('button', { name: 'Take it as a new plan' }).click();
+        await expect(this.page.getByRole('treeitem').first()).toBeVisible();
+    }
+
+    /** Goes to a view of the plan. */
+    async view(name) {
+        await this.page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name }).click();
+    }
+
+    /** The ideas as Gather lists them, those inside another indented; the marked ones with a star. */
+    async ideas() {
+        return this.page.getByRole('option').evaluateAll((ideas) => ideas.map((idea) => '  '.repeat(Number(idea.style.getPropertyValue('--l'))) + idea.querySelector('.title').textContent + (idea.ariaSelected === 'true' ? ' *' : '')));
+    }
+
+    async expectIdeas(...ideas) {
+        await expect.poll(() => this.ideas(), { timeout: 45_000 }).toEqual(ideas);
+    }
+
+    /** Opens the panel of the view and presses a button in it. */
+    async inPanel(name) {
+        const panel = this.page.getByRole('dialog', { name: 'View and plan' });
+        if (!(await panel.isVisible())) {
+            await this.page.getByRole('button', { name: 'View and plan' }).click();
+        }
+        await panel.getByRole('button', { name, exact: true }).click();
+    }
+
+    /** Opens the menu of a row and presses a button in it. */
+    async inMenu(row, name) {
+        await this.mark(row);
+        await this.row(row).getByRole('button', { name: /^More for/ }).click();
+        await this.page.getByRole('dialog', { name: /^Topic:/ }).getByRole('button', { name }).click();
     }
 
     /** Types keys and texts one after the other: `[Enter]` and the like are keys. */
@@ -61,4 +103,19 @@ export class Writer {
     async saved() {
         await expect(this.page.locator('#saved')).toHaveText(/^Saved/);
     }
+}
+
+/** A new person with a plan of these lines, in the outline. */
+export async function planOf(page, title, ...lines) {
+    const writer = new Writer(page);
+    await writer.signUp();
+    await writer.anotherPlan(title, ...lines);
+    return writer;
+}
+
+/** What axe finds wrong with the page as it is now. */
+export async function findings(page) {
+    await page.evaluate(axe);
+    const { violations } = await page.evaluate(() => window.axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'best-practice'] }));
+    return violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target).join(' ')}`);
 }

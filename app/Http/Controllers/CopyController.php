@@ -27,11 +27,12 @@ final class CopyController
         $id = static fn(string $attribute, mixed $value, \Closure $fail): mixed => \is_string($value) && Ulid::isValid($value) ? null : $fail('Not an id.');
         $given = $request->validate([
             'id' => ['required', $id], 'base' => ['required', 'integer', 'min:0'], 'from' => ['required', $id],
-            'topics' => ['present', 'array', 'max:5000'], 'topics.*' => [$id], 'parent' => ['required', $id], 'after' => ['nullable', $id], 'move' => ['boolean'],
+            'topics' => ['present', 'array', 'max:5000'], 'topics.*' => [$id], 'parent' => ['required', $id], 'after' => ['nullable', $id], 'move' => ['boolean'], 'last' => ['boolean'],
         ]);
         $from = Plan::query()->findOrFail($given['from']);
         Gate::authorize($request->boolean('move') ? 'update' : 'view', $from);
-        $add = $copy->of($from, $given['topics'], new Place($given['parent'], $given['after'] ?? null));
+        $place = $request->boolean('last') ? Place::lastIn($store->load($plan), $given['parent']) : new Place($given['parent'], $given['after'] ?? null);
+        $add = $copy->of($from, $given['topics'], $place);
         $outcome = DB::transaction(static function () use ($request, $store, $plan, $from, $user, $given, $add) {
             $outcome = $store->insist($plan, $user, new Change($given['id'], $given['id'], $add));
             if ($request->boolean('move') && $given['topics'] !== [] && $outcome->says !== null) {

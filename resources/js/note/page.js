@@ -252,6 +252,10 @@ export class NotePage {
         }
         if (this.change) {
             this.change.now = difference?.now ?? this.stored;
+            const bearer = this.page.tree.get(this.topic);
+            if (bearer) {
+                bearer.noted = this.change.now.size > 0;
+            }
         }
     }
 

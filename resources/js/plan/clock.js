@@ -16,7 +16,7 @@ export class Clock {
         clearInterval(this.ticking);
         sessionStorage.removeItem(this.key);
         this.box.replaceChildren(element('span', {}, 'A calm clock:'),
-            ...[5, 10, 15].map((minutes) => element('button', { type: 'button', class: 'pill', 'aria-label': `A clock for ${minutes} minutes`, onclick: () => this.run(Date.now() + minutes * 60000, minutes) }, `${minutes} min`)));
+            ...[5, 10, 15].map((minutes) => element('button', { type: 'button', class: 'pill', 'aria-label': `A clock for ${minutes} min`, onclick: () => this.run(Date.now() + minutes * 60000, minutes) }, `${minutes} min`)));
     }
 
     run(end, minutes) {

@@ -124,7 +124,7 @@ export class Dialogs {
         const plans = await this.otherPlans();
         const take = async (plan, move) => {
             this.choosing.close();
-            const answer = await send('POST', `/plans/${plan.id}/copies`, { id: newId(), base: 0, from: page.data.plan, topics: heads, parent: ROOT, after: plan.last ?? null, move }).catch((error) => page.say(error.message));
+            const answer = await send('POST', `/plans/${plan.id}/copies`, { id: newId(), base: 0, from: page.data.plan, topics: heads, parent: ROOT, last: true, move }).catch((error) => page.say(error.message));
             if (answer) {
                 await page.ask();
                 page.say(`${move ? 'Moved' : 'Copied'} to “${plan.title}”, at its end.`);

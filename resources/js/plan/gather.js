@@ -107,6 +107,10 @@ export class Gather {
     told() {
         this.marked = new Set([...this.marked].filter((id) => this.tree.get(id) && this.tree.home(id) === TRAY));
         this.parents = this.parents.filter((id) => this.tree.get(id) && this.tree.home(id) === TRAY);
+    }
+
+    /** Others, or an undo, may have changed the sources too. */
+    toldByOthers() {
         if (this.page.view === 'gather') {
             this.loadSources();
         }

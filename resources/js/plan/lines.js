@@ -33,6 +33,7 @@ export function fromHtml(html) {
     if (!page.querySelector('li, h1, h2, h3, h4, h5, h6')) {
         return null;
     }
+    page.querySelectorAll('script, style, template').forEach((node) => node.remove());
     const lines = [];
     let heading = 0;
     for (const node of page.body.querySelectorAll('li, h1, h2, h3, h4, h5, h6, p')) {

@@ -97,8 +97,14 @@ export class Moving {
         this.outline.say(isLoose ? 'Put at the end of the plan.' : ids.length === 1 ? 'It waits with the loose ideas.' : `${ids.length} topics wait with the loose ideas.`, { label: 'Undo', act: () => this.outline.page.undo() });
     }
 
-    joinAbove() {
-        this.outline.titles.joinAbove(this.outline.active);
+    async joinAbove() {
+        const { outline } = this;
+        const upper = await outline.titles.joinAbove(outline.active);
+        outline.titles.end();
+        if (upper) {
+            outline.marking.only(upper);
+        }
+        outline.box.focus({ preventScroll: true });
     }
 
     /** Sorts the parts of a topic; chosen a second time, the other way round. */

@@ -182,6 +182,7 @@ export class Page {
         } else if (answer?.revision > this.queue.base && this.queue.isEmpty) {
             this.queue.base = answer.revision;
             this.take(answer);
+            this.gather.toldByOthers();
         }
     }
 
@@ -196,12 +197,18 @@ export class Page {
         }, document.hidden ? POLL_HIDDEN : POLL_IN_VIEW);
     }
 
-    async undo() {
-        await this.stepBack('undo', 'There is nothing of yours to undo.');
+    undo() {
+        return this.inTurn(() => this.stepBack('undo', 'There is nothing of yours to undo.'));
     }
 
-    async redo() {
-        await this.stepBack('redo', 'There is nothing to redo.');
+    redo() {
+        return this.inTurn(() => this.stepBack('redo', 'There is nothing to redo.'));
+    }
+
+    /** Undo pressed three times quickly is three undos, one after the other. */
+    inTurn(act) {
+        this.turn = (this.turn ?? Promise.resolve()).then(act, act);
+        return this.turn;
     }
 
     async stepBack(which, nothing) {
@@ -239,6 +246,7 @@ export class Page {
                 this.queue.base = answer.revision;
                 this.queue.savedAt = new Date();
                 this.take(answer);
+                this.gather.toldByOthers();
                 this.queue.tell('saved');
             }
             return answer;

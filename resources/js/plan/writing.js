@@ -154,12 +154,12 @@ export class Writing {
         const i = outline.rows.index.get(id);
         const upper = outline.list[i - 1]?.id;
         if (!upper) {
-            return;
+            return null;
         }
         const [above, below] = [outline.tree.get(upper), outline.tree.get(id)];
         if (above.noted && below.noted && !(await outline.page.dialogs.confirm('Join the two notes?', `Both “${above.title}” and “${below.title}” have a note. The second note will follow the first.`, 'Join them'))) {
             this.write(id, 0);
-            return;
+            return null;
         }
         const column = above.title.length;
         this.end();
@@ -170,6 +170,7 @@ export class Writing {
             await outline.queue.flush();
         }
         this.write(upper, column);
+        return upper;
     }
 
     /** Several lines at once become several topics, after this one. */
