@@ -23,6 +23,44 @@ async function openReport(one, note) {
     await one.evaluate(() => document.fonts.ready);
 }
 
+/** Gather with an idea half typed and one marked: the ideas are those of the sample. */
+async function gather(one) {
+    await one.getByRole('link', { name: 'Gather' }).click();
+    await one.getByRole('option').nth(1).click();
+    await one.evaluate(() => document.fonts.ready);
+}
+
+/** The history of a small plan, of an account made for it. */
+async function history() {
+    const one = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+    await one.goto(`${address}/sign-up`);
+    await one.getByLabel('Your name').fill('Ada Marsh');
+    await one.getByLabel('E-mail address').fill(`ada-${Date.now()}@example.org`);
+    await one.getByLabel('Password').fill('a long secret');
+    await one.getByRole('main').getByRole('button', { name: 'Sign up' }).click();
+    await one.getByRole('textbox', { name: 'What are you going to write?' }).fill('Samphire as a crop');
+    await one.keyboard.press('Enter');
+    await one.getByRole('textbox', { name: 'First topic' }).fill('Where it grows');
+    for (const key of ['Enter', 'What it sold for', 'Enter', 'Who may cut it', 'Enter', 'The rights of 1868', 'Tab', 'Escape', 'Alt+ArrowUp']) {
+        await (/^(Enter|Tab|Escape|Alt)/.test(key) ? one.keyboard.press(key) : one.keyboard.type(key));
+        await one.waitForTimeout(120);
+    }
+    await one.getByText(/^Saved/).waitFor();
+    const plan = one.url();
+    await one.goto(`${plan}/history`);
+    await one.getByLabel('Keep the plan as it is now, under a name').fill('First order, as told to the editor');
+    await one.getByRole('button', { name: 'Keep this version' }).click();
+    await one.goto(plan);
+    await one.getByRole('treeitem', { name: /What it sold for/ }).locator('.n').click();
+    for (const key of ['Alt+ArrowDown', 'q', 'Control+z', 'Delete']) {
+        await one.keyboard.press(key);
+        await one.waitForTimeout(400);
+    }
+    await one.getByText(/^Saved/).waitFor();
+    await one.goto(`${plan}/history`);
+    return one;
+}
+
 const shot = (one, name) => one.screenshot({ path: `${folder}/${name}.png` });
 
 const main = await page();
@@ -30,6 +68,28 @@ await main.evaluate(() => document.activeElement.blur());
 await shot(main, 'plans');
 await openReport(main, true);
 await shot(main, 'outline');
+await main.keyboard.press('Escape');
+await main.keyboard.press('Escape');
+await main.getByRole('button', { name: 'Close the note' }).click();
+await main.getByRole('treeitem', { name: /The marsh before the wall/ }).locator('.n').click();
+await main.keyboard.press('Shift+F');
+await main.keyboard.press('ArrowDown');
+await main.keyboard.press('Shift+ArrowDown');
+await main.keyboard.press('Shift+ArrowDown');
+await main.mouse.move(640, 4);
+await shot(main, 'outline-marked');
+await main.keyboard.press('Escape');
+await main.keyboard.press('Escape');
+await main.keyboard.press('Control+f');
+await main.keyboard.type('creek');
+await main.getByLabel('Replace with').fill('inlet');
+await main.keyboard.press('Enter');
+await main.getByRole('button', { name: /^Replace in/ }).waitFor();
+await shot(main, 'replace');
+await main.keyboard.press('Escape');
+await main.getByRole('button', { name: 'Close the search' }).click();
+await gather(main);
+await shot(main, 'gather');
 await main.getByRole('link', { name: 'Hand over' }).click();
 await main.getByLabel('Preview').getByText('Contents').waitFor();
 await shot(main, 'hand-over');
@@ -40,10 +100,13 @@ await main.getByLabel('Take typed numbers off the titles').check();
 await main.getByLabel('The tree that it makes').getByText('Why bells crack', { exact: true }).waitFor();
 await main.waitForTimeout(500);
 await shot(main, 'intake');
+await shot(await history(), 'history');
 const dark = await page({ colorScheme: 'dark' });
 await openReport(dark, true);
 await shot(dark, 'outline-dark');
 const phone = await page({ viewport: { width: 390, height: 844 }, hasTouch: true });
 await openReport(phone, false);
 await shot(phone, 'outline-phone');
+await gather(phone);
+await shot(phone, 'gather-phone');
 await browser.close();

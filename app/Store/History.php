@@ -37,6 +37,9 @@ final class History
             }
             ++$steps[\count($steps) - 1]['changes'];
         }
+        if (\count($rows) < self::AT_ONCE && $before > 1) {
+            $steps[] = ['seq' => 1, 'says' => 'Started the plan', 'by' => $row->owner->name ?? '', 'at' => Carbon::parse($row->created_at), 'changes' => 1];
+        }
 
         return $steps;
     }

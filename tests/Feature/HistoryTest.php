@@ -91,7 +91,7 @@ final class HistoryTest extends TestCase
         $this->changes();
         $this->get("/plans/{$this->row->id}/history")->assertOk()
             ->assertSeeText('Wrote in the note of “A1”')->assertSeeText('Moved “A1” into “B”')->assertSeeText('Removed “B”')
-            ->assertSeeText('Kept “Pell, Tides and Walls” as a source, and 1 more change')->assertSeeText('Put “A2” under a new topic')->assertSeeText('Ada');
+            ->assertSeeText('Kept “Pell, Tides and Walls” as a source, and 1 more change')->assertSeeText('Put “A2” under a new topic')->assertSeeText('Started the plan')->assertSeeText('Ada');
     }
 
     public function testAVersionIsKeptUnderANameReadAndMadeAPlan(): void

@@ -5,11 +5,16 @@ const noted = (page, text) => page.getByRole('textbox', { name: 'Note', exact: t
 
 test('a new parent around what is marked, dissolved again; join; loose and back', async ({ page }) => {
     const writer = await planOf(page, 'Regroup', 'A', 'B', '\tB1', 'C', 'D');
+    const marked = page.getByRole('toolbar', { name: 'What is marked' });
+    await writer.mark(/1 A/);
+    await writer.type('[Control+ArrowDown]', '[Control+ArrowDown]', '[Control+ArrowDown]', '[Control+Space]');
+    await expect(marked.getByText('2 marked')).toBeVisible();
+    await expect(writer.row(/3 C/)).toHaveAttribute('aria-selected', 'true');
+    await writer.row(/4 D/).locator('.n').click({ modifiers: ['Shift'] });
+    await expect(writer.row(/3 C/)).toHaveAttribute('aria-selected', 'true');
     await writer.mark(/2 B/);
-    await writer.type('[Control+Space]');
-    await writer.row(/2 B/).locator('.n').click();
     await writer.row(/3 C/).locator('.n').click({ modifiers: ['Control'] });
-    await expect(page.getByRole('toolbar', { name: 'What is marked' }).getByText('2 marked')).toBeVisible();
+    await expect(marked.getByText('2 marked')).toBeVisible();
     await writer.type('w', 'Around', '[Escape]');
     await writer.expectOutline('1 A\n2 Around\n  2.1 B\n    2.1.1 B1\n  2.2 C\n3 D');
     await writer.type('u');
@@ -75,6 +80,28 @@ test('lists go to other programs and come from them as lists', async ({ page, co
     await writer.type('[Control+v]');
     await writer.expectOutline('1 A <b>\n  1.1 A1\n2 B\n  2.1 Head\n    2.1.1 Below\n    2.1.2 One\n      Deeper one\n    2.1.3 Two');
     expect(await page.evaluate(() => window.hurt)).toBeUndefined();
+});
+
+test('lists are dragged in from other programs, and out to them', async ({ page }) => {
+    const writer = await planOf(page, 'Dropped', 'A', '\tA1', 'B');
+    await writer.mark(/1 A$/);
+    await writer.type('[Control+a]');
+    const dragged = await page.getByText('2 marked').evaluate((node) => {
+        const data = new DataTransfer();
+        node.dispatchEvent(new DragEvent('dragstart', { dataTransfer: data, bubbles: true }));
+        return data.getData('text/plain');
+    });
+    expect(dragged).toBe('A\n\tA1\nB');
+    await writer.type('[Escape]');
+    const at = await writer.row(/2 B/).boundingBox();
+    await page.getByRole('tree', { name: 'Topics' }).evaluate((tree, { x, y }) => {
+        const data = new DataTransfer();
+        data.setData('text/plain', 'Dropped\n\tinside');
+        for (const type of ['dragover', 'drop']) {
+            tree.dispatchEvent(new DragEvent(type, { dataTransfer: data, bubbles: true, cancelable: true, clientX: x, clientY: y }));
+        }
+    }, { x: at.x + 110, y: at.y + 4 });
+    await writer.expectOutline('1 A\n  1.1 A1\n2 Dropped\n  2.1 inside\n3 B');
 });
 
 test('branches go from plan to plan with their notes', async ({ page, context }) => {

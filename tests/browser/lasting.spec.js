@@ -152,11 +152,13 @@ test('two pages that are changed at random for a minute show the same sound tree
         for (const refused = one.page.getByRole('dialog', { name: 'What could not be changed' }); await refused.isVisible();) {
             await refused.getByRole('button', { name: /Keep as a loose idea|All right/ }).first().click();
         }
+        // All rows at once, so that what is shown can be compared.
+        await one.page.setViewportSize({ width: 1280, height: 9000 });
         await one.type('[Escape]', '[0]');
         await one.saved();
     }
     const shown = async (one) => [await one.outline(), await one.looseIdeas()];
-    await expect.poll(async () => JSON.stringify(await shown(writer)) === JSON.stringify(await shown(other)), { timeout: 45_000 }).toBe(true);
+    await expect(async () => expect(await shown(other)).toEqual(await shown(writer))).toPass({ timeout: 45_000 });
     const before = await shown(writer);
     const rows = await kept(page);
     const ids = rows.map((row) => row.split(' ')[1]);

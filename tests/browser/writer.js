@@ -11,7 +11,7 @@ export class Writer {
     constructor(page) {
         this.page = page;
         this.problems = [];
-        page.on('pageerror', (error) => this.problems.push(`page error: ${error.message}`));
+        page.on('pageerror', (error) => this.problems.push(`page error: ${error.stack}`));
         page.on('console', (message) => message.type() === 'error' && !/Failed to load resource|net::ERR/.test(message.text()) && this.problems.push(message.text()));
         page.on('request', (request) => !/^(http:\/\/127\.0\.0\.1|data:|blob:)/.test(request.url()) && this.problems.push(`request to ${request.url()}`));
     }

@@ -23,13 +23,16 @@ export class Clipboard {
             return false;
         }
         event.preventDefault();
-        event.clipboardData.setData('text/plain', toText(outline.tree, heads));
-        event.clipboardData.setData('text/html', toHtml(outline.tree, heads));
-        event.clipboardData.setData(OWN, JSON.stringify({
-            plan: outline.page.data.plan, heads, cut: event.type === 'cut',
-            all: heads.flatMap((id) => outline.tree.branch(id).map((under) => [under, outline.tree.get(under).parent])),
-        }));
+        this.fill(event.clipboardData, heads, event.type === 'cut');
         return true;
+    }
+
+    /** What is copied, or dragged away: for us with its ids, for other programs as lists. */
+    fill(data, heads, cut = false) {
+        const { tree, page } = this.outline;
+        data.setData('text/plain', toText(tree, heads));
+        data.setData('text/html', toHtml(tree, heads));
+        data.setData(OWN, JSON.stringify({ plan: page.data.plan, heads, cut, all: heads.flatMap((id) => tree.branch(id)) }));
     }
 
     async in(event) {
@@ -38,10 +41,14 @@ export class Clipboard {
         }
         event.preventDefault();
         const { outline } = this;
-        const place = outline.tree.lastPlace(outline.active);
-        const own = event.clipboardData.getData(OWN);
-        const [html, text] = ['text/html', 'text/plain'].map((type) => event.clipboardData.getData(type));
         outline.folds.delete(outline.active);
+        await this.take(event.clipboardData, outline.tree.lastPlace(outline.active));
+    }
+
+    /** Puts what was pasted, or dropped, at a place. */
+    async take(data, place) {
+        const own = data.getData(OWN);
+        const [html, text] = ['text/html', 'text/plain'].map((type) => data.getData(type));
         if (own) {
             await this.bring(JSON.parse(own), place);
         } else {
@@ -54,7 +61,7 @@ export class Clipboard {
         const { outline } = this;
         if (plan !== outline.page.data.plan) {
             await this.fromPlan(plan, heads, place);
-        } else if (all.every(([id]) => outline.tree.get(id) && outline.tree.home(id))) {
+        } else if (all.every((id) => outline.tree.get(id))) {
             this.copy(heads, place);
         } else if (cut && heads.every((id) => !outline.tree.get(id))) {
             let { after } = place;
@@ -63,7 +70,7 @@ export class Clipboard {
                 after = id;
                 return head;
             });
-            outline.perform({ type: 'restore', heads: at, ids: all.map(([id]) => id) });
+            outline.perform({ type: 'restore', heads: at, ids: all });
             await outline.queue.flush();
             outline.show(heads[0]);
         } else {
@@ -92,6 +99,9 @@ export class Clipboard {
     duplicate() {
         const heads = this.outline.marking.heads(this.outline.markedInOrder());
         const last = heads.at(-1);
+        if (!last) {
+            return;
+        }
         this.copy(heads, { parent: this.outline.tree.get(last).parent, after: last });
     }
 

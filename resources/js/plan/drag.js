@@ -12,6 +12,30 @@ export class Drag {
         outline.rows.box.append(this.line);
         outline.rows.box.addEventListener('pointerdown', (event) => this.press(event));
         this.tray = document.getElementById('loose');
+        this.native();
+    }
+
+    /** To and from other programs and plans: the browser's own dragging, of the sign that tells how many are marked. */
+    native() {
+        const { outline } = this;
+        const { box } = outline.rows;
+        outline.marking.bar.firstElementChild.addEventListener('dragstart', (event) => outline.clipboard.fill(event.dataTransfer, outline.marking.heads(outline.markedInOrder())));
+        box.parentElement.addEventListener('dragover', (event) => {
+            if (event.dataTransfer.types.some((type) => type.startsWith('text/'))) {
+                event.preventDefault();
+                this.ids ??= [];
+                this.show(event);
+            }
+        });
+        box.parentElement.addEventListener('dragleave', (event) => !box.parentElement.contains(event.relatedTarget) && this.cancel());
+        box.parentElement.addEventListener('drop', (event) => {
+            const { place } = this;
+            event.preventDefault();
+            this.cancel();
+            if (place) {
+                outline.clipboard.take(event.dataTransfer, { parent: place.parent, after: place.after });
+            }
+        });
     }
 
     press(event) {

@@ -84,6 +84,18 @@ export class Marking {
         }
     }
 
+    /** Goes on without marking or letting go: then Ctrl and the space bar add a row far from the others. */
+    pass(by) {
+        const row = this.list[this.index() + by];
+        if (row) {
+            this.outline.active = row.id;
+            this.outline.rows.reveal(row.id);
+        }
+    }
+
+    passAbove() { this.pass(-1); }
+    passBelow() { this.pass(1); }
+
     markAbove() { this.stretch(-1); }
     markBelow() { this.stretch(1); }
     markToFirst() { this.stretch(-this.list.length); }

@@ -14,7 +14,7 @@ export class Moving {
     /** What is to be moved: the title being written, else what is marked; without what stands under another of them. */
     heads() {
         const { outline } = this;
-        return outline.marking.heads(outline.writing ? [outline.writing] : outline.markedInOrder());
+        return outline.marking.heads(outline.writing ? [outline.writing] : outline.markedInOrder()).filter((id) => this.tree.get(id));
     }
 
     moveUp() { this.shift(-1); }
@@ -24,6 +24,9 @@ export class Moving {
     shift(by) {
         const ids = this.heads();
         const edge = ids[by < 0 ? 0 : ids.length - 1];
+        if (!edge) {
+            return;
+        }
         const { parent } = this.tree.get(edge);
         const siblings = this.tree.partsOf(parent);
         const at = siblings.indexOf(edge) + by;
@@ -40,7 +43,7 @@ export class Moving {
 
     inward() {
         const ids = this.heads();
-        const { after } = this.tree.placeOf(ids[0]);
+        const after = ids.length && this.tree.placeOf(ids[0]).after;
         if (after) {
             this.outline.folds.delete(after);
             this.outline.move(ids, this.tree.lastPlace(after));
@@ -49,8 +52,8 @@ export class Moving {
 
     outward() {
         const ids = this.heads();
-        const { parent } = this.tree.get(ids[0]);
-        if (parent !== this.top && this.tree.get(parent)) {
+        const parent = this.tree.get(ids[0])?.parent;
+        if (parent && parent !== this.top && this.tree.get(parent)) {
             this.outline.move(ids, { parent: this.tree.get(parent).parent, after: parent });
         }
     }
@@ -61,14 +64,22 @@ export class Moving {
     }
 
     moveTo() {
-        this.outline.page.dialogs.moveTo(this.heads());
+        const ids = this.heads();
+        if (ids.length) {
+            this.outline.page.dialogs.moveTo(ids);
+        }
     }
 
     /** A new parent around what is marked, ready to be named. */
     wrap() {
         const { outline } = this;
         const id = newId();
-        outline.perform({ type: 'wrap', ids: this.heads(), new: id, title: '' });
+        const ids = this.heads();
+        if (!ids.length) {
+            return;
+        }
+        outline.looks.also(id);
+        outline.perform({ type: 'wrap', ids, new: id, title: '' });
         outline.show(id);
         outline.titles.write(id, 'start');
     }
@@ -76,6 +87,9 @@ export class Moving {
     async dissolve() {
         const { outline, tree } = this;
         const ids = this.heads();
+        if (!ids.length) {
+            return;
+        }
         const noted = ids.filter((id) => tree.get(id).noted);
         const names = noted.map((id) => `“${tree.get(id).title || 'Untitled'}”`).join(', ');
         if (noted.length && !(await outline.page.dialogs.confirm('Let the note go too?', `${names} has a note, which goes with it. Its parts stay. Undo brings both back.`, 'Dissolve'))) {
@@ -92,6 +106,9 @@ export class Moving {
     /** To the loose ideas, or from there to the end of the tree. */
     loosen() {
         const ids = this.heads();
+        if (!ids.length) {
+            return;
+        }
         const isLoose = this.tree.home(ids[0]) === TRAY;
         this.outline.move(ids, this.tree.lastPlace(isLoose ? this.top : TRAY));
         this.outline.say(isLoose ? 'Put at the end of the plan.' : ids.length === 1 ? 'It waits with the loose ideas.' : `${ids.length} topics wait with the loose ideas.`, { label: 'Undo', act: () => this.outline.page.undo() });
@@ -117,6 +134,9 @@ export class Moving {
     }
 
     toAnotherPlan() {
-        this.outline.page.dialogs.toAnotherPlan(this.heads());
+        const ids = this.heads();
+        if (ids.length) {
+            this.outline.page.dialogs.toAnotherPlan(ids);
+        }
     }
 }

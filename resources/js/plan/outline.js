@@ -90,7 +90,7 @@ export class Outline {
             this.active = this.list.find((row) => this.tree.get(row.id))?.id ?? null;
         }
         if (this.writing && !this.tree.get(this.writing)) {
-            this.titles.end();
+            this.titles.end(false);
         }
         this.looks.told();
     }
@@ -272,7 +272,7 @@ export class Outline {
 
     /** An action of the key table or of a menu, on a row. */
     on(action, id, anchor, event = null) {
-        const topic = id && this.tree.get(id);
+        const topic = id && this.rows.index.has(id) && this.tree.get(id);
         if (!topic && !['showKeys', 'unfoldAll', 'foldToLevel'].includes(action)) {
             return;
         }

@@ -42,8 +42,8 @@ export class Writing {
         outline.landing.draw();
     }
 
-    /** Puts the title back in the place of the field. */
-    end() {
+    /** Puts the title back in the place of the field; `isSeen`: whether its row is still one of those shown. */
+    end(isSeen = true) {
         const { outline } = this;
         if (!outline.writing) {
             return;
@@ -53,7 +53,9 @@ export class Writing {
         this.ending = true;
         this.input.replaceWith(span);
         this.ending = false;
-        outline.rows.draw();
+        if (isSeen) {
+            outline.rows.draw();
+        }
         outline.landing.draw();
     }
 

@@ -38,7 +38,7 @@
                 <div class="tree" role="tree" tabindex="0" aria-label="Topics" aria-multiselectable="true"><div class="loose-head" id="loose-head" role="presentation" hidden><span>Loose ideas</span><small>They have no place yet, and are not handed over.</small></div></div>
             </div>
             <div class="marked-bar" id="marked-bar" role="toolbar" aria-label="What is marked" hidden>
-                <strong role="status"></strong>
+                <strong role="status" draggable="true" title="Drag it into another plan or program"></strong>
                 @foreach (['wrap' => 'New parent', 'moveTo' => 'Move to…', 'outward' => 'Out', 'inward' => 'In', 'loosen' => 'Loose', 'toAnotherPlan' => 'Another plan…', 'duplicate' => 'Duplicate', 'openMenu' => 'Kind, dye, flag…', 'remove' => 'Remove'] as $action => $name)
                     <button type="button" class="plain" data-action="{{ $action }}">{{ $name }}</button>
                 @endforeach
