@@ -45,12 +45,13 @@ final class PlanStore
         });
     }
 
+    /** @param bool $withNotes with the bodies of all notes, and the sources */
     public function load(PlanRow $row, bool $withNotes = false): Plan
     {
         $rows = new PlanRows();
         $plan = $rows->tree($row);
 
-        return $withNotes ? $rows->withNotes($plan, $row->id) : $plan;
+        return $withNotes ? $rows->withSources($rows->withNotes($plan, $row->id), $row->id) : $plan;
     }
 
     /** With all notes, sources, and what was removed under the bin. */

@@ -31,9 +31,30 @@ final class PlanForm
         return [
             'properties' => $plan->properties->toArray(),
             'topics' => $topics,
-            'sources' => array_map(static fn(Source $source): array => ['id' => $source->id, 'title' => $source->title], array_values($plan->sources)),
+            'sources' => self::sources($plan),
             'foreign' => (object) $plan->foreign,
         ];
+    }
+
+    /** @return list<array{id: string, title: string}> */
+    public static function sources(Plan $plan): array
+    {
+        return array_map(static fn(Source $source): array => ['id' => $source->id, 'title' => $source->title], array_values($plan->sources));
+    }
+
+    /**
+     * @return array<string, Source>
+     *
+     * @throws MalformedShape|InvalidValue
+     */
+    public static function readSources(Shape $form): array
+    {
+        $sources = [];
+        foreach ($form->objects('sources') as $row) {
+            $sources[$row->id('id')] = new Source($row->id('id'), Topic::title($row->string('title')));
+        }
+
+        return $sources;
     }
 
     /** @throws MalformedShape|InvalidValue|InvalidNote */
@@ -46,11 +67,7 @@ final class PlanForm
             $parent = $row->idOr('parent', null);
             $parent === null ? $edit->put($topic) : $edit->append($topic, $parent);
         }
-        $sources = [];
-        foreach ($form->objects('sources') as $row) {
-            $sources[$row->id('id')] = new Source($row->id('id'), Topic::title($row->string('title')));
-        }
 
-        return $edit->done()->withSources($sources)->withForeign(TopicForm::foreign($form->object('foreign')));
+        return $edit->done()->withSources(self::readSources($form))->withForeign(TopicForm::foreign($form->object('foreign')));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Embrel\Citation\Source;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Id\CountedIds;
@@ -79,13 +80,14 @@ final class WriterTest extends TestCase
 
     public function testOurOwnOpmlComesBackWithoutLoss(): void
     {
-        $plan = self::rich();
+        $plan = self::rich()->withSources([Build::ulid(8) => new Source(Build::ulid(8), 'Pell, “Tides & Walls”')]);
         $file = $this->write(Format::Opml, $plan, new Choices(loose: true));
         $back = Reading::Opml->reader()->read(Build::stream($file), new Options(), new CountedIds('04'));
         self::assertSame([], $back->repairs);
         self::assertSame(self::forms($plan), self::forms($back->plan));
         self::assertEquals($plan->properties, $back->plan->properties);
         self::assertSame($plan->foreign, $back->plan->foreign);
+        self::assertEquals($plan->sources, $back->plan->sources);
         self::assertSame($plan->title(), $back->plan->title());
         self::assertSame($file, $this->write(Format::Opml, $back->plan, new Choices(loose: true)));
     }

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Plan;
+use App\Rules\Id;
 use App\Store\BranchCopy;
 use App\Store\Change;
 use App\Store\PlanStore;
 use App\Store\PlanView;
-use Embrel\Id\Ulid;
 use Embrel\Operation\RemoveTopics;
 use Embrel\Plan\Place;
 use Illuminate\Http\JsonResponse;
@@ -24,7 +24,7 @@ final class CopyController
     {
         Gate::authorize('update', $plan);
         $user = $request->user() ?? abort(401);
-        $id = static fn(string $attribute, mixed $value, \Closure $fail): mixed => \is_string($value) && Ulid::isValid($value) ? null : $fail('Not an id.');
+        $id = new Id();
         $given = $request->validate([
             'id' => ['required', $id], 'base' => ['required', 'integer', 'min:0'], 'from' => ['required', $id],
             'topics' => ['present', 'array', 'max:5000'], 'topics.*' => [$id], 'parent' => ['required', $id], 'after' => ['nullable', $id], 'move' => ['boolean'], 'last' => ['boolean'],

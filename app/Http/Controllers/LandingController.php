@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Plan;
+use App\Rules\Id;
 use App\Store\PlanStore;
 use Embrel\Id\Ids;
-use Embrel\Id\Ulid;
 use Embrel\Numbering\Numbering;
 use Embrel\Operation\AddTopics;
 use Embrel\Operation\MoveTopics;
@@ -24,7 +24,7 @@ final class LandingController
     public function __invoke(Request $request, Plan $plan, PlanStore $store, Ids $ids): JsonResponse
     {
         Gate::authorize('view', $plan);
-        $id = static fn(string $attribute, mixed $value, \Closure $fail): mixed => \is_string($value) && Ulid::isValid($value) ? null : $fail('Not an id.');
+        $id = new Id();
         $given = $request->validate(['parent' => ['required', $id], 'after' => ['nullable', $id], 'topic' => ['nullable', $id]]);
         $tree = $store->load($plan);
         $place = new Place($given['parent'], $given['after'] ?? null);

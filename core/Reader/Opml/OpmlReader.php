@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Embrel\Reader\Opml;
 
+use Embrel\Citation\Source as CitedSource;
 use Embrel\Id\Ids;
 use Embrel\Intake\Growing;
 use Embrel\Intake\TypedNumbers;
 use Embrel\Limits;
+use Embrel\Operation\PlanForm;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Properties;
 use Embrel\Reader\Options;
@@ -15,6 +17,7 @@ use Embrel\Reader\Reader;
 use Embrel\Reader\Result;
 use Embrel\Reader\Source;
 use Embrel\Reader\Unreadable;
+use Embrel\Shape;
 
 /** OPML 1.0, 1.1 and 2.0 (opml.org). Attributes that we do not know are kept with their topic. */
 final class OpmlReader implements Reader
@@ -152,7 +155,7 @@ final class OpmlReader implements Reader
             trim($this->head['title'] ?? ''),
         );
         $plan = $this->growing->done();
-        $plan = $plan->withProperties($this->properties())->withForeign($this->foreign());
+        $plan = $plan->withProperties($this->properties())->withForeign($this->foreign())->withSources($this->sources());
 
         return new Result($options->stripNumbers ? TypedNumbers::stripped($plan) : $plan, $this->growing->repairs());
     }
@@ -170,10 +173,22 @@ final class OpmlReader implements Reader
         }
     }
 
+    /** @return array<string, CitedSource> */
+    private function sources(): array
+    {
+        try {
+            return isset($this->head['e:sources']) ? PlanForm::readSources(new Shape(['sources' => json_decode($this->head['e:sources'], true)], 'head')) : [];
+        } catch (\InvalidArgumentException) {
+            $this->growing->repaired('The sources of the plan could not be read.');
+
+            return [];
+        }
+    }
+
     /** @return array<string, string> */
     private function foreign(): array
     {
-        $kept = array_diff_key($this->head, ['title' => 1, 'ownerName' => 1, 'e:plan' => 1, 'e:note' => 1]);
+        $kept = array_diff_key($this->head, ['title' => 1, 'ownerName' => 1, 'e:plan' => 1, 'e:note' => 1, 'e:sources' => 1]);
 
         return array_filter($kept, static fn(string $value, string $name): bool => !str_contains($name, ':') && \strlen($value) < Limits::FOREIGN_BYTES, ARRAY_FILTER_USE_BOTH);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Writer\Opml;
 
 use Embrel\Draft\Choices;
+use Embrel\Operation\PlanForm;
 use Embrel\Operation\TopicForm;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Numbered;
@@ -56,6 +57,9 @@ final class OpmlWriter implements Writer
             $xml->writeElement($name, $value);
         }
         $xml->writeElement('e:plan', self::json($plan->properties->toArray()));
+        if ($choices->from === Plan::ROOT && $plan->sources !== []) {
+            $xml->writeElement('e:sources', self::json(PlanForm::sources($plan)));
+        }
         if ($choices->notes && $top->note !== null && !$top->note->isEmpty()) {
             $xml->writeElement('e:note', self::json(TopicForm::blocks($top->note)));
         }

@@ -3,12 +3,10 @@ import { send } from '../http.js';
 import { Clock } from './clock.js';
 import { element } from './element.js';
 import { actionFor, digitOf } from './keys.js';
-import { numberAt } from './landing.js';
 import { fromHtml, fromText } from './lines.js';
-import { Places } from './places.js';
+import { Sorting } from './sorting.js';
 import { ROOT, TRAY } from './tree.js';
 
-const SECOND_DIGIT = 700;
 const ID_DIGITS = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
 
 /** The gather view: ideas come in at the speed of typing, and one key sends each where it belongs. */
@@ -23,14 +21,15 @@ export class Gather {
         this.active = null;
         this.marked = new Set();
         this.sources = [];
-        this.places = new Places(this);
+        this.sorting = new Sorting(this);
+        this.places = this.sorting.places;
         this.clock = new Clock(document.getElementById('clock'), `embrel.clock.${page.data.plan}`, (minutes) => page.say(`${minutes} minutes are over. ${this.count()} ideas are waiting here.`));
         this.input.addEventListener('keydown', (event) => this.pressedInField(event));
         this.input.addEventListener('paste', (event) => this.pasted(event));
         document.getElementById('gather-form').addEventListener('submit', (event) => event.preventDefault());
         this.list.addEventListener('keydown', (event) => this.pressed(event));
         this.list.addEventListener('click', (event) => this.clicked(event));
-        document.getElementById('gather-sources').addEventListener('click', () => this.showSources());
+        document.getElementById('gather-sources').addEventListener('click', () => this.sorting.showSources());
         setInterval(() => !document.hidden && page.view === 'gather' && this.drawTimes(), 30000);
     }
 
@@ -220,14 +219,14 @@ export class Gather {
         const digit = digitOf(event);
         if (digit) {
             event.preventDefault();
-            this.digit(digit);
+            this.sorting.digit(digit);
         } else if (action) {
             event.preventDefault();
             ({
                 ideaAbove: () => this.step(-1), ideaBelow: () => this.step(1), markIdeaAbove: () => this.stretch(-1), markIdeaBelow: () => this.stretch(1),
                 toggleIdea: () => this.toggle(this.active), allIdeas: () => { this.marked = new Set(this.ids); this.draw(); },
-                toNewSection: () => this.toNewSection(), toQuote: () => this.toQuote(), toSource: () => this.toSource(), letGo: () => this.letGo(),
-                placeAbove: () => this.choose(-1), placeBelow: () => this.choose(1), putHere: () => this.putHere(), leavePlaces: () => this.leavePlaces(),
+                toNewSection: () => this.sorting.toNewSection(), toQuote: () => this.sorting.toQuote(), toSource: () => this.sorting.toSource(), letGo: () => this.sorting.letGo(),
+                placeAbove: () => this.sorting.choose(-1), placeBelow: () => this.sorting.choose(1), putHere: () => this.sorting.putHere(), leavePlaces: () => this.sorting.leavePlaces(),
             })[action]();
         } else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey && event.key !== ' ') {
             // Any other letter is the beginning of the next idea: it goes where the keyboard goes.
@@ -237,7 +236,7 @@ export class Gather {
 
     outwards() {
         if (this.places.isInside) {
-            this.leavePlaces();
+            this.sorting.leavePlaces();
         } else if (this.marked.size) {
             this.toField();
         } else if (this.parents.length) {
@@ -245,158 +244,6 @@ export class Gather {
             this.drawInside();
         } else {
             document.querySelector('.modes [data-view=gather]').focus();
-        }
-    }
-
-    // ---- Ideas are sent
-
-    /** A number may have two digits: where it could go on, a moment is waited for the second. */
-    digit({ digit, shift }) {
-        clearTimeout(this.waiting);
-        const number = this.typed ? Number(`${this.typed.digit}${digit}`) : digit;
-        const opens = shift || this.typed?.shift;
-        this.typed = null;
-        const sections = this.places.numbered();
-        const act = () => {
-            this.typed = null;
-            this.showTyped('');
-            const id = sections[number - 1];
-            if (id) {
-                opens ? this.choosePlace(id) : this.toSection(id);
-            } else {
-                this.page.live.textContent = `There is no section ${number}.`;
-            }
-        };
-        if (number > 0 && number * 10 <= sections.length) {
-            this.typed = { digit: number, shift: opens };
-            this.showTyped(`${number}…`);
-            this.waiting = setTimeout(act, SECOND_DIGIT);
-        } else {
-            act();
-        }
-    }
-
-    showTyped(text) {
-        document.getElementById('typed').textContent = text;
-    }
-
-    /** What is marked, in the order in which the ideas came, without what is inside another of them. */
-    heads() {
-        const marked = this.marked.size ? this.marked : new Set(this.ids.slice(0, 1));
-        return [...this.tree.rows(new Set(), TRAY)].map((row) => row.id).filter((id) => marked.has(id) && !marked.has(this.tree.get(id).parent));
-    }
-
-    /** Sends what is marked by an operation, and marks the next idea at once. */
-    dispatch(operation, said) {
-        const gone = new Set(this.heads().flatMap((id) => this.tree.branch(id)));
-        const at = Math.max(...[...gone].map((id) => this.ids.indexOf(id)));
-        const next = this.ids.slice(at + 1).find((id) => !gone.has(id)) ?? this.ids.slice(0, at).reverse().find((id) => !gone.has(id));
-        this.places.parent = ROOT;
-        this.marked.clear();
-        this.page.perform(operation);
-        this.page.live.textContent = said;
-        if (next) {
-            this.mark(next);
-        } else {
-            this.toField();
-        }
-    }
-
-    toSection(id) {
-        const ids = this.heads();
-        if (ids.length) {
-            const topic = this.tree.get(id);
-            this.dispatch({ type: 'move', ids, at: this.tree.lastPlace(id) }, `Sent to ${topic.label} ${topic.title}`);
-        }
-    }
-
-    choosePlace(id) {
-        if (this.heads().length) {
-            this.places.enter(id);
-            this.list.focus({ preventScroll: true });
-            this.tellPlace();
-        }
-    }
-
-    choose(by) {
-        this.places.moveGap(by);
-        this.tellPlace();
-    }
-
-    /** Which number the idea would get at the place that is shown. */
-    async tellPlace() {
-        const place = this.places.place();
-        this.places.number = '';
-        clearTimeout(this.asking);
-        this.asking = setTimeout(async () => {
-            const number = await numberAt(this.page, place, this.heads()[0]);
-            if (JSON.stringify(place) === JSON.stringify(this.places.place())) {
-                this.places.number = number;
-                this.places.draw();
-                this.page.live.textContent = number ? `Here: ${number}` : 'Here';
-            }
-        }, 120);
-    }
-
-    leavePlaces() {
-        this.places.leave();
-        this.list.focus({ preventScroll: true });
-    }
-
-    putHere() {
-        this.dispatch({ type: 'move', ids: this.heads(), at: this.places.place() }, 'Put there');
-    }
-
-    toNewSection() {
-        const ids = this.heads();
-        if (ids.length) {
-            this.dispatch({ type: 'move', ids, at: this.tree.lastPlace(ROOT) }, 'A new section at the end of the plan');
-        }
-    }
-
-    /** It stays marked, so that a number can send it on as a quote. */
-    toQuote() {
-        const ids = this.heads();
-        if (ids.length) {
-            const isQuote = ids.every((id) => this.tree.get(id).kind === 'quote');
-            this.page.perform({ type: 'kind', ids, value: isQuote ? 'section' : 'quote' });
-            this.page.live.textContent = isQuote ? 'Not a quote any more' : 'Marked as a quote';
-        }
-    }
-
-    toSource() {
-        const ids = this.heads();
-        if (ids.length) {
-            const sources = ids.map((id) => ({ id: newId(), title: this.tree.get(id).title }));
-            this.sources.push(...sources);
-            this.drawSources();
-            // What was inside an idea stays with the loose ideas.
-            this.dispatch({ type: 'compound', operations: [{ type: 'source', sources }, { type: 'dissolve', ids }] }, 'Kept as a source');
-        }
-    }
-
-    letGo() {
-        const ids = this.heads();
-        if (ids.length) {
-            this.dispatch({ type: 'remove', ids }, 'Let go');
-            this.page.say(ids.length === 1 ? 'Let one idea go.' : `Let ${ids.length} ideas go.`, { label: 'Undo', act: () => this.page.undo() });
-        }
-    }
-
-    showSources() {
-        const dialog = document.getElementById('sources');
-        dialog.querySelector('ul').replaceChildren(...this.sources.map((source) => element('li', {}, element('span', {}, source.title),
-            element('button', {
-                type: 'button', class: 'plain', 'aria-label': `Back to the loose ideas: ${source.title}`, onclick: () => {
-                    this.page.perform({ type: 'compound', operations: [{ type: 'unsource', ids: [source.id] }, { type: 'add', at: this.tree.lastPlace(TRAY), topics: [{ id: newId(), title: source.title }] }] });
-                    this.sources = this.sources.filter((one) => one !== source);
-                    this.drawSources();
-                    this.places.draw();
-                    this.sources.length ? this.showSources() : dialog.close();
-                },
-            }, 'Back to the ideas'))));
-        if (!dialog.open) {
-            dialog.showModal();
         }
     }
 }

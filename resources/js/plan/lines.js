@@ -8,7 +8,8 @@ function topicsOf(lines) {
     const stack = [];
     const topics = [];
     for (const { depth, text } of lines) {
-        const title = text.replace(/\s+/g, ' ').trim().slice(0, LONGEST);
+        const signs = [...text.replace(/\s+/g, ' ').trim()];
+        const title = signs.slice(0, LONGEST).join('');
         if (!title) {
             continue;
         }
@@ -16,7 +17,12 @@ function topicsOf(lines) {
             stack.pop();
         }
         const id = newId();
-        topics.push({ id, title, ...(stack.length ? { parent: stack.at(-1).id } : {}) });
+        // What is too long for a title runs on in the note.
+        const rest = signs.slice(LONGEST).join('');
+        topics.push({
+            id, title, ...(stack.length ? { parent: stack.at(-1).id } : {}),
+            ...(rest ? { note: [{ type: 'paragraph', attrs: { id: newId() }, content: [{ type: 'text', text: rest }] }] } : {}),
+        });
         stack.push({ depth, id });
     }
     return topics;

@@ -84,13 +84,18 @@ export class Looks {
     // ---- Focus
 
     focusBranch(id) {
-        this.dimmed = false;
-        this.focusOn(this.outline.start === id ? ROOT : id);
+        this.toggle(id, false);
     }
 
     dimRest(id) {
-        this.dimmed = true;
-        this.focusOn(this.outline.start === id ? ROOT : id);
+        this.toggle(id, true);
+    }
+
+    /** A branch in focus in one of the two ways; a second time, the whole plan again. */
+    toggle(id, dimmed) {
+        const isSo = this.outline.start === id && this.dimmed === dimmed;
+        this.dimmed = dimmed;
+        this.focusOn(isSo ? ROOT : id);
     }
 
     setDimmed(dimmed) {

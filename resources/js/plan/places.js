@@ -7,8 +7,8 @@ import { ROOT } from './tree.js';
  * the very place.
  */
 export class Places {
-    constructor(gather) {
-        this.gather = gather;
+    constructor(sorting) {
+        this.sorting = sorting;
         this.box = document.getElementById('places');
         this.head = document.getElementById('where-head');
         this.hint = document.getElementById('where-hint');
@@ -17,7 +17,7 @@ export class Places {
     }
 
     get tree() {
-        return this.gather.page.tree;
+        return this.sorting.tree;
     }
 
     get isInside() {
@@ -75,24 +75,24 @@ export class Places {
     }
 
     sourceHint() {
-        const count = this.gather.sources.length;
+        const count = this.sorting.gather.sources.length;
         return count ? `joins the reference list: ${count} so far` : 'joins the reference list';
     }
 
     section(id, number) {
         const topic = this.tree.get(id);
         const count = this.tree.branch(id).length - 1;
-        return element('li', {}, element('button', { type: 'button', 'data-place': id, 'aria-keyshortcuts': number ? String(number) : null, '--d': colour(this.tree.dye(id)), onclick: (event) => (event.shiftKey ? this.gather.choosePlace(id) : this.gather.toSection(id)) },
+        return element('li', {}, element('button', { type: 'button', 'data-place': id, 'aria-keyshortcuts': number ? String(number) : null, '--d': colour(this.tree.dye(id)), onclick: (event) => (event.shiftKey ? this.sorting.choosePlace(id) : this.sorting.toSection(id)) },
             element('span', { class: number ? 'badge' : 'badge is-plain' }, number ? String(number) : topic.label || '·'),
             element('span', {}, element('strong', {}, topic.title || 'Untitled'), element('small', {}, count === 0 ? 'nothing yet' : `${count} ${count === 1 ? 'topic' : 'topics'}`))),
-        element('button', { type: 'button', class: 'into', 'aria-label': `Choose the place in ${topic.title || 'Untitled'}`, title: 'Choose the place', onclick: () => this.gather.choosePlace(id) }, '›'));
+        element('button', { type: 'button', class: 'into', 'aria-label': `Choose the place in ${topic.title || 'Untitled'}`, title: 'Choose the place', onclick: () => this.sorting.choosePlace(id) }, '›'));
     }
 
     line() {
-        return element('li', { class: 'landing-here' }, element('button', { type: 'button', onclick: () => this.gather.putHere() }, element('span', { class: 'bar-line' }), element('span', { class: 'here' }, `Here${this.number ? `: ${this.number}` : ''}`)));
+        return element('li', { class: 'landing-here' }, element('button', { type: 'button', onclick: () => this.sorting.putHere() }, element('span', { class: 'bar-line' }), element('span', { class: 'here' }, `Here${this.number ? `: ${this.number}` : ''}`)));
     }
 
     act(key, name, hint, action) {
-        return element('li', {}, element('button', { type: 'button', onclick: () => this.gather[action]() }, element('kbd', { class: 'badge is-key' }, key), element('span', {}, element('strong', {}, name), element('small', {}, hint))));
+        return element('li', {}, element('button', { type: 'button', onclick: () => this.sorting[action]() }, element('kbd', { class: 'badge is-key' }, key), element('span', {}, element('strong', {}, name), element('small', {}, hint))));
     }
 }

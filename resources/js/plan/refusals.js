@@ -38,7 +38,11 @@ export class Refusals {
     }
 
     draw() {
-        localStorage.setItem(this.key, JSON.stringify(this.kept));
+        try {
+            localStorage.setItem(this.key, JSON.stringify(this.kept));
+        } catch {
+            // The storage is full: they are kept by this tab alone until they are settled.
+        }
         this.open.hidden = this.kept.length === 0;
         this.open.textContent = this.kept.length === 1 ? '1 change not made' : `${this.kept.length} changes not made`;
         this.list.replaceChildren(...this.kept.map((one, i) => element('li', {},

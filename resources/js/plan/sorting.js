@@ -1,0 +1,170 @@
+import { newId } from '../ids.js';
+import { element } from './element.js';
+import { numberAt } from './landing.js';
+import { Places } from './places.js';
+import { ROOT, TRAY } from './tree.js';
+
+const SECOND_DIGIT = 700;
+
+/** Sends the marked ideas where they belong; the next one is marked at once. Its methods are actions of the key table. */
+export class Sorting {
+    constructor(gather) {
+        this.gather = gather;
+        this.page = gather.page;
+        this.places = new Places(this);
+    }
+
+    get tree() {
+        return this.page.tree;
+    }
+
+    /** A number may have two digits: where it could go on, a moment is waited for the second. */
+    digit({ digit, shift }) {
+        clearTimeout(this.waiting);
+        const number = this.typed ? Number(`${this.typed.digit}${digit}`) : digit;
+        const opens = shift || this.typed?.shift;
+        this.typed = null;
+        const sections = this.places.numbered();
+        const act = () => {
+            this.typed = null;
+            this.showTyped('');
+            const id = sections[number - 1];
+            if (id) {
+                opens ? this.choosePlace(id) : this.toSection(id);
+            } else {
+                this.page.live.textContent = `There is no section ${number}.`;
+            }
+        };
+        if (number > 0 && number * 10 <= sections.length) {
+            this.typed = { digit: number, shift: opens };
+            this.showTyped(`${number}…`);
+            this.waiting = setTimeout(act, SECOND_DIGIT);
+        } else {
+            act();
+        }
+    }
+
+    showTyped(text) {
+        document.getElementById('typed').textContent = text;
+    }
+
+    /** What is marked, in the order in which the ideas came, without what is inside another of them. */
+    heads() {
+        const marked = this.gather.marked.size ? this.gather.marked : new Set(this.gather.ids.slice(0, 1));
+        return [...this.tree.rows(new Set(), TRAY)].map((row) => row.id).filter((id) => marked.has(id) && !marked.has(this.tree.get(id).parent));
+    }
+
+    /** Sends what is marked by an operation, and marks the next idea at once. */
+    dispatch(operation, said) {
+        const gone = new Set(this.heads().flatMap((id) => this.tree.branch(id)));
+        const at = Math.max(...[...gone].map((id) => this.gather.ids.indexOf(id)));
+        const next = this.gather.ids.slice(at + 1).find((id) => !gone.has(id)) ?? this.gather.ids.slice(0, at).reverse().find((id) => !gone.has(id));
+        this.places.parent = ROOT;
+        this.gather.marked.clear();
+        this.page.perform(operation);
+        this.page.live.textContent = said;
+        if (next) {
+            this.gather.mark(next);
+        } else {
+            this.gather.toField();
+        }
+    }
+
+    toSection(id) {
+        const ids = this.heads();
+        if (ids.length) {
+            const topic = this.tree.get(id);
+            this.dispatch({ type: 'move', ids, at: this.tree.lastPlace(id) }, `Sent to ${topic.label} ${topic.title}`);
+        }
+    }
+
+    choosePlace(id) {
+        if (this.heads().length) {
+            this.places.enter(id);
+            this.gather.list.focus({ preventScroll: true });
+            this.tellPlace();
+        }
+    }
+
+    choose(by) {
+        this.places.moveGap(by);
+        this.tellPlace();
+    }
+
+    /** Which number the idea would get at the place that is shown. */
+    async tellPlace() {
+        const place = this.places.place();
+        this.places.number = '';
+        clearTimeout(this.asking);
+        this.asking = setTimeout(async () => {
+            const number = await numberAt(this.page, place, this.heads()[0]);
+            if (JSON.stringify(place) === JSON.stringify(this.places.place())) {
+                this.places.number = number;
+                this.places.draw();
+                this.page.live.textContent = number ? `Here: ${number}` : 'Here';
+            }
+        }, 120);
+    }
+
+    leavePlaces() {
+        this.places.leave();
+        this.gather.list.focus({ preventScroll: true });
+    }
+
+    putHere() {
+        this.dispatch({ type: 'move', ids: this.heads(), at: this.places.place() }, 'Put there');
+    }
+
+    toNewSection() {
+        const ids = this.heads();
+        if (ids.length) {
+            this.dispatch({ type: 'move', ids, at: this.tree.lastPlace(ROOT) }, 'A new section at the end of the plan');
+        }
+    }
+
+    /** It stays marked, so that a number can send it on as a quote. */
+    toQuote() {
+        const ids = this.heads();
+        if (ids.length) {
+            const isQuote = ids.every((id) => this.tree.get(id).kind === 'quote');
+            this.page.perform({ type: 'kind', ids, value: isQuote ? 'section' : 'quote' });
+            this.page.live.textContent = isQuote ? 'Not a quote any more' : 'Marked as a quote';
+        }
+    }
+
+    toSource() {
+        const ids = this.heads();
+        if (ids.length) {
+            const sources = ids.map((id) => ({ id: newId(), title: this.tree.get(id).title }));
+            this.gather.sources.push(...sources);
+            this.gather.drawSources();
+            // What was inside an idea stays with the loose ideas.
+            this.dispatch({ type: 'compound', operations: [{ type: 'source', sources }, { type: 'dissolve', ids }] }, 'Kept as a source');
+        }
+    }
+
+    letGo() {
+        const ids = this.heads();
+        if (ids.length) {
+            this.dispatch({ type: 'remove', ids }, 'Let go');
+            this.page.say(ids.length === 1 ? 'Let one idea go.' : `Let ${ids.length} ideas go.`, { label: 'Undo', act: () => this.page.undo() });
+        }
+    }
+
+    showSources() {
+        const dialog = document.getElementById('sources');
+        dialog.querySelector('ul').replaceChildren(...this.gather.sources.map((source) => element('li', {}, element('span', {}, source.title),
+            element('button', {
+                type: 'button', class: 'plain', 'aria-label': `Back to the loose ideas: ${source.title}`, onclick: () => {
+                    this.page.perform({ type: 'compound', operations: [{ type: 'unsource', ids: [source.id] }, { type: 'add', at: this.tree.lastPlace(TRAY), topics: [{ id: newId(), title: source.title }] }] });
+                    this.gather.sources = this.gather.sources.filter((one) => one !== source);
+                    this.gather.drawSources();
+                    this.places.draw();
+                    this.gather.sources.length ? this.showSources() : dialog.close();
+                },
+            }, 'Back to the ideas'))));
+        if (!dialog.open) {
+            dialog.showModal();
+        }
+    }
+}
