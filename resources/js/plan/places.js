@@ -60,6 +60,7 @@ export class Places {
         this.head.textContent = inside ? `Where in ${inside.label} ${inside.title || 'Untitled'}?`.replace('  ', ' ') : 'Where does it belong?';
         this.hint.textContent = inside
             ? 'Up and Down choose the place, Enter puts it there. A number puts it inside that topic; Esc goes back.'
+            : !numbers.size ? 'There is no section yet. N makes the marked idea the first one.'
             : 'Press the number to send the marked idea there. It lands at the end of that section; hold Shift to choose the place.';
         const rows = this.tree.partsOf(this.parent).map((id) => this.section(id, numbers.get(id)));
         if (inside) {
@@ -71,6 +72,7 @@ export class Places {
                 this.act('S', 'Source', this.sourceHint(), 'toSource'), this.act('X', 'Let it go', 'undo brings it back', 'letGo'));
         }
         this.box.replaceChildren(...rows);
+        this.box.classList.toggle('is-many', rows.length > 12);
         this.box.querySelector('.landing-here')?.scrollIntoView({ block: 'nearest' });
     }
 
