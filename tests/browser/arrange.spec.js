@@ -175,6 +175,28 @@ test('the page shows where the next topic will land, and with which number', asy
     await expect(line.locator('output')).toHaveText('1');
     await writer.type('[Escape]');
     await expect(line).toBeHidden();
+    await writer.mark(/1 A$/);
+    await page.getByRole('button', { name: 'New topic' }).hover();
+    await expect(line.locator('output')).toHaveText('2');
+    await page.getByRole('button', { name: 'New topic' }).click();
+    await writer.type('Between');
+    await writer.expectOutline('1 A\n  1.1 A1\n2 Between\n3 B');
+});
+
+test('a branch is dragged by touch, at its number', async ({ browser }) => {
+    const page = await (await browser.newContext({ viewport: { width: 820, height: 1180 }, hasTouch: true })).newPage();
+    const writer = await planOf(page, 'Fingers', 'A', '\tA1', 'B', 'C');
+    const from = await writer.row(/3 C/).locator('.n').boundingBox();
+    const to = await writer.row(/1.1 A1/).boundingBox();
+    const session = await page.context().newCDPSession(page);
+    const touch = (type, x, y) => session.send('Input.dispatchTouchEvent', { type, touchPoints: type === 'touchEnd' ? [] : [{ x, y }] });
+    await touch('touchStart', from.x + 20, from.y + 10);
+    for (let i = 1; i <= 8; i++) {
+        await touch('touchMove', from.x + 20 + (to.x + 100 - from.x) * i / 8, from.y + 10 + (to.y + 5 - from.y - 10) * i / 8);
+    }
+    await expect(page.locator('.landing:not(.next) output')).toHaveText('1.1');
+    await touch('touchEnd');
+    await writer.expectOutline('1 A\n  1.1 C\n  1.2 A1\n2 B');
 });
 
 test('one branch alone, or the rest dimmed; it survives a reload', async ({ page }) => {

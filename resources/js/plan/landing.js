@@ -10,12 +10,16 @@ export async function numberAt(outline, place, topic = null) {
     return answer?.number ?? '';
 }
 
-/** The line that shows where the next topic will stand while a title is written: before it is typed. */
+/** The line that shows where the next topic will stand, before it is typed: while a title is written, and at the button for a new one. */
 export class Landing {
     constructor(outline) {
         this.outline = outline;
         this.line = element('div', { class: 'landing next', hidden: true, 'aria-hidden': 'true' }, element('output'));
         outline.box.append(this.line);
+        const add = document.getElementById('add');
+        for (const [type, isOver] of [['pointerenter', true], ['focus', true], ['pointerleave', false], ['blur', false]]) {
+            add.addEventListener(type, () => { this.isAdding = isOver; this.draw(); });
+        }
     }
 
     /** Where Enter would put the next topic, with its level. */
@@ -35,12 +39,13 @@ export class Landing {
     draw() {
         const { outline } = this;
         const { rows } = outline;
-        const i = rows.index.get(outline.writing);
+        const i = rows.index.get(this.isAdding ? outline.active : outline.writing);
         this.line.hidden = i === undefined;
         if (i === undefined) {
+            this.key = null;
             return;
         }
-        const place = this.place();
+        const place = this.isAdding ? { parent: outline.tree.get(outline.active).parent, after: outline.active, level: rows.list[i].level } : this.place();
         // A split, and a topic after one with open parts, stand below all that is under this one.
         let gap = place.above ? i : i + 1;
         while (!place.above && place.after && rows.list[gap]?.level > rows.list[i].level) {
