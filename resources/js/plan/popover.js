@@ -33,7 +33,7 @@ export class Popover {
 
     /** Buttons of which some are pressed: [[value, label, on], …] */
     choice(legend, part, choices, act) {
-        return this.group(legend, part, ...choices.map(([value, label, on]) => element('button', { type: 'button', 'aria-pressed': String(on), 'data-value': value, onclick: () => act(value) }, label)));
+        return this.group(legend, part, ...choices.map(([value, label, on]) => element('button', { type: 'button', 'aria-pressed': String(on), 'data-value': value, 'data-flag': part.startsWith('flag') ? value : null, onclick: () => act(value) }, label)));
     }
 
     pressed(event) {
