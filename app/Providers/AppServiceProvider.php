@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Http\Given;
 use App\Store\NewIds;
 use Embrel\Id\Ids;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -22,7 +23,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Password::defaults(static fn(): Password => Password::min(8));
-        RateLimiter::for('sign-in', static fn(Request $request): Limit => Limit::perMinute((int) config('embrel.sign_ins_a_minute'))->by($request->string('email')->lower() . '|' . $request->ip()));
+        RateLimiter::for('sign-in', static fn(Request $request): Limit => Limit::perMinute((int) config('embrel.sign_ins_a_minute'))->by(mb_strtolower(Given::text($request, 'email')) . '|' . $request->ip()));
         RateLimiter::for('uploads', static fn(Request $request): Limit => Limit::perMinute(30)->by((string) ($request->user()?->getAuthIdentifier() ?? $request->ip())));
     }
 }

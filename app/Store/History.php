@@ -10,6 +10,7 @@ use Embrel\Operation\OperationRefused;
 use Embrel\Operation\Transition;
 use Embrel\Plan\Plan;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** What has happened to a plan, step by step, and the ways back to any point of it. */
@@ -29,13 +30,10 @@ final class History
         $rows = DB::table('operations')->leftJoin('users', 'users.id', '=', 'operations.user_id')
             ->where('plan_id', $row->id)->where('seq', '<', $before)->orderByDesc('seq')->limit(self::AT_ONCE)->get(['seq', 'step_id', 'says', 'at', 'users.name']);
         $steps = [];
-        $last = null;
-        foreach ($rows as $one) {
-            if ($one->step_id !== $last) {
-                $steps[] = ['seq' => (int) $one->seq, 'says' => $one->says, 'by' => $one->name ?? 'A deleted account', 'at' => Carbon::parse($one->at), 'changes' => 0];
-                $last = $one->step_id;
-            }
-            ++$steps[\count($steps) - 1]['changes'];
+        foreach ($rows->chunkWhile(static fn(\stdClass $one, int $i, Collection $step): bool => $one->step_id === $step->last()?->step_id) as $step) {
+            /** @var \stdClass $last */
+            $last = $step->first();
+            $steps[] = ['seq' => (int) $last->seq, 'says' => $last->says, 'by' => $last->name ?? 'A deleted account', 'at' => Carbon::parse($last->at), 'changes' => \count($step)];
         }
         if (\count($rows) < self::AT_ONCE && $before > 1) {
             $steps[] = ['seq' => 1, 'says' => 'Started the plan', 'by' => $row->owner->name ?? '', 'at' => Carbon::parse($row->created_at), 'changes' => 1];

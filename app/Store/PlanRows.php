@@ -70,11 +70,11 @@ final class PlanRows
         $chosen = $ids === null ? '' : ' AND id IN (' . implode(',', array_fill(0, count($ids), '?')) . ')';
         $rows = $this->rows("plan_id = ? AND removed_at IS NOT NULL{$chosen}", [$planId, ...$ids ?? []]);
         $known = array_column($rows, 0, 0);
-        foreach ($rows as &$row) {
-            $row[1] = isset($known[$row[1]]) && $row[2] !== null ? $row[1] : Plan::BIN;
+        foreach ($rows as $i => $row) {
+            $rows[$i][1] = isset($known[$row[1]]) && $row[2] !== null ? $row[1] : Plan::BIN;
         }
 
-        return $this->built($plan, $rows);
+        return $this->built($plan, array_values($rows));
     }
 
     public function withSources(Plan $plan, string $planId): Plan
@@ -94,6 +94,7 @@ final class PlanRows
         $statement = DB::connection()->getPdo()->prepare('SELECT ' . self::COLUMNS . ' FROM topics WHERE ' . $where);
         $statement->execute($values);
 
+        /** @var list<list<string|int|null>> */
         return $statement->fetchAll(\PDO::FETCH_NUM);
     }
 

@@ -74,7 +74,8 @@ final class PlanView
     /** @return list<string> topics whose row was written after a revision, removed ones among them */
     private static function revised(string $planId, int $base): array
     {
-        return DB::table('topics')->where('plan_id', $planId)->where('revision', '>', $base)->pluck('id')->all();
+        /** @var list<string> */
+        return DB::table('topics')->where('plan_id', $planId)->where('revision', '>', $base)->pluck('id')->values()->all();
     }
 
     /**

@@ -144,6 +144,6 @@ final class UndoLog
             }
         }
 
-        return \count($out) === 1 ? $out[0] : new Compound($out);
+        return \count($out) === 1 ? $out[0] : new Compound(array_values($out));
     }
 }

@@ -78,6 +78,26 @@ final class PlansTest extends TestCase
         self::assertSame('Test plan', $this->row->refresh()->title);
     }
 
+    /** Whatever comes in the place of a text: the answer may be no, but never a failure of ours. */
+    public function testNoParameterBreaksAnyRoute(): void
+    {
+        $mine = ['plan' => $this->row->id, 'topic' => $this->id('A'), 'token' => 'x', 'seq' => '1'];
+        $names = ['to', 'by', 'seal', 'since', 'value', 'subject', 'shelf', 'email', 'into', 'text', 'with', 'within', 'whole', 'before', 'title', 'name', 'pattern', 'format', 'from', 'numbering', 'parent', 'after', 'topics', 'base', 'operations', 'folded', 'focus', 'dimmed', 'chosen', 'password', 'time_zone', 'id'];
+        foreach ([['x' => 'y'], [['deep']], 'ÿ' . str_repeat('%00', 3), -1] as $hostile) {
+            foreach (Route::getRoutes() as $route) {
+                if (preg_match('#^(?:account|sign-out|up|storage)|^plans/\{plan\}$#', $route->uri()) === 1 && $route->methods()[0] !== 'GET') {
+                    continue;
+                }
+                $values = array_fill_keys($names, $hostile);
+                \in_array('guest', $route->gatherMiddleware(), true) ? Auth::logout() : $this->actingAs($this->user);
+                foreach ([$this->json(...), fn(string $method, string $uri, array $data) => $this->call($method, $uri, $data)] as $ask) {
+                    $answer = $ask($route->methods()[0], $this->address($route->uri(), $mine) . ($route->methods()[0] === 'GET' ? '?' . http_build_query($values) : ''), $values);
+                    self::assertLessThan(500, $answer->getStatusCode(), "{$route->methods()[0]} {$route->uri()}: " . json_encode($hostile));
+                }
+            }
+        }
+    }
+
     public function testAPulseTellsWhetherAPlanHasChangedAndNothingElse(): void
     {
         $address = \App\Http\Controllers\PulseController::address($this->user, $this->row);
@@ -103,7 +123,7 @@ final class PlansTest extends TestCase
     /** @param array<string, string> $values */
     private function address(string $uri, array $values): string
     {
-        return '/' . preg_replace_callback('/\{(\w+)\}/', static fn(array $m): string => $values[$m[1]], $uri);
+        return '/' . ltrim((string) preg_replace_callback('/\{(\w+)\}/', static fn(array $m): string => $values[$m[1]] ?? 'x', $uri), '/');
     }
 
     public function testTheOutlineOfALargeBookTakesFewQueries(): void

@@ -29,7 +29,7 @@ final class CopyController
             'id' => ['required', $id], 'base' => ['required', 'integer', 'min:0'], 'from' => ['required', $id],
             'topics' => ['present', 'array', 'max:5000'], 'topics.*' => [$id], 'parent' => ['required', $id], 'after' => ['nullable', $id], 'move' => ['boolean'], 'last' => ['boolean'],
         ]);
-        $from = Plan::query()->findOrFail($given['from']);
+        $from = Plan::query()->where('id', $given['from'])->firstOrFail();
         Gate::authorize($request->boolean('move') ? 'update' : 'view', $from);
         $place = $request->boolean('last') ? Place::lastIn($store->load($plan), $given['parent']) : new Place($given['parent'], $given['after'] ?? null);
         $add = $copy->of($from, $given['topics'], $place);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use Embrel\Plan\Dye;
 use Embrel\Plan\InvalidValue;
 use Illuminate\Http\JsonResponse;
@@ -18,7 +19,7 @@ final class DyeController
     public function __invoke(Request $request): JsonResponse
     {
         try {
-            $dye = Dye::of($request->string('value')->toString());
+            $dye = Dye::of(Given::text($request, 'value'));
         } catch (InvalidValue) {
             return response()->json(['warning' => null]);
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Http\Requests\IntakeRequest;
 use App\Models\Plan;
 use App\Store\PlanList;
@@ -23,7 +24,7 @@ final class IntakeController
 
     public function create(Request $request, PlanList $list): View
     {
-        return view('plans.intake', ['plans' => $list->names($request->user() ?? abort(401)), 'into' => $request->query('into')]);
+        return view('plans.intake', ['plans' => $list->names($request->user() ?? abort(401)), 'into' => Given::text($request, 'into') ?: null]);
     }
 
     public function preview(IntakeRequest $request): JsonResponse
@@ -37,11 +38,11 @@ final class IntakeController
     {
         $user = $request->user() ?? abort(401);
         $result = $request->read($this->ids);
-        $into = $request->input('into');
-        if ($into === null) {
+        $into = Given::text($request, 'into');
+        if ($into === '') {
             return response()->json(['address' => route('plan', $store->create($user, $result->plan))]);
         }
-        $plan = Plan::query()->findOrFail($into);
+        $plan = Plan::query()->where('id', $into)->firstOrFail();
         Gate::authorize('update', $plan);
         $outcome = $store->apply($plan, $user, [$store->change(Branch::of($result->plan, $this->ids, $store->load($plan)))]);
         if ($outcome->refused !== []) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Plan;
+use App\Rules\Id;
 use App\Store\PersonalState;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -16,7 +17,7 @@ final class LookController
     public function __invoke(Request $request, Plan $plan, PersonalState $personal): Response
     {
         Gate::authorize('view', $plan);
-        $given = $request->validate(['focus' => ['nullable', 'string', 'size:26', 'ascii'], 'dimmed' => ['required', 'boolean']]);
+        $given = $request->validate(['focus' => ['nullable', new Id()], 'dimmed' => ['required', 'boolean']]);
         $personal->keepLook($request->user() ?? abort(401), $plan, $given['focus'] ?? null, $request->boolean('dimmed'));
 
         return response()->noContent();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Http\Requests\ResetPasswordRequest;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
@@ -31,7 +32,7 @@ final class PasswordResetController
 
     public function edit(Request $request, string $token): View
     {
-        return view('auth.reset', ['token' => $token, 'email' => $request->query('email')]);
+        return view('auth.reset', ['token' => $token, 'email' => Given::text($request, 'email')]);
     }
 
     public function update(ResetPasswordRequest $request): RedirectResponse

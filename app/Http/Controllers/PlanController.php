@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Http\Requests\StartPlanRequest;
 use App\Models\Plan;
 use App\Store\PersonalState;
@@ -24,7 +25,7 @@ final class PlanController
 
     public function index(Request $request, PlanList $list): View
     {
-        return view('plans.index', $list->for($request->user() ?? abort(401), $request->query('shelf') === 'put-away', $request->string('subject')->toString()));
+        return view('plans.index', $list->for($request->user() ?? abort(401), $request->query('shelf') === 'put-away', Given::text($request, 'subject')));
     }
 
     public function store(StartPlanRequest $request): RedirectResponse

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Models\Plan;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
@@ -25,8 +26,8 @@ final class PulseController
 
     public function __invoke(Request $request, string $plan): JsonResponse|Response
     {
-        $by = (string) $request->query('by');
-        hash_equals(self::seal($by, $plan), (string) $request->query('seal')) || abort(404);
+        $by = Given::text($request, 'by');
+        hash_equals(self::seal($by, $plan), Given::text($request, 'seal')) || abort(404);
         $revision = DB::table('plans')->where('id', $plan)->where('owner_id', $by)->whereNull('deleted_at')->value('revision') ?? abort(404);
 
         return $revision > $request->integer('since') ? response()->json(['revision' => (int) $revision]) : response()->noContent();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Http\Requests\SignInRequest;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -16,7 +17,7 @@ final class SignInController
     /** `to`: the plan from which someone was signed out, and to which they want to come back. */
     public function create(Request $request): View
     {
-        $to = (string) $request->query('to');
+        $to = Given::text($request, 'to');
         if (preg_match('#\A/plans/[0-9A-Z]{26}(?:/gather)?\z#', $to) === 1) {
             $request->session()->put('url.intended', url($to));
         }

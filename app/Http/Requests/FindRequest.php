@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Given;
 use App\Models\Plan;
 use Embrel\Plan\Plan as CorePlan;
 use Embrel\Search\Query;
@@ -34,7 +35,7 @@ final class FindRequest extends FormRequest
 
     public function searched(): Query
     {
-        return new Query((string) $this->query('text', (string) $this->input('text')), $this->boolean('whole'), $this->boolean('case'));
+        return new Query(Given::text($this, 'text'), $this->boolean('whole'), $this->boolean('case'));
     }
 
     public function within(CorePlan $plan): string
@@ -46,7 +47,7 @@ final class FindRequest extends FormRequest
 
     public function replacement(): string
     {
-        return (string) $this->input('with');
+        return Given::text($this, 'with');
     }
 
     /** @return list<string> */

@@ -9,7 +9,7 @@
             <div class="field">
                 <label for="field-time_zone">Time zone</label>
                 <select id="field-time_zone" name="time_zone">
-                    @foreach ($zones as $zone)<option @selected($zone === old('time_zone', $user->time_zone))>{{ $zone }}</option>@endforeach
+                    @foreach ($zones as $zone)<option @selected($zone === \App\Http\Given::before('time_zone', $user->time_zone))>{{ $zone }}</option>@endforeach
                 </select>
             </div>
             <p class="hint">You sign in with {{ $user->email }}.</p>

@@ -14,7 +14,7 @@
     <x-said/>
     <form class="keep-version" method="post" action="{{ route('plan.history', $plan) }}">
         @csrf
-        <div class="field"><label for="version-name">Keep the plan as it is now, under a name</label><input id="version-name" name="name" maxlength="120" autocomplete="off" placeholder="Before the supervisor’s comments" value="{{ old('name') }}" @error('name') aria-invalid="true" aria-describedby="version-error" @enderror>@error('name')<p class="error" id="version-error" role="alert">{{ $message }}</p>@enderror</div>
+        <div class="field"><label for="version-name">Keep the plan as it is now, under a name</label><input id="version-name" name="name" maxlength="120" autocomplete="off" placeholder="Before the supervisor’s comments" value="{{ \App\Http\Given::before('name') }}" @error('name') aria-invalid="true" aria-describedby="version-error" @enderror>@error('name')<p class="error" id="version-error" role="alert">{{ $message }}</p>@enderror</div>
         <button class="primary">Keep this version</button>
     </form>
     @if ($versions !== [] && $isFirstPage)

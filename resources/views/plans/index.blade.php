@@ -38,7 +38,7 @@
                 <form method="post" action="{{ route('plans') }}" x-data="start">
                     @csrf
                     <div class="start">
-                        <input name="title" aria-label="What are you going to write?" placeholder="What are you going to write?" maxlength="1000" required value="{{ old('title') }}" autocomplete="off" autofocus>
+                        <input name="title" aria-label="What are you going to write?" placeholder="What are you going to write?" maxlength="1000" required value="{{ \App\Http\Given::before('title') }}" autocomplete="off" autofocus>
                         <button class="primary">Start a plan</button>
                         <button class="plain" type="button" x-on:click="togglePatterns" x-bind:aria-expanded="choosing" aria-controls="patterns">From a pattern</button>
                         <a class="plain" href="{{ route('intake') }}">From a file</a>

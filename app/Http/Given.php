@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use Illuminate\Http\Request;
+
+/** What an address or a form gives, read before or without validation: anything may come, a list for a text too. */
+final class Given
+{
+    /** The text under a name; '' where there is none, or something else. */
+    public static function text(Request $request, string $name): string
+    {
+        $value = $request->input($name);
+
+        return \is_string($value) ? $value : '';
+    }
+
+    /** What was typed into a field before the form was refused. */
+    public static function before(string $name, ?string $else = ''): ?string
+    {
+        $value = old($name, $else);
+
+        return \is_string($value) ? $value : $else;
+    }
+}
