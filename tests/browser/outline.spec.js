@@ -204,3 +204,22 @@ test('a change that cannot be made is said, and the page shows the plan as it is
     await writer.expectOutline('1 A\n2 Under B');
     await writer.saved();
 });
+
+test('a long title is shown whole, on as many lines as it needs, and the rows below stand under it', async ({ page }) => {
+    await page.setViewportSize({ width: 820, height: 900 });
+    const long = 'A title that says all of the argument at once, because its writer could not wait, and that needs more than one line of the page';
+    const writer = await planOf(page, 'Long', long, '\tShort', 'Next');
+    const boxes = async () => Promise.all([/1 A title/, /1.1 Short/, /2 Next/].map((name) => writer.row(name).boundingBox()));
+    const [first, second, third] = await boxes();
+    expect(first.height).toBeGreaterThan(second.height * 1.5);
+    expect(second.y).toBeCloseTo(first.y + first.height, 0);
+    expect(third.y).toBeCloseTo(second.y + second.height, 0);
+    const title = writer.row(/1 A title/).locator('.title');
+    expect(await title.evaluate((node) => node.scrollHeight <= node.clientHeight + 1 && node.scrollWidth <= node.clientWidth + 1)).toBe(true);
+    await page.setViewportSize({ width: 2000, height: 900 });
+    await expect.poll(async () => (await boxes())[0].height).toBeLessThan(first.height);
+    await page.setViewportSize({ width: 820, height: 900 });
+    await writer.mark(/1.1 Short/);
+    await writer.type('[Enter]', '[End]', ` ${long}`, '[Escape]');
+    await expect.poll(async () => { const [, two, three] = await boxes(); return two.height > second.height * 1.5 && Math.abs(three.y - two.y - two.height) < 1; }).toBe(true);
+});

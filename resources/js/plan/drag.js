@@ -117,8 +117,7 @@ export class Drag {
         const below = rows.list[after];
         const lowest = below && !(below.loose && !above?.loose) ? below.level : 1;
         const highest = above ? above.level + 1 : 1;
-        const unit = rows.heights.other / 2.125;
-        const wished = Math.round((x - 6.5 * unit) / (1.625 * unit)) + 1;
+        const wished = Math.round((x - rows.left(1) - rows.unit) / rows.sizes.step) + 1;
         const level = Math.max(Math.min(lowest, highest), Math.min(highest, wished));
         if (!above || level === 0) {
             return { parent: below?.loose && y > rows.tops[after] - rows.heights.lead / 2 ? TRAY : looks.isAlone ? start : ROOT, after: null, level: 1 };

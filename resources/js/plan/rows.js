@@ -1,10 +1,11 @@
 import { colour, element, icon } from './element.js';
+import { Wrapping } from './wrapping.js';
 
 const SPARE = 12;
 
 /**
  * The rows of the outline: a tree for screen readers, of which only those in view are in the page.
- * Heights are fixed, so that where a row stands is known without drawing it.
+ * How high a row is, is worked out without drawing it, so that it is known where each stands.
  */
 export class Rows {
     constructor(scroller, tree, outline) {
@@ -14,18 +15,46 @@ export class Rows {
         this.drawn = new Map();
         this.list = [];
         scroller.addEventListener('scroll', () => this.draw(), { passive: true });
-        addEventListener('resize', () => this.measure());
-        this.measure();
+        this.wrapping = new Wrapping();
+        this.read();
+        new ResizeObserver(() => this.measure()).observe(scroller);
+        document.fonts.ready.then(() => this.measure());
+    }
+
+    /** What the styles say of sizes; each in pixels. */
+    read() {
+        const style = getComputedStyle(this.box);
+        const unit = this.unit = parseFloat(getComputedStyle(document.documentElement).fontSize);
+        const rem = (name) => parseFloat(style.getPropertyValue(name)) * unit;
+        // Whole pixels: the spine must not show where one row ends.
+        this.heights = Object.fromEntries(Object.entries({ main: 2.625, other: 2.125, lead: 3.25, line: 1.35 }).map(([name, size]) => [name, Math.round(size * unit)]));
+        this.sizes = { gutter: rem('--gutter'), base: rem('--base'), step: rem('--step'), meta: rem('--meta') };
+        this.width = this.box.clientWidth;
+        this.wrapping.use(style.fontFamily, parseFloat(style.fontSize), 1.03 * unit);
     }
 
     measure() {
-        const unit = parseFloat(getComputedStyle(document.documentElement).fontSize);
-        this.heights = { main: 2.625 * unit, other: 2.125 * unit, lead: 3.25 * unit };
+        this.read();
         this.layOut(this.list);
     }
 
+    /** Where the titles of a level begin. */
+    left(level) {
+        return this.sizes.gutter + this.sizes.base + Math.min(level - 1, 14) * this.sizes.step;
+    }
+
     height(row) {
-        return row.level === 1 && !row.loose ? this.heights.main : this.heights.other;
+        const isMain = row.level === 1 && !row.loose;
+        return (isMain ? this.heights.main : this.heights.other) + (this.lines(row, isMain) - 1) * this.heights.line;
+    }
+
+    lines({ id, level }, isMain) {
+        const topic = this.tree.get(id);
+        if (!topic || this.width === 0) {
+            return 1;
+        }
+        const signs = (topic.kind === 'section' ? 0 : 4.2) + (topic.flag ? 6 : 0) + (this.outline.folds.has(id) ? 5 : 0);
+        return this.wrapping.lines(topic.title, Math.max(6 * this.unit, this.width - this.left(level) - this.sizes.meta - (2.6 + signs) * this.unit), isMain);
     }
 
     layOut(list) {
@@ -53,9 +82,14 @@ export class Rows {
         this.draw();
     }
 
+    /** How high a row was when the rows were laid out. */
+    heightAt(i) {
+        return (this.list[i + 1]?.loose && !this.list[i].loose ? this.tops[i + 1] - this.heights.lead : this.tops[i + 1]) - this.tops[i];
+    }
+
     /** The lower edge of a row, without what may stand between it and the next. */
     bottomOf(i) {
-        return i < 0 ? 0 : this.tops[i] + this.height(this.list[i]) - 1;
+        return i < 0 ? 0 : this.tops[i] + this.heightAt(i) - 1;
     }
 
     /** The row at a height within the tree. */
@@ -109,7 +143,9 @@ export class Rows {
     /** Shows one row again as it is now, without asking the page where anything stands. */
     refresh(id) {
         const i = this.index.get(id);
-        if (i !== undefined && this.drawn.has(id)) {
+        if (i !== undefined && this.height(this.list[i]) !== this.heightAt(i)) {
+            this.layOut(this.list);
+        } else if (i !== undefined && this.drawn.has(id)) {
             this.fill(this.drawn.get(id), i, this.list[i].level);
         }
     }
@@ -159,6 +195,7 @@ export class Rows {
             node.className = looks;
         }
         node.style.transform = `translateY(${this.tops[i]}px)`;
+        node.style.height = `${this.heightAt(i)}px`;
         node.style.setProperty('--l', Math.min(level - 1, 14));
         node.style.setProperty('--d', colour(loose ? 'slate' : this.tree.dye(id)));
         node.style.setProperty('--p', filled);

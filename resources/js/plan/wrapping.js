@@ -1,0 +1,51 @@
+const MOST_LINES = 6;
+/** No letter of the interface's font is wider on average: a title that is short enough needs no measuring. */
+const WIDEST = 0.62;
+
+/** How many lines a title takes in a width: measured once, on a canvas, so that the page need not be asked. */
+export class Wrapping {
+    constructor() {
+        this.context = document.createElement('canvas').getContext('2d');
+        this.known = new Map();
+    }
+
+    /** @param {string} font as CSS writes it, in pixels; `size` is that of its letters */
+    use(family, size, mainSize) {
+        this.fonts = { main: `680 ${mainSize}px ${family}`, other: `400 ${size}px ${family}` };
+        this.sizes = { main: mainSize, other: size };
+        this.known.clear();
+    }
+
+    lines(title, width, isMain) {
+        const style = isMain ? 'main' : 'other';
+        if (title.length * this.sizes[style] * WIDEST <= width) {
+            return 1;
+        }
+        const key = `${style} ${Math.floor(width)} ${title}`;
+        let lines = this.known.get(key);
+        if (lines === undefined) {
+            this.context.font = this.fonts[style];
+            lines = this.wrap(title, width);
+            this.known.set(key, lines);
+        }
+        return lines;
+    }
+
+    wrap(title, width) {
+        const space = this.context.measureText(' ').width;
+        let lines = 1;
+        let filled = 0;
+        for (const word of title.split(' ')) {
+            const wide = this.context.measureText(word).width;
+            if (filled > 0 && filled + space + wide > width) {
+                lines++;
+                filled = 0;
+            }
+            // A word wider than the line is broken wherever it must be.
+            const over = Math.ceil(wide / width) - 1;
+            lines += Math.max(0, over);
+            filled += (filled > 0 ? space : 0) + (over > 0 ? wide - over * width : wide);
+        }
+        return Math.min(MOST_LINES, lines);
+    }
+}
