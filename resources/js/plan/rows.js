@@ -28,9 +28,9 @@ export class Rows {
         const rem = (name) => parseFloat(style.getPropertyValue(name)) * unit;
         // Whole pixels: the spine must not show where one row ends.
         this.heights = Object.fromEntries(Object.entries({ main: 2.625, other: 2.125, lead: 3.25, line: 1.35 }).map(([name, size]) => [name, Math.round(size * unit)]));
-        this.sizes = { gutter: rem('--gutter'), base: rem('--base'), step: rem('--step'), meta: rem('--meta') };
+        this.sizes = { gutter: rem('--gutter'), base: rem('--base'), step: rem('--step'), meta: rem('--meta'), gap: rem('--gap') };
         this.width = this.box.clientWidth;
-        this.wrapping.use(style.fontFamily, parseFloat(style.fontSize), 1.03 * unit);
+        this.wrapping.use(style.fontFamily, parseFloat(style.fontSize), 1.03 * unit, 0.75 * unit);
     }
 
     measure() {
@@ -53,8 +53,12 @@ export class Rows {
         if (!topic || this.width === 0) {
             return 1;
         }
-        const signs = (topic.kind === 'section' ? 0 : 4.2) + (topic.flag ? 6 : 0) + (this.outline.folds.has(id) ? 5 : 0);
-        return this.wrapping.lines(topic.title, Math.max(6 * this.unit, this.width - this.left(level) - this.sizes.meta - (2.6 + signs) * this.unit), isMain);
+        // What stands beside the title in its row: the signs of kind and flag, and how many are folded away.
+        const { gap, meta } = this.sizes;
+        const beside = (topic.kind === 'section' ? 0 : gap + this.wrapping.sign(topic.kind))
+            + (topic.flag ? gap + this.wrapping.sign(topic.flag) + 0.9 * this.unit : 0)
+            + (this.outline.folds.has(id) && this.tree.partsOf(id).length ? gap + this.wrapping.sign('888 inside') : 0);
+        return this.wrapping.lines(topic.title, Math.max(6 * this.unit, this.width - this.left(level) - meta - gap - 1.35 * this.unit - beside), isMain);
     }
 
     layOut(list) {

@@ -9,11 +9,23 @@ export class Wrapping {
         this.known = new Map();
     }
 
-    /** @param {string} font as CSS writes it, in pixels; `size` is that of its letters */
-    use(family, size, mainSize) {
+    /** The family and the sizes, in pixels, of titles, of those of main sections, and of the signs beside them. */
+    use(family, size, mainSize, signSize) {
+        this.signFont = `400 ${signSize}px ${family}`;
         this.fonts = { main: `680 ${mainSize}px ${family}`, other: `400 ${size}px ${family}` };
         this.sizes = { main: mainSize, other: size };
         this.known.clear();
+    }
+
+    /** How wide a sign beside a title is, with its frame. */
+    sign(text) {
+        let width = this.known.get(`sign ${text}`);
+        if (width === undefined) {
+            this.context.font = this.signFont;
+            width = this.context.measureText(text).width + 12;
+            this.known.set(`sign ${text}`, width);
+        }
+        return width;
     }
 
     lines(title, width, isMain) {
