@@ -169,3 +169,21 @@ test('two pages that are changed at random for a minute show the same sound tree
     await expect.poll(() => shown(writer)).toEqual(before);
     expect([...writer.problems, ...other.problems]).toEqual([]);
 });
+
+test('what is typed while a note is still on its way is kept, even when one leaves at once', async ({ page }) => {
+    const writer = await planOf(page, 'Too quick', 'A', 'B');
+    await writer.mark(/1 A/);
+    await writer.type('n', 'First', '[Escape]', '[Escape]');
+    await writer.saved();
+    await page.reload();
+    await page.route('**/note', (route) => setTimeout(() => route.continue(), 5000));
+    await writer.mark(/1 A/);
+    await writer.type('n', 'second');
+    await expect(page.locator('#saved')).toHaveText('Saving');
+    await page.reload();
+    await page.unroute('**/note');
+    await writer.saved();
+    await writer.mark(/1 A/);
+    await writer.type('n');
+    await expect(page.getByRole('textbox', { name: 'Note', exact: true })).toContainText('Firstsecond');
+});

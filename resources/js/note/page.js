@@ -149,11 +149,12 @@ export class NotePage {
         await this.page.queue.flush();
         const answer = await send('GET', `${this.page.address}/topics/${id}/note`).catch(() => null);
         if (ticket !== this.loading) {
-            typed();
+            this.keepTyped(id, typed());
             return;
         }
+        this.page.queue.tell(this.page.queue.isEmpty ? 'saved' : this.page.queue.state);
         if (!answer) {
-            typed();
+            this.keepTyped(id, typed());
             this.page.say('The note could not be opened: the server cannot be reached.');
             return;
         }
@@ -178,13 +179,23 @@ export class NotePage {
                     event.preventDefault();
                     event.stopPropagation();
                     text += event.key;
+                    this.page.queue.tell('saving');
                 }
             }, { capture: true, signal: stop.signal });
+            const { topic } = this;
+            addEventListener('pagehide', () => this.keepTyped(topic, text), { signal: stop.signal });
         }
         return () => {
             stop.abort();
             return text;
         };
+    }
+
+    /** What was typed into a note that has not come: it stands as a paragraph at its end. */
+    keepTyped(topic, text) {
+        if (text) {
+            this.page.queue.add({ type: 'note', topic, put: [{ type: 'paragraph', attrs: { id: newId() }, content: [{ type: 'text', text }] }], remove: [], order: null, was: {} });
+        }
     }
 
     set({ blocks, seen }) {
