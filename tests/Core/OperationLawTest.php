@@ -19,6 +19,7 @@ use Embrel\Operation\JoinTopics;
 use Embrel\Operation\MoveTopics;
 use Embrel\Operation\Operation;
 use Embrel\Operation\OperationRefused;
+use Embrel\Operation\PlanForm;
 use Embrel\Operation\RemoveSources;
 use Embrel\Operation\RemoveTopics;
 use Embrel\Operation\Retitle;
@@ -46,6 +47,7 @@ use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
 use Embrel\RichText\Node;
 use Embrel\RichText\Note;
+use Embrel\Shape;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -75,6 +77,7 @@ final class OperationLawTest extends TestCase
             for ($i = 0; $i < 6; ++$i) {
                 $plan = $this->checked($plan, $this->randomOperation($plan), $seed, $applied);
             }
+            self::assertSame(self::picture($plan), self::picture(self::kept($plan)), "Seed {$seed}: the whole plan through storage.");
             self::assertSame(self::picture($first), self::picture(self::stored(Transition::between($plan, $first))->apply($plan)), "Seed {$seed}: going back to the start.");
         }
         foreach (['wrap', 'dissolve', 'sort', 'copy', 'source', 'add', 'remove', 'move', 'split', 'join', 'retitle', 'kind', 'dye', 'flag', 'target', 'numbered', 'note', 'plan', 'compound'] as $type) {
@@ -114,6 +117,11 @@ final class OperationLawTest extends TestCase
         self::assertSame($json, json_encode($decoded->toArray(), JSON_THROW_ON_ERROR));
 
         return $decoded;
+    }
+
+    private static function kept(Plan $plan): Plan
+    {
+        return PlanForm::plan(new Shape(json_decode(json_encode(PlanForm::toArray($plan), JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR), 'snapshot'));
     }
 
     /** Everything that a person could see of a plan. */

@@ -9,6 +9,7 @@ use Embrel\RichText\Mark;
 use Embrel\RichText\Node;
 use Embrel\RichText\Note;
 use Embrel\Search\Hit;
+use Embrel\Search\Lines;
 use Embrel\Search\Query;
 use Embrel\Search\Replacement;
 use Embrel\Search\Search;
@@ -73,6 +74,32 @@ final class SearchTest extends TestCase
         self::assertSame(' of ', $note->blocks[Build::ulid(1)]->content[1]->text);
         self::assertTrue($note->blocks[Build::ulid(1)]->content[1]->has('bold'), 'What was bold stays bold.');
         self::assertSame($plan->topic(Build::id($plan, 'Nobody’s wall'))->note?->toJson(), Replacement::of($plan, $hits, 'fen')->inverse($plan)->apply($after)->topic(Build::id($plan, 'Nobody’s wall'))->note?->toJson());
+    }
+
+    /** On random notes, set in random pieces: the words come out as a plain replacement of the plain lines, and the rest keeps its marks. */
+    public function testReplacingIsThatOfThePlainLines(): void
+    {
+        $letters = ['a', 'b', 'ab', 'ba', ' ', 'A', 'é'];
+        for ($seed = 1; $seed <= 300; ++$seed) {
+            mt_srand($seed);
+            $pieces = [];
+            for ($i = mt_rand(1, 12); $i > 0; --$i) {
+                $marks = mt_rand(0, 1) === 0 ? [] : [new Mark(['bold', 'italic', 'underline'][mt_rand(0, 2)])];
+                $pieces[] = mt_rand(0, 9) === 0 ? new Node('hardBreak') : Node::text($letters[mt_rand(0, 6)] . $letters[mt_rand(0, 6)], $marks);
+            }
+            $block = Node::paragraph($pieces, Build::ulid(1));
+            $plan = Plan::titled('T');
+            $plan = $plan->with($plan->topic(Plan::ROOT)->withNote(Note::of([$block])));
+            [$wanted, $with] = [['ab', 'a', 'ba a', 'é'][mt_rand(0, 3)], ['', 'x', 'xyz'][mt_rand(0, 2)]];
+            $hits = Search::in($plan, new Query($wanted, false, true));
+            $after = Replacement::of($plan, $hits, $with)->apply($plan)->topic(Plan::ROOT)->note ?? Note::empty();
+            // What stands on two sides of a line break is found across it, as across any white space.
+            $pattern = '/' . str_replace(' ', '\s', $wanted) . '/u';
+            self::assertSame(preg_replace($pattern, $with, Lines::text($block)), Lines::text($after->blocks[Build::ulid(1)]), "Seed {$seed}: “{$wanted}” by “{$with}”.");
+            if ($hits === []) {
+                self::assertSame([], Replacement::of($plan, $hits, $with)->operations);
+            }
+        }
     }
 
     public function testOnlyChosenHitsAndLongerWords(): void

@@ -55,6 +55,27 @@ final class CopiesTest extends TestCase
         self::assertStringStartsWith("A\n  A1", $this->outline());
     }
 
+    public function testWhatWasCutThereStillComesHere(): void
+    {
+        $a = $this->ofOther('A');
+        [$this->row, $this->other] = [$this->other, $this->row];
+        $this->send(['type' => 'remove', 'ids' => [$a]])->assertOk();
+        [$this->row, $this->other] = [$this->other, $this->row];
+        $this->bring(['topics' => [$a]])->assertOk()->assertJsonPath('copied', 3);
+        self::assertSame("A\n  A1\n  A2\nX\n  X1\nY", $this->outline());
+        self::assertSame('noted', $this->plan()->topic($this->id('A1'))->note?->plainText());
+    }
+
+    public function testItCanComeLastAndNowhereElse(): void
+    {
+        $this->bring(['topics' => [$this->ofOther('C')], 'last' => true])->assertOk();
+        self::assertSame("X\n  X1\nY\nC", $this->outline());
+        $this->bring(['topics' => [$this->ofOther('C')], 'parent' => self::newId()])->assertStatus(409);
+        $this->bring(['topics' => [Plan::TRAY]])->assertNotFound();
+        $this->bring(['topics' => [self::newId()]])->assertNotFound();
+        self::assertSame("X\n  X1\nY\nC", $this->outline());
+    }
+
     public function testAWholePlanComesAsABranch(): void
     {
         $this->bring([])->assertOk();

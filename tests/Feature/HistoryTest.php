@@ -120,6 +120,45 @@ final class HistoryTest extends TestCase
         self::assertSame('C', app(Snapshots::class)->at($this->row->refresh(), 555)?->topic($this->id('C'))->title);
     }
 
+    public function testALongHistoryIsReadPageByPageDownToTheStart(): void
+    {
+        foreach (range(1, 4) as $round) {
+            $this->send(...array_map(fn(int $i): array => ['type' => 'retitle', 'topic' => $this->id('C'), 'title' => 'C'], range(1, 90)))->assertOk();
+        }
+        $first = $this->get("/plans/{$this->row->id}/history")->assertOk()->assertSeeText('Earlier steps')->assertDontSeeText('Started the plan');
+        preg_match('/before=(\d+)/', (string) $first->getContent(), $m);
+        self::assertSame('62', $m[1] ?? '');
+        $this->get("/plans/{$this->row->id}/history?before={$m[1]}")->assertOk()->assertSeeText('Started the plan')->assertDontSeeText('Earlier steps');
+    }
+
+    public function testTimesAreThoseOfThePersonsZone(): void
+    {
+        $this->user->update(['time_zone' => 'Pacific/Auckland']);
+        $this->travelTo('2026-03-01 22:30:00', fn() => $this->send(['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'Late'])->assertOk());
+        $this->travelTo('2026-03-02 10:00:00', fn() => $this->get("/plans/{$this->row->id}/history")->assertSeeText('11:30')->assertSeeText('Today'));
+        $this->post("/plans/{$this->row->id}/history/1/back")->assertRedirect();
+        self::assertStringStartsWith('Went back to', (string) DB::table('operations')->where('plan_id', $this->row->id)->orderByDesc('seq')->value('says'));
+        self::assertStringStartsWith('A', $this->outline());
+    }
+
+    public function testGoingBackToWhatThePlanIsNowChangesNothing(): void
+    {
+        $this->send(['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'Eels'])->assertOk();
+        $revision = $this->row->refresh()->revision;
+        $this->post("/plans/{$this->row->id}/history/{$revision}/back")->assertRedirect();
+        self::assertSame($revision, $this->row->refresh()->revision);
+    }
+
+    public function testTwoUndosAtOnceTakeBackTwoSteps(): void
+    {
+        $this->send(['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'One']);
+        $this->send(['type' => 'retitle', 'topic' => $this->id('B'), 'title' => 'Two']);
+        $this->step('undo')->assertOk();
+        $this->step('undo')->assertOk();
+        self::assertSame("A\n  A1\n  A2\nB\n  B1\nC", $this->outline());
+        $this->step('undo')->assertJsonPath('nothing', true);
+    }
+
     public function testUndoAndRedoNameWhatTheyWillDo(): void
     {
         $this->send(['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'Eels'])->assertJsonPath('steps', ['undo' => 'Retitled “A” as “Eels”', 'redo' => null]);

@@ -187,3 +187,28 @@ test('what is typed while a note is still on its way is kept, even when one leav
     await writer.type('n');
     await expect(page.getByRole('textbox', { name: 'Note', exact: true })).toContainText('Firstsecond');
 });
+
+test('a page in view asks every three seconds whether something has changed, a hidden one every thirty', async ({ page }) => {
+    await page.clock.install();
+    await planOf(page, 'Polling', 'A');
+    let asked = 0;
+    page.on('request', (request) => { asked += request.url().includes('/pulse') ? 1 : 0; });
+    const pass = async (times, seconds) => {
+        for (let i = 0; i < times; i++) {
+            await page.clock.fastForward(seconds * 1000);
+            await page.waitForTimeout(300);
+        }
+    };
+    await pass(4, 3);
+    expect(asked).toBeGreaterThanOrEqual(3);
+    await page.evaluate(() => {
+        Object.defineProperty(document, 'hidden', { value: true, configurable: true });
+        document.dispatchEvent(new Event('visibilitychange'));
+    });
+    await page.waitForTimeout(300);
+    asked = 0;
+    await pass(6, 3);
+    expect(asked).toBe(0);
+    await pass(1, 15);
+    expect(asked).toBe(1);
+});
