@@ -147,6 +147,20 @@ test('what is cut comes back as itself; what is duplicated keeps its note', asyn
     await expect(noted(page, 'Kept')).toBeVisible();
 });
 
+test('what is cut can be put elsewhere before the server has answered', async ({ page, context }) => {
+    await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+    const writer = await planOf(page, 'Quick scissors', 'A', '\tA1', '\t\tA1a', 'B');
+    await page.route('**/operations', (route) => setTimeout(() => route.continue(), 1500));
+    await writer.mark(/1.1 A1$/);
+    await writer.type('[Control+x]');
+    await writer.mark(/2 B/);
+    await writer.type('[Control+v]');
+    await writer.expectOutline('1 A\n2 B\n  2.1 A1\n    2.1.1 A1a');
+    await writer.saved();
+    await page.reload();
+    await writer.expectOutline('1 A\n2 B\n  2.1 A1\n    2.1.1 A1a');
+});
+
 test('to any place by number or letters', async ({ page }) => {
     const writer = await planOf(page, 'Places', 'Tide', '\tMud', 'Wall', '\tStone', 'Last');
     await writer.mark(/3 Last/);

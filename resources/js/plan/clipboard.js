@@ -61,9 +61,9 @@ export class Clipboard {
         const { outline } = this;
         if (plan !== outline.page.data.plan) {
             await this.fromPlan(plan, heads, place);
-        } else if (all.every((id) => outline.tree.get(id))) {
+        } else if (heads.every((id) => outline.tree.stands(id))) {
             this.copy(heads, place);
-        } else if (cut && heads.every((id) => !outline.tree.get(id))) {
+        } else if (cut && !heads.some((id) => outline.tree.stands(id))) {
             let { after } = place;
             const at = heads.map((id) => {
                 const head = { id, parent: place.parent, after };

@@ -66,6 +66,16 @@ export class Tree {
         return level;
     }
 
+    /** Whether a topic stands in the tree or the tray; one that was just removed is known until the answer comes, and stands nowhere. */
+    stands(id) {
+        for (let at = this.get(id); at; at = this.get(at.parent)) {
+            if (!this.partsOf(at.parent).includes(at.id)) {
+                return false;
+            }
+        }
+        return !!this.get(id);
+    }
+
     /** The main section that something stands in, or is. */
     mainSection(id) {
         let at = id;
