@@ -72,6 +72,20 @@ test('a place inside a place, by the same keys', async ({ page }) => {
     await writer.expectOutline('1 A\n  1.1 A1\n    1.1.1 y\n    1.1.2 A1a\n  1.2 A2\n    1.2.1 z');
 });
 
+test('an idea that has been sent on takes no more parts', async ({ page }) => {
+    const writer = await planOf(page, 'Sent on', 'A');
+    await writer.view('Gather');
+    await writer.type('one', '[Enter]', '[Tab]', 'inside', '[Enter]');
+    await expect(page.getByText('inside “one”')).toBeVisible();
+    await writer.type('[ArrowDown]', '1');
+    await writer.expectIdeas();
+    await writer.type('two', '[Enter]');
+    await expect(page.getByText('inside “one”')).toBeHidden();
+    await writer.expectIdeas('two');
+    await writer.view('Outline');
+    await writer.expectOutline('1 A\n  1.1 one\n    1.1.1 inside');
+});
+
 test('more than nine sections have numbers of two digits', async ({ page }) => {
     const writer = await planOf(page, 'Many', ...Array.from({ length: 12 }, (_, i) => `S${i + 1}`));
     await writer.view('Gather');

@@ -94,6 +94,8 @@ export class Gather {
     }
 
     drawInside() {
+        // An idea that has been sent somewhere, or let go, takes no more parts here.
+        this.parents = this.parents.filter((id) => this.isLoose(id));
         const parent = this.parents.at(-1);
         this.inside.hidden = !parent;
         this.inside.textContent = parent ? `inside “${this.tree.get(parent)?.title ?? ''}”` : '';
@@ -104,8 +106,12 @@ export class Gather {
     }
 
     told() {
-        this.marked = new Set([...this.marked].filter((id) => this.tree.get(id) && this.tree.home(id) === TRAY));
-        this.parents = this.parents.filter((id) => this.tree.get(id) && this.tree.home(id) === TRAY);
+        this.marked = new Set([...this.marked].filter((id) => this.isLoose(id)));
+        this.drawInside();
+    }
+
+    isLoose(id) {
+        return this.tree.stands(id) && this.tree.home(id) === TRAY;
     }
 
     /** Others, or an undo, may have changed the sources too. */
@@ -126,7 +132,7 @@ export class Gather {
     pressedInField(event) {
         const action = actionFor(event, 'gather-field');
         const title = this.input.value.trim();
-        if (!action || (action === 'ideaOut' && !this.parents.length) || (action === 'ideaIn' && !this.last)) {
+        if (!action || (action === 'ideaOut' && !this.parents.length) || (action === 'ideaIn' && !this.isLoose(this.last))) {
             return;
         }
         event.preventDefault();
@@ -139,6 +145,7 @@ export class Gather {
     }
 
     keep(topics) {
+        this.drawInside();
         this.page.catch(topics, this.parents.at(-1) ?? TRAY);
         this.last = topics.filter((topic) => !topic.parent).at(-1).id;
         this.input.value = '';

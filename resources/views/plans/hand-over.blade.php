@@ -25,7 +25,7 @@
         </form>
         <main class="stage">
             <p class="error" role="alert" x-text="error" x-show="error"></p>
-            <div x-ref="preview" aria-live="polite" aria-label="Preview"></div>
+            <div role="region" x-ref="preview" aria-live="polite" aria-label="Preview"></div>
             <div class="go"><span class="hint" id="counts"></span><a class="primary" x-bind:href="address" download>Download the draft</a></div>
         </main>
     </div>
