@@ -28,11 +28,7 @@ final class BranchCopy
                 $new[$id] ??= $this->ids->next();
             }
         }
-        $rows = [];
-        foreach ($new as $id => $copy) {
-            $rows[] = ['topic' => CopyTopics::copied($plan->topic($id), $copy), 'parent' => $new[(string) $plan->parent($id)] ?? null];
-        }
 
-        return new AddTopics($place, $rows);
+        return CopyTopics::added($plan, $new, $place);
     }
 }

@@ -50,10 +50,7 @@ final class History
 
     public function keepVersion(PlanRow $row, string $name): void
     {
-        DB::transaction(function () use ($row, $name): void {
-            $row->setRawAttributes((array) DB::table('plans')->where('id', $row->id)->lockForUpdate()->first(), true);
-            Snapshots::keep($row, $this->store->whole($row), $name);
-        });
+        $this->store->locked($row, fn() => Snapshots::keep($row, $this->store->whole($row), $name));
     }
 
     public function at(PlanRow $row, int $seq): Plan
@@ -74,21 +71,26 @@ final class History
      */
     public function goBack(PlanRow $row, User $user, int $seq): void
     {
-        $way = Transition::between($this->store->whole($row), $this->at($row, $seq));
-        if ($way->operations === []) {
-            return;
-        }
-        $time = $this->time($row, $seq)->setTimezone($user->time_zone)->format('j F, H:i');
-        $this->store->insist($row, $user, $this->store->change($way, says: "Went back to {$time}"));
+        $this->store->locked($row, function () use ($row, $user, $seq): void {
+            $way = Transition::between($this->store->whole($row), $this->at($row, $seq));
+            if ($way->operations !== []) {
+                $this->store->insist($row, $user, $this->store->change($way, says: "Went back to {$this->named($row, $user, $seq)}"));
+            }
+        });
     }
 
     /** A new plan of what it was. */
     public function planOf(PlanRow $row, User $user, int $seq): PlanRow
     {
         $plan = $this->at($row, $seq);
-        $time = $this->time($row, $seq)->setTimezone($user->time_zone)->format('j F, H:i');
-        $title = mb_strimwidth($plan->title(), 0, 900, '…') . " (as of {$time})";
+        $title = mb_strimwidth($plan->title(), 0, 900, '…') . " (as of {$this->named($row, $user, $seq)})";
 
         return $this->store->create($user, $plan->with($plan->topic(Plan::ROOT)->withTitle($title)));
+    }
+
+    /** A point in the person's own time. */
+    private function named(PlanRow $row, User $user, int $seq): string
+    {
+        return $this->time($row, $seq)->setTimezone($user->time_zone)->format('j F, H:i');
     }
 }

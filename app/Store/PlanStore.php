@@ -63,6 +63,24 @@ final class PlanStore
     }
 
     /**
+     * Does something with a plan as it is now, while nobody else can change it.
+     *
+     * @template T
+     *
+     * @param \Closure(): T $work
+     *
+     * @return T
+     */
+    public function locked(PlanRow $row, \Closure $work): mixed
+    {
+        return DB::transaction(static function () use ($row, $work): mixed {
+            $row->setRawAttributes((array) DB::table('plans')->where('id', $row->id)->lockForUpdate()->first(), true);
+
+            return $work();
+        });
+    }
+
+    /**
      * Applies one change that nothing may refuse.
      *
      * @throws OperationRefused
@@ -85,8 +103,7 @@ final class PlanStore
      */
     public function apply(PlanRow $row, User $user, array $changes): Outcome
     {
-        return DB::transaction(function () use ($row, $user, $changes): Outcome {
-            $row->setRawAttributes((array) DB::table('plans')->where('id', $row->id)->lockForUpdate()->first(), true);
+        return $this->locked($row, function () use ($row, $user, $changes): Outcome {
             $rows = new PlanRows();
             $changes = $this->unknownOf($row->id, $changes);
             $before = $this->loadedFor($rows, $row, $changes);

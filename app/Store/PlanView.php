@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Store;
 
 use App\Models\Plan as PlanRow;
+use App\Models\User;
 use Embrel\Numbering\Runs;
 use Embrel\Operation\Order;
 use Embrel\Plan\Difference;
@@ -31,6 +32,18 @@ final class PlanView
         }
 
         return ['revision' => $row->revision, 'topics' => $topics, 'figures' => self::figures($sight, null)] + self::summary($sight);
+    }
+
+    /**
+     * What a page is told of its own changes: what they led to, and what undo and redo would do now.
+     *
+     * @return array<string, mixed>
+     */
+    public static function of(PlanRow $row, User $user, int $base, Outcome $outcome): array
+    {
+        $steps = $outcome->says === null ? (new UndoLog($row->id, $user->id))->names() : ['undo' => $outcome->says, 'redo' => null];
+
+        return ['steps' => $steps] + self::since($row, $base, $outcome->after, $outcome->before, $outcome->from);
     }
 
     /**
@@ -124,7 +137,7 @@ final class PlanView
         }
         $totals = $sight->totals();
         $ids = $before === null || $sight->difference === null
-            ? [...$sight->plan->order(), ...\array_slice($sight->plan->branch(Plan::TRAY), 1)]
+            ? [Plan::ROOT, ...$sight->plan->standing()]
             : array_filter(self::concerned($before->plan, $sight->plan, $sight->difference), $sight->plan->isLive(...));
         $figures = [];
         foreach ($ids as $id) {

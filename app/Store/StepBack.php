@@ -7,47 +7,53 @@ namespace App\Store;
 use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Operation\OperationRefused;
-use Illuminate\Support\Facades\DB;
 
-/** Takes a step of the log back, or brings it back again, as a new step. */
+/** Takes a person's step of the log back, or brings it back again, as a new step. */
 final class StepBack
 {
+    private const LONGEST = 280;
+
     public function __construct(private readonly PlanStore $store) {}
 
     /**
-     * @param \Closure(UndoLog): ?string $choose
-     *
      * @return array<string, mixed> the answer to the page; `nothing` is true when there was no such step
+     *
+     * @throws OperationRefused when someone else has changed the same thing since
      */
-    public function answer(PlanRow $row, User $user, int $base, \Closure $choose): array
+    public function undo(PlanRow $row, User $user, int $base): array
     {
-        return DB::transaction(function () use ($row, $user, $base, $choose): array {
-            // Two that are asked at once must not take back the same step.
-            DB::table('plans')->where('id', $row->id)->lockForUpdate()->value('id');
-
-            return $this->stepped($row, $user, $base, $choose);
-        });
+        return $this->step($row, $user, $base, static fn(UndoLog $log): array => [$log->undoable(), "Undid: {$log->names()['undo']}"]);
     }
 
     /**
-     * @param \Closure(UndoLog): ?string $choose
-     *
-     * @return array<string, mixed>
+     * @return array<string, mixed> as undo()
      *
      * @throws OperationRefused
      */
-    private function stepped(PlanRow $row, User $user, int $base, \Closure $choose): array
+    public function redo(PlanRow $row, User $user, int $base): array
     {
-        $log = new UndoLog($row->id, $user->id);
-        $step = $choose($log);
-        if ($step === null) {
-            return ['nothing' => true, 'revision' => $base];
-        }
-        $operation = $log->inverseOf($step);
-        $names = $log->names();
-        $says = $names['undo'] !== null && $log->undoable() === $step ? "Undid: {$names['undo']}" : (string) $names['redo'];
-        $outcome = $this->store->insist($row, $user, $this->store->change($operation, $step, mb_strimwidth($says, 0, 280, '…')));
+        return $this->step($row, $user, $base, static fn(UndoLog $log): array => [$log->redoable(), (string) $log->names()['redo']]);
+    }
 
-        return ['touched' => $operation->touches(), 'steps' => (new UndoLog($row->id, $user->id))->names()] + PlanView::since($row, $base, $outcome->after, $outcome->before, $outcome->from);
+    /**
+     * Under the lock: two that are asked at once must not take back the same step.
+     *
+     * @param \Closure(UndoLog): array{string|null, string} $choose the step, and what taking it back is called
+     *
+     * @return array<string, mixed>
+     */
+    private function step(PlanRow $row, User $user, int $base, \Closure $choose): array
+    {
+        return $this->store->locked($row, function () use ($row, $user, $base, $choose): array {
+            $log = new UndoLog($row->id, $user->id);
+            [$step, $says] = $choose($log);
+            if ($step === null) {
+                return ['nothing' => true, 'revision' => $base];
+            }
+            $operation = $log->inverseOf($step);
+            $outcome = $this->store->insist($row, $user, $this->store->change($operation, $step, mb_strimwidth($says, 0, self::LONGEST, '…')));
+
+            return ['touched' => $operation->touches(), 'steps' => (new UndoLog($row->id, $user->id))->names()] + PlanView::of($row, $user, $base, $outcome);
+        });
     }
 }

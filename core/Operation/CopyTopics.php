@@ -19,16 +19,30 @@ final readonly class CopyTopics extends Composed
 
     protected function inTerms(Plan $plan): Compound
     {
-        $rows = [];
-        foreach ($this->new as $id => $copy) {
-            $rows[] = ['topic' => self::copied(self::movable($plan, $id), $copy), 'parent' => $this->new[(string) $plan->parent($id)] ?? null];
+        foreach ($this->new as $id => $_) {
+            self::movable($plan, $id);
         }
 
-        return new Compound([new AddTopics($this->place, $rows)]);
+        return new Compound([self::added($plan, $this->new, $this->place)]);
+    }
+
+    /**
+     * The copies as topics to be added, to this plan or another.
+     *
+     * @param array<string, string> $new as in the constructor
+     */
+    public static function added(Plan $plan, array $new, Place $place): AddTopics
+    {
+        $rows = [];
+        foreach ($new as $id => $copy) {
+            $rows[] = ['topic' => self::copied($plan->topic($id), $copy), 'parent' => $new[(string) $plan->parent($id)] ?? null];
+        }
+
+        return new AddTopics($place, $rows);
     }
 
     /** The topic under another id; its blocks get ids of their own too, always the same ones. */
-    public static function copied(Topic $topic, string $id): Topic
+    private static function copied(Topic $topic, string $id): Topic
     {
         $note = $topic->note === null ? null : Note::of(array_map(static fn(Node $block): Node => $block->withId(Ulid::derived($id . $block->id())), $topic->note->blocks));
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Operation;
 
 use Embrel\Citation\Source;
+use Embrel\Plan\Ascending;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
@@ -56,7 +57,7 @@ final class Transition
         if ($places !== []) {
             $this->step(new RestoreTopics($places, $ids));
         }
-        foreach ($this->live($this->to) as $id) {
+        foreach ($this->to->standing() as $id) {
             if (!$this->state->has($id)) {
                 $this->step(AddTopics::one($this->to->topic($id), Place::lastIn($this->state, Plan::ROOT)));
             }
@@ -66,16 +67,17 @@ final class Transition
     /** Parents before their parts, so that none is ever moved under itself. */
     private function place(): void
     {
-        foreach ([Plan::ROOT, Plan::TRAY, ...$this->live($this->to)] as $parent) {
-            $wanted = $this->to->parts($parent);
-            $has = array_values(array_intersect($this->state->parts($parent), $wanted));
+        foreach ([Plan::ROOT, Plan::TRAY, ...$this->to->standing()] as $parent) {
+            $stands = array_flip($this->state->parts($parent));
+            $stayed = [];
+            foreach ($this->to->parts($parent) as $id) {
+                $stayed += isset($stands[$id]) ? [$id => $stands[$id]] : [];
+            }
+            $kept = Ascending::longest($stayed, static fn(int $a, int $b): int => $a <=> $b);
             $after = null;
-            foreach ($wanted as $i => $id) {
-                if (($has[0] ?? null) === $id) {
-                    array_shift($has);
-                } else {
+            foreach ($this->to->parts($parent) as $id) {
+                if (!isset($kept[$id])) {
                     $this->step(new MoveTopics([$id], new Place($parent, $after)));
-                    $has = array_values(array_diff($has, [$id]));
                 }
                 $after = $id;
             }
@@ -84,7 +86,7 @@ final class Transition
 
     private function letGo(): void
     {
-        $gone = array_values(array_filter($this->live($this->state), fn(string $id): bool => !$this->to->isLive($id)));
+        $gone = array_values(array_filter($this->state->standing(), fn(string $id): bool => !$this->to->isLive($id)));
         if ($gone !== []) {
             $this->step(new RemoveTopics($gone));
         }
@@ -95,7 +97,7 @@ final class Transition
         /** @var array<string, list<string>> $alike storage form without topics → topics */
         $alike = [];
         $like = [];
-        foreach ([Plan::ROOT, ...$this->live($this->to)] as $id) {
+        foreach ([Plan::ROOT, ...$this->to->standing()] as $id) {
             [$is, $wanted] = [$this->state->topic($id), $this->to->topic($id)];
             if ($is->title !== $wanted->title) {
                 $this->step(new Retitle($id, $wanted->title));
@@ -116,7 +118,7 @@ final class Transition
 
     private function notes(): void
     {
-        foreach ([Plan::ROOT, ...$this->live($this->to)] as $id) {
+        foreach ([Plan::ROOT, ...$this->to->standing()] as $id) {
             $is = self::blocks($this->state->topic($id));
             $wanted = self::blocks($this->to->topic($id));
             $put = array_filter($wanted, static fn(Node $block, string $key): bool => !isset($is[$key]) || $is[$key]->toArray() !== $block->toArray(), ARRAY_FILTER_USE_BOTH);
@@ -146,12 +148,6 @@ final class Transition
         if ($back !== []) {
             $this->step(new AddSources($back));
         }
-    }
-
-    /** @return list<string> everything in tree and tray, parents first */
-    private function live(Plan $plan): array
-    {
-        return [...\array_slice($plan->order(), 1), ...\array_slice($plan->branch(Plan::TRAY), 1)];
     }
 
     /** @return array<string, Node> */

@@ -9,6 +9,10 @@ final readonly class Dye
 {
     public const NAMES = ['madder', 'weld', 'woad', 'fern', 'walnut', 'orchil', 'verdigris', 'slate'];
 
+    /** The ground of the page by day and by night, as the styles have it. */
+    public const GROUNDS = ['light' => '#F1F0F4', 'dark' => '#1A1620'];
+    private const ENOUGH = 3.0;
+
     private function __construct(public string $value) {}
 
     /** @throws InvalidValue */
@@ -19,6 +23,16 @@ final readonly class Dye
         }
 
         return preg_match('/\A#[0-9a-fA-F]{6}\z/', $value) === 1 ? new self(strtolower($value)) : throw InvalidValue::dye($value);
+    }
+
+    /**
+     * Those of the page's grounds on which it is hard to see: under 3:1, which WCAG 2.2 asks of what is not text.
+     *
+     * @return array<string, float> light or dark → the contrast there
+     */
+    public function faintOn(): array
+    {
+        return array_filter(array_map($this->contrast(...), self::GROUNDS), static fn(float $contrast): bool => $contrast < self::ENOUGH);
     }
 
     /**

@@ -171,6 +171,12 @@ final class Plan
         return $this->order;
     }
 
+    /** @return list<string> every topic of the tree and of the tray, without the fixed ones, in reading order */
+    public function standing(): array
+    {
+        return [...\array_slice($this->order(), 1), ...\array_slice($this->branch(self::TRAY), 1)];
+    }
+
     /** @return list<string> the topic and everything under it, in reading order */
     public function branch(string $id): array
     {

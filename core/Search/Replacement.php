@@ -13,6 +13,8 @@ use Embrel\RichText\Node;
 /** Puts other words in the place of hits, as one operation. The new words are set like the first of those they replace. */
 final class Replacement
 {
+    private const NAMED = 60;
+
     /** @param list<Hit> $hits of the plan as it stands */
     public static function of(Plan $plan, array $hits, string $with): Compound
     {
@@ -35,6 +37,14 @@ final class Replacement
         }
 
         return new Compound($operations);
+    }
+
+    /** What it is called in the history and for undo. */
+    public static function says(Query $query, string $with, int $places): string
+    {
+        [$from, $to] = array_map(static fn(string $text): string => mb_strimwidth($text, 0, self::NAMED, '…'), [$query->text, $with]);
+
+        return "Replaced “{$from}” with “{$to}” in {$places} " . ($places === 1 ? 'place' : 'places');
     }
 
     /** @param list<Hit> $hits */

@@ -20,7 +20,7 @@ final class Search
             return [];
         }
         $hits = [];
-        foreach ($within === Plan::ROOT ? [...$plan->order(), ...\array_slice($plan->branch(Plan::TRAY), 1)] : $plan->branch($within) as $id) {
+        foreach ($within === Plan::ROOT ? [Plan::ROOT, ...$plan->standing()] : $plan->branch($within) as $id) {
             $topic = $plan->topic($id);
             array_push($hits, ...self::hits($id, null, 0, $topic->title, $query));
             foreach ($topic->note === null ? [] : $topic->note->blocks as $block => $node) {

@@ -36,8 +36,7 @@ test('what the page shows at once is what the server makes of it, and its answer
     const one = () => every()[random(every().length)];
     const some = () => {
         const chosen = new Set([one(), one(), one()]);
-        // In reading order, none under another: so the page sends them.
-        return every().filter((id) => chosen.has(id) && !tree.branch(ROOT).slice(1).some((other) => other !== id && chosen.has(other) && tree.isWithin(id, other)) && !tree.branch(TRAY).slice(1).some((other) => other !== id && chosen.has(other) && tree.isWithin(id, other)));
+        return tree.heads(every().filter((id) => chosen.has(id)));
     };
     const place = (moving = []) => {
         const parents = [ROOT, ...every()].filter((id) => !moving.some((head) => tree.isWithin(id, head)));
@@ -74,6 +73,16 @@ test('what the page shows at once is what the server makes of it, and its answer
             expect(shown(tree), `After round ${round} the answers have led elsewhere.`).toEqual(shown(new Tree(await dataOf(page))));
         }
     }
+});
+
+test('of some topics only those count that stand under no other of them', () => {
+    const tree = new Tree({ figures: {}, topics: [['a', ROOT], ['b', 'a'], ['c', 'b'], ['d', ROOT], ['e', TRAY]].map(([id, parent]) => ({ id, parent })) });
+    expect(tree.heads(['a', 'c', 'd', 'e'])).toEqual(['a', 'd', 'e']);
+    expect(tree.heads(['c', 'b'])).toEqual(['b']);
+    expect(tree.heads(['gone', 'd'])).toEqual(['d']);
+    expect([tree.stands('c'), tree.home('c') === ROOT, tree.home('e') === TRAY]).toEqual([true, true, true]);
+    tree.mirror({ type: 'remove', ids: ['b'] });
+    expect([tree.stands('c'), tree.stands('b'), tree.stands('a')]).toEqual([false, false, true]);
 });
 
 test('lines become topics and topics lines', () => {

@@ -42,7 +42,6 @@ final class CopyController
             return $outcome;
         });
 
-        return response()->json(['first' => $add->rows[0]['topic']->id, 'copied' => \count($add->rows), 'steps' => ['undo' => $outcome->says, 'redo' => null]]
-            + PlanView::since($plan, $given['base'], $outcome->after, $outcome->before, $outcome->from));
+        return response()->json(['first' => $add->rows[0]['topic']->id, 'copied' => \count($add->rows)] + PlanView::of($plan, $user, $given['base'], $outcome));
     }
 }

@@ -13,9 +13,6 @@ use Illuminate\Http\Request;
 /** Whether a colour that a writer is about to pick can be told from the page, by day and by night. */
 final class DyeController
 {
-    private const ENOUGH = 3.0;
-    private const GROUNDS = ['light' => '#F1F0F4', 'dark' => '#1A1620'];
-
     public function __invoke(Request $request): JsonResponse
     {
         try {
@@ -23,10 +20,9 @@ final class DyeController
         } catch (InvalidValue) {
             return response()->json(['warning' => null]);
         }
-        $contrast = array_map($dye->contrast(...), self::GROUNDS);
-        $faint = array_keys(array_filter($contrast, static fn(float $ratio): bool => $ratio < self::ENOUGH));
-        $on = \count($faint) === 2 ? 'on any page' : 'on the ' . implode('', $faint) . ' page';
+        $faint = $dye->faintOn();
+        $on = \count($faint) === 2 ? 'on any page' : 'on the ' . array_key_first($faint) . ' page';
 
-        return response()->json(['warning' => $faint === [] ? null : "Hard to see {$on}: its contrast is " . number_format($contrast[$faint[0]], 1) . ', and 3 is needed.']);
+        return response()->json(['warning' => $faint === [] ? null : "Hard to see {$on}: its contrast is " . number_format(min($faint), 1) . ', and 3 is needed.']);
     }
 }

@@ -39,18 +39,19 @@ final class FindController
     public function replace(FindRequest $request, Plan $plan, PlanStore $store): JsonResponse
     {
         $user = $request->user() ?? abort(401);
-        $query = $request->searched();
-        $tree = PlanSearch::load($plan, $query);
-        $chosen = array_flip($request->chosen());
-        $hits = array_values(array_filter(Search::in($tree, $query, $request->within($tree)), static fn(Hit $hit): bool => isset($chosen[$hit->key()])));
-        if ($hits === []) {
-            return response()->json(['message' => 'None of these places is as it was; nothing was replaced. Search again.'], 409);
-        }
-        $count = \count($hits);
-        $says = 'Replaced “' . mb_strimwidth($query->text, 0, 60, '…') . '” with “' . mb_strimwidth($request->replacement(), 0, 60, '…') . '” in ' . $count . ($count === 1 ? ' place' : ' places');
-        $outcome = $store->insist($plan, $user, $store->change(Replacement::of($tree, $hits, $request->replacement()), says: $says));
 
-        return response()->json(['replaced' => $count, 'steps' => ['undo' => $says, 'redo' => null]]
-            + PlanView::since($plan, $request->integer('base'), $outcome->after, $outcome->before, $outcome->from));
+        return $store->locked($plan, static function () use ($request, $plan, $store, $user): JsonResponse {
+            $query = $request->searched();
+            $tree = PlanSearch::load($plan, $query);
+            $chosen = array_flip($request->chosen());
+            $hits = array_values(array_filter(Search::in($tree, $query, $request->within($tree)), static fn(Hit $hit): bool => isset($chosen[$hit->key()])));
+            if ($hits === []) {
+                return response()->json(['message' => 'None of these places is as it was; nothing was replaced. Search again.'], 409);
+            }
+            $with = $request->replacement();
+            $outcome = $store->insist($plan, $user, $store->change(Replacement::of($tree, $hits, $with), says: Replacement::says($query, $with, \count($hits))));
+
+            return response()->json(['replaced' => \count($hits)] + PlanView::of($plan, $user, $request->integer('base'), $outcome));
+        });
     }
 }

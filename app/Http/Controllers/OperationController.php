@@ -8,7 +8,6 @@ use App\Http\Requests\OperationsRequest;
 use App\Models\Plan;
 use App\Store\PlanStore;
 use App\Store\PlanView;
-use App\Store\UndoLog;
 use Illuminate\Http\JsonResponse;
 
 final class OperationController
@@ -17,9 +16,7 @@ final class OperationController
     {
         $user = $request->user() ?? abort(401);
         $outcome = $store->apply($plan, $user, $request->changes());
-        $steps = $outcome->says === null ? (new UndoLog($plan->id, $user->id))->names() : ['undo' => $outcome->says, 'redo' => null];
 
-        return response()->json(['refused' => $outcome->refused, 'steps' => $steps]
-            + PlanView::since($plan, $request->base(), $outcome->after, $outcome->before, $outcome->from));
+        return response()->json(['refused' => $outcome->refused] + PlanView::of($plan, $user, $request->base(), $outcome));
     }
 }

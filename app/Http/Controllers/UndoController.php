@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Models\Plan;
 use App\Store\StepBack;
-use App\Store\UndoLog;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -19,6 +18,6 @@ final class UndoController
         Gate::authorize('update', $plan);
         $base = (int) $request->validate(['base' => ['required', 'integer', 'min:0']])['base'];
 
-        return response()->json($stepBack->answer($plan, $request->user() ?? abort(401), $base, static fn(UndoLog $log): ?string => $log->undoable()));
+        return response()->json($stepBack->undo($plan, $request->user() ?? abort(401), $base));
     }
 }

@@ -18,7 +18,7 @@ export class Clipboard {
 
     out(event) {
         const { outline } = this;
-        const heads = this.isOnRows() ? outline.marking.heads(outline.markedInOrder()) : [];
+        const heads = this.isOnRows() ? outline.markedHeads() : [];
         if (!heads.length) {
             return false;
         }
@@ -80,7 +80,7 @@ export class Clipboard {
 
     /** Copies of branches of another plan, made by the server. */
     async fromPlan(plan, heads, place, move = false) {
-        const answer = await this.outline.page.sent('POST', 'copies', { id: newId(), from: plan, topics: heads, parent: place.parent, after: place.after, move });
+        const answer = await this.outline.page.sent('copies', { id: newId(), from: plan, topics: heads, parent: place.parent, after: place.after, move });
         if (answer) {
             this.outline.show(answer.first);
             this.outline.say(answer.copied === 1 ? 'One topic has come in.' : `${answer.copied} topics have come in, with their notes.`, { label: 'Undo', act: () => this.outline.page.undo() });
@@ -97,7 +97,7 @@ export class Clipboard {
     }
 
     duplicate() {
-        const heads = this.outline.marking.heads(this.outline.markedInOrder());
+        const heads = this.outline.markedHeads();
         const last = heads.at(-1);
         if (!last) {
             return;

@@ -19,7 +19,7 @@ export class Drag {
     native() {
         const { outline } = this;
         const { box } = outline.rows;
-        outline.marking.bar.firstElementChild.addEventListener('dragstart', (event) => outline.clipboard.fill(event.dataTransfer, outline.marking.heads(outline.markedInOrder())));
+        outline.marking.bar.firstElementChild.addEventListener('dragstart', (event) => outline.clipboard.fill(event.dataTransfer, outline.markedHeads()));
         box.parentElement.addEventListener('dragover', (event) => {
             if (event.dataTransfer.types.some((type) => type.startsWith('text/'))) {
                 event.preventDefault();

@@ -118,7 +118,7 @@ export class Find {
         this.hits = hits;
         this.total = count;
         this.at = -1;
-        this.byTopic = Map.groupBy ? Map.groupBy(hits, (hit) => hit.topic) : grouped(hits);
+        this.byTopic = grouped(hits);
         this.tell();
         this.paint();
     }
@@ -236,7 +236,7 @@ export class Find {
     async replace() {
         const chosen = [...this.changes.querySelectorAll('li :checked')].map((box) => box.value);
         this.changes.close();
-        const answer = await this.page.sent('POST', 'find', { ...this.query, whole: this.isOn('whole'), case: this.isOn('case'), with: this.with.value, chosen });
+        const answer = await this.page.sent('find', { ...this.query, whole: this.isOn('whole'), case: this.isOn('case'), with: this.with.value, chosen });
         if (answer) {
             this.page.say(`Replaced in ${answer.replaced} ${answer.replaced === 1 ? 'place' : 'places'}.`, { label: 'Undo', act: () => this.page.undo() });
             this.look();
@@ -246,7 +246,9 @@ export class Find {
 
 function grouped(hits) {
     const groups = new Map();
-    hits.forEach((hit) => groups.set(hit.topic, [...groups.get(hit.topic) ?? [], hit]));
+    for (const hit of hits) {
+        groups.get(hit.topic)?.push(hit) ?? groups.set(hit.topic, [hit]);
+    }
     return groups;
 }
 

@@ -185,7 +185,7 @@ export class Looks {
         }
         panel.raise('View and plan', this.button,
             panel.choice('Fold to', 'fold', levels, (level) => { panel.close(); level ? outline.foldTo(level) : outline.setFolds((folds) => folds.clear()); }),
-            panel.choice('Show only flagged', 'flags', FLAGS.map((flag) => [flag, flag.replace('-', ' '), this.flags.has(flag)]), again((flag) => this.toggleFlag(flag))),
+            panel.choice('Show only flagged', 'flags', FLAGS.map((flag) => [flag, flag.replace('-', ' '), this.flags.has(flag), flag]), again((flag) => this.toggleFlag(flag))),
             panel.choice('Show', 'focus', [['whole', 'the whole plan', focus === 'whole'], ['alone', 'this branch alone', focus === 'alone'], ['dimmed', 'the rest dimmed', focus === 'dimmed']], (value) => this.look(value)),
             numbers,
             panel.choice('Sort the main sections by', 'sort', [['title', 'Title', false], ['words', 'Words', false], ['target', 'Target', false]], (by) => { panel.close(); outline.moving.sortParts(ROOT, by); }),

@@ -142,18 +142,4 @@ export class Marking {
             outline.rows.reveal(first);
         }
     }
-
-    /** Those of some topics that do not stand under another of them, in reading order. */
-    heads(ids) {
-        const { tree } = this.outline;
-        const chosen = new Set(ids);
-        return ids.filter((id) => {
-            for (let at = tree.get(id)?.parent; at && tree.get(at); at = tree.get(at).parent) {
-                if (chosen.has(at)) {
-                    return false;
-                }
-            }
-            return true;
-        });
-    }
 }

@@ -35,7 +35,7 @@ export class Menu extends Popover {
         this.raise(`Topic: ${topic.title || 'Untitled'}`, anchor ?? outline.box,
             this.choice('Prints as', 'kind', KINDS.map((kind) => [kind, kind, topic.kind === kind]), set('kind')),
             this.dyes(topic),
-            this.choice('Flag', 'flag', [...FLAGS.map((flag) => [flag, flag.replace('-', ' '), topic.flag === flag]), [null, 'none', topic.flag === null]], set('flag')),
+            this.choice('Flag', 'flag', [...FLAGS.map((flag) => [flag, flag.replace('-', ' '), topic.flag === flag, flag]), [null, 'none', topic.flag === null]], set('flag')),
             this.target(topic),
             this.choice('Numbering', 'numbered', Object.entries(NUMBERED).map(([value, label]) => [value, label, topic.numbered === value]), set('numbered')),
             parts > 1 && this.group('Sort its parts by', 'sort', ...SORTS.map(([by, label]) => element('button', { type: 'button', onclick: () => { this.close(); outline.moving.sortParts(id, by); } }, label))),

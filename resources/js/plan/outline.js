@@ -122,7 +122,7 @@ export class Outline {
     }
 
     remove(ids) {
-        const heads = this.marking.heads(ids);
+        const heads = this.tree.heads(ids);
         if (!heads.length) {
             return;
         }
@@ -183,6 +183,11 @@ export class Outline {
         } else {
             this.say('Nothing is loose. Ctrl K catches an idea that has no place yet.');
         }
+    }
+
+    /** What is marked, without what stands under another of it. */
+    markedHeads() {
+        return this.tree.heads(this.markedInOrder());
     }
 
     markedInOrder() {

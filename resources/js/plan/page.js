@@ -91,7 +91,6 @@ export class Page {
     }
 
     draw() {
-        this.drawn = this.tree.strip;
         this[this.view].draw();
         this.drawFrame();
     }
@@ -219,7 +218,7 @@ export class Page {
             return;
         }
         const says = this.tree.steps[which];
-        const answer = await this.sent('POST', which, {});
+        const answer = await this.sent(which, {});
         if (!answer) {
             return;
         }
@@ -238,10 +237,10 @@ export class Page {
     }
 
     /** Sends what the queue cannot carry, and takes in what has changed; null (and said) when it was refused. */
-    async sent(method, path, body) {
+    async sent(path, body) {
         await this.queue.flush();
         try {
-            const answer = await send(method, `${this.address}/${path}`, { base: this.queue.base, ...body });
+            const answer = await send('POST', `${this.address}/${path}`, { base: this.queue.base, ...body });
             if (answer.labels) {
                 this.queue.base = answer.revision;
                 this.queue.savedAt = new Date();

@@ -31,9 +31,9 @@ export class Popover {
         return element('fieldset', { 'data-part': part }, element('legend', {}, legend), ...children);
     }
 
-    /** Buttons of which some are pressed: [[value, label, on], …] */
+    /** Buttons of which some are pressed: [[value, label, on, the flag whose sign stands before it], …] */
     choice(legend, part, choices, act) {
-        return this.group(legend, part, ...choices.map(([value, label, on]) => element('button', { type: 'button', 'aria-pressed': String(on), 'data-value': value, 'data-flag': part.startsWith('flag') ? value : null, onclick: () => act(value) }, label)));
+        return this.group(legend, part, ...choices.map(([value, label, on, flag]) => element('button', { type: 'button', 'aria-pressed': String(on), 'data-value': value, 'data-flag': flag, onclick: () => act(value) }, label)));
     }
 
     pressed(event) {

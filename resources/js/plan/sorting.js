@@ -51,7 +51,15 @@ export class Sorting {
     /** What is marked, in the order in which the ideas came, without what is inside another of them. */
     heads() {
         const marked = this.gather.marked.size ? this.gather.marked : new Set(this.gather.ids.slice(0, 1));
-        return [...this.tree.rows(new Set(), TRAY)].map((row) => row.id).filter((id) => marked.has(id) && !marked.has(this.tree.get(id).parent));
+        return this.tree.heads(this.tree.rows(new Set(), TRAY).map((row) => row.id).filter((id) => marked.has(id)));
+    }
+
+    /** Does something with what is to be sent, if there is anything. */
+    withHeads(act) {
+        const ids = this.heads();
+        if (ids.length) {
+            act(ids);
+        }
     }
 
     /** Sends what is marked by an operation, and marks the next idea at once. */
@@ -71,19 +79,20 @@ export class Sorting {
     }
 
     toSection(id) {
-        const ids = this.heads();
-        if (ids.length) {
-            const topic = this.tree.get(id);
-            this.dispatch({ type: 'move', ids, at: this.tree.lastPlace(id) }, `Sent to ${topic.label} ${topic.title}`);
-        }
+        const { label, title } = this.tree.get(id);
+        this.move(this.tree.lastPlace(id), `Sent to ${label} ${title}`);
+    }
+
+    move(at, said) {
+        this.withHeads((ids) => this.dispatch({ type: 'move', ids, at }, said));
     }
 
     choosePlace(id) {
-        if (this.heads().length) {
+        this.withHeads(() => {
             this.places.enter(id);
             this.gather.list.focus({ preventScroll: true });
             this.tellPlace();
-        }
+        });
     }
 
     choose(by) {
@@ -112,43 +121,37 @@ export class Sorting {
     }
 
     putHere() {
-        this.dispatch({ type: 'move', ids: this.heads(), at: this.places.place() }, 'Put there');
+        this.move(this.places.place(), 'Put there');
     }
 
     toNewSection() {
-        const ids = this.heads();
-        if (ids.length) {
-            this.dispatch({ type: 'move', ids, at: this.tree.lastPlace(ROOT) }, 'A new section at the end of the plan');
-        }
+        this.move(this.tree.lastPlace(ROOT), 'A new section at the end of the plan');
     }
 
     /** It stays marked, so that a number can send it on as a quote. */
     toQuote() {
-        const ids = this.heads();
-        if (ids.length) {
+        this.withHeads((ids) => {
             const isQuote = ids.every((id) => this.tree.get(id).kind === 'quote');
             this.page.perform({ type: 'kind', ids, value: isQuote ? 'section' : 'quote' });
             this.page.live.textContent = isQuote ? 'Not a quote any more' : 'Marked as a quote';
-        }
+        });
     }
 
     toSource() {
-        const ids = this.heads();
-        if (ids.length) {
+        this.withHeads((ids) => {
             const sources = ids.map((id) => ({ id: newId(), title: this.tree.get(id).title }));
             this.gather.sources.push(...sources);
             this.gather.drawSources();
             // What was inside an idea stays with the loose ideas.
             this.dispatch({ type: 'compound', operations: [{ type: 'source', sources }, { type: 'dissolve', ids }] }, 'Kept as a source');
-        }
+        });
     }
 
     letGo() {
-        const ids = this.heads();
-        if (ids.length) {
+        this.withHeads((ids) => {
             this.dispatch({ type: 'remove', ids }, 'Let go');
             this.page.say(ids.length === 1 ? 'Let one idea go.' : `Let ${ids.length} ideas go.`, { label: 'Undo', act: () => this.page.undo() });
-        }
+        });
     }
 
     showSources() {

@@ -5,7 +5,8 @@ const USUAL = { title: '', kind: 'section', numbered: 'usual', dye: null, flag: 
 
 /**
  * The page's mirror of the plan: what PHP has told, with the person's own changes shown at once.
- * It mirrors add, remove, move, retitle and split; numbers, words and florets are only shown.
+ * It mirrors what only moves rows about and sets their fields; numbers, words and florets are only
+ * shown, and what needs a note, a sorting or a removed topic waits for the answer.
  */
 export class Tree {
     constructor(data) {
@@ -74,6 +75,19 @@ export class Tree {
             }
         }
         return !!this.get(id);
+    }
+
+    /** Those of some topics that do not stand under another of them, in the same order. */
+    heads(ids) {
+        const chosen = new Set(ids);
+        return ids.filter((id) => {
+            for (let at = this.get(id)?.parent; this.get(at); at = this.get(at).parent) {
+                if (chosen.has(at)) {
+                    return false;
+                }
+            }
+            return this.topics.has(id);
+        });
     }
 
     /** The main section that something stands in, or is. */
