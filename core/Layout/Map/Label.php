@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Layout\Map;
+
+use Embrel\Layout\Text\Face;
+
+/**
+ * What is drawn of one topic, measured: its number, the lines of its title, and the marks that
+ * follow the last line. Sizes in pixels; the content begins `start` after the middle of the floret.
+ */
+final readonly class Label
+{
+    /**
+     * @param non-empty-list<string>|array{}            $lines none where titles are hidden
+     * @param list<array{string, string, float, float}> $marks kind, flag, note or words; its text; from the start of the content, and down from the middle of the label
+     * @param float                                     $indent where the lines begin: after the number
+     * @param float                                     $width  of the content
+     * @param int                                       $inside how many topics are folded away in it
+     */
+    public function __construct(
+        public string $id,
+        public int $level,
+        public string $number,
+        public array $lines,
+        public array $marks,
+        public Face $face,
+        public float $size,
+        public float $start,
+        public float $indent,
+        public float $width,
+        public float $height,
+        public bool $isRightToLeft,
+        public bool $isUntitled,
+        public int $inside,
+        public string $dye,
+        public float $filled,
+        public bool $hasFloret,
+    ) {}
+
+    /** How much higher a line stands than the size of its type. */
+    public const LINE = 1.34;
+
+    /** @return float from the middle of the label to the base line of a line of its title */
+    public function baseline(int $line): float
+    {
+        return -$this->height / 2 + 2.0 + $this->size * self::LINE * $line + $this->size * 1.02;
+    }
+}

@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Layout\Map;
+
+use Embrel\Layout\Text\Face;
+use Embrel\Layout\Text\Ruler;
+use Embrel\Layout\Text\Wrapping;
+use Embrel\Numbering\Numbering;
+use Embrel\Plan\Kind;
+use Embrel\Plan\Plan;
+use Embrel\Plan\Topic;
+use Embrel\Plan\WordTotals;
+
+/** Measures what is drawn of each topic. */
+final class Labelling
+{
+    public const UNTITLED = 'Untitled';
+    private const MARK = 12.0;
+    private const GAP = 8.0;
+    private const NOTE = 14.0;
+
+    private readonly Wrapping $wrapping;
+    private readonly float $mainStart;
+
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly Numbering $numbering,
+        private readonly WordTotals $totals,
+        private readonly Look $look,
+        private readonly Ruler $ruler = new Ruler(),
+    ) {
+        $this->wrapping = new Wrapping($ruler);
+        $this->mainStart = $look->arrangement === Arrangement::Spine ? 34.0 : 22.0;
+    }
+
+    /** @param int $inside how many topics are folded away in it */
+    public function label(string $id, int $level, string $dye, int $inside): Label
+    {
+        $topic = $this->plan->topics[$id];
+        $size = $this->look->style->size($level);
+        $face = $level === 1 ? Face::Strong : Face::Regular;
+        $isShown = $this->look->titles === 0 || $level <= $this->look->titles;
+        $number = $isShown ? $this->numbering->own($id) : '';
+        $indent = $number === '' ? 0.0 : $this->ruler->number($number, $size) + $size * 0.45;
+        $title = $topic->title === '' ? self::UNTITLED : $topic->title;
+        $lines = $isShown ? $this->wrapping->lines($title, $face, $size, $this->look->wrap) : [];
+        $widest = 0.0;
+        $last = 0.0;
+        foreach ($lines as $line) {
+            $widest = max($widest, $last = $this->ruler->width($line, $face, $size));
+        }
+        $height = \count($lines) * $size * Label::LINE + 4.0;
+        $isRightToLeft = Wrapping::isRightToLeft($topic->title);
+        $signs = $this->look->notes === 0 || $level <= $this->look->notes ? $this->signs($topic) : [];
+        [$marks, $width, $height] = self::placed($signs, $indent + ($isRightToLeft ? $widest : $last), $indent + $widest, $height, $lines === [] ? 0.0 : $size, max($this->look->wrap, $indent + $widest));
+
+        return new Label(
+            $id,
+            $level,
+            $number,
+            $lines,
+            $marks,
+            $face,
+            $size,
+            $level === 1 ? $this->mainStart : 15.0,
+            $indent,
+            $width,
+            max($height, $level === 1 ? 2 * Spacing::DISC : 15.0),
+            $isRightToLeft,
+            $topic->title === '',
+            $inside,
+            $dye,
+            $level === 1 ? 0.0 : $this->totals->filled($id),
+            $topic->kind !== Kind::Aside,
+        );
+    }
+
+    /** @return list<array{string, string, float}> which, text, width */
+    private function signs(Topic $topic): array
+    {
+        $signs = [];
+        if ($topic->kind !== Kind::Section) {
+            $signs[] = ['kind', $topic->kind->value, $this->sign($topic->kind->value)];
+        }
+        if ($topic->flag !== null) {
+            $signs[] = ['flag', $topic->flag->label(), $this->sign($topic->flag->label()) + 14.0];
+        }
+        if ($topic->noted) {
+            $signs[] = ['note', '', self::NOTE];
+        }
+        $words = $this->totals->words($topic->id);
+        if ($words > 0) {
+            $text = number_format($words);
+            $signs[] = ['words', $text, $this->sign($text)];
+        }
+
+        return $signs;
+    }
+
+    /** @return float how wide a small sign is */
+    public function sign(string $text): float
+    {
+        return $this->ruler->width($text, Face::Regular, self::MARK);
+    }
+
+    /**
+     * The signs after the last line of the title, and in lines of their own where there is no room.
+     *
+     * @param list<array{string, string, float}> $signs
+     *
+     * @return array{list<array{string, string, float, float}>, float, float} the marks, width and height of the whole
+     */
+    private static function placed(array $signs, float $at, float $width, float $height, float $size, float $room): array
+    {
+        $marks = [];
+        // Down from the top of the label; of the whole height only the end is known.
+        $base = $size > 0.0 ? $height - 2.0 - $size * (Label::LINE - 1.02) : 2.0;
+        foreach ($signs as [$which, $text, $wide]) {
+            if ($base > 2.0 && $at + self::GAP + $wide > $room || $base <= 2.0 && $marks === []) {
+                $at = -self::GAP;
+                $base = $height + self::MARK;
+                $height += self::MARK * 1.5;
+            }
+            $marks[] = [$which, $text, round($at + self::GAP, 1), $base];
+            $at += self::GAP + $wide;
+            $width = max($width, $at);
+        }
+
+        return [array_map(static fn(array $mark): array => [$mark[0], $mark[1], $mark[2], round($mark[3] - $height / 2, 1)], $marks), $width, $height];
+    }
+}

@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Layout\Map;
+
+use Embrel\Layout\Text\Face;
+use Embrel\Layout\Text\Ruler;
+use Embrel\Layout\Text\Wrapping;
+use Embrel\Numbering\Numbering;
+use Embrel\Plan\Plan;
+use Embrel\Plan\WordTotals;
+
+/** The map of a plan, or of one branch of it: what is drawn of each topic that is shown, and where. */
+final readonly class Picture
+{
+    public const TITLE = 19.0;
+
+    /**
+     * @param list<Label>            $labels in reading order
+     * @param non-empty-list<string> $title  lines
+     * @param array{float, float}    $titleSize
+     * @param list<array{int, int}>  $sections of each main section its position, and the one after its last topic
+     */
+    private function __construct(
+        public Look $look,
+        public array $labels,
+        public Boxes $boxes,
+        public Geometry $geometry,
+        public array $title,
+        public array $titleSize,
+        public array $sections,
+        private Spacing $spacing,
+    ) {}
+
+    /**
+     * @param array<string, true> $folded topics whose parts are not shown
+     * @param string              $start  the topic whose parts are the main sections
+     */
+    public static function of(Plan $plan, Numbering $numbering, WordTotals $totals, Look $look, array $folded = [], string $start = Plan::ROOT): self
+    {
+        $ruler = new Ruler();
+        $labelling = new Labelling($plan, $numbering, $totals, $look, $ruler);
+        $labels = $parents = $widths = $heights = [];
+        $stack = [];
+        foreach (array_reverse($plan->parts($start)) as $id) {
+            $stack[] = [$id, -1, 1, $plan->topic($id)->dye->value ?? self::dyeAbove($plan, $id)];
+        }
+        while ($stack !== []) {
+            [$id, $parent, $level, $dye] = array_pop($stack);
+            $parts = $plan->parts[$id] ?? [];
+            $isFolded = $parts !== [] && (isset($folded[$id]) || $look->branches === $level);
+            $inside = $isFolded ? \count($plan->branch($id)) - 1 : 0;
+            $label = $labelling->label($id, $level, $dye, $inside);
+            $at = \count($labels);
+            $labels[] = $label;
+            $parents[] = $parent;
+            $widths[] = $label->start + $label->width + ($inside > 0 ? 24.0 + $labelling->sign((string) $inside) : ($parts === [] ? 4.0 : ($level === 1 ? 14.0 : 9.0)));
+            $heights[] = $label->height;
+            if (!$isFolded) {
+                for ($i = \count($parts) - 1; $i >= 0; --$i) {
+                    $stack[] = [$parts[$i], $at, $level + 1, $plan->topics[$parts[$i]]->dye->value ?? $dye];
+                }
+            }
+        }
+        $boxes = new Boxes($parents, $widths, $heights);
+        $title = $start === Plan::ROOT ? $plan->title() : trim($numbering->own($start) . ' ' . $plan->topic($start)->title);
+        $lines = (new Wrapping($ruler))->lines($title === '' ? Labelling::UNTITLED : $title, Face::Title, self::TITLE, $look->arrangement === Arrangement::Spine ? 640.0 : 260.0);
+        $size = [max(array_map(static fn(string $line): float => $ruler->width($line, Face::Title, self::TITLE), $lines)), \count($lines) * self::TITLE * Label::LINE];
+        $spacing = Spacing::of($look->style);
+
+        return new self($look, $labels, $boxes, Geometry::of($look->arrangement, $boxes, $spacing, $size), $lines, $size, $boxes->trees(), $spacing);
+    }
+
+    private static function dyeAbove(Plan $plan, ?string $id): string
+    {
+        for (; $id !== null; $id = $plan->parent($id)) {
+            if ($plan->topics[$id]->dye !== null) {
+                return $plan->topics[$id]->dye->value;
+            }
+        }
+
+        return 'slate';
+    }
+
+    /**
+     * The line from a topic's parent to it, within its main section; '' for a main section.
+     *
+     * @return string a path of SVG
+     */
+    public function stalk(int $i): string
+    {
+        $points = $this->stalkPoints($i);
+        if ($points === []) {
+            return '';
+        }
+        [[$x1, $y1], [$x2, $y2], [$x3, $y3], [$x4, $y4]] = array_map(static fn(array $point): array => [round($point[0], 1), round($point[1], 1)], $points);
+
+        return match (true) {
+            $this->look->style->stalk() === Stalk::Straight => "M{$x1} {$y1}L{$x4} {$y4}",
+            $this->look->style->stalk() === Stalk::Angled && $this->look->arrangement !== Arrangement::Round => "M{$x1} {$y1}H" . round(($x1 + $x4) / 2, 1) . "V{$y4}H{$x4}",
+            default => "M{$x1} {$y1}C{$x2} {$y2} {$x3} {$y3} {$x4} {$y4}",
+        };
+    }
+
+    /** @return list<array{float, float}> from, two that bend it, to; a straight one is the line between the outer two */
+    public function stalkPoints(int $i): array
+    {
+        $parent = $this->boxes->parents[$i];
+        if ($parent < 0) {
+            return [];
+        }
+        $geometry = $this->geometry;
+        [$cos, $sin] = [cos($geometry->turns[$parent]), sin($geometry->turns[$parent])];
+        $exit = $this->boxes->widths[$parent];
+        $from = [$geometry->x[$parent] + $exit * $cos, $geometry->y[$parent] + $exit * $sin];
+        if ($this->look->arrangement !== Arrangement::Round) {
+            $to = [$geometry->x[$i] - Spacing::FLORET, $geometry->y[$i]];
+            $reach = $to[0] - $from[0];
+
+            return [$from, [$from[0] + $reach * 0.62, $from[1]], [$from[0] + $reach * 0.34, $to[1]], $to];
+        }
+        [$outCos, $outSin] = [cos($geometry->turns[$i]), sin($geometry->turns[$i])];
+        $radius = hypot($geometry->x[$i], $geometry->y[$i]) - Spacing::FLORET;
+        $first = max(0.0, $radius - hypot($from[0], $from[1])) * 0.45;
+        $second = $radius - $this->spacing->reach * 0.5;
+
+        return [$from, [$from[0] + $first * $cos, $from[1] + $first * $sin], [$second * $outCos, $second * $outSin], [$radius * $outCos, $radius * $outSin]];
+    }
+
+    /** @return array{float, float, float, float} left, top, right and bottom of everything */
+    public function bounds(): array
+    {
+        $geometry = $this->geometry;
+        [$left, $top, $right, $bottom] = [$geometry->title[0] - $this->titleSize[0] / 2, $geometry->title[1] - $this->titleSize[1] / 2, $geometry->title[0] + $this->titleSize[0] / 2, $geometry->title[1] + $this->titleSize[1] / 2];
+        foreach ($this->sections as [$from, $to]) {
+            for ($i = $from; $i < $to; ++$i) {
+                foreach ($this->corners($i, $from) as [$x, $y]) {
+                    $left = min($left, $x);
+                    $right = max($right, $x);
+                    $top = min($top, $y);
+                    $bottom = max($bottom, $y);
+                }
+            }
+        }
+
+        return [$left, $top, $right, $bottom];
+    }
+
+    /**
+     * The box of a topic on the map, which its floret, text and signs do not leave.
+     *
+     * @return list<array{float, float}> its four corners, in turn
+     */
+    public function corners(int $i, int $section): array
+    {
+        $geometry = $this->geometry;
+        $standing = $geometry->standings[$section];
+        [$cos, $sin, $half] = [cos($geometry->turns[$i]), sin($geometry->turns[$i]), $this->boxes->heights[$i] / 2];
+        $corners = [];
+        foreach ([[$i === $section ? -Spacing::DISC : -Spacing::FLORET, -$half], [$this->boxes->widths[$i], -$half], [$this->boxes->widths[$i], $half], [$i === $section ? -Spacing::DISC : -Spacing::FLORET, $half]] as [$along, $aside]) {
+            $corners[] = $standing->point($geometry->x[$i] + $along * $cos - $aside * $sin, $geometry->y[$i] + $along * $sin + $aside * $cos);
+        }
+
+        return $corners;
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Layout\Map;
+
+/** The form of the line from a topic to a part. */
+enum Stalk: string
+{
+    case Curved = 'curved';
+    case Straight = 'straight';
+    case Angled = 'angled';
+}

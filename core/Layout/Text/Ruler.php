@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Layout\Text;
+
+/**
+ * How wide a text is when it is drawn without kerning and ligatures. Exact for what the shipped
+ * fonts hold; for every other sign a bound that no usual font exceeds, so that a text may turn out
+ * narrower than its room, and never wider.
+ */
+final class Ruler
+{
+    /**
+     * Bounds in ten-thousandths of the size, by the first sign of each range of Unicode; a range ends where the next begins.
+     * Wide are letters that fonts draw as whole words (Arabic ligatures) and the scripts whose signs stand for several.
+     */
+    private const BOUNDS = [
+        0x0 => 10000, 0x250 => 12000, 0x300 => 5000, 0x370 => 13500, 0x590 => 10500, 0x600 => 17000, 0x700 => 20000, 0x900 => 26000, 0xE00 => 13000,
+        0xF00 => 20000, 0x1000 => 26000, 0x10A0 => 13500, 0x1100 => 11000, 0x1200 => 17000, 0x13A0 => 14000, 0x1700 => 26000, 0x1D00 => 13500, 0x2000 => 15000, 0x2E3A => 31000, 0x2E3C => 11000,
+        0xA000 => 12500, 0xA4D0 => 15000, 0xA800 => 46000, 0xAC00 => 11000, 0xD7B0 => 15000, 0xE000 => 15000, 0xF900 => 11000, 0xFB00 => 15000, 0xFB50 => 26000, 0xFDF0 => 60000, 0xFDFA => 125000,
+        0xFDFE => 30000, 0xFE00 => 0, 0xFE10 => 11000, 0xFE70 => 17000, 0xFEFF => 0, 0xFF00 => 11000, 0xFFF0 => 15000, 0x10000 => 20000, 0x12000 => 85000, 0x13000 => 20000, 0x17000 => 11000, 0x19000 => 15000,
+        0x1B000 => 11000, 0x1BC00 => 20000, 0x1D400 => 13500, 0x1D800 => 20000, 0x1F000 => 15000, 0x20000 => 11000, 0x40000 => 15000, 0xE0000 => 0, 0xF0000 => 15000,
+    ];
+
+    /** @var array<string, array<array-key, int>> face → sign → advance; bounds that were asked for join it */
+    private array $widths = [];
+
+    /**
+     * @param float $size of the type
+     *
+     * @return float in the unit of the size
+     */
+    public function width(string $text, Face $face, float $size): float
+    {
+        return $size * $this->advance($text, $face) / 10000;
+    }
+
+    /** A number in tabular figures. */
+    public function number(string $label, float $size): float
+    {
+        if ($label === '') {
+            return 0.0;
+        }
+        $digits = (int) preg_match_all('/[0-9]/', $label);
+
+        return $size * ($digits * Widths::DIGIT + $this->advance((string) preg_replace('/[0-9]+/', '', $label), Face::Strong)) / 10000;
+    }
+
+    /** @return int in ten-thousandths of the size */
+    public function advance(string $text, Face $face): int
+    {
+        $widths = $this->widths[$face->value] ??= $face->widths();
+        $sum = 0;
+        foreach (mb_str_split($text) as $sign) {
+            $sum += $widths[$sign] ?? $this->bound($sign, $face);
+        }
+
+        return $sum;
+    }
+
+    private function bound(string $sign, Face $face): int
+    {
+        $at = mb_ord($sign);
+        $bound = 0;
+        foreach (self::BOUNDS as $from => $width) {
+            if ($at < $from) {
+                break;
+            }
+            $bound = $width;
+        }
+
+        return $this->widths[$face->value][$sign] = $bound;
+    }
+}

@@ -1,0 +1,293 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Embrel\Layout\Map\Arrangement;
+use Embrel\Layout\Map\Look;
+use Embrel\Layout\Map\Picture;
+use Embrel\Layout\Map\Style;
+use Embrel\Layout\Text\Face;
+use Embrel\Layout\Text\Ruler;
+use Embrel\Layout\Text\Wrapping;
+use Embrel\Numbering\Numbering;
+use Embrel\Operation\AddTopics;
+use Embrel\Plan\Place;
+use Embrel\Plan\Plan;
+use Embrel\Plan\Topic;
+use Embrel\Plan\WordTotals;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\Build\Build;
+use Tests\Core\Build\Trees;
+
+/** The picture of a plan: nothing meets, the order can be walked, and what was not touched moves only as a whole. */
+final class MapTest extends TestCase
+{
+    private const REPORT = "Why\n  Storms\n  Fish\n  Mud\nBefore\n  Grazing\n  Wall\n  Lost\n    Plants\n    Birds\nBreach\n  Sites\n  Tides\nWho gains\n  Farms\nTen years\n  Plants again\n  Birds again\n  Creeks\nWhat next";
+
+    /** @param array<string, true> $folded */
+    private static function picture(Plan $plan, Look $look, array $folded = [], string $start = Plan::ROOT): Picture
+    {
+        return Picture::of($plan, Numbering::of($plan), WordTotals::of($plan), $look, $folded, $start);
+    }
+
+    /** @return iterable<string, array{Arrangement}> */
+    public static function arrangements(): iterable
+    {
+        foreach (Arrangement::cases() as $arrangement) {
+            yield $arrangement->value => [$arrangement];
+        }
+    }
+
+    #[DataProvider('arrangements')]
+    public function testNoTwoLabelsMeetAndNoStalkCrossesALabel(Arrangement $arrangement): void
+    {
+        for ($seed = 1; $seed <= 1000; ++$seed) {
+            $style = Style::cases()[$seed % \count(Style::cases())];
+            $picture = self::picture(Trees::random($seed, $seed % 50 === 0 ? 300 : 30), new Look($arrangement, $style, 120 + $seed % 5 * 100));
+            $boxes = self::boxes($picture);
+            self::assertSame([], self::meetings($boxes), "{$arrangement->value}, seed {$seed}");
+            self::assertSame([], self::crossings($picture, $boxes), "{$arrangement->value}, seed {$seed}");
+        }
+    }
+
+    #[DataProvider('arrangements')]
+    public function testWalkingThePictureGivesTheReadingOrder(Arrangement $arrangement): void
+    {
+        for ($seed = 1; $seed <= 200; ++$seed) {
+            $picture = self::picture(Trees::random($seed), new Look($arrangement));
+            $geometry = $picture->geometry;
+            $last = [];
+            foreach ($picture->boxes->parents as $i => $parent) {
+                $standing = $parent < 0 ? $geometry->standings[$i] : null;
+                $at = match (true) {
+                    $standing === null => $arrangement === Arrangement::Round ? $geometry->turns[$i] : $geometry->y[$i],
+                    $arrangement === Arrangement::Round => fmod($standing->turn + 2.5 * M_PI, 2 * M_PI),
+                    default => $standing->y + ($standing->isMirrored ? 1e6 : 0),
+                };
+                if (isset($last[$parent])) {
+                    self::assertGreaterThan($last[$parent], $at, "{$arrangement->value}, seed {$seed}, topic {$i}");
+                }
+                $last[$parent] = $at;
+            }
+        }
+    }
+
+    #[DataProvider('arrangements')]
+    public function testASectionThatWasNotTouchedMovesOnlyAsAWhole(Arrangement $arrangement): void
+    {
+        $plan = Build::plan(self::REPORT);
+        $look = new Look($arrangement);
+        $before = self::picture($plan, $look);
+        $breach = Build::id($plan, 'Breach');
+        foreach ([null, Build::id($plan, 'Tides')] as $after) {
+            $plan = (new AddTopics(new Place($breach, $after), [['topic' => new Topic(Build::ulid($after === null ? 900 : 901), 'How fast will the mud rise, and where to?'), 'parent' => null]]))->apply($plan);
+        }
+        $after = self::picture($plan, $look);
+        $touched = 0;
+        foreach ($before->sections as $s => [$from, $to]) {
+            [$now, $end] = $after->sections[$s];
+            if ($before->labels[$from]->id === $breach) {
+                $touched = $end - $now - ($to - $from);
+                continue;
+            }
+            for ($i = 0; $i < $to - $from; ++$i) {
+                self::assertSame($before->labels[$from + $i]->id, $after->labels[$now + $i]->id);
+                self::assertEqualsWithDelta([$before->geometry->x[$from + $i], $before->geometry->y[$from + $i], $before->geometry->turns[$from + $i]], [$after->geometry->x[$now + $i], $after->geometry->y[$now + $i], $after->geometry->turns[$now + $i]], 1e-6);
+            }
+        }
+        self::assertSame(2, $touched);
+    }
+
+    public function testTheArrangementsStandAsTheyAreCalled(): void
+    {
+        $plan = Build::plan(self::REPORT);
+        $spine = self::picture($plan, new Look(Arrangement::Spine));
+        self::assertSame([0.0], array_values(array_unique(array_map(static fn($standing): float => $standing->x, $spine->geometry->standings))));
+        $both = self::picture($plan, new Look(Arrangement::Both));
+        $mirrored = array_values(array_map(static fn($standing): bool => $standing->isMirrored, $both->geometry->standings));
+        self::assertSame([false, false, true, true, true, true], $mirrored, 'The right side first, and both about as high.');
+        $round = self::picture($plan, new Look(Arrangement::Round));
+        self::assertCount(6, array_unique(array_map(static fn($standing): string => (string) round($standing->turn, 3), $round->geometry->standings)));
+        $one = self::picture(Build::plan("Alone\n  Part"), new Look(Arrangement::Round));
+        self::assertEqualsWithDelta(0.0, $one->geometry->standings[0]->turn, 0.01);
+    }
+
+    public function testFoldedBranchesTellHowManyAreInside(): void
+    {
+        $plan = Build::plan(self::REPORT);
+        $picture = self::picture($plan, new Look(), [Build::id($plan, 'Before') => true]);
+        $label = array_values(array_filter($picture->labels, static fn($one): bool => $one->lines === ['Before']))[0];
+        self::assertSame(5, $label->inside);
+        self::assertNotContains('Grazing', array_map(static fn($one): string => $one->lines[0], $picture->labels));
+        self::assertCount(6, self::picture($plan, new Look(branches: 1))->labels);
+        self::assertSame([], self::picture($plan, new Look(titles: 1))->labels[1]->lines);
+    }
+
+    public function testABranchAloneHasItsPartsAsMainSections(): void
+    {
+        $plan = Build::plan(self::REPORT);
+        $picture = self::picture($plan, new Look(), start: Build::id($plan, 'Before'));
+        self::assertSame(['Grazing', 'Wall', 'Lost'], array_map(static fn(array $section): string => $picture->labels[$section[0]]->lines[0], $picture->sections));
+        self::assertSame(['2 Before'], $picture->title);
+        self::assertSame('2.3', $picture->labels[2]->number);
+    }
+
+    public function testAnEmptyPlanIsItsTitleAlone(): void
+    {
+        foreach (Arrangement::cases() as $arrangement) {
+            $picture = self::picture(Plan::titled(''), new Look($arrangement));
+            self::assertSame(['Untitled'], $picture->title);
+            self::assertSame([], $picture->labels);
+            self::assertSame([], $picture->geometry->spine);
+        }
+    }
+
+    public function testTitlesBreakBetweenWordsAndKeepEverySign(): void
+    {
+        $ruler = new Ruler();
+        $wrapping = new Wrapping($ruler);
+        for ($seed = 1; $seed <= 200; ++$seed) {
+            foreach (Trees::random($seed, 8)->topics as $topic) {
+                $lines = $wrapping->lines($topic->title, Face::Regular, 15.0, 130.0);
+                self::assertSame(preg_replace('/\s+/u', '', $topic->title), preg_replace('/\s+/u', '', implode('', $lines)));
+                foreach ($lines as $line) {
+                    self::assertTrue($ruler->width($line, Face::Regular, 15.0) <= 130.0 || preg_match_all('/\X/u', $line) === 1, "“{$line}” is too wide");
+                }
+            }
+        }
+        self::assertSame(['Why the marsh', 'matters'], $wrapping->lines('Why the marsh matters', Face::Regular, 15.0, 110.0));
+        self::assertTrue(Wrapping::isRightToLeft('3. שלום'));
+        self::assertFalse(Wrapping::isRightToLeft('Shalom שלום'));
+    }
+
+    public function testALookIsReadFromWhatMayBeAnything(): void
+    {
+        self::assertEquals(new Look(), Look::from(['arrangement' => ['x'], 'style' => 7, 'wrap' => 'wide', 'branches' => null, 'titles' => '3']));
+        self::assertSame(Look::WIDEST, Look::from(['wrap' => 9000000])->wrap);
+        $look = new Look(Arrangement::Round, Style::Broad, 200, 1, 2, 3);
+        self::assertEquals($look, Look::from($look->toArray()));
+    }
+
+    /** @return list<array{list<array{float, float}>, array{float, float, float, float}}> corners, and left, top, right, bottom */
+    private static function boxes(Picture $picture): array
+    {
+        $boxes = [];
+        foreach ($picture->sections as [$from, $to]) {
+            for ($i = $from; $i < $to; ++$i) {
+                $corners = $picture->corners($i, $from);
+                $xs = array_column($corners, 0);
+                $ys = array_column($corners, 1);
+                $boxes[] = [$corners, [min($xs), min($ys), max($xs), max($ys)]];
+            }
+        }
+
+        return $boxes;
+    }
+
+    /**
+     * @param list<array{list<array{float, float}>, array{float, float, float, float}}> $boxes
+     *
+     * @return list<string>
+     */
+    private static function meetings(array $boxes): array
+    {
+        $meetings = [];
+        $n = \count($boxes);
+        for ($a = 0; $a < $n; ++$a) {
+            [$corners, [$left, $top, $right, $bottom]] = $boxes[$a];
+            for ($b = $a + 1; $b < $n; ++$b) {
+                [$others, $bounds] = $boxes[$b];
+                if ($bounds[0] < $right && $bounds[2] > $left && $bounds[1] < $bottom && $bounds[3] > $top && !self::isApart($corners, $others) && !self::isApart($others, $corners)) {
+                    $meetings[] = "{$a} and {$b}";
+                }
+            }
+        }
+
+        return $meetings;
+    }
+
+    /**
+     * Whether a side of the first box has the second wholly on its far side.
+     *
+     * @param list<array{float, float}> $box
+     * @param list<array{float, float}> $other
+     */
+    private static function isApart(array $box, array $other): bool
+    {
+        $turn = self::side($box[0], $box[1], $box[2]) > 0 ? 1 : -1;
+        foreach ([0, 1, 2, 3] as $k) {
+            if (max(array_map(static fn(array $corner): float => $turn * self::side($box[$k], $box[($k + 1) % 4], $corner), $other)) <= 1e-6) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param array{float, float} $from
+     * @param array{float, float} $to
+     * @param array{float, float} $point
+     */
+    private static function side(array $from, array $to, array $point): float
+    {
+        return ($to[0] - $from[0]) * ($point[1] - $from[1]) - ($to[1] - $from[1]) * ($point[0] - $from[0]);
+    }
+
+    /**
+     * @param list<array{list<array{float, float}>, array{float, float, float, float}}> $boxes
+     *
+     * @return list<string>
+     */
+    private static function crossings(Picture $picture, array $boxes): array
+    {
+        $crossings = [];
+        foreach ($picture->sections as [$from, $to]) {
+            for ($i = $from + 1; $i < $to; ++$i) {
+                $line = self::along($picture, $i, $from);
+                $xs = array_column($line, 0);
+                $ys = array_column($line, 1);
+                foreach ($boxes as $b => [$corners, [$left, $top, $right, $bottom]]) {
+                    if ($left < max($xs) && $right > min($xs) && $top < max($ys) && $bottom > min($ys)) {
+                        foreach ($line as $point) {
+                            if (!self::isApart($corners, [$point])) {
+                                $crossings[] = "stalk to {$i} and label {$b}";
+                                break;
+                            }
+                        }
+                    }
+                }
+            }
+        }
+
+        return $crossings;
+    }
+
+    /** @return list<array{float, float}> points of a stalk on the map, without its two ends, which touch what they join */
+    private static function along(Picture $picture, int $i, int $section): array
+    {
+        $path = $picture->stalk($i);
+        preg_match_all('/[MLCHV]|-?[0-9.]+/', $path, $m);
+        $numbers = array_values(array_filter($m[0], is_numeric(...)));
+        $points = [];
+        if (str_contains($path, 'H')) {
+            [$x1, $y1, $x2, $y4, $x4] = array_map(floatval(...), $numbers);
+            $bends = [[$x1, $y1], [$x2, $y1], [$x2, $y4], [$x4, $y4]];
+            for ($t = 1; $t < 30; ++$t) {
+                $k = intdiv($t, 10);
+                $points[] = [$bends[$k][0] + ($bends[$k + 1][0] - $bends[$k][0]) * ($t % 10) / 10, $bends[$k][1] + ($bends[$k + 1][1] - $bends[$k][1]) * ($t % 10) / 10];
+            }
+        } else {
+            $n = array_map(floatval(...), $numbers);
+            [$a, $b, $c, $d] = str_contains($path, 'L') ? [[$n[0], $n[1]], [$n[0], $n[1]], [$n[2], $n[3]], [$n[2], $n[3]]] : [[$n[0], $n[1]], [$n[2], $n[3]], [$n[4], $n[5]], [$n[6], $n[7]]];
+            for ($t = 0.03; $t < 0.98; $t += 0.04) {
+                $points[] = array_map(static fn(int $k): float => (1 - $t) ** 3 * $a[$k] + 3 * (1 - $t) ** 2 * $t * $b[$k] + 3 * (1 - $t) * $t ** 2 * $c[$k] + $t ** 3 * $d[$k], [0, 1]);
+            }
+        }
+
+        return array_map(static fn(array $point): array => $picture->geometry->standings[$section]->point(...$point), $points);
+    }
+}
