@@ -35,6 +35,8 @@ Route::middleware('auth')->group(static function (): void {
     Route::get('/plan-names', C\PlanNamesController::class)->name('plan-names');
     Route::get('/plans/{plan}', [C\PlanController::class, 'show'])->name('plan');
     Route::get('/plans/{plan}/gather', [C\PlanController::class, 'gather'])->name('plan.gather');
+    Route::get('/plans/{plan}/map', [C\PlanController::class, 'map'])->name('plan.map');
+    Route::post('/plans/{plan}/map', C\MapController::class);
     Route::patch('/plans/{plan}', [C\PlanController::class, 'update']);
     Route::delete('/plans/{plan}', [C\PlanController::class, 'destroy']);
     Route::post('/plans/{plan}/restore', C\RestorePlanController::class)->withTrashed()->name('plan.restore');

@@ -6,6 +6,7 @@ namespace App\Store;
 
 use App\Models\Plan as PlanRow;
 use App\Models\User;
+use Embrel\Layout\Map\Look;
 use Illuminate\Support\Facades\DB;
 
 /** What is each person's own on a plan: what they keep folded, and on what they look. Never an operation, never undone. */
@@ -36,8 +37,21 @@ final class PersonalState
         return ['focus' => $row->focus ?? null, 'dimmed' => (bool) ($row->dimmed ?? false)];
     }
 
+    public function map(User $user, PlanRow $plan): Look
+    {
+        $kept = DB::table('plan_views')->where('user_id', $user->id)->where('plan_id', $plan->id)->value('map');
+        $kept = \is_string($kept) ? json_decode($kept, true) : null;
+
+        return Look::from(\is_array($kept) ? $kept : []);
+    }
+
+    public function keepMap(User $user, PlanRow $plan, Look $look): void
+    {
+        DB::table('plan_views')->upsert([['user_id' => $user->id, 'plan_id' => $plan->id, 'map' => json_encode($look->toArray(), JSON_THROW_ON_ERROR)]], ['user_id', 'plan_id'], ['map']);
+    }
+
     public function keepLook(User $user, PlanRow $plan, ?string $focus, bool $dimmed): void
     {
-        DB::table('plan_views')->upsert([['user_id' => $user->id, 'plan_id' => $plan->id, 'focus' => $focus, 'dimmed' => $dimmed]], ['user_id', 'plan_id']);
+        DB::table('plan_views')->upsert([['user_id' => $user->id, 'plan_id' => $plan->id, 'focus' => $focus, 'dimmed' => $dimmed]], ['user_id', 'plan_id'], ['focus', 'dimmed']);
     }
 }

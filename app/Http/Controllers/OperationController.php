@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\MapRequest;
 use App\Http\Requests\OperationsRequest;
 use App\Models\Plan;
 use App\Store\PlanStore;
@@ -17,6 +18,8 @@ final class OperationController
         $user = $request->user() ?? abort(401);
         $outcome = $store->apply($plan, $user, $request->changes());
 
-        return response()->json(['refused' => $outcome->refused] + PlanView::of($plan, $user, $request->base(), $outcome));
+        $map = MapRequest::told($request, $outcome->after);
+
+        return response()->json(['refused' => $outcome->refused] + PlanView::of($plan, $user, $request->base(), $outcome) + ($map === null ? [] : ['map' => $map]));
     }
 }

@@ -12,6 +12,7 @@ use App\Store\PlanList;
 use App\Store\PlanStore;
 use App\Store\PlanView;
 use App\Store\UndoLog;
+use Embrel\Layout\Map\Style;
 use Embrel\Operation\Retitle;
 use Embrel\Plan\Plan as CorePlan;
 use Illuminate\Contracts\View\View;
@@ -43,7 +44,12 @@ final class PlanController
         return $this->page($request, $plan, $personal, 'gather');
     }
 
-    /** One page holds both views, so that going from one to the other takes no time. */
+    public function map(Request $request, Plan $plan, PersonalState $personal): View
+    {
+        return $this->page($request, $plan, $personal, 'map');
+    }
+
+    /** One page holds all views, so that going from one to the other takes no time. */
     private function page(Request $request, Plan $plan, PersonalState $personal, string $view): View
     {
         Gate::authorize('view', $plan);
@@ -54,7 +60,8 @@ final class PlanController
             'view' => $view,
             'data' => PlanView::whole($plan, $this->store->load($plan)) + [
                 'plan' => $plan->id, 'view' => $view, 'user' => $user->id, 'savedAt' => $plan->changed_at?->toIso8601String(),
-                'pulse' => PulseController::address($user, $plan), 'folds' => $personal->folds($user, $plan), 'look' => $personal->look($user, $plan), 'steps' => (new UndoLog($plan->id, $user->id))->names(),
+                'pulse' => PulseController::address($user, $plan), 'folds' => $personal->folds($user, $plan), 'look' => $personal->look($user, $plan), 'map' => $personal->map($user, $plan)->toArray(),
+                'mapStyles' => array_map(static fn(Style $style): array => ['value' => $style->value, 'name' => $style->name()], Style::cases()), 'steps' => (new UndoLog($plan->id, $user->id))->names(),
             ],
         ]);
     }

@@ -20,9 +20,12 @@ final class Labelling
     private const MARK = 12.0;
     private const GAP = 8.0;
     private const NOTE = 14.0;
+    /** How far signs may reach beyond the width of titles. */
+    private const SIGNS = 150.0;
 
     private readonly Wrapping $wrapping;
     private readonly float $mainStart;
+    private readonly float $wrap;
 
     public function __construct(
         private readonly Plan $plan,
@@ -32,6 +35,8 @@ final class Labelling
         private readonly Ruler $ruler = new Ruler(),
     ) {
         $this->wrapping = new Wrapping($ruler);
+        // Rays are short: a long one makes the whole circle large, and all of it small to see.
+        $this->wrap = $look->arrangement === Arrangement::Round ? min(170.0, (float) $look->wrap) : (float) $look->wrap;
         $this->mainStart = $look->arrangement === Arrangement::Spine ? 34.0 : 22.0;
     }
 
@@ -45,7 +50,7 @@ final class Labelling
         $number = $isShown ? $this->numbering->own($id) : '';
         $indent = $number === '' ? 0.0 : $this->ruler->number($number, $size) + $size * 0.45;
         $title = $topic->title === '' ? self::UNTITLED : $topic->title;
-        $lines = $isShown ? $this->wrapping->lines($title, $face, $size, $this->look->wrap) : [];
+        $lines = $isShown ? $this->wrapping->lines($title, $face, $size, $this->wrap) : [];
         $widest = 0.0;
         $last = 0.0;
         foreach ($lines as $line) {
@@ -54,7 +59,7 @@ final class Labelling
         $height = \count($lines) * $size * Label::LINE + 4.0;
         $isRightToLeft = Wrapping::isRightToLeft($topic->title);
         $signs = $this->look->notes === 0 || $level <= $this->look->notes ? $this->signs($topic) : [];
-        [$marks, $width, $height] = self::placed($signs, $indent + ($isRightToLeft ? $widest : $last), $indent + $widest, $height, $lines === [] ? 0.0 : $size, max($this->look->wrap, $indent + $widest));
+        [$marks, $width, $height] = self::placed($signs, $indent + ($isRightToLeft ? $widest : $last), $indent + $widest, $height, $lines === [] ? 0.0 : $size, $indent + max($this->wrap, $widest) + self::SIGNS);
 
         return new Label(
             $id,

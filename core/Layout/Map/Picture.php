@@ -65,7 +65,7 @@ final readonly class Picture
         }
         $boxes = new Boxes($parents, $widths, $heights);
         $title = $start === Plan::ROOT ? $plan->title() : trim($numbering->own($start) . ' ' . $plan->topic($start)->title);
-        $lines = (new Wrapping($ruler))->lines($title === '' ? Labelling::UNTITLED : $title, Face::Title, self::TITLE, $look->arrangement === Arrangement::Spine ? 640.0 : 260.0);
+        $lines = (new Wrapping($ruler))->lines($title === '' ? Labelling::UNTITLED : $title, Face::Title, self::TITLE, [Arrangement::Spine->value => 640.0, Arrangement::Both->value => 260.0, Arrangement::Round->value => 140.0][$look->arrangement->value]);
         $size = [max(array_map(static fn(string $line): float => $ruler->width($line, Face::Title, self::TITLE), $lines)), \count($lines) * self::TITLE * Label::LINE];
         $spacing = Spacing::of($look->style);
 

@@ -39,7 +39,7 @@ export class Landing {
     draw() {
         const { outline } = this;
         const { rows } = outline;
-        const i = rows.index.get(this.isAdding ? outline.active : outline.writing);
+        const i = outline.page.view === 'map' ? undefined : rows.index.get(this.isAdding ? outline.active : outline.writing);
         this.line.hidden = i === undefined;
         if (i === undefined) {
             this.key = null;

@@ -107,6 +107,7 @@ export class Looks {
         const { outline } = this;
         outline.start = id;
         outline.folds.delete(id);
+        outline.page.map?.changed();
         outline.draw();
         const first = outline.list[0]?.id ?? null;
         if (!outline.rows.index.has(outline.active) && first) {

@@ -22,9 +22,7 @@ export class Outline {
         this.marked = new Set();
         this.writing = null;
         this.work = document.getElementById('work');
-        this.scroller = document.getElementById('outline');
-        this.box = this.scroller.querySelector('.tree');
-        this.rows = new Rows(this.scroller, this.tree, this);
+        this.sheet = new Rows(document.getElementById('outline'), this.tree, this);
         this.marking = new Marking(this);
         this.titles = new Writing(this);
         this.menu = new Menu(this);
@@ -35,7 +33,7 @@ export class Outline {
         this.looks = new Looks(this, page.data.look);
         this.box.addEventListener('keydown', (event) => this.pressedInRow(event));
         this.box.addEventListener('click', (event) => this.clicked(event));
-        document.getElementById('add').addEventListener('click', () => { page.show('outline'); this.addAtEnd(); });
+        document.getElementById('add').addEventListener('click', () => this.addAtEnd());
         document.getElementById('loose').addEventListener('click', () => this.showLoose());
         document.getElementById('first-topic').addEventListener('keydown', (event) => this.addFirst(event));
     }
@@ -45,6 +43,10 @@ export class Outline {
     get note() { return this.page.note; }
     get address() { return this.page.address; }
     get list() { return this.rows.list; }
+    /** What shows the topics now: the rows, or the map, which has the same doors. */
+    get rows() { return this.page.view === 'map' ? this.page.map.picture : this.sheet; }
+    get box() { return this.rows.box; }
+    get scroller() { return this.rows.scroller; }
 
     /** The view has come into sight. */
     enter() {
@@ -197,6 +199,7 @@ export class Outline {
 
     setFolds(change) {
         change(this.folds);
+        this.page.map?.changed();
         this.draw();
         for (let at = this.active; at && !this.rows.index.has(at);) {
             at = this.tree.get(at)?.parent;

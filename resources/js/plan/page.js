@@ -4,6 +4,7 @@ import { Dialogs } from './dialogs.js';
 import { element } from './element.js';
 import { Find } from './find.js';
 import { Gather } from './gather.js';
+import { MapView } from '../map/map.js';
 import { actionFor } from './keys.js';
 import { NotePage } from '../note/page.js';
 import { Outline } from './outline.js';
@@ -26,12 +27,13 @@ export class Page {
         this.saved = document.getElementById('saved');
         this.live = document.getElementById('live');
         this.queue = new Queue({
-            user: data.user, plan: data.plan, address: this.address, revision: data.revision, savedAt: new Date(data.savedAt),
+            user: data.user, plan: data.plan, address: this.address, revision: data.revision, savedAt: new Date(data.savedAt), beside: () => (this.view === 'map' ? { map: this.map.wants } : {}),
             onAnswer: (answer, batch) => this.answered(answer, batch), onRefused: (refused, batch) => this.refused(refused, batch), onState: () => this.showState(),
         });
         this.note = new NotePage(this);
         this.outline = new Outline(this);
         this.gather = new Gather(this);
+        this.map = new MapView(this);
         this.find = new Find(this);
         this.strip = new StripBar(document.getElementById('strip'), this.tree, { go: (id) => this.goTo(id), move: (ids, place) => this.move(ids, place) });
         this.dialogs = new Dialogs(this);
@@ -62,7 +64,7 @@ export class Page {
                 }
             });
         }
-        addEventListener('popstate', () => this.show(location.pathname.endsWith('/gather') ? 'gather' : 'outline', false));
+        addEventListener('popstate', () => this.show(/\/(gather|map)$/.exec(location.pathname)?.[1] ?? 'outline', false));
     }
 
     // ---- Views
@@ -70,11 +72,18 @@ export class Page {
     /** Shows a view of the plan; `remember`: as a new entry in the browser's history. */
     show(view, remember = true) {
         const isNew = this.view !== view;
+        this.outline.titles.end();
         this.view = view;
-        document.getElementById('work').hidden = view !== 'outline';
+        const isTree = view === 'outline' || view === 'map';
+        document.getElementById('work').hidden = !isTree;
+        document.getElementById('work').dataset.view = view;
+        document.getElementById('map').hidden = view !== 'map';
+        document.getElementById('outline-side').hidden = view !== 'outline';
+        // What is marked, and the way back from one branch, are the same on both.
+        document.getElementById(view === 'map' ? 'map' : 'outline-side').append(document.getElementById('marked-bar'), document.getElementById('crumbs'));
         document.getElementById('gather').hidden = view !== 'gather';
-        document.getElementById('catch-form').hidden = view !== 'outline';
-        document.querySelectorAll('.in-outline').forEach((one) => { one.hidden = view !== 'outline'; });
+        document.getElementById('catch-form').hidden = !isTree;
+        document.querySelectorAll('.in-outline').forEach((one) => { one.hidden = !isTree; });
         for (const link of document.querySelectorAll('.modes [data-view]')) {
             link.toggleAttribute('aria-current', link.dataset.view === view);
             if (link.dataset.view === view) {
@@ -158,6 +167,7 @@ export class Page {
         this.tree.take(answer);
         this.outline.told();
         this.gather.told();
+        answer.map ? this.map.take(answer.map) : this.map.changed();
         this.draw();
         this.find.told(answer);
         this.note.told(answer, ownNotes);
@@ -281,7 +291,7 @@ export class Page {
 
     /** The note that stands before the first section. */
     openOpening() {
-        this.show('outline');
+        this.show(this.view === 'map' ? 'map' : 'outline');
         this.note.open(ROOT);
     }
 
@@ -304,7 +314,7 @@ export class Page {
 
     goTo(id) {
         if (!this.strip.dragged) {
-            this.show('outline');
+            this.show(this.view === 'map' ? 'map' : 'outline');
             this.outline.goTo(id);
         }
     }

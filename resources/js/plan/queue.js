@@ -12,8 +12,8 @@ const LARGEST = 1_500_000;
  * and takes along what a closed tab has left.
  */
 export class Queue {
-    constructor({ user, plan, address, revision, savedAt, onAnswer, onRefused, onState }) {
-        Object.assign(this, { address, base: revision, onAnswer, onRefused, onState });
+    constructor({ user, plan, address, revision, savedAt, beside, onAnswer, onRefused, onState }) {
+        Object.assign(this, { address, base: revision, beside, onAnswer, onRefused, onState });
         this.prefix = `embrel.${user}.${plan}.`;
         this.tab = newId();
         this.memory = new Map();
@@ -113,7 +113,7 @@ export class Queue {
     async sendOnce(batch) {
         batch.forEach((change) => this.sending.add(change.id));
         try {
-            const answer = await send('POST', `${this.address}/operations`, { base: this.base, operations: batch });
+            const answer = await send('POST', `${this.address}/operations`, { base: this.base, operations: batch, ...this.beside() });
             batch.forEach((change) => this.forget(change.id, change.tab));
             this.savedAt = new Date();
             // A change that was made while this was under way is not in the answer: the next one tells all.

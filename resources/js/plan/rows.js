@@ -230,6 +230,17 @@ export class Rows {
         floret.style.visibility = topic.kind === 'aside' ? 'hidden' : '';
     }
 
+    /** Puts a field where a title stands; `false` where the row is not shown. */
+    openField(id, input) {
+        const title = this.drawn.get(id)?.querySelector('.title');
+        title?.replaceWith(input);
+        return Boolean(title);
+    }
+
+    closeField(input) {
+        input.replaceWith(element('span', { class: 'title' }));
+    }
+
     /** Brings a row into view, with some room around it. */
     reveal(id) {
         const i = this.index.get(id);

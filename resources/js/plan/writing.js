@@ -27,14 +27,12 @@ export class Writing {
         outline.marked = new Set([id]);
         outline.rows.draw();
         outline.rows.reveal(id);
-        const title = outline.rows.drawn.get(id)?.querySelector('.title');
-        if (!title) {
+        const column = at === 'click' ? columnAt(event, topic.title) : at === 'start' ? 0 : at === 'end' ? topic.title.length : Math.min(at, topic.title.length);
+        this.input.value = topic.title;
+        if (!outline.rows.openField(id, this.input)) {
             outline.writing = null;
             return;
         }
-        const column = at === 'click' ? columnAt(event, topic.title) : at === 'start' ? 0 : at === 'end' ? topic.title.length : Math.min(at, topic.title.length);
-        this.input.value = topic.title;
-        title.replaceWith(this.input);
         this.input.focus({ preventScroll: true });
         this.input.setSelectionRange(column, column);
         outline.page.strip.draw(outline.tree.mainSection(id));
@@ -48,10 +46,9 @@ export class Writing {
         if (!outline.writing) {
             return;
         }
-        const span = element('span', { class: 'title' });
         outline.writing = null;
         this.ending = true;
-        this.input.replaceWith(span);
+        outline.rows.closeField(this.input);
         this.ending = false;
         if (isSeen) {
             outline.rows.draw();

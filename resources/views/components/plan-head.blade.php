@@ -7,6 +7,7 @@
     <nav class="modes" aria-label="Views">
         <a href="{{ route('plan.gather', $plan) }}" data-view="gather" @if ($current === 'gather') aria-current="page" @endif>Gather</a>
         <a href="{{ route('plan', $plan) }}" data-view="outline" @if ($current === 'outline') aria-current="page" @endif>Outline</a>
+        <a href="{{ route('plan.map', $plan) }}" data-view="map" @if ($current === 'map') aria-current="page" @endif>Map</a>
     </nav>
     <div class="acts">
         <div class="icons">{{ $acts ?? '' }}</div>

@@ -25,8 +25,8 @@
         <button class="plain" type="button" id="find-replace">See the changes</button>
         <button class="ico" type="button" id="find-close" title="Close (Esc)" aria-label="Close the search"><x-icon name="x"/></button>
     </form>
-    <div class="work without-note" id="work" @if ($view !== 'outline') hidden @endif>
-        <main class="outline-side">
+    <div class="work without-note" id="work" data-view="{{ $view }}" @if ($view === 'gather') hidden @endif>
+        <main class="outline-side" id="outline-side" @if ($view !== 'outline') hidden @endif>
             <h1 class="visually-hidden">Outline</h1>
             <nav class="crumbs" id="crumbs" aria-label="Way back" hidden></nav>
             <div class="scroller" id="outline" tabindex="-1">
@@ -43,6 +43,38 @@
                     <button type="button" class="plain" data-action="{{ $action }}">{{ $name }}</button>
                 @endforeach
                 <button type="button" class="primary" data-action="done">Done</button>
+            </div>
+        </main>
+        <main class="map-side" id="map" @if ($view !== 'map') hidden @endif>
+            <h1 class="visually-hidden">Map</h1>
+            <svg class="ground" id="ground" role="tree" tabindex="0" aria-label="Topics" aria-multiselectable="true"></svg>
+            <div class="empty" id="map-empty" hidden>
+                <p>What is the first thing that this piece has to say?</p>
+                <input class="box mt-3" id="first-on-map" aria-label="First topic" placeholder="Type a topic, then Enter" maxlength="1000" autocomplete="off">
+            </div>
+            <aside class="map-tray" id="map-tray" aria-label="Loose ideas" hidden>
+                <div class="tray-head"><h2>Loose ideas</h2><button class="ico" type="button" data-close-tray title="Close" aria-label="Close the loose ideas"><x-icon name="x" :size="16"/></button></div>
+                <ul></ul>
+                <p class="hint">Nothing is loose. Ctrl K catches an idea that has no place yet.</p>
+            </aside>
+            <svg class="overview" id="overview" aria-hidden="true" hidden></svg>
+            <div class="map-tools" role="toolbar" aria-label="The map">
+                <div class="group" role="group" aria-label="Arrangement">
+                    @foreach (['spine' => 'Spine', 'both' => 'Both sides', 'round' => 'Round'] as $arrangement => $name)
+                        <button type="button" data-tool="arrange" data-arrangement="{{ $arrangement }}" aria-pressed="false">{{ $name }}</button>
+                    @endforeach
+                </div>
+                <div class="group" role="group" aria-label="Size">
+                    <button type="button" data-tool="smaller" title="Smaller (−)" aria-label="Smaller"><x-icon name="minus" :size="16"/></button>
+                    <button type="button" data-tool="actual" title="As large as it is">100%</button>
+                    <button type="button" data-tool="larger" title="Larger (+)" aria-label="Larger"><x-icon name="plus" :size="16"/></button>
+                    <button type="button" data-tool="whole" title="The whole plan (Ctrl 0)">Whole plan</button>
+                </div>
+                <div class="group" role="group" aria-label="More">
+                    <button type="button" data-tool="rectangle" aria-pressed="false" title="Draw a rectangle around topics (Shift and drag)" aria-label="Mark with a rectangle"><x-icon name="square-dashed" :size="16"/></button>
+                    <button type="button" data-tool="look" title="How the map is drawn" aria-label="How the map is drawn" aria-haspopup="dialog"><x-icon name="brush" :size="16"/></button>
+                    <button type="button" data-tool="full" aria-pressed="false" title="Full screen" aria-label="Full screen"><x-icon name="maximize" :size="16"/></button>
+                </div>
             </div>
         </main>
         <aside class="note" id="note" aria-label="Note" hidden>
@@ -75,7 +107,7 @@
             <button class="pill" type="button" id="gather-sources" hidden></button>
         </aside>
     </main>
-    <form class="catch" id="catch-form" @if ($view !== 'outline') hidden @endif aria-label="Catch an idea">
+    <form class="catch" id="catch-form" @if ($view === 'gather') hidden @endif aria-label="Catch an idea">
         <input id="catch" aria-label="Catch an idea" placeholder="Catch an idea: type, then Enter. It waits with the loose ideas." maxlength="1000" autocomplete="off">
         <kbd class="kbd">Ctrl K</kbd>
         <button class="pill" type="button" id="loose">0 loose ideas</button>

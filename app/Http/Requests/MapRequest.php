@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Plan;
+use App\Store\MapView;
+use App\Store\Sight;
+use Embrel\Id\Ulid;
+use Embrel\Layout\Map\Look;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+/** What a page asks of the map: `{look, folded, start, known}`. What is none of what it can be is as usual. */
+final class MapRequest extends FormRequest
+{
+    public function authorize(): \Illuminate\Auth\Access\Response
+    {
+        $plan = $this->route('plan');
+
+        return $plan instanceof Plan ? Gate::inspect('view', $plan) : \Illuminate\Auth\Access\Response::denyAsNotFound();
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return ['map' => ['required', 'array'], 'keep' => ['sometimes', 'boolean']];
+    }
+
+    public static function look(Request $request): Look
+    {
+        $look = $request->json('map.look');
+
+        return Look::from(\is_array($look) ? $look : []);
+    }
+
+    /** @return array<string, mixed>|null the map as asked for beside something else; null where it was not */
+    public static function told(Request $request, Sight $sight): ?array
+    {
+        $asked = $request->json('map');
+        if (!\is_array($asked)) {
+            return null;
+        }
+        $ids = static fn(mixed $given): array => array_values(array_filter(\is_array($given) ? $given : [], static fn(mixed $id): bool => \is_string($id) && Ulid::isValid($id)));
+        $known = array_filter(\is_array($asked['known'] ?? null) ? $asked['known'] : [], \is_string(...));
+
+        return MapView::of($sight, self::look($request), $ids($asked['folded'] ?? []), $ids([$asked['start'] ?? null])[0] ?? null, $known);
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Store;
+
+use Embrel\Layout\Map\Label;
+use Embrel\Layout\Map\Look;
+use Embrel\Layout\Map\Picture;
+use Embrel\Plan\Plan;
+
+/**
+ * What a page is told of the map. Each main section is told within itself and with a fingerprint:
+ * one that the page knows already is told by that alone, with where it stands now.
+ */
+final class MapView
+{
+    /**
+     * @param list<string>          $folded
+     * @param array<string, string> $known main section → fingerprint of what the page has of it
+     *
+     * @return array<string, mixed>
+     */
+    public static function of(Sight $sight, Look $look, array $folded = [], ?string $start = null, array $known = []): array
+    {
+        $start = $start !== null && $sight->plan->isLive($start) ? $start : Plan::ROOT;
+        $picture = Picture::of($sight->plan, $sight->numbering(), $sight->totals(), $look, array_fill_keys($folded, true), $start);
+        $sections = [];
+        foreach ($picture->sections as [$from, $to]) {
+            $sections[] = self::section($picture, $from, $to, $known);
+        }
+        $geometry = $picture->geometry;
+
+        return [
+            'look' => $look->toArray() + ['ground' => $look->style->isTinted(), 'lines' => array_map($look->style->line(...), [1, 2, 3])],
+            'start' => $start,
+            'title' => ['lines' => $picture->title, 'size' => Picture::TITLE, 'at' => self::rounded($geometry->title), 'room' => self::rounded($picture->titleSize)],
+            'spine' => array_map(self::rounded(...), $geometry->spine),
+            'bounds' => self::rounded($picture->bounds()),
+            'sections' => $sections,
+        ];
+    }
+
+    /**
+     * @param array<string, string> $known
+     *
+     * @return array<string, mixed>
+     */
+    private static function section(Picture $picture, int $from, int $to, array $known): array
+    {
+        $standing = $picture->geometry->standings[$from];
+        $id = $picture->labels[$from]->id;
+        $topics = [];
+        for ($i = $from; $i < $to; ++$i) {
+            $topics[] = self::topic($picture, $i);
+        }
+        $print = hash('xxh64', json_encode($topics, JSON_THROW_ON_ERROR));
+
+        return ['id' => $id, 'at' => [round($standing->x, 1), round($standing->y, 1), round($standing->turn, 4), $standing->isMirrored], 'print' => $print]
+            + (($known[$id] ?? null) === $print ? [] : ['topics' => $topics]);
+    }
+
+    /** @return list<mixed> in the order in which resources/js/map/shape.js names it */
+    private static function topic(Picture $picture, int $i): array
+    {
+        $label = $picture->labels[$i];
+        $geometry = $picture->geometry;
+
+        return [
+            $label->id, $label->level, round($geometry->x[$i], 1), round($geometry->y[$i], 1), round($geometry->turns[$i], 4), round($picture->boxes->widths[$i], 1), round($label->height, 1),
+            $label->start, round($label->indent, 1), round($label->width, 1), $label->size, $label->number, $label->lines, round($label->baseline(0), 1), round($label->size * Label::LINE, 2),
+            $label->marks, ($label->isRightToLeft ? 1 : 0) | ($label->isUntitled ? 2 : 0) | ($label->hasFloret ? 4 : 0), $label->inside, $label->dye, round($label->filled, 3), $picture->stalk($i),
+        ];
+    }
+
+    /**
+     * @param list<float> $numbers
+     *
+     * @return list<float>
+     */
+    private static function rounded(array $numbers): array
+    {
+        return array_map(static fn(float $number): float => round($number, 1), $numbers);
+    }
+}

@@ -1,0 +1,101 @@
+import { select } from 'd3-selection';
+import { zoom, zoomIdentity } from 'd3-zoom';
+
+const LEAST = 0.03;
+const MOST = 4;
+const DURATION = 180;
+
+/** What part of the map is in sight, and how large: wheel, pinch, drag and keys. */
+export class Camera {
+    constructor(ground, { onMove, mayDrag }) {
+        this.ground = ground;
+        this.onMove = onMove;
+        this.view = zoomIdentity;
+        this.selection = select(ground);
+        this.zoom = zoom().scaleExtent([LEAST, MOST]).interpolate((from, to) => (t) => [0, 1, 2].map((i) => from[i] + (to[i] - from[i]) * t))
+            .filter((event) => (event.type === 'wheel' ? true : event.type !== 'dblclick' && !event.button && mayDrag(event)))
+            .on('zoom', ({ transform }) => {
+                this.view = transform;
+                this.onMove();
+            })
+            .on('start', ({ sourceEvent }) => sourceEvent && ground.classList.add('is-moving'))
+            .on('end', () => ground.classList.remove('is-moving'));
+        this.selection.call(this.zoom).on('dblclick.zoom', null);
+    }
+
+    get scale() { return this.view.k; }
+
+    get size() {
+        const { clientWidth: width, clientHeight: height } = this.ground;
+        return { width, height };
+    }
+
+    /** The part of the map that is in sight: left, top, right, bottom. */
+    get sight() {
+        const { width, height } = this.size;
+        return [...this.view.invert([0, 0]), ...this.view.invert([width, height])];
+    }
+
+    /** A point of the window, on the map. */
+    point(event) {
+        const box = this.ground.getBoundingClientRect();
+        return this.view.invert([event.clientX - box.left, event.clientY - box.top]);
+    }
+
+    to(view, isSlow = true) {
+        this.selection.interrupt();
+        if (isSlow && !matchMedia('(prefers-reduced-motion: reduce)').matches && this.ground.clientWidth) {
+            this.glide(view);
+        } else {
+            this.selection.call(this.zoom.transform, view);
+        }
+    }
+
+    /** Moves there in a few frames; what is newer ends what is older. */
+    glide(view) {
+        const from = this.view;
+        const begun = performance.now();
+        const ticket = this.ticket = {};
+        const step = (now) => {
+            if (this.ticket !== ticket) {
+                return;
+            }
+            const t = Math.min(1, (now - begun) / DURATION);
+            const eased = 1 - (1 - t) ** 3;
+            const mix = (a, b) => a + (b - a) * eased;
+            this.selection.call(this.zoom.transform, zoomIdentity.translate(mix(from.x, view.x), mix(from.y, view.y)).scale(mix(from.k, view.k)));
+            if (t < 1) {
+                requestAnimationFrame(step);
+            }
+        };
+        requestAnimationFrame(step);
+    }
+
+    by(factor) {
+        const { width, height } = this.size;
+        const [x, y] = this.view.invert([width / 2, height / 2]);
+        const k = Math.max(LEAST, Math.min(MOST, this.scale * factor));
+        this.to(zoomIdentity.translate(width / 2 - x * k, height / 2 - y * k).scale(k));
+    }
+
+    /** Brings a part of the map into sight as a whole, no larger than it is. `taken`: what covers the right edge. */
+    fit([left, top, right, bottom], { taken = 0, isSlow = true, most = 1 } = {}) {
+        const { width, height } = this.size;
+        const room = { width: Math.max(120, width - taken - 48), height: Math.max(120, height - 96) };
+        const k = Math.max(LEAST, Math.min(most, room.width / Math.max(1, right - left), room.height / Math.max(1, bottom - top)));
+        const x = 24 + (room.width - (right - left) * k) / 2 - left * k;
+        const y = 24 + (room.height - (bottom - top) * k) / 2 - top * k;
+        this.to(zoomIdentity.translate(x, y).scale(k), isSlow);
+    }
+
+    /** Moves just so far that a box is in sight, with some room around it. */
+    reveal([left, top, right, bottom], taken = 0) {
+        const { width, height } = this.size;
+        const { x, y, k } = this.view;
+        const shift = (from, to, room, edge) => (from * k + edge < 24 ? 24 - from * k - edge : to * k + edge > room ? Math.max(room - to * k - edge, 24 - from * k - edge) : 0);
+        const [dx, dy] = [shift(left, right, width - taken - 24, x), shift(top, bottom, height - 72, y)];
+        if (dx || dy) {
+            this.to(zoomIdentity.translate(x + dx, y + dy).scale(k));
+        }
+    }
+}

@@ -1,0 +1,84 @@
+import { colour } from '../plan/element.js';
+
+const SVG = 'http://www.w3.org/2000/svg';
+
+/** An SVG element with attributes and children; text is always text. */
+export function svg(tag, attributes = {}, ...children) {
+    const node = document.createElementNS(SVG, tag);
+    for (const [name, value] of Object.entries(attributes)) {
+        if (name.startsWith('--')) {
+            node.style.setProperty(name, value);
+        } else if (value !== null && value !== undefined && value !== false) {
+            node.setAttribute(name, value);
+        }
+    }
+    node.append(...children.filter((child) => child !== null && child !== undefined && child !== false));
+    return node;
+}
+
+/** A disc that is filled from below as far as a share. */
+export function floretPath(radius, filled) {
+    const level = radius - 2 * radius * Math.min(1, filled);
+    const half = Math.sqrt(Math.max(0, radius * radius - level * level));
+    return filled >= 0.999 ? `M${-radius} 0a${radius} ${radius} 0 1 0 ${2 * radius} 0a${radius} ${radius} 0 1 0 ${-2 * radius} 0` : `M${-half.toFixed(2)} ${level.toFixed(2)}A${radius} ${radius} 0 ${filled > 0.5 ? 1 : 0} 0 ${half.toFixed(2)} ${level.toFixed(2)}Z`;
+}
+
+const FLAGS = {
+    key: 'M5 0L10 5L5 10L0 5Z', question: 'M5 0A5 5 0 1 1 4.99 0Z', 'to check': 'M0 0H10V10H0ZM2.5 2.5V7.5H7.5V2.5Z', 'may go': 'M0 4H10V6H0Z', waiting: 'M0 0H10L5 5L10 10H0L5 5Z',
+    first: 'M5 0L10 10H0Z', next: 'M0 0L10 5L0 10Z', later: 'M0 0H10L5 10Z',
+};
+const FLAG_DYES = { key: 'madder', question: 'orchil', 'to check': 'weld', 'may go': 'slate', waiting: 'walnut', first: 'fern', next: 'verdigris', later: 'woad' };
+
+/** What is drawn of a topic: everything but what changes as it is marked. */
+export function label(shape, hasParts) {
+    const x = shape.textX;
+    const nodes = [svg('rect', { class: 'back', x: x - 5, y: -shape.height / 2, width: shape.width + 10, height: shape.height, rx: 2 }), svg('rect', { class: 'under', x: x - 5, y: shape.height / 2 - 3, width: shape.width + 10, height: 3 })];
+    nodes.push(...(shape.isMain ? disc(shape) : floret(shape)));
+    if (shape.number) {
+        nodes.push(svg('text', { class: 'number', x, y: shape.baseline, 'font-size': shape.size }, shape.number));
+    }
+    if (shape.lines.length) {
+        const at = shape.isRightToLeft ? x + shape.width : x + shape.indent;
+        nodes.push(svg('text', { class: `title${shape.isUntitled ? ' is-empty' : ''}`, 'font-size': shape.size, direction: shape.isRightToLeft ? 'rtl' : null, y: shape.baseline },
+            ...shape.lines.map((line, i) => svg('tspan', { x: at, dy: i === 0 ? 0 : shape.lineHeight }, line))));
+    }
+    shape.marks.forEach((mark) => nodes.push(sign(mark, x)));
+    if (hasParts) {
+        nodes.push(knob(shape));
+    }
+    return nodes;
+}
+
+function disc(shape) {
+    const short = shape.number.split(' ').at(-1).replace(/\.$/, '');
+    return [
+        shape.start > 30 && svg('path', { class: 'tie', d: shape.isFlipped ? 'M-14 0H-28' : 'M14 0H28' }),
+        svg('circle', { class: 'disc', r: 14 }),
+        svg('text', { class: 'in-disc', y: 5, 'font-size': short.length > 3 ? 9 : short.length > 2 ? 11 : 14 }, short),
+    ].filter(Boolean);
+}
+
+function floret(shape) {
+    return shape.hasFloret ? [svg('circle', { class: 'floret-ring', r: 5.2 }), shape.filled > 0 && svg('path', { class: 'floret-fill', d: floretPath(5.2, shape.filled) })].filter(Boolean) : [];
+}
+
+function sign([which, text, at, y], x) {
+    if (which === 'note') {
+        return svg('g', { class: 'note-sign', transform: `translate(${x + at} ${y - 10})` }, svg('rect', { class: 'hit', x: -4, y: -5, width: 22, height: 22 }), svg('path', { d: 'M1.5 1H9.5L12.5 4V11.5H1.5ZM4 5H10M4 8H10' }));
+    }
+    if (which === 'flag') {
+        return svg('g', { class: 'flag-sign', '--d': `var(--${FLAG_DYES[text]})` }, svg('path', { d: FLAGS[text], transform: `translate(${x + at} ${y - 9}) scale(0.92)`, 'fill-rule': 'evenodd' }), svg('text', { class: 'mark', x: x + at + 14, y }, text));
+    }
+    return svg('text', { class: `mark ${which}`, x: x + at, y }, text);
+}
+
+function knob(shape) {
+    const out = shape.isFlipped ? -1 : 1;
+    if (!shape.inside) {
+        return svg('g', { class: 'knob' }, svg('circle', { class: 'hit', cx: shape.endX, r: 9 }), svg('circle', { class: 'dot', cx: shape.endX, r: shape.isMain ? 3.2 : 2.4 }));
+    }
+    const width = shape.reach - shape.start - shape.width - 10;
+    return svg('g', { class: 'knob is-folded' }, svg('rect', { x: out > 0 ? shape.endX - width : shape.endX, y: -9, width, height: 18, rx: 9 }), svg('text', { class: 'mark', x: shape.endX - (out * width) / 2, y: 4.2 }, shape.inside));
+}
+
+export const dye = (name) => colour(name);

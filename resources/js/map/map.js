@@ -1,0 +1,293 @@
+import { send } from '../http.js';
+import { newId } from '../ids.js';
+import { actionFor } from '../plan/keys.js';
+import { ROOT, TRAY } from '../plan/tree.js';
+import { Camera } from './camera.js';
+import { Hands } from './hands.js';
+import { Overview } from './overview.js';
+import { LooksPanel } from './looks-panel.js';
+import { NotePeek } from './note-peek.js';
+import { Picture } from './picture.js';
+import { Tray } from './tray.js';
+
+const STEP = 1.25;
+
+/**
+ * The map: the outline's own topics, marks and acts, drawn as a picture. Where everything stands is
+ * worked out by PHP; this asks for it, with what is folded and how the person wants to see it.
+ */
+export class MapView {
+    constructor(page) {
+        this.page = page;
+        this.outline = page.outline;
+        this.side = document.getElementById('map');
+        this.look = page.data.map;
+        this.picture = new Picture(this);
+        this.hands = new Hands(this);
+        this.camera = new Camera(this.picture.box, { onMove: () => this.moved(), mayDrag: (event) => this.hands.mayPan(event) });
+        this.overview = new Overview(this);
+        this.tray = new Tray(this);
+        this.panel = new LooksPanel(this);
+        this.peek = new NotePeek(this);
+        this.box = this.picture.box;
+        this.box.addEventListener('keydown', (event) => this.pressed(event));
+        new ResizeObserver(() => this.isShown && this.resized()).observe(this.box);
+        this.side.querySelector('.map-tools').addEventListener('click', (event) => this.tool(event.target.closest('[data-tool]')));
+        document.addEventListener('fullscreenchange', () => this.drawTools());
+    }
+
+    get tree() { return this.page.tree; }
+    get isShown() { return this.page.view === 'map'; }
+
+    /** How much of the right edge the note covers, in pixels. */
+    get taken() {
+        return this.page.note.isOpen && this.box.clientWidth > 700 ? document.getElementById('note').offsetWidth + 16 : 0;
+    }
+
+    // ---- As a view of the page
+
+    async enter() {
+        this.drawTools();
+        const { outline } = this;
+        if (!this.picture.told || this.isStale) {
+            await this.ask();
+        }
+        if (!this.isPlaced) {
+            this.isPlaced = true;
+            this.first();
+        }
+        outline.active = this.picture.index.has(outline.active) ? outline.active : this.picture.list[0]?.id ?? null;
+        if (outline.active) {
+            outline.marking.only(outline.active);
+        } else {
+            document.getElementById('first-on-map')?.focus();
+        }
+        if (!this.page.note.isOpen) {
+            this.box.focus({ preventScroll: true });
+        }
+        this.picture.draw();
+    }
+
+    /** The first look: the whole if it can be read so, else its beginning as large as it can be read. */
+    first() {
+        const [left, top, right, bottom] = this.picture.told.bounds;
+        const { width, height } = this.camera.size;
+        const fitting = Math.min((width - this.taken - 48) / (right - left), (height - 96) / (bottom - top));
+        if (fitting >= 0.6 || this.look.arrangement !== 'spine') {
+            this.fit(false);
+        } else {
+            const k = Math.max(0.7, Math.min(1, (width - 80) / (right - left)));
+            this.camera.fit([left, top, left + (width - 48) / k, top + (height - 96) / k], { isSlow: false });
+        }
+    }
+
+    draw() {
+        this.outline.draw();
+        this.tray.draw();
+        document.getElementById('map-empty').hidden = this.tree.partsOf(ROOT).length > 0;
+    }
+
+    retitled(id) {
+        this.page.note.retitled(id);
+    }
+
+    reveal(id) {
+        this.outline.reveal(id);
+    }
+
+    outwards(event) {
+        if (this.hands.isBusy) {
+            this.hands.cancel();
+        } else if (document.fullscreenElement && !this.outline.writing && event.target === this.box && this.outline.marked.size < 2) {
+            document.exitFullscreen();
+        } else {
+            this.outline.outwards(event);
+        }
+    }
+
+    resized() {
+        this.picture.isStale = true;
+        this.picture.draw();
+        this.overview.draw();
+    }
+
+    moved() {
+        this.picture.draw();
+        this.picture.placeField();
+        this.overview.draw();
+        this.peek.hide();
+        const share = `${Math.round(this.camera.scale * 100)}%`;
+        this.percent ??= this.side.querySelector('[data-tool=actual]');
+        if (this.percent.textContent !== share) {
+            this.percent.textContent = share;
+        }
+    }
+
+    // ---- Asking PHP
+
+    /** What the server must know to draw this map; the sections that it need not tell again. */
+    get wants() {
+        const { outline, picture } = this;
+        return {
+            look: this.look, start: outline.looks.isAlone ? outline.start : null, known: picture.prints,
+            folded: [...outline.folds].filter((id) => this.tree.get(id)),
+        };
+    }
+
+    /** The picture is not that of the plan any more: asks for it now, or when the map is looked at. */
+    changed() {
+        this.isStale = true;
+        if (this.isShown) {
+            clearTimeout(this.asking);
+            this.asking = setTimeout(() => this.ask(), 0);
+        }
+    }
+
+    async ask(keep = false) {
+        clearTimeout(this.asking);
+        await this.page.queue.flush();
+        const ticket = this.ticket = {};
+        const told = await send('POST', `${this.page.address}/map`, { map: this.wants, keep }).catch(() => null);
+        if (told && this.ticket === ticket) {
+            this.take(told);
+        }
+        return told;
+    }
+
+    take(told) {
+        this.isStale = false;
+        this.side.dataset.arrangement = told.look.arrangement;
+        this.side.dataset.style = told.look.style;
+        this.picture.take(told);
+        this.overview.draw(true);
+        this.picture.placeField();
+        if (this.follow && this.picture.shapes.has(this.follow)) {
+            this.picture.reveal(this.follow);
+        }
+        this.follow = null;
+    }
+
+    setLook(change, keep = true) {
+        const before = this.look;
+        this.look = { ...this.look, ...change };
+        this.drawTools();
+        return this.ask(keep).then((told) => {
+            if (!told) {
+                this.look = before;
+                this.drawTools();
+                this.page.say('The server cannot be reached, so the map stays as it is.');
+            } else if (change.arrangement) {
+                this.fit();
+            }
+        });
+    }
+
+    // ---- Tools
+
+    drawTools() {
+        for (const button of this.side.querySelectorAll('[data-arrangement]')) {
+            button.setAttribute('aria-pressed', String(button.dataset.arrangement === this.look.arrangement));
+        }
+        this.side.querySelector('[data-tool=full]').setAttribute('aria-pressed', String(document.fullscreenElement !== null));
+        this.side.querySelector('[data-tool=rectangle]').setAttribute('aria-pressed', String(this.hands.isDrawing));
+    }
+
+    tool(button) {
+        if (!button) {
+            return;
+        }
+        ({
+            arrange: () => this.setLook({ arrangement: button.dataset.arrangement }),
+            smaller: () => this.camera.by(1 / STEP), larger: () => this.camera.by(STEP), actual: () => this.camera.by(1 / this.camera.scale), whole: () => this.fit(),
+            rectangle: () => { this.hands.isDrawing = !this.hands.isDrawing; this.drawTools(); },
+            full: () => (document.fullscreenElement ? document.exitFullscreen() : document.documentElement.requestFullscreen().catch(() => this.page.say('This browser does not allow a full screen here.'))),
+            look: () => this.panel.toggle(button),
+            tray: () => this.tray.toggle(),
+        })[button.dataset.tool]();
+    }
+
+    fit(isSlow = true) {
+        if (this.picture.told) {
+            this.camera.fit(this.picture.told.bounds, { taken: this.taken, isSlow });
+        }
+    }
+
+    fitBranch(id) {
+        const ids = new Set(this.tree.branch(id));
+        const shapes = [...this.picture.shapes.values()].filter((shape) => ids.has(shape.id));
+        if (shapes.length) {
+            this.camera.fit(this.picture.bounds(shapes), { taken: this.taken, most: 1.25 });
+        }
+    }
+
+    // ---- Keys
+
+    pressed(event) {
+        if (event.target !== this.box) {
+            return;
+        }
+        const action = actionFor(event, 'map');
+        if (!action) {
+            this.outline.pressedInRow(event);
+            return;
+        }
+        event.preventDefault();
+        ({
+            goUp: () => this.go('up'), goDown: () => this.go('down'), goLeft: () => this.go('left'), goRight: () => this.go('right'),
+            reachUp: () => this.go('up', true), reachDown: () => this.go('down', true), reachLeft: () => this.go('left', true), reachRight: () => this.go('right', true),
+            larger: () => this.camera.by(STEP), smaller: () => this.camera.by(1 / STEP),
+            wholeMap: () => this.fit(), wholeBranch: () => this.outline.active && this.fitBranch(this.outline.active),
+            fold: () => this.outline.active && this.outline.on('toggleFold', this.outline.active),
+            addInside: () => this.add('inside'), addAfter: () => this.add('after'), addBefore: () => this.add('before'),
+        })[action]();
+    }
+
+    /** Goes to the topic in a direction; `isMore`: and marks it beside the others. */
+    go(direction, isMore = false) {
+        const { outline, picture } = this;
+        if (!picture.shapes.has(outline.active)) {
+            outline.active = picture.list[0]?.id ?? null;
+        }
+        const next = outline.active && picture.ways.go(outline.active, direction);
+        if (next && isMore) {
+            outline.marked.add(next);
+            outline.active = next;
+            picture.reveal(next);
+            outline.marking.draw();
+        } else if (next) {
+            outline.marking.only(next);
+            picture.reveal(next);
+        }
+    }
+
+    add(where) {
+        const { outline, tree } = this;
+        const id = outline.active;
+        const topic = tree.get(id);
+        if (!topic) {
+            outline.addAtEnd();
+            return;
+        }
+        const place = { inside: () => tree.lastPlace(id), after: () => ({ parent: topic.parent, after: id }), before: () => tree.placeOf(id) }[where]();
+        if (where === 'inside' && outline.folds.has(id)) {
+            outline.setFolds((folds) => folds.delete(id));
+        }
+        this.write(outline.add(place));
+    }
+
+    write(id) {
+        this.outline.marking.only(id);
+        this.outline.titles.write(id, 'end');
+        this.follow = id;
+    }
+
+    /** An idea on empty ground: it waits in the tray. */
+    idea() {
+        this.tray.open();
+        document.getElementById('catch').focus();
+    }
+
+    catch(title) {
+        this.page.catch([{ id: newId(), title }], TRAY);
+    }
+}

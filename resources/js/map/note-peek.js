@@ -1,0 +1,46 @@
+import { send } from '../http.js';
+import { element } from '../plan/element.js';
+
+const REST = 350;
+const LINES = 260;
+
+/** The first lines of a note, while the pointer rests on its sign. */
+export class NotePeek {
+    constructor(map) {
+        this.map = map;
+        this.card = element('div', { class: 'note-peek', role: 'tooltip', hidden: true });
+        map.side.append(this.card);
+        map.picture.box.addEventListener('pointerover', (event) => {
+            const sign = event.target.closest('.note-sign');
+            clearTimeout(this.resting);
+            if (sign && event.pointerType !== 'touch') {
+                this.resting = setTimeout(() => this.show(sign), REST);
+            } else {
+                this.hide();
+            }
+        });
+    }
+
+    async show(sign) {
+        const { id } = sign.closest('.leaf').dataset;
+        const note = await send('GET', `${this.map.page.address}/topics/${id}/note`).catch(() => null);
+        const text = (note?.blocks ?? []).map(textOf).filter(Boolean).join('\n');
+        if (!text || !sign.isConnected) {
+            return;
+        }
+        this.card.textContent = text.length > LINES ? `${text.slice(0, LINES).replace(/\s+\S*$/, '')}…` : text;
+        this.card.hidden = false;
+        const box = this.map.side.getBoundingClientRect();
+        const at = sign.getBoundingClientRect();
+        const left = Math.max(8, Math.min(box.width - this.card.offsetWidth - 8, at.left - box.left - 20));
+        const below = at.bottom - box.top + 8;
+        Object.assign(this.card.style, { left: `${left}px`, top: `${below + this.card.offsetHeight > box.height ? at.top - box.top - this.card.offsetHeight - 8 : below}px` });
+    }
+
+    hide() {
+        clearTimeout(this.resting);
+        this.card.hidden = true;
+    }
+}
+
+const textOf = (node) => (typeof node.text === 'string' ? node.text : (node.content ?? []).map(textOf).join(node.type === 'paragraph' ? '' : ' '));
