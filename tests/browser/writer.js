@@ -70,6 +70,15 @@ export class Writer {
         await this.page.getByRole('dialog', { name: /^Topic:/ }).getByRole('button', { name }).click();
     }
 
+    /** The map as it is shown, for who hears it: level and name of each topic, the marked ones with a star. */
+    async map() {
+        return this.page.getByRole('tree', { name: 'Topics' }).getByRole('treeitem').evaluateAll((leaves) => leaves.map((leaf) => '  '.repeat(leaf.getAttribute('aria-level') - 1) + leaf.getAttribute('aria-label') + (leaf.getAttribute('aria-selected') === 'true' ? ' *' : '')).join('\n'));
+    }
+
+    async expectMap(text) {
+        await expect.poll(() => this.map(), { timeout: 45_000 }).toBe(text);
+    }
+
     /** Types keys and texts one after the other: `[Enter]` and the like are keys. */
     async type(...parts) {
         for (const part of parts) {

@@ -35,12 +35,12 @@ export function label(shape, hasParts) {
     const nodes = [svg('rect', { class: 'back', x: x - 5, y: -shape.height / 2, width: shape.width + 10, height: shape.height, rx: 2 }), svg('rect', { class: 'under', x: x - 5, y: shape.height / 2 - 3, width: shape.width + 10, height: 3 })];
     nodes.push(...(shape.isMain ? disc(shape) : floret(shape)));
     if (shape.number) {
-        nodes.push(svg('text', { class: 'number', x, y: shape.baseline, 'font-size': shape.size }, shape.number));
+        nodes.push(svg('text', { class: 'number', x, y: shape.baseline, 'font-size': shape.size }, `${shape.number} `));
     }
     if (shape.lines.length) {
         const at = shape.isRightToLeft ? x + shape.width : x + shape.indent;
         nodes.push(svg('text', { class: `title${shape.isUntitled ? ' is-empty' : ''}`, 'font-size': shape.size, direction: shape.isRightToLeft ? 'rtl' : null, y: shape.baseline },
-            ...shape.lines.map((line, i) => svg('tspan', { x: at, dy: i === 0 ? 0 : shape.lineHeight }, line))));
+            ...shape.lines.map((line, i) => svg('tspan', { x: at, dy: i === 0 ? 0 : shape.lineHeight }, `${line} `))));
     }
     shape.marks.forEach((mark) => nodes.push(sign(mark, x)));
     if (hasParts) {
@@ -50,12 +50,18 @@ export function label(shape, hasParts) {
 }
 
 function disc(shape) {
-    const short = shape.number.split(' ').at(-1).replace(/\.$/, '');
     return [
         shape.start > 30 && svg('path', { class: 'tie', d: shape.isFlipped ? 'M-14 0H-28' : 'M14 0H28' }),
         svg('circle', { class: 'disc', r: 14 }),
-        svg('text', { class: 'in-disc', y: 5, 'font-size': short.length > 3 ? 9 : short.length > 2 ? 11 : 14 }, short),
     ].filter(Boolean);
+}
+
+/** Figures that nobody needs to hear with the name: the number in the disc of a main section, and how many are folded away. */
+export function beside(shape) {
+    const short = shape.number.split(' ').at(-1).replace(/\.$/, '');
+    return svg('g', { class: 'beside' },
+        shape.isMain && svg('text', { class: 'in-disc', y: 5, 'font-size': short.length > 3 ? 9 : short.length > 2 ? 11 : 14 }, short),
+        shape.inside > 0 && svg('text', { class: 'in-knob', x: shape.endX - (shape.isFlipped ? -1 : 1) * knobWidth(shape) / 2, y: 4.2 }, shape.inside));
 }
 
 function floret(shape) {
@@ -67,9 +73,9 @@ function sign([which, text, at, y], x) {
         return svg('g', { class: 'note-sign', transform: `translate(${x + at} ${y - 10})` }, svg('rect', { class: 'hit', x: -4, y: -5, width: 22, height: 22 }), svg('path', { d: 'M1.5 1H9.5L12.5 4V11.5H1.5ZM4 5H10M4 8H10' }));
     }
     if (which === 'flag') {
-        return svg('g', { class: 'flag-sign', '--d': `var(--${FLAG_DYES[text]})` }, svg('path', { d: FLAGS[text], transform: `translate(${x + at} ${y - 9}) scale(0.92)`, 'fill-rule': 'evenodd' }), svg('text', { class: 'mark', x: x + at + 14, y }, text));
+        return svg('g', { class: 'flag-sign', 'aria-hidden': 'true', '--d': `var(--${FLAG_DYES[text]})` }, svg('path', { d: FLAGS[text], transform: `translate(${x + at} ${y - 9}) scale(0.92)`, 'fill-rule': 'evenodd' }), svg('text', { class: 'mark', x: x + at + 14, y }, text));
     }
-    return svg('text', { class: `mark ${which}`, x: x + at, y }, text);
+    return svg('text', { class: `mark ${which}`, 'aria-hidden': 'true', x: x + at, y }, text);
 }
 
 function knob(shape) {
@@ -77,8 +83,9 @@ function knob(shape) {
     if (!shape.inside) {
         return svg('g', { class: 'knob' }, svg('circle', { class: 'hit', cx: shape.endX, r: 9 }), svg('circle', { class: 'dot', cx: shape.endX, r: shape.isMain ? 3.2 : 2.4 }));
     }
-    const width = shape.reach - shape.start - shape.width - 10;
-    return svg('g', { class: 'knob is-folded' }, svg('rect', { x: out > 0 ? shape.endX - width : shape.endX, y: -9, width, height: 18, rx: 9 }), svg('text', { class: 'mark', x: shape.endX - (out * width) / 2, y: 4.2 }, shape.inside));
+    return svg('g', { class: 'knob is-folded' }, svg('rect', { x: out > 0 ? shape.endX - knobWidth(shape) : shape.endX, y: -9, width: knobWidth(shape), height: 18, rx: 9 }));
 }
+
+const knobWidth = (shape) => shape.reach - shape.start - shape.width - 10;
 
 export const dye = (name) => colour(name);

@@ -154,7 +154,7 @@ export class Hands {
         const [left, top, right, bottom] = this.rectangle;
         const { outline, map } = this;
         const inside = map.picture.list.filter(({ id }) => {
-            const { box } = map.picture.shapes.get(id);
+            const { box } = map.picture.shapes.get(id) ?? { box: [Infinity, Infinity, -Infinity, -Infinity] };
             return box[2] > left && box[0] < right && box[3] > top && box[1] < bottom;
         }).map(({ id }) => id);
         outline.marked = new Set([...kept, ...inside]);
@@ -187,7 +187,7 @@ export class Hands {
         let least = EMPTY;
         for (const { id } of this.map.picture.list) {
             const shape = this.map.picture.shapes.get(id);
-            const far = gone.has(id) ? Infinity : shape.distance(x, y);
+            const far = !shape || gone.has(id) ? Infinity : shape.distance(x, y);
             if (far < least) {
                 [nearest, least] = [shape, far];
             }

@@ -31,6 +31,7 @@ export class MapView {
         this.peek = new NotePeek(this);
         this.box = this.picture.box;
         this.box.addEventListener('keydown', (event) => this.pressed(event));
+        document.getElementById('first-on-map').addEventListener('keydown', (event) => this.outline.addFirst(event));
         new ResizeObserver(() => this.isShown && this.resized()).observe(this.box);
         this.side.querySelector('.map-tools').addEventListener('click', (event) => this.tool(event.target.closest('[data-tool]')));
         document.addEventListener('fullscreenchange', () => this.drawTools());
@@ -245,10 +246,7 @@ export class MapView {
     /** Goes to the topic in a direction; `isMore`: and marks it beside the others. */
     go(direction, isMore = false) {
         const { outline, picture } = this;
-        if (!picture.shapes.has(outline.active)) {
-            outline.active = picture.list[0]?.id ?? null;
-        }
-        const next = outline.active && picture.ways.go(outline.active, direction);
+        const next = outline.active && (this.justUnfolded(outline.active, direction) ?? (picture.shapes.has(outline.active) ? picture.ways.go(outline.active, direction) : this.nearNew(outline.active, direction)));
         if (next && isMore) {
             outline.marked.add(next);
             outline.active = next;
@@ -258,6 +256,22 @@ export class MapView {
             outline.marking.only(next);
             picture.reveal(next);
         }
+    }
+
+    /** The first part of a topic that was unfolded a moment ago, so that its parts are not on the map yet. */
+    justUnfolded(id, direction) {
+        const shape = this.picture.shapes.get(id);
+        const isOut = shape && { right: shape.cos > 0.7, left: shape.cos < -0.7, up: shape.sin < -0.7, down: shape.sin > 0.7 }[direction];
+        const [first] = isOut ? this.tree.partsOf(id).filter((part) => this.picture.index.has(part)) : [];
+        return first && !this.picture.shapes.has(first) ? first : null;
+    }
+
+    /** From a topic that was only just made, and is not on the map yet: it will stand as its siblings do. */
+    nearNew(id, direction) {
+        const { parent, after } = this.tree.placeOf(id);
+        const beside = this.picture.shapes.get(after) ?? this.picture.shapes.get(parent);
+        const isBack = beside && { right: beside.cos < -0.7, left: beside.cos > 0.7, up: beside.sin > 0.7, down: beside.sin < -0.7 }[direction];
+        return isBack && this.tree.get(parent) ? parent : beside?.id ?? null;
     }
 
     add(where) {

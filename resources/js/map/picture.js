@@ -1,5 +1,5 @@
 import { Shape } from './shape.js';
-import { dye, label, svg } from './draw.js';
+import { beside, dye, label, svg } from './draw.js';
 import { Ways } from './ways.js';
 
 /** Under this size type cannot be read: branches are drawn as strokes. */
@@ -60,7 +60,7 @@ export class Picture {
     }
 
     get ways() {
-        this.way ??= new Ways(this.shapes, (id) => this.tree.get(id)?.parent);
+        this.way ??= new Ways(new Map(this.list.filter(({ id }) => this.shapes.has(id)).map(({ id }) => [id, this.shapes.get(id)])), (id) => this.tree.get(id).parent);
         return this.way;
     }
 
@@ -106,10 +106,11 @@ export class Picture {
 
     // ---- The doors of the rows
 
-    /** Which topics are shown, in reading order; those of which PHP has not told yet are not on the map. */
+    /** Which topics are shown, in reading order; those of which PHP has not told yet are drawn when it has. */
     layOut(list) {
         this.wanted = list;
-        this.list = list.filter((row) => this.shapes.has(row.id));
+        this.way = null;
+        this.list = list;
         this.index = new Map(this.list.map((row, i) => [row.id, i]));
         this.isStale = true;
         this.draw();
@@ -164,8 +165,8 @@ export class Picture {
         const seen = [];
         for (const { id } of this.list) {
             const shape = this.shapes.get(id);
-            const isNear = shape.box[2] > left && shape.box[0] < right && shape.box[3] > top && shape.box[1] < bottom;
-            if ((isNear && (!this.isCoarse || shape.isMain)) || id === active) {
+            const isNear = shape && shape.box[2] > left && shape.box[0] < right && shape.box[3] > top && shape.box[1] < bottom;
+            if ((isNear && (!this.isCoarse || shape.isMain)) || (shape && id === active)) {
                 seen.push(shape);
             }
         }
@@ -173,6 +174,7 @@ export class Picture {
         for (const [id, node] of this.drawn) {
             if (!ids.has(id)) {
                 node.remove();
+                node.badge?.remove();
                 this.drawn.delete(id);
             }
         }
@@ -199,11 +201,17 @@ export class Picture {
         if (node.shape !== shape || node.flipped !== shape.isFlipped) {
             node.shape = shape;
             node.flipped = shape.isFlipped;
+            node.badge?.remove();
+            node.badge = shape.isMain || shape.inside ? this.over.appendChild(beside(shape)) : null;
+            node.badge?.style.setProperty('--d', dye(shape.dye));
             node.replaceChildren(...label(shape, shape.inside > 0 || this.tree.partsOf(shape.id).length > 0));
             node.style.setProperty('--d', dye(shape.dye));
         }
         if (node.style.transform !== shape.transform) {
             node.style.transform = shape.transform;
+        }
+        if (node.badge) {
+            node.badge.style.transform = shape.transform;
         }
         return node;
     }
@@ -220,7 +228,7 @@ export class Picture {
         const wanted = new Set();
         for (const { id } of this.list) {
             const shape = this.shapes.get(id);
-            const parent = shape.stalk && this.shapes.get(this.tree.get(id).parent);
+            const parent = shape?.stalk && this.shapes.get(this.tree.get(id).parent);
             if (parent && Math.max(shape.box[2], parent.box[2]) > left && Math.min(shape.box[0], parent.box[0]) < right && Math.max(shape.box[3], parent.box[3]) > top && Math.min(shape.box[1], parent.box[1]) < bottom) {
                 wanted.add(id);
                 this.stalk(shape);
@@ -294,7 +302,8 @@ export class Picture {
                 node.setAttribute('class', looks);
             }
             const [words] = tree.figures.get(id) ?? [0];
-            const said = [shape.number, topic.title || 'Untitled topic', topic.kind === 'section' ? '' : topic.kind, topic.flag ? `flag ${topic.flag.replace('-', ' ')}` : '', shape.inside ? `${shape.inside} inside` : '', words ? `${words.toLocaleString('en')} words` : '', topic.noted ? 'has a note' : ''].filter(Boolean).join(' ');
+            // What can be read, in the order in which it stands there; then what only a picture tells.
+            const said = [shape.number, topic.title || 'Untitled topic', topic.kind === 'section' ? '' : topic.kind, topic.flag?.replace('-', ' '), words ? `${words.toLocaleString('en')} words` : '', topic.flag && 'flagged', topic.noted && 'with a note', shape.inside && `${shape.inside} inside`].filter(Boolean).join(' ');
             const attributes = { 'aria-level': shape.level, 'aria-setsize': siblings.length, 'aria-posinset': siblings.indexOf(id) + 1, 'aria-selected': outline.marked.has(id), 'aria-expanded': parts.length ? !shape.inside : null, 'aria-label': said };
             for (const [name, value] of Object.entries(attributes)) {
                 if (value === null) {

@@ -1,0 +1,188 @@
+import { expect, test } from '@playwright/test';
+import { findings, planOf } from './writer.js';
+
+const LINES = ['Why', '\tStorms', '\tFish', 'Before', '\tGrazing', '\t\tSamphire', '\tWall', 'Breach'];
+
+async function mapOf(page, title, ...lines) {
+    await page.emulateMedia({ reducedMotion: 'reduce' });
+    const writer = await planOf(page, title, ...lines);
+    await writer.view('Map');
+    await expect(page.getByRole('treeitem').first()).toBeVisible();
+    return writer;
+}
+
+const marked = (page) => page.getByRole('treeitem', { selected: true });
+
+/** The middle of a topic's title in the window. */
+async function middle(page, name) {
+    const box = await page.getByRole('treeitem', { name }).locator('.title').boundingBox();
+    return [box.x + box.width / 2, box.y + box.height / 2];
+}
+
+async function drag(page, from, to) {
+    await page.mouse.move(...from);
+    await page.mouse.down();
+    await page.mouse.move((from[0] + to[0]) / 2, (from[1] + to[1]) / 2, { steps: 4 });
+    await page.mouse.move(...to, { steps: 6 });
+    await page.waitForTimeout(250);
+}
+
+test('topics are added, written, moved, marked, folded and removed by keys', async ({ page }) => {
+    const writer = await mapOf(page, 'Keys', ...LINES);
+    await writer.expectMap('1 Why *\n  1.1 Storms\n  1.2 Fish\n2 Before\n  2.1 Grazing\n    2.1.1 Samphire\n  2.2 Wall\n3 Breach');
+    await writer.type('[ArrowRight]', '[ArrowDown]');
+    await expect(marked(page)).toHaveAccessibleName('1.2 Fish');
+    await writer.type('[Shift+Enter]', 'Mud', '[Enter]', 'Sand', '[Tab]', '[Escape]');
+    await writer.expectMap('1 Why\n  1.1 Storms\n  1.2 Fish\n  1.3 Mud\n    1.3.1 Sand *\n2 Before\n  2.1 Grazing\n    2.1.1 Samphire\n  2.2 Wall\n3 Breach');
+    await writer.type('[ArrowLeft]', '[Enter]', 'dy', '[Escape]', '[Alt+ArrowUp]');
+    await writer.expectMap('1 Why\n  1.1 Storms\n  1.2 Muddy *\n    1.2.1 Sand\n  1.3 Fish\n2 Before\n  2.1 Grazing\n    2.1.1 Samphire\n  2.2 Wall\n3 Breach');
+    await writer.type('i', 'Clay', '[Escape]', '[ArrowLeft]', '[Alt+Enter]', 'Damp', '[Escape]', '[Space]');
+    await writer.expectMap('1 Why\n  1.1 Storms\n  1.2 Damp *\n  1.3 Muddy\n    1.3.1 Sand\n    1.3.2 Clay\n  1.4 Fish\n2 Before\n  2.1 Grazing\n    2.1.1 Samphire\n  2.2 Wall\n3 Breach');
+    await writer.type('[ArrowLeft]', '[Space]');
+    await writer.expectMap('1 Why 6 inside *\n2 Before\n  2.1 Grazing\n    2.1.1 Samphire\n  2.2 Wall\n3 Breach');
+    await writer.type('[Space]', '[ArrowRight]');
+    await expect(marked(page)).toHaveAccessibleName('1.1 Storms');
+    await writer.type('[ArrowDown]', '[ArrowDown]', '[Delete]');
+    await expect(page.getByText('Removed', { exact: false })).toBeVisible();
+    await writer.type('[Control+z]');
+    await expect(marked(page)).toHaveAccessibleName('1.3 Muddy');
+    await writer.type('p');
+    await expect(marked(page)).toHaveAccessibleName(/point/);
+    await writer.type('g');
+    await page.getByRole('dialog', { name: /^Topic:/ }).getByRole('button', { name: 'waiting' }).click();
+    await expect(marked(page)).toHaveAccessibleName(/waiting flagged/);
+    await writer.type('[Shift+ArrowDown]');
+    await expect(page.getByText('2 marked')).toBeVisible();
+    await writer.type('w', 'Around', '[Escape]');
+    await expect(marked(page)).toHaveAccessibleName(/Around/);
+    await writer.saved();
+    const map = await writer.map();
+    await page.reload();
+    await expect.poll(async () => (await writer.map()).replaceAll(' *', '')).toBe(map.replaceAll(' *', ''));
+    expect(writer.problems).toEqual([]);
+});
+
+test('what is changed on the map shows in Outline, and the other way round', async ({ page }) => {
+    const writer = await mapOf(page, 'Both ways', 'A', '\tA1', 'B');
+    await writer.type('[ArrowDown]', '[Shift+Enter]', 'C', '[Escape]');
+    await writer.expectMap('1 A\n  1.1 A1\n2 B\n3 C *');
+    await writer.view('Outline');
+    await writer.expectOutline('1 A\n  1.1 A1\n2 B\n3 C');
+    await writer.mark(/1\.1 A1/);
+    await writer.type('[Alt+ArrowLeft]');
+    await writer.expectOutline('1 A\n2 A1\n3 B\n4 C');
+    await writer.view('Map');
+    await writer.expectMap('1 A\n2 A1 *\n3 B\n4 C');
+    await page.goBack();
+    await expect(page.getByRole('heading', { name: 'Outline' })).toBeAttached();
+    expect(writer.problems).toEqual([]);
+});
+
+test('a pointer marks, writes, folds, draws a rectangle, and drags a branch to another place', async ({ page }) => {
+    const writer = await mapOf(page, 'Pointer', ...LINES);
+    await page.mouse.dblclick(...await middle(page, /Storms/));
+    await page.getByRole('textbox', { name: 'Title' }).fill('Storm surges');
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('treeitem', { name: '1.1 Storm surges' })).toBeVisible();
+    await page.mouse.click(...await middle(page, /Fish/));
+    await page.keyboard.down('Control');
+    await page.mouse.click(...await middle(page, /Wall/));
+    await page.keyboard.up('Control');
+    await expect(marked(page)).toHaveCount(2);
+    await page.mouse.click(...await middle(page, /Fish/));
+    await page.keyboard.down('Shift');
+    await page.mouse.click(...await middle(page, /Grazing/));
+    await page.keyboard.up('Shift');
+    await expect(marked(page)).toHaveCount(3);
+    await page.mouse.click(...await middle(page, /Before/));
+    const knob = await page.getByRole('treeitem', { name: /2 Before/ }).locator('.knob').boundingBox();
+    await page.mouse.click(knob.x + knob.width / 2, knob.y + knob.height / 2);
+    await expect(page.getByRole('treeitem', { name: '2 Before 3 inside' })).toBeVisible();
+    await page.keyboard.press('Space');
+    await expect(page.getByRole('treeitem', { name: /Samphire/ })).toBeVisible();
+
+    // Under another parent, with the place and its number shown before it is let go.
+    const [x, y] = await middle(page, /3 Breach/);
+    await drag(page, await middle(page, /Wall/), [x + 20, y]);
+    await expect(page.getByText('in “Breach”')).toBeVisible();
+    await expect(page.locator('.landing-number')).toHaveText('3.1 in “Breach”');
+    await page.mouse.up();
+    await writer.expectMap('1 Why\n  1.1 Storm surges\n  1.2 Fish\n2 Before *\n  2.1 Grazing\n    2.1.1 Samphire\n3 Breach\n  3.1 Wall');
+    const top = await page.getByRole('treeitem', { name: /Fish/ }).locator('.title').boundingBox();
+    await drag(page, await middle(page, /Wall/), [top.x + 10, top.y + top.height + 2]);
+    await expect(page.locator('.landing-number')).toHaveText('1.3 after “Fish”');
+    await page.mouse.up();
+    await writer.expectMap('1 Why\n  1.1 Storm surges\n  1.2 Fish\n  1.3 Wall\n2 Before *\n  2.1 Grazing\n    2.1.1 Samphire\n3 Breach');
+    await page.keyboard.press('Control+z');
+    await page.keyboard.press('Control+z');
+    await writer.expectMap('1 Why\n  1.1 Storm surges\n  1.2 Fish\n2 Before\n  2.1 Grazing\n    2.1.1 Samphire\n  2.2 Wall *\n3 Breach');
+
+    // A rectangle around the parts of the first section.
+    const ground = await page.getByRole('tree').boundingBox();
+    const [fishX, fishY] = await middle(page, /Fish/);
+    const [, stormY] = await middle(page, /Storm/);
+    await page.getByRole('button', { name: 'Mark with a rectangle' }).click();
+    await drag(page, [fishX + 260, stormY - 22], [fishX - 20, fishY + 6]);
+    await page.mouse.up();
+    await expect(marked(page)).toHaveCount(2);
+    expect(ground.width).toBeGreaterThan(600);
+    expect(writer.problems).toEqual([]);
+});
+
+test('every arrangement and style keeps the order; zoom, fit, focus; the note stands beside', async ({ page }) => {
+    const writer = await mapOf(page, 'Looks', ...LINES);
+    for (const arrangement of ['Both sides', 'Round', 'Spine']) {
+        await page.getByRole('button', { name: arrangement }).click();
+        await expect(page.getByRole('button', { name: arrangement })).toHaveAttribute('aria-pressed', 'true');
+        await expect(page.locator('#map')).toHaveAttribute('data-arrangement', { 'Both sides': 'both', Round: 'round', Spine: 'spine' }[arrangement]);
+        await writer.expectMap('1 Why *\n  1.1 Storms\n  1.2 Fish\n2 Before\n  2.1 Grazing\n    2.1.1 Samphire\n  2.2 Wall\n3 Breach');
+        expect(await findings(page)).toEqual([]);
+    }
+    await page.getByRole('tree').focus();
+    await writer.type('[ArrowDown]', 'f');
+    await writer.expectMap('2.1 Grazing *\n  2.1.1 Samphire\n2.2 Wall');
+    await writer.type('[Escape]');
+    await expect(page.getByRole('treeitem')).toHaveCount(8);
+    await page.getByRole('button', { name: 'How the map is drawn' }).click();
+    const looks = page.getByRole('dialog', { name: 'How the map is drawn' });
+    await looks.getByLabel('Branches').selectOption({ label: 'to level 1' });
+    await expect(page.getByRole('treeitem')).toHaveCount(3);
+    await looks.getByRole('button', { name: /^Broad/ }).hover();
+    await expect(page.locator('#map')).toHaveAttribute('data-style', 'broad');
+    await page.mouse.move(5, 400);
+    await expect(page.locator('#map')).toHaveAttribute('data-style', 'reed');
+    await looks.getByRole('button', { name: /^Field/ }).click();
+    await expect(page.locator('#map')).toHaveAttribute('data-style', 'field');
+    await page.keyboard.press('Escape');
+    await page.reload();
+    await expect(page.locator('#map')).toHaveAttribute('data-style', 'field');
+    await expect(page.getByRole('treeitem')).toHaveCount(3);
+    await page.getByRole('tree').focus();
+    await writer.type('[+]', '[+]', 'n');
+    await page.getByRole('textbox', { name: 'Note', exact: true }).waitFor();
+    await writer.type('First lines of the note');
+    await writer.saved();
+    await writer.type('[Escape]', '[Escape]');
+    await page.getByRole('button', { name: 'Close the note' }).click();
+    await page.getByRole('treeitem', { name: /Why/ }).locator('.note-sign').hover();
+    await expect(page.getByRole('tooltip')).toHaveText('First lines of the note');
+    expect(await findings(page)).toEqual([]);
+    expect(writer.problems).toEqual([]);
+});
+
+test('loose ideas lie in the tray and are dragged into the tree', async ({ page }) => {
+    const writer = await mapOf(page, 'Tray', 'A', 'B');
+    const ground = await page.getByRole('tree').boundingBox();
+    await page.mouse.dblclick(ground.x + ground.width - 250, ground.y + 80);
+    await writer.type('An idea', '[Enter]');
+    const tray = page.getByRole('complementary', { name: 'Loose ideas' });
+    const idea = tray.getByRole('button', { name: 'Loose idea: An idea' });
+    await expect(idea).toBeVisible();
+    await writer.saved();
+    const box = await idea.boundingBox();
+    const [x, y] = await middle(page, /2 B/);
+    await drag(page, [box.x + 20, box.y + 10], [x + 14, y]);
+    await page.mouse.up();
+    await writer.expectMap('1 A *\n2 B\n  2.1 An idea');
+    expect(writer.problems).toEqual([]);
+});
