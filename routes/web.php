@@ -6,6 +6,7 @@ use App\Http\Controllers as C;
 use Illuminate\Support\Facades\Route;
 
 Route::get('/', C\WelcomeController::class)->name('welcome');
+Route::get('/sheets.css', C\SheetStyleController::class)->name('sheets.style');
 Route::view('/keys', 'keys')->name('keys');
 Route::get('/plans/{plan}/pulse', C\PulseController::class)->withoutMiddleware('web')->name('plan.pulse');
 
@@ -62,6 +63,7 @@ Route::middleware('auth')->group(static function (): void {
 
     Route::get('/plans/{plan}/hand-over', [C\HandOverController::class, 'show'])->name('hand-over');
     Route::get('/plans/{plan}/hand-over/preview', [C\HandOverController::class, 'preview'])->name('hand-over.preview');
+    Route::get('/plans/{plan}/hand-over/sheets', [C\HandOverController::class, 'sheets'])->name('hand-over.sheets');
     Route::get('/plans/{plan}/hand-over/file', [C\HandOverController::class, 'download'])->name('hand-over.file');
 
     Route::get('/intake', [C\IntakeController::class, 'create'])->name('intake');

@@ -12,10 +12,10 @@ use Illuminate\Support\Facades\DB;
 /** What is each person's own on a plan: what they keep folded, and on what they look. Never an operation, never undone. */
 final class PersonalState
 {
-    /** @return array<int, string> */
+    /** @return list<string> */
     public function folds(User $user, PlanRow $plan): array
     {
-        return DB::table('topic_folds')->where('user_id', $user->id)->where('plan_id', $plan->id)->pluck('topic_id')->values()->all();
+        return array_values(DB::table('topic_folds')->where('user_id', $user->id)->where('plan_id', $plan->id)->pluck('topic_id')->map(static fn(mixed $id): string => (string) $id)->all());
     }
 
     /** @param list<string> $ids all that are folded now */

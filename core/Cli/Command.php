@@ -6,9 +6,13 @@ namespace Embrel\Cli;
 
 use Embrel\Draft\Choices;
 use Embrel\Id\CountedIds;
+use Embrel\Layout\Map\Arrangement;
+use Embrel\Layout\Map\Look;
+use Embrel\Layout\Map\Style;
 use Embrel\Plan\Scheme;
 use Embrel\Reader;
 use Embrel\Writer;
+use Embrel\Writer\Svg\FontFolder;
 
 /** The command line: convert and inspect. Exit 0; 1 for a file that cannot be read or written; 2 for wrong usage. */
 final class Command
@@ -43,7 +47,7 @@ final class Command
      */
     private static function options(array $arguments): array
     {
-        $files = $reading = $choices = [];
+        $files = $reading = $choices = $look = [];
         foreach (\array_slice($arguments, 1) as $argument) {
             [$name, $value] = explode('=', $argument, 2) + [1 => ''];
             match (true) {
@@ -53,6 +57,10 @@ final class Command
                 $argument === '--lists' => $reading['lists'] = true,
                 $argument === '--no-notes' => $choices['notes'] = false,
                 $argument === '--no-contents' => $choices['contents'] = false,
+                $name === '--arrangement' => $look['arrangement'] = Arrangement::tryFrom($value) ?? throw new Usage("There is no arrangement called “{$value}”."),
+                $name === '--style' => $look['style'] = Style::tryFrom($value) ?? throw new Usage("There is no style called “{$value}”."),
+                $argument === '--fonts' => $choices['embedsFonts'] = true,
+                $argument === '--no-ground' => $choices['ground'] = false,
                 $name === '--numbering' => $choices['scheme'] = Scheme::tryFrom($value) ?? throw new Usage("There is no numbering called “{$value}”."),
                 $name === '--number-depth' => $choices['numberDepth'] = self::depth($value),
                 $name === '--heading-depth' => $choices['headingDepth'] = self::depth($value),
@@ -60,7 +68,7 @@ final class Command
             };
         }
 
-        return ['files' => $files, 'reading' => $reading, 'choices' => new Choices(...$choices)];
+        return ['files' => $files, 'reading' => $reading, 'choices' => new Choices(...$choices, map: new Look(...$look))];
     }
 
     private static function depth(string $value): int
@@ -84,7 +92,7 @@ final class Command
     /** @param array{stripNumbers?: true, descriptions?: true, lists?: true} $reading */
     private static function convert(string $input, string $output, array $reading, Choices $choices): void
     {
-        $format = Writer\Format::ofPath($output) ?? throw new Usage("“{$output}” has none of the extensions docx, md, opml and txt.");
+        $format = Writer\Format::ofPath($output) ?? throw new Usage("“{$output}” has none of the extensions docx, md, opml, txt and svg.");
         $result = self::read($input, $reading);
         $work = sys_get_temp_dir() . '/embrel-' . bin2hex(random_bytes(8));
         // Beside the output, so that it takes its place in one step: nothing half-written is ever there.
@@ -94,7 +102,7 @@ final class Command
             throw new \RuntimeException("“{$output}” cannot be written.");
         }
         try {
-            $losses = $format->writer()->write($result->plan, $choices, $out, $work);
+            $losses = $format->writer(new FontFolder(\dirname(__DIR__, 2) . '/node_modules/@fontsource-variable'))->write($result->plan, $choices, $out, $work);
             if (!fclose($out) || !rename($partial, $output)) {
                 throw new \RuntimeException("“{$output}” cannot be written.");
             }

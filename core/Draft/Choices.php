@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Draft;
 
+use Embrel\Layout\Map\Look;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Scheme;
 
@@ -19,6 +20,10 @@ final readonly class Choices
      * @param int|null    $numberDepth  null: as the plan has it
      * @param bool        $otherNotes   OPML only: notes also as plain text for other programs
      * @param bool        $loose        outline files only: the loose ideas too, at the end
+     * @param Look|null   $map          maps only: how it is drawn; null: as usual
+     * @param list<string> $folded      maps only: topics whose parts are not shown
+     * @param bool        $ground       maps only: on a white ground instead of none
+     * @param bool        $embedsFonts  maps only: with the fonts in the file
      */
     public function __construct(
         public string $from = Plan::ROOT,
@@ -29,5 +34,9 @@ final readonly class Choices
         public bool $contents = true,
         public bool $otherNotes = true,
         public bool $loose = false,
+        public ?Look $map = null,
+        public array $folded = [],
+        public bool $ground = true,
+        public bool $embedsFonts = false,
     ) {}
 }

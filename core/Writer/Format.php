@@ -11,14 +11,17 @@ enum Format: string
     case Markdown = 'md';
     case Opml = 'opml';
     case Text = 'txt';
+    case Svg = 'svg';
 
-    public function writer(): Writer
+    /** @param Svg\Fonts|null $fonts where a map has its fonts from, if they are to go with it */
+    public function writer(?Svg\Fonts $fonts = null): Writer
     {
         return match ($this) {
             self::Docx => new Docx\DocxWriter(),
             self::Markdown => new Markdown\MarkdownWriter(),
             self::Opml => new Opml\OpmlWriter(),
             self::Text => new TextOutline\TextWriter(),
+            self::Svg => new Svg\SvgWriter($fonts),
         };
     }
 
@@ -29,6 +32,7 @@ enum Format: string
             self::Markdown => 'text/markdown; charset=utf-8',
             self::Opml => 'text/x-opml; charset=utf-8',
             self::Text => 'text/plain; charset=utf-8',
+            self::Svg => 'image/svg+xml',
         };
     }
 
@@ -39,6 +43,7 @@ enum Format: string
             self::Markdown => 'Markdown',
             self::Opml => 'Outline file',
             self::Text => 'Numbered text',
+            self::Svg => 'Map',
         };
     }
 
@@ -46,6 +51,12 @@ enum Format: string
     public function isOutline(): bool
     {
         return $this === self::Opml;
+    }
+
+    /** Whether it is a picture of the map instead of a text. */
+    public function isMap(): bool
+    {
+        return $this === self::Svg;
     }
 
     public static function ofPath(string $path): ?self

@@ -1,16 +1,30 @@
+import { download, toPng } from './map-picture.js';
+
 /** The choices of one hand-over, and the preview that follows them. */
 export default function handOver() {
     return {
         format: 'docx',
+        kind: 'svg',
+        busy: '',
         address: '',
         ticket: 0,
         error: '',
         init() {
+            this.format = this.$root.dataset.format;
             this.$root.addEventListener('change', () => this.look());
             this.look();
         },
         get isOutline() {
             return this.format === 'opml';
+        },
+        get isMap() {
+            return this.format === 'svg';
+        },
+        get isPaper() {
+            return this.isMap && this.kind === 'sheets';
+        },
+        get verb() {
+            return this.isPaper ? 'Lay out the sheets' : this.isMap ? 'Download the map' : 'Download the draft';
         },
         get isText() {
             return this.format === 'txt';
@@ -32,10 +46,26 @@ export default function handOver() {
             }
             return query.toString();
         },
+        /** A map as PNG is drawn here; everything else comes as a file. */
+        async leave(event) {
+            const times = Number(this.kind);
+            if (!this.isMap || !times) {
+                return;
+            }
+            event.preventDefault();
+            this.busy = 'Drawing…';
+            this.error = '';
+            try {
+                download(await toPng(this.address, times), `${this.$root.dataset.name}.png`);
+            } catch (error) {
+                this.error = error.message;
+            }
+            this.busy = '';
+        },
         async look() {
             const ticket = ++this.ticket;
             const query = this.query();
-            this.address = `${this.$root.dataset.address}/file?${query}`;
+            this.address = `${this.$root.dataset.address}/${this.isPaper ? 'sheets' : 'file'}?${query}${this.isMap && this.kind !== 'svg' ? '&fonts=1' : ''}`;
             try {
                 const response = await fetch(`${this.$root.dataset.address}/preview?${query}`, { headers: { Accept: 'text/html' } });
                 if (!response.ok) {

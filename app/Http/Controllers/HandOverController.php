@@ -4,25 +4,32 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Http\Requests\HandOverRequest;
 use App\Models\Plan;
+use App\Store\PersonalState;
 use App\Store\PlanStore;
 use App\Store\WorkFolder;
 use Embrel\Draft\Draft;
+use Embrel\Layout\Map\Sheets;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan as CorePlan;
+use Embrel\Writer\Format;
 use Embrel\Writer\Html\HtmlWriter;
 use Embrel\Writer\Losses;
+use Embrel\Writer\Svg\FontFolder;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class HandOverController
 {
     public function __construct(private readonly PlanStore $store) {}
 
-    public function show(Plan $plan): View
+    public function show(Request $request, Plan $plan, PersonalState $personal): View
     {
         Gate::authorize('view', $plan);
         $tree = $this->store->load($plan);
@@ -34,12 +41,18 @@ final class HandOverController
             }
         }
 
-        return view('plans.hand-over', ['plan' => $plan, 'branches' => $branches, 'properties' => $tree->properties, 'strip' => $plan->strip ?? []]);
+        return view('plans.hand-over', ['plan' => $plan, 'branches' => $branches, 'properties' => $tree->properties, 'strip' => $plan->strip ?? [],
+            'chosen' => Format::tryFrom(Given::text($request, 'format'))->value ?? Format::Docx->value,
+            'seen' => $request->boolean('seen'), 'look' => $personal->map($request->user() ?? abort(401), $plan),
+        ]);
     }
 
     public function preview(HandOverRequest $request, Plan $plan): View
     {
         $tree = $this->store->load($plan, true);
+        if ($request->writing()->isMap()) {
+            return view('plans.map-preview', ['address' => route('hand-over.file', $plan) . '?' . $request->getQueryString() . '&shown=1&fonts=1', 'title' => $plan->title]);
+        }
         $losses = new Losses();
         $document = Draft::of($tree, $request->choices($tree));
         $outline = $request->writing()->isOutline();
@@ -54,19 +67,36 @@ final class HandOverController
         ]);
     }
 
+    /** The map alone, on sheets of paper. */
+    public function sheets(HandOverRequest $request, Plan $plan): View
+    {
+        $given = $request->validate(['paper' => ['nullable', Rule::in(array_keys(Sheets::PAPERS))], 'several' => ['nullable', 'boolean']]);
+        $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('There is no room for the map.');
+        $tree = $this->store->load($plan);
+        Format::Svg->writer()->write($tree, $request->choices($tree), $out, '');
+        rewind($out);
+        $svg = (string) preg_replace('/\A<\?xml[^>]*>\s*<svg /', '<svg id="map" ', (string) stream_get_contents($out));
+        preg_match('/viewBox="([-\d. ]+)"/', $svg, $box);
+        /** @var array{float, float, float, float} $bounds */
+        $bounds = array_map(floatval(...), explode(' ', $box[1] ?? '0 0 1 1'));
+
+        return view('plans.sheets', ['title' => $plan->title, 'svg' => $svg, 'paper' => $given['paper'] ?? 'a4', 'sheets' => Sheets::of($bounds, $given['paper'] ?? 'a4', $request->boolean('several'))]);
+    }
+
     public function download(HandOverRequest $request, Plan $plan): StreamedResponse
     {
         $format = $request->writing();
+        $fonts = new FontFolder(base_path('node_modules/@fontsource-variable'));
         $tree = $this->store->load($plan, true);
         $choices = $request->choices($tree);
         $name = WorkFolder::fileName($choices->from === CorePlan::ROOT ? $plan->title : $tree->topic($choices->from)->title);
 
-        return response()->streamDownload(static function () use ($format, $tree, $choices): void {
-            WorkFolder::with(static function (string $folder) use ($format, $tree, $choices): void {
+        return response()->streamDownload(static function () use ($format, $fonts, $tree, $choices): void {
+            WorkFolder::with(static function (string $folder) use ($format, $fonts, $tree, $choices): void {
                 $out = fopen('php://output', 'w') ?: throw new \RuntimeException('The answer cannot be written.');
-                $format->writer()->write($tree, $choices, $out, $folder);
+                $format->writer($fonts)->write($tree, $choices, $out, $folder);
                 fclose($out);
             });
-        }, "{$name}.{$format->value}", ['Content-Type' => $format->mediaType()]);
+        }, "{$name}.{$format->value}", ['Content-Type' => $format->mediaType()], $request->boolean('shown') ? 'inline' : 'attachment');
     }
 }

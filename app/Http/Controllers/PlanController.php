@@ -12,6 +12,7 @@ use App\Store\PlanList;
 use App\Store\PlanStore;
 use App\Store\PlanView;
 use App\Store\UndoLog;
+use Embrel\Layout\Map\Signs;
 use Embrel\Layout\Map\Style;
 use Embrel\Operation\Retitle;
 use Embrel\Plan\Plan as CorePlan;
@@ -61,6 +62,7 @@ final class PlanController
             'data' => PlanView::whole($plan, $this->store->load($plan)) + [
                 'plan' => $plan->id, 'view' => $view, 'user' => $user->id, 'savedAt' => $plan->changed_at?->toIso8601String(),
                 'pulse' => PulseController::address($user, $plan), 'folds' => $personal->folds($user, $plan), 'look' => $personal->look($user, $plan), 'map' => $personal->map($user, $plan)->toArray(),
+                'mapSigns' => ['note' => Signs::NOTE, 'flags' => Signs::FLAGS],
                 'mapStyles' => array_map(static fn(Style $style): array => ['value' => $style->value, 'name' => $style->name()], Style::cases()), 'steps' => (new UndoLog($plan->id, $user->id))->names(),
             ],
         ]);

@@ -5,7 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Plan;
+use App\Models\User;
+use App\Store\PersonalState;
 use Embrel\Draft\Choices;
+use Embrel\Layout\Map\Arrangement;
+use Embrel\Layout\Map\Look;
+use Embrel\Layout\Map\Style;
 use Embrel\Plan\Plan as CorePlan;
 use Embrel\Plan\Scheme;
 use Embrel\Writer\Format;
@@ -36,7 +41,32 @@ final class HandOverRequest extends FormRequest
             'contents' => ['nullable', 'boolean'],
             'other_notes' => ['nullable', 'boolean'],
             'loose' => ['nullable', 'boolean'],
+            'arrangement' => ['nullable', Rule::enum(Arrangement::class)],
+            'style' => ['nullable', Rule::enum(Style::class)],
+            'seen' => ['nullable', 'boolean'],
+            'ground' => ['nullable', 'boolean'],
+            'fonts' => ['nullable', 'boolean'],
         ];
+    }
+
+    /** As the person sees it, or as usual; both in the arrangement that was chosen. */
+    private function map(): Look
+    {
+        $look = $this->boolean('seen') ? (new PersonalState())->map($this->person(), $this->plan())->toArray() : [];
+
+        return Look::from(array_filter(['arrangement' => $this->string('arrangement')->toString(), 'style' => $this->string('style')->toString()]) + $look);
+    }
+
+    private function person(): User
+    {
+        return $this->user() ?? abort(401);
+    }
+
+    private function plan(): Plan
+    {
+        $plan = $this->route('plan');
+
+        return $plan instanceof Plan ? $plan : abort(404);
     }
 
     public function writing(): Format
@@ -58,6 +88,10 @@ final class HandOverRequest extends FormRequest
             $this->boolean('contents', true),
             $this->boolean('other_notes', true),
             $this->boolean('loose'),
+            $this->map(),
+            $this->boolean('seen') ? (new PersonalState())->folds($this->person(), $this->plan()) : [],
+            $this->boolean('ground', true),
+            $this->boolean('fonts'),
         );
     }
 }

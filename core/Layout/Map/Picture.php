@@ -72,6 +72,23 @@ final readonly class Picture
         return new self($look, $labels, $boxes, Geometry::of($look->arrangement, $boxes, $spacing, $size), $lines, $size, $boxes->trees(), $spacing);
     }
 
+    public function isRound(): bool
+    {
+        return $this->look->arrangement === Arrangement::Round;
+    }
+
+    /** The dye of one of the lines that carry the main sections; null: ink. */
+    public function spineDye(int $line): ?string
+    {
+        $section = match ($this->look->arrangement) {
+            Arrangement::Spine => null,
+            Arrangement::Both => $line - 1,
+            Arrangement::Round => $line,
+        };
+
+        return isset($this->sections[$section ?? -1]) ? $this->labels[$this->sections[$section][0]]->dye : null;
+    }
+
     private static function dyeAbove(Plan $plan, ?string $id): string
     {
         for (; $id !== null; $id = $plan->parent($id)) {

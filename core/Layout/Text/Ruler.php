@@ -47,6 +47,12 @@ final class Ruler
         return $size * ($digits * Widths::DIGIT + $this->advance((string) preg_replace('/[0-9]+/', '', $label), Face::Strong)) / 10000;
     }
 
+    /** Whether the shipped fonts hold every sign of a text, so that its width is no bound but what it is. */
+    public function isExact(string $text, Face $face): bool
+    {
+        return array_diff_key(array_flip(mb_str_split($text)), $face->widths()) === [];
+    }
+
     /** @return int in ten-thousandths of the size */
     public function advance(string $text, Face $face): int
     {

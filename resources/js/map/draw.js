@@ -23,11 +23,8 @@ export function floretPath(radius, filled) {
     return filled >= 0.999 ? `M${-radius} 0a${radius} ${radius} 0 1 0 ${2 * radius} 0a${radius} ${radius} 0 1 0 ${-2 * radius} 0` : `M${-half.toFixed(2)} ${level.toFixed(2)}A${radius} ${radius} 0 ${filled > 0.5 ? 1 : 0} 0 ${half.toFixed(2)} ${level.toFixed(2)}Z`;
 }
 
-const FLAGS = {
-    key: 'M5 0L10 5L5 10L0 5Z', question: 'M5 0A5 5 0 1 1 4.99 0Z', 'to check': 'M0 0H10V10H0ZM2.5 2.5V7.5H7.5V2.5Z', 'may go': 'M0 4H10V6H0Z', waiting: 'M0 0H10L5 5L10 10H0L5 5Z',
-    first: 'M5 0L10 10H0Z', next: 'M0 0L10 5L0 10Z', later: 'M0 0H10L5 10Z',
-};
-const FLAG_DYES = { key: 'madder', question: 'orchil', 'to check': 'weld', 'may go': 'slate', waiting: 'walnut', first: 'fern', next: 'verdigris', later: 'woad' };
+/** The signs of note and flags, as PHP has them too. */
+const signs = JSON.parse(document.getElementById('plan-data').textContent).mapSigns;
 
 /** What is drawn of a topic: everything but what changes as it is marked. */
 export function label(shape, hasParts) {
@@ -70,10 +67,10 @@ function floret(shape) {
 
 function sign([which, text, at, y], x) {
     if (which === 'note') {
-        return svg('g', { class: 'note-sign', transform: `translate(${x + at} ${y - 10})` }, svg('rect', { class: 'hit', x: -4, y: -5, width: 22, height: 22 }), svg('path', { d: 'M1.5 1H9.5L12.5 4V11.5H1.5ZM4 5H10M4 8H10' }));
+        return svg('g', { class: 'note-sign', transform: `translate(${x + at} ${y - 10})` }, svg('rect', { class: 'hit', x: -4, y: -5, width: 22, height: 22 }), svg('path', { d: signs.note }));
     }
     if (which === 'flag') {
-        return svg('g', { class: 'flag-sign', 'aria-hidden': 'true', '--d': `var(--${FLAG_DYES[text]})` }, svg('path', { d: FLAGS[text], transform: `translate(${x + at} ${y - 9}) scale(0.92)`, 'fill-rule': 'evenodd' }), svg('text', { class: 'mark', x: x + at + 14, y }, text));
+        return svg('g', { class: 'flag-sign', 'aria-hidden': 'true', '--d': `var(--${signs.flags[text][1]})` }, svg('path', { d: signs.flags[text][0], transform: `translate(${x + at} ${y - 9}) scale(0.92)`, 'fill-rule': 'evenodd' }), svg('text', { class: 'mark', x: x + at + 14, y }, text));
     }
     return svg('text', { class: `mark ${which}`, 'aria-hidden': 'true', x: x + at, y }, text);
 }

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Writer\Svg;
+
+/** The fonts as their packages hold them. */
+final readonly class FontFolder implements Fonts
+{
+    public function __construct(private string $folder) {}
+
+    public function file(string $family, bool $isExtended): ?string
+    {
+        $path = "{$this->folder}/{$family}/files/{$family}-latin" . ($isExtended ? '-ext' : '') . '-wght-normal.woff2';
+
+        return is_file($path) ? (file_get_contents($path) ?: null) : null;
+    }
+}

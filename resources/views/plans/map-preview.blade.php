@@ -1,0 +1,1 @@
+<figure class="map-sheet"><img src="{{ $address }}" alt="The map of {{ $title }}"></figure>
