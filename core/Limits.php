@@ -9,6 +9,7 @@ final class Limits
 {
     public const TOPICS = 50_000;
     public const LEVELS = 60;
+    public const RELATIONS = 5_000;
     /** In characters (code points). What is longer goes into the note, and it is said. */
     public const TITLE = 1_000;
     public const NOTE = 2 * 1024 * 1024;

@@ -7,7 +7,10 @@ namespace App\Store;
 use Embrel\Layout\Map\Label;
 use Embrel\Layout\Map\Look;
 use Embrel\Layout\Map\Picture;
+use Embrel\Layout\Map\Routing;
+use Embrel\Layout\Map\Track;
 use Embrel\Plan\Plan;
+use Embrel\Plan\Relation;
 
 /**
  * What a page is told of the map. Each main section is told within itself and with a fingerprint:
@@ -18,10 +21,11 @@ final class MapView
     /**
      * @param list<string>          $folded
      * @param array<string, string> $known main section → fingerprint of what the page has of it
+     * @param array<string, Relation> $relations
      *
      * @return array<string, mixed>
      */
-    public static function of(Sight $sight, Look $look, array $folded = [], ?string $start = null, array $known = []): array
+    public static function of(Sight $sight, Look $look, array $folded = [], ?string $start = null, array $known = [], array $relations = []): array
     {
         $start = $start !== null && $sight->plan->isLive($start) ? $start : Plan::ROOT;
         $picture = Picture::of($sight->plan, $sight->numbering(), $sight->totals(), $look, array_fill_keys($folded, true), $start);
@@ -38,6 +42,7 @@ final class MapView
             'spine' => array_map(self::rounded(...), $geometry->spine),
             'bounds' => self::rounded($picture->bounds()),
             'sections' => $sections,
+            'relations' => self::relations($picture, $sight->plan, $relations),
         ];
     }
 
@@ -58,6 +63,24 @@ final class MapView
 
         return ['id' => $id, 'at' => [round($standing->x, 1), round($standing->y, 1), round($standing->turn, 4), $standing->isMirrored], 'print' => $print]
             + (($known[$id] ?? null) === $print ? [] : ['topics' => $topics]);
+    }
+
+    /**
+     * @param array<string, Relation> $relations
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function relations(Picture $picture, Plan $plan, array $relations): array
+    {
+        if ($relations === []) {
+            return [];
+        }
+        $routing = new Routing($picture, $plan);
+
+        return array_map(static fn(Track $track): array => [
+            'id' => $track->relation->id, 'path' => $track->path(), 'heads' => $track->heads(), 'middle' => self::rounded($track->middle), 'straight' => self::rounded($routing->straight($track->relation)),
+            'label' => self::rounded($track->label), 'room' => self::rounded($track->room),
+        ], $routing->tracks($relations));
     }
 
     /** @return list<mixed> in the order in which resources/js/map/shape.js names it */

@@ -6,12 +6,14 @@ namespace App\Store;
 
 use App\Models\Plan as PlanRow;
 use Embrel\Citation\Source;
+use Embrel\Plan\Arrows;
 use Embrel\Plan\Dye;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Flag;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Numbered;
 use Embrel\Plan\Plan;
+use Embrel\Plan\Relation;
 use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
 use Embrel\RichText\Note;
@@ -84,6 +86,22 @@ final class PlanRows
         return $plan->withSources($sources->map(static fn(string $title, string $id): Source => new Source($id, $title))->all());
     }
 
+    public function withRelations(Plan $plan, string $planId): Plan
+    {
+        return $plan->withRelations(self::relations($planId));
+    }
+
+    /** @return array<string, Relation> */
+    public static function relations(string $planId): array
+    {
+        $relations = [];
+        foreach (DB::table('relations')->where('plan_id', $planId)->whereNull('removed_at')->orderBy('id')->get() as $row) {
+            $relations[$row->id] = Relation::of($row->id, $row->from_id, $row->to_id, $row->label, $row->dye === null ? null : Dye::of($row->dye), Arrows::from($row->arrows), $row->bend === null ? null : json_decode($row->bend, true));
+        }
+
+        return $relations;
+    }
+
     /**
      * @param list<string> $values
      *
@@ -138,6 +156,6 @@ final class PlanRows
             }
         }
 
-        return new Plan($topics, $parts, $parents, $plan->properties, $plan->foreign, $plan->sources);
+        return new Plan($topics, $parts, $parents, $plan->properties, $plan->foreign, $plan->sources, $plan->relations);
     }
 }

@@ -45,21 +45,21 @@ final class PlanStore
         });
     }
 
-    /** @param bool $withNotes with the bodies of all notes, and the sources */
+    /** @param bool $withNotes with the bodies of all notes, the sources and the relations */
     public function load(PlanRow $row, bool $withNotes = false): Plan
     {
         $rows = new PlanRows();
         $plan = $rows->tree($row);
 
-        return $withNotes ? $rows->withSources($rows->withNotes($plan, $row->id), $row->id) : $plan;
+        return $withNotes ? $rows->withRelations($rows->withSources($rows->withNotes($plan, $row->id), $row->id), $row->id) : $plan;
     }
 
-    /** With all notes, sources, and what was removed under the bin. */
+    /** With all notes, sources, relations, and what was removed under the bin. */
     public function whole(PlanRow $row): Plan
     {
         $rows = new PlanRows();
 
-        return $rows->withSources($rows->withNotes($rows->withRemoved($rows->tree($row), $row->id), $row->id), $row->id);
+        return $rows->withRelations($rows->withSources($rows->withNotes($rows->withRemoved($rows->tree($row), $row->id), $row->id), $row->id), $row->id);
     }
 
     /**
@@ -169,15 +169,18 @@ final class PlanStore
     private function loadedFor(PlanRows $rows, PlanRow $row, array $changes): Plan
     {
         $notes = $removed = [];
-        $sources = false;
+        $sources = $relations = false;
         foreach ($changes as $change) {
             array_push($notes, ...$change->operation->needsNotes());
             array_push($removed, ...$change->operation->needsRemoved());
             $sources = $sources || $change->operation->needsSources();
+            $relations = $relations || $change->operation->needsRelations();
         }
         $plan = $rows->withNotes($rows->withRemoved($rows->tree($row), $row->id, $removed), $row->id, $notes);
 
-        return $sources ? $rows->withSources($plan, $row->id) : $plan;
+        $plan = $sources ? $rows->withSources($plan, $row->id) : $plan;
+
+        return $relations ? $rows->withRelations($plan, $row->id) : $plan;
     }
 
     /** @param list<array<string, mixed>> $log */

@@ -11,6 +11,7 @@ use Embrel\Operation\Order;
 use Embrel\Plan\Difference;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
+use Embrel\Plan\Relation;
 use Embrel\Plan\Topic;
 use Illuminate\Support\Facades\DB;
 
@@ -31,7 +32,7 @@ final class PlanView
             }
         }
 
-        return ['revision' => $row->revision, 'topics' => $topics, 'figures' => self::figures($sight, null)] + self::summary($sight);
+        return ['revision' => $row->revision, 'topics' => $topics, 'figures' => self::figures($sight, null), 'relations' => self::relations($row->id)] + self::summary($sight);
     }
 
     /**
@@ -69,7 +70,13 @@ final class PlanView
                 default => Runs::since($known->plan, $sight->plan, $sight->difference),
             }],
             'figures' => self::figures($sight, $known),
-        ] + self::summary($sight, $sight->hasSameStripAs($known));
+        ] + ($known !== null && $known->plan->relations === $sight->plan->relations ? [] : ['relations' => self::relations($row->id)]) + self::summary($sight, $sight->hasSameStripAs($known));
+    }
+
+    /** @return list<array<string, mixed>> all of them: they are few */
+    private static function relations(string $planId): array
+    {
+        return array_map(static fn(Relation $relation): array => $relation->toArray(), array_values(PlanRows::relations($planId)));
     }
 
     /** @return list<string> topics to be told of: changed or moved, and whole branches that went or came back */

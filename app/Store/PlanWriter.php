@@ -43,6 +43,7 @@ final class PlanWriter
         $this->upsert($row->id, $before, $after, array_keys($changed + $places), $places, $revision);
         $this->writeNotes($row->id, $before, $after, array_keys($changed));
         $this->writeSources($row->id, $before, $after);
+        $this->writeRelations($row->id, $before, $after);
     }
 
     private function writeSources(string $planId, Plan $before, Plan $after): void
@@ -54,6 +55,24 @@ final class PlanWriter
         DB::table('sources')->where('plan_id', $planId)->whereIn('id', $gone)->update(['removed_at' => now()]);
         $new = array_filter($after->sources, static fn(Source $source): bool => ($before->sources[$source->id] ?? null) !== $source);
         DB::table('sources')->upsert(array_map(static fn(Source $source): array => ['plan_id' => $planId, 'id' => $source->id, 'title' => $source->title, 'removed_at' => null], array_values($new)), ['plan_id', 'id']);
+    }
+
+    private function writeRelations(string $planId, Plan $before, Plan $after): void
+    {
+        if ($before->relations === $after->relations) {
+            return;
+        }
+        $gone = array_keys(array_diff_key($before->relations, $after->relations));
+        DB::table('relations')->where('plan_id', $planId)->whereIn('id', $gone)->update(['removed_at' => now()]);
+        $rows = [];
+        foreach ($after->relations as $id => $relation) {
+            if (($before->relations[$id] ?? null) !== $relation) {
+                ['from' => $from, 'to' => $to, 'bend' => $bend] = $all = $relation->toArray();
+                unset($all['from'], $all['to']);
+                $rows[] = ['plan_id' => $planId, 'from_id' => $from, 'to_id' => $to, 'bend' => $bend === null ? null : json_encode($bend), 'removed_at' => null] + $all;
+            }
+        }
+        DB::table('relations')->upsert($rows, ['plan_id', 'id']);
     }
 
     /** @param list<string> $ids whole branches */

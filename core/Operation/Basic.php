@@ -25,6 +25,11 @@ abstract readonly class Basic implements Operation
         return false;
     }
 
+    public function needsRelations(): bool
+    {
+        return false;
+    }
+
     public function merge(Operation $next): ?Operation
     {
         return null;

@@ -53,6 +53,9 @@ final class Codec
             'copy' => new CopyTopics(self::copies($s->object('new')), Place::fromShape($s->object('at'))),
             'source' => new AddSources(array_map(static fn(Shape $one): Source => new Source($one->id('id'), Topic::title($one->string('title'))), $s->objects('sources'))),
             'unsource' => new RemoveSources($s->ids('ids')),
+            'relate' => new AddRelations(array_map(PlanForm::relation(...), $s->objects('relations'))),
+            'unrelate' => new RemoveRelations($s->ids('ids')),
+            'relation' => self::relation($s),
             'retitle' => new Retitle($s->id('topic'), $s->string('title')),
             'kind' => new SetKind($s->ids('ids'), Kind::tryFrom($s->string('value')) ?? throw InvalidValue::field('kind', $s->string('value'))),
             'numbered' => new SetNumbered($s->ids('ids'), Numbered::tryFrom($s->string('value')) ?? throw InvalidValue::field('numbered', $s->string('value'))),
@@ -71,6 +74,13 @@ final class Codec
         $rows = array_map(static fn(Shape $row): array => ['topic' => TopicForm::topic($row), 'parent' => $row->idOr('parent', null)], $s->objects('topics'));
 
         return $rows === [] ? throw MalformedShape::expected('at least one topic', 'topics') : new AddTopics(Place::fromShape($s->object('at')), $rows);
+    }
+
+    private static function relation(Shape $s): ChangeRelation
+    {
+        $set = array_intersect_key($s->object('set')->values(), array_flip(ChangeRelation::FIELDS));
+
+        return $set === [] ? throw MalformedShape::expected('a change', 'set') : new ChangeRelation($s->id('id'), $set);
     }
 
     /** @return array<string, string> */

@@ -44,8 +44,19 @@ final readonly class Compound extends Basic
 
     public function needsSources(): bool
     {
+        return $this->some(static fn(Operation $one): bool => $one->needsSources());
+    }
+
+    public function needsRelations(): bool
+    {
+        return $this->some(static fn(Operation $one): bool => $one->needsRelations());
+    }
+
+    /** @param \Closure(Operation): bool $asks */
+    private function some(\Closure $asks): bool
+    {
         foreach ($this->operations as $operation) {
-            if ($operation->needsSources()) {
+            if ($asks($operation)) {
                 return true;
             }
         }

@@ -24,6 +24,9 @@ interface Operation
     /** Whether the plan's sources must be loaded to apply it. */
     public function needsSources(): bool;
 
+    /** Whether the plan's relations must be loaded to apply it. */
+    public function needsRelations(): bool;
+
     /** @return list<string> what it changes, as “topic:field”: for telling whether two changes meet */
     public function touches(): array;
 

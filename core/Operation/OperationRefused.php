@@ -34,6 +34,16 @@ final class OperationRefused extends \DomainException
         return new self(Reason::TooMany, 'A plan holds at most ' . number_format(Limits::TOPICS) . ' topics.');
     }
 
+    public static function tooManyRelations(): self
+    {
+        return new self(Reason::TooMany, 'A plan holds at most ' . number_format(Limits::RELATIONS) . ' relations.');
+    }
+
+    public static function relationGone(): self
+    {
+        return new self(Reason::Gone, 'The relation is no longer in this plan; it may have been removed.');
+    }
+
     public static function fixed(string $id): self
     {
         return new self(Reason::Fixed, 'The plan itself and its tray cannot be moved or removed.');

@@ -6,10 +6,13 @@ namespace Embrel\Operation;
 
 use Embrel\Citation\Source;
 use Embrel\MalformedShape;
+use Embrel\Plan\Arrows;
+use Embrel\Plan\Dye;
 use Embrel\Plan\Edit;
 use Embrel\Plan\InvalidValue;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Properties;
+use Embrel\Plan\Relation;
 use Embrel\Plan\Topic;
 use Embrel\RichText\InvalidNote;
 use Embrel\Shape;
@@ -32,6 +35,7 @@ final class PlanForm
             'properties' => $plan->properties->toArray(),
             'topics' => $topics,
             'sources' => self::sources($plan),
+            'relations' => array_map(static fn(Relation $relation): array => $relation->toArray(), array_values($plan->relations)),
             'foreign' => (object) $plan->foreign,
         ];
     }
@@ -57,6 +61,37 @@ final class PlanForm
         return $sources;
     }
 
+    /** @throws MalformedShape|InvalidValue */
+    public static function relation(Shape $row): Relation
+    {
+        $arrows = $row->stringOr('arrows', 'end') ?? '';
+
+        return Relation::of(
+            $row->id('id'),
+            $row->id('from'),
+            $row->id('to'),
+            $row->stringOr('label', '') ?? '',
+            $row->has('dye') ? Dye::of($row->string('dye')) : null,
+            Arrows::tryFrom($arrows) ?? throw InvalidValue::field('arrows', $arrows),
+            $row->has('bend') ? $row->list('bend') : null,
+        );
+    }
+
+    /**
+     * @return array<string, Relation> none in a form that is older than relations
+     *
+     * @throws MalformedShape|InvalidValue
+     */
+    private static function readRelations(Shape $form): array
+    {
+        $relations = [];
+        foreach ($form->has('relations') ? $form->objects('relations') : [] as $row) {
+            $relations[$row->id('id')] = self::relation($row);
+        }
+
+        return $relations;
+    }
+
     /** @throws MalformedShape|InvalidValue|InvalidNote */
     public static function plan(Shape $form): Plan
     {
@@ -68,6 +103,6 @@ final class PlanForm
             $parent === null ? $edit->put($topic) : $edit->append($topic, $parent);
         }
 
-        return $edit->done()->withSources(self::readSources($form))->withForeign(TopicForm::foreign($form->object('foreign')));
+        return $edit->done()->withSources(self::readSources($form))->withRelations(self::readRelations($form))->withForeign(TopicForm::foreign($form->object('foreign')));
     }
 }

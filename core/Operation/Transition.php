@@ -8,6 +8,7 @@ use Embrel\Citation\Source;
 use Embrel\Plan\Ascending;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
+use Embrel\Plan\Relation;
 use Embrel\Plan\Topic;
 use Embrel\RichText\Node;
 use Embrel\RichText\Note;
@@ -147,6 +148,26 @@ final class Transition
         $back = array_values(array_diff_key($this->to->sources, $this->state->sources));
         if ($back !== []) {
             $this->step(new AddSources($back));
+        }
+        $this->relations();
+    }
+
+    private function relations(): void
+    {
+        $gone = array_keys(array_diff_key($this->state->relations, $this->to->relations));
+        if ($gone !== []) {
+            $this->step(new RemoveRelations($gone));
+        }
+        $back = array_values(array_filter(array_diff_key($this->to->relations, $this->state->relations), fn(Relation $relation): bool => $this->state->has($relation->from) && $this->state->has($relation->to)));
+        if ($back !== []) {
+            $this->step(new AddRelations($back));
+        }
+        foreach (array_intersect_key($this->to->relations, $this->state->relations) as $id => $wanted) {
+            $set = array_udiff_assoc($wanted->toArray(), $this->state->relations[$id]->toArray(), static fn(mixed $a, mixed $b): int => $a === $b ? 0 : 1);
+            $set = array_intersect_key($set, array_flip(ChangeRelation::FIELDS));
+            if ($set !== []) {
+                $this->step(new ChangeRelation((string) $id, $set));
+            }
         }
     }
 

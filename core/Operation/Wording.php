@@ -32,6 +32,9 @@ final class Wording
             $operation instanceof SetPlan => 'Changed the plan’s ' . implode(', ', array_map(static fn(int|string $name): string => strtr((string) $name, '_', ' '), array_keys($operation->set))),
             $operation instanceof AddSources => 'Kept ' . self::quoted($operation->sources[0]->title ?? '') . ' as a source',
             $operation instanceof RemoveSources => 'Took out a source',
+            $operation instanceof AddRelations => 'Related ' . self::title($before, $operation->relations[0]->from ?? '') . ' to ' . self::title($before, $operation->relations[0]->to ?? ''),
+            $operation instanceof RemoveRelations => 'Removed a relation',
+            $operation instanceof ChangeRelation => 'Changed a relation',
             $operation instanceof Compound => self::compound($operation, $before),
             default => 'Changed the plan',
         };

@@ -93,6 +93,6 @@ final class Edit
 
     public function done(): Plan
     {
-        return new Plan($this->topics, $this->parts, $this->parents, $this->plan->properties, $this->plan->foreign, $this->plan->sources);
+        return new Plan($this->topics, $this->parts, $this->parents, $this->plan->properties, $this->plan->foreign, $this->plan->sources, $this->plan->relations);
     }
 }

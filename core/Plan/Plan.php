@@ -27,6 +27,7 @@ final class Plan
      * @param array<string, string>       $parents topic → parent; the fixed topics have none
      * @param array<string, string>       $foreign properties of a foreign file that we do not know, kept
      * @param array<string, Source>       $sources by id, in the order in which they came
+     * @param array<string, Relation>     $relations by id
      */
     public function __construct(
         public readonly array $topics,
@@ -35,6 +36,7 @@ final class Plan
         public readonly Properties $properties,
         public readonly array $foreign = [],
         public readonly array $sources = [],
+        public readonly array $relations = [],
     ) {}
 
     public static function titled(string $title, ?Properties $properties = null): self
@@ -197,23 +199,29 @@ final class Plan
         $topics = $this->topics;
         $topics[$topic->id] = $topic;
 
-        return new self($topics, $this->parts, $this->parents, $this->properties, $this->foreign, $this->sources);
+        return new self($topics, $this->parts, $this->parents, $this->properties, $this->foreign, $this->sources, $this->relations);
     }
 
     public function withProperties(Properties $properties): self
     {
-        return new self($this->topics, $this->parts, $this->parents, $properties, $this->foreign, $this->sources);
+        return new self($this->topics, $this->parts, $this->parents, $properties, $this->foreign, $this->sources, $this->relations);
     }
 
     /** @param array<string, string> $foreign */
     public function withForeign(array $foreign): self
     {
-        return new self($this->topics, $this->parts, $this->parents, $this->properties, $foreign, $this->sources);
+        return new self($this->topics, $this->parts, $this->parents, $this->properties, $foreign, $this->sources, $this->relations);
     }
 
     /** @param array<string, Source> $sources */
     public function withSources(array $sources): self
     {
-        return new self($this->topics, $this->parts, $this->parents, $this->properties, $this->foreign, $sources);
+        return new self($this->topics, $this->parts, $this->parents, $this->properties, $this->foreign, $sources, $this->relations);
+    }
+
+    /** @param array<string, Relation> $relations */
+    public function withRelations(array $relations): self
+    {
+        return new self($this->topics, $this->parts, $this->parents, $this->properties, $this->foreign, $this->sources, $relations);
     }
 }

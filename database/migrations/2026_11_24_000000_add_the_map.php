@@ -13,10 +13,26 @@ return new class extends Migration {
             // How a person wants to see the map: arrangement, style, widths, levels.
             $table->json('map')->nullable();
         });
+        Schema::create('relations', static function (Blueprint $table): void {
+            foreach (['plan_id', 'id', 'from_id', 'to_id'] as $name) {
+                $table->char($name, 26)->charset('ascii')->collation('ascii_bin');
+            }
+            $table->string('label', 200)->default('');
+            $table->string('dye', 16)->nullable();
+            $table->string('arrows', 8)->default('end');
+            $table->json('bend')->nullable();
+            $table->timestamp('removed_at')->nullable();
+            $table->primary(['plan_id', 'id']);
+            $table->foreign('plan_id')->references('id')->on('plans')->cascadeOnDelete();
+            foreach (['from_id', 'to_id'] as $end) {
+                $table->foreign(['plan_id', $end])->references(['plan_id', 'id'])->on('topics')->cascadeOnDelete();
+            }
+        });
     }
 
     public function down(): void
     {
+        Schema::dropIfExists('relations');
         Schema::table('plan_views', static fn(Blueprint $table) => $table->dropColumn('map'));
     }
 };

@@ -7,7 +7,9 @@ namespace Tests\Core;
 use Embrel\Layout\Map\Arrangement;
 use Embrel\Layout\Map\Look;
 use Embrel\Layout\Map\Picture;
+use Embrel\Layout\Map\Routing;
 use Embrel\Layout\Map\Style;
+use Embrel\Layout\Map\Track;
 use Embrel\Layout\Text\Face;
 use Embrel\Layout\Text\Ruler;
 use Embrel\Layout\Text\Wrapping;
@@ -15,6 +17,7 @@ use Embrel\Numbering\Numbering;
 use Embrel\Operation\AddTopics;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
+use Embrel\Plan\Relation;
 use Embrel\Plan\Topic;
 use Embrel\Plan\WordTotals;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -171,6 +174,44 @@ final class MapTest extends TestCase
         self::assertEquals($look, Look::from($look->toArray()));
     }
 
+    /** A relation finds a way around labels where there is one, follows its topics, and stands for what is folded away. */
+    public function testRelationsRunBetweenLabels(): void
+    {
+        $plan = Build::plan(self::REPORT);
+        $id = static fn(string $title): string => Build::id($plan, $title);
+        $relations = [];
+        foreach ([['Storms', 'Tides'], ['Why', 'Ten years'], ['Plants', 'Plants again'], ['Mud', 'Creeks'], ['Farms', 'Grazing'], ['What next', 'Why']] as $n => [$from, $to]) {
+            $relations[Build::ulid(500 + $n)] = Relation::of(Build::ulid(500 + $n), $id($from), $id($to), 'because of');
+        }
+        foreach (Arrangement::cases() as $arrangement) {
+            $picture = self::picture($plan, new Look($arrangement));
+            $tracks = (new Routing($picture, $plan))->tracks($relations);
+            self::assertCount(6, $tracks);
+            $boxes = self::boxes($picture);
+            foreach ($tracks as $track) {
+                $line = array_map(static fn(int $t): array => Track::along($t / 60, $track->curve), range(4, 56));
+                $crossed = array_filter($boxes, static fn(array $box): bool => array_filter($line, static fn(array $point): bool => !self::isApart($box[0], [$point])) !== []);
+                self::assertSame([], array_keys($crossed), "{$arrangement->value}: {$track->relation->from}");
+                self::assertCount(1, $track->heads());
+            }
+        }
+        $picture = self::picture($plan, new Look(), [$id('Why') => true, $id('Ten years') => true]);
+        self::assertCount(6, (new Routing($picture, $plan))->tracks($relations), 'Folded topics are stood for by what they are folded into.');
+        $within = [Build::ulid(510) => Relation::of(Build::ulid(510), $id('Storms'), $id('Mud'))];
+        self::assertSame([], (new Routing($picture, $plan))->tracks($within), 'Both ends in one folded topic: nothing to draw.');
+    }
+
+    public function testARelationBentByHandRunsThroughWhereItWasPulled(): void
+    {
+        $plan = Build::plan(self::REPORT);
+        $relation = Relation::of(Build::ulid(500), Build::id($plan, 'Storms'), Build::id($plan, 'Tides'), bend: [300, -40]);
+        $routing = new Routing(self::picture($plan, new Look()), $plan);
+        [$track] = $routing->tracks([$relation->id => $relation]);
+        [$x, $y] = $routing->straight($relation);
+        self::assertEqualsWithDelta([$x + 300, $y - 40], $track->middle, 0.01);
+        self::assertStringStartsWith('M', $track->path());
+    }
+
     /** @return list<array{list<array{float, float}>, array{float, float, float, float}}> corners, and left, top, right, bottom */
     private static function boxes(Picture $picture): array
     {
@@ -282,7 +323,7 @@ final class MapTest extends TestCase
             }
         } else {
             $n = array_map(floatval(...), $numbers);
-            [$a, $b, $c, $d] = str_contains($path, 'L') ? [[$n[0], $n[1]], [$n[0], $n[1]], [$n[2], $n[3]], [$n[2], $n[3]]] : [[$n[0], $n[1]], [$n[2], $n[3]], [$n[4], $n[5]], [$n[6], $n[7]]];
+            [$a, $b, $c, $d] = str_contains($path, 'L') ? [[$n[0], $n[1]], [(2 * $n[0] + $n[2]) / 3, (2 * $n[1] + $n[3]) / 3], [($n[0] + 2 * $n[2]) / 3, ($n[1] + 2 * $n[3]) / 3], [$n[2], $n[3]]] : [[$n[0], $n[1]], [$n[2], $n[3]], [$n[4], $n[5]], [$n[6], $n[7]]];
             for ($t = 0.03; $t < 0.98; $t += 0.04) {
                 $points[] = array_map(static fn(int $k): float => (1 - $t) ** 3 * $a[$k] + 3 * (1 - $t) ** 2 * $t * $b[$k] + 3 * (1 - $t) * $t ** 2 * $c[$k] + $t ** 3 * $d[$k], [0, 1]);
             }

@@ -8,8 +8,10 @@ use Embrel\Citation\Source;
 use Embrel\Id\CountedIds;
 use Embrel\Numbering\Numbering;
 use Embrel\Numbering\Runs;
+use Embrel\Operation\AddRelations;
 use Embrel\Operation\AddSources;
 use Embrel\Operation\AddTopics;
+use Embrel\Operation\ChangeRelation;
 use Embrel\Operation\Codec;
 use Embrel\Operation\Compound;
 use Embrel\Operation\CopyTopics;
@@ -20,6 +22,7 @@ use Embrel\Operation\MoveTopics;
 use Embrel\Operation\Operation;
 use Embrel\Operation\OperationRefused;
 use Embrel\Operation\PlanForm;
+use Embrel\Operation\RemoveRelations;
 use Embrel\Operation\RemoveSources;
 use Embrel\Operation\RemoveTopics;
 use Embrel\Operation\Retitle;
@@ -35,6 +38,7 @@ use Embrel\Operation\SplitTopic;
 use Embrel\Operation\Transition;
 use Embrel\Operation\Wording;
 use Embrel\Operation\WrapTopics;
+use Embrel\Plan\Arrows;
 use Embrel\Plan\Difference;
 use Embrel\Plan\Dye;
 use Embrel\Plan\Edit;
@@ -43,6 +47,7 @@ use Embrel\Plan\Kind;
 use Embrel\Plan\Numbered;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
+use Embrel\Plan\Relation;
 use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
 use Embrel\RichText\Node;
@@ -80,7 +85,7 @@ final class OperationLawTest extends TestCase
             self::assertSame(self::picture($plan), self::picture(self::kept($plan)), "Seed {$seed}: the whole plan through storage.");
             self::assertSame(self::picture($first), self::picture(self::stored(Transition::between($plan, $first))->apply($plan)), "Seed {$seed}: going back to the start.");
         }
-        foreach (['wrap', 'dissolve', 'sort', 'copy', 'source', 'add', 'remove', 'move', 'split', 'join', 'retitle', 'kind', 'dye', 'flag', 'target', 'numbered', 'note', 'plan', 'compound'] as $type) {
+        foreach (['wrap', 'dissolve', 'sort', 'copy', 'source', 'relate', 'relation', 'add', 'remove', 'move', 'split', 'join', 'retitle', 'kind', 'dye', 'flag', 'target', 'numbered', 'note', 'plan', 'compound'] as $type) {
             self::assertGreaterThan(20, $applied[$type] ?? 0, "Too few operations of type {$type} were tried.");
         }
     }
@@ -129,7 +134,9 @@ final class OperationLawTest extends TestCase
     {
         $sources = array_map(static fn(Source $source): string => $source->title, $plan->sources);
         ksort($sources);
-        $lines = [json_encode([$plan->properties->toArray(), $sources]), $plan->title()];
+        $relations = array_map(static fn(Relation $relation): array => $relation->toArray(), $plan->relations);
+        ksort($relations);
+        $lines = [json_encode([$plan->properties->toArray(), $sources, $relations]), $plan->title()];
         foreach ([Plan::ROOT, Plan::TRAY] as $home) {
             foreach ($plan->walk($home) as $id => $level) {
                 $topic = $plan->topic($id);
@@ -188,7 +195,10 @@ final class OperationLawTest extends TestCase
             $ids[] = $topic->id;
         }
 
-        return $edit->done();
+        $plan = $edit->done();
+        [$one, $other] = $this->some($plan, 2) + [null, null];
+
+        return $one === null || $other === null ? $plan : $plan->withRelations([Build\Build::ulid(1) => Relation::of(Build\Build::ulid(1), $one, $other)]);
     }
 
     /** @return list<string> */
@@ -217,7 +227,7 @@ final class OperationLawTest extends TestCase
         }
         [$one] = $some;
 
-        return match (mt_rand(0, $nested > 0 ? 17 : 18)) {
+        return match (mt_rand(0, $nested > 0 ? 18 : 19)) {
             0 => $this->randomAdd($plan),
             1 => new RemoveTopics($some),
             2 => new MoveTopics($some, $this->place($plan)),
@@ -236,8 +246,22 @@ final class OperationLawTest extends TestCase
             15 => new SortParts(mt_rand(0, 2) === 0 ? Plan::ROOT : (string) $plan->parent($one), SortBy::cases()[mt_rand(0, 2)], mt_rand(0, 1) === 0),
             16 => new CopyTopics($this->copies($plan, $one), $this->place($plan)),
             17 => $plan->sources === [] || mt_rand(0, 1) === 0 ? new AddSources([new Source($this->ids->next(), 'Pell, Tides and Walls')]) : new RemoveSources([array_key_first($plan->sources)]),
+            18 => $this->randomRelation($plan, $one, $some[\count($some) - 1]),
             default => new Compound([$this->randomOperation($plan, 1), $this->randomOperation($plan, 1)]),
         };
+    }
+
+    private function randomRelation(Plan $plan, string $one, string $other): Operation
+    {
+        $id = array_key_last($plan->relations);
+        if ($one !== $other && ($id === null || mt_rand(0, 1) === 0)) {
+            return new AddRelations([Relation::of($this->ids->next(), $one, $other, 'leads to', Dye::of('fern'), Arrows::cases()[mt_rand(0, 3)])]);
+        }
+        if ($id === null) {
+            return new Retitle($one, 'No relation yet ' . mt_rand());
+        }
+
+        return mt_rand(0, 3) === 0 ? new RemoveRelations([$id]) : new ChangeRelation($id, [['label' => 'L' . mt_rand(0, 9)], ['bend' => [mt_rand(-90, 90), 7]], ['bend' => null], ['dye' => null, 'arrows' => 'both']][mt_rand(0, 3)]);
     }
 
     /** @return array<string, string> */

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Models\Plan;
 use App\Store\MapView;
+use App\Store\PlanRows;
 use App\Store\Sight;
 use Embrel\Id\Ulid;
 use Embrel\Layout\Map\Look;
@@ -46,6 +47,9 @@ final class MapRequest extends FormRequest
         $ids = static fn(mixed $given): array => array_values(array_filter(\is_array($given) ? $given : [], static fn(mixed $id): bool => \is_string($id) && Ulid::isValid($id)));
         $known = array_filter(\is_array($asked['known'] ?? null) ? $asked['known'] : [], \is_string(...));
 
-        return MapView::of($sight, self::look($request), $ids($asked['folded'] ?? []), $ids([$asked['start'] ?? null])[0] ?? null, $known);
+        $plan = $request->route('plan');
+        $relations = $plan instanceof Plan ? PlanRows::relations($plan->id) : [];
+
+        return MapView::of($sight, self::look($request), $ids($asked['folded'] ?? []), $ids([$asked['start'] ?? null])[0] ?? null, $known, $relations);
     }
 }

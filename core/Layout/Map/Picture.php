@@ -152,13 +152,23 @@ final readonly class Picture
         [$left, $top, $right, $bottom] = [$geometry->title[0] - $this->titleSize[0] / 2, $geometry->title[1] - $this->titleSize[1] / 2, $geometry->title[0] + $this->titleSize[0] / 2, $geometry->title[1] + $this->titleSize[1] / 2];
         foreach ($this->sections as [$from, $to]) {
             for ($i = $from; $i < $to; ++$i) {
-                foreach ($this->corners($i, $from) as [$x, $y]) {
-                    $left = min($left, $x);
-                    $right = max($right, $x);
-                    $top = min($top, $y);
-                    $bottom = max($bottom, $y);
-                }
+                [$boxLeft, $boxTop, $boxRight, $boxBottom] = $this->box($i, $from);
+                [$left, $top, $right, $bottom] = [min($left, $boxLeft), min($top, $boxTop), max($right, $boxRight), max($bottom, $boxBottom)];
             }
+        }
+
+        return [$left, $top, $right, $bottom];
+    }
+
+    /** @return array{float, float, float, float} left, top, right and bottom of a topic on the map */
+    public function box(int $i, int $section): array
+    {
+        [[$left, $top]] = [[$right, $bottom]] = $corners = $this->corners($i, $section);
+        foreach ($corners as [$x, $y]) {
+            $left = min($left, $x);
+            $right = max($right, $x);
+            $top = min($top, $y);
+            $bottom = max($bottom, $y);
         }
 
         return [$left, $top, $right, $bottom];
@@ -167,7 +177,7 @@ final readonly class Picture
     /**
      * The box of a topic on the map, which its floret, text and signs do not leave.
      *
-     * @return list<array{float, float}> its four corners, in turn
+     * @return non-empty-list<array{float, float}> its four corners, in turn
      */
     public function corners(int $i, int $section): array
     {

@@ -12,6 +12,7 @@ use Embrel\Limits;
 use Embrel\Operation\PlanForm;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Properties;
+use Embrel\Plan\Relation;
 use Embrel\Reader\Options;
 use Embrel\Reader\Reader;
 use Embrel\Reader\Result;
@@ -46,7 +47,7 @@ final class OpmlReader implements Reader
             libxml_use_internal_errors($errors);
         }
 
-        return $this->result($options);
+        return $this->result($options, $ids);
     }
 
     private function walk(): void
@@ -148,7 +149,7 @@ final class OpmlReader implements Reader
         }
     }
 
-    private function result(Options $options): Result
+    private function result(Options $options, Ids $ids): Result
     {
         $this->growing->opening(
             isset($this->head['e:note']) ? $this->attributes->ownNote($this->head['e:note']) ?? [] : [],
@@ -156,6 +157,8 @@ final class OpmlReader implements Reader
         );
         $plan = $this->growing->done();
         $plan = $plan->withProperties($this->properties())->withForeign($this->foreign())->withSources($this->sources());
+
+        $plan = $plan->withRelations($this->relations($plan, $ids));
 
         return new Result($options->stripNumbers ? TypedNumbers::stripped($plan) : $plan, $this->growing->repairs());
     }
@@ -185,10 +188,32 @@ final class OpmlReader implements Reader
         }
     }
 
+    /** @return array<string, Relation> */
+    private function relations(Plan $plan, Ids $ids): array
+    {
+        $given = isset($this->head['e:relations']) ? json_decode($this->head['e:relations'], true) : [];
+        $topics = $plan->standing();
+        $relations = [];
+        try {
+            foreach ((new Shape(['relations' => $given], 'head'))->objects('relations') as $row) {
+                $id = $ids->next();
+                $ends = ['id' => $id, 'from' => $topics[$row->int('from')] ?? '', 'to' => $topics[$row->int('to')] ?? ''];
+                $relations[$id] = PlanForm::relation(new Shape($ends + $row->values(), 'relation'));
+                if (\count($relations) >= Limits::RELATIONS) {
+                    break;
+                }
+            }
+        } catch (\InvalidArgumentException) {
+            $this->growing->repaired('The relations between topics could not all be read.');
+        }
+
+        return $relations;
+    }
+
     /** @return array<string, string> */
     private function foreign(): array
     {
-        $kept = array_diff_key($this->head, ['title' => 1, 'ownerName' => 1, 'e:plan' => 1, 'e:note' => 1, 'e:sources' => 1]);
+        $kept = array_diff_key($this->head, ['title' => 1, 'ownerName' => 1, 'e:plan' => 1, 'e:note' => 1, 'e:sources' => 1, 'e:relations' => 1]);
 
         return array_filter($kept, static fn(string $value, string $name): bool => !str_contains($name, ':') && \strlen($value) < Limits::FOREIGN_BYTES, ARRAY_FILTER_USE_BOTH);
     }

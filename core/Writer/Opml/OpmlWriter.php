@@ -60,10 +60,30 @@ final class OpmlWriter implements Writer
         if ($choices->from === Plan::ROOT && $plan->sources !== []) {
             $xml->writeElement('e:sources', self::json(PlanForm::sources($plan)));
         }
+        if ($choices->from === Plan::ROOT && ($relations = self::relations($plan, $choices->loose)) !== []) {
+            $xml->writeElement('e:relations', self::json($relations));
+        }
         if ($choices->notes && $top->note !== null && !$top->note->isEmpty()) {
             $xml->writeElement('e:note', self::json(TopicForm::blocks($top->note)));
         }
         $xml->endElement();
+    }
+
+    /** @return list<array<string, mixed>> with the places of their topics in the file instead of ids, which are not in it */
+    private static function relations(Plan $plan, bool $loose): array
+    {
+        if ($plan->relations === []) {
+            return [];
+        }
+        $at = array_flip($loose ? $plan->standing() : \array_slice($plan->order(), 1));
+        $relations = [];
+        foreach ($plan->relations as $relation) {
+            if (isset($at[$relation->from], $at[$relation->to])) {
+                $relations[] = ['from' => $at[$relation->from], 'to' => $at[$relation->to]] + array_diff_key($relation->toArray(), ['id' => 1]);
+            }
+        }
+
+        return $relations;
     }
 
     /** @param resource $out */

@@ -9,6 +9,7 @@ use Embrel\Layout\Map\Label;
 use Embrel\Layout\Map\Look;
 use Embrel\Layout\Map\Palette;
 use Embrel\Layout\Map\Picture;
+use Embrel\Layout\Map\Routing;
 use Embrel\Layout\Map\Signs;
 use Embrel\Layout\Map\Spacing;
 use Embrel\Layout\Text\Face;
@@ -81,6 +82,7 @@ final class SvgWriter implements Writer
                 $this->label($picture, $i, $from, $plan);
             }
         }
+        $this->relations($picture, $plan);
         $this->xml->endElement();
 
         return $lost;
@@ -132,6 +134,19 @@ final class SvgWriter implements Writer
             $picture->isRound()
                 ? $this->element('path', ['d' => $path, 'fill' => 'none', 'stroke' => $tint, 'stroke-width' => 44, 'stroke-linecap' => 'round'])
                 : $this->element('rect', ['x' => $box[0] - 12, 'y' => $box[1] - 6, 'width' => $box[2] - $box[0] + 24, 'height' => $box[3] - $box[1] + 12, 'rx' => 12, 'fill' => $tint]);
+        }
+    }
+
+    private function relations(Picture $picture, Plan $plan): void
+    {
+        foreach ($plan->relations === [] ? [] : (new Routing($picture, $plan))->tracks($plan->relations) as $track) {
+            $colour = $track->relation->dye === null ? Palette::INK : Palette::dye($track->relation->dye->value);
+            $this->element('path', ['d' => $track->path() . implode('', $track->heads()), 'fill' => 'none', 'stroke' => $colour, 'stroke-width' => 1.3, 'stroke-linejoin' => 'round']);
+            if ($track->relation->label !== '') {
+                [[$x, $y], [$width, $height]] = [$track->label, $track->room];
+                $this->element('rect', ['x' => $x - $width / 2, 'y' => $y - $height / 2, 'width' => $width, 'height' => $height, 'rx' => 3, 'fill' => Palette::SHEET]);
+                $this->element('text', ['x' => $x, 'y' => $y + Routing::SIZE * 0.35, 'text-anchor' => 'middle', 'font-size' => Routing::SIZE, 'fill' => $colour], $track->relation->label);
+            }
         }
     }
 
