@@ -42,6 +42,6 @@ final readonly class ChangeRelation extends Basic
 
     public function toArray(): array
     {
-        return ['type' => 'relation', 'id' => $this->id, 'set' => $this->set];
+        return ['type' => 'relation', 'relation' => $this->id, 'set' => $this->set];
     }
 }

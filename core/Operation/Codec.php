@@ -80,7 +80,7 @@ final class Codec
     {
         $set = array_intersect_key($s->object('set')->values(), array_flip(ChangeRelation::FIELDS));
 
-        return $set === [] ? throw MalformedShape::expected('a change', 'set') : new ChangeRelation($s->id('id'), $set);
+        return $set === [] ? throw MalformedShape::expected('a change', 'set') : new ChangeRelation($s->id('relation'), $set);
     }
 
     /** @return array<string, string> */

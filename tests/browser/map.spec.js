@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
 import { findings, planOf } from './writer.js';
 
 const LINES = ['Why', '\tStorms', '\tFish', 'Before', '\tGrazing', '\t\tSamphire', '\tWall', 'Breach'];
@@ -186,3 +187,90 @@ test('loose ideas lie in the tray and are dragged into the tree', async ({ page 
     await writer.expectMap('1 A *\n2 B\n  2.1 An idea');
     expect(writer.problems).toEqual([]);
 });
+
+test('relations are drawn by handle and by key, named, bent, listed on both topics, and undone', async ({ page }) => {
+    const writer = await mapOf(page, 'Related', ...LINES);
+    await page.getByRole('treeitem', { name: /Storms/ }).hover();
+    const handle = await page.getByRole('treeitem', { name: /Storms/ }).locator('.handle').boundingBox();
+    await drag(page, [handle.x + handle.width / 2, handle.y + handle.height / 2], await middle(page, /2\.2 Wall/));
+    await page.mouse.up();
+    const dialog = page.getByRole('dialog', { name: 'Relation' });
+    await expect(dialog).toContainText('1.1 Storms → 2.2 Wall');
+    await dialog.getByLabel('Label').fill('broke');
+    await dialog.getByLabel('Arrow').selectOption('both');
+    await dialog.getByRole('button', { name: 'madder' }).click();
+    await dialog.getByRole('button', { name: 'Save' }).click();
+    const label = page.locator('.relation text', { hasText: 'broke' });
+    await expect(label).toBeVisible();
+    const before = await page.locator('.relation .line').getAttribute('d');
+    await page.mouse.click(...await middle(page, /3 Breach/));
+    await writer.type('r', 'fish', '[Enter]');
+    await expect(dialog).toContainText('3 Breach → 1.2 Fish');
+    await dialog.getByRole('button', { name: 'Save' }).click();
+    await expect(page.locator('.relation .line')).toHaveCount(2);
+
+    const box = await label.boundingBox();
+    await drag(page, [box.x + box.width / 2, box.y + box.height / 2], [box.x + 180, box.y + 30]);
+    await page.mouse.up();
+    await expect.poll(() => page.locator('.relation .line').first().getAttribute('d')).not.toBe(before);
+    await writer.saved();
+
+    await writer.view('Outline');
+    await expect(writer.row(/1\.1 Storms/).getByRole('button', { name: '1 relation' })).toBeVisible();
+    await writer.row(/2\.2 Wall/).getByRole('button', { name: '1 relation' }).click();
+    await page.getByRole('dialog', { name: /^Topic:/ }).getByRole('button', { name: '← broke: 1.1 Storms' }).click();
+    await dialog.getByRole('button', { name: 'Remove' }).click();
+    await expect(writer.row(/1\.1 Storms/).getByRole('button', { name: '1 relation' })).toBeHidden();
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await expect(writer.row(/1\.1 Storms/).getByRole('button', { name: '1 relation' })).toBeVisible();
+    await writer.expectOutline('1 Why\n  1.1 Storms\n  1.2 Fish\n2 Before\n  2.1 Grazing\n    2.1.1 Samphire\n  2.2 Wall\n3 Breach');
+    expect(await findings(page)).toEqual([]);
+    expect(writer.problems).toEqual([]);
+});
+
+test('PHP measures text as the browser draws it: Latin within a pixel, every other script never too narrow', async ({ page }) => {
+    const measured = JSON.parse(execFileSync('php', ['tests/measured.php'], { maxBuffer: 1e7 }));
+    await mapOf(page, 'Measured', 'A');
+    const off = await page.evaluate(async ({ latin, others }) => {
+        await document.fonts.ready;
+        await Promise.all(['400 15px Hyperlegible', '680 15px Hyperlegible', '600 19px Literata'].map((font) => document.fonts.load(font, 'aŁ')));
+        const text = document.createElementNS('http://www.w3.org/2000/svg', 'text');
+        document.querySelector('#ground .stage').append(text);
+        const width = ([face, size, line]) => {
+            text.style.cssText = `font-size: ${size}px; ${{ regular: 'font-weight: 400', strong: 'font-weight: 680', title: 'font-family: var(--text); font-weight: 600' }[face]}`;
+            text.textContent = line;
+            return text.getComputedTextLength();
+        };
+        return {
+            latin: latin.map((one) => [one[2], one[3], width(one)]).filter(([, told, drawn]) => Math.abs(told - drawn) > 1),
+            others: others.map((one) => [one[2], one[3], width(one)]).filter(([, told, drawn]) => drawn > told + 0.01),
+        };
+    }, measured);
+    expect(off).toEqual({ latin: [], others: [] });
+    expect(measured.latin).toHaveLength(1000);
+});
+
+test('arrow keys lead from every topic to every other, in every arrangement', async () => {
+    const { Shape } = await import('../../resources/js/map/shape.js');
+    const { Ways } = await import('../../resources/js/map/ways.js');
+    const maps = JSON.parse(execFileSync('php', ['tests/random-maps.php', '1000'], { maxBuffer: 4e8 }));
+    expect(maps).toHaveLength(1000);
+    for (const { seed, arrangement, parents, sections } of maps) {
+        const shapes = new Map(sections.flatMap(({ id, at, topics }) => topics.map((topic) => [topic[0], new Shape(topic, at, id)])));
+        const ways = new Ways(shapes, (id) => parents[id]);
+        const goals = new Map([...shapes.keys()].map((id) => [id, ['up', 'down', 'left', 'right'].map((direction) => ways.go(id, direction)).filter(Boolean)]));
+        const [first] = shapes.keys();
+        expect(reached(first, goals).size, `${arrangement}, seed ${seed}: from the first`).toBe(shapes.size);
+        const back = new Map([...shapes.keys()].map((id) => [id, []]));
+        goals.forEach((to, from) => to.forEach((id) => back.get(id).push(from)));
+        expect(reached(first, back).size, `${arrangement}, seed ${seed}: back to the first`).toBe(shapes.size);
+    }
+});
+
+function reached(first, goals) {
+    const seen = new Set([first]);
+    for (const id of seen) {
+        goals.get(id).forEach((next) => seen.add(next));
+    }
+    return seen;
+}

@@ -12,7 +12,7 @@ use Embrel\Plan\Relation;
 /**
  * Finds a way for each relation between the labels of a map: of a few dozen curves, from each side
  * of one topic to each of the other, more and less bent, that which crosses the fewest labels and is
- * shortest. One that was bent by hand runs as it was bent.
+ * shortest; a long way round is taken for a few labels at most. One that was bent by hand runs as it was bent.
  */
 final class Routing
 {
@@ -21,17 +21,24 @@ final class Routing
     private const STEPS = 34;
     private const REACHES = [0.35, 0.7, 1.2, 2.0];
     /** What a crossed label costs, in pixels of way. */
-    private const CROSSING = 4000.0;
+    private const CROSSING = 1100.0;
+    /** How much dearer a way is beyond the edge of the map. */
+    private const BEYOND = 3.0;
+    private const EDGE = 60.0;
     /** And that of another relation. */
     private const CROSSING_LABEL = 200.0;
 
     /** @var array<string, list<array{float, float, float, float, string}>> cell → boxes of labels that are in it, each with its topic */
     private array $cells = [];
+    /** @var array{float, float, float, float} of the map, with some room around it */
+    private array $bounds;
     /** @var array<string, array{int, int}> topic → its position, and that of its main section */
     private array $at = [];
 
     public function __construct(private readonly Picture $picture, private readonly Plan $plan, private readonly Ruler $ruler = new Ruler())
     {
+        [$left, $top, $right, $bottom] = $picture->bounds();
+        $this->bounds = [$left - self::EDGE * 2, $top - self::EDGE, $right + self::EDGE * 3, $bottom + self::EDGE];
         foreach ($picture->sections as [$from, $to]) {
             for ($i = $from; $i < $to; ++$i) {
                 $id = $picture->labels[$i]->id;
@@ -162,7 +169,8 @@ final class Routing
         [$x, $y] = $curve[0];
         for ($step = 1; $step <= self::STEPS; ++$step) {
             [$nextX, $nextY] = Track::along($step / self::STEPS, $curve);
-            $length += hypot($nextX - $x, $nextY - $y);
+            $isBeyond = $nextX < $this->bounds[0] || $nextY < $this->bounds[1] || $nextX > $this->bounds[2] || $nextY > $this->bounds[3];
+            $length += hypot($nextX - $x, $nextY - $y) * ($isBeyond ? self::BEYOND : 1.0);
             foreach ([[($x + $nextX) / 2, ($y + $nextY) / 2], [$nextX, $nextY]] as [$atX, $atY]) {
                 foreach ($this->cells[((int) floor($atX / self::CELL)) . ' ' . ((int) floor($atY / self::CELL))] ?? [] as [$left, $top, $right, $bottom, $id]) {
                     if ($atX > $left && $atX < $right && $atY > $top && $atY < $bottom && !(($id === $from && $step < 4) || ($id === $to && $step > self::STEPS - 3))) {

@@ -43,6 +43,7 @@ export function label(shape, hasParts) {
     if (hasParts) {
         nodes.push(knob(shape));
     }
+    nodes.push(svg('circle', { class: 'handle', cx: x + shape.width / 2, cy: shape.height / 2 + 3, r: 5 }));
     return nodes;
 }
 

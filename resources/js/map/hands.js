@@ -35,7 +35,7 @@ export class Hands {
             return false;
         }
         const leaf = this.leafAt(event);
-        return !leaf || (event.type.startsWith('touch') && !this.outline.marked.has(leaf.dataset.id));
+        return !event.target.closest?.('.relation, .handle') && (!leaf || (event.type.startsWith('touch') && !this.outline.marked.has(leaf.dataset.id)));
     }
 
     press(event) {
@@ -44,7 +44,10 @@ export class Hands {
         }
         const leaf = this.leafAt(event);
         this.map.peek.hide();
-        if (leaf) {
+        if (leaf && event.target.closest('.handle')) {
+            event.preventDefault();
+            this.map.relations.pull(event, leaf.dataset.id);
+        } else if (leaf) {
             this.pressLeaf(event, leaf.dataset.id);
         } else {
             this.pressGround(event);
@@ -111,7 +114,7 @@ export class Hands {
             this.map.write(leaf.dataset.id);
         } else if (!leaf && event.target.closest('.map-title')) {
             this.map.page.dialogs.openProperties();
-        } else if (!leaf) {
+        } else if (!leaf && !event.target.closest('.relation')) {
             this.map.idea(this.map.camera.point(event));
         }
     }

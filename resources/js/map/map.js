@@ -7,6 +7,7 @@ import { Hands } from './hands.js';
 import { Overview } from './overview.js';
 import { LooksPanel } from './looks-panel.js';
 import { NotePeek } from './note-peek.js';
+import { RelationLayer } from './relation-layer.js';
 import { Picture } from './picture.js';
 import { Tray } from './tray.js';
 
@@ -29,6 +30,7 @@ export class MapView {
         this.tray = new Tray(this);
         this.panel = new LooksPanel(this);
         this.peek = new NotePeek(this);
+        this.relations = new RelationLayer(this);
         this.box = this.picture.box;
         this.box.addEventListener('keydown', (event) => this.pressed(event));
         document.getElementById('first-on-map').addEventListener('keydown', (event) => this.outline.addFirst(event));
@@ -160,6 +162,7 @@ export class MapView {
         this.side.dataset.arrangement = told.look.arrangement;
         this.side.dataset.style = told.look.style;
         this.picture.take(told);
+        this.relations.draw(told.relations);
         this.overview.draw(true);
         this.picture.placeField();
         if (this.follow && this.picture.shapes.has(this.follow)) {

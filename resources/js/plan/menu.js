@@ -4,13 +4,13 @@ import { Popover } from './popover.js';
 
 export const FLAGS = ['key', 'question', 'to-check', 'may-go', 'waiting', 'first', 'next', 'later'];
 const KINDS = ['section', 'point', 'quote', 'aside'];
-const DYES = ['madder', 'weld', 'woad', 'fern', 'walnut', 'orchil', 'verdigris', 'slate'];
+export const DYES = ['madder', 'weld', 'woad', 'fern', 'walnut', 'orchil', 'verdigris', 'slate'];
 const NUMBERED = { usual: 'Number', none: 'No number', appendix: 'Appendix' };
 const SORTS = [['title', 'Title'], ['words', 'Words'], ['target', 'Target']];
 const ACTIONS = [
     ['Add after', 'addAfter', ''], ['Write the note', 'openNote', 'N'], ['Move up', 'moveUp', 'Alt ↑'], ['Move down', 'moveDown', 'Alt ↓'],
     ['Move in', 'inward', 'Alt →'], ['Move out', 'outward', 'Alt ←'], ['Move to…', 'moveTo', 'M'], ['Another plan…', 'toAnotherPlan', ''],
-    ['New parent', 'wrap', 'W'], ['Dissolve', 'dissolve', 'U'], ['Join with above', 'joinAbove', 'J'], ['Loose idea', 'loosen', 'L'],
+    ['Relate to…', 'relate', 'R'], ['New parent', 'wrap', 'W'], ['Dissolve', 'dissolve', 'U'], ['Join with above', 'joinAbove', 'J'], ['Loose idea', 'loosen', 'L'],
     ['This branch alone', 'focusBranch', 'F'], ['Dim the rest', 'dimRest', 'Shift F'], ['Mark more', 'markMore', ''], ['Duplicate', 'duplicate', 'Ctrl Shift D'],
     ['Remove', 'remove', 'Delete'],
 ];
@@ -37,6 +37,7 @@ export class Menu extends Popover {
             this.dyes(topic),
             this.choice('Flag', 'flag', [...FLAGS.map((flag) => [flag, flag.replace('-', ' '), topic.flag === flag, flag]), [null, 'none', topic.flag === null]], set('flag')),
             this.target(topic),
+            this.related(id),
             this.choice('Numbering', 'numbered', Object.entries(NUMBERED).map(([value, label]) => [value, label, topic.numbered === value]), set('numbered')),
             parts > 1 && this.group('Sort its parts by', 'sort', ...SORTS.map(([by, label]) => element('button', { type: 'button', onclick: () => { this.close(); outline.moving.sortParts(id, by); } }, label))),
             element('div', { class: 'acts-list' }, ...ACTIONS.map(([label, action, key]) => element('button', { type: 'button', onclick: () => this.act(action, id) }, label, key && element('span', { class: 'kbd' }, key)))));
@@ -71,6 +72,14 @@ export class Menu extends Popover {
             ...DYES.map((dye) => element('button', { type: 'button', class: 'swatch', '--d': colour(dye), 'aria-pressed': String(topic.dye === dye), 'aria-label': dye, title: dye, onclick: () => this.set('dye', dye) })),
             wheel, hex, element('button', { type: 'button', onclick: keep }, 'Set'),
             element('button', { type: 'button', 'aria-pressed': String(topic.dye === null), onclick: () => this.set('dye', null) }, 'as above'), warning);
+    }
+
+    /** The relations of a topic: each opens to be changed. */
+    related(id) {
+        const { relations } = this.outline.page;
+        const all = relations.of(id);
+        return all.length > 0 && this.group('Relations', 'relations', ...all.map(({ relation, other }) => element('button', { type: 'button', onclick: () => { this.close(false); relations.edit(relation.id); } },
+            `${relation.from === id ? '→' : '←'} ${relation.label ? `${relation.label}: ` : ''}${relations.name(other)}`)));
     }
 
     /** Says when a colour is hard to see on the page, light or dark. */

@@ -302,6 +302,7 @@ export class Outline {
                 toggleFold: () => this.setFolds((folds) => (folds.has(id) ? folds.delete(id) : folds.add(id))),
                 foldToLevel: () => this.foldTo(Number(event.code.slice(-1))),
                 unfoldAll: () => this.setFolds((folds) => folds.clear()),
+                relate: () => this.page.relations.relate(id), showRelations: () => this.menu.open(id, anchor, 'relations'),
                 showKeys: () => document.getElementById('keys').showModal(),
             })[action]?.();
         }

@@ -9,6 +9,7 @@ import { actionFor } from './keys.js';
 import { NotePage } from '../note/page.js';
 import { Outline } from './outline.js';
 import { Queue } from './queue.js';
+import { Relations } from './relations.js';
 import { Refusals } from './refusals.js';
 import { StripBar } from './strip.js';
 import { ROOT, TRAY, Tree } from './tree.js';
@@ -37,6 +38,7 @@ export class Page {
         this.find = new Find(this);
         this.strip = new StripBar(document.getElementById('strip'), this.tree, { go: (id) => this.goTo(id), move: (ids, place) => this.move(ids, place) });
         this.dialogs = new Dialogs(this);
+        this.relations = new Relations(this);
         this.refusals = new Refusals(this);
         this.listen();
         this.show(data.view, false);

@@ -57,8 +57,14 @@ export class Rows {
         const { gap, meta } = this.sizes;
         const beside = (topic.kind === 'section' ? 0 : gap + this.wrapping.sign(topic.kind))
             + (topic.flag ? gap + this.wrapping.sign(topic.flag) + 0.9 * this.unit : 0)
+            + (this.relatedTo(id) ? gap + this.wrapping.sign('88 relations') : 0)
             + (this.outline.folds.has(id) && this.tree.partsOf(id).length ? gap + this.wrapping.sign('888 inside') : 0);
         return this.wrapping.lines(topic.title, Math.max(6 * this.unit, this.width - this.left(level) - meta - gap - 1.35 * this.unit - beside), isMain);
+    }
+
+    /** How many relations a topic has. */
+    relatedTo(id) {
+        return this.tree.relations.size ? this.outline.page.relations?.of(id).length ?? 0 : 0;
     }
 
     layOut(list) {
@@ -174,6 +180,7 @@ export class Rows {
                 element('span', { class: 'title' }),
                 element('span', { class: 'k kind', hidden: true }),
                 element('span', { class: 'k flag', hidden: true }),
+                element('button', { class: 'k related', type: 'button', tabindex: -1, hidden: true, onclick: act('showRelations') }),
                 element('span', { class: 'inside', hidden: true })),
             element('div', { class: 'm' },
                 element('button', { class: 'open menu-open', type: 'button', tabindex: -1, onclick: act('openMenu') }, icon('ellipsis')),
@@ -203,12 +210,12 @@ export class Rows {
         node.style.setProperty('--l', Math.min(level - 1, 14));
         node.style.setProperty('--d', colour(loose ? 'slate' : this.tree.dye(id)));
         node.style.setProperty('--p', filled);
-        set(node, { 'aria-level': level, 'aria-setsize': siblings.length, 'aria-posinset': siblings.indexOf(id) + 1, 'aria-selected': marked, 'aria-expanded': parts.length ? !folded : null, 'aria-label': said(topic, name, folded ? this.tree.branch(id).length - 1 : 0, words) });
+        set(node, { 'aria-level': level, 'aria-setsize': siblings.length, 'aria-posinset': siblings.indexOf(id) + 1, 'aria-selected': marked, 'aria-expanded': parts.length ? !folded : null, 'aria-label': said(topic, name, this.relatedTo(id), folded ? this.tree.branch(id).length - 1 : 0, words) });
         const [number, main, meta] = node.children;
         // The spaces keep the words of a row apart for who hears it.
         number.textContent = topic.label ? `${topic.label} ` : '';
         number.classList.toggle('is-long', topic.label.length > 8);
-        const [fold, title, kind, flag, inside] = main.children;
+        const [fold, title, kind, flag, related, inside] = main.children;
         fold.style.visibility = parts.length ? '' : 'hidden';
         set(fold, { 'aria-label': `${folded ? 'Unfold' : 'Fold'} ${name}` });
         if (title.tagName !== 'INPUT') {
@@ -219,6 +226,8 @@ export class Rows {
         show(kind, topic.kind === 'section' ? '' : ` ${topic.kind}`);
         show(flag, topic.flag ? ` ${topic.flag.replace('-', ' ')}` : '');
         set(flag, { 'data-flag': topic.flag });
+        const relations = this.relatedTo(id);
+        show(related, relations ? ` ${relations} ${relations === 1 ? 'relation' : 'relations'}` : '');
         show(inside, folded ? ` ${this.tree.branch(id).length - 1} inside` : '');
         const [menu, note, count, floret] = meta.children;
         set(menu, { 'aria-label': `More for ${name}` });
@@ -260,8 +269,8 @@ export class Rows {
 }
 
 /** What a row is called, in the order in which it shows it. */
-function said(topic, name, inside, words) {
-    return [topic.label, name, topic.kind === 'section' ? '' : topic.kind, topic.flag ? `flag ${topic.flag.replace('-', ' ')}` : '', inside ? `${inside} inside` : '', words ? `${words.toLocaleString('en')} words` : ''].filter(Boolean).join(' ');
+function said(topic, name, related, inside, words) {
+    return [topic.label, name, topic.kind === 'section' ? '' : topic.kind, topic.flag ? `flag ${topic.flag.replace('-', ' ')}` : '', related ? `${related} ${related === 1 ? 'relation' : 'relations'}` : '', inside ? `${inside} inside` : '', words ? `${words.toLocaleString('en')} words` : ''].filter(Boolean).join(' ');
 }
 
 function set(node, attributes) {

@@ -21,6 +21,9 @@ export class Tree {
     }
 
     tell(data) {
+        if (data.relations) {
+            this.relations = new Map(data.relations.map((relation) => [relation.id, relation]));
+        }
         this.strip = data.strip ?? this.strip;
         this.words = data.words ?? this.words;
         this.target = data.target;
@@ -252,6 +255,15 @@ export class Tree {
                 this.insert([operation.new], { parent: topic.parent, after: topic.id });
                 break;
             }
+            case 'relate':
+                operation.relations.forEach((relation) => this.relations.set(relation.id, { ...relation }));
+                break;
+            case 'unrelate':
+                operation.ids.forEach((id) => this.relations.delete(id));
+                break;
+            case 'relation':
+                Object.assign(this.relations.get(operation.relation) ?? {}, operation.set);
+                break;
             case 'kind': case 'flag': case 'dye': case 'target': case 'numbered':
                 operation.ids.forEach((id) => { this.get(id)[operation.type] = operation.value; });
                 break;
