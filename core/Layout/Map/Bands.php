@@ -12,60 +12,68 @@ namespace Embrel\Layout\Map;
 final readonly class Bands
 {
     /**
-     * @param list<float>                     $x       of the floret, from that of its main section
-     * @param list<float>                     $y
+     * @param array<int, float>               $x       of the floret, from that of its main section
+     * @param array<int, float>               $y
      * @param array<int, array{float, float}> $extents main section → how far its branch reaches up and down from it
      */
     private function __construct(public array $x, public array $y, public array $extents) {}
 
     public static function of(Boxes $boxes, Spacing $spacing): self
     {
-        [$parents, $rows] = [$boxes->parents, $spacing->rows];
+        [$parents, $heights, $rows] = [$boxes->parents, $boxes->heights, $spacing->rows];
         // Of the parts visited so far, which come last first: where the latest stands (0 is where the
-        // last of them stands), how far it reaches up, and the last of them down.
-        $cursor = $above = $below = $extents = $offset = [];
+        // last of them stands), how far it reaches up (-1: none visited yet), and the last of them down.
+        // Filled at once and used as plain lists, which costs far less than lists that grow backwards.
+        $cursor = $below = $y = array_fill(0, \count($parents), 0.0);
+        $above = array_fill(0, \count($parents), -1.0);
+        $extents = [];
         for ($i = \count($parents) - 1; $i >= 0; --$i) {
-            $up = $down = $boxes->heights[$i] / 2;
-            if (isset($cursor[$i])) {
+            $up = $down = $heights[$i] / 2;
+            if ($above[$i] >= 0.0) {
                 $half = $cursor[$i] / 2;
-                $up = max($up, $above[$i] - $half);
-                $down = max($down, $below[$i] - $half);
+                if ($above[$i] - $half > $up) {
+                    $up = $above[$i] - $half;
+                }
+                if ($below[$i] - $half > $down) {
+                    $down = $below[$i] - $half;
+                }
             }
             $parent = $parents[$i];
             if ($parent < 0) {
                 $extents[$i] = [$up, $down];
                 continue;
             }
-            if (isset($cursor[$parent])) {
+            if ($above[$parent] >= 0.0) {
                 $cursor[$parent] -= $above[$parent] + $rows + $down;
             } else {
-                $cursor[$parent] = 0.0;
                 $below[$parent] = $down;
             }
             $above[$parent] = $up;
-            $offset[$i] = $cursor[$parent];
+            // For now from the last part of the same topic.
+            $y[$i] = $cursor[$parent];
         }
 
-        return self::placed($boxes, $spacing, $offset, $cursor, array_reverse($extents, true));
+        return self::placed($boxes, $spacing, $y, $cursor, array_reverse($extents, true));
     }
 
     /**
-     * @param array<int, float>               $offset  from the last part of the same topic
+     * @param array<int, float>               $y       from the last part of the same topic
      * @param array<int, float>               $spans   topic → from its last to its first part, which is upwards
      * @param array<int, array{float, float}> $extents
      */
-    private static function placed(Boxes $boxes, Spacing $spacing, array $offset, array $spans, array $extents): self
+    private static function placed(Boxes $boxes, Spacing $spacing, array $y, array $spans, array $extents): self
     {
-        $x = $y = [];
+        $x = $y;
+        [$widths, $reach] = [$boxes->widths, $spacing->reach];
         foreach ($boxes->parents as $i => $parent) {
             if ($parent < 0) {
-                $x[] = $y[] = 0.0;
+                $x[$i] = $y[$i] = 0.0;
                 continue;
             }
             $span = $spans[$parent];
             // A wide fan needs longer stalks, so that they do not run too steep.
-            $x[] = $x[$parent] + $boxes->widths[$parent] + $spacing->reach + min(70.0, -$span * 0.08);
-            $y[] = $y[$parent] + $offset[$i] - $span / 2;
+            $x[$i] = $x[$parent] + $widths[$parent] + $reach + ($span > -875.0 ? -$span * 0.08 : 70.0);
+            $y[$i] += $y[$parent] - $span / 2;
         }
 
         return new self($x, $y, $extents);

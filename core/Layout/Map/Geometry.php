@@ -8,8 +8,8 @@ namespace Embrel\Layout\Map;
 final readonly class Geometry
 {
     /**
-     * @param list<float>          $x         of a topic's floret, from that of its main section
-     * @param list<float>          $y
+     * @param array<int, float>    $x         of a topic's floret, from that of its main section
+     * @param array<int, float>    $y
      * @param list<float>          $turns     the direction in which a topic reads, in radians, within its main section
      * @param array<int, Standing> $standings main section → where it stands
      * @param list<array{float, float, float, float}> $spine lines that carry the main sections: from, to

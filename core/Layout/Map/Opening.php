@@ -9,17 +9,23 @@ final class Opening
 {
     /** @var array<int, float> by position in the tree: from a topic's end to its parts */
     private array $reaches;
+    /** @var array<int, bool> */
+    private array $withParts;
     /** @var list<float> from the middle of the arcs to a topic's floret */
     private array $radii = [];
-    /** @var array<int, float> as in Bands, but in radians */
+    /** @var array<int, float> from the last part of the same topic, in radians */
     private array $offsets = [];
-    /** @var array<int, float> */
+    /** @var array<int, float> topic → from its last to its first part */
     private array $spans = [];
     private float $opening = 0.0;
 
     public function __construct(private readonly Boxes $boxes, private readonly Spacing $spacing, private readonly int $from, private readonly int $to)
     {
         $this->reaches = array_fill(0, $to - $from, $spacing->reach);
+        $this->withParts = array_fill(0, $to - $from, false);
+        for ($i = $from + 1; $i < $to; ++$i) {
+            $this->withParts[$boxes->parents[$i] - $from] = true;
+        }
     }
 
     /** @return array{list<float>, list<float>} radius and angle of each topic of the tree */
@@ -64,6 +70,9 @@ final class Opening
     private function clear(): void
     {
         foreach ($this->spans as $i => $span) {
+            if (!$this->withParts[$i]) {
+                continue;
+            }
             $exit = $this->radii[$i] + $this->boxes->widths[$i + $this->from];
             $corner = hypot($exit, $this->boxes->heights[$i + $this->from] / 2);
             $needed = max($corner + Spacing::FLORET + 4, $exit / cos(min(1.0, -$span / 2)) + $this->spacing->reach * 0.5 + Spacing::FLORET) - $exit;
@@ -75,34 +84,40 @@ final class Opening
     private function measure(float $more): float
     {
         [$parents, $widths, $heights, $from, $rows] = [$this->boxes->parents, $this->boxes->widths, $this->boxes->heights, $this->from, $this->spacing->rows];
-        $this->radii = [0.0];
+        [$reaches, $radii] = [$this->reaches, [0.0]];
         for ($i = $from + 1; $i < $this->to; ++$i) {
             $parent = $parents[$i] - $from;
-            $this->radii[] = $this->radii[$parent] + $widths[$parent + $from] + $this->reaches[$parent] + ($parent === 0 ? $more : 0.0);
+            $radii[] = $radii[$parent] + $widths[$parent + $from] + $reaches[$parent] + ($parent === 0 ? $more : 0.0);
         }
-        $cursor = $above = $below = $this->offsets = [];
+        $n = $this->to - $from;
+        $cursor = $below = $offsets = array_fill(0, $n, 0.0);
+        $above = array_fill(0, $n, -1.0);
         $up = $down = 0.0;
-        for ($i = $this->to - $from - 1; $i >= 0; --$i) {
+        for ($i = $n - 1; $i >= 0; --$i) {
             // h / 2r is more than the angle whose tangent it is: a bound without trigonometry.
-            $up = $down = $i === 0 ? 0.0 : ($heights[$i + $from] + $rows) / 2 / ($this->radii[$i] - Spacing::FLORET);
-            if (isset($cursor[$i])) {
+            $up = $down = $i === 0 ? 0.0 : ($heights[$i + $from] + $rows) / 2 / ($radii[$i] - Spacing::FLORET);
+            if ($above[$i] >= 0.0) {
                 $half = $cursor[$i] / 2;
-                $up = max($up, $above[$i] - $half);
-                $down = max($down, $below[$i] - $half);
+                if ($above[$i] - $half > $up) {
+                    $up = $above[$i] - $half;
+                }
+                if ($below[$i] - $half > $down) {
+                    $down = $below[$i] - $half;
+                }
             }
             if ($i === 0) {
                 break;
             }
             $parent = $parents[$i + $from] - $from;
-            if (isset($cursor[$parent])) {
+            if ($above[$parent] >= 0.0) {
                 $cursor[$parent] -= $above[$parent] + $down;
             } else {
-                $cursor[$parent] = 0.0;
                 $below[$parent] = $down;
             }
             $above[$parent] = $up;
-            $this->offsets[$i] = $cursor[$parent];
+            $offsets[$i] = $cursor[$parent];
         }
+        [$this->radii, $this->offsets] = [$radii, $offsets];
         $this->spans = $cursor;
 
         return $this->opening = $up + $down;

@@ -31,8 +31,8 @@ final readonly class Ring
             $outlines[] = self::outline($boxes, $fan, $x, $y, $from, $to);
         }
         $core = hypot($title[0], $title[1]) / 2 + 12.0;
-        $distance = self::distance($outlines, $core + Spacing::DISC + 16.0);
-        $widths = array_map(static fn(array $outline): array => self::widths($outline, $distance), $outlines);
+        $distance = self::distance(array_merge(...$outlines), $core + Spacing::DISC + 16.0);
+        $widths = array_map(static fn(array $outline): array => [self::width($outline[0], $distance), self::width($outline[1], $distance)], $outlines);
         $slack = (2 * M_PI - array_sum(array_map(array_sum(...), $widths))) / max(1, \count($widths));
         $standings = $spokes = [];
         $at = \count($widths) === 1 ? -$slack / 2 - $widths[0][0] : -M_PI / 2;
@@ -47,76 +47,115 @@ final readonly class Ring
     }
 
     /**
-     * How far a fan reaches to both sides of its axis, in slices along it.
+     * How far a fan reaches to both sides of its axis, in slices along it; without those that one
+     * nearer to the middle and wider hides, as they never decide the angle.
      *
      * @param list<float> $x
      * @param list<float> $y
      *
-     * @return list<array{float, float, float}> where a slice begins, its reach before the axis, after it
+     * @return array{list<array{float, float}>, list<array{float, float}>} before and after the axis: where a slice begins, its reach
      */
     private static function outline(Boxes $boxes, Fan $fan, array $x, array $y, int $from, int $to): array
     {
-        $corners = [];
+        $far = 1.0;
+        for ($i = $from; $i < $to; ++$i) {
+            $far = max($far, $fan->radius[$i] + $boxes->widths[$i]);
+        }
+        // Nothing stands farther back than a disc and half a label.
+        $near = -Spacing::DISC - $boxes->heights[$from] - self::MARGIN;
+        $step = ($far - $near) / self::SLICES;
+        $before = $after = [];
         for ($i = $from; $i < $to; ++$i) {
             [$cos, $sin, $half] = [cos($fan->angle[$i]), sin($fan->angle[$i]), $boxes->heights[$i] / 2 + self::MARGIN];
+            [$asideX, $asideY] = [$half * $sin, $half * $cos];
             foreach ([$i === $from ? -Spacing::DISC : -Spacing::FLORET, $boxes->widths[$i] + self::MARGIN] as $along) {
-                $corners[] = [$x[$i] + $along * $cos - $half * $sin, $y[$i] + $along * $sin + $half * $cos];
-                $corners[] = [$x[$i] + $along * $cos + $half * $sin, $y[$i] + $along * $sin - $half * $cos];
+                [$atX, $atY] = [$x[$i] + $along * $cos, $y[$i] + $along * $sin];
+                $slice = (int) max(0.0, ($atX + $asideX - $near) / $step);
+                $reach = -$atY + $asideY;
+                if ($reach > ($before[$slice] ?? 0.0)) {
+                    $before[$slice] = $reach;
+                }
+                $slice = (int) max(0.0, ($atX - $asideX - $near) / $step);
+                $reach = $atY + $asideY;
+                if ($reach > ($after[$slice] ?? 0.0)) {
+                    $after[$slice] = $reach;
+                }
             }
         }
-        [$near, $far] = [INF, -INF];
-        foreach ($corners as [$along]) {
-            $near = min($near, $along);
-            $far = max($far, $along);
-        }
-        $step = max(1.0, ($far - $near) / self::SLICES);
-        $slices = [];
-        foreach ($corners as [$along, $aside]) {
-            $slice = (int) (($along - $near) / $step);
-            $slices[$slice] ??= [$near + $slice * $step, 0.0, 0.0];
-            $slices[$slice][1] = max($slices[$slice][1], -$aside);
-            $slices[$slice][2] = max($slices[$slice][2], $aside);
-        }
 
-        return array_values($slices);
+        return [self::deciding($before, $near, $step), self::deciding($after, $near, $step)];
     }
 
     /**
-     * @param list<array{float, float, float}> $outline
+     * @param array<int, float> $slices
      *
-     * @return array{float, float} the angles that a fan takes up before and after its axis, seen from the middle
+     * @return list<array{float, float}>
      */
-    private static function widths(array $outline, float $distance): array
+    private static function deciding(array $slices, float $near, float $step): array
     {
-        $before = $after = 0.0;
-        foreach ($outline as [$along, $above, $below]) {
-            $before = max($before, atan2($above, $along + $distance));
-            $after = max($after, atan2($below, $along + $distance));
+        ksort($slices);
+        $deciding = [];
+        $widest = 0.0;
+        foreach ($slices as $slice => $reach) {
+            if ($reach > $widest) {
+                $deciding[] = [$near + $slice * $step, $widest = $reach];
+            }
         }
 
-        return [$before, $after];
+        return $deciding;
     }
 
     /**
-     * @param list<list<array{float, float, float}>> $outlines
+     * @param list<array{float, float}> $slices
      *
-     * @return float the least distance at which all fit around the middle, found by halving
+     * @return float the angle that one side of a fan takes up, seen from the middle
      */
-    private static function distance(array $outlines, float $least): float
+    private static function width(array $slices, float $distance): float
     {
-        $fits = static fn(float $distance): bool => array_sum(array_map(static fn(array $outline): float => array_sum(self::widths($outline, $distance)), $outlines)) <= 2 * M_PI;
-        if ($fits($least)) {
+        $width = 0.0;
+        foreach ($slices as [$along, $reach]) {
+            $angle = atan2($reach, $along + $distance);
+            if ($angle > $width) {
+                $width = $angle;
+            }
+        }
+
+        return $width;
+    }
+
+    /**
+     * @param list<list<array{float, float}>> $sides of all fans
+     *
+     * @return float a distance at which all fit around the middle, at most a hundredth more than the least
+     */
+    private static function distance(array $sides, float $least): float
+    {
+        if (self::fit($sides, $least)) {
             return $least;
         }
         [$low, $high] = [$least, $least * 2];
-        while (!$fits($high)) {
+        while (!self::fit($sides, $high)) {
             [$low, $high] = [$high, $high * 2];
         }
-        while ($high - $low > 4.0) {
+        while ($high - $low > max(4.0, $high * 0.01)) {
             $middle = ($low + $high) / 2;
-            $fits($middle) ? $high = $middle : $low = $middle;
+            self::fit($sides, $middle) ? $high = $middle : $low = $middle;
         }
 
         return $high;
+    }
+
+    /** @param list<list<array{float, float}>> $sides */
+    private static function fit(array $sides, float $distance): bool
+    {
+        $sum = 0.0;
+        foreach ($sides as $slices) {
+            $sum += self::width($slices, $distance);
+            if ($sum > 2 * M_PI) {
+                return false;
+            }
+        }
+
+        return true;
     }
 }
