@@ -6,6 +6,7 @@ namespace App\Store;
 
 use App\Models\Plan as PlanRow;
 use Embrel\Citation\Source;
+use Embrel\Plan\Alone;
 use Embrel\Plan\Arrows;
 use Embrel\Plan\Dye;
 use Embrel\Plan\Edit;
@@ -14,6 +15,8 @@ use Embrel\Plan\Kind;
 use Embrel\Plan\Numbered;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Relation;
+use Embrel\Plan\Size;
+use Embrel\Plan\Spot;
 use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
 use Embrel\RichText\Note;
@@ -25,7 +28,7 @@ use Illuminate\Support\Facades\DB;
  */
 final class PlanRows
 {
-    private const COLUMNS = 'id, parent_id, place, title, kind, numbered, dye, flag, target_words, noted, words, `foreign`';
+    private const COLUMNS = 'id, parent_id, place, title, kind, numbered, dye, flag, target_words, noted, words, `foreign`, size, alone, map_x, map_y';
 
     /** @var array<string, string> topic → the key it has among its siblings */
     public array $places = [];
@@ -123,7 +126,7 @@ final class PlanRows
         $parts = $plan->parts;
         $parents = $plan->parents;
         $places = [];
-        foreach ($rows as [$id, $parent, $place, $title, $kind, $numbered, $dye, $flag, $target, $noted, $words, $foreign]) {
+        foreach ($rows as [$id, $parent, $place, $title, $kind, $numbered, $dye, $flag, $target, $noted, $words, $foreign, $size, $alone, $x, $y]) {
             $topics[$id] = new Topic(
                 $id,
                 $title,
@@ -136,6 +139,9 @@ final class PlanRows
                 (int) $words,
                 null,
                 $foreign === null ? [] : json_decode($foreign, true),
+                $size === null ? null : Size::from($size),
+                $alone === null ? null : Alone::from($alone),
+                $x === null ? null : Spot::of((int) $x . ',' . (int) $y),
             );
             if ($parent !== null) {
                 $parts[$parent][] = $id;

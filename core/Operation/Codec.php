@@ -13,6 +13,7 @@ use Embrel\Plan\InvalidValue;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Numbered;
 use Embrel\Plan\Place;
+use Embrel\Plan\Spot;
 use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
 use Embrel\RichText\InvalidNote;
@@ -62,6 +63,9 @@ final class Codec
             'dye' => new SetDye($s->ids('ids'), $s->has('value') ? Dye::of($s->string('value')) : null),
             'flag' => new SetFlag($s->ids('ids'), $s->has('value') ? Flag::tryFrom($s->string('value')) ?? throw InvalidValue::field('flag', $s->string('value')) : null),
             'target' => new SetTarget($s->ids('ids'), $s->has('value') ? Target::of($s->int('value')) : null),
+            'size' => new SetSize($s->ids('ids'), $s->has('value') ? TopicForm::size($s->string('value')) : null),
+            'alone' => new SetAlone($s->ids('ids'), $s->has('value') ? TopicForm::alone($s->string('value')) : null),
+            'spot' => new SetSpot($s->ids('ids'), $s->has('value') ? Spot::of($s->string('value')) : null),
             'note' => self::note($s),
             'plan' => new SetPlan($s->object('set')->values()),
             'compound' => self::compound($s, $nesting),

@@ -6,11 +6,14 @@ namespace Embrel\Operation;
 
 use Embrel\Limits;
 use Embrel\MalformedShape;
+use Embrel\Plan\Alone;
 use Embrel\Plan\Dye;
 use Embrel\Plan\Flag;
 use Embrel\Plan\InvalidValue;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Numbered;
+use Embrel\Plan\Size;
+use Embrel\Plan\Spot;
 use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
 use Embrel\RichText\InvalidNote;
@@ -33,6 +36,9 @@ final class TopicForm
             'dye' => $topic->dye?->value,
             'flag' => $topic->flag?->value,
             'target' => $topic->target?->words,
+            'size' => $topic->size?->value,
+            'alone' => $topic->alone?->value,
+            'spot' => $topic->spot?->value(),
             'note' => $topic->note === null || $topic->note->blocks === [] ? null : self::blocks($topic->note),
             'foreign' => $topic->foreign === [] ? null : $topic->foreign,
         ], static fn(mixed $value): bool => $value !== null);
@@ -59,6 +65,9 @@ final class TopicForm
             $flag === null ? null : Flag::tryFrom($flag) ?? throw InvalidValue::field('flag', $flag),
             $shape->has('target') ? Target::of($shape->int('target')) : null,
             foreign: $shape->has('foreign') ? self::foreign($shape->object('foreign')) : [],
+            size: $shape->has('size') ? self::size($shape->string('size')) : null,
+            alone: $shape->has('alone') ? self::alone($shape->string('alone')) : null,
+            spot: $shape->has('spot') ? Spot::of($shape->string('spot')) : null,
         );
         if (!$shape->has('note')) {
             return $topic;
@@ -67,6 +76,18 @@ final class TopicForm
         $note->toJson();
 
         return $topic->withNote($note);
+    }
+
+    /** @throws InvalidValue */
+    public static function size(string $value): Size
+    {
+        return Size::tryFrom($value) ?? throw InvalidValue::field('size', $value);
+    }
+
+    /** @throws InvalidValue */
+    public static function alone(string $value): Alone
+    {
+        return Alone::tryFrom($value) ?? throw InvalidValue::field('alone', $value);
     }
 
     /** @return array<string, string> */

@@ -63,7 +63,10 @@ final class Wording
     private static function set(SetField $operation, Plan $before): string
     {
         ['type' => $type, 'value' => $value] = $operation->toArray();
-        $field = $type === 'numbered' ? 'numbering' : $type;
+        if ($type === 'spot') {
+            return 'Put ' . self::several($before, $operation->ids) . ($value === null ? ' back into the tray' : ' on the ground of the map');
+        }
+        $field = ['numbered' => 'numbering', 'alone' => 'reach of the looks'][$type] ?? $type;
         $of = ' of ' . self::several($before, $operation->ids);
 
         return $value === null ? "Took the {$field}{$of} away" : "Set the {$field}{$of} to " . strtr((string) $value, '-', ' ');

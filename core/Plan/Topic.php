@@ -20,6 +20,7 @@ final readonly class Topic
      * @param int                   $words   of the note alone
      * @param Note|null             $note    null where there is none, or where it was not loaded
      * @param array<string, string> $foreign attributes of a foreign file that we do not know, kept
+     * @param Spot|null             $spot    of a loose idea on the ground of the map; null: it is in the tray
      */
     public function __construct(
         public string $id,
@@ -33,6 +34,9 @@ final readonly class Topic
         public int $words = 0,
         public ?Note $note = null,
         public array $foreign = [],
+        public ?Size $size = null,
+        public ?Alone $alone = null,
+        public ?Spot $spot = null,
     ) {}
 
     /** @throws InvalidValue when the title is too long; line feeds become spaces, control characters go */

@@ -13,6 +13,10 @@ return new class extends Migration {
             // How a person wants to see the map: arrangement, style, widths, levels.
             $table->json('map')->nullable();
         });
+        Schema::table('topics', static function (Blueprint $table): void {
+            $table->string('size', 8)->nullable()->after('flag');
+            $table->string('alone', 8)->nullable()->after('size');
+        });
         Schema::create('relations', static function (Blueprint $table): void {
             foreach (['plan_id', 'id', 'from_id', 'to_id'] as $name) {
                 $table->char($name, 26)->charset('ascii')->collation('ascii_bin');
@@ -32,6 +36,7 @@ return new class extends Migration {
 
     public function down(): void
     {
+        Schema::table('topics', static fn(Blueprint $table) => $table->dropColumn(['size', 'alone']));
         Schema::dropIfExists('relations');
         Schema::table('plan_views', static fn(Blueprint $table) => $table->dropColumn('map'));
     }

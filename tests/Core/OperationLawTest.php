@@ -26,11 +26,14 @@ use Embrel\Operation\RemoveRelations;
 use Embrel\Operation\RemoveSources;
 use Embrel\Operation\RemoveTopics;
 use Embrel\Operation\Retitle;
+use Embrel\Operation\SetAlone;
 use Embrel\Operation\SetDye;
 use Embrel\Operation\SetFlag;
 use Embrel\Operation\SetKind;
 use Embrel\Operation\SetNumbered;
 use Embrel\Operation\SetPlan;
+use Embrel\Operation\SetSize;
+use Embrel\Operation\SetSpot;
 use Embrel\Operation\SetTarget;
 use Embrel\Operation\SortBy;
 use Embrel\Operation\SortParts;
@@ -38,6 +41,7 @@ use Embrel\Operation\SplitTopic;
 use Embrel\Operation\Transition;
 use Embrel\Operation\Wording;
 use Embrel\Operation\WrapTopics;
+use Embrel\Plan\Alone;
 use Embrel\Plan\Arrows;
 use Embrel\Plan\Difference;
 use Embrel\Plan\Dye;
@@ -48,6 +52,8 @@ use Embrel\Plan\Numbered;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Relation;
+use Embrel\Plan\Size;
+use Embrel\Plan\Spot;
 use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
 use Embrel\RichText\Node;
@@ -85,8 +91,8 @@ final class OperationLawTest extends TestCase
             self::assertSame(self::picture($plan), self::picture(self::kept($plan)), "Seed {$seed}: the whole plan through storage.");
             self::assertSame(self::picture($first), self::picture(self::stored(Transition::between($plan, $first))->apply($plan)), "Seed {$seed}: going back to the start.");
         }
-        foreach (['wrap', 'dissolve', 'sort', 'copy', 'source', 'relate', 'relation', 'add', 'remove', 'move', 'split', 'join', 'retitle', 'kind', 'dye', 'flag', 'target', 'numbered', 'note', 'plan', 'compound'] as $type) {
-            self::assertGreaterThan(20, $applied[$type] ?? 0, "Too few operations of type {$type} were tried.");
+        foreach (['wrap', 'dissolve', 'sort', 'copy', 'source', 'relate', 'relation', 'add', 'remove', 'move', 'split', 'join', 'retitle', 'kind', 'dye', 'flag', 'target', 'numbered', 'size', 'alone', 'spot', 'note', 'plan', 'compound'] as $type) {
+            self::assertGreaterThan(10, $applied[$type] ?? 0, "Too few operations of type {$type} were tried.");
         }
     }
 
@@ -140,7 +146,7 @@ final class OperationLawTest extends TestCase
         foreach ([Plan::ROOT, Plan::TRAY] as $home) {
             foreach ($plan->walk($home) as $id => $level) {
                 $topic = $plan->topic($id);
-                $lines[] = implode("\t", [$level, $id, $topic->title, $topic->kind->value, $topic->numbered->value, $topic->dye?->value, $topic->flag?->value, $topic->target?->words, $topic->noted ? 'noted' : '', $topic->words, $topic->note?->toJson() ?? Note::empty()->toJson()]);
+                $lines[] = implode("\t", [$level, $id, $topic->title, $topic->kind->value, $topic->numbered->value, $topic->dye?->value, $topic->flag?->value, $topic->target?->words, $topic->size?->value, $topic->alone?->value, $topic->spot?->value(), $topic->noted ? 'noted' : '', $topic->words, $topic->note?->toJson() ?? Note::empty()->toJson()]);
             }
         }
 
@@ -227,7 +233,7 @@ final class OperationLawTest extends TestCase
         }
         [$one] = $some;
 
-        return match (mt_rand(0, $nested > 0 ? 18 : 19)) {
+        return match (mt_rand(0, $nested > 0 ? 19 : 20)) {
             0 => $this->randomAdd($plan),
             1 => new RemoveTopics($some),
             2 => new MoveTopics($some, $this->place($plan)),
@@ -239,6 +245,7 @@ final class OperationLawTest extends TestCase
             8 => new SetFlag($some, mt_rand(0, 2) === 0 ? null : Flag::Question),
             9 => new SetTarget($some, mt_rand(0, 2) === 0 ? null : Target::of(mt_rand(1, 5000))),
             10 => new SetNumbered($some, Numbered::cases()[mt_rand(0, 2)]),
+            19 => [fn(): Operation => new SetSize($some, mt_rand(0, 2) === 0 ? null : Size::Large), fn(): Operation => new SetAlone($some, mt_rand(0, 2) === 0 ? null : Alone::Both), fn(): Operation => new SetSpot($some, mt_rand(0, 2) === 0 ? null : Spot::of(mt_rand(-500, 500) . ',7'))][mt_rand(0, 2)](),
             11 => $this->randomNote($plan, $one),
             12 => new SetPlan(['numbering' => ['decimal', 'essay', 'chapter', 'none'][mt_rand(0, 3)], 'subtitle' => 'S' . mt_rand(0, 9), 'numbering_depth' => mt_rand(1, 9), 'target' => mt_rand(0, 1) === 0 ? null : 900]),
             13 => new WrapTopics($some, $this->ids->next(), 'Around'),

@@ -175,7 +175,15 @@ test('loose ideas lie in the tray and are dragged into the tree', async ({ page 
     const writer = await mapOf(page, 'Tray', 'A', 'B');
     const ground = await page.getByRole('tree').boundingBox();
     await page.mouse.dblclick(ground.x + ground.width - 250, ground.y + 80);
-    await writer.type('An idea', '[Enter]');
+    await writer.type('On the ground', '[Escape]');
+    await writer.expectMap('1 A\n2 B\n  On the ground *');
+    const stood = await page.getByRole('treeitem', { name: 'On the ground' }).boundingBox();
+    expect(Math.abs(stood.x - (ground.x + ground.width - 250))).toBeLessThan(20);
+    await writer.saved();
+    await page.reload();
+    await writer.expectMap('1 A *\n2 B\n  On the ground');
+    await page.getByRole('button', { name: '1 loose idea' }).click();
+    await writer.type('[Control+k]', 'An idea', '[Enter]');
     const tray = page.getByRole('complementary', { name: 'Loose ideas' });
     const idea = tray.getByRole('button', { name: 'Loose idea: An idea' });
     await expect(idea).toBeVisible();
@@ -184,7 +192,15 @@ test('loose ideas lie in the tray and are dragged into the tree', async ({ page 
     const [x, y] = await middle(page, /2 B/);
     await drag(page, [box.x + 20, box.y + 10], [x + 14, y]);
     await page.mouse.up();
-    await writer.expectMap('1 A *\n2 B\n  2.1 An idea');
+    await writer.expectMap('1 A *\n2 B\n  2.1 An idea\n  On the ground');
+    await drag(page, await middle(page, /An idea/), [ground.x + ground.width - 300, ground.y + 260]);
+    await page.mouse.up();
+    await expect(page.getByText('It is loose now')).toBeVisible();
+    await writer.expectMap('1 A *\n2 B\n  On the ground\n  An idea');
+    const [x2, y2] = await middle(page, /1 A/);
+    await drag(page, await middle(page, /On the ground/), [x2 + 14, y2]);
+    await page.mouse.up();
+    await writer.expectMap('1 A *\n  1.1 On the ground\n2 B\n  An idea');
     expect(writer.problems).toEqual([]);
 });
 

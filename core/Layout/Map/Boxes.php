@@ -17,6 +17,18 @@ final readonly class Boxes
      */
     public function __construct(public array $parents, public array $widths, public array $heights) {}
 
+    /** These and others behind them. */
+    public function and(self $other): self
+    {
+        $count = \count($this->parents);
+
+        return new self(
+            [...$this->parents, ...array_map(static fn(int $parent): int => $parent < 0 ? -1 : $parent + $count, $other->parents)],
+            [...$this->widths, ...$other->widths],
+            [...$this->heights, ...$other->heights],
+        );
+    }
+
     /** @return list<array{int, int}> of each tree its first position, and the one after its last */
     public function trees(): array
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Layout\Map;
 
+use Embrel\Plan\Spot;
+
 /** Where everything stands: topics within their main section, main sections on the map, the line that carries them. */
 final readonly class Geometry
 {
@@ -39,6 +41,23 @@ final readonly class Geometry
         return $arrangement === Arrangement::Spine
             ? self::spine($bands, $spacing, $turns, $title)
             : self::bothSides($bands, $spacing, $turns, $title);
+    }
+
+    /**
+     * With loose ideas that stand where a person put them, each with its parts to its right.
+     *
+     * @param list<Spot> $spots one for each tree
+     */
+    public function withLoose(Boxes $boxes, Spacing $spacing, array $spots): self
+    {
+        $bands = Bands::of($boxes, $spacing);
+        $count = \count($this->x);
+        $standings = $this->standings;
+        foreach ($boxes->trees() as $n => [$from]) {
+            $standings[$count + $from] = new Standing((float) $spots[$n]->x, (float) $spots[$n]->y);
+        }
+
+        return new self([...$this->x, ...$bands->x], [...$this->y, ...$bands->y], [...$this->turns, ...array_fill(0, \count($boxes->parents), 0.0)], $standings, $this->spine, $this->title);
     }
 
     /**

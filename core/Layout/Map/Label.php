@@ -37,6 +37,7 @@ final readonly class Label
         public string $dye,
         public float $filled,
         public bool $hasFloret,
+        public bool $isLoose = false,
     ) {}
 
     /** How much higher a line stands than the size of its type. */

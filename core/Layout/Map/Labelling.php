@@ -40,11 +40,14 @@ final class Labelling
         $this->mainStart = $look->arrangement === Arrangement::Spine ? 34.0 : 22.0;
     }
 
-    /** @param int $inside how many topics are folded away in it */
-    public function label(string $id, int $level, string $dye, int $inside): Label
+    /**
+     * @param float $factor by what the size of its level is multiplied
+     * @param int   $inside how many topics are folded away in it
+     */
+    public function label(string $id, int $level, string $dye, float $factor, int $inside, bool $isLoose = false): Label
     {
         $topic = $this->plan->topics[$id];
-        $size = $this->look->style->size($level);
+        $size = round($this->look->style->size($level) * $factor, 1);
         $face = $level === 1 ? Face::Strong : Face::Regular;
         $isShown = $this->look->titles === 0 || $level <= $this->look->titles;
         $number = $isShown ? $this->numbering->own($id) : '';
@@ -79,6 +82,7 @@ final class Labelling
             $dye,
             $level === 1 ? 0.0 : $this->totals->filled($id),
             $topic->kind !== Kind::Aside,
+            $isLoose,
         );
     }
 

@@ -9,6 +9,7 @@ use Embrel\Layout\Text\Ruler;
 use Embrel\Layout\Text\Wrapping;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Plan;
+use Embrel\Plan\Spot;
 use Embrel\Plan\WordTotals;
 
 /** The map of a plan, or of one branch of it: what is drawn of each topic that is shown, and where. */
@@ -41,35 +42,29 @@ final readonly class Picture
     {
         $ruler = new Ruler();
         $labelling = new Labelling($plan, $numbering, $totals, $look, $ruler);
-        $labels = $parents = $widths = $heights = [];
-        $stack = [];
-        foreach (array_reverse($plan->parts($start)) as $id) {
-            $stack[] = [$id, -1, 1, $plan->topic($id)->dye->value ?? self::dyeAbove($plan, $id)];
+        $growing = new Growing($plan, $labelling, $look, $folded);
+        foreach ($plan->parts($start) as $id) {
+            $growing->add($id, 1);
         }
-        while ($stack !== []) {
-            [$id, $parent, $level, $dye] = array_pop($stack);
-            $parts = $plan->parts[$id] ?? [];
-            $isFolded = $parts !== [] && (isset($folded[$id]) || $look->branches === $level);
-            $inside = $isFolded ? \count($plan->branch($id)) - 1 : 0;
-            $label = $labelling->label($id, $level, $dye, $inside);
-            $at = \count($labels);
-            $labels[] = $label;
-            $parents[] = $parent;
-            $widths[] = $label->start + $label->width + ($inside > 0 ? 24.0 + $labelling->sign((string) $inside) : ($parts === [] ? 4.0 : ($level === 1 ? 14.0 : 9.0)));
-            $heights[] = $label->height;
-            if (!$isFolded) {
-                for ($i = \count($parts) - 1; $i >= 0; --$i) {
-                    $stack[] = [$parts[$i], $at, $level + 1, $plan->topics[$parts[$i]]->dye->value ?? $dye];
-                }
-            }
-        }
-        $boxes = new Boxes($parents, $widths, $heights);
+        $boxes = $growing->boxes();
         $title = $start === Plan::ROOT ? $plan->title() : trim($numbering->own($start) . ' ' . $plan->topic($start)->title);
         $lines = (new Wrapping($ruler))->lines($title === '' ? Labelling::UNTITLED : $title, Face::Title, self::TITLE, [Arrangement::Spine->value => 640.0, Arrangement::Both->value => 260.0, Arrangement::Round->value => 140.0][$look->arrangement->value]);
         $size = [max(array_map(static fn(string $line): float => $ruler->width($line, Face::Title, self::TITLE), $lines)), \count($lines) * self::TITLE * Label::LINE];
         $spacing = Spacing::of($look->style);
+        $geometry = Geometry::of($look->arrangement, $boxes, $spacing, $size);
+        $placed = $start === Plan::ROOT ? array_values(array_filter($plan->parts(Plan::TRAY), static fn(string $id): bool => $plan->topics[$id]->spot !== null)) : [];
+        $loose = new Growing($plan, $labelling, $look, $folded);
+        $spots = [];
+        foreach ($placed as $id) {
+            $loose->add($id, 2);
+            $spots[] = $plan->topics[$id]->spot ?? Spot::of('0,0');
+        }
+        if ($placed !== []) {
+            $geometry = $geometry->withLoose($loose->boxes(), $spacing, $spots);
+            $boxes = $boxes->and($loose->boxes());
+        }
 
-        return new self($look, $labels, $boxes, Geometry::of($look->arrangement, $boxes, $spacing, $size), $lines, $size, $boxes->trees(), $spacing);
+        return new self($look, [...$growing->labels, ...$loose->labels], $boxes, $geometry, $lines, $size, $boxes->trees(), $spacing);
     }
 
     public function isRound(): bool
@@ -89,17 +84,6 @@ final readonly class Picture
         return isset($this->sections[$section ?? -1]) ? $this->labels[$this->sections[$section][0]]->dye : null;
     }
 
-    private static function dyeAbove(Plan $plan, ?string $id): string
-    {
-        for (; $id !== null; $id = $plan->parent($id)) {
-            if ($plan->topics[$id]->dye !== null) {
-                return $plan->topics[$id]->dye->value;
-            }
-        }
-
-        return 'slate';
-    }
-
     /**
      * The line from a topic's parent to it, within its main section; '' for a main section.
      *
@@ -115,7 +99,7 @@ final readonly class Picture
 
         return match (true) {
             $this->look->style->stalk() === Stalk::Straight => "M{$x1} {$y1}L{$x4} {$y4}",
-            $this->look->style->stalk() === Stalk::Angled && $this->look->arrangement !== Arrangement::Round => "M{$x1} {$y1}H" . round(($x1 + $x4) / 2, 1) . "V{$y4}H{$x4}",
+            $this->look->style->stalk() === Stalk::Angled && ($this->look->arrangement !== Arrangement::Round || $this->labels[$i]->isLoose) => "M{$x1} {$y1}H" . round(($x1 + $x4) / 2, 1) . "V{$y4}H{$x4}",
             default => "M{$x1} {$y1}C{$x2} {$y2} {$x3} {$y3} {$x4} {$y4}",
         };
     }
@@ -131,7 +115,7 @@ final readonly class Picture
         [$cos, $sin] = [cos($geometry->turns[$parent]), sin($geometry->turns[$parent])];
         $exit = $this->boxes->widths[$parent];
         $from = [$geometry->x[$parent] + $exit * $cos, $geometry->y[$parent] + $exit * $sin];
-        if ($this->look->arrangement !== Arrangement::Round) {
+        if ($this->look->arrangement !== Arrangement::Round || $this->labels[$i]->isLoose) {
             $to = [$geometry->x[$i] - Spacing::FLORET, $geometry->y[$i]];
             $reach = $to[0] - $from[0];
 
@@ -185,7 +169,7 @@ final readonly class Picture
         $standing = $geometry->standings[$section];
         [$cos, $sin, $half] = [cos($geometry->turns[$i]), sin($geometry->turns[$i]), $this->boxes->heights[$i] / 2];
         $corners = [];
-        foreach ([[$i === $section ? -Spacing::DISC : -Spacing::FLORET, -$half], [$this->boxes->widths[$i], -$half], [$this->boxes->widths[$i], $half], [$i === $section ? -Spacing::DISC : -Spacing::FLORET, $half]] as [$along, $aside]) {
+        foreach ([[$this->labels[$i]->level === 1 ? -Spacing::DISC : -Spacing::FLORET, -$half], [$this->boxes->widths[$i], -$half], [$this->boxes->widths[$i], $half], [$this->labels[$i]->level === 1 ? -Spacing::DISC : -Spacing::FLORET, $half]] as [$along, $aside]) {
             $corners[] = $standing->point($geometry->x[$i] + $along * $cos - $aside * $sin, $geometry->y[$i] + $along * $sin + $aside * $cos);
         }
 

@@ -77,7 +77,7 @@ final class Routing
 
     private function shown(string $id): ?string
     {
-        if (!$this->plan->has($id) || $this->plan->home($id) !== Plan::ROOT) {
+        if (!$this->plan->has($id) || !$this->plan->isLive($id)) {
             return null;
         }
         for ($at = $id; $at !== null; $at = $this->plan->parent($at)) {
@@ -149,7 +149,7 @@ final class Routing
             [[$x + $middle * $cos - $half * $sin, $y + $middle * $sin + $half * $cos], [-$sin, $cos]],
             [[$x + $middle * $cos + $half * $sin, $y + $middle * $sin - $half * $cos], [$sin, -$cos]],
         ];
-        if ($i === $section) {
+        if ($label->level === 1) {
             $back = Spacing::DISC + 3.0;
             $doors[] = [[$x - $back * $cos, $y - $back * $sin], [-$cos, -$sin]];
         }

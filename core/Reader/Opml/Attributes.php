@@ -20,7 +20,7 @@ use Embrel\Writer\Opml\OpmlWriter;
 /** What the attributes of one outline element say. */
 final class Attributes
 {
-    private const OWN = ['kind', 'numbered', 'dye', 'flag', 'target'];
+    private const OWN = ['kind', 'numbered', 'dye', 'flag', 'target', 'size', 'alone', 'spot'];
 
     public function __construct(private readonly Growing $growing, private readonly bool $descriptions) {}
 

@@ -118,6 +118,9 @@ final class OpmlWriter implements Writer
             'dye' => $topic->dye?->value,
             'flag' => $topic->flag?->value,
             'target' => $topic->target === null ? null : (string) $topic->target->words,
+            'size' => $topic->size?->value,
+            'alone' => $topic->alone?->value,
+            'spot' => $loose ? $topic->spot?->value() : null,
             'loose' => $loose ? 'true' : null,
         ];
         foreach ($own as $name => $value) {

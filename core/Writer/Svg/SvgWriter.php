@@ -122,6 +122,9 @@ final class SvgWriter implements Writer
             return;
         }
         foreach ($picture->sections as [$from, $to]) {
+            if ($picture->labels[$from]->isLoose) {
+                continue;
+            }
             $tint = Palette::tint($picture->labels[$from]->dye);
             [$path, $box] = ['', [INF, INF, -INF, -INF]];
             for ($i = $from; $i < $to; ++$i) {
@@ -207,7 +210,7 @@ final class SvgWriter implements Writer
         if (!$label->hasFloret) {
             return;
         }
-        $this->element('circle', ['r' => 5.2, 'fill' => Palette::SHEET, 'stroke' => $dye, 'stroke-width' => 1.8]);
+        $this->element('circle', ['r' => 5.2, 'fill' => Palette::SHEET, 'stroke' => $dye, 'stroke-width' => 1.8] + ($label->isLoose ? ['stroke-dasharray' => '2 2'] : []));
         if ($label->filled >= 0.999) {
             $this->element('circle', ['r' => 5.2, 'fill' => $dye]);
         } elseif ($label->filled > 0.0) {

@@ -266,7 +266,7 @@ export class Hands {
                 outline.move(ids, place.at);
             }
         } else {
-            this.map.dropped?.(ids, point);
+            this.map.dropped(ids, point);
         }
     }
 

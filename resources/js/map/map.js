@@ -1,5 +1,4 @@
 import { send } from '../http.js';
-import { newId } from '../ids.js';
 import { actionFor } from '../plan/keys.js';
 import { ROOT, TRAY } from '../plan/tree.js';
 import { Camera } from './camera.js';
@@ -298,13 +297,22 @@ export class MapView {
         this.follow = id;
     }
 
-    /** An idea on empty ground: it waits in the tray. */
-    idea() {
-        this.tray.open();
-        document.getElementById('catch').focus();
+    /** An idea on empty ground: it stands there, loose, until it is dragged into the tree. */
+    idea(point) {
+        const { outline } = this;
+        this.write(outline.add(this.tree.lastPlace(TRAY), '', { spot: spotOf(point) }));
     }
 
-    catch(title) {
-        this.page.catch([{ id: newId(), title }], TRAY);
+    /** A branch that was let go on empty ground stays there, as loose ideas. */
+    dropped(ids, [x, y]) {
+        const isLoose = ids.every((id) => this.tree.home(id) === TRAY);
+        const places = ids.map((id, i) => ({ type: 'spot', ids: [id], value: spotOf([x, y + i * 30]) }));
+        const heads = ids.filter((id) => this.tree.get(id).parent !== TRAY);
+        this.page.perform({ type: 'compound', operations: [...(heads.length ? [{ type: 'move', ids: heads, at: this.tree.lastPlace(TRAY) }] : []), ...places] });
+        if (!isLoose) {
+            this.page.say(ids.length === 1 ? 'It is loose now, and is not handed over.' : 'They are loose now, and are not handed over.', { label: 'Undo', act: () => this.page.undo() });
+        }
     }
 }
+
+const spotOf = ([x, y]) => `${Math.round(Math.max(-100_000, Math.min(100_000, x)))},${Math.round(Math.max(-100_000, Math.min(100_000, y)))}`;

@@ -71,7 +71,7 @@ export class Picture {
         const [x, y] = title.at;
         const high = title.size * 1.34;
         this.under.replaceChildren(
-            look.ground && svg('g', { class: 'tints' }, ...sections.map(({ id }) => this.tint(id))),
+            look.ground && svg('g', { class: 'tints' }, ...sections.filter(({ id }) => !this.sections.get(id).shapes[0].isLoose).map(({ id }) => this.tint(id))),
             svg('g', { class: 'spine' }, ...spine.map(([x1, y1, x2, y2], i) => svg('path', { d: `M${x1} ${y1}L${x2} ${y2}`, '--d': this.spineDye(i) }))),
             svg('g', { class: 'stalks' }),
             svg('g', { class: 'coarse' }),
@@ -83,11 +83,11 @@ export class Picture {
     }
 
     spineDye(i) {
-        const { look, sections, spine } = this.told;
+        const { look, sections } = this.told;
         if (look.arrangement === 'spine' || (look.arrangement === 'both' && i === 0)) {
             return 'var(--ink)';
         }
-        const order = look.arrangement === 'both' ? sections[i - (spine.length - sections.length)] : sections[i];
+        const order = sections[look.arrangement === 'both' ? i - 1 : i];
         return dye(this.sections.get(order.id).shapes[0].dye);
     }
 
@@ -297,7 +297,7 @@ export class Picture {
             const parts = tree.partsOf(id);
             const siblings = tree.partsOf(topic.parent);
             const isDim = outline.looks.isDim(id) || (shown && !shown.has(id));
-            const looks = `leaf l${Math.min(shape.level, 3)} kind-${topic.kind}${outline.marked.has(id) ? ' is-marked' : ''}${id === outline.active ? ' is-active' : ''}${isDim ? ' is-dim' : ''}${id === outline.writing ? ' is-written' : ''}`;
+            const looks = `leaf l${Math.min(shape.level, 3)} kind-${topic.kind}${outline.marked.has(id) ? ' is-marked' : ''}${id === outline.active ? ' is-active' : ''}${isDim ? ' is-dim' : ''}${id === outline.writing ? ' is-written' : ''}${shape.isLoose ? ' is-loose' : ''}`;
             if (node.getAttribute('class') !== looks) {
                 node.setAttribute('class', looks);
             }
@@ -337,6 +337,10 @@ export class Picture {
 
     /** A topic of which PHP has not told stands, for a moment, after the one it follows or inside its parent. */
     shapeFor(id) {
+        const spot = this.tree.get(id)?.spot?.split(',').map(Number);
+        if (spot) {
+            return { x: spot[0], y: spot[1], turn: 0, cos: 1, sin: 0, isFlipped: false, start: 15, width: 0, height: 22, size: 15, reach: 20, level: 2, isGuess: true };
+        }
         const { parent, after } = this.tree.placeOf(id);
         const known = this.shapes.get(after) ?? this.shapes.get(parent);
         if (!known) {

@@ -13,6 +13,7 @@ export class Shape {
     get isRightToLeft() { return (this.traits & 1) !== 0; }
     get isUntitled() { return (this.traits & 2) !== 0; }
     get hasFloret() { return (this.traits & 4) !== 0; }
+    get isLoose() { return (this.traits & 8) !== 0; }
     get isMain() { return this.level === 1; }
 
     place([x, y, turn, isMirrored]) {

@@ -24,7 +24,7 @@ export class Tray {
             return;
         }
         const { tree } = this.map;
-        const ideas = tree.partsOf(TRAY);
+        const ideas = tree.partsOf(TRAY).filter((id) => !tree.get(id).spot);
         this.list.replaceChildren(...ideas.map((id) => {
             const inside = tree.branch(id).length - 1;
             const topic = tree.get(id);

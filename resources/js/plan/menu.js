@@ -39,6 +39,8 @@ export class Menu extends Popover {
             this.target(topic),
             this.related(id),
             this.choice('Numbering', 'numbered', Object.entries(NUMBERED).map(([value, label]) => [value, label, topic.numbered === value]), set('numbered')),
+            this.choice('Size on the map', 'size', [['small', 'small', topic.size === 'small'], [null, 'as its level', topic.size === null], ['large', 'large', topic.size === 'large'], ['huge', 'huge', topic.size === 'huge']], set('size')),
+            (topic.dye || topic.size) && this.choice('For itself alone, not its parts', 'alone', [['dye', 'dye'], ['size', 'size']].filter(([field]) => topic[field]).map(([field, name]) => [field, name, [field, 'both'].includes(topic.alone)]), (field) => this.toggleAlone(topic, field)),
             parts > 1 && this.group('Sort its parts by', 'sort', ...SORTS.map(([by, label]) => element('button', { type: 'button', onclick: () => { this.close(); outline.moving.sortParts(id, by); } }, label))),
             element('div', { class: 'acts-list' }, ...ACTIONS.map(([label, action, key]) => element('button', { type: 'button', onclick: () => this.act(action, id) }, label, key && element('span', { class: 'kbd' }, key)))));
         const first = part ? this.box.querySelector(`[data-part=${part}]`) : this.box.querySelector('button');
@@ -105,6 +107,13 @@ export class Menu extends Popover {
         });
         return element('fieldset', { 'data-part': 'target' }, element('label', { class: 'legend', for: 'topic-target' }, 'Target in words'), field,
             element('button', { type: 'button', onclick: keep }, 'Set'), element('button', { type: 'button', onclick: () => this.set('target', null) }, 'None'));
+    }
+
+    /** Whether its dye, or its size, goes on to what is under it. */
+    toggleAlone(topic, field) {
+        const held = new Set(topic.alone === 'both' ? ['dye', 'size'] : [topic.alone]);
+        held.has(field) ? held.delete(field) : held.add(field);
+        this.set('alone', held.has('dye') && held.has('size') ? 'both' : held.has('dye') ? 'dye' : held.has('size') ? 'size' : null);
     }
 
     set(type, value) {

@@ -179,6 +179,10 @@ export class Outline {
     }
 
     showLoose() {
+        if (this.page.view === 'map') {
+            this.page.map.tray.toggle();
+            return;
+        }
         const [first] = this.tree.partsOf(TRAY);
         if (first) {
             this.goTo(first);

@@ -1,7 +1,7 @@
 export const ROOT = '00000000000000000000000000';
 export const TRAY = '00000000000000000000000001';
 /** What most topics are: PHP leaves it out of a plan that is told whole. */
-const USUAL = { title: '', kind: 'section', numbered: 'usual', dye: null, flag: null, target: null, noted: false, label: '' };
+const USUAL = { title: '', kind: 'section', numbered: 'usual', dye: null, flag: null, target: null, noted: false, size: null, alone: null, spot: null, label: '' };
 
 /**
  * The page's mirror of the plan: what PHP has told, with the person's own changes shown at once.
@@ -171,7 +171,7 @@ export class Tree {
     /** The dye in force: its own, or that of what it is under. */
     dye(id) {
         for (let at = this.get(id); at; at = this.get(at.parent)) {
-            if (at.dye) {
+            if (at.dye && (at.id === id || !['dye', 'both'].includes(at.alone))) {
                 return at.dye;
             }
         }
@@ -264,7 +264,7 @@ export class Tree {
             case 'relation':
                 Object.assign(this.relations.get(operation.relation) ?? {}, operation.set);
                 break;
-            case 'kind': case 'flag': case 'dye': case 'target': case 'numbered':
+            case 'kind': case 'flag': case 'dye': case 'target': case 'numbered': case 'size': case 'alone': case 'spot':
                 operation.ids.forEach((id) => { this.get(id)[operation.type] = operation.value; });
                 break;
             case 'compound':
