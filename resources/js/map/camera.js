@@ -7,7 +7,7 @@ const DURATION = 180;
 
 /** What part of the map is in sight, and how large: wheel, pinch, drag and keys. */
 export class Camera {
-    constructor(ground, { onMove, mayDrag }) {
+    constructor(ground, { onMove, onHand, mayDrag }) {
         this.ground = ground;
         this.onMove = onMove;
         this.view = zoomIdentity;
@@ -18,7 +18,12 @@ export class Camera {
                 this.view = transform;
                 this.onMove();
             })
-            .on('start', ({ sourceEvent }) => sourceEvent && ground.classList.add('is-moving'))
+            .on('start', ({ sourceEvent }) => {
+                if (sourceEvent) {
+                    onHand();
+                    ground.classList.add('is-moving');
+                }
+            })
             .on('end', () => ground.classList.remove('is-moving'));
         this.selection.call(this.zoom).on('dblclick.zoom', null);
     }

@@ -24,7 +24,7 @@ export class MapView {
         this.look = page.data.map;
         this.picture = new Picture(this);
         this.hands = new Hands(this);
-        this.camera = new Camera(this.picture.box, { onMove: () => this.moved(), mayDrag: (event) => this.hands.mayPan(event) });
+        this.camera = new Camera(this.picture.box, { onMove: () => this.moved(), onHand: () => { this.isWhole = false; }, mayDrag: (event) => this.hands.mayPan(event) });
         this.overview = new Overview(this);
         this.tray = new Tray(this);
         this.panel = new LooksPanel(this);
@@ -43,7 +43,7 @@ export class MapView {
 
     /** How much of the right edge the note covers, in pixels. */
     get taken() {
-        return this.page.note.isOpen && this.box.clientWidth > 700 ? document.getElementById('note').offsetWidth + 16 : 0;
+        return !document.getElementById('note').hidden && this.box.clientWidth > 700 ? document.getElementById('note').offsetWidth + 16 : 0;
     }
 
     // ---- As a view of the page
@@ -75,8 +75,13 @@ export class MapView {
         const [left, top, right, bottom] = this.picture.told.bounds;
         const { width, height } = this.camera.size;
         const fitting = Math.min((width - this.taken - 48) / (right - left), (height - 96) / (bottom - top));
-        if (fitting >= 0.6 || this.look.arrangement !== 'spine') {
+        const [titleX, titleY] = this.picture.told.title.at;
+        if (fitting >= (this.look.arrangement === 'spine' ? 0.6 : 0.4)) {
             this.fit(false);
+        } else if (this.look.arrangement !== 'spine') {
+            const [w, h] = [(width - 48) / 0.6, (height - 96) / 0.6];
+            const from = this.look.arrangement === 'both' ? titleY - 20 : titleY - h / 2;
+            this.camera.fit([titleX - w / 2, from, titleX + w / 2, from + h], { isSlow: false });
         } else {
             const k = Math.max(0.7, Math.min(1, (width - 80) / (right - left)));
             this.camera.fit([left, top, left + (width - 48) / k, top + (height - 96) / k], { isSlow: false });
@@ -111,6 +116,13 @@ export class MapView {
         this.picture.isStale = true;
         this.picture.draw();
         this.overview.draw();
+    }
+
+    /** The note has opened or closed beside the map: what was seen whole is seen whole again. */
+    narrowed() {
+        if (this.isShown && this.isWhole) {
+            this.fit();
+        }
     }
 
     moved() {
@@ -212,6 +224,7 @@ export class MapView {
     fit(isSlow = true) {
         if (this.picture.told) {
             this.camera.fit(this.picture.told.bounds, { taken: this.taken, isSlow });
+            this.isWhole = true;
         }
     }
 

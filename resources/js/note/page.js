@@ -83,6 +83,7 @@ export class NotePage {
         this.page.outline.titles.end();
         this.page.outline.work.classList.remove('without-note');
         this.side.hidden = false;
+        this.page.map?.narrowed();
         if (this.topic !== id) {
             this.wanted = true;
             await this.load(id);
@@ -98,6 +99,7 @@ export class NotePage {
     async showAt(id) {
         this.page.outline.work.classList.remove('without-note');
         this.side.hidden = false;
+        this.page.map?.narrowed();
         clearTimeout(this.following);
         if (this.topic !== id) {
             await this.load(id);
@@ -129,6 +131,7 @@ export class NotePage {
         this.topic = null;
         this.side.hidden = true;
         this.page.outline.work.classList.add('without-note');
+        this.page.map?.narrowed();
     }
 
     commit() {
