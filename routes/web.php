@@ -51,6 +51,8 @@ Route::middleware('auth')->group(static function (): void {
     Route::put('/plans/{plan}/look', C\LookController::class)->name('plan.look');
     Route::get('/plans/{plan}/find', [C\FindController::class, 'show'])->name('plan.find');
     Route::post('/plans/{plan}/find', [C\FindController::class, 'replace']);
+    Route::post('/plans/{plan}/pictures', [C\PictureController::class, 'store'])->middleware('throttle:uploads')->name('plan.pictures');
+    Route::get('/plans/{plan}/pictures/{picture}', [C\PictureController::class, 'show'])->where('picture', '[0-9a-f]{64}')->name('plan.picture');
     Route::get('/plans/{plan}/sources', C\SourceController::class)->name('plan.sources');
     Route::post('/plans/{plan}/copies', C\CopyController::class)->name('plan.copies');
     Route::get('/plans/{plan}/history', [C\HistoryController::class, 'index'])->name('plan.history');

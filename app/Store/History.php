@@ -85,7 +85,10 @@ final class History
         $plan = $this->at($row, $seq);
         $title = mb_strimwidth($plan->title(), 0, 900, '…') . " (as of {$this->named($row, $user, $seq)})";
 
-        return $this->store->create($user, $plan->with($plan->topic(Plan::ROOT)->withTitle($title)));
+        $made = $this->store->create($user, $plan->with($plan->topic(Plan::ROOT)->withTitle($title)));
+        (new PlanPictures($made->id))->takeOver($row->id);
+
+        return $made;
     }
 
     /** A point in the person's own time. */

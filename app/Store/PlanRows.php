@@ -13,6 +13,7 @@ use Embrel\Plan\Edit;
 use Embrel\Plan\Flag;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Numbered;
+use Embrel\Plan\Picture;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Relation;
 use Embrel\Plan\Size;
@@ -28,7 +29,7 @@ use Illuminate\Support\Facades\DB;
  */
 final class PlanRows
 {
-    private const COLUMNS = 'id, parent_id, place, title, kind, numbered, dye, flag, target_words, noted, words, `foreign`, size, alone, map_x, map_y';
+    private const COLUMNS = 'id, parent_id, place, title, kind, numbered, dye, flag, target_words, noted, words, `foreign`, size, alone, map_x, map_y, picture';
 
     /** @var array<string, string> topic → the key it has among its siblings */
     public array $places = [];
@@ -126,7 +127,7 @@ final class PlanRows
         $parts = $plan->parts;
         $parents = $plan->parents;
         $places = [];
-        foreach ($rows as [$id, $parent, $place, $title, $kind, $numbered, $dye, $flag, $target, $noted, $words, $foreign, $size, $alone, $x, $y]) {
+        foreach ($rows as [$id, $parent, $place, $title, $kind, $numbered, $dye, $flag, $target, $noted, $words, $foreign, $size, $alone, $x, $y, $picture]) {
             $topics[$id] = new Topic(
                 $id,
                 $title,
@@ -142,6 +143,7 @@ final class PlanRows
                 $size === null ? null : Size::from($size),
                 $alone === null ? null : Alone::from($alone),
                 $x === null ? null : Spot::of((int) $x . ',' . (int) $y),
+                $picture === null ? null : Picture::of($picture),
             );
             if ($parent !== null) {
                 $parts[$parent][] = $id;

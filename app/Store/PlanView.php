@@ -19,7 +19,7 @@ use Illuminate\Support\Facades\DB;
 final class PlanView
 {
     /** What most topics are; left out of a plan that is told whole. */
-    private const USUAL = ['title' => '', 'kind' => 'section', 'numbered' => 'usual', 'dye' => null, 'flag' => null, 'target' => null, 'noted' => false, 'size' => null, 'alone' => null, 'spot' => null, 'label' => ''];
+    private const USUAL = ['title' => '', 'kind' => 'section', 'numbered' => 'usual', 'dye' => null, 'flag' => null, 'target' => null, 'noted' => false, 'size' => null, 'alone' => null, 'spot' => null, 'picture' => null, 'label' => ''];
 
     /** @return array<string, mixed> the whole plan, for a page that opens */
     public static function whole(PlanRow $row, Plan $plan): array
@@ -133,7 +133,7 @@ final class PlanView
         return [
             'id' => $topic->id, 'parent' => $parent, 'title' => $topic->title, 'kind' => $topic->kind->value, 'numbered' => $topic->numbered->value,
             'dye' => $topic->dye?->value, 'flag' => $topic->flag?->value, 'target' => $topic->target?->words, 'noted' => $topic->noted,
-            'size' => $topic->size?->value, 'alone' => $topic->alone?->value, 'spot' => $topic->spot?->value(),
+            'size' => $topic->size?->value, 'alone' => $topic->alone?->value, 'spot' => $topic->spot?->value(), 'picture' => $topic->picture?->value(),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Document;
 
+use Embrel\Plan\Picture;
 use Embrel\RichText\Node;
 
 /**
@@ -16,6 +17,7 @@ final readonly class Element
     public const ITEM = 'item';
     public const QUOTE = 'quote';
     public const BODY = 'body';
+    public const PICTURE = 'picture';
 
     /**
      * @param string    $role     one of the constants
@@ -27,6 +29,7 @@ final readonly class Element
      * @param Node|null $block    of a body
      * @param int       $depth    how deep the topic stands in the plan, from 1
      * @param bool      $inQuote  whether the body belongs to a quote
+     * @param Picture|null $picture of a picture; its title is what it shows
      * @param bool      $appendix whether the number is an appendix's or stands under one
      */
     public function __construct(
@@ -39,5 +42,6 @@ final readonly class Element
         public int $depth = 0,
         public bool $inQuote = false,
         public bool $appendix = false,
+        public ?Picture $picture = null,
     ) {}
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Draft;
 
+use Embrel\Document\Pictures;
 use Embrel\Layout\Map\Look;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Scheme;
@@ -23,6 +24,7 @@ final readonly class Choices
      * @param Look|null   $map          maps only: how it is drawn; null: as usual
      * @param list<string> $folded      maps only: topics whose parts are not shown
      * @param bool        $ground       maps only: on a white ground instead of none
+     * @param Pictures|null $pictures   where the pictures on topics are had from; null: they are left out
      * @param bool        $embedsFonts  maps only: with the fonts in the file
      */
     public function __construct(
@@ -38,5 +40,6 @@ final readonly class Choices
         public array $folded = [],
         public bool $ground = true,
         public bool $embedsFonts = false,
+        public ?Pictures $pictures = null,
     ) {}
 }

@@ -59,6 +59,9 @@ final class Draft
             };
             $nested = $items + ($role === Element::ITEM ? 1 : 0);
             $elements[] = new Element($role, $role === Element::HEADING ? $level : $nested, $numbering->own($id), $topic->title, $id, depth: $base + $level, appendix: $appendix);
+            if ($topic->picture !== null) {
+                $elements[] = new Element(Element::PICTURE, $role === Element::HEADING ? 0 : $nested, title: $topic->title, topic: $id, picture: $topic->picture);
+            }
             $open[$level] = [$nested, $role === Element::QUOTE, $appendix];
         }
 
@@ -84,9 +87,14 @@ final class Draft
     private static function withNotes(array $elements, Plan $plan, Choices $choices): array
     {
         $out = self::noteOf($plan, $choices->from, null);
-        foreach ($elements as $element) {
+        foreach ($elements as $i => $element) {
             $out[] = $element;
-            array_push($out, ...self::noteOf($plan, $element->topic, $element));
+            // The picture of a topic stands between its title and its note.
+            if ($element->role !== Element::PICTURE && ($elements[$i + 1]->role ?? '') !== Element::PICTURE) {
+                array_push($out, ...self::noteOf($plan, $element->topic, $element));
+            } elseif ($element->role === Element::PICTURE) {
+                array_push($out, ...self::noteOf($plan, $element->topic, $elements[$i - 1]));
+            }
         }
 
         return $out;

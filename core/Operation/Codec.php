@@ -12,6 +12,7 @@ use Embrel\Plan\Flag;
 use Embrel\Plan\InvalidValue;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Numbered;
+use Embrel\Plan\Picture;
 use Embrel\Plan\Place;
 use Embrel\Plan\Spot;
 use Embrel\Plan\Target;
@@ -66,6 +67,7 @@ final class Codec
             'size' => new SetSize($s->ids('ids'), $s->has('value') ? TopicForm::size($s->string('value')) : null),
             'alone' => new SetAlone($s->ids('ids'), $s->has('value') ? TopicForm::alone($s->string('value')) : null),
             'spot' => new SetSpot($s->ids('ids'), $s->has('value') ? Spot::of($s->string('value')) : null),
+            'picture' => new SetPicture($s->ids('ids'), $s->has('value') ? Picture::of($s->string('value')) : null),
             'note' => self::note($s),
             'plan' => new SetPlan($s->object('set')->values()),
             'compound' => self::compound($s, $nesting),

@@ -12,6 +12,7 @@ use Embrel\Plan\Flag;
 use Embrel\Plan\InvalidValue;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Numbered;
+use Embrel\Plan\Picture;
 use Embrel\Plan\Size;
 use Embrel\Plan\Spot;
 use Embrel\Plan\Target;
@@ -39,6 +40,7 @@ final class TopicForm
             'size' => $topic->size?->value,
             'alone' => $topic->alone?->value,
             'spot' => $topic->spot?->value(),
+            'picture' => $topic->picture?->value(),
             'note' => $topic->note === null || $topic->note->blocks === [] ? null : self::blocks($topic->note),
             'foreign' => $topic->foreign === [] ? null : $topic->foreign,
         ], static fn(mixed $value): bool => $value !== null);
@@ -67,6 +69,7 @@ final class TopicForm
             foreign: $shape->has('foreign') ? self::foreign($shape->object('foreign')) : [],
             size: $shape->has('size') ? self::size($shape->string('size')) : null,
             alone: $shape->has('alone') ? self::alone($shape->string('alone')) : null,
+            picture: $shape->has('picture') ? Picture::of($shape->string('picture')) : null,
             spot: $shape->has('spot') ? Spot::of($shape->string('spot')) : null,
         );
         if (!$shape->has('note')) {

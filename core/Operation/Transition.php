@@ -103,7 +103,7 @@ final class Transition
             if ($is->title !== $wanted->title) {
                 $this->step(new Retitle($id, $wanted->title));
             }
-            foreach ($id === Plan::ROOT ? [] : [SetKind::from(...), SetNumbered::from(...), SetDye::from(...), SetFlag::from(...), SetTarget::from(...), SetSize::from(...), SetAlone::from(...), SetSpot::from(...)] as $of) {
+            foreach ($id === Plan::ROOT ? [] : [SetKind::from(...), SetNumbered::from(...), SetDye::from(...), SetFlag::from(...), SetTarget::from(...), SetSize::from(...), SetAlone::from(...), SetSpot::from(...), SetPicture::from(...)] as $of) {
                 $key = json_encode($of([], $wanted)->toArray(), JSON_THROW_ON_ERROR);
                 if ($key !== json_encode($of([], $is)->toArray(), JSON_THROW_ON_ERROR)) {
                     $alike[$key][] = $id;

@@ -66,6 +66,9 @@ final class Wording
         if ($type === 'spot') {
             return 'Put ' . self::several($before, $operation->ids) . ($value === null ? ' back into the tray' : ' on the ground of the map');
         }
+        if ($type === 'picture') {
+            return ($value === null ? 'Took the picture off ' : 'Put a picture on ') . self::several($before, $operation->ids);
+        }
         $field = ['numbered' => 'numbering', 'alone' => 'reach of the looks'][$type] ?? $type;
         $of = ' of ' . self::several($before, $operation->ids);
 

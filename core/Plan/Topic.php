@@ -37,6 +37,7 @@ final readonly class Topic
         public ?Size $size = null,
         public ?Alone $alone = null,
         public ?Spot $spot = null,
+        public ?Picture $picture = null,
     ) {}
 
     /** @throws InvalidValue when the title is too long; line feeds become spaces, control characters go */

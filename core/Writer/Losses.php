@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Embrel\Writer;
 
+use Embrel\Plan\Plan;
+
 /** Counts what a format could not express, and says it in sentences. */
 final class Losses
 {
     private const SAID = [
         'picture' => 'Pictures in notes (%d) are handed over by their captions only.',
+        'topicPicture' => 'Pictures on topics (%d) are left out.',
         'footnote' => 'Footnotes (%d) stand in brackets in the text.',
         'citation' => 'Citations (%d) are left out.',
         'number' => 'Numbers (%d) that no list of the format can count are written as text.',
@@ -17,6 +20,19 @@ final class Losses
 
     /** @var array<string, int> */
     private array $counts = [];
+
+    /** The pictures on topics of a branch, for a format that holds text alone. */
+    public static function ofPictures(Plan $plan, string $from): self
+    {
+        $losses = new self();
+        foreach ($plan->walk($from) as $id => $_) {
+            if ($plan->topics[$id]->picture !== null) {
+                $losses->note('topicPicture');
+            }
+        }
+
+        return $losses;
+    }
 
     public function note(string $what): void
     {

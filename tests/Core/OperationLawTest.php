@@ -31,6 +31,7 @@ use Embrel\Operation\SetDye;
 use Embrel\Operation\SetFlag;
 use Embrel\Operation\SetKind;
 use Embrel\Operation\SetNumbered;
+use Embrel\Operation\SetPicture;
 use Embrel\Operation\SetPlan;
 use Embrel\Operation\SetSize;
 use Embrel\Operation\SetSpot;
@@ -49,6 +50,7 @@ use Embrel\Plan\Edit;
 use Embrel\Plan\Flag;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Numbered;
+use Embrel\Plan\Picture;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Relation;
@@ -146,7 +148,7 @@ final class OperationLawTest extends TestCase
         foreach ([Plan::ROOT, Plan::TRAY] as $home) {
             foreach ($plan->walk($home) as $id => $level) {
                 $topic = $plan->topic($id);
-                $lines[] = implode("\t", [$level, $id, $topic->title, $topic->kind->value, $topic->numbered->value, $topic->dye?->value, $topic->flag?->value, $topic->target?->words, $topic->size?->value, $topic->alone?->value, $topic->spot?->value(), $topic->noted ? 'noted' : '', $topic->words, $topic->note?->toJson() ?? Note::empty()->toJson()]);
+                $lines[] = implode("\t", [$level, $id, $topic->title, $topic->kind->value, $topic->numbered->value, $topic->dye?->value, $topic->flag?->value, $topic->target?->words, $topic->size?->value, $topic->alone?->value, $topic->spot?->value(), $topic->picture?->value(), $topic->noted ? 'noted' : '', $topic->words, $topic->note?->toJson() ?? Note::empty()->toJson()]);
             }
         }
 
@@ -245,7 +247,7 @@ final class OperationLawTest extends TestCase
             8 => new SetFlag($some, mt_rand(0, 2) === 0 ? null : Flag::Question),
             9 => new SetTarget($some, mt_rand(0, 2) === 0 ? null : Target::of(mt_rand(1, 5000))),
             10 => new SetNumbered($some, Numbered::cases()[mt_rand(0, 2)]),
-            19 => [fn(): Operation => new SetSize($some, mt_rand(0, 2) === 0 ? null : Size::Large), fn(): Operation => new SetAlone($some, mt_rand(0, 2) === 0 ? null : Alone::Both), fn(): Operation => new SetSpot($some, mt_rand(0, 2) === 0 ? null : Spot::of(mt_rand(-500, 500) . ',7'))][mt_rand(0, 2)](),
+            19 => [fn(): Operation => new SetSize($some, mt_rand(0, 2) === 0 ? null : Size::Large), fn(): Operation => new SetAlone($some, mt_rand(0, 2) === 0 ? null : Alone::Both), fn(): Operation => new SetSpot($some, mt_rand(0, 2) === 0 ? null : Spot::of(mt_rand(-500, 500) . ',7')), fn(): Operation => new SetPicture($some, mt_rand(0, 2) === 0 ? null : Picture::of(str_repeat('a1', 32) . ':120x80@' . mt_rand(30, 90)))][mt_rand(0, 3)](),
             11 => $this->randomNote($plan, $one),
             12 => new SetPlan(['numbering' => ['decimal', 'essay', 'chapter', 'none'][mt_rand(0, 3)], 'subtitle' => 'S' . mt_rand(0, 9), 'numbering_depth' => mt_rand(1, 9), 'target' => mt_rand(0, 1) === 0 ? null : 900]),
             13 => new WrapTopics($some, $this->ids->next(), 'Around'),

@@ -290,3 +290,74 @@ function reached(first, goals) {
     }
     return seen;
 }
+
+test('a picture is chosen for a topic, shown on the map, made wider and taken off; what cannot be taken is said', async ({ page }) => {
+    const writer = await mapOf(page, 'Pictured', 'A', '\tA1', 'B');
+    const png = await page.evaluate(() => {
+        const canvas = Object.assign(document.createElement('canvas'), { width: 300, height: 200 });
+        canvas.getContext('2d').fillRect(0, 0, 150, 200);
+        return canvas.toDataURL('image/png').split(',')[1];
+    });
+    const choose = async (name, file) => {
+        await page.mouse.click(...await middle(page, /A1/), { button: 'right' });
+        const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('dialog', { name: /^Topic:/ }).getByRole('button', { name }).click()]);
+        await chooser.setFiles(file);
+    };
+    await choose('Choose…', { name: 'half.svg', mimeType: 'image/png', buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>') });
+    await expect(page.getByText('Save it as PNG')).toBeVisible();
+    await choose('Choose…', { name: 'half.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') });
+    const image = page.locator('image.topic-picture');
+    await expect(image).toHaveAttribute('width', '240');
+    const address = await image.getAttribute('href');
+    expect(await page.evaluate(async (one) => (await fetch(one)).headers.get('content-type'), address)).toBe('image/png');
+    const grip = await page.getByRole('treeitem', { name: /A1/ }).locator('.resize').boundingBox();
+    await drag(page, [grip.x + 6, grip.y + 6], [grip.x - 94, grip.y + 6]);
+    await page.mouse.up();
+    await expect.poll(async () => Number(await image.getAttribute('width'))).toBeLessThan(200);
+    await writer.saved();
+    await page.reload();
+    await expect(image).toBeVisible();
+    await page.mouse.click(...await middle(page, /A1/), { button: 'right' });
+    await page.getByRole('dialog', { name: /^Topic:/ }).getByRole('button', { name: 'Take it off' }).click();
+    await expect(image).toHaveCount(0);
+    expect(writer.problems).toEqual([]);
+});
+
+test('a finger marks, moves the map, and drags what is marked', async ({ browser }) => {
+    const context = await browser.newContext({ viewport: { width: 820, height: 1180 }, hasTouch: true });
+    const page = await context.newPage();
+    const writer = await mapOf(page, 'Touched', ...LINES);
+    const touch = await page.context().newCDPSession(page);
+    const press = async (type, ...points) => touch.send('Input.dispatchTouchEvent', { type, touchPoints: points.map(([x, y], id) => ({ x, y, id })) });
+    const slide = async (from, to) => {
+        await press('touchStart', from);
+        for (let step = 1; step <= 6; step++) {
+            await press('touchMove', [from[0] + ((to[0] - from[0]) * step) / 6, from[1] + ((to[1] - from[1]) * step) / 6]);
+        }
+        await page.waitForTimeout(250);
+        await press('touchEnd');
+    };
+    await page.touchscreen.tap(...await middle(page, /Wall/));
+    await expect(marked(page)).toHaveAccessibleName('2.2 Wall');
+    const before = await middle(page, /Fish/);
+    await slide(before, [before[0] + 60, before[1] + 40]);
+    await expect.poll(async () => Math.round((await middle(page, /Fish/))[0] - before[0])).toBe(60);
+    await expect(marked(page)).toHaveAccessibleName('2.2 Wall');
+    const [x, y] = await middle(page, /3 Breach/);
+    await slide(await middle(page, /Wall/), [x + 20, y]);
+    await writer.expectMap('1 Why\n  1.1 Storms\n  1.2 Fish\n2 Before\n  2.1 Grazing\n    2.1.1 Samphire\n3 Breach\n  3.1 Wall *');
+    const actual = page.locator('[data-tool=actual]');
+    const zoom = await actual.textContent();
+    const [cx, cy] = [500, 950];
+    await press('touchStart', [cx - 40, cy], [cx + 40, cy]);
+    for (let step = 1; step <= 5; step++) {
+        await press('touchMove', [cx - 40 - step * 12, cy], [cx + 40 + step * 12, cy]);
+    }
+    await press('touchEnd');
+    await expect(actual).not.toHaveText(zoom);
+    await page.touchscreen.tap(...await middle(page, /Wall/));
+    await page.touchscreen.tap(...await middle(page, /Wall/));
+    await expect(page.getByRole('textbox', { name: 'Title' })).toHaveValue('Wall');
+    expect(writer.problems).toEqual([]);
+    await context.close();
+});

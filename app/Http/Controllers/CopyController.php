@@ -8,6 +8,7 @@ use App\Models\Plan;
 use App\Rules\Id;
 use App\Store\BranchCopy;
 use App\Store\Change;
+use App\Store\PlanPictures;
 use App\Store\PlanStore;
 use App\Store\PlanView;
 use Embrel\Operation\RemoveTopics;
@@ -34,6 +35,7 @@ final class CopyController
         $place = $request->boolean('last') ? Place::lastIn($store->load($plan), $given['parent']) : new Place($given['parent'], $given['after'] ?? null);
         $add = $copy->of($from, $given['topics'], $place);
         $outcome = DB::transaction(static function () use ($request, $store, $plan, $from, $user, $given, $add) {
+            (new PlanPictures($plan->id))->takeOver($from->id);
             $outcome = $store->insist($plan, $user, new Change($given['id'], $given['id'], $add));
             if ($request->boolean('move') && $given['topics'] !== [] && $outcome->says !== null) {
                 $store->insist($from, $user, $store->change(new RemoveTopics($given['topics'])));

@@ -59,7 +59,7 @@ final class HandOverController
 
         return view('plans.preview', [
             'document' => $document,
-            'body' => (new HtmlWriter($losses))->body($document),
+            'body' => (new HtmlWriter($losses, static fn(string $id): string => route('plan.picture', [$plan, $id])))->body($document),
             'words' => $document->words(),
             'losses' => $losses->sentences(),
             'isOutline' => $outline,

@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Models\Plan;
 use App\Models\User;
 use App\Store\PersonalState;
+use App\Store\PlanPictures;
 use Embrel\Draft\Choices;
 use Embrel\Layout\Map\Arrangement;
 use Embrel\Layout\Map\Look;
@@ -92,6 +93,7 @@ final class HandOverRequest extends FormRequest
             $this->boolean('seen') ? (new PersonalState())->folds($this->person(), $this->plan()) : [],
             $this->boolean('ground', true),
             $this->boolean('fonts'),
+            new PlanPictures($this->plan()->id),
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Layout\Map;
 
 use Embrel\Layout\Text\Face;
+use Embrel\Plan\Picture;
 
 /**
  * What is drawn of one topic, measured: its number, the lines of its title, and the marks that
@@ -38,10 +39,17 @@ final readonly class Label
         public float $filled,
         public bool $hasFloret,
         public bool $isLoose = false,
+        public ?Picture $picture = null,
     ) {}
 
     /** How much higher a line stands than the size of its type. */
     public const LINE = 1.34;
+
+    /** @return array{float, float, float, float}|null where its picture is: from the start of the content, down from the middle, width, height */
+    public function pictureBox(): ?array
+    {
+        return $this->picture === null ? null : [0.0, $this->height / 2 - $this->picture->shownHeight() - 2.0, (float) $this->picture->shown, $this->picture->shownHeight()];
+    }
 
     /** @return float from the middle of the label to the base line of a line of its title */
     public function baseline(int $line): float

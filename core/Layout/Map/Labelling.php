@@ -64,6 +64,15 @@ final class Labelling
         $signs = $this->look->notes === 0 || $level <= $this->look->notes ? $this->signs($topic) : [];
         [$marks, $width, $height] = self::placed($signs, $indent + ($isRightToLeft ? $widest : $last), $indent + $widest, $height, $lines === [] ? 0.0 : $size, $indent + max($this->wrap, $widest) + self::SIGNS);
 
+        $picture = $isShown ? $topic->picture : null;
+        if ($picture !== null) {
+            // Under the text, which stays where it is seen from the top.
+            $more = $picture->shownHeight() + 6.0;
+            $marks = array_map(static fn(array $mark): array => [$mark[0], $mark[1], $mark[2], round($mark[3] - $more / 2, 1)], $marks);
+            $height += $more;
+            $width = max($width, (float) $picture->shown);
+        }
+
         return new Label(
             $id,
             $level,
@@ -83,6 +92,7 @@ final class Labelling
             $level === 1 ? 0.0 : $this->totals->filled($id),
             $topic->kind !== Kind::Aside,
             $isLoose,
+            $picture,
         );
     }
 

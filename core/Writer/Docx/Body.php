@@ -6,6 +6,7 @@ namespace Embrel\Writer\Docx;
 
 use Embrel\Document\Document;
 use Embrel\Document\Element;
+use Embrel\Document\Pictures;
 use Embrel\RichText\Node;
 use Embrel\Writer\Losses;
 
@@ -27,8 +28,11 @@ final class Body
     /** @var array<string, string> address → relationship id */
     private array $links = [];
     private int $bookmarks = 0;
+    private int $drawings = 0;
+    /** @var array<string, array{relation: string, extension: string}> picture → how the document names it */
+    private array $media = [];
 
-    public function __construct(private readonly Document $document, private readonly Lists $lists, private readonly Losses $losses) {}
+    public function __construct(private readonly Document $document, private readonly Lists $lists, private readonly Losses $losses, private readonly ?Pictures $pictures = null) {}
 
     /** The width between the margins, in twentieths of a point. */
     public static function textWidth(Document $document): int
@@ -36,6 +40,12 @@ final class Body
         [$width, , $margin] = self::PAGES[$document->properties->pageSize] ?? self::PAGES['a4'];
 
         return $width - 2 * $margin;
+    }
+
+    /** @return array<string, array{relation: string, extension: string}> */
+    public function media(): array
+    {
+        return $this->media;
     }
 
     /** @return array<string, string> */
@@ -122,9 +132,32 @@ final class Body
         match ($element->role) {
             Element::HEADING => $this->headingParagraph($element),
             Element::ITEM => $this->item($element),
+            Element::PICTURE => $this->picture($element),
             Element::QUOTE => $this->paragraph('Quote', $this->marked($element, $this->text($element->title)), self::indent($element->level, 567)),
             default => $element->block === null ? null : $this->block($element->block, $element->level, $element->inQuote ? 'Quote' : ''),
         };
+    }
+
+    /** A picture in a paragraph of its own, as wide as it is shown (96 pixels to the inch), at most as wide as the text. */
+    private function picture(Element $element): void
+    {
+        $picture = $element->picture;
+        $bytes = $picture === null ? null : $this->pictures?->bytes($picture->id);
+        if ($picture === null || $bytes === null) {
+            $this->losses->note('topicPicture');
+
+            return;
+        }
+        $this->media[$picture->id] ??= ['relation' => 'p' . (\count($this->media) + 1), 'extension' => str_starts_with($bytes, "\x89PNG") ? 'png' : 'jpeg'];
+        // English Metric Units: 9525 to a pixel, 635 to a twentieth of a point.
+        $width = min($picture->shown * 1.5 * 9525, self::textWidth($this->document) * 635);
+        $size = 'cx="' . (int) $width . '" cy="' . (int) ($width * $picture->height / $picture->width) . '"';
+        $id = ++$this->drawings;
+        $name = DocxWriter::escaped($element->title === '' ? 'Picture' : $element->title);
+        $this->paragraph('', '<w:r><w:drawing><wp:inline xmlns:wp="http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing" distT="0" distB="0" distL="0" distR="0"><wp:extent ' . $size . "/><wp:docPr id=\"{$id}\" name=\"Picture {$id}\" descr=\"{$name}\"/>"
+            . '<a:graphic xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main"><a:graphicData uri="http://schemas.openxmlformats.org/drawingml/2006/picture"><pic:pic xmlns:pic="http://schemas.openxmlformats.org/drawingml/2006/picture">'
+            . "<pic:nvPicPr><pic:cNvPr id=\"{$id}\" name=\"{$name}\"/><pic:cNvPicPr/></pic:nvPicPr><pic:blipFill><a:blip r:embed=\"{$this->media[$picture->id]['relation']}\"/><a:stretch><a:fillRect/></a:stretch></pic:blipFill>"
+            . '<pic:spPr><a:xfrm><a:off x="0" y="0"/><a:ext ' . $size . '/></a:xfrm><a:prstGeom prst="rect"><a:avLst/></a:prstGeom></pic:spPr></pic:pic></a:graphicData></a:graphic></wp:inline></w:drawing></w:r>', self::indent($element->level));
     }
 
     private function headingParagraph(Element $element): void

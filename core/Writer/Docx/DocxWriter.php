@@ -18,6 +18,7 @@ final class DocxWriter implements Writer
     private const TYPES = '<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types">'
         . '<Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/>'
         . '<Default Extension="xml" ContentType="application/xml"/>'
+        . '<Default Extension="png" ContentType="image/png"/><Default Extension="jpeg" ContentType="image/jpeg"/>'
         . '<Override PartName="/word/document.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.document.main+xml"/>'
         . '<Override PartName="/word/styles.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.styles+xml"/>'
         . '<Override PartName="/word/numbering.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.numbering+xml"/>'
@@ -35,10 +36,14 @@ final class DocxWriter implements Writer
         $losses = new Losses();
         $document = Draft::of($plan, $choices);
         $lists = new Lists($document, Lists::countsAbove($plan, $choices->from));
-        $body = new Body($document, $lists, $losses);
+        $body = new Body($document, $lists, $losses, $choices->pictures);
         $body->write("{$work}/document.xml");
 
-        (new ZipFile("{$work}/draft.docx"))
+        $zip = new ZipFile("{$work}/draft.docx");
+        foreach ($body->media() as $id => ['relation' => $name, 'extension' => $extension]) {
+            $zip->text("word/media/{$name}.{$extension}", (string) $choices->pictures?->bytes((string) $id));
+        }
+        $zip
             ->text('[Content_Types].xml', self::DECLARATION . self::TYPES)
             ->text('_rels/.rels', self::DECLARATION . '<Relationships xmlns="' . self::PACKAGE_RELATIONS . '">'
                 . '<Relationship Id="rId1" Type="' . self::RELATIONS . '/officeDocument" Target="word/document.xml"/>'
@@ -75,6 +80,10 @@ final class DocxWriter implements Writer
         }
         foreach ($body->links() as $href => $id) {
             $xml .= "<Relationship Id=\"{$id}\" Type=\"" . self::RELATIONS . '/hyperlink" Target="' . self::escaped((string) $href) . '" TargetMode="External"/>';
+        }
+
+        foreach ($body->media() as ['relation' => $name, 'extension' => $extension]) {
+            $xml .= "<Relationship Id=\"{$name}\" Type=\"" . self::RELATIONS . "/image\" Target=\"media/{$name}.{$extension}\"/>";
         }
 
         return $xml . '</Relationships>';

@@ -23,7 +23,8 @@ final class HtmlWriter
 
     private Document $document;
 
-    public function __construct(private readonly Losses $losses = new Losses()) {}
+    /** @param (\Closure(string): string)|null $address where a picture is seen, by its id; null: pictures are left out */
+    public function __construct(private readonly Losses $losses = new Losses(), private readonly ?\Closure $address = null) {}
 
     /** The elements as a fragment, without title and contents. */
     public function body(Document $document): string
@@ -53,10 +54,22 @@ final class HtmlWriter
 
         return match ($element->role) {
             Element::HEADING => $this->heading($element, $id),
+            Element::PICTURE => $this->picture($element),
             Element::ITEM => "<li{$id}>" . $this->numbered($element),
             Element::QUOTE => "<blockquote{$id}><p>" . self::escaped($element->title) . '</p></blockquote>',
             default => $this->bodyBlock($element),
         };
+    }
+
+    private function picture(Element $element): string
+    {
+        if ($element->picture === null || $this->address === null) {
+            $this->losses->note('topicPicture');
+
+            return '';
+        }
+
+        return '<figure class="draft-picture"><img src="' . self::escaped(($this->address)($element->picture->id)) . '" width="' . (int) ($element->picture->shown * 1.5) . '" alt="' . self::escaped($element->title) . '"></figure>';
     }
 
     private function bodyBlock(Element $element): string

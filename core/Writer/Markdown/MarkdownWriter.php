@@ -29,6 +29,10 @@ final class MarkdownWriter implements Writer
         fwrite($out, '# ' . self::escaped($this->document->title) . "\n");
         $before = null;
         foreach ($this->document->elements as $element) {
+            if ($element->role === Element::PICTURE) {
+                $this->losses->note('topicPicture');
+                continue;
+            }
             $tight = $element->role === Element::ITEM && $before?->role === Element::ITEM;
             fwrite($out, ($tight ? '' : "\n") . $this->element($element));
             $before = $element;

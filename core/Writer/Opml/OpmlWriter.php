@@ -12,6 +12,7 @@ use Embrel\Plan\Numbered;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
 use Embrel\RichText\Note;
+use Embrel\Writer\Losses;
 use Embrel\Writer\Writer;
 
 /**
@@ -42,7 +43,7 @@ final class OpmlWriter implements Writer
         $xml->endDocument();
         fwrite($out, (string) $xml->flush());
 
-        return [];
+        return Losses::ofPictures($plan, $choices->from)->sentences();
     }
 
     private function head(\XMLWriter $xml, Plan $plan, Choices $choices): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Svg;
 
+use Embrel\Document\Pictures;
 use Embrel\Draft\Choices;
 use Embrel\Layout\Map\Label;
 use Embrel\Layout\Map\Look;
@@ -32,6 +33,7 @@ final class SvgWriter implements Writer
     private const RANGES = ['U+0-FF,U+131,U+152-153,U+2BB-2DC,U+2000-206F,U+20AC,U+2122,U+2190-21FF,U+2212', 'U+100-2BA,U+1E00-1EFF,U+20A0-20C0,U+2C60-2C7F,U+A720-A7FF'];
 
     private \XMLWriter $xml;
+    private ?Pictures $pictures = null;
     /** @var resource */
     private $out;
 
@@ -46,6 +48,7 @@ final class SvgWriter implements Writer
     {
         $picture = Picture::of($plan, Numbering::of($plan, $choices->scheme, $choices->numberDepth), WordTotals::of($plan), $choices->map ?? new Look(), array_fill_keys($choices->folded, true), $choices->from);
         $this->out = $out;
+        $this->pictures = $choices->pictures;
         $this->xml = new \XMLWriter();
         $this->xml->openMemory();
         $this->xml->startDocument('1.0', 'UTF-8');
@@ -231,9 +234,20 @@ final class SvgWriter implements Writer
                 'fill' => $label->isUntitled || $kind === Kind::Aside ? Palette::FAINT : Palette::INK, 'font-style' => $label->isUntitled ? 'italic' : null, 'direction' => $label->isRightToLeft ? 'rtl' : null,
             ] + $this->length($line, $label->face, $label->size), static fn(mixed $value): bool => $value !== null), $line);
         }
+        $this->image($label, $x);
         foreach ($label->marks as [$which, $text, $at, $y]) {
             $this->mark($which, $text, $x + $at, $y);
         }
+    }
+
+    private function image(Label $label, float $x): void
+    {
+        $bytes = $label->picture === null ? null : $this->pictures?->bytes($label->picture->id);
+        if ($label->picture === null || $bytes === null) {
+            return;
+        }
+        [$left, $top, $width, $height] = $label->pictureBox() ?? [0.0, 0.0, 0.0, 0.0];
+        $this->element('image', ['x' => $x + $left, 'y' => $top, 'width' => $width, 'height' => $height, 'href' => 'data:' . (str_starts_with($bytes, "\x89PNG") ? 'image/png' : 'image/jpeg') . ';base64,' . base64_encode($bytes)]);
     }
 
     /**

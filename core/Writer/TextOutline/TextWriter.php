@@ -8,6 +8,7 @@ use Embrel\Draft\Choices;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
+use Embrel\Writer\Losses;
 use Embrel\Writer\Writer;
 
 /** Numbered text: a line a topic, two spaces a level, the note under its topic one level in behind a bar. */
@@ -43,7 +44,7 @@ final class TextWriter implements Writer
         }
         fwrite($out, $buffer . ($choices->loose ? $this->loose($plan) : ''));
 
-        return [];
+        return Losses::ofPictures($plan, $choices->from)->sentences();
     }
 
     private function note(?string $text, string $indent): string

@@ -39,6 +39,10 @@ export function label(shape, hasParts) {
         nodes.push(svg('text', { class: `title${shape.isUntitled ? ' is-empty' : ''}`, 'font-size': shape.size, direction: shape.isRightToLeft ? 'rtl' : null, y: shape.baseline },
             ...shape.lines.map((line, i) => svg('tspan', { x: at, dy: i === 0 ? 0 : shape.lineHeight }, `${line} `))));
     }
+    if (shape.picture) {
+        const [id, left, top, width, height] = shape.picture;
+        nodes.push(svg('image', { class: 'topic-picture', href: `${location.pathname.replace(/\/(map|gather)$/, '')}/pictures/${id}`, x: x + left, y: top, width, height }), svg('path', { class: 'resize', d: `M${x + left + width - 10} ${top + height}h10v-10z` }));
+    }
     shape.marks.forEach((mark) => nodes.push(sign(mark, x)));
     if (hasParts) {
         nodes.push(knob(shape));

@@ -44,7 +44,10 @@ export class Hands {
         }
         const leaf = this.leafAt(event);
         this.map.peek.hide();
-        if (leaf && event.target.closest('.handle')) {
+        if (leaf && event.target.closest('.resize')) {
+            event.preventDefault();
+            this.map.pictures.resize(event, leaf.dataset.id);
+        } else if (leaf && event.target.closest('.handle')) {
             event.preventDefault();
             this.map.relations.pull(event, leaf.dataset.id);
         } else if (leaf) {

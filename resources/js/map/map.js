@@ -8,6 +8,7 @@ import { LooksPanel } from './looks-panel.js';
 import { NotePeek } from './note-peek.js';
 import { RelationLayer } from './relation-layer.js';
 import { Picture } from './picture.js';
+import { Pictures } from './pictures.js';
 import { Tray } from './tray.js';
 
 const STEP = 1.25;
@@ -30,6 +31,7 @@ export class MapView {
         this.panel = new LooksPanel(this);
         this.peek = new NotePeek(this);
         this.relations = new RelationLayer(this);
+        this.pictures = new Pictures(this);
         this.box = this.picture.box;
         this.box.addEventListener('keydown', (event) => this.pressed(event));
         document.getElementById('first-on-map').addEventListener('keydown', (event) => this.outline.addFirst(event));
@@ -126,7 +128,7 @@ export class MapView {
     }
 
     moved() {
-        this.picture.draw();
+        this.picture.move();
         this.picture.placeField();
         this.overview.draw();
         this.peek.hide();
@@ -168,11 +170,15 @@ export class MapView {
         return told;
     }
 
-    take(told) {
+    /** `isLast`: nothing else has changed that would draw it too. */
+    take(told, isLast = true) {
         this.isStale = false;
         this.side.dataset.arrangement = told.look.arrangement;
         this.side.dataset.style = told.look.style;
         this.picture.take(told);
+        if (isLast) {
+            this.outline.draw();
+        }
         this.relations.draw(told.relations);
         this.overview.draw(true);
         this.picture.placeField();

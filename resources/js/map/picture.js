@@ -18,6 +18,8 @@ export class Picture {
         this.scroller = this.box;
         this.stage = this.box.appendChild(svg('g', { class: 'stage', role: 'presentation' }));
         this.under = this.stage.appendChild(svg('g', { 'aria-hidden': 'true', class: 'under-labels' }));
+        this.stalkLayer = this.stage.appendChild(svg('g', { 'aria-hidden': 'true', class: 'stalks' }));
+        this.coarseLayer = this.stage.appendChild(svg('g', { 'aria-hidden': 'true', class: 'coarse' }));
         this.labels = this.stage.appendChild(svg('g', { role: 'presentation' }));
         this.over = this.stage.appendChild(svg('g', { 'aria-hidden': 'true', class: 'over-labels' }));
         this.drawn = new Map();
@@ -56,7 +58,6 @@ export class Picture {
         this.way = null;
         this.isStale = true;
         this.frame();
-        this.layOut(this.wanted ?? []);
     }
 
     get ways() {
@@ -73,12 +74,7 @@ export class Picture {
         this.under.replaceChildren(
             look.ground && svg('g', { class: 'tints' }, ...sections.filter(({ id }) => !this.sections.get(id).shapes[0].isLoose).map(({ id }) => this.tint(id))),
             svg('g', { class: 'spine' }, ...spine.map(([x1, y1, x2, y2], i) => svg('path', { d: `M${x1} ${y1}L${x2} ${y2}`, '--d': this.spineDye(i) }))),
-            svg('g', { class: 'stalks' }),
-            svg('g', { class: 'coarse' }),
             svg('text', { class: 'map-title', 'font-size': title.size }, ...title.lines.map((line, i) => svg('tspan', { x, y: (y - title.room[1] / 2 + high * i + title.size * 1.02).toFixed(1) }, line))));
-        this.stalkLayer = this.under.querySelector('.stalks');
-        this.coarseLayer = this.under.querySelector('.coarse');
-        this.stalks.clear();
         this.hasCoarse = false;
     }
 
@@ -132,10 +128,16 @@ export class Picture {
         this.draw();
     }
 
-    /** Draws what is in sight and not drawn yet, and takes away what has gone out of it. */
     draw() {
+        if (this.move()) {
+            this.fresh();
+        }
+    }
+
+    /** Goes along with the camera: draws what has come into sight, and takes away what has gone out of it. */
+    move() {
         if (!this.told || this.map.page.view !== 'map') {
-            return;
+            return false;
         }
         const { camera } = this.map;
         const { x, y, k } = camera.view;
@@ -151,8 +153,10 @@ export class Picture {
             this.covered = [sight[0] - width, sight[1] - height, sight[2] + width, sight[3] + height];
             this.isStale = false;
             this.fillSight();
+            this.fresh();
+            return false;
         }
-        this.fresh();
+        return true;
     }
 
     covers(sight) {

@@ -5,7 +5,7 @@
  */
 export class Shape {
     constructor(told, at, section) {
-        [this.id, this.level, this.inX, this.inY, this.inTurn, this.reach, this.height, this.start, this.indent, this.width, this.size, this.number, this.lines, this.baseline, this.lineHeight, this.marks, this.traits, this.inside, this.dye, this.filled, this.stalk] = told;
+        [this.id, this.level, this.inX, this.inY, this.inTurn, this.reach, this.height, this.start, this.indent, this.width, this.size, this.number, this.lines, this.baseline, this.lineHeight, this.marks, this.traits, this.inside, this.dye, this.filled, this.stalk, this.picture] = told;
         this.section = section;
         this.place(at);
     }

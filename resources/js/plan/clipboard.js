@@ -41,6 +41,11 @@ export class Clipboard {
         }
         event.preventDefault();
         const { outline } = this;
+        const [file] = event.clipboardData.files;
+        if (file?.type.startsWith('image/')) {
+            outline.page.map.pictures.put(file, outline.active);
+            return;
+        }
         outline.folds.delete(outline.active);
         await this.take(event.clipboardData, outline.tree.lastPlace(outline.active));
     }

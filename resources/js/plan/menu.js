@@ -41,6 +41,7 @@ export class Menu extends Popover {
             this.choice('Numbering', 'numbered', Object.entries(NUMBERED).map(([value, label]) => [value, label, topic.numbered === value]), set('numbered')),
             this.choice('Size on the map', 'size', [['small', 'small', topic.size === 'small'], [null, 'as its level', topic.size === null], ['large', 'large', topic.size === 'large'], ['huge', 'huge', topic.size === 'huge']], set('size')),
             (topic.dye || topic.size) && this.choice('For itself alone, not its parts', 'alone', [['dye', 'dye'], ['size', 'size']].filter(([field]) => topic[field]).map(([field, name]) => [field, name, [field, 'both'].includes(topic.alone)]), (field) => this.toggleAlone(topic, field)),
+            this.picture(id, topic),
             parts > 1 && this.group('Sort its parts by', 'sort', ...SORTS.map(([by, label]) => element('button', { type: 'button', onclick: () => { this.close(); outline.moving.sortParts(id, by); } }, label))),
             element('div', { class: 'acts-list' }, ...ACTIONS.map(([label, action, key]) => element('button', { type: 'button', onclick: () => this.act(action, id) }, label, key && element('span', { class: 'kbd' }, key)))));
         const first = part ? this.box.querySelector(`[data-part=${part}]`) : this.box.querySelector('button');
@@ -107,6 +108,14 @@ export class Menu extends Popover {
         });
         return element('fieldset', { 'data-part': 'target' }, element('label', { class: 'legend', for: 'topic-target' }, 'Target in words'), field,
             element('button', { type: 'button', onclick: keep }, 'Set'), element('button', { type: 'button', onclick: () => this.set('target', null) }, 'None'));
+    }
+
+    /** A picture on a topic: chosen from a file, or taken off. */
+    picture(id, topic) {
+        const { pictures } = this.outline.page.map;
+        const file = element('input', { type: 'file', accept: 'image/png,image/jpeg,image/webp,image/gif', 'aria-label': 'Picture', hidden: true, onchange: () => { const [chosen] = file.files; this.close(); pictures.put(chosen, id); } });
+        return this.group('Picture', 'picture', file, element('button', { type: 'button', onclick: () => file.click() }, topic.picture ? 'Another…' : 'Choose…'),
+            topic.picture && element('button', { type: 'button', onclick: () => this.set('picture', null) }, 'Take it off'));
     }
 
     /** Whether its dye, or its size, goes on to what is under it. */

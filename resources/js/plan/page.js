@@ -169,7 +169,7 @@ export class Page {
         this.tree.take(answer);
         this.outline.told();
         this.gather.told();
-        answer.map ? this.map.take(answer.map) : this.map.changed();
+        answer.map ? this.map.take(answer.map, false) : this.map.changed();
         this.draw();
         this.find.told(answer);
         this.note.told(answer, ownNotes);

@@ -1,7 +1,7 @@
 export const ROOT = '00000000000000000000000000';
 export const TRAY = '00000000000000000000000001';
 /** What most topics are: PHP leaves it out of a plan that is told whole. */
-const USUAL = { title: '', kind: 'section', numbered: 'usual', dye: null, flag: null, target: null, noted: false, size: null, alone: null, spot: null, label: '' };
+const USUAL = { title: '', kind: 'section', numbered: 'usual', dye: null, flag: null, target: null, noted: false, size: null, alone: null, spot: null, picture: null, label: '' };
 
 /**
  * The page's mirror of the plan: what PHP has told, with the person's own changes shown at once.
@@ -264,7 +264,7 @@ export class Tree {
             case 'relation':
                 Object.assign(this.relations.get(operation.relation) ?? {}, operation.set);
                 break;
-            case 'kind': case 'flag': case 'dye': case 'target': case 'numbered': case 'size': case 'alone': case 'spot':
+            case 'kind': case 'flag': case 'dye': case 'target': case 'numbered': case 'size': case 'alone': case 'spot': case 'picture':
                 operation.ids.forEach((id) => { this.get(id)[operation.type] = operation.value; });
                 break;
             case 'compound':

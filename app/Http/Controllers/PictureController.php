@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Plan;
+use App\Store\PictureIntake;
+use App\Store\PlanPictures;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Gate;
+
+/** Takes a picture in, and shows it. */
+final class PictureController
+{
+    public function store(Request $request, Plan $plan): JsonResponse
+    {
+        Gate::authorize('update', $plan);
+        $file = $request->file('picture');
+        if (!$file instanceof UploadedFile || !$file->isValid()) {
+            return response()->json(['message' => 'The picture did not arrive. A picture may have 10 MB at most.'], 422);
+        }
+        try {
+            $taken = PictureIntake::of((string) file_get_contents($file->getPathname()));
+        } catch (\DomainException $why) {
+            return response()->json(['message' => $why->getMessage()], 422);
+        }
+        (new PlanPictures($plan->id))->keep($taken);
+
+        return response()->json(['picture' => $taken->picture()->value(), 'said' => $taken->said]);
+    }
+
+    public function show(Plan $plan, string $picture): Response
+    {
+        Gate::authorize('view', $plan);
+        $row = (new PlanPictures($plan->id))->row($picture) ?? abort(404);
+
+        return new Response($row->bytes, 200, ['Content-Type' => $row->type, 'Cache-Control' => 'private, max-age=31536000, immutable']);
+    }
+}
