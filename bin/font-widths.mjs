@@ -1,12 +1,14 @@
 /**
  * Takes the advance widths of the shipped fonts, at the weights that the map uses, into
- * core/Layout/Text/Widths.php. Part of the build: run after another version of a font has been chosen.
+ * core/Layout/Text/Widths.php, and the fonts at those weights into resources/fonts/ for PDF files,
+ * which cannot hold fonts of variable weight. Part of the build: run after another version of a font has been chosen.
  *
  * usage: node bin/font-widths.mjs
  */
-import { readFileSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import * as fontkit from 'fontkit';
+import subsetFont from 'subset-font';
 import wawoff2 from 'wawoff2';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
@@ -76,3 +78,12 @@ final class Widths
 ${tables.join('\n')}}
 `;
 writeFileSync(`${root}core/Layout/Text/Widths.php`, code);
+
+mkdirSync(`${root}resources/fonts`, { recursive: true });
+for (const [name, family, weight] of FACES) {
+    const signs = (await widths(family, weight)).map(([sign]) => String.fromCodePoint(sign)).join('');
+    for (const part of ['latin', 'latin-ext']) {
+        const file = readFileSync(`${root}node_modules/@fontsource-variable/${family}/files/${family}-${part}-wght-normal.woff2`);
+        writeFileSync(`${root}resources/fonts/${name.toLowerCase()}-${part}.ttf`, await subsetFont(file, signs, { targetFormat: 'truetype', variationAxes: { wght: weight }, noLayoutClosure: true }));
+    }
+}

@@ -8,6 +8,7 @@ use Embrel\Draft\Choices;
 use Embrel\Id\CountedIds;
 use Embrel\Layout\Map\Arrangement;
 use Embrel\Layout\Map\Look;
+use Embrel\Layout\Map\Sheets;
 use Embrel\Layout\Map\Style;
 use Embrel\Plan\Scheme;
 use Embrel\Reader;
@@ -59,6 +60,8 @@ final class Command
                 $argument === '--no-contents' => $choices['contents'] = false,
                 $name === '--arrangement' => $look['arrangement'] = Arrangement::tryFrom($value) ?? throw new Usage("There is no arrangement called “{$value}”."),
                 $name === '--style' => $look['style'] = Style::tryFrom($value) ?? throw new Usage("There is no style called “{$value}”."),
+                $name === '--paper' => $choices['paper'] = isset(Sheets::PAPERS[$value]) ? $value : throw new Usage("There is no paper called “{$value}”."),
+                $argument === '--sheets' => $choices['severalSheets'] = true,
                 $argument === '--fonts' => $choices['embedsFonts'] = true,
                 $argument === '--no-ground' => $choices['ground'] = false,
                 $name === '--numbering' => $choices['scheme'] = Scheme::tryFrom($value) ?? throw new Usage("There is no numbering called “{$value}”."),
@@ -92,7 +95,7 @@ final class Command
     /** @param array{stripNumbers?: true, descriptions?: true, lists?: true} $reading */
     private static function convert(string $input, string $output, array $reading, Choices $choices): void
     {
-        $format = Writer\Format::ofPath($output) ?? throw new Usage("“{$output}” has none of the extensions docx, md, opml, txt and svg.");
+        $format = Writer\Format::ofPath($output) ?? throw new Usage("“{$output}” has none of the extensions docx, md, opml, txt, svg and pdf.");
         $result = self::read($input, $reading);
         $work = sys_get_temp_dir() . '/embrel-' . bin2hex(random_bytes(8));
         // Beside the output, so that it takes its place in one step: nothing half-written is ever there.

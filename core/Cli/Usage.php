@@ -11,13 +11,14 @@ final class Usage extends \InvalidArgumentException
         usage: embrel convert INPUT OUTPUT [options]
                embrel inspect FILE [--strip-numbers] [--descriptions] [--lists]
 
-        Formats go by extension. In: opml, txt, md. Out: docx, md, opml, txt, svg.
+        Formats go by extension. In: opml, txt, md. Out: docx, md, opml, txt, svg, pdf.
 
           --numbering=decimal|essay|chapter|none   --number-depth=N (1 to 9)
           --heading-depth=N (1 to 9)               --no-notes
           --no-contents                            --strip-numbers
           --arrangement=spine|both|round           --fonts  SVG: with the fonts in it
           --style=reed|dense|broad|field|drafting  --no-ground  SVG: without a ground
+          --paper=a4|a3|a2|letter|tabloid          --sheets  PDF: in its own size across several
           --descriptions  OPML: read `description` as the note
           --lists         Markdown: list items become topics also beside headings
         TEXT;

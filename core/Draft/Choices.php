@@ -25,6 +25,8 @@ final readonly class Choices
      * @param list<string> $folded      maps only: topics whose parts are not shown
      * @param bool        $ground       maps only: on a white ground instead of none
      * @param Pictures|null $pictures   where the pictures on topics are had from; null: they are left out
+     * @param string|null $paper        PDF only: one of Sheets::PAPERS; null: as the plan has it
+     * @param bool        $severalSheets PDF only: in its own size across several sheets, instead of on one
      * @param bool        $embedsFonts  maps only: with the fonts in the file
      */
     public function __construct(
@@ -41,5 +43,7 @@ final readonly class Choices
         public bool $ground = true,
         public bool $embedsFonts = false,
         public ?Pictures $pictures = null,
+        public ?string $paper = null,
+        public bool $severalSheets = false,
     ) {}
 }

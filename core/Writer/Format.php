@@ -12,6 +12,7 @@ enum Format: string
     case Opml = 'opml';
     case Text = 'txt';
     case Svg = 'svg';
+    case Pdf = 'pdf';
 
     /** @param Svg\Fonts|null $fonts where a map has its fonts from, if they are to go with it */
     public function writer(?Svg\Fonts $fonts = null): Writer
@@ -22,6 +23,7 @@ enum Format: string
             self::Opml => new Opml\OpmlWriter(),
             self::Text => new TextOutline\TextWriter(),
             self::Svg => new Svg\SvgWriter($fonts),
+            self::Pdf => new Pdf\PdfWriter(),
         };
     }
 
@@ -33,6 +35,7 @@ enum Format: string
             self::Opml => 'text/x-opml; charset=utf-8',
             self::Text => 'text/plain; charset=utf-8',
             self::Svg => 'image/svg+xml',
+            self::Pdf => 'application/pdf',
         };
     }
 
@@ -44,6 +47,7 @@ enum Format: string
             self::Opml => 'Outline file',
             self::Text => 'Numbered text',
             self::Svg => 'Map',
+            self::Pdf => 'Map on paper',
         };
     }
 
@@ -56,7 +60,7 @@ enum Format: string
     /** Whether it is a picture of the map instead of a text. */
     public function isMap(): bool
     {
-        return $this === self::Svg;
+        return $this === self::Svg || $this === self::Pdf;
     }
 
     public static function ofPath(string $path): ?self

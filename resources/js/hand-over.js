@@ -6,6 +6,7 @@ export default function handOver() {
         format: 'docx',
         kind: 'svg',
         busy: '',
+        sheets: '',
         address: '',
         ticket: 0,
         error: '',
@@ -18,13 +19,13 @@ export default function handOver() {
             return this.format === 'opml';
         },
         get isMap() {
-            return this.format === 'svg';
+            return this.format === 'svg' || this.isPaper;
         },
         get isPaper() {
-            return this.isMap && this.kind === 'sheets';
+            return this.format === 'pdf';
         },
         get verb() {
-            return this.isPaper ? 'Lay out the sheets' : this.isMap ? 'Download the map' : 'Download the draft';
+            return this.isMap ? 'Download the map' : 'Download the draft';
         },
         get isText() {
             return this.format === 'txt';
@@ -49,7 +50,7 @@ export default function handOver() {
         /** A map as PNG is drawn here; everything else comes as a file. */
         async leave(event) {
             const times = Number(this.kind);
-            if (!this.isMap || !times) {
+            if (!this.isMap || this.isPaper || !times) {
                 return;
             }
             event.preventDefault();
@@ -65,7 +66,8 @@ export default function handOver() {
         async look() {
             const ticket = ++this.ticket;
             const query = this.query();
-            this.address = `${this.$root.dataset.address}/${this.isPaper ? 'sheets' : 'file'}?${query}${this.isMap && this.kind !== 'svg' ? '&fonts=1' : ''}`;
+            this.address = `${this.$root.dataset.address}/file?${query}${this.isMap && this.kind !== 'svg' ? '&fonts=1' : ''}`;
+            this.sheets = `${this.$root.dataset.address}/sheets?${query}`;
             try {
                 const response = await fetch(`${this.$root.dataset.address}/preview?${query}`, { headers: { Accept: 'text/html' } });
                 if (!response.ok) {

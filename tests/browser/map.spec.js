@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { findings, planOf } from './writer.js';
 
 const LINES = ['Why', '\tStorms', '\tFish', 'Before', '\tGrazing', '\t\tSamphire', '\tWall', 'Breach'];
@@ -360,4 +361,36 @@ test('a finger marks, moves the map, and drags what is marked', async ({ browser
     await expect(page.getByRole('textbox', { name: 'Title' })).toHaveValue('Wall');
     expect(writer.problems).toEqual([]);
     await context.close();
+});
+
+test('the map is handed over as SVG, PNG and PDF, as it is seen, and printed', async ({ page }) => {
+    const writer = await mapOf(page, 'Leaving', ...LINES);
+    await writer.type('[ArrowDown]', '[Space]');
+    await expect(page.getByRole('treeitem', { name: '2 Before 3 inside' })).toBeVisible();
+    await page.waitForTimeout(600);
+    await page.getByRole('button', { name: 'How the map is drawn' }).click();
+    await page.getByRole('link', { name: 'Hand over this map' }).click();
+    await expect(page.getByRole('img', { name: 'The map of Leaving' })).toBeVisible();
+    const download = async () => {
+        const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Download the map' }).click()]);
+        return { name: file.suggestedFilename(), bytes: readFileSync(await file.path()) };
+    };
+    const map = await download();
+    expect(map.name).toBe('Leaving.svg');
+    expect(map.bytes.toString()).toContain('>Storms</text>');
+    expect(map.bytes.toString()).not.toContain('Samphire');
+    const [, width] = /width="([\d.]+)"/.exec(map.bytes.toString());
+    await page.getByRole('combobox', { name: /File/ }).selectOption('3');
+    const picture = await download();
+    expect(picture.name).toBe('Leaving.png');
+    expect(picture.bytes.readUInt32BE(16)).toBe(Math.ceil(Number(width) * 3));
+    await page.getByText('Map on paper').click();
+    await expect(page.getByRole('combobox', { name: /Paper/ })).toBeVisible();
+    const paper = await download();
+    expect(paper.name).toBe('Leaving.pdf');
+    expect(paper.bytes.subarray(0, 8).toString()).toBe('%PDF-1.7');
+    expect(await findings(page)).toEqual([]);
+    const [sheets] = await Promise.all([page.waitForEvent('popup'), page.getByRole('link', { name: 'Print…' }).click()]);
+    await expect(sheets.getByRole('img', { name: 'The map, sheet 1 of 1' })).toBeVisible();
+    expect(writer.problems).toEqual([]);
 });

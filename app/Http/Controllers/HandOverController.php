@@ -22,7 +22,6 @@ use Embrel\Writer\Svg\FontFolder;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class HandOverController
@@ -51,7 +50,7 @@ final class HandOverController
     {
         $tree = $this->store->load($plan, true);
         if ($request->writing()->isMap()) {
-            return view('plans.map-preview', ['address' => route('hand-over.file', $plan) . '?' . $request->getQueryString() . '&shown=1&fonts=1', 'title' => $plan->title]);
+            return view('plans.map-preview', ['address' => route('hand-over.file', $plan) . '?' . http_build_query(['format' => 'svg', 'shown' => 1, 'fonts' => 1] + $request->query()), 'title' => $plan->title]);
         }
         $losses = new Losses();
         $document = Draft::of($tree, $request->choices($tree));
@@ -70,17 +69,19 @@ final class HandOverController
     /** The map alone, on sheets of paper. */
     public function sheets(HandOverRequest $request, Plan $plan): View
     {
-        $given = $request->validate(['paper' => ['nullable', Rule::in(array_keys(Sheets::PAPERS))], 'several' => ['nullable', 'boolean']]);
         $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('There is no room for the map.');
-        $tree = $this->store->load($plan);
-        Format::Svg->writer()->write($tree, $request->choices($tree), $out, '');
+        $tree = $this->store->load($plan, true);
+        $choices = $request->choices($tree);
+        Format::Svg->writer()->write($tree, $choices, $out, '');
         rewind($out);
         $svg = (string) preg_replace('/\A<\?xml[^>]*>\s*<svg /', '<svg id="map" ', (string) stream_get_contents($out));
+        // Its styles are those of the page.
+        $svg = (string) preg_replace('#<style>.*?</style>#s', '', $svg);
         preg_match('/viewBox="([-\d. ]+)"/', $svg, $box);
         /** @var array{float, float, float, float} $bounds */
         $bounds = array_map(floatval(...), explode(' ', $box[1] ?? '0 0 1 1'));
 
-        return view('plans.sheets', ['title' => $plan->title, 'svg' => $svg, 'paper' => $given['paper'] ?? 'a4', 'sheets' => Sheets::of($bounds, $given['paper'] ?? 'a4', $request->boolean('several'))]);
+        return view('plans.sheets', ['title' => $plan->title, 'svg' => $svg, 'sheets' => Sheets::of($bounds, $choices->paper ?? $tree->properties->pageSize, $choices->severalSheets)]);
     }
 
     public function download(HandOverRequest $request, Plan $plan): StreamedResponse

@@ -11,6 +11,7 @@ use App\Store\PlanPictures;
 use Embrel\Draft\Choices;
 use Embrel\Layout\Map\Arrangement;
 use Embrel\Layout\Map\Look;
+use Embrel\Layout\Map\Sheets;
 use Embrel\Layout\Map\Style;
 use Embrel\Plan\Plan as CorePlan;
 use Embrel\Plan\Scheme;
@@ -47,6 +48,8 @@ final class HandOverRequest extends FormRequest
             'seen' => ['nullable', 'boolean'],
             'ground' => ['nullable', 'boolean'],
             'fonts' => ['nullable', 'boolean'],
+            'paper' => ['nullable', Rule::in(array_keys(Sheets::PAPERS))],
+            'several' => ['nullable', 'boolean'],
         ];
     }
 
@@ -94,6 +97,8 @@ final class HandOverRequest extends FormRequest
             $this->boolean('ground', true),
             $this->boolean('fonts'),
             new PlanPictures($this->plan()->id),
+            $this->string('paper')->toString() ?: null,
+            $this->boolean('several'),
         );
     }
 }

@@ -39,6 +39,7 @@ export class LooksPanel {
         };
         panel.raise('How the map is drawn', this.button, styles, element('fieldset', {}, element('span', { class: 'legend' }, 'Width of titles'), wrap),
             element('fieldset', { class: 'levels' }, element('span', { class: 'legend' }, 'Show'), down('Branches', 'branches'), down('Titles', 'titles'), down('Notes, words and flags', 'notes')));
+        panel.box.append(element('div', { class: 'acts-list' }, element('a', { href: `${map.page.address}/hand-over?format=svg&seen=1` }, 'Hand over this map'), element('a', { href: `${map.page.address}/hand-over?format=pdf&seen=1` }, 'Print this map')));
         panel.box.querySelector('button').focus();
     }
 

@@ -21,8 +21,8 @@
             <h2 x-show="isMap">How it is drawn</h2>
             <label class="choice" x-show="isMap"><span>Arrangement</span><select name="arrangement">@foreach (['spine' => 'Spine', 'both' => 'Both sides', 'round' => 'Round'] as $value => $name)<option value="{{ $value }}" @selected($value === $look->arrangement->value)>{{ $name }}</option>@endforeach</select></label>
             <label class="choice" x-show="isMap"><span>Style</span><select name="style">@foreach (\Embrel\Layout\Map\Style::cases() as $style)<option value="{{ $style->value }}" @selected($style === $look->style)>{{ \Illuminate\Support\Str::before($style->name(), ':') }}</option>@endforeach</select></label>
-            <label class="choice" x-show="isMap"><span>White ground</span><input type="checkbox" name="ground" checked></label>
-            <label class="choice" x-show="isMap"><span>File</span><select x-model="kind"><option value="svg">SVG, text as text</option><option value="fonts">SVG with its fonts</option><option value="1">PNG</option><option value="2">PNG, twice as large</option><option value="3">PNG, three times as large</option><option value="sheets">Paper or PDF</option></select></label>
+            <label class="choice" x-show="isMap && !isPaper"><span>White ground</span><input type="checkbox" name="ground" checked></label>
+            <label class="choice" x-show="isMap && !isPaper"><span>File</span><select x-model="kind"><option value="svg">SVG, text as text</option><option value="fonts">SVG with its fonts</option><option value="1">PNG</option><option value="2">PNG, twice as large</option><option value="3">PNG, three times as large</option></select></label>
             <label class="choice" x-show="isPaper"><span>Paper</span><select name="paper">@foreach (['a4' => 'A4', 'a3' => 'A3', 'a2' => 'A2', 'letter' => 'Letter', 'tabloid' => 'Tabloid'] as $value => $name)<option value="{{ $value }}" @selected($value === $properties->pageSize)>{{ $name }}</option>@endforeach</select></label>
             <label class="choice" x-show="isPaper"><span>Across several sheets, in its own size</span><input type="checkbox" name="several"></label>
             <h2 x-show="!isOutline">How it reads</h2>
@@ -34,7 +34,7 @@
         <main class="stage">
             <p class="error" role="alert" x-text="error" x-show="error"></p>
             <div role="region" x-ref="preview" aria-live="polite" aria-label="Preview"></div>
-            <div class="go"><span class="hint" id="counts"></span><span class="hint" x-text="busy"></span><a class="primary" x-bind:href="address" x-bind:download="isPaper ? null : ''" x-bind:target="isPaper ? '_blank' : null" x-on:click="leave" x-text="verb">Download the draft</a></div>
+            <div class="go"><span class="hint" id="counts"></span><span class="hint" x-text="busy"></span><a class="plain" x-show="isPaper" x-bind:href="sheets" target="_blank">Print…</a><a class="primary" x-bind:href="address" download x-on:click="leave" x-text="verb">Download the draft</a></div>
         </main>
     </div>
 </div>
