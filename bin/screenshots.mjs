@@ -30,6 +30,23 @@ async function gather(one) {
     await one.evaluate(() => document.fonts.ready);
 }
 
+/** The map of a plan in an arrangement, with the marked topic's note where one is wanted. */
+async function map(one, title, arrangement, note = false) {
+    await one.goto(`${address}/plans`);
+    await one.getByRole('link', { name: title }).click();
+    await one.waitForURL('**/plans/*');
+    await one.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Map' }).click();
+    await one.getByRole('button', { name: arrangement }).click();
+    await one.waitForTimeout(900);
+    if (note) {
+        await one.locator('.leaf', { hasText: 'Modelling the first tides' }).locator('.title').click();
+        await one.keyboard.press('n');
+        await one.waitForTimeout(900);
+        await one.locator('.page').evaluate((box) => { box.scrollTop = 0; });
+    }
+    await one.evaluate(() => document.fonts.ready);
+}
+
 /** The history of a small plan, of an account made for it. */
 async function history() {
     const one = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
@@ -90,6 +107,13 @@ await main.keyboard.press('Escape');
 await main.getByRole('button', { name: 'Close the search' }).click();
 await gather(main);
 await shot(main, 'gather');
+for (const [title, arrangement, name, note] of [['Bringing Back the Tide', 'Spine', 'map', true], ['A Year at the Bell Foundry', 'Round', 'map-round', false], ['Bringing Back the Tide', 'Both sides', 'map-both', false]]) {
+    await map(main, title, arrangement, note);
+    await shot(main, name);
+    await main.getByRole('button', { name: 'Close the note' }).click({ timeout: 500 }).catch(() => {});
+}
+await main.getByRole('button', { name: 'Spine' }).click();
+await main.waitForTimeout(500);
 await main.getByRole('link', { name: 'Hand over' }).click();
 await main.getByLabel('Preview').getByText('Contents').waitFor();
 await shot(main, 'hand-over');

@@ -172,6 +172,32 @@ test('every arrangement and style keeps the order; zoom, fit, focus; the note st
     expect(writer.problems).toEqual([]);
 });
 
+test('the search stays on the map; what does not fit has an overview; the map fills the screen', async ({ page }) => {
+    const writer = await mapOf(page, 'Sought', ...LINES, ...Array.from({ length: 60 }, (_, i) => `Row ${i + 1}`));
+    await writer.type('[Control+f]', 'row 5');
+    await expect(page.getByText('11 found')).toBeVisible();
+    await expect(page.locator('.leaf.is-found')).not.toHaveCount(0);
+    await writer.type('[Enter]');
+    await expect(page.getByText('1 of 11', { exact: true })).toBeVisible();
+    await expect(marked(page)).toHaveAccessibleName('8 Row 5');
+    await expect(page.locator('.leaf.is-found-now')).toHaveAccessibleName('8 Row 5');
+    await writer.type('[Enter]');
+    await expect(marked(page)).toHaveAccessibleName('53 Row 50');
+    await writer.type('[Escape]');
+    await expect(page.locator('#overview')).toBeVisible();
+    const before = await page.locator('#overview .frame').getAttribute('y');
+    const box = await page.locator('#overview').boundingBox();
+    await page.mouse.click(box.x + box.width / 2, box.y + 8);
+    await expect.poll(() => page.locator('#overview .frame').getAttribute('y')).not.toBe(before);
+    await page.getByRole('button', { name: 'Whole plan' }).click();
+    await expect(page.locator('#overview')).toBeHidden();
+    await page.getByRole('button', { name: 'Full screen' }).click();
+    await expect.poll(() => page.evaluate(() => document.fullscreenElement !== null)).toBe(true);
+    await page.getByRole('button', { name: 'Full screen' }).click();
+    await expect.poll(() => page.evaluate(() => document.fullscreenElement)).toBe(null);
+    expect(writer.problems).toEqual([]);
+});
+
 test('loose ideas lie in the tray and are dragged into the tree', async ({ page }) => {
     const writer = await mapOf(page, 'Tray', 'A', 'B');
     const ground = await page.getByRole('tree').boundingBox();

@@ -301,7 +301,7 @@ export class Picture {
             const parts = tree.partsOf(id);
             const siblings = tree.partsOf(topic.parent);
             const isDim = outline.looks.isDim(id) || (shown && !shown.has(id));
-            const looks = `leaf l${Math.min(shape.level, 3)} kind-${topic.kind}${outline.marked.has(id) ? ' is-marked' : ''}${id === outline.active ? ' is-active' : ''}${isDim ? ' is-dim' : ''}${id === outline.writing ? ' is-written' : ''}${shape.isLoose ? ' is-loose' : ''}`;
+            const looks = `leaf l${Math.min(shape.level, 3)} kind-${topic.kind}${outline.marked.has(id) ? ' is-marked' : ''}${id === outline.active ? ' is-active' : ''}${isDim ? ' is-dim' : ''}${id === outline.writing ? ' is-written' : ''}${shape.isLoose ? ' is-loose' : ''}${this.found(id)}`;
             if (node.getAttribute('class') !== looks) {
                 node.setAttribute('class', looks);
             }
@@ -322,6 +322,13 @@ export class Picture {
         }
         const isActive = outline.active && this.drawn.has(outline.active);
         isActive ? this.box.setAttribute('aria-activedescendant', `spot-${outline.active}`) : this.box.removeAttribute('aria-activedescendant');
+    }
+
+    /** Whether the search has found something in a topic, or shows it now. */
+    found(id) {
+        const { find } = this.map.page;
+        const hits = find?.isOpen ? find.byTopic.get(id) : null;
+        return !hits ? '' : hits.includes(find.hits[find.at]) ? ' is-found is-found-now' : ' is-found';
     }
 
     // ---- A field in the place of a title

@@ -47,7 +47,7 @@ export class Find {
     }
 
     open() {
-        this.page.show('outline');
+        this.page.show(this.page.view === 'map' ? 'map' : 'outline');
         const marked = getSelection().toString();
         this.bar.hidden = false;
         if (marked && !marked.includes('\n')) {
@@ -181,11 +181,15 @@ export class Find {
         if (!globalThis.Highlight) {
             return;
         }
+        const isMap = this.page.view === 'map';
+        if (isMap) {
+            this.page.map.picture.fresh();
+        }
         const all = [];
         const current = [];
         if (this.hits.length) {
             const now = this.hits[this.at];
-            for (const [id, node] of this.page.outline.rows.drawn) {
+            for (const [id, node] of isMap ? [] : this.page.outline.rows.drawn) {
                 const title = node.querySelector('.title')?.firstChild;
                 for (const hit of title ? this.byTopic.get(id) ?? [] : []) {
                     const range = hit.block ? null : rangeIn([title], hit);
