@@ -15,9 +15,18 @@ use Embrel\Layout\Text\Ruler;
 use Embrel\Layout\Text\Wrapping;
 use Embrel\Numbering\Numbering;
 use Embrel\Operation\AddTopics;
+use Embrel\Operation\Compound;
+use Embrel\Operation\SetAlone;
+use Embrel\Operation\SetDye;
+use Embrel\Operation\SetSize;
+use Embrel\Plan\Alone;
+use Embrel\Plan\Dye;
+use Embrel\Plan\Edit;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Relation;
+use Embrel\Plan\Size;
+use Embrel\Plan\Spot;
 use Embrel\Plan\Topic;
 use Embrel\Plan\WordTotals;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -127,6 +136,39 @@ final class MapTest extends TestCase
         self::assertNotContains('Grazing', array_map(static fn($one): string => $one->lines[0], $picture->labels));
         self::assertCount(6, self::picture($plan, new Look(branches: 1))->labels);
         self::assertSame([], self::picture($plan, new Look(titles: 1))->labels[1]->lines);
+    }
+
+    public function testLooksOfABranchGoOnToItsPartsOrHoldForItselfAlone(): void
+    {
+        $plan = Build::plan(self::REPORT);
+        [$lost, $plants] = [Build::id($plan, 'Lost'), Build::id($plan, 'Plants')];
+        $of = static function (Plan $plan, string $id): array {
+            $label = array_values(array_filter(self::picture($plan, new Look())->labels, static fn($one): bool => $one->id === $id))[0];
+
+            return [$label->size, $label->dye];
+        };
+        $usual = $of($plan, $plants);
+        $plan = (new Compound([new SetSize([$lost], Size::Huge), new SetDye([$lost], Dye::of('orchil'))]))->apply($plan);
+        self::assertSame([round(15.0 * 1.6, 1), 'orchil'], $of($plan, $lost));
+        self::assertSame([round(14.5 * 1.6, 1), 'orchil'], $of($plan, $plants));
+        self::assertSame([$usual[0], 'orchil'], $of((new SetAlone([$lost], Alone::Size))->apply($plan), $plants));
+        $plan = (new SetAlone([$lost], Alone::Both))->apply($plan);
+        self::assertSame($usual, $of($plan, $plants));
+        self::assertSame([round(15.0 * 1.6, 1), 'orchil'], $of($plan, $lost));
+        self::assertSame($usual, [self::picture($plan, new Look(), start: $lost)->labels[0]->size - 1.5, self::picture($plan, new Look(), start: $lost)->labels[0]->dye]);
+    }
+
+    public function testALooseIdeaOnTheGroundStandsWhereItWasPutInEveryArrangement(): void
+    {
+        $plan = Build::plan("A\n  A1\nB");
+        $edit = (new Edit($plan))->append(new Topic(Build::ulid(1), 'Loose', spot: Spot::of('-340,75')), Plan::TRAY)->append(new Topic(Build::ulid(2), 'Under it'), Build::ulid(1))->append(new Topic(Build::ulid(3), 'In the tray'), Plan::TRAY);
+        foreach (Arrangement::cases() as $arrangement) {
+            $picture = self::picture($edit->done(), new Look($arrangement));
+            self::assertSame(['A', 'A1', 'B', 'Loose', 'Under it'], array_map(static fn($label): string => $label->lines[0], $picture->labels));
+            self::assertSame([-340.0, 75.0], $picture->geometry->point(3, 3));
+            self::assertNotSame('', $picture->stalk(4));
+            self::assertSame([], self::meetings(self::boxes($picture)));
+        }
     }
 
     public function testABranchAloneHasItsPartsAsMainSections(): void

@@ -82,7 +82,7 @@ final class PlansTest extends TestCase
     public function testNoParameterBreaksAnyRoute(): void
     {
         $mine = ['plan' => $this->row->id, 'topic' => $this->id('A'), 'token' => 'x', 'seq' => '1', 'picture' => str_repeat('a', 64)];
-        $names = ['to', 'by', 'seal', 'since', 'value', 'subject', 'shelf', 'email', 'into', 'text', 'with', 'within', 'whole', 'before', 'title', 'name', 'pattern', 'format', 'from', 'numbering', 'parent', 'after', 'topics', 'base', 'operations', 'folded', 'focus', 'dimmed', 'chosen', 'password', 'time_zone', 'id'];
+        $names = ['to', 'by', 'seal', 'since', 'value', 'subject', 'shelf', 'email', 'into', 'text', 'with', 'within', 'whole', 'before', 'title', 'name', 'pattern', 'format', 'from', 'numbering', 'parent', 'after', 'topics', 'base', 'operations', 'folded', 'focus', 'dimmed', 'chosen', 'password', 'time_zone', 'id', 'map', 'keep', 'picture', 'paper', 'several', 'arrangement', 'style', 'seen', 'ground', 'fonts', 'width', 'height'];
         foreach ([['x' => 'y'], [['deep']], 'ÿ' . str_repeat('%00', 3), -1] as $hostile) {
             foreach (Route::getRoutes() as $route) {
                 if (preg_match('#^(?:account|sign-out|up|storage)|^plans/\{plan\}$#', $route->uri()) === 1 && $route->methods()[0] !== 'GET') {

@@ -347,6 +347,23 @@ test('a picture is chosen for a topic, shown on the map, made wider and taken of
     await page.mouse.click(...await middle(page, /A1/), { button: 'right' });
     await page.getByRole('dialog', { name: /^Topic:/ }).getByRole('button', { name: 'Take it off' }).click();
     await expect(image).toHaveCount(0);
+    // Dropped on one topic, pasted on another.
+    const [x, y] = await middle(page, /2 B/);
+    await page.evaluate(async ([bytes, clientX, clientY]) => {
+        const data = new DataTransfer();
+        data.items.add(new File([Uint8Array.from(atob(bytes), (sign) => sign.charCodeAt(0))], 'half.png', { type: 'image/png' }));
+        for (const type of ['dragover', 'drop']) {
+            document.getElementById('ground').dispatchEvent(new DragEvent(type, { bubbles: true, cancelable: true, dataTransfer: data, clientX, clientY }));
+        }
+    }, [png, x, y]);
+    await expect(page.getByRole('treeitem', { name: /2 B/ }).locator('image')).toBeVisible();
+    await page.mouse.click(...await middle(page, /1 A$/));
+    await page.evaluate((bytes) => {
+        const data = new DataTransfer();
+        data.items.add(new File([Uint8Array.from(atob(bytes), (sign) => sign.charCodeAt(0))], 'half.png', { type: 'image/png' }));
+        document.dispatchEvent(new ClipboardEvent('paste', { bubbles: true, cancelable: true, clipboardData: data }));
+    }, png);
+    await expect(page.getByRole('treeitem', { name: /1 A$/ }).locator('image')).toBeVisible();
     expect(writer.problems).toEqual([]);
 });
 
