@@ -54,6 +54,17 @@ final class CommandTest extends TestCase
         }
     }
 
+    public function testConvertDrawsTheMap(): void
+    {
+        foreach (['spine', 'both', 'round'] as $arrangement) {
+            self::assertSame([0, '', ''], $this->embrel('convert', 'in.txt', "{$arrangement}.svg", "--arrangement={$arrangement}"));
+            self::assertStringContainsString('>Wall</text>', (string) preg_replace('/>\d[\d.]* /', '>', (string) file_get_contents("{$this->folder}/{$arrangement}.svg")));
+        }
+        self::assertNotSame(file_get_contents("{$this->folder}/spine.svg"), file_get_contents("{$this->folder}/round.svg"));
+        self::assertSame([0, '', ''], $this->embrel('convert', 'in.txt', 'out.pdf', '--paper=a3', '--sheets', '--style=field'));
+        self::assertStringStartsWith('%PDF-1.7', (string) file_get_contents("{$this->folder}/out.pdf"));
+    }
+
     /** @return iterable<string, array{list<string>, int, string}> */
     public static function mistakes(): iterable
     {
@@ -62,7 +73,9 @@ final class CommandTest extends TestCase
         yield 'unknown option' => [['inspect', 'in.txt', '--fast'], 2, 'no option “--fast”'];
         yield 'unknown numbering' => [['convert', 'in.txt', 'out.txt', '--numbering=greek'], 2, 'no numbering called “greek”'];
         yield 'a depth of 12' => [['convert', 'in.txt', 'out.txt', '--heading-depth=12'], 2, 'between 1 and 9'];
-        yield 'an output of no known kind' => [['convert', 'in.txt', 'out.pdf'], 2, 'none of the extensions'];
+        yield 'an output of no known kind' => [['convert', 'in.txt', 'out.xyz'], 2, 'none of the extensions'];
+        yield 'unknown arrangement' => [['convert', 'in.txt', 'out.svg', '--arrangement=square'], 2, 'no arrangement called “square”'];
+        yield 'unknown paper' => [['convert', 'in.txt', 'out.pdf', '--paper=a9'], 2, 'no paper called “a9”'];
         yield 'a file that is not there' => [['inspect', 'gone.opml'], 1, 'cannot be opened'];
         yield 'a folder' => [['inspect', '.'], 1, 'cannot be'];
         yield 'a file that is broken' => [['convert', 'bad.opml', 'out.docx'], 1, 'line 1'];
