@@ -201,11 +201,11 @@ test('the search stays on the map; what does not fit has an overview; the map fi
 test('loose ideas lie in the tray and are dragged into the tree', async ({ page }) => {
     const writer = await mapOf(page, 'Tray', 'A', 'B');
     const ground = await page.getByRole('tree').boundingBox();
-    await page.mouse.dblclick(ground.x + ground.width - 250, ground.y + 80);
+    await page.mouse.dblclick(ground.x + ground.width - 420, ground.y + 80);
     await writer.type('On the ground', '[Escape]');
     await writer.expectMap('1 A\n2 B\n  On the ground *');
     const stood = await page.getByRole('treeitem', { name: 'On the ground' }).boundingBox();
-    expect(Math.abs(stood.x - (ground.x + ground.width - 250))).toBeLessThan(20);
+    expect(Math.abs(stood.x - (ground.x + ground.width - 420))).toBeLessThan(20);
     await writer.saved();
     await page.reload();
     await writer.expectMap('1 A *\n2 B\n  On the ground');

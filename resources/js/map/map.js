@@ -172,6 +172,8 @@ export class MapView {
 
     /** `isLast`: nothing else has changed that would draw it too. */
     take(told, isLast = true) {
+        // What was asked before is older than this.
+        this.ticket = null;
         this.isStale = false;
         this.side.dataset.arrangement = told.look.arrangement;
         this.side.dataset.style = told.look.style;

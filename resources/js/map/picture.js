@@ -342,6 +342,9 @@ export class Picture {
         this.field = { id, input, shape };
         input.classList.add('on-map');
         this.map.side.append(input);
+        if (shape.isGuess) {
+            this.map.camera.reveal([shape.x, shape.y - 16, shape.x + 240, shape.y + 16], this.map.taken);
+        }
         this.placeField();
         return true;
     }
@@ -352,13 +355,15 @@ export class Picture {
         if (spot) {
             return { x: spot[0], y: spot[1], turn: 0, cos: 1, sin: 0, isFlipped: false, start: 15, width: 0, height: 22, size: 15, reach: 20, level: 2, isGuess: true };
         }
-        const { parent, after } = this.tree.placeOf(id);
-        const known = this.shapes.get(after) ?? this.shapes.get(parent);
+        // After the nearest sibling that is on the map, one below the other; else inside its parent.
+        const { parent } = this.tree.get(id);
+        const before = this.tree.partsOf(parent).slice(0, this.tree.partsOf(parent).indexOf(id)).reverse();
+        const distance = before.findIndex((one) => this.shapes.has(one));
+        const known = this.shapes.get(before[distance]) ?? this.shapes.get(parent);
         if (!known) {
             return this.tree.get(id) ? { x: 0, y: 60, turn: 0, cos: 1, sin: 0, isFlipped: false, start: 15, width: 0, height: 22, size: 15, reach: 20, level: 1, isGuess: true } : null;
         }
-        const isInside = !this.shapes.has(after);
-        const [along, aside] = isInside ? [known.reach + 50, 0] : [0, known.height + 4];
+        const [along, aside] = distance < 0 ? [known.reach + 50, before.length * 28] : [0, known.height + 4 + distance * 28];
         return { ...known, width: 0, indent: 0, lines: [], x: known.x + along * known.cos - (known.isMirrored ? -aside : aside) * known.sin, y: known.y + along * known.sin + (known.isMirrored ? -aside : aside) * known.cos, isGuess: true };
     }
 

@@ -29,7 +29,7 @@ export class Page {
         this.live = document.getElementById('live');
         this.queue = new Queue({
             user: data.user, plan: data.plan, address: this.address, revision: data.revision, savedAt: new Date(data.savedAt), beside: () => (this.view === 'map' ? { map: this.map.wants } : {}),
-            onAnswer: (answer, batch) => this.answered(answer, batch), onRefused: (refused, batch) => this.refused(refused, batch), onState: () => this.showState(),
+            onAnswer: (answer, batch) => this.answered(answer, batch), onPart: (answer) => this.answeredInPart(answer), onRefused: (refused, batch) => this.refused(refused, batch), onState: () => this.showState(),
         });
         this.note = new NotePage(this);
         this.outline = new Outline(this);
@@ -163,6 +163,13 @@ export class Page {
     answered(answer, batch) {
         const touched = new Set(batch.filter((change) => change.type === 'note').map((change) => change.topic));
         this.take(answer, touched);
+    }
+
+    /** The answer to some changes, while newer ones are on their way: the picture can follow already. */
+    answeredInPart(answer) {
+        if (answer.map && this.view === 'map') {
+            this.map.take(answer.map);
+        }
     }
 
     take(answer, ownNotes = new Set()) {

@@ -12,8 +12,8 @@ const LARGEST = 1_500_000;
  * and takes along what a closed tab has left.
  */
 export class Queue {
-    constructor({ user, plan, address, revision, savedAt, beside, onAnswer, onRefused, onState }) {
-        Object.assign(this, { address, base: revision, beside, onAnswer, onRefused, onState });
+    constructor({ user, plan, address, revision, savedAt, beside, onAnswer, onPart, onRefused, onState }) {
+        Object.assign(this, { address, base: revision, beside, onAnswer, onPart, onRefused, onState });
         this.prefix = `embrel.${user}.${plan}.`;
         this.tab = newId();
         this.memory = new Map();
@@ -122,6 +122,8 @@ export class Queue {
                 this.base = answer.revision;
                 this.onAnswer(answer, batch);
                 this.tell('saved');
+            } else {
+                this.onPart(answer);
             }
             if (answer.refused.length) {
                 this.onRefused(answer.refused, batch);

@@ -1,0 +1,12 @@
+import { open } from './shot.tmp.mjs';
+const { browser, page } = await open({width:820,height:1180});
+page.on('response', async r => { if (/operations|\/map$/.test(r.url()) && r.request().method()==='POST') { const t = await r.text(); let j; try { j = JSON.parse(t); } catch { return console.log(t.slice(0,300)); } const m = j.map ?? j; console.log(r.url().split('/').pop(), r.status(), JSON.stringify(j.refused), (m.sections ?? []).map((s) => s.topics?.map((x) => x[12].join('|')) ?? 'known')); } });
+await page.getByRole('textbox', { name: 'What are you going to write?' }).fill('Nothing yet'); await page.keyboard.press('Enter');
+await page.waitForURL(/plans\/\w+/);
+await page.goto(page.url() + '/map'); await page.waitForTimeout(900);
+await page.getByRole('textbox',{name:'First topic'}).last().fill('Long');
+await page.keyboard.press('Enter'); await page.waitForTimeout(700);
+await page.keyboard.type('Second'); await page.keyboard.press('Tab'); await page.waitForTimeout(400); await page.keyboard.press('Escape'); await page.waitForTimeout(800);
+await page.keyboard.press('Shift+Enter'); await page.keyboard.type('Third'); await page.keyboard.press('Escape'); await page.waitForTimeout(700);
+await page.keyboard.press('Shift+Enter'); await page.keyboard.type('Fourth 盐沼'); await page.keyboard.press('Escape'); await page.waitForTimeout(2900);
+await browser.close();
