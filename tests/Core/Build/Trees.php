@@ -8,7 +8,9 @@ use Embrel\Plan\Dye;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Flag;
 use Embrel\Plan\Kind;
+use Embrel\Plan\Picture;
 use Embrel\Plan\Plan;
+use Embrel\Plan\Size;
 use Embrel\Plan\Topic;
 
 /** Plans at random, the same for the same seed: shallow and deep, wide and narrow, with titles of many scripts. */
@@ -49,6 +51,8 @@ final class Trees
         $topic = new Topic($id, $title, mt_rand(0, 4) > 0 ? Kind::Section : Kind::cases()[mt_rand(0, 3)]);
         $noted = mt_rand(0, 2) === 0;
 
-        return $topic->with(['flag' => mt_rand(0, 4) === 0 ? Flag::cases()[mt_rand(0, 7)] : null, 'dye' => mt_rand(0, 6) === 0 ? Dye::of(Dye::NAMES[$n % 8]) : null, 'noted' => $noted, 'words' => $noted ? mt_rand(0, 4000) : 0]);
+        $picture = mt_rand(0, 11) === 0 ? Picture::of(str_repeat('0f', 32) . ':' . mt_rand(1, 900) . 'x' . mt_rand(1, 900) . '@' . mt_rand(24, 300)) : null;
+
+        return $topic->with(['picture' => $picture, 'size' => mt_rand(0, 9) === 0 ? Size::cases()[mt_rand(0, 2)] : null, 'flag' => mt_rand(0, 4) === 0 ? Flag::cases()[mt_rand(0, 7)] : null, 'dye' => mt_rand(0, 6) === 0 ? Dye::of(Dye::NAMES[$n % 8]) : null, 'noted' => $noted, 'words' => $noted ? mt_rand(0, 4000) : 0]);
     }
 }
