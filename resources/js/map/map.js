@@ -130,7 +130,8 @@ export class MapView {
     moved() {
         this.picture.move();
         this.picture.placeField();
-        this.overview.draw();
+        // Drawing it costs as much as the map itself, and nobody watches it at every frame.
+        this.seen ??= setTimeout(() => { this.seen = null; this.overview.draw(); }, 100);
         this.peek.hide();
         const share = `${Math.round(this.camera.scale * 100)}%`;
         this.percent ??= this.side.querySelector('[data-tool=actual]');
