@@ -65,7 +65,9 @@ if (isset($argv[2])) {
 function alone(int $count, Arrangement $arrangement): float
 {
     $times = array_map(static fn(): float => (float) shell_exec('php ' . escapeshellarg(__FILE__) . " {$count} {$arrangement->value}"), range(1, 9));
-    return min($times);
+    sort($times);
+
+    return $times[4];
 }
 
 $boxes = boxes(5000);
