@@ -10,6 +10,11 @@ final class Limits
     public const TOPICS = 50_000;
     public const LEVELS = 60;
     public const RELATIONS = 5_000;
+    /** In characters. */
+    public const RELATION_LABEL = 200;
+    /** One picture, as it arrives. */
+    public const PICTURE = 10 * 1024 * 1024;
+    public const PICTURE_PIXELS = 24_000_000;
     /** In characters (code points). What is longer goes into the note, and it is said. */
     public const TITLE = 1_000;
     public const NOTE = 2 * 1024 * 1024;

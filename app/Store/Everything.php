@@ -6,6 +6,7 @@ namespace App\Store;
 
 use App\Models\Plan as PlanRow;
 use App\Models\User;
+use Embrel\Document\PictureType;
 use Embrel\Draft\Choices;
 use Embrel\Writer\Format;
 
@@ -37,7 +38,7 @@ final class Everything
             $picture = $plan->topic($id)->picture;
             $bytes = $picture === null ? null : $pictures->bytes($picture->id);
             if ($picture !== null && $bytes !== null) {
-                $zip->addFromString(\sprintf('pictures/%02d %s %s.%s', $number, WorkFolder::fileName($plan->topic($id)->title), substr($picture->id, 0, 6), str_starts_with($bytes, "\x89PNG") ? 'png' : 'jpg'), $bytes);
+                $zip->addFromString(\sprintf('pictures/%02d %s %s.%s', $number, WorkFolder::fileName($plan->topic($id)->title), substr($picture->id, 0, 6), PictureType::of($bytes)->value), $bytes);
             }
         }
         foreach ([Format::Opml, Format::Docx] as $format) {

@@ -86,7 +86,7 @@ final class History
         $title = mb_strimwidth($plan->title(), 0, 900, '…') . " (as of {$this->named($row, $user, $seq)})";
 
         $made = $this->store->create($user, $plan->with($plan->topic(Plan::ROOT)->withTitle($title)));
-        (new PlanPictures($made->id))->takeOver($row->id);
+        (new PlanPictures($made->id))->takeOver($row->id, $plan->topics);
 
         return $made;
     }

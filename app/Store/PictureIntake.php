@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use Embrel\Document\PictureType;
+use Embrel\Limits;
 use Embrel\Plan\Picture;
 
 /**
@@ -12,8 +14,6 @@ use Embrel\Plan\Picture;
  */
 final class PictureIntake
 {
-    public const LARGEST = 10 * 1024 * 1024;
-    public const PIXELS = 24_000_000;
     private const TYPES = [\IMAGETYPE_PNG => 'png', \IMAGETYPE_JPEG => 'jpeg', \IMAGETYPE_WEBP => 'webp', \IMAGETYPE_GIF => 'gif'];
 
     /** @param list<string> $said what was left out, a sentence each */
@@ -22,7 +22,7 @@ final class PictureIntake
     /** @throws \DomainException with a sentence for the person */
     public static function of(string $bytes): self
     {
-        if (\strlen($bytes) > self::LARGEST) {
+        if (\strlen($bytes) > Limits::PICTURE) {
             throw new \DomainException('A picture may have 10 MB at most. Save it smaller, or as JPEG, and try again.');
         }
         $size = @getimagesizefromstring($bytes);
@@ -32,7 +32,7 @@ final class PictureIntake
                 ? 'An SVG file is a small program as much as a picture, so it is not taken. Save it as PNG.'
                 : 'This is not a picture that can be taken: PNG, JPEG, WebP and GIF are.');
         }
-        if ($size[0] * $size[1] > self::PIXELS) {
+        if ($size[0] * $size[1] > Limits::PICTURE_PIXELS) {
             throw new \DomainException(\sprintf('This picture has %s by %s pixels; 24 million in all can be taken. Save it smaller and try again.', number_format($size[0]), number_format($size[1])));
         }
         ini_set('memory_limit', '768M');
@@ -60,24 +60,32 @@ final class PictureIntake
     /** @param list<string> $said */
     private static function written(\GdImage $image, string $type, array $said): self
     {
-        ob_start();
-        if ($type === 'jpeg') {
-            imagejpeg($image, null, 90);
-        } else {
-            imagepalettetotruecolor($image);
-            imagealphablending($image, false);
-            imagesavealpha($image, true);
-            imagepng($image, null, 8);
-        }
-        $bytes = (string) ob_get_clean();
-        if ($type !== 'jpeg' && \strlen($bytes) > self::LARGEST) {
-            ob_start();
-            imagejpeg($image, null, 90);
-            $bytes = (string) ob_get_clean();
-            $type = 'jpeg';
+        $bytes = $type === 'jpeg' ? self::jpeg($image) : self::png($image);
+        if (\strlen($bytes) > Limits::PICTURE) {
+            $bytes = self::jpeg($image);
         }
 
-        return new self($bytes, $type === 'jpeg' ? 'image/jpeg' : 'image/png', imagesx($image), imagesy($image), $said);
+        return new self($bytes, PictureType::of($bytes)->mediaType(), imagesx($image), imagesy($image), $said);
+    }
+
+    private static function jpeg(\GdImage $image): string
+    {
+        ob_start();
+        imagejpeg($image, null, 90);
+
+        return (string) ob_get_clean();
+    }
+
+    /** With what is see-through in it. */
+    private static function png(\GdImage $image): string
+    {
+        imagepalettetotruecolor($image);
+        imagealphablending($image, false);
+        imagesavealpha($image, true);
+        ob_start();
+        imagepng($image, null, 8);
+
+        return (string) ob_get_clean();
     }
 
     /** GIF with more than one image, animated WebP, APNG. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Store;
 
 use Embrel\Document\Pictures;
+use Embrel\Plan\Topic;
 use Illuminate\Support\Facades\DB;
 
 /** The pictures of one plan, addressed by their content; kept as long as the plan is. */
@@ -27,9 +28,20 @@ final readonly class PlanPictures implements Pictures
         DB::table('pictures')->insertOrIgnore([['plan_id' => $this->plan, 'id' => $taken->picture()->id, 'type' => $taken->type, 'bytes' => $taken->bytes]]);
     }
 
-    /** Takes over all pictures of another plan, of which topics were copied. */
-    public function takeOver(string $from): void
+    /**
+     * Takes over the pictures of topics that were copied from another plan.
+     *
+     * @param iterable<Topic> $topics
+     */
+    public function takeOver(string $from, iterable $topics): void
     {
-        DB::statement('INSERT IGNORE INTO pictures (plan_id, id, type, bytes) SELECT ?, id, type, bytes FROM pictures WHERE plan_id = ?', [$this->plan, $from]);
+        $ids = [];
+        foreach ($topics as $topic) {
+            if ($topic->picture !== null) {
+                $ids[$topic->picture->id] = true;
+            }
+        }
+        $others = DB::table('pictures')->where('plan_id', $from)->whereIn('id', array_map(strval(...), array_keys($ids)))->selectRaw('? as plan_id, id, type, bytes', [$this->plan]);
+        $ids === [] || DB::table('pictures')->insertOrIgnoreUsing(['plan_id', 'id', 'type', 'bytes'], $others);
     }
 }

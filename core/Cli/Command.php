@@ -105,7 +105,7 @@ final class Command
             throw new \RuntimeException("“{$output}” cannot be written.");
         }
         try {
-            $losses = $format->writer(new FontFolder(\dirname(__DIR__, 2) . '/node_modules/@fontsource-variable'))->write($result->plan, $choices, $out, $work);
+            $losses = $format->writer(FontFolder::ofPackages())->write($result->plan, $choices, $out, $work);
             if (!fclose($out) || !rename($partial, $output)) {
                 throw new \RuntimeException("“{$output}” cannot be written.");
             }

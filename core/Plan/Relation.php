@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace Embrel\Plan;
 
+use Embrel\Limits;
 use Embrel\RichText\Text;
 
 /** A line from one topic to another, beside the tree: it says what they have to do with each other and changes no order. */
 final readonly class Relation
 {
-    /** The longest label, in characters. */
-    public const LABEL = 200;
     /** How far a line can be bent, in pixels of the map. */
     private const FARTHEST = 20_000;
 
@@ -31,7 +30,7 @@ final readonly class Relation
         }
         $label = Text::line($label);
 
-        return new self($id, $from, $to, mb_strlen($label) > self::LABEL ? throw InvalidValue::field('label', $label) : $label, $dye, $arrows, $bend === null ? null : self::bend($bend));
+        return new self($id, $from, $to, mb_strlen($label) > Limits::RELATION_LABEL ? throw InvalidValue::field('label', $label) : $label, $dye, $arrows, $bend === null ? null : self::bend($bend));
     }
 
     /**

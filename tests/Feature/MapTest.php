@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Store\PictureIntake;
+use Embrel\Limits;
 use Embrel\Plan\Plan;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -107,7 +107,7 @@ final class MapTest extends TestCase
         yield 'SVG' => ['<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>', 'An SVG file is a small program'];
         yield 'text' => ['hello', 'This is not a picture'];
         yield 'damaged' => [substr(self::drawn(static fn(\GdImage $image) => imagepng($image)), 0, 60), 'damaged'];
-        yield 'too large' => [str_repeat('x', PictureIntake::LARGEST + 1), '10 MB at most'];
+        yield 'too large' => [str_repeat('x', Limits::PICTURE + 1), '10 MB at most'];
         // The head of a PNG of 6,000 by 6,000.
         yield 'too many pixels' => ["\x89PNG\r\n\x1a\n\0\0\0\x0DIHDR" . pack('NN', 6000, 6000) . "\x08\x02\0\0\0" . str_repeat("\0", 40), '24 million'];
     }

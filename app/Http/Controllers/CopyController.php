@@ -35,7 +35,7 @@ final class CopyController
         $place = $request->boolean('last') ? Place::lastIn($store->load($plan), $given['parent']) : new Place($given['parent'], $given['after'] ?? null);
         $add = $copy->of($from, $given['topics'], $place);
         $outcome = DB::transaction(static function () use ($request, $store, $plan, $from, $user, $given, $add) {
-            (new PlanPictures($plan->id))->takeOver($from->id);
+            (new PlanPictures($plan->id))->takeOver($from->id, array_column($add->rows, 'topic'));
             $outcome = $store->insist($plan, $user, new Change($given['id'], $given['id'], $add));
             if ($request->boolean('move') && $given['topics'] !== [] && $outcome->says !== null) {
                 $store->insist($from, $user, $store->change(new RemoveTopics($given['topics'])));

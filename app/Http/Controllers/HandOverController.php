@@ -18,7 +18,9 @@ use Embrel\Plan\Plan as CorePlan;
 use Embrel\Writer\Format;
 use Embrel\Writer\Html\HtmlWriter;
 use Embrel\Writer\Losses;
+use Embrel\Writer\Map\Drawing;
 use Embrel\Writer\Svg\FontFolder;
+use Embrel\Writer\Svg\SvgWriter;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -69,25 +71,17 @@ final class HandOverController
     /** The map alone, on sheets of paper. */
     public function sheets(HandOverRequest $request, Plan $plan): View
     {
-        $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('There is no room for the map.');
         $tree = $this->store->load($plan, true);
         $choices = $request->choices($tree);
-        Format::Svg->writer()->write($tree, $choices, $out, '');
-        rewind($out);
-        $svg = (string) preg_replace('/\A<\?xml[^>]*>\s*<svg /', '<svg id="map" ', (string) stream_get_contents($out));
-        // Its styles are those of the page.
-        $svg = (string) preg_replace('#<style>.*?</style>#s', '', $svg);
-        preg_match('/viewBox="([-\d. ]+)"/', $svg, $box);
-        /** @var array{float, float, float, float} $bounds */
-        $bounds = array_map(floatval(...), explode(' ', $box[1] ?? '0 0 1 1'));
+        $drawing = new Drawing($tree, $choices);
 
-        return view('plans.sheets', ['title' => $plan->title, 'svg' => $svg, 'sheets' => Sheets::of($bounds, $choices->paper ?? $tree->properties->pageSize, $choices->severalSheets)]);
+        return view('plans.sheets', ['title' => $plan->title, 'svg' => SvgWriter::element($drawing, 'map'), 'sheets' => Sheets::of($drawing->room(), $choices->paper ?? $tree->properties->pageSize, $choices->severalSheets)]);
     }
 
     public function download(HandOverRequest $request, Plan $plan): StreamedResponse
     {
         $format = $request->writing();
-        $fonts = new FontFolder(base_path('node_modules/@fontsource-variable'));
+        $fonts = FontFolder::ofPackages();
         $tree = $this->store->load($plan, true);
         $choices = $request->choices($tree);
         $name = WorkFolder::fileName($choices->from === CorePlan::ROOT ? $plan->title : $tree->topic($choices->from)->title);

@@ -7,7 +7,7 @@ namespace Embrel\Layout\Map;
 /**
  * Lays branches out to the right, each in a band of its own height: below each other in reading
  * order, so that no two labels can meet and no stalk leaves the band of its topic. A topic stands
- * in the middle between its first and its last part. Two passes over flat lists: linear.
+ * in the middle between its first and its last part (Stacking).
  */
 final readonly class Bands
 {
@@ -20,40 +20,13 @@ final readonly class Bands
 
     public static function of(Boxes $boxes, Spacing $spacing): self
     {
-        [$parents, $heights, $rows] = [$boxes->parents, $boxes->heights, $spacing->rows];
-        // Of the parts visited so far, which come last first: where the latest stands (0 is where the
-        // last of them stands), how far it reaches up (-1: none visited yet), and the last of them down.
-        // Filled at once and used as plain lists, which costs far less than lists that grow backwards.
-        $cursor = $below = $y = array_fill(0, \count($parents), 0.0);
-        $above = array_fill(0, \count($parents), -1.0);
-        $extents = [];
-        for ($i = \count($parents) - 1; $i >= 0; --$i) {
-            $up = $down = $heights[$i] / 2;
-            if ($above[$i] >= 0.0) {
-                $half = $cursor[$i] / 2;
-                if ($above[$i] - $half > $up) {
-                    $up = $above[$i] - $half;
-                }
-                if ($below[$i] - $half > $down) {
-                    $down = $below[$i] - $half;
-                }
-            }
-            $parent = $parents[$i];
-            if ($parent < 0) {
-                $extents[$i] = [$up, $down];
-                continue;
-            }
-            if ($above[$parent] >= 0.0) {
-                $cursor[$parent] -= $above[$parent] + $rows + $down;
-            } else {
-                $below[$parent] = $down;
-            }
-            $above[$parent] = $up;
-            // For now from the last part of the same topic.
-            $y[$i] = $cursor[$parent];
+        $halves = [];
+        foreach ($boxes->heights as $height) {
+            $halves[] = $height / 2;
         }
+        $stacking = Stacking::of($boxes->parents, $halves, $spacing->rows);
 
-        return self::placed($boxes, $spacing, $y, $cursor, array_reverse($extents, true));
+        return self::placed($boxes, $spacing, $stacking->offsets, $stacking->spans, $stacking->extents);
     }
 
     /**

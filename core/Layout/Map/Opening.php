@@ -13,10 +13,9 @@ final class Opening
     private array $withParts;
     /** @var list<float> from the middle of the arcs to a topic's floret */
     private array $radii = [];
-    /** @var array<int, float> from the last part of the same topic, in radians */
-    private array $offsets = [];
-    /** @var array<int, float> topic → from its last to its first part */
-    private array $spans = [];
+    /** @var list<int> by position in the tree */
+    private array $parents = [-1];
+    private Stacking $stacking;
     private float $opening = 0.0;
 
     public function __construct(private readonly Boxes $boxes, private readonly Spacing $spacing, private readonly int $from, private readonly int $to)
@@ -24,14 +23,15 @@ final class Opening
         $this->reaches = array_fill(0, $to - $from, $spacing->reach);
         $this->withParts = array_fill(0, $to - $from, false);
         for ($i = $from + 1; $i < $to; ++$i) {
-            $this->withParts[$boxes->parents[$i] - $from] = true;
+            $this->parents[] = $parent = $boxes->parents[$i] - $from;
+            $this->withParts[$parent] = true;
         }
+        $this->measure(0.0);
     }
 
     /** @return array{list<float>, list<float>} radius and angle of each topic of the tree */
     public function within(float $widest): array
     {
-        $this->measure(0.0);
         if ($this->opening > $widest) {
             $this->reaches[0] += $this->fitting($widest);
             $this->measure(0.0);
@@ -39,9 +39,9 @@ final class Opening
         $this->clear();
         $this->measure(0.0);
         $angles = [0.0];
-        for ($i = $this->from + 1; $i < $this->to; ++$i) {
-            $parent = $this->boxes->parents[$i] - $this->from;
-            $angles[] = $angles[$parent] + $this->offsets[$i - $this->from] - $this->spans[$parent] / 2;
+        for ($i = 1, $count = \count($this->parents); $i < $count; ++$i) {
+            $parent = $this->parents[$i];
+            $angles[] = $angles[$parent] + $this->stacking->offsets[$i] - $this->stacking->spans[$parent] / 2;
         }
 
         return [$this->radii, $angles];
@@ -69,7 +69,7 @@ final class Opening
     /** Stalks must not cut back into the label that they leave: its parts stand beyond its end, seen along its own ray. */
     private function clear(): void
     {
-        foreach ($this->spans as $i => $span) {
+        foreach ($this->stacking->spans as $i => $span) {
             if (!$this->withParts[$i]) {
                 continue;
             }
@@ -80,46 +80,23 @@ final class Opening
         }
     }
 
-    /** Works out radii and offsets, with all parts farther out by `$more`; gives the opening of the whole. */
+    /** Works out where everything stands, with all parts farther out by `$more`; gives the opening of the whole. */
     private function measure(float $more): float
     {
-        [$parents, $widths, $heights, $from, $rows] = [$this->boxes->parents, $this->boxes->widths, $this->boxes->heights, $this->from, $this->spacing->rows];
-        [$reaches, $radii] = [$this->reaches, [0.0]];
-        for ($i = $from + 1; $i < $this->to; ++$i) {
-            $parent = $parents[$i] - $from;
-            $radii[] = $radii[$parent] + $widths[$parent + $from] + $reaches[$parent] + ($parent === 0 ? $more : 0.0);
-        }
-        $n = $this->to - $from;
-        $cursor = $below = $offsets = array_fill(0, $n, 0.0);
-        $above = array_fill(0, $n, -1.0);
-        $up = $down = 0.0;
-        for ($i = $n - 1; $i >= 0; --$i) {
+        [$parents, $widths, $heights, $from, $rows] = [$this->parents, $this->boxes->widths, $this->boxes->heights, $this->from, $this->spacing->rows];
+        $reaches = $this->reaches;
+        $reaches[0] += $more;
+        // The main section itself stands before the arcs and takes up nothing of them.
+        [$radii, $halves] = [[0.0], [0.0]];
+        for ($i = 1, $count = $this->to - $from; $i < $count; ++$i) {
+            $parent = $parents[$i];
+            $radii[] = $radius = $radii[$parent] + $widths[$parent + $from] + $reaches[$parent];
             // h / 2r is more than the angle whose tangent it is: a bound without trigonometry.
-            $up = $down = $i === 0 ? 0.0 : ($heights[$i + $from] + $rows) / 2 / ($radii[$i] - Spacing::FLORET);
-            if ($above[$i] >= 0.0) {
-                $half = $cursor[$i] / 2;
-                if ($above[$i] - $half > $up) {
-                    $up = $above[$i] - $half;
-                }
-                if ($below[$i] - $half > $down) {
-                    $down = $below[$i] - $half;
-                }
-            }
-            if ($i === 0) {
-                break;
-            }
-            $parent = $parents[$i + $from] - $from;
-            if ($above[$parent] >= 0.0) {
-                $cursor[$parent] -= $above[$parent] + $down;
-            } else {
-                $below[$parent] = $down;
-            }
-            $above[$parent] = $up;
-            $offsets[$i] = $cursor[$parent];
+            $halves[] = ($heights[$i + $from] + $rows) / 2 / ($radius - Spacing::FLORET);
         }
-        [$this->radii, $this->offsets] = [$radii, $offsets];
-        $this->spans = $cursor;
+        $this->radii = $radii;
+        $this->stacking = Stacking::of($parents, $halves, 0.0);
 
-        return $this->opening = $up + $down;
+        return $this->opening = array_sum($this->stacking->extents[0]);
     }
 }

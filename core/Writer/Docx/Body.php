@@ -7,6 +7,7 @@ namespace Embrel\Writer\Docx;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
 use Embrel\Document\Pictures;
+use Embrel\Document\PictureType;
 use Embrel\RichText\Node;
 use Embrel\Writer\Losses;
 
@@ -148,7 +149,7 @@ final class Body
 
             return;
         }
-        $this->media[$picture->id] ??= ['relation' => 'p' . (\count($this->media) + 1), 'extension' => str_starts_with($bytes, "\x89PNG") ? 'png' : 'jpeg'];
+        $this->media[$picture->id] ??= ['relation' => 'p' . (\count($this->media) + 1), 'extension' => PictureType::of($bytes)->value];
         // English Metric Units: 9525 to a pixel, 635 to a twentieth of a point.
         $width = min($picture->shown * 1.5 * 9525, self::textWidth($this->document) * 635);
         $size = 'cx="' . (int) $width . '" cy="' . (int) ($width * $picture->height / $picture->width) . '"';

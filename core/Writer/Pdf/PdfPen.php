@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Pdf;
 
+use Embrel\Document\PictureType;
 use Embrel\Layout\Text\Face;
 use Embrel\Layout\Text\Ruler;
 use Embrel\Layout\Text\Widths;
@@ -181,7 +182,7 @@ final class PdfPen implements Pen
 
     private function embedded(string $bytes): int
     {
-        if (str_starts_with($bytes, "\x89PNG")) {
+        if (PictureType::of($bytes) === PictureType::Png) {
             $image = imagecreatefromstring($bytes) ?: throw new \RuntimeException('A picture is damaged.');
             // On white: the format of photographs knows no see-through.
             $ground = imagecreatetruecolor(imagesx($image), imagesy($image));

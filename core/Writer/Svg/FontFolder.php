@@ -9,6 +9,12 @@ final readonly class FontFolder implements Fonts
 {
     public function __construct(private string $folder) {}
 
+    /** Those that the styles of the pages use too. */
+    public static function ofPackages(): self
+    {
+        return new self(\dirname(__DIR__, 3) . '/node_modules/@fontsource-variable');
+    }
+
     public function file(string $family, bool $isExtended): ?string
     {
         $path = "{$this->folder}/{$family}/files/{$family}-latin" . ($isExtended ? '-ext' : '') . '-wght-normal.woff2';

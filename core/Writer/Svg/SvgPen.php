@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Svg;
 
+use Embrel\Document\PictureType;
 use Embrel\Layout\Text\Face;
 use Embrel\Layout\Text\Ruler;
 use Embrel\Writer\Map\Pen;
@@ -57,7 +58,7 @@ final class SvgPen implements Pen
 
     public function image(string $bytes, float $x, float $y, float $width, float $height): void
     {
-        $this->element('image', ['x' => $x, 'y' => $y, 'width' => $width, 'height' => $height, 'href' => 'data:' . (str_starts_with($bytes, "\x89PNG") ? 'image/png' : 'image/jpeg') . ';base64,' . base64_encode($bytes)]);
+        $this->element('image', ['x' => $x, 'y' => $y, 'width' => $width, 'height' => $height, 'href' => 'data:' . PictureType::of($bytes)->mediaType() . ';base64,' . base64_encode($bytes)]);
     }
 
     /** @param array<string, string|int|float> $attributes */

@@ -29,13 +29,7 @@ final class SvgWriter implements Writer
         $xml->openMemory();
         $xml->startDocument('1.0', 'UTF-8');
         $pen = new SvgPen($xml, $out);
-        $room = $drawing->room();
-        $pen->start('svg', [
-            'xmlns' => 'http://www.w3.org/2000/svg', 'width' => $room[2], 'height' => $room[3], 'viewBox' => implode(' ', array_map(SvgPen::decimal(...), $room)),
-            'role' => 'img', 'aria-labelledby' => 'title description', 'xml:lang' => $plan->properties->language,
-        ]);
-        $pen->element('title', ['id' => 'title'], implode(' ', $drawing->picture->title));
-        $pen->element('desc', ['id' => 'description'], self::description($drawing->picture));
+        self::begin($pen, $drawing, ['xml:lang' => $plan->properties->language]);
         $missing = $this->styles($choices, $pen);
         $drawing->with($pen);
         $xml->endElement();
@@ -43,6 +37,34 @@ final class SvgWriter implements Writer
         fwrite($out, (string) $xml->flush());
 
         return $missing;
+    }
+
+    /** The map as an element of a page, which has the fonts and styles of its own. */
+    public static function element(Drawing $drawing, string $id): string
+    {
+        $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('There is no room for the map.');
+        $xml = new \XMLWriter();
+        $xml->openMemory();
+        $pen = new SvgPen($xml, $out);
+        self::begin($pen, $drawing, ['id' => $id]);
+        $drawing->with($pen);
+        $xml->endElement();
+        fwrite($out, (string) $xml->flush());
+        rewind($out);
+
+        return (string) stream_get_contents($out);
+    }
+
+    /** @param array<string, string> $attributes */
+    private static function begin(SvgPen $pen, Drawing $drawing, array $attributes): void
+    {
+        $room = $drawing->room();
+        $pen->start('svg', $attributes + [
+            'xmlns' => 'http://www.w3.org/2000/svg', 'width' => $room[2], 'height' => $room[3], 'viewBox' => implode(' ', array_map(SvgPen::decimal(...), $room)),
+            'role' => 'img', 'aria-labelledby' => 'title description',
+        ]);
+        $pen->element('title', ['id' => 'title'], implode(' ', $drawing->picture->title));
+        $pen->element('desc', ['id' => 'description'], self::description($drawing->picture));
     }
 
     /** @return list<string> */
