@@ -12,7 +12,7 @@ export class Camera {
         this.onMove = onMove;
         this.view = zoomIdentity;
         this.selection = select(ground);
-        this.zoom = zoom().scaleExtent([LEAST, MOST]).interpolate((from, to) => (t) => [0, 1, 2].map((i) => from[i] + (to[i] - from[i]) * t))
+        this.zoom = zoom().scaleExtent([LEAST, MOST])
             .filter((event) => (event.type === 'wheel' ? true : event.type !== 'dblclick' && !event.button && mayDrag(event)))
             .on('zoom', ({ transform }) => {
                 this.view = transform;

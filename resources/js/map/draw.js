@@ -1,33 +1,26 @@
-import { colour } from '../plan/element.js';
+import { dress } from '../plan/element.js';
 
 const SVG = 'http://www.w3.org/2000/svg';
 
 /** An SVG element with attributes and children; text is always text. */
 export function svg(tag, attributes = {}, ...children) {
-    const node = document.createElementNS(SVG, tag);
-    for (const [name, value] of Object.entries(attributes)) {
-        if (name.startsWith('--')) {
-            node.style.setProperty(name, value);
-        } else if (value !== null && value !== undefined && value !== false) {
-            node.setAttribute(name, value);
-        }
-    }
-    node.append(...children.filter((child) => child !== null && child !== undefined && child !== false));
-    return node;
+    return dress(document.createElementNS(SVG, tag), attributes, children);
 }
 
 /** A disc that is filled from below as far as a share. */
-export function floretPath(radius, filled) {
+function floretPath(radius, filled) {
     const level = radius - 2 * radius * Math.min(1, filled);
     const half = Math.sqrt(Math.max(0, radius * radius - level * level));
     return filled >= 0.999 ? `M${-radius} 0a${radius} ${radius} 0 1 0 ${2 * radius} 0a${radius} ${radius} 0 1 0 ${-2 * radius} 0` : `M${-half.toFixed(2)} ${level.toFixed(2)}A${radius} ${radius} 0 ${filled > 0.5 ? 1 : 0} 0 ${half.toFixed(2)} ${level.toFixed(2)}Z`;
 }
 
-/** The signs of note and flags, as PHP has them too. */
-const signs = JSON.parse(document.getElementById('plan-data').textContent).mapSigns;
-
-/** What is drawn of a topic: everything but what changes as it is marked. */
-export function label(shape, hasParts) {
+/**
+ * What is drawn of a topic: everything but what changes as it is marked.
+ *
+ * @param signs the forms of note and flags, as PHP has them
+ * @param address of the plan, below which its pictures are
+ */
+export function label(shape, hasParts, signs, address) {
     const x = shape.textX;
     const nodes = [svg('rect', { class: 'back', x: x - 5, y: -shape.height / 2, width: shape.width + 10, height: shape.height, rx: 2 }), svg('rect', { class: 'under', x: x - 5, y: shape.height / 2 - 3, width: shape.width + 10, height: 3 })];
     nodes.push(...(shape.isMain ? disc(shape) : floret(shape)));
@@ -41,9 +34,9 @@ export function label(shape, hasParts) {
     }
     if (shape.picture) {
         const [id, left, top, width, height] = shape.picture;
-        nodes.push(svg('image', { class: 'topic-picture', href: `${location.pathname.replace(/\/(map|gather)$/, '')}/pictures/${id}`, x: x + left, y: top, width, height }), svg('path', { class: 'resize', d: `M${x + left + width - 10} ${top + height}h10v-10z` }));
+        nodes.push(svg('image', { class: 'topic-picture', href: `${address}/pictures/${id}`, x: x + left, y: top, width, height }), svg('path', { class: 'resize', d: `M${x + left + width - 10} ${top + height}h10v-10z` }));
     }
-    shape.marks.forEach((mark) => nodes.push(sign(mark, x)));
+    shape.marks.forEach((mark) => nodes.push(sign(mark, x, signs)));
     if (hasParts) {
         nodes.push(knob(shape));
     }
@@ -70,7 +63,7 @@ function floret(shape) {
     return shape.hasFloret ? [svg('circle', { class: 'floret-ring', r: 5.2 }), shape.filled > 0 && svg('path', { class: 'floret-fill', d: floretPath(5.2, shape.filled) })].filter(Boolean) : [];
 }
 
-function sign([which, text, at, y], x) {
+function sign([which, text, at, y], x, signs) {
     if (which === 'note') {
         return svg('g', { class: 'note-sign', transform: `translate(${x + at} ${y - 10})` }, svg('rect', { class: 'hit', x: -4, y: -5, width: 22, height: 22 }), svg('path', { d: signs.note }));
     }
@@ -89,5 +82,3 @@ function knob(shape) {
 }
 
 const knobWidth = (shape) => shape.reach - shape.start - shape.width - 10;
-
-export const dye = (name) => colour(name);

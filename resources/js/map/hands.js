@@ -1,6 +1,5 @@
 import { numberAt } from '../plan/landing.js';
 import { element } from '../plan/element.js';
-import { ROOT } from '../plan/tree.js';
 import { svg } from './draw.js';
 
 const FAR_ENOUGH = 6;
@@ -302,10 +301,5 @@ export class Hands {
             this.isDrawing = false;
             this.map.drawTools();
         }
-    }
-
-    /** The parent of everything on the map. */
-    get top() {
-        return this.outline.looks.isAlone ? this.outline.start : ROOT;
     }
 }

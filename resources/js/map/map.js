@@ -226,7 +226,6 @@ export class MapView {
             rectangle: () => { this.hands.isDrawing = !this.hands.isDrawing; this.drawTools(); },
             full: () => (document.fullscreenElement ? document.exitFullscreen() : document.documentElement.requestFullscreen().catch(() => this.page.say('This browser does not allow a full screen here.'))),
             look: () => this.panel.toggle(button),
-            tray: () => this.tray.toggle(),
         })[button.dataset.tool]();
     }
 

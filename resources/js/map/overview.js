@@ -1,4 +1,5 @@
-import { dye, svg } from './draw.js';
+import { colour } from '../plan/element.js';
+import { svg } from './draw.js';
 
 const WIDTH = 168;
 const HEIGHT = 112;
@@ -36,7 +37,7 @@ export class Overview {
                 const [toX, toY] = this.at(shape.x + shape.reach * shape.cos, shape.y + shape.reach * shape.sin);
                 paths.set(shape.dye, `${paths.get(shape.dye) ?? ''}M${x.toFixed(1)} ${y.toFixed(1)}L${toX.toFixed(1)} ${toY.toFixed(1)}`);
             }
-            this.ground.replaceChildren(...[...paths].map(([name, d]) => svg('path', { d, style: `stroke: ${dye(name)}`, 'stroke-width': Math.max(0.8, Math.min(3, 16 * scale)) })));
+            this.ground.replaceChildren(...[...paths].map(([name, d]) => svg('path', { d, style: `stroke: ${colour(name)}`, 'stroke-width': Math.max(0.8, Math.min(3, 16 * scale)) })));
         }
         const [x, y] = this.at(Math.max(sight[0], this.origin[0]), Math.max(sight[1], this.origin[1]));
         const [toX, toY] = this.at(Math.min(sight[2], this.origin[0] + WIDTH / scale), Math.min(sight[3], this.origin[1] + HEIGHT / scale));

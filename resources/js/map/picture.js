@@ -1,5 +1,6 @@
 import { Shape } from './shape.js';
-import { beside, dye, label, svg } from './draw.js';
+import { colour, setAttributes } from '../plan/element.js';
+import { beside, label, svg } from './draw.js';
 import { Ways } from './ways.js';
 
 /** Under this size type cannot be read: branches are drawn as strokes. */
@@ -68,7 +69,6 @@ export class Picture {
     /** The title, the spine, and what is drawn when one is far away. */
     frame() {
         const { title, spine, look, sections } = this.told;
-        this.box.style.setProperty('--line', '');
         const [x, y] = title.at;
         const high = title.size * 1.34;
         this.under.replaceChildren(
@@ -84,16 +84,16 @@ export class Picture {
             return 'var(--ink)';
         }
         const order = sections[look.arrangement === 'both' ? i - 1 : i];
-        return dye(this.sections.get(order.id).shapes[0].dye);
+        return colour(this.sections.get(order.id).shapes[0].dye);
     }
 
     tint(id) {
         const { shapes } = this.sections.get(id);
         if (this.told.look.arrangement === 'round') {
-            return svg('path', { class: 'tint', '--d': dye(shapes[0].dye), d: shapes.map(({ x, y, reach, cos, sin }) => `M${x.toFixed()} ${y.toFixed()}l${(reach * cos).toFixed()} ${(reach * sin).toFixed()}`).join('') });
+            return svg('path', { class: 'tint', '--d': colour(shapes[0].dye), d: shapes.map(({ x, y, reach, cos, sin }) => `M${x.toFixed()} ${y.toFixed()}l${(reach * cos).toFixed()} ${(reach * sin).toFixed()}`).join('') });
         }
         const [left, top, right, bottom] = this.bounds(shapes);
-        return svg('rect', { class: 'tint', '--d': dye(shapes[0].dye), x: left - 12, y: top - 6, width: right - left + 24, height: bottom - top + 12, rx: 12 });
+        return svg('rect', { class: 'tint', '--d': colour(shapes[0].dye), x: left - 12, y: top - 6, width: right - left + 24, height: bottom - top + 12, rx: 12 });
     }
 
     bounds(shapes) {
@@ -207,9 +207,9 @@ export class Picture {
             node.flipped = shape.isFlipped;
             node.badge?.remove();
             node.badge = shape.isMain || shape.inside ? this.over.appendChild(beside(shape)) : null;
-            node.badge?.style.setProperty('--d', dye(shape.dye));
-            node.replaceChildren(...label(shape, shape.inside > 0 || this.tree.partsOf(shape.id).length > 0));
-            node.style.setProperty('--d', dye(shape.dye));
+            node.badge?.style.setProperty('--d', colour(shape.dye));
+            node.replaceChildren(...label(shape, shape.inside > 0 || this.tree.partsOf(shape.id).length > 0, this.map.page.data.mapSigns, this.map.page.address));
+            node.style.setProperty('--d', colour(shape.dye));
         }
         if (node.style.transform !== shape.transform) {
             node.style.transform = shape.transform;
@@ -257,7 +257,7 @@ export class Picture {
         if (path.shape !== shape) {
             path.shape = shape;
             path.setAttribute('d', shape.stalk);
-            path.style.stroke = dye(shape.dye);
+            path.style.stroke = colour(shape.dye);
             path.style.strokeWidth = this.told.look.lines[Math.min(shape.level, 3) - 1];
         }
         if (path.placed !== placed) {
@@ -281,8 +281,8 @@ export class Picture {
                 stalks.push(shape.stalk);
             }
             return [
-                svg('path', { class: 'stalk', d: stalks.join(''), transform: `translate(${at[0]} ${at[1]}) rotate(${(at[2] * 180) / Math.PI}) scale(${at[3] ? -1 : 1} 1)`, style: `stroke: ${dye(shapes[0].dye)}; stroke-width: 3` }),
-                ...[...strokes].map(([key, d]) => svg('path', { class: 'blur', d, '--d': dye(key.split(' ')[0]), 'stroke-width': Number(key.split(' ')[1]) * 0.55 })),
+                svg('path', { class: 'stalk', d: stalks.join(''), transform: `translate(${at[0]} ${at[1]}) rotate(${(at[2] * 180) / Math.PI}) scale(${at[3] ? -1 : 1} 1)`, style: `stroke: ${colour(shapes[0].dye)}; stroke-width: 3` }),
+                ...[...strokes].map(([key, d]) => svg('path', { class: 'blur', d, '--d': colour(key.split(' ')[0]), 'stroke-width': Number(key.split(' ')[1]) * 0.55 })),
             ];
         }));
     }
@@ -308,14 +308,7 @@ export class Picture {
             const [words] = tree.figures.get(id) ?? [0];
             // What can be read, in the order in which it stands there; then what only a picture tells.
             const said = [shape.number, topic.title || 'Untitled topic', topic.kind === 'section' ? '' : topic.kind, topic.flag?.replace('-', ' '), words ? `${words.toLocaleString('en')} words` : '', topic.flag && 'flagged', topic.noted && 'with a note', shape.inside && `${shape.inside} inside`].filter(Boolean).join(' ');
-            const attributes = { 'aria-level': shape.level, 'aria-setsize': siblings.length, 'aria-posinset': siblings.indexOf(id) + 1, 'aria-selected': outline.marked.has(id), 'aria-expanded': parts.length ? !shape.inside : null, 'aria-label': said };
-            for (const [name, value] of Object.entries(attributes)) {
-                if (value === null) {
-                    node.removeAttribute(name);
-                } else if (node.getAttribute(name) !== String(value)) {
-                    node.setAttribute(name, value);
-                }
-            }
+            setAttributes(node, { 'aria-level': shape.level, 'aria-setsize': siblings.length, 'aria-posinset': siblings.indexOf(id) + 1, 'aria-selected': outline.marked.has(id), 'aria-expanded': parts.length ? !shape.inside : null, 'aria-label': said });
         }
         for (const [id, path] of this.stalks) {
             path.classList.toggle('is-dim', outline.looks.isDim(id));

@@ -1,4 +1,5 @@
-import { dye, svg } from './draw.js';
+import { colour } from '../plan/element.js';
+import { svg } from './draw.js';
 
 /** Relations as they are drawn on the map: thin lines with their labels on them; a press opens one, dragging its middle bends it. */
 export class RelationLayer {
@@ -21,7 +22,7 @@ export class RelationLayer {
             }
             const [x, y] = track.label;
             const [width, height] = track.room;
-            const looks = { class: 'relation', 'data-id': track.id, '--d': relation.dye ? dye(relation.dye) : 'var(--ink)' };
+            const looks = { class: 'relation', 'data-id': track.id, '--d': relation.dye ? colour(relation.dye) : 'var(--ink)' };
             if (width > 0) {
                 labels.push(svg('g', looks, svg('rect', { class: 'behind', x: x - width / 2, y: y - height / 2, width, height, rx: 3 }), svg('text', { x, y: y + 4.4 }, relation.label)));
             }

@@ -52,12 +52,6 @@ export class Shape {
         return Math.hypot(Math.max(0, -10 - along, along - this.reach), Math.max(0, Math.abs(aside) - this.height / 2));
     }
 
-    /** The middle of the label. */
-    get middle() {
-        const along = (this.start + this.width) / 2;
-        return [this.x + along * this.cos, this.y + along * this.sin];
-    }
-
     get transform() {
         return `translate(${this.x.toFixed(1)}px, ${this.y.toFixed(1)}px) rotate(${this.degrees.toFixed(2)}deg)`;
     }

@@ -1,6 +1,10 @@
 /** A DOM element with attributes, listeners (`on…`) and children; text is always text. */
 export function element(tag, attributes = {}, ...children) {
-    const node = document.createElement(tag);
+    return dress(document.createElement(tag), attributes, children);
+}
+
+/** Gives an element, of HTML or SVG, its attributes, listeners and children. */
+export function dress(node, attributes, children) {
     for (const [name, value] of Object.entries(attributes)) {
         if (name.startsWith('on')) {
             node.addEventListener(name.slice(2), value);
@@ -12,6 +16,17 @@ export function element(tag, attributes = {}, ...children) {
     }
     node.append(...children.filter((child) => child !== null && child !== undefined && child !== false));
     return node;
+}
+
+/** Sets attributes where they differ; null takes one away. */
+export function setAttributes(node, attributes) {
+    for (const [name, value] of Object.entries(attributes)) {
+        if (value === null) {
+            node.removeAttribute(name);
+        } else if (node.getAttribute(name) !== String(value)) {
+            node.setAttribute(name, value);
+        }
+    }
 }
 
 /** A dye as a CSS colour. */

@@ -1,4 +1,4 @@
-import { colour, element, icon } from './element.js';
+import { colour, element, icon, setAttributes } from './element.js';
 import { Wrapping } from './wrapping.js';
 
 const SPARE = 12;
@@ -210,14 +210,14 @@ export class Rows {
         node.style.setProperty('--l', Math.min(level - 1, 14));
         node.style.setProperty('--d', colour(loose ? 'slate' : this.tree.dye(id)));
         node.style.setProperty('--p', filled);
-        set(node, { 'aria-level': level, 'aria-setsize': siblings.length, 'aria-posinset': siblings.indexOf(id) + 1, 'aria-selected': marked, 'aria-expanded': parts.length ? !folded : null, 'aria-label': said(topic, name, this.relatedTo(id), folded ? this.tree.branch(id).length - 1 : 0, words) });
+        setAttributes(node, { 'aria-level': level, 'aria-setsize': siblings.length, 'aria-posinset': siblings.indexOf(id) + 1, 'aria-selected': marked, 'aria-expanded': parts.length ? !folded : null, 'aria-label': said(topic, name, this.relatedTo(id), folded ? this.tree.branch(id).length - 1 : 0, words) });
         const [number, main, meta] = node.children;
         // The spaces keep the words of a row apart for who hears it.
         number.textContent = topic.label ? `${topic.label} ` : '';
         number.classList.toggle('is-long', topic.label.length > 8);
         const [fold, title, kind, flag, related, inside] = main.children;
         fold.style.visibility = parts.length ? '' : 'hidden';
-        set(fold, { 'aria-label': `${folded ? 'Unfold' : 'Fold'} ${name}` });
+        setAttributes(fold, { 'aria-label': `${folded ? 'Unfold' : 'Fold'} ${name}` });
         if (title.tagName !== 'INPUT') {
             title.textContent = untitled ? 'Untitled' : topic.title;
             title.title = topic.title.length > 60 ? topic.title : '';
@@ -225,17 +225,17 @@ export class Rows {
         }
         show(kind, topic.kind === 'section' ? '' : ` ${topic.kind}`);
         show(flag, topic.flag ? ` ${topic.flag.replace('-', ' ')}` : '');
-        set(flag, { 'data-flag': topic.flag });
+        setAttributes(flag, { 'data-flag': topic.flag });
         const relations = this.relatedTo(id);
         show(related, relations ? ` ${relations} ${relations === 1 ? 'relation' : 'relations'}` : '');
         show(inside, folded ? ` ${this.tree.branch(id).length - 1} inside` : '');
         const [menu, note, count, floret] = meta.children;
-        set(menu, { 'aria-label': `More for ${name}` });
-        set(note, { 'aria-label': `${topic.noted ? 'Open' : 'Write'} the note of ${name}` });
+        setAttributes(menu, { 'aria-label': `More for ${name}` });
+        setAttributes(note, { 'aria-label': `${topic.noted ? 'Open' : 'Write'} the note of ${name}` });
         note.classList.toggle('has-note', topic.noted);
         count.textContent = words ? ` ${words.toLocaleString('en')}` : '';
         const target = topic.target ? ` of ${topic.target}` : '';
-        set(floret, { 'aria-label': `${words}${target} words`, title: `${words.toLocaleString('en')}${target} words` });
+        setAttributes(floret, { 'aria-label': `${words}${target} words`, title: `${words.toLocaleString('en')}${target} words` });
         floret.style.visibility = topic.kind === 'aside' ? 'hidden' : '';
     }
 
@@ -271,16 +271,6 @@ export class Rows {
 /** What a row is called, in the order in which it shows it. */
 function said(topic, name, related, inside, words) {
     return [topic.label, name, topic.kind === 'section' ? '' : topic.kind, topic.flag ? `flag ${topic.flag.replace('-', ' ')}` : '', related ? `${related} ${related === 1 ? 'relation' : 'relations'}` : '', inside ? `${inside} inside` : '', words ? `${words.toLocaleString('en')} words` : ''].filter(Boolean).join(' ');
-}
-
-function set(node, attributes) {
-    for (const [name, value] of Object.entries(attributes)) {
-        if (value === null) {
-            node.removeAttribute(name);
-        } else if (node.getAttribute(name) !== String(value)) {
-            node.setAttribute(name, value);
-        }
-    }
 }
 
 function show(node, text) {
