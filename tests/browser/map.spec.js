@@ -17,7 +17,8 @@ const marked = (page) => page.getByRole('treeitem', { selected: true });
 
 /** The middle of a topic's title in the window. */
 async function middle(page, name) {
-    const box = await page.getByRole('treeitem', { name }).locator('.title').boundingBox();
+    let box = null;
+    await expect.poll(async () => (box = await page.getByRole('treeitem', { name }).locator('.title').boundingBox())).not.toBe(null);
     return [box.x + box.width / 2, box.y + box.height / 2];
 }
 
@@ -436,4 +437,113 @@ test('the map is handed over as SVG, PNG and PDF, as it is seen, and printed', a
     const [sheets] = await Promise.all([page.waitForEvent('popup'), page.getByRole('link', { name: 'Print…' }).click()]);
     await expect(sheets.getByRole('img', { name: 'The map, sheet 1 of 1' })).toBeVisible();
     expect(writer.problems).toEqual([]);
+});
+
+test('wheel and keys zoom and fit; the rest is dimmed; looks of a branch, and what is hidden by level', async ({ page }) => {
+    const writer = await mapOf(page, 'Close', ...LINES);
+    const actual = page.locator('[data-tool=actual]');
+    const ground = await page.getByRole('tree').boundingBox();
+    await page.mouse.move(ground.x + 500, ground.y + 300);
+    await page.mouse.wheel(0, -400);
+    await expect.poll(async () => parseInt(await actual.textContent(), 10)).toBeGreaterThan(100);
+    await page.getByRole('tree').focus();
+    await writer.type('[Control+0]');
+    await expect(actual).toHaveText('100%');
+    await writer.type('[ArrowDown]', 'b');
+    await expect(actual).toHaveText('125%');
+    await writer.type('-', '-');
+    await expect(actual).toHaveText('80%');
+
+    await writer.type('[Shift+F]');
+    await expect(page.getByRole('treeitem', { name: '1.1 Storms' })).toHaveClass(/is-dim/);
+    await expect(page.getByRole('treeitem', { name: '2.1 Grazing' })).not.toHaveClass(/is-dim/);
+    await writer.type('[Shift+F]');
+    await expect(page.locator('.leaf.is-dim')).toHaveCount(0);
+
+    const menu = page.getByRole('dialog', { name: /^Topic:/ });
+    const looks = (name) => page.getByRole('treeitem', { name }).evaluate((leaf) => [Number(leaf.querySelector('.title').getAttribute('font-size')), leaf.style.getPropertyValue('--d')]);
+    const usual = await looks('2.1.1 Samphire');
+    await writer.type('[ArrowRight]', 'd');
+    await menu.getByRole('button', { name: 'orchil' }).click();
+    await page.mouse.click(...await middle(page, /2\.1 Grazing/), { button: 'right' });
+    await menu.getByRole('button', { name: 'huge' }).click();
+    await expect.poll(() => looks('2.1 Grazing')).toEqual([24, 'var(--orchil)']);
+    await expect.poll(() => looks('2.1.1 Samphire')).toEqual([23.2, 'var(--orchil)']);
+    for (const field of ['dye', 'size']) {
+        await page.mouse.click(...await middle(page, /2\.1 Grazing/), { button: 'right' });
+        await menu.getByRole('group', { name: 'For itself alone, not its parts' }).getByRole('button', { name: field }).click();
+    }
+    await expect.poll(() => looks('2.1.1 Samphire')).toEqual(usual);
+    await expect.poll(() => looks('2.1 Grazing')).toEqual([24, 'var(--orchil)']);
+
+    await writer.type('g');
+    await menu.getByRole('button', { name: 'waiting' }).click();
+    const grazing = page.locator('.leaf', { has: page.locator('.flag-sign') });
+    await expect(grazing).toHaveCount(1);
+    await page.getByRole('button', { name: 'How the map is drawn' }).click();
+    const panel = page.getByRole('dialog', { name: 'How the map is drawn' });
+    await panel.getByLabel('Notes, words and flags').selectOption({ label: 'to level 1' });
+    await expect(grazing).toHaveCount(0);
+    await panel.getByLabel('Titles', { exact: true }).selectOption({ label: 'to level 2' });
+    await expect(page.getByRole('treeitem', { name: 'Samphire' }).locator('.title')).toHaveCount(0);
+    await expect(page.getByRole('treeitem', { name: '2.1 Grazing' }).locator('.title')).toHaveCount(1);
+    expect(writer.problems).toEqual([]);
+});
+
+test('what moves on the map glides, unless the person prefers stillness', async ({ page }) => {
+    await mapOf(page, 'Moving', ...LINES);
+    const seconds = () => page.locator('.leaf').first().evaluate((leaf) => parseFloat(getComputedStyle(leaf).transitionDuration));
+    expect(await seconds()).toBe(0);
+    await page.emulateMedia({ reducedMotion: 'no-preference' });
+    expect(await seconds()).toBeGreaterThan(0.1);
+});
+
+test('a finger draws a rectangle, relates topics, and makes a picture wider', async ({ browser }) => {
+    const context = await browser.newContext({ viewport: { width: 820, height: 1180 }, hasTouch: true });
+    const page = await context.newPage();
+    const writer = await mapOf(page, 'Fingers', ...LINES);
+    const touch = await context.newCDPSession(page);
+    const slide = async (from, to) => {
+        const at = (step) => [{ x: from[0] + ((to[0] - from[0]) * step) / 6, y: from[1] + ((to[1] - from[1]) * step) / 6 }];
+        await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: at(0) });
+        for (let step = 1; step <= 6; step++) {
+            await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: at(step) });
+        }
+        await page.waitForTimeout(200);
+        await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+    };
+    const centre = async (locator) => {
+        const box = await locator.boundingBox();
+        return [box.x + box.width / 2, box.y + box.height / 2];
+    };
+    const [x, y] = await middle(page, /Storms/);
+    const [, below] = await middle(page, /Fish/);
+    await page.getByRole('button', { name: 'Mark with a rectangle' }).tap();
+    await slide([x + 120, y - 30], [x - 20, below + 6]);
+    await expect(marked(page)).toHaveCount(2);
+
+    await page.touchscreen.tap(...await middle(page, /Wall/));
+    await expect(marked(page)).toHaveCount(1);
+    await slide(await centre(page.getByRole('treeitem', { name: /Wall/ }).locator('.handle')), await middle(page, /Fish/));
+    await expect(page.getByRole('dialog', { name: 'Relation' })).toContainText('2.2 Wall → 1.2 Fish');
+    await page.keyboard.press('Escape');
+    await expect(page.locator('.relation .line')).toHaveCount(1);
+
+    const picture = await page.evaluate(async () => {
+        const canvas = Object.assign(document.createElement('canvas'), { width: 300, height: 100 });
+        canvas.getContext('2d').fillRect(0, 0, 300, 100);
+        const data = new DataTransfer();
+        data.items.add(new File([await new Promise((resolve) => canvas.toBlob(resolve, 'image/webp'))], 'strip.webp', { type: 'image/webp' }));
+        document.getElementById('ground').focus();
+        document.dispatchEvent(new ClipboardEvent('paste', { bubbles: true, cancelable: true, clipboardData: data }));
+        return canvas.toDataURL('image/webp').slice(0, 15);
+    });
+    expect(picture).toBe('data:image/webp');
+    const image = page.locator('image.topic-picture');
+    await expect(image).toHaveAttribute('width', '240');
+    const grip = await centre(page.locator('.resize'));
+    await slide(grip, [grip[0] - 80, grip[1]]);
+    await expect.poll(async () => Number(await image.getAttribute('width'))).toBeLessThan(200);
+    expect(writer.problems).toEqual([]);
+    await context.close();
 });

@@ -34,7 +34,7 @@ export function label(shape, hasParts, signs, address) {
     }
     if (shape.picture) {
         const [id, left, top, width, height] = shape.picture;
-        nodes.push(svg('image', { class: 'topic-picture', href: `${address}/pictures/${id}`, x: x + left, y: top, width, height }), svg('path', { class: 'resize', d: `M${x + left + width - 10} ${top + height}h10v-10z` }));
+        nodes.push(svg('image', { class: 'topic-picture', href: `${address}/pictures/${id}`, x: x + left, y: top, width, height }), svg('g', { class: 'resize', transform: `translate(${x + left + width} ${top + height})` }, svg('rect', { class: 'hit', x: -16, y: -16, width: 24, height: 20 }), svg('path', { d: 'M-10 0h10v-10z' })));
     }
     shape.marks.forEach((mark) => nodes.push(sign(mark, x, signs)));
     if (hasParts) {

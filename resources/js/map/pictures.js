@@ -56,7 +56,7 @@ export class Pictures {
         const { value } = /@(?<value>\d+)$/.exec(map.tree.get(id).picture).groups;
         const shape = map.picture.shapes.get(id);
         const [start] = shape.seen(...map.camera.point(event));
-        const image = event.target.parentElement.querySelector('.topic-picture');
+        const image = event.target.closest('.leaf').querySelector('.topic-picture');
         let width = Number(value);
         map.hands.track(event, {
             move: (e) => {
