@@ -17,6 +17,14 @@ final class Limits
     public const PICTURE_PIXELS = 24_000_000;
     /** In characters (code points). What is longer goes into the note, and it is said. */
     public const TITLE = 1_000;
+    public const SOURCE_FILE = 16 * 1024 * 1024;
+    /** Sources of a plan; of one, in characters: its dates, names, other fields and its remark; and how many people it may have. */
+    public const SOURCES = 10_000;
+    public const SOURCE_DATE = 60;
+    public const SOURCE_NAME = 300;
+    public const SOURCE_TEXT = 2_000;
+    public const SOURCE_REMARK = 20_000;
+    public const SOURCE_PEOPLE = 500;
     public const NOTE = 2 * 1024 * 1024;
     public const NOTE_DEPTH = 40;
     public const INTAKE = 64 * 1024 * 1024;

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Reader\Csl;
+
+use Embrel\Citation\PartialDate;
+use Embrel\Citation\Person;
+use Embrel\Citation\Source;
+use Embrel\Citation\SourceKind;
+use Embrel\Id\Ids;
+use Embrel\Reader\SourceFields;
+use Embrel\Reader\SourcesRead;
+
+/** Sources out of CSL-JSON (the data schema of the Citation Style Language 1.0). */
+final class CslReader
+{
+    private const KINDS = [
+        'book' => SourceKind::Book, 'chapter' => SourceKind::Chapter, 'paper-conference' => SourceKind::Chapter, 'entry-encyclopedia' => SourceKind::Chapter, 'entry-dictionary' => SourceKind::Chapter, 'article-journal' => SourceKind::Article, 'article-magazine' => SourceKind::Article, 'article' => SourceKind::Article,
+        'article-newspaper' => SourceKind::Newspaper, 'webpage' => SourceKind::WebPage, 'post-weblog' => SourceKind::WebPage, 'post' => SourceKind::WebPage, 'report' => SourceKind::Report, 'thesis' => SourceKind::Thesis, 'motion_picture' => SourceKind::Film, 'broadcast' => SourceKind::Film, 'interview' => SourceKind::Interview, 'personal_communication' => SourceKind::Interview,
+    ];
+    private const FIELDS = [
+        'container-title' => 'container', 'publisher' => 'publisher', 'publisher-place' => 'place', 'edition' => 'edition', 'volume' => 'volume', 'issue' => 'issue', 'number' => 'issue', 'page' => 'pages', 'URL' => 'url', 'DOI' => 'doi', 'ISBN' => 'isbn', 'language' => 'language', 'note' => 'remark', 'abstract' => 'remark',
+    ];
+    private const PASSED = ['id', 'type', 'title', 'author', 'editor', 'director', 'issued', 'accessed', 'citation-key', 'title-short', 'container-title-short', 'source', 'keyword', 'categories', 'custom'];
+
+    /** @var array<string, true> */
+    private array $unknown = [];
+
+    public function __construct(private readonly Ids $ids) {}
+
+    public function read(string $text): SourcesRead
+    {
+        $items = json_decode($text, true, 64);
+        if (!\is_array($items)) {
+            return new SourcesRead([], ['This is not JSON that can be read: ' . lcfirst(json_last_error_msg()) . '.']);
+        }
+        $items = array_is_list($items) ? $items : (\is_array($items['items'] ?? null) ? $items['items'] : [$items]);
+        $sources = $said = [];
+        $lines = self::lines($text);
+        foreach (array_values($items) as $n => $item) {
+            $source = \is_array($item) ? $this->source($item) : null;
+            if ($source === null) {
+                $said[] = (isset($lines[$n]) ? "Line {$lines[$n]}" : 'Entry ' . ($n + 1)) . ': the entry has neither a title nor an author. This entry was left out.';
+            } else {
+                $sources[] = $source;
+            }
+        }
+
+        return new SourcesRead($sources, $this->unknown === [] ? $said : [...$said, 'Fields that have no place here were left out: ' . implode(', ', \array_slice(array_keys($this->unknown), 0, 12)) . '.']);
+    }
+
+    /** @return list<int> the line on which each entry of the outer list begins */
+    private static function lines(string $text): array
+    {
+        $lines = [];
+        $depth = 0;
+        $line = 1;
+        preg_match_all('/"(?:[^"\\\\]|\\\\.)*+"|[\[\]{}\n]|(?<=[\[,\s])(?:null|true|false|-?\d[\d.eE+\-]*)/s', $text, $tokens);
+        foreach ($tokens[0] as $token) {
+            if ($token === "\n") {
+                ++$line;
+            } elseif ($token === ']' || $token === '}') {
+                --$depth;
+            } else {
+                if ($depth === 1) {
+                    $lines[] = $line;
+                }
+                $depth += $token === '[' || $token === '{' ? 1 : 0;
+            }
+        }
+
+        return $lines;
+    }
+
+    /** @param array<array-key, mixed> $item */
+    private function source(array $item): ?Source
+    {
+        $title = self::text($item['title'] ?? '');
+        $authors = [...$this->people($item['author'] ?? []), ...$this->people($item['director'] ?? [])];
+        $texts = [];
+        foreach ($item as $name => $value) {
+            $field = self::FIELDS[$name] ?? null;
+            $value = self::text($value);
+            if ($field === null) {
+                $this->unknown += \in_array($name, self::PASSED, true) ? [] : [mb_strimwidth(mb_scrub((string) $name), 0, 40, '…') => true];
+            } elseif ($value !== '') {
+                $texts[$field] = isset($texts[$field]) && $field === 'remark' ? "{$texts[$field]}\n{$value}" : $texts[$field] ?? $value;
+            }
+        }
+        if ($title === '' && $authors === [] && !isset($texts['url'])) {
+            return null;
+        }
+        preg_match_all('/<span class="nocase">(.*?)<\/span>/', $title, $kept);
+        $texts['capitals'] = implode(', ', $kept[1]);
+        $type = \is_string($item['type'] ?? null) ? $item['type'] : '';
+
+        return SourceFields::source($this->ids->next(), strip_tags($title), self::KINDS[$type] ?? SourceKind::Other, $authors, $this->people($item['editor'] ?? []), self::date($item['issued'] ?? null), self::date($item['accessed'] ?? null), $texts);
+    }
+
+    private static function text(mixed $value): string
+    {
+        return \is_string($value) ? $value : (\is_int($value) || \is_float($value) ? (string) $value : '');
+    }
+
+    /** @return list<Person> */
+    private function people(mixed $names): array
+    {
+        $people = [];
+        foreach (\is_array($names) ? $names : [] as $name) {
+            if (!\is_array($name)) {
+                continue;
+            }
+            $literal = self::text($name['literal'] ?? '');
+            $family = self::text($name['family'] ?? '');
+            $given = self::text($name['given'] ?? '');
+            $particle = trim(self::text($name['dropping-particle'] ?? '') . ' ' . self::text($name['non-dropping-particle'] ?? ''));
+            if ($literal !== '' || $family !== '' || $given !== '') {
+                $people[] = $literal !== '' ? new Person($literal) : ($particle === '' && !isset($name['suffix']) ? Person::of($family === '' ? $given : $family, $family === '' ? '' : $given) : new Person($family, $given, $particle, self::text($name['suffix'] ?? '')));
+            }
+        }
+
+        return $people;
+    }
+
+    private static function date(mixed $date): ?PartialDate
+    {
+        if (!\is_array($date)) {
+            return null;
+        }
+        $parts = \is_array($date['date-parts'] ?? null) && \is_array($date['date-parts'][0] ?? null) ? array_map(static fn(mixed $part): int => (int) self::text($part), $date['date-parts'][0]) : [];
+        if ($parts === [] || $parts[0] === 0) {
+            return PartialDate::typed(self::text($date['raw'] ?? $date['literal'] ?? ''));
+        }
+
+        return PartialDate::on($parts[0], $parts[1] ?? 0, $parts[2] ?? 0, (bool) ($date['circa'] ?? false));
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Reader\Ris;
+
+use Embrel\Citation\PartialDate;
+use Embrel\Citation\Person;
+use Embrel\Citation\Source;
+use Embrel\Citation\SourceKind;
+use Embrel\Id\Ids;
+use Embrel\Reader\SourceFields;
+use Embrel\Reader\SourcesRead;
+
+/** Sources out of RIS: lines of a tag of two signs, two spaces, a hyphen and a value, from TY to ER. */
+final class RisReader
+{
+    private const KINDS = [
+        'BOOK' => SourceKind::Book, 'EDBOOK' => SourceKind::Book, 'EBOOK' => SourceKind::Book, 'CHAP' => SourceKind::Chapter, 'ECHAP' => SourceKind::Chapter, 'CPAPER' => SourceKind::Chapter, 'CONF' => SourceKind::Chapter,
+        'JOUR' => SourceKind::Article, 'EJOUR' => SourceKind::Article, 'MGZN' => SourceKind::Article, 'JFULL' => SourceKind::Article, 'NEWS' => SourceKind::Newspaper, 'ELEC' => SourceKind::WebPage, 'WEB' => SourceKind::WebPage, 'BLOG' => SourceKind::WebPage, 'ICOMM' => SourceKind::WebPage,
+        'RPRT' => SourceKind::Report, 'GOVDOC' => SourceKind::Report, 'STAND' => SourceKind::Report, 'THES' => SourceKind::Thesis, 'MPCT' => SourceKind::Film, 'VIDEO' => SourceKind::Film, 'ADVS' => SourceKind::Film, 'PCOMM' => SourceKind::Interview,
+    ];
+    private const FIELDS = [
+        'TI' => 'title', 'T1' => 'title', 'CT' => 'title', 'T2' => 'container', 'JO' => 'container', 'JF' => 'container', 'JA' => 'container', 'BT' => 'container', 'PB' => 'publisher', 'CY' => 'place', 'PP' => 'place', 'ET' => 'edition', 'VL' => 'volume', 'IS' => 'issue', 'M1' => 'issue',
+        'SP' => 'pages', 'UR' => 'url', 'DO' => 'doi', 'SN' => 'isbn', 'LA' => 'language', 'N1' => 'remark', 'AB' => 'remark', 'N2' => 'remark',
+    ];
+    private const PEOPLE = ['AU' => 'authors', 'A1' => 'authors', 'A2' => 'editors', 'ED' => 'editors', 'A3' => 'editors'];
+    private const PASSED = ['TY', 'ER', 'ID', 'EP', 'PY', 'Y1', 'DA', 'Y2', 'KW', 'DB', 'DP', 'C1', 'U1', 'L1', 'L2', 'L4', 'M3', 'AN', 'ST', 'T3'];
+
+    public function __construct(private readonly Ids $ids) {}
+
+    public function read(string $text): SourcesRead
+    {
+        $sources = $said = [];
+        $unknown = [];
+        /** @var array<string, list<string>>|null $entry */
+        $entry = null;
+        $start = 0;
+        $last = '';
+        foreach (explode("\n", $text) as $n => $line) {
+            if (preg_match('/\A([A-Z][A-Z0-9])  ?-(?: ?(.*))?\z/s', rtrim($line), $m) !== 1) {
+                // A value that was broken goes on without a tag.
+                if ($entry !== null && $last !== '' && trim($line) !== '') {
+                    $entry[$last][] = array_pop($entry[$last]) . ' ' . trim($line);
+                } elseif (trim($line) !== '') {
+                    $said[] = 'Line ' . ($n + 1) . ': it stands outside any entry and was left out.';
+                }
+
+                continue;
+            }
+            [, $tag] = $m;
+            if ($tag === 'TY') {
+                if ($entry !== null) {
+                    $said[] = "Line {$start}: the entry has no end (ER). It was read as far as the next begins.";
+                    $this->keep($entry, $start, $sources, $said, $unknown);
+                }
+                [$entry, $start] = [[], $n + 1];
+            }
+            if ($tag === 'ER' && $entry !== null) {
+                $this->keep($entry, $start, $sources, $said, $unknown);
+                $entry = null;
+            } elseif ($entry !== null) {
+                $entry[$tag][] = trim($m[2] ?? '');
+                $last = $tag;
+            }
+        }
+        if ($entry !== null) {
+            $said[] = "Line {$start}: the entry has no end (ER). It was read as far as the file goes.";
+            $this->keep($entry, $start, $sources, $said, $unknown);
+        }
+
+        return new SourcesRead($sources, $unknown === [] ? $said : [...$said, 'Fields that have no place here were left out: ' . implode(', ', array_keys($unknown)) . '.']);
+    }
+
+    /**
+     * @param array<string, list<string>> $entry
+     * @param list<Source>                $sources
+     * @param list<string>                $said
+     * @param array<string, true>         $unknown
+     */
+    private function keep(array $entry, int $line, array &$sources, array &$said, array &$unknown): void
+    {
+        $texts = [];
+        $people = ['authors' => [], 'editors' => []];
+        foreach ($entry as $tag => $values) {
+            $values = array_values(array_filter($values, static fn(string $value): bool => $value !== ''));
+            if (isset(self::PEOPLE[$tag])) {
+                $people[self::PEOPLE[$tag]] = [...$people[self::PEOPLE[$tag]], ...array_map(Person::typed(...), $values)];
+            } elseif (isset(self::FIELDS[$tag])) {
+                $field = self::FIELDS[$tag];
+                $value = $field === 'remark' ? implode("\n", $values) : $values[0] ?? '';
+                $texts[$field] = $field === 'remark' ? trim(($texts[$field] ?? '') . "\n{$value}") : (($texts[$field] ?? '') === '' ? $value : $texts[$field]);
+            } elseif (!\in_array($tag, self::PASSED, true)) {
+                $unknown[$tag] = true;
+            }
+        }
+        if (($texts['title'] ?? '') === '' && $people['authors'] === [] && ($texts['url'] ?? '') === '') {
+            $said[] = "Line {$line}: the entry has neither a title nor an author. This entry was left out.";
+
+            return;
+        }
+        $end = $entry['EP'][0] ?? '';
+        if ($end !== '' && ($texts['pages'] ?? '') !== '' && !str_contains($texts['pages'], '-') && $end !== $texts['pages']) {
+            $texts['pages'] .= "-{$end}";
+        }
+        $title = $texts['title'] ?? '';
+        unset($texts['title']);
+        $sources[] = SourceFields::source($this->ids->next(), $title, self::KINDS[$entry['TY'][0] ?? ''] ?? SourceKind::Other, $people['authors'], $people['editors'], self::date($entry['DA'][0] ?? $entry['PY'][0] ?? $entry['Y1'][0] ?? ''), self::date($entry['Y2'][0] ?? ''), $texts);
+    }
+
+    /** YYYY/MM/DD/other, each part perhaps empty. */
+    private static function date(string $value): ?PartialDate
+    {
+        if (preg_match('/\A(\d{4})(?:[\/\-](\d{0,2})(?:[\/\-](\d{0,2}))?)?/', $value, $m) !== 1) {
+            return PartialDate::typed($value);
+        }
+
+        return PartialDate::on((int) $m[1], (int) ($m[2] ?? 0), (int) ($m[3] ?? 0));
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Reader;
+
+use Embrel\Citation\PartialDate;
+use Embrel\Citation\Person;
+use Embrel\Citation\Source;
+use Embrel\Citation\SourceKind;
+use Embrel\Limits;
+use Embrel\RichText\Schema;
+use Embrel\RichText\Text;
+
+/** What the readers of sources make of values: cleaned, and cut to their limits. */
+final class SourceFields
+{
+    /**
+     * @param list<Person>          $authors
+     * @param list<Person>          $editors
+     * @param array<string, string> $texts   other fields of Source
+     */
+    public static function source(string $id, string $title, SourceKind $kind, array $authors, array $editors, ?PartialDate $date, ?PartialDate $accessed, array $texts): Source
+    {
+        $fields = [];
+        foreach ($texts as $name => $value) {
+            $fields[$name] = $name === 'remark' ? mb_substr(trim(Text::cleaned($value)), 0, Limits::SOURCE_REMARK) : mb_substr(Text::line($value), 0, Limits::SOURCE_TEXT);
+        }
+        $fields['doi'] = preg_replace('/\A(?:https?:\/\/(?:dx\.)?doi\.org\/|doi:\s*)/i', '', $fields['doi'] ?? '') ?? '';
+        $fields['pages'] = preg_replace('/(?<=\d)\s*[-–—]+\s*(?=\d)/u', '-', $fields['pages'] ?? '') ?? '';
+        if (($fields['url'] ?? '') !== '' && !Schema::isSafeLink($fields['url'])) {
+            $fields['remark'] = trim(($fields['remark'] ?? '') . "\n{$fields['url']}");
+            $fields['url'] = '';
+        }
+
+        return (new Source($id, mb_substr(Text::line($title), 0, Limits::TITLE), $kind, self::people($authors), self::people($editors), $date, $accessed))->with($fields);
+    }
+
+    /**
+     * @param list<Person> $people
+     *
+     * @return list<Person>
+     */
+    private static function people(array $people): array
+    {
+        $name = static fn(string $part): string => mb_substr(Text::line($part), 0, Limits::SOURCE_NAME);
+
+        return array_map(static fn(Person $person): Person => new Person($name($person->family), $name($person->given), $name($person->particle), $name($person->suffix)), \array_slice($people, 0, Limits::SOURCE_PEOPLE));
+    }
+}

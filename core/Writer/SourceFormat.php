@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Writer;
+
+use Embrel\Citation\Source;
+
+/** The formats that sources can be handed over in: the one table of their writers. */
+enum SourceFormat: string
+{
+    case Bibtex = 'bib';
+    case Ris = 'ris';
+    case Csl = 'json';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Bibtex => 'BibTeX',
+            self::Ris => 'RIS',
+            self::Csl => 'CSL-JSON',
+        };
+    }
+
+    public function mediaType(): string
+    {
+        return match ($this) {
+            self::Bibtex => 'application/x-bibtex; charset=utf-8',
+            self::Ris => 'application/x-research-info-systems; charset=utf-8',
+            self::Csl => 'application/vnd.citationstyles.csl+json',
+        };
+    }
+
+    /** @param list<Source> $sources */
+    public function written(array $sources): string
+    {
+        return match ($this) {
+            self::Bibtex => Sources\BibtexWriter::written($sources),
+            self::Ris => Sources\RisWriter::written($sources),
+            self::Csl => Sources\CslWriter::written($sources),
+        };
+    }
+}
