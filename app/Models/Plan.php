@@ -64,7 +64,7 @@ final class Plan extends Model
         return (new Properties())->with([
             'target' => $this->target_words, 'due' => $this->due_on?->format('Y-m-d'), 'run_on' => (bool) ($row['run_on'] ?? false),
             'numbering_depth' => (int) ($row['numbering_depth'] ?? 3),
-        ] + array_intersect_key($row, ['subtitle' => 1, 'author' => 1, 'form' => 1, 'subject' => 1, 'language' => 1, 'page_size' => 1, 'numbering' => 1]));
+        ] + array_intersect_key($row, ['subtitle' => 1, 'author' => 1, 'form' => 1, 'subject' => 1, 'language' => 1, 'page_size' => 1, 'numbering' => 1, 'citation_style' => 1]));
     }
 
     /** @return array<string, mixed> the columns that hold these properties */

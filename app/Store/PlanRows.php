@@ -6,6 +6,7 @@ namespace App\Store;
 
 use App\Models\Plan as PlanRow;
 use Embrel\Citation\Source;
+use Embrel\Citation\SourceForm;
 use Embrel\Plan\Alone;
 use Embrel\Plan\Arrows;
 use Embrel\Plan\Dye;
@@ -21,6 +22,7 @@ use Embrel\Plan\Spot;
 use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
 use Embrel\RichText\Note;
+use Embrel\Shape;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -85,9 +87,24 @@ final class PlanRows
 
     public function withSources(Plan $plan, string $planId): Plan
     {
-        $sources = DB::table('sources')->where('plan_id', $planId)->whereNull('removed_at')->orderBy('id')->pluck('title', 'id');
+        return $plan->withSources(self::sources($planId));
+    }
 
-        return $plan->withSources($sources->map(static fn(string $title, string $id): Source => new Source($id, $title))->all());
+    /** @return array<string, Source> */
+    public static function sources(string $planId): array
+    {
+        $sources = [];
+        foreach (DB::table('sources')->where('plan_id', $planId)->whereNull('removed_at')->orderBy('id')->get(['id', 'title', 'body']) as $row) {
+            $sources[$row->id] = self::source($row);
+        }
+
+        return $sources;
+    }
+
+    /** @param \stdClass $row with id, title and body */
+    public static function source(\stdClass $row): Source
+    {
+        return SourceForm::read(new Shape(['id' => $row->id, 'title' => $row->title] + ($row->body === null ? [] : json_decode($row->body, true, 512, JSON_THROW_ON_ERROR)), 'source'));
     }
 
     public function withRelations(Plan $plan, string $planId): Plan

@@ -7,6 +7,7 @@ namespace App\Store;
 use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Id\Ids;
+use Embrel\Operation\NotesMissing;
 use Embrel\Operation\Operation;
 use Embrel\Operation\OperationRefused;
 use Embrel\Operation\Reason;
@@ -113,7 +114,7 @@ final class PlanStore
             foreach ($changes as $change) {
                 try {
                     // Applied first: what cannot be is refused there, before anything is asked about its topics.
-                    $next = $change->operation->apply($state);
+                    $next = $this->applied($rows, $row, $change->operation, $before, $state);
                     $inverse = $change->operation->inverse($state);
                     $says = $change->says ?? Wording::of($change->operation, $state);
                     $state = $next;
@@ -133,6 +134,27 @@ final class PlanStore
 
             return new Outcome($sight, $after, $seq - \count($log), $seq, $refused, $log === [] ? null : $log[\count($log) - 1]['says']);
         });
+    }
+
+    /**
+     * The plan after an operation; notes that it turns out to need are loaded into both states, as the same objects.
+     *
+     * @throws OperationRefused
+     */
+    private function applied(PlanRows $rows, PlanRow $row, Operation $operation, Plan &$before, Plan &$state): Plan
+    {
+        while (true) {
+            try {
+                return $operation->apply($state);
+            } catch (NotesMissing $missing) {
+                $known = $before;
+                $before = $rows->withNotes($before, $row->id, $missing->topics);
+                foreach ($missing->topics as $id) {
+                    $note = $before->topic($id)->note ?? throw $missing;
+                    $state = $state->with($state->topic($id) === $known->topic($id) ? $before->topic($id) : $state->topic($id)->withLoadedNote($note));
+                }
+            }
+        }
     }
 
     /**

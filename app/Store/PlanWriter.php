@@ -6,6 +6,7 @@ namespace App\Store;
 
 use App\Models\Plan as PlanRow;
 use Embrel\Citation\Source;
+use Embrel\Citation\SourceForm;
 use Embrel\Limits;
 use Embrel\Plan\Difference;
 use Embrel\Plan\Plan;
@@ -54,7 +55,17 @@ final class PlanWriter
         $gone = array_keys(array_diff_key($before->sources, $after->sources));
         DB::table('sources')->where('plan_id', $planId)->whereIn('id', $gone)->update(['removed_at' => now()]);
         $new = array_filter($after->sources, static fn(Source $source): bool => ($before->sources[$source->id] ?? null) !== $source);
-        DB::table('sources')->upsert(array_map(static fn(Source $source): array => ['plan_id' => $planId, 'id' => $source->id, 'title' => $source->title, 'removed_at' => null], array_values($new)), ['plan_id', 'id']);
+        foreach (array_chunk($new, self::CHUNK) as $chunk) {
+            DB::table('sources')->upsert(array_map(static fn(Source $source): array => ['plan_id' => $planId, 'id' => $source->id, 'title' => $source->title, 'body' => self::body($source), 'removed_at' => null], $chunk), ['plan_id', 'id']);
+        }
+    }
+
+    /** All but id and title, which have columns of their own; null where there is nothing else. */
+    private static function body(Source $source): ?string
+    {
+        $rest = array_diff_key(SourceForm::toArray($source), ['id' => 1, 'title' => 1]);
+
+        return $rest === [] ? null : json_encode($rest, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
     }
 
     private function writeRelations(string $planId, Plan $before, Plan $after): void

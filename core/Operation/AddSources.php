@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Embrel\Operation;
 
 use Embrel\Citation\Source;
+use Embrel\Citation\SourceForm;
+use Embrel\Limits;
 use Embrel\Plan\Plan;
 
 /** Adds sources to those of the plan. */
@@ -17,10 +19,10 @@ final readonly class AddSources extends Basic
     {
         $sources = $plan->sources;
         foreach ($this->sources as $source) {
-            $sources[$source->id] = isset($sources[$source->id]) ? throw OperationRefused::exists($source->id) : $source;
+            $sources[$source->id] = isset($sources[$source->id]) ? throw OperationRefused::sourceExists() : $source;
         }
 
-        return $plan->withSources($sources);
+        return \count($sources) <= Limits::SOURCES ? $plan->withSources($sources) : throw OperationRefused::tooManySources();
     }
 
     public function inverse(Plan $before): Operation
@@ -40,6 +42,6 @@ final readonly class AddSources extends Basic
 
     public function toArray(): array
     {
-        return ['type' => 'source', 'sources' => array_map(static fn(Source $source): array => ['id' => $source->id, 'title' => $source->title], $this->sources)];
+        return ['type' => 'source', 'sources' => array_map(SourceForm::toArray(...), $this->sources)];
     }
 }

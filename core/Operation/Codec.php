@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Operation;
 
-use Embrel\Citation\Source;
+use Embrel\Citation\SourceForm;
 use Embrel\Id\Ulid;
 use Embrel\MalformedShape;
 use Embrel\Plan\Dye;
@@ -16,7 +16,6 @@ use Embrel\Plan\Picture;
 use Embrel\Plan\Place;
 use Embrel\Plan\Spot;
 use Embrel\Plan\Target;
-use Embrel\Plan\Topic;
 use Embrel\RichText\InvalidNote;
 use Embrel\RichText\Schema;
 use Embrel\Shape;
@@ -53,7 +52,10 @@ final class Codec
             'dissolve' => new DissolveTopics($s->ids('ids')),
             'sort' => new SortParts($s->id('parent'), SortBy::tryFrom($s->string('by')) ?? throw InvalidValue::field('by', $s->string('by')), $s->has('reversed') && $s->bool('reversed')),
             'copy' => new CopyTopics(self::copies($s->object('new')), Place::fromShape($s->object('at'))),
-            'source' => new AddSources(array_map(static fn(Shape $one): Source => new Source($one->id('id'), Topic::title($one->string('title'))), $s->objects('sources'))),
+            'source' => new AddSources(array_map(SourceForm::read(...), $s->objects('sources'))),
+            'fold' => self::fold($s),
+            'divide' => new DivideNote($s->id('topic'), \in_array($s->string('at'), [DivideNote::AT_HEADINGS, DivideNote::AT_ITEMS], true) ? $s->string('at') : throw InvalidValue::field('at', $s->string('at')), $s->id('seed')),
+            'edit-source' => new EditSource(SourceForm::read($s->object('source'))),
             'unsource' => new RemoveSources($s->ids('ids')),
             'relate' => new AddRelations(array_map(PlanForm::relation(...), $s->objects('relations'))),
             'unrelate' => new RemoveRelations($s->ids('ids')),
@@ -87,6 +89,17 @@ final class Codec
         $set = array_intersect_key($s->object('set')->values(), array_flip(ChangeRelation::FIELDS));
 
         return $set === [] ? throw MalformedShape::expected('a change', 'set') : new ChangeRelation($s->id('relation'), $set);
+    }
+
+    private static function fold(Shape $s): FoldTopics
+    {
+        $cite = [];
+        foreach ($s->has('cite') ? $s->object('cite')->values() : [] as $topic => $citation) {
+            $cite[Ulid::isValid((string) $topic) ? (string) $topic : throw MalformedShape::expected('ids', 'cite')] = Schema::inline($citation);
+        }
+        $as = $s->string('as');
+
+        return new FoldTopics($s->ids('ids'), $s->idOr('into', null), FoldAs::tryFrom($as) ?? throw InvalidValue::field('as', $as), $s->id('seed'), $cite);
     }
 
     /** @return array<string, string> */

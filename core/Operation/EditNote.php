@@ -40,7 +40,7 @@ final readonly class EditNote extends Basic
     {
         $topic = self::live($plan, $this->topic);
         if ($topic->noted && $topic->note === null) {
-            throw new \LogicException('The note must be loaded before it is changed.');
+            throw new NotesMissing([$this->topic]);
         }
         $blocks = ($topic->note ?? Note::empty())->blocks;
         foreach ($this->was as $id => $seen) {

@@ -44,6 +44,21 @@ final class OperationRefused extends \DomainException
         return new self(Reason::Gone, 'The relation is no longer in this plan; it may have been removed.');
     }
 
+    public static function tooManySources(): self
+    {
+        return new self(Reason::TooMany, 'A plan holds at most ' . number_format(Limits::SOURCES) . ' sources.');
+    }
+
+    public static function sourceGone(): self
+    {
+        return new self(Reason::Gone, 'The source is no longer in this plan; it may have been removed.');
+    }
+
+    public static function sourceExists(): self
+    {
+        return new self(Reason::Exists, 'A source with this id is in the plan already.');
+    }
+
     public static function fixed(string $id): self
     {
         return new self(Reason::Fixed, 'The plan itself and its tray cannot be moved or removed.');

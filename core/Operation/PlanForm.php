@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Operation;
 
 use Embrel\Citation\Source;
+use Embrel\Citation\SourceForm;
 use Embrel\MalformedShape;
 use Embrel\Plan\Arrows;
 use Embrel\Plan\Dye;
@@ -13,7 +14,6 @@ use Embrel\Plan\InvalidValue;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Properties;
 use Embrel\Plan\Relation;
-use Embrel\Plan\Topic;
 use Embrel\RichText\InvalidNote;
 use Embrel\Shape;
 
@@ -40,10 +40,10 @@ final class PlanForm
         ];
     }
 
-    /** @return list<array{id: string, title: string}> */
+    /** @return list<array<string, mixed>> */
     public static function sources(Plan $plan): array
     {
-        return array_map(static fn(Source $source): array => ['id' => $source->id, 'title' => $source->title], array_values($plan->sources));
+        return array_map(SourceForm::toArray(...), array_values($plan->sources));
     }
 
     /**
@@ -55,7 +55,8 @@ final class PlanForm
     {
         $sources = [];
         foreach ($form->objects('sources') as $row) {
-            $sources[$row->id('id')] = new Source($row->id('id'), Topic::title($row->string('title')));
+            $source = SourceForm::read($row);
+            $sources[$source->id] = $source;
         }
 
         return $sources;

@@ -15,7 +15,7 @@ final readonly class RemoveSources extends Basic
     public function apply(Plan $plan): Plan
     {
         foreach ($this->ids as $id) {
-            isset($plan->sources[$id]) || throw OperationRefused::gone($id);
+            isset($plan->sources[$id]) || throw OperationRefused::sourceGone();
         }
 
         return $plan->withSources(array_diff_key($plan->sources, array_flip($this->ids)));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Operation;
 
 use Embrel\Citation\Source;
+use Embrel\Citation\SourceForm;
 use Embrel\Plan\Ascending;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
@@ -148,6 +149,11 @@ final class Transition
         $back = array_values(array_diff_key($this->to->sources, $this->state->sources));
         if ($back !== []) {
             $this->step(new AddSources($back));
+        }
+        foreach (array_intersect_key($this->to->sources, $this->state->sources) as $id => $wanted) {
+            if (SourceForm::toArray($wanted) !== SourceForm::toArray($this->state->sources[$id])) {
+                $this->step(new EditSource($wanted));
+            }
         }
         $this->relations();
     }

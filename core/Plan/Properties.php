@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Plan;
 
+use Embrel\Citation\CitationStyle;
 use Embrel\Shape;
 
 /** What is set once for a whole plan; its title is the title of the root topic. */
@@ -11,7 +12,7 @@ final readonly class Properties
 {
     public const DEFAULTS = [
         'subtitle' => '', 'author' => '', 'form' => 'report', 'subject' => '', 'language' => 'en', 'page_size' => 'a4',
-        'target' => null, 'due' => null, 'numbering' => 'decimal', 'numbering_depth' => 3, 'run_on' => false,
+        'target' => null, 'due' => null, 'numbering' => 'decimal', 'numbering_depth' => 3, 'run_on' => false, 'citation_style' => 'apa',
     ];
     private const TEXT_LENGTH = 300;
 
@@ -34,6 +35,7 @@ final readonly class Properties
         public Scheme $scheme = Scheme::Decimal,
         public int $depth = 3,
         public bool $runOn = false,
+        public CitationStyle $citationStyle = CitationStyle::Apa,
     ) {}
 
     /**
@@ -63,6 +65,7 @@ final readonly class Properties
             Scheme::tryFrom($all->string('numbering')) ?? throw InvalidValue::field('numbering', $all->string('numbering')),
             self::depth($all->int('numbering_depth')),
             $all->bool('run_on'),
+            CitationStyle::tryFrom($all->string('citation_style')) ?? throw InvalidValue::field('citation_style', $all->string('citation_style')),
         );
     }
 
@@ -73,6 +76,7 @@ final readonly class Properties
             'subtitle' => $this->subtitle, 'author' => $this->author, 'form' => $this->form->value, 'subject' => $this->subject,
             'language' => $this->language, 'page_size' => $this->pageSize, 'target' => $this->target?->words, 'due' => $this->due,
             'numbering' => $this->scheme->value, 'numbering_depth' => $this->depth, 'run_on' => $this->runOn,
+            'citation_style' => $this->citationStyle->value,
         ];
     }
 

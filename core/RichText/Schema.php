@@ -27,7 +27,7 @@ final class Schema
     /** Node → attribute → what it must be; `?` at the end: may be missing or null. */
     private const ATTRS = [
         'heading' => ['level' => '1..3'], 'orderedList' => ['start' => 'number?'], 'taskItem' => ['checked' => 'bool?'],
-        'picture' => ['picture' => 'id?', 'src' => 'url?', 'href' => 'url?', 'width' => 'number?', 'caption' => 'text?', 'alt' => 'text?'],
+        'picture' => ['picture' => 'picture?', 'src' => 'url?', 'href' => 'url?', 'width' => 'number?', 'caption' => 'text?', 'alt' => 'text?'],
         'citation' => ['items' => 'citations'], 'topicRef' => ['topic' => 'id'],
     ];
     private const MARKS = ['bold', 'italic', 'underline', 'strike', 'highlight', 'superscript', 'subscript', 'code', 'link'];
@@ -54,6 +54,16 @@ final class Schema
         $node = self::node($json, 'block', 'note', 0);
 
         return $node->id() === null ? throw InvalidNote::missingId($node->type) : $node;
+    }
+
+    /**
+     * An inline that stands alone, such as a citation.
+     *
+     * @throws InvalidNote
+     */
+    public static function inline(mixed $json): Node
+    {
+        return self::node($json, 'inline', 'note', 1);
     }
 
     private static function node(mixed $json, string $expected, string $path, int $depth): Node
@@ -176,6 +186,7 @@ final class Schema
     {
         return match ($kind) {
             'id' => \is_string($value) && Ulid::isValid($value),
+            'picture' => \is_string($value) && preg_match('/\A[0-9a-f]{64}\z/', $value) === 1,
             'number' => \is_int($value) && $value >= 0 && $value <= 1_000_000,
             '1..3' => \is_int($value) && $value >= 1 && $value <= 3,
             'bool' => \is_bool($value),

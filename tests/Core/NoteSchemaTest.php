@@ -24,7 +24,7 @@ final class NoteSchemaTest extends TestCase
         yield 'nested lists' => ['{"type":"bulletList",' . $id . ',"content":[{"type":"listItem","content":[{"type":"paragraph"},{"type":"orderedList","attrs":{"start":3},"content":[{"type":"listItem","content":[{"type":"paragraph"}]}]}]}]}'];
         yield 'check list' => ['{"type":"taskList",' . $id . ',"content":[{"type":"taskItem","attrs":{"checked":true},"content":[{"type":"paragraph"}]}]}'];
         yield 'quotation' => ['{"type":"blockquote",' . $id . ',"content":[{"type":"paragraph","content":[{"type":"text","text":"q"}]}]}'];
-        yield 'picture' => ['{"type":"picture","attrs":{"id":"' . self::ID . '","picture":"' . self::ID . '","width":320,"caption":"c","alt":"a"}}'];
+        yield 'picture' => ['{"type":"picture","attrs":{"id":"' . self::ID . '","picture":"' . str_repeat('a1', 32) . '","width":320,"caption":"c","alt":"a"}}'];
         yield 'table' => ['{"type":"table",' . $id . ',"content":[{"type":"tableRow","content":[{"type":"tableHeader","content":[{"type":"paragraph"}]},{"type":"tableCell","content":[{"type":"paragraph"}]}]}]}'];
         yield 'code and rule' => ['{"type":"codeBlock",' . $id . ',"content":[{"type":"text","text":"x < y"}]}'];
         yield 'footnote, citation, reference' => ['{"type":"paragraph",' . $id . ',"content":[{"type":"footnote","content":[{"type":"text","text":"f"}]},{"type":"citation","attrs":{"items":[{"source":"' . self::ID . '","pages":"61"}]}},{"type":"topicRef","attrs":{"topic":"' . self::ID . '"}}]}'];

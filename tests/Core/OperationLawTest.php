@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Embrel\Citation\PartialDate;
+use Embrel\Citation\Person;
 use Embrel\Citation\Source;
+use Embrel\Citation\SourceForm;
+use Embrel\Citation\SourceKind;
 use Embrel\Id\CountedIds;
 use Embrel\Numbering\Numbering;
 use Embrel\Numbering\Runs;
@@ -16,7 +20,11 @@ use Embrel\Operation\Codec;
 use Embrel\Operation\Compound;
 use Embrel\Operation\CopyTopics;
 use Embrel\Operation\DissolveTopics;
+use Embrel\Operation\DivideNote;
 use Embrel\Operation\EditNote;
+use Embrel\Operation\EditSource;
+use Embrel\Operation\FoldAs;
+use Embrel\Operation\FoldTopics;
 use Embrel\Operation\JoinTopics;
 use Embrel\Operation\MoveTopics;
 use Embrel\Operation\Operation;
@@ -58,6 +66,7 @@ use Embrel\Plan\Size;
 use Embrel\Plan\Spot;
 use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
+use Embrel\RichText\Mark;
 use Embrel\RichText\Node;
 use Embrel\RichText\Note;
 use Embrel\Shape;
@@ -93,7 +102,7 @@ final class OperationLawTest extends TestCase
             self::assertSame(self::picture($plan), self::picture(self::kept($plan)), "Seed {$seed}: the whole plan through storage.");
             self::assertSame(self::picture($first), self::picture(self::stored(Transition::between($plan, $first))->apply($plan)), "Seed {$seed}: going back to the start.");
         }
-        foreach (['wrap', 'dissolve', 'sort', 'copy', 'source', 'relate', 'relation', 'add', 'remove', 'move', 'split', 'join', 'retitle', 'kind', 'dye', 'flag', 'target', 'numbered', 'size', 'alone', 'spot', 'picture', 'note', 'plan', 'compound'] as $type) {
+        foreach (['wrap', 'dissolve', 'sort', 'copy', 'source', 'edit-source', 'fold', 'divide', 'relate', 'relation', 'add', 'remove', 'move', 'split', 'join', 'retitle', 'kind', 'dye', 'flag', 'target', 'numbered', 'size', 'alone', 'spot', 'picture', 'note', 'plan', 'compound'] as $type) {
             self::assertGreaterThan(20, $applied[$type] ?? 0, "Too few operations of type {$type} were tried.");
         }
     }
@@ -140,7 +149,7 @@ final class OperationLawTest extends TestCase
     /** Everything that a person could see of a plan. */
     private static function picture(Plan $plan): string
     {
-        $sources = array_map(static fn(Source $source): string => $source->title, $plan->sources);
+        $sources = array_map(SourceForm::toArray(...), $plan->sources);
         ksort($sources);
         $relations = array_map(static fn(Relation $relation): array => $relation->toArray(), $plan->relations);
         ksort($relations);
@@ -235,7 +244,7 @@ final class OperationLawTest extends TestCase
         }
         [$one] = $some;
 
-        return match (mt_rand(0, $nested > 0 ? 22 : 23)) {
+        return match (mt_rand(0, 27)) {
             0 => $this->randomAdd($plan),
             1 => new RemoveTopics($some),
             2 => new MoveTopics($some, $this->place($plan)),
@@ -257,10 +266,36 @@ final class OperationLawTest extends TestCase
             14 => new DissolveTopics($some),
             15 => new SortParts(mt_rand(0, 2) === 0 ? Plan::ROOT : (string) $plan->parent($one), SortBy::cases()[mt_rand(0, 2)], mt_rand(0, 1) === 0),
             16 => new CopyTopics($this->copies($plan, $one), $this->place($plan)),
-            17 => $plan->sources === [] || mt_rand(0, 1) === 0 ? new AddSources([new Source($this->ids->next(), 'Pell, Tides and Walls')]) : new RemoveSources([array_key_first($plan->sources)]),
+            17, 26 => $this->randomSource($plan),
+            23 => new FoldTopics($some, mt_rand(0, 1) === 0 ? null : $this->place($plan)->parent, FoldAs::cases()[mt_rand(0, 2)], $this->ids->next(), [$one => new Node('citation', ['items' => [['source' => $this->ids->next()]]])]),
+            24, 27 => $this->randomDivision($plan, $one),
             18 => $this->randomRelation($plan, $one, $some[\count($some) - 1]),
-            default => new Compound([$this->randomOperation($plan, 1), $this->randomOperation($plan, 1)]),
+            default => $nested > 0 ? new Retitle($one, 'Within ' . mt_rand()) : new Compound([$this->randomOperation($plan, 1), $this->randomOperation($plan, 1)]),
         };
+    }
+
+    /** Of a note that has headings or a list; where none has, one is written. */
+    private function randomDivision(Plan $plan, string $one): Operation
+    {
+        foreach ($plan->standing() as $id) {
+            foreach ($plan->topic($id)->note->blocks ?? [] as $block) {
+                if (\in_array($block->type, ['heading', 'bulletList'], true)) {
+                    return new DivideNote($id, $block->type === 'heading' ? DivideNote::AT_HEADINGS : DivideNote::AT_ITEMS, $this->ids->next());
+                }
+            }
+        }
+
+        return new EditNote($one, [new Node('heading', ['id' => $this->ids->next(), 'level' => 2], [Node::text('Heading')]), Node::plain('Under it', $this->ids->next())]);
+    }
+
+    private function randomSource(Plan $plan): Operation
+    {
+        $id = array_key_last($plan->sources);
+        if ($id === null || mt_rand(0, 5) === 0) {
+            return new AddSources([new Source($this->ids->next(), 'Pell, Tides and Walls')]);
+        }
+
+        return mt_rand(0, 5) === 0 ? new RemoveSources([$id]) : new EditSource($plan->sources[$id]->with(['kind' => SourceKind::Book, 'title' => 'T' . mt_rand(), 'authors' => [new Person('Pell', 'Anna')], 'date' => PartialDate::of('1994~')]));
     }
 
     private function randomRelation(Plan $plan, string $one, string $other): Operation
@@ -293,7 +328,11 @@ final class OperationLawTest extends TestCase
     private function randomNote(Plan $plan, string $id): EditNote
     {
         $blocks = ($plan->topic($id)->note ?? Note::empty())->blocks;
-        $put = [Node::plain('New ' . mt_rand(), $this->ids->next())];
+        $put = [match (mt_rand(0, 3)) {
+            0 => new Node('heading', ['id' => $this->ids->next(), 'level' => mt_rand(1, 3)], [Node::text('Heading', [new Mark('bold')])]),
+            1 => new Node('bulletList', ['id' => $this->ids->next()], [new Node('listItem', content: [Node::plain('One'), new Node('orderedList', content: [new Node('listItem', content: [Node::plain('Within')])])]), new Node('listItem', content: [new Node('horizontalRule')])]),
+            default => Node::plain('New ' . mt_rand(), $this->ids->next()),
+        }];
         $remove = [];
         foreach ($blocks as $block => $_) {
             if (mt_rand(0, 2) === 0) {
