@@ -15,8 +15,9 @@ final readonly class References
     /**
      * @param list<list<Node>>                          $citations runs of text, as the citations were given
      * @param list<array{source: Source, runs: list<Node>}> $list
+     * @param array<string, Source>                     $cited by id, in the order in which they are first cited
      */
-    private function __construct(public string $heading, public bool $isInNotes, public array $citations, public array $list) {}
+    private function __construct(public string $heading, public bool $isInNotes, public array $citations, public array $list, public array $cited) {}
 
     /**
      * @param string                $language  of the work, a language tag
@@ -48,7 +49,7 @@ final readonly class References
             $printed[] = Prose::runs(($known === [] ? '' : $style->citation($known, $uses)) . (\count($known) < \count($items) ? ($known === [] ? '' : ' ') . $missing : ''));
         }
 
-        return new self($style->heading(), $style->isInNotes(), $printed, self::listed($style, $uses, $order));
+        return new self($style->heading(), $style->isInNotes(), $printed, self::listed($style, $uses, $order), $cited);
     }
 
     /**

@@ -13,6 +13,7 @@ final readonly class Document
     /**
      * @param list<Element> $elements
      * @param list<array{element: Element, page: int}> $contents headings with an estimated page; empty: no contents list
+     * @param array<string, int> $missing what a note refers to and the plan has no more → how often: `source`, `topicRef`
      */
     public function __construct(
         public string $title,
@@ -21,27 +22,16 @@ final readonly class Document
         public Scheme $scheme,
         public int $numberDepth,
         public array $contents = [],
+        public array $missing = [],
     ) {}
 
     public function words(): int
     {
         $words = 0;
         foreach ($this->elements as $element) {
-            $words += \Embrel\Words::in($element->block?->plainText() ?? '');
+            $words += $element->role === Element::REFERENCE ? 0 : \Embrel\Words::in($element->block?->plainText() ?? '');
         }
 
         return $words;
-    }
-
-    /** The number that a topic has in this draft; empty where it has none, or is not in it. */
-    public function numberOf(string $topic): string
-    {
-        foreach ($this->elements as $element) {
-            if ($element->topic === $topic && $element->role !== Element::BODY) {
-                return $element->number;
-            }
-        }
-
-        return '';
     }
 }

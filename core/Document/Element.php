@@ -18,6 +18,8 @@ final readonly class Element
     public const QUOTE = 'quote';
     public const BODY = 'body';
     public const PICTURE = 'picture';
+    /** An entry of the list of references. */
+    public const REFERENCE = 'reference';
 
     /**
      * @param string    $role     one of the constants
@@ -26,7 +28,7 @@ final readonly class Element
      * @param string    $number   as it stands before the title; empty for none
      * @param string    $title    of a heading, item or quote
      * @param string    $topic    the id of the topic it was made of
-     * @param Node|null $block    of a body
+     * @param Node|null $block    of a body or reference
      * @param int       $depth    how deep the topic stands in the plan, from 1
      * @param bool      $inQuote  whether the body belongs to a quote
      * @param Picture|null $picture of a picture; its title is what it shows

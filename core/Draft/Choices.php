@@ -27,6 +27,7 @@ final readonly class Choices
      * @param Pictures|null $pictures   where the pictures on topics are had from; null: they are left out
      * @param string|null $paper        PDF only: one of Sheets::PAPERS; null: as the plan has it
      * @param bool        $severalSheets PDF only: in its own size across several sheets, instead of on one
+     * @param bool        $allSources  drafts only: sources that are never cited are listed too
      * @param bool        $embedsFonts  maps only: with the fonts in the file
      */
     public function __construct(
@@ -45,5 +46,6 @@ final readonly class Choices
         public ?Pictures $pictures = null,
         public ?string $paper = null,
         public bool $severalSheets = false,
+        public bool $allSources = false,
     ) {}
 }

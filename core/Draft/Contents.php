@@ -46,7 +46,7 @@ final class Contents
     {
         return match ($element->role) {
             Element::HEADING => 3,
-            Element::BODY => 1 + (int) ceil(Words::in($element->block?->plainText() ?? '') / self::WORDS_A_LINE),
+            Element::BODY, Element::REFERENCE => 1 + (int) ceil(Words::in($element->block?->plainText() ?? '') / self::WORDS_A_LINE),
             Element::PICTURE => 1 + (int) (($element->picture?->shownHeight() ?? 0.0) * 1.5 / 20),
             default => 1 + intdiv(\strlen($element->title), 90),
         };

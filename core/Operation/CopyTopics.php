@@ -35,16 +35,20 @@ final readonly class CopyTopics extends Composed
     {
         $rows = [];
         foreach ($new as $id => $copy) {
-            $rows[] = ['topic' => self::copied($plan->topic($id), $copy), 'parent' => $new[(string) $plan->parent($id)] ?? null];
+            $rows[] = ['topic' => self::copied($plan->topic($id), $copy, $new), 'parent' => $new[(string) $plan->parent($id)] ?? null];
         }
 
         return new AddTopics($place, $rows);
     }
 
-    /** The topic under another id; its blocks get ids of their own too, always the same ones. */
-    private static function copied(Topic $topic, string $id): Topic
+    /**
+     * The topic under another id; its blocks get ids of their own too, always the same ones. What refers to a topic that was copied with it refers to the copy.
+     *
+     * @param array<string, string> $new
+     */
+    private static function copied(Topic $topic, string $id, array $new): Topic
     {
-        $note = $topic->note === null ? null : Note::of(array_map(static fn(Node $block): Node => $block->withId(Ulid::derived($id . $block->id())), $topic->note->blocks));
+        $note = $topic->note === null ? null : Note::of(array_map(static fn(Node $block): Node => $block->withId(Ulid::derived($id . $block->id())), $topic->note->retargeted($new)->blocks));
 
         return $topic->with(['id' => $id, 'note' => $note]);
     }

@@ -99,23 +99,41 @@ final readonly class Node
         return new self($this->type, ['id' => $id] + $this->attrs, $this->content, $this->text, $this->marks);
     }
 
-    /** The text in reading order: blocks one a line, line breaks as line feeds. */
-    public function plainText(): string
+    /** @param array<string, string> $topics see Note::retargeted() */
+    public function retargeted(array $topics): self
+    {
+        if ($this->type === 'topicRef') {
+            $now = $topics[(string) $this->string('topic')] ?? null;
+
+            return $now === null ? $this : new self($this->type, ['topic' => $now] + $this->attrs);
+        }
+        $content = array_map(static fn(self $node): self => $node->retargeted($topics), $this->content);
+
+        return $content === $this->content ? $this : new self($this->type, $this->attrs, $content, $this->text, $this->marks);
+    }
+
+    /**
+     * The text in reading order: blocks one a line, line breaks as line feeds.
+     *
+     * @param bool $withFootnotes in brackets, where they stand
+     */
+    public function plainText(bool $withFootnotes = false): string
     {
         return match ($this->type) {
             'text' => $this->text,
             'hardBreak' => "\n",
             'picture' => $this->string('caption') ?? '',
-            'footnote', 'citation', 'topicRef', 'horizontalRule' => '',
-            default => $this->joined(),
+            'footnote' => $withFootnotes ? " [{$this->joined()}]" : '',
+            'citation', 'topicRef', 'horizontalRule' => '',
+            default => $this->joined($withFootnotes),
         };
     }
 
-    private function joined(): string
+    private function joined(bool $withFootnotes = false): string
     {
         $glue = $this->content !== [] && Schema::isInline($this->content[0]->type) ? '' : "\n";
 
-        return implode($glue, array_map(static fn(self $node): string => $node->plainText(), $this->content));
+        return implode($glue, array_map(static fn(self $node): string => $node->plainText($withFootnotes), $this->content));
     }
 
     /** @return array<string, mixed> the stored form; see docs/note-schema.md */

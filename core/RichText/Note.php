@@ -60,6 +60,18 @@ final readonly class Note
         return \strlen($json) > Limits::NOTE ? throw InvalidNote::tooLarge() : $json;
     }
 
+    /**
+     * With references to topics that are now others.
+     *
+     * @param array<string, string> $topics id → the id that it has now; what is not in it stays
+     */
+    public function retargeted(array $topics): self
+    {
+        $blocks = array_map(static fn(Node $block): Node => $block->retargeted($topics), $this->blocks);
+
+        return $blocks === $this->blocks ? $this : new self($blocks);
+    }
+
     public function isEmpty(): bool
     {
         foreach ($this->blocks as $block) {
@@ -71,9 +83,10 @@ final readonly class Note
         return true;
     }
 
-    public function plainText(): string
+    /** @param bool $withFootnotes in brackets, where they stand */
+    public function plainText(bool $withFootnotes = false): string
     {
-        return implode("\n", array_map(static fn(Node $block): string => $block->plainText(), array_values($this->blocks)));
+        return implode("\n", array_map(static fn(Node $block): string => $block->plainText($withFootnotes), array_values($this->blocks)));
     }
 
     public function words(): int

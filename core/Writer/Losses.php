@@ -13,13 +13,22 @@ final class Losses
         'picture' => 'Pictures in notes (%d) are handed over by their captions only.',
         'topicPicture' => 'Pictures on topics (%d) are left out.',
         'footnote' => 'Footnotes (%d) stand in brackets in the text.',
-        'citation' => 'Citations (%d) are left out.',
+        'source' => 'Citations (%d) name a source that the plan has no more.',
+        'topicRef' => 'References (%d) name a topic that has been removed.',
         'number' => 'Numbers (%d) that no list of the format can count are written as text.',
         'marks' => 'Underlining and highlighting (%d) have no sign in this format.',
     ];
 
     /** @var array<string, int> */
     private array $counts = [];
+
+    /** @param array<string, int> $missing what the document says is missing */
+    public function also(array $missing): void
+    {
+        foreach ($missing as $what => $count) {
+            $this->counts[$what] = ($this->counts[$what] ?? 0) + $count;
+        }
+    }
 
     /** The pictures on topics of a branch, for a format that holds text alone. */
     public static function ofPictures(Plan $plan, string $from): self

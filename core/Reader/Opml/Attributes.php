@@ -27,7 +27,7 @@ final class Attributes
     /**
      * @param \Closure(): int $line of the element; dear to find, so asked only for an error
      *
-     * @return array{title: string, note: list<Node>, loose: bool, dress: \Closure(Topic): Topic}
+     * @return array{title: string, note: list<Node>, loose: bool, dress: \Closure(Topic): Topic, id: string} `id`: the one it had, where a note refers to it
      */
     public function of(\XMLReader $xml, \Closure $line): array
     {
@@ -55,7 +55,7 @@ final class Attributes
             unset($foreign['description']);
         }
 
-        return ['title' => $title, 'note' => $note, 'loose' => ($own['loose'] ?? '') === 'true', 'dress' => $this->dress($own, $foreign)];
+        return ['title' => $title, 'note' => $note, 'loose' => ($own['loose'] ?? '') === 'true', 'dress' => $this->dress($own, $foreign), 'id' => $own['id'] ?? ''];
     }
 
     /**

@@ -10,6 +10,7 @@ use Embrel\Intake\Growing;
 use Embrel\Intake\TypedNumbers;
 use Embrel\Limits;
 use Embrel\Operation\PlanForm;
+use Embrel\Plan\Edit;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Properties;
 use Embrel\Plan\Relation;
@@ -28,6 +29,8 @@ final class OpmlReader implements Reader
     private Attributes $attributes;
     private string $bytes = '';
     private bool $hasBody = false;
+    /** @var array<string, string> the id that a topic had → the one it has got */
+    private array $were = [];
     /** @var array<string, string> elements of the head */
     private array $head = [];
 
@@ -115,7 +118,10 @@ final class OpmlReader implements Reader
         if ($topic['loose']) {
             $this->growing->close();
         }
-        $this->growing->add($level, $topic['title'], $topic['note'], $topic['dress'], $topic['loose'] ? Plan::TRAY : Plan::ROOT);
+        $id = $this->growing->add($level, $topic['title'], $topic['note'], $topic['dress'], $topic['loose'] ? Plan::TRAY : Plan::ROOT);
+        if ($topic['id'] !== '') {
+            $this->were[$topic['id']] = $id;
+        }
     }
 
     private function line(): int
@@ -155,12 +161,28 @@ final class OpmlReader implements Reader
             isset($this->head['e:note']) ? $this->attributes->ownNote($this->head['e:note']) ?? [] : [],
             trim($this->head['title'] ?? ''),
         );
-        $plan = $this->growing->done();
+        $plan = $this->retargeted($this->growing->done());
         $plan = $plan->withProperties($this->properties())->withForeign($this->foreign())->withSources($this->sources());
 
         $plan = $plan->withRelations($this->relations($plan, $ids));
 
         return new Result($options->stripNumbers ? TypedNumbers::stripped($plan) : $plan, $this->growing->repairs());
+    }
+
+    /** References to topics lead to the ids that these have got here. */
+    private function retargeted(Plan $plan): Plan
+    {
+        if ($this->were === []) {
+            return $plan;
+        }
+        $edit = new Edit($plan);
+        foreach ($plan->topics as $topic) {
+            if ($topic->note !== null) {
+                $edit->put($topic->withLoadedNote($topic->note->retargeted($this->were)));
+            }
+        }
+
+        return $edit->done();
     }
 
     private function properties(): Properties

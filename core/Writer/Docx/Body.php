@@ -28,6 +28,8 @@ final class Body
     private \XMLWriter $xml;
     /** @var array<string, string> address → relationship id */
     private array $links = [];
+    /** @var list<string> the runs of each footnote; their numbers count from 1 */
+    private array $footnotes = [];
     private int $bookmarks = 0;
     private int $drawings = 0;
     /** @var array<string, array{relation: string, extension: string}> picture → how the document names it */
@@ -47,6 +49,12 @@ final class Body
     public function media(): array
     {
         return $this->media;
+    }
+
+    /** @return list<string> */
+    public function footnotes(): array
+    {
+        return $this->footnotes;
     }
 
     /** @return array<string, string> */
@@ -134,6 +142,7 @@ final class Body
             Element::HEADING => $this->headingParagraph($element),
             Element::ITEM => $this->item($element),
             Element::PICTURE => $this->picture($element),
+            Element::REFERENCE => $this->paragraph('Bibliography', $this->inlines($element->block->content ?? [])),
             Element::QUOTE => $this->paragraph('Quote', $this->marked($element, $this->text($element->title)), self::indent($element->level, 567)),
             default => $element->block === null ? null : $this->block($element->block, $element->level, $element->inQuote ? 'Quote' : ''),
         };
@@ -149,16 +158,45 @@ final class Body
 
             return;
         }
-        $this->media[$picture->id] ??= ['relation' => 'p' . (\count($this->media) + 1), 'extension' => PictureType::of($bytes)->value];
+        $this->paragraph('', $this->drawing($picture->id, $bytes, $picture->shown * 1.5, $picture->height / $picture->width, $element->title), self::indent($element->level));
+    }
+
+    /** A picture within a note, in its own size or as wide as it was set, and its caption below it. */
+    private function notePicture(Node $node, int $items): void
+    {
+        $id = $node->string('picture');
+        $bytes = $id === null ? null : $this->pictures?->bytes($id);
+        $size = $bytes === null ? false : getimagesizefromstring($bytes);
+        $caption = $node->string('caption') ?? '';
+        if ($id === null || $bytes === null || $size === false || $size[0] === 0) {
+            $this->losses->note('picture');
+            $this->paragraph('', $this->text($caption === '' ? $node->string('alt') ?? '' : $caption), self::indent($items));
+
+            return;
+        }
+        $this->paragraph('', $this->drawing($id, $bytes, (float) $node->int('width', $size[0]), $size[1] / $size[0], $node->string('alt') ?? ''), ($caption === '' ? '' : '<w:keepNext/>') . self::indent($items));
+        if ($caption !== '') {
+            $this->paragraph('Caption', $this->text($caption), self::indent($items));
+        }
+    }
+
+    /**
+     * @param float $width  in pixels, 96 to the inch
+     * @param float $aspect height by width
+     */
+    private function drawing(string $picture, string $bytes, float $width, float $aspect, string $says): string
+    {
+        $this->media[$picture] ??= ['relation' => 'p' . (\count($this->media) + 1), 'extension' => PictureType::of($bytes)->value];
         // English Metric Units: 9525 to a pixel, 635 to a twentieth of a point.
-        $width = min($picture->shown * 1.5 * 9525, self::textWidth($this->document) * 635);
-        $size = 'cx="' . (int) $width . '" cy="' . (int) ($width * $picture->height / $picture->width) . '"';
+        $width = min($width * 9525, self::textWidth($this->document) * 635);
+        $size = 'cx="' . (int) $width . '" cy="' . (int) ($width * $aspect) . '"';
         $id = ++$this->drawings;
-        $name = DocxWriter::escaped($element->title === '' ? 'Picture' : $element->title);
-        $this->paragraph('', '<w:r><w:drawing><wp:inline xmlns:wp="http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing" distT="0" distB="0" distL="0" distR="0"><wp:extent ' . $size . "/><wp:docPr id=\"{$id}\" name=\"Picture {$id}\" descr=\"{$name}\"/>"
+        $name = DocxWriter::escaped($says === '' ? 'Picture' : $says);
+
+        return '<w:r><w:drawing><wp:inline xmlns:wp="http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing" distT="0" distB="0" distL="0" distR="0"><wp:extent ' . $size . "/><wp:docPr id=\"{$id}\" name=\"Picture {$id}\" descr=\"{$name}\"/>"
             . '<a:graphic xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main"><a:graphicData uri="http://schemas.openxmlformats.org/drawingml/2006/picture"><pic:pic xmlns:pic="http://schemas.openxmlformats.org/drawingml/2006/picture">'
-            . "<pic:nvPicPr><pic:cNvPr id=\"{$id}\" name=\"{$name}\"/><pic:cNvPicPr/></pic:nvPicPr><pic:blipFill><a:blip r:embed=\"{$this->media[$picture->id]['relation']}\"/><a:stretch><a:fillRect/></a:stretch></pic:blipFill>"
-            . '<pic:spPr><a:xfrm><a:off x="0" y="0"/><a:ext ' . $size . '/></a:xfrm><a:prstGeom prst="rect"><a:avLst/></a:prstGeom></pic:spPr></pic:pic></a:graphicData></a:graphic></wp:inline></w:drawing></w:r>', self::indent($element->level));
+            . "<pic:nvPicPr><pic:cNvPr id=\"{$id}\" name=\"{$name}\"/><pic:cNvPicPr/></pic:nvPicPr><pic:blipFill><a:blip r:embed=\"{$this->media[$picture]['relation']}\"/><a:stretch><a:fillRect/></a:stretch></pic:blipFill>"
+            . '<pic:spPr><a:xfrm><a:off x="0" y="0"/><a:ext ' . $size . '/></a:xfrm><a:prstGeom prst="rect"><a:avLst/></a:prstGeom></pic:spPr></pic:pic></a:graphicData></a:graphic></wp:inline></w:drawing></w:r>';
     }
 
     private function headingParagraph(Element $element): void
@@ -236,7 +274,8 @@ final class Body
             'codeBlock' => $this->paragraph('Code', $this->text($node->plainText()), self::indent($items)),
             'horizontalRule' => $this->paragraph('', '', '<w:pBdr><w:bottom w:val="single" w:sz="6" w:space="1" w:color="8A8494"/></w:pBdr>'),
             'table' => $this->table($node),
-            default => $this->lostBlock($node),
+            'picture' => $this->notePicture($node, $items),
+            default => null,
         };
     }
 
@@ -283,12 +322,6 @@ final class Body
         $this->raw('</w:tbl><w:p/>');
     }
 
-    private function lostBlock(Node $node): void
-    {
-        $this->losses->note('picture');
-        $this->paragraph('', $this->text($node->string('caption') ?? $node->string('alt') ?? ''));
-    }
-
     /** @param list<Node> $nodes */
     private function inlines(array $nodes): string
     {
@@ -297,24 +330,20 @@ final class Body
             $out .= match ($node->type) {
                 'text' => $this->run($node),
                 'hardBreak' => '<w:r><w:br/></w:r>',
-                'topicRef' => $this->reference((string) $node->string('topic')),
-                default => $this->lostInline($node),
+                'footnote' => $this->footnote($node),
+                default => '',
             };
         }
 
         return $out;
     }
 
-    private function reference(string $topic): string
+    /** A real footnote: its sign here, its words in a part of their own. */
+    private function footnote(Node $node): string
     {
-        return '<w:hyperlink w:anchor="_e' . $topic . '">' . $this->text($this->document->numberOf($topic)) . '</w:hyperlink>';
-    }
+        $this->footnotes[] = $this->inlines($node->content);
 
-    private function lostInline(Node $node): string
-    {
-        $this->losses->note($node->type);
-
-        return $node->type === 'footnote' ? $this->text(' [') . $this->inlines($node->content) . $this->text(']') : '';
+        return '<w:r><w:rPr><w:rStyle w:val="FootnoteReference"/></w:rPr><w:footnoteReference w:id="' . \count($this->footnotes) . '"/></w:r>';
     }
 
     private function run(Node $node): string

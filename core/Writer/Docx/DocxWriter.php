@@ -23,6 +23,7 @@ final class DocxWriter implements Writer
         . '<Override PartName="/word/styles.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.styles+xml"/>'
         . '<Override PartName="/word/numbering.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.numbering+xml"/>'
         . '<Override PartName="/word/settings.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.settings+xml"/>'
+        . '<Override PartName="/word/footnotes.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.footnotes+xml"/>'
         . '<Override PartName="/word/footer1.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.footer+xml"/>'
         . '<Override PartName="/docProps/core.xml" ContentType="application/vnd.openxmlformats-package.core-properties+xml"/>'
         . '<Override PartName="/docProps/app.xml" ContentType="application/vnd.openxmlformats-officedocument.extended-properties+xml"/>'
@@ -52,13 +53,17 @@ final class DocxWriter implements Writer
             ->text('docProps/core.xml', self::DECLARATION . $this->properties($document))
             ->text('docProps/app.xml', self::DECLARATION . '<Properties xmlns="http://schemas.openxmlformats.org/officeDocument/2006/extended-properties"><Application>Embrel</Application></Properties>')
             ->text('word/_rels/document.xml.rels', self::DECLARATION . $this->relations($body))
+            ->text('word/footnotes.xml', self::DECLARATION . $this->footnotes($body))
+            ->text('word/_rels/footnotes.xml.rels', self::DECLARATION . '<Relationships xmlns="' . self::PACKAGE_RELATIONS . '">' . self::links($body) . '</Relationships>')
             ->text('word/styles.xml', self::DECLARATION . Styles::xml($document, $lists->base()))
             ->text('word/numbering.xml', self::DECLARATION . $lists->xml())
-            ->text('word/settings.xml', self::DECLARATION . '<w:settings xmlns:w="' . Body::W . '"><w:zoom w:percent="100"/><w:defaultTabStop w:val="567"/><w:characterSpacingControl w:val="doNotCompress"/>'
+            ->text('word/settings.xml', self::DECLARATION . '<w:settings xmlns:w="' . Body::W . '"><w:zoom w:percent="100"/><w:defaultTabStop w:val="567"/><w:characterSpacingControl w:val="doNotCompress"/><w:footnotePr><w:footnote w:id="-1"/><w:footnote w:id="0"/></w:footnotePr>'
                 . '<w:compat><w:compatSetting w:name="compatibilityMode" w:uri="http://schemas.microsoft.com/office/word" w:val="15"/></w:compat></w:settings>')
             ->text('word/footer1.xml', self::DECLARATION . '<w:ftr xmlns:w="' . Body::W . '"><w:p><w:pPr><w:pStyle w:val="Footer"/></w:pPr><w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText xml:space="preserve"> PAGE </w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r><w:r><w:t>1</w:t></w:r><w:r><w:fldChar w:fldCharType="end"/></w:r></w:p></w:ftr>')
             ->file('word/document.xml', "{$work}/document.xml")
             ->sendTo($out);
+
+        $losses->also($document->missing);
 
         return $losses->sentences();
     }
@@ -75,18 +80,37 @@ final class DocxWriter implements Writer
     private function relations(Body $body): string
     {
         $xml = '<Relationships xmlns="' . self::PACKAGE_RELATIONS . '">';
-        foreach (['styles', 'numbering', 'settings', 'footer'] as $part) {
+        foreach (['styles', 'numbering', 'settings', 'footnotes', 'footer'] as $part) {
             $xml .= "<Relationship Id=\"{$part}\" Type=\"" . self::RELATIONS . "/{$part}\" Target=\"{$part}" . ($part === 'footer' ? '1' : '') . '.xml"/>';
         }
-        foreach ($body->links() as $href => $id) {
-            $xml .= "<Relationship Id=\"{$id}\" Type=\"" . self::RELATIONS . '/hyperlink" Target="' . self::escaped((string) $href) . '" TargetMode="External"/>';
-        }
-
+        $xml .= self::links($body);
         foreach ($body->media() as ['relation' => $name, 'extension' => $extension]) {
             $xml .= "<Relationship Id=\"{$name}\" Type=\"" . self::RELATIONS . "/image\" Target=\"media/{$name}.{$extension}\"/>";
         }
 
         return $xml . '</Relationships>';
+    }
+
+    private static function links(Body $body): string
+    {
+        $xml = '';
+        foreach ($body->links() as $href => $id) {
+            $xml .= "<Relationship Id=\"{$id}\" Type=\"" . self::RELATIONS . '/hyperlink" Target="' . self::escaped((string) $href) . '" TargetMode="External"/>';
+        }
+
+        return $xml;
+    }
+
+    /** The two separators that every footnotes part has, and the notes. */
+    private function footnotes(Body $body): string
+    {
+        $xml = '<w:footnotes xmlns:w="' . Body::W . '" xmlns:r="' . self::RELATIONS . '">'
+            . '<w:footnote w:type="separator" w:id="-1"><w:p><w:r><w:separator/></w:r></w:p></w:footnote><w:footnote w:type="continuationSeparator" w:id="0"><w:p><w:r><w:continuationSeparator/></w:r></w:p></w:footnote>';
+        foreach ($body->footnotes() as $i => $runs) {
+            $xml .= '<w:footnote w:id="' . ($i + 1) . '"><w:p><w:pPr><w:pStyle w:val="FootnoteText"/></w:pPr><w:r><w:rPr><w:rStyle w:val="FootnoteReference"/></w:rPr><w:footnoteRef/></w:r><w:r><w:t xml:space="preserve"> </w:t></w:r>' . $runs . '</w:p></w:footnote>';
+        }
+
+        return "{$xml}</w:footnotes>";
     }
 
     public static function escaped(string $text): string

@@ -42,6 +42,10 @@ final class Styles
             . self::paragraph('ListContinue', 'List Continue', '<w:spacing w:after="80"/><w:ind w:left="360"/>', '')
             . self::paragraph('Quote', 'Quote', '<w:spacing w:before="80" w:after="160"/><w:ind w:left="567" w:right="567"/>', '<w:i/>', 'Normal')
             . self::paragraph('Code', 'Code', '<w:spacing w:after="140" w:line="240" w:lineRule="auto"/>', '<w:rFonts w:ascii="Courier New" w:hAnsi="Courier New" w:cs="Courier New"/><w:sz w:val="19"/>')
+            . self::paragraph('Caption', 'caption', '<w:spacing w:before="60" w:after="200"/>', '<w:i/><w:sz w:val="19"/><w:szCs w:val="19"/>')
+            . self::paragraph('Bibliography', 'Bibliography', '<w:spacing w:after="120"/><w:ind w:left="567" w:hanging="567"/>', '')
+            . self::paragraph('FootnoteText', 'footnote text', '<w:spacing w:after="40" w:line="240" w:lineRule="auto"/>', '<w:sz w:val="18"/><w:szCs w:val="18"/>')
+            . '<w:style w:type="character" w:styleId="FootnoteReference"><w:name w:val="footnote reference"/><w:basedOn w:val="DefaultParagraphFont"/><w:rPr><w:vertAlign w:val="superscript"/></w:rPr></w:style>'
             . self::paragraph('Footer', 'footer', '<w:jc w:val="right"/>', '<w:sz w:val="18"/><w:szCs w:val="18"/>')
             . '<w:style w:type="character" w:styleId="Hyperlink"><w:name w:val="Hyperlink"/><w:basedOn w:val="DefaultParagraphFont"/><w:rPr><w:color w:val="2F6690"/><w:u w:val="single"/></w:rPr></w:style>'
             . '<w:style w:type="table" w:styleId="TableGrid"><w:name w:val="Table Grid"/><w:basedOn w:val="TableNormal"/><w:tblPr><w:tblBorders>'

@@ -21,7 +21,8 @@ final class HtmlWriter
         'superscript' => 'sup', 'subscript' => 'sub', 'code' => 'code',
     ];
 
-    private Document $document;
+    /** @var list<string> */
+    private array $footnotes = [];
 
     /** @param (\Closure(string): string)|null $address where a picture is seen, by its id; null: pictures are left out */
     public function __construct(private readonly Losses $losses = new Losses(), private readonly ?\Closure $address = null) {}
@@ -29,7 +30,7 @@ final class HtmlWriter
     /** The elements as a fragment, without title and contents. */
     public function body(Document $document): string
     {
-        $this->document = $document;
+        $this->losses->also($document->missing);
         $html = '';
         $items = 0;
         foreach ($document->elements as $element) {
@@ -45,7 +46,7 @@ final class HtmlWriter
             $html .= $this->element($element);
         }
 
-        return $html . str_repeat('</li></ul>', $items);
+        return $html . str_repeat('</li></ul>', $items) . $this->footnotes();
     }
 
     private function element(Element $element): string
@@ -55,6 +56,7 @@ final class HtmlWriter
         return match ($element->role) {
             Element::HEADING => $this->heading($element, $id),
             Element::PICTURE => $this->picture($element),
+            Element::REFERENCE => '<p class="draft-reference">' . $this->nodes($element->block->content ?? []) . '</p>',
             Element::ITEM => "<li{$id}>" . $this->numbered($element),
             Element::QUOTE => "<blockquote{$id}><p>" . self::escaped($element->title) . '</p></blockquote>',
             default => $this->bodyBlock($element),
@@ -106,8 +108,9 @@ final class HtmlWriter
             'orderedList' => '<ol start="' . $node->int('start', 1) . '">' . $this->nodes($node->content) . '</ol>',
             'codeBlock' => '<pre><code>' . $this->nodes($node->content) . '</code></pre>',
             'horizontalRule' => '<hr>',
-            'topicRef' => $this->reference($node),
-            default => $this->lost($node),
+            'footnote' => $this->footnote($node),
+            'picture' => $this->notePicture($node),
+            default => '',
         };
     }
 
@@ -120,26 +123,39 @@ final class HtmlWriter
         return "<{$tag}>{$check}" . $this->nodes($content) . "</{$tag}>";
     }
 
-    private function reference(Node $node): string
+    /** A raised number that leads to the note at the end. */
+    private function footnote(Node $node): string
     {
-        foreach ($this->document->elements as $element) {
-            if ($element->topic === $node->string('topic') && $element->role !== Element::BODY) {
-                return $this->numbered($element);
-            }
-        }
+        $n = \count($this->footnotes) + 1;
+        $this->footnotes[] = $this->nodes($node->content);
 
-        return '';
+        return "<sup><a href=\"#note-{$n}\" id=\"noted-{$n}\">{$n}</a></sup>";
     }
 
-    private function lost(Node $node): string
+    private function footnotes(): string
     {
-        $this->losses->note($node->type);
+        $html = '';
+        foreach ($this->footnotes as $i => $text) {
+            $n = $i + 1;
+            $html .= "<li id=\"note-{$n}\">{$text} <a href=\"#noted-{$n}\" aria-label=\"Back to the text\">↩</a></li>";
+        }
 
-        return match ($node->type) {
-            'picture' => '<p class="draft-picture">' . self::escaped($node->string('caption') ?? $node->string('alt') ?? '') . '</p>',
-            'footnote' => ' [' . $this->nodes($node->content) . ']',
-            default => '',
-        };
+        return $html === '' ? '' : "<ol class=\"draft-footnotes\">{$html}</ol>";
+    }
+
+    private function notePicture(Node $node): string
+    {
+        $caption = self::escaped($node->string('caption') ?? '');
+        $alt = self::escaped($node->string('alt') ?? '');
+        $id = $node->string('picture');
+        if ($id === null || $this->address === null) {
+            $this->losses->note('picture');
+
+            return '<p class="draft-picture">' . ($caption === '' ? $alt : $caption) . '</p>';
+        }
+        $width = $node->int('width', 0);
+
+        return '<figure class="draft-picture"><img src="' . self::escaped(($this->address)($id)) . '"' . ($width > 0 ? " width=\"{$width}\"" : '') . " alt=\"{$alt}\">" . ($caption === '' ? '' : "<figcaption>{$caption}</figcaption>") . '</figure>';
     }
 
     /** @param list<Node> $nodes */
@@ -153,7 +169,7 @@ final class HtmlWriter
         $html = self::escaped($node->text);
         foreach ($node->marks as $mark) {
             $html = $mark->type === 'link'
-                ? '<a href="' . self::escaped($mark->attrs['href']) . '" rel="noopener noreferrer" target="_blank">' . $html . '</a>'
+                ? '<a href="' . self::escaped($mark->attrs['href']) . '"' . ($mark->attrs['href'][0] === '#' ? '' : ' rel="noopener noreferrer" target="_blank"') . ">{$html}</a>"
                 : '<' . self::MARKS[$mark->type] . ">{$html}</" . self::MARKS[$mark->type] . '>';
         }
 

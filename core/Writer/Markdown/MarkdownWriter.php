@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Markdown;
 
-use Embrel\Document\Document;
 use Embrel\Document\Element;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
@@ -20,15 +19,16 @@ final class MarkdownWriter implements Writer
     private const SIGNS = ['bold' => '**', 'italic' => '*', 'strike' => '~~'];
 
     private Losses $losses;
-    private Document $document;
+    /** @var list<string> */
+    private array $footnotes = [];
 
     public function write(Plan $plan, Choices $choices, $out, string $work): array
     {
         $this->losses = new Losses();
-        $this->document = Draft::of($plan, new Choices($choices->from, min($choices->headingDepth, self::LEVELS), $choices->scheme, $choices->numberDepth, $choices->notes, false));
-        fwrite($out, '# ' . self::escaped($this->document->title) . "\n");
+        $document = Draft::of($plan, new Choices($choices->from, min($choices->headingDepth, self::LEVELS), $choices->scheme, $choices->numberDepth, $choices->notes, false));
+        fwrite($out, '# ' . self::escaped($document->title) . "\n");
         $before = null;
-        foreach ($this->document->elements as $element) {
+        foreach ($document->elements as $element) {
             if ($element->role === Element::PICTURE) {
                 $this->losses->note('topicPicture');
                 continue;
@@ -37,6 +37,11 @@ final class MarkdownWriter implements Writer
             fwrite($out, ($tight ? '' : "\n") . $this->element($element));
             $before = $element;
         }
+
+        foreach ($this->footnotes as $i => $text) {
+            fwrite($out, "\n[^" . ($i + 1) . "]: {$text}\n");
+        }
+        $this->losses->also($document->missing);
 
         return $this->losses->sentences();
     }
@@ -147,16 +152,17 @@ final class MarkdownWriter implements Writer
         return implode('', array_map(fn(Node $node): string => match ($node->type) {
             'text' => $this->run($node),
             'hardBreak' => "\\\n",
-            'topicRef' => $this->document->numberOf((string) $node->string('topic')),
-            default => $this->lost($node),
+            'footnote' => $this->footnote($node),
+            default => '',
         }, $nodes));
     }
 
-    private function lost(Node $node): string
+    /** As most readers of Markdown know it: a sign in the text, the words at the end. */
+    private function footnote(Node $node): string
     {
-        $this->losses->note($node->type);
+        $this->footnotes[] = str_replace("\n", ' ', $this->inlines($node->content));
 
-        return $node->type === 'footnote' ? ' [' . $this->inlines($node->content) . ']' : '';
+        return '[^' . \count($this->footnotes) . ']';
     }
 
     private function run(Node $node): string
@@ -172,7 +178,8 @@ final class MarkdownWriter implements Writer
         [, $before, $inner, $after] = $m + ['', '', $text, ''];
         foreach ($inner === '' ? [] : $node->marks as $mark) {
             $sign = self::SIGNS[$mark->type] ?? '';
-            $inner = $mark->type === 'link' ? "[{$inner}](<{$mark->attrs['href']}>)" : $sign . $inner . $sign;
+            // Headings have no names in this format: a reference is its words.
+            $inner = $mark->type === 'link' ? (str_starts_with($mark->attrs['href'], '#_e') ? $inner : "[{$inner}](<{$mark->attrs['href']}>)") : $sign . $inner . $sign;
             if (\in_array($mark->type, ['underline', 'highlight', 'superscript', 'subscript'], true)) {
                 $this->losses->note('marks');
             }

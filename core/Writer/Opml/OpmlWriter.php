@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Opml;
 
+use Embrel\Citation\SourceForm;
 use Embrel\Draft\Choices;
-use Embrel\Operation\PlanForm;
+use Embrel\Draft\Printed;
+use Embrel\Numbering\Numbering;
 use Embrel\Operation\TopicForm;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Numbered;
@@ -23,8 +25,11 @@ final class OpmlWriter implements Writer
 {
     public const NAMESPACE = 'urn:embrel:plan:1';
 
+    private Printed $printed;
+
     public function write(Plan $plan, Choices $choices, $out, string $work): array
     {
+        $this->printed = Printed::of($plan, Numbering::of($plan), $choices->notes ? [...$plan->branch($choices->from), ...($choices->loose ? $plan->branch(Plan::TRAY) : [])] : [], []);
         $xml = new \XMLWriter();
         $xml->openMemory();
         $xml->setIndent(true);
@@ -43,7 +48,10 @@ final class OpmlWriter implements Writer
         $xml->endDocument();
         fwrite($out, (string) $xml->flush());
 
-        return Losses::ofPictures($plan, $choices->from)->sentences();
+        $losses = Losses::ofPictures($plan, $choices->from);
+        $losses->also($this->printed->missing);
+
+        return $losses->sentences();
     }
 
     private function head(\XMLWriter $xml, Plan $plan, Choices $choices): void
@@ -58,8 +66,10 @@ final class OpmlWriter implements Writer
             $xml->writeElement($name, $value);
         }
         $xml->writeElement('e:plan', self::json($plan->properties->toArray()));
-        if ($choices->from === Plan::ROOT && $plan->sources !== []) {
-            $xml->writeElement('e:sources', self::json(PlanForm::sources($plan)));
+        // A branch takes along the sources that its notes cite.
+        $sources = $choices->from === Plan::ROOT ? $plan->sources : $this->printed->references->cited;
+        if ($sources !== []) {
+            $xml->writeElement('e:sources', self::json(array_map(SourceForm::toArray(...), array_values($sources))));
         }
         if ($choices->from === Plan::ROOT && ($relations = self::relations($plan, $choices->loose)) !== []) {
             $xml->writeElement('e:relations', self::json($relations));
@@ -123,6 +133,8 @@ final class OpmlWriter implements Writer
             'alone' => $topic->alone?->value,
             'spot' => $loose ? $topic->spot?->value() : null,
             'loose' => $loose ? 'true' : null,
+            // By this its references find it again, whatever id it gets.
+            'id' => isset($this->printed->referenced[$topic->id]) ? $topic->id : null,
         ];
         foreach ($own as $name => $value) {
             if ($value !== null) {
@@ -130,16 +142,16 @@ final class OpmlWriter implements Writer
             }
         }
         if ($choices->notes && $topic->note !== null && !$topic->note->isEmpty()) {
-            $this->note($xml, $topic->note, $choices);
+            $this->note($xml, $topic, $choices);
         }
     }
 
-    private function note(\XMLWriter $xml, Note $note, Choices $choices): void
+    private function note(\XMLWriter $xml, Topic $topic, Choices $choices): void
     {
         if ($choices->otherNotes) {
-            $xml->writeAttribute('_note', $note->plainText());
+            $xml->writeAttribute('_note', (string) $this->printed->note($topic->id)?->plainText(true));
         }
-        $xml->writeAttribute('e:note', self::json(TopicForm::blocks($note)));
+        $xml->writeAttribute('e:note', self::json(TopicForm::blocks($topic->note ?? Note::empty())));
     }
 
     /** Attributes of another namespace are kept as “{namespace}prefix:name”. */

@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\TextOutline;
 
+use Embrel\Citation\References;
 use Embrel\Draft\Choices;
+use Embrel\Draft\Draft;
+use Embrel\Draft\Printed;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
+use Embrel\RichText\Node;
+use Embrel\RichText\Note;
 use Embrel\Writer\Losses;
 use Embrel\Writer\Writer;
 
@@ -18,7 +23,8 @@ final class TextWriter implements Writer
     {
         $numbering = Numbering::of($plan, $choices->scheme, $choices->numberDepth);
         $top = $plan->topic($choices->from);
-        fwrite($out, $top->title . "\n" . ($choices->notes ? $this->note($top->note?->plainText(), '') : '') . "\n");
+        $printed = $choices->notes ? Printed::of($plan, $numbering, Draft::topics($plan, $choices->from), [], $choices->allSources) : null;
+        fwrite($out, $top->title . "\n" . $this->note($printed?->note($choices->from), '') . "\n");
         $skipBelow = PHP_INT_MAX;
         $buffer = '';
         foreach ($plan->walk($choices->from) as $id => $level) {
@@ -34,26 +40,36 @@ final class TextWriter implements Writer
             $indent = str_repeat('  ', $level - 1);
             $number = $numbering->own[$id] ?? ($topic->kind === Kind::Section ? '' : '-');
             $buffer .= $indent . ($number === '' ? '' : $number . ' ') . $topic->title . "\n";
-            if ($choices->notes && $topic->note !== null) {
-                $buffer .= $this->note($topic->note->plainText(), $indent . '  ');
+            if ($topic->noted) {
+                $buffer .= $this->note($printed?->note($id), $indent . '  ');
             }
             if (\strlen($buffer) > 65536) {
                 fwrite($out, $buffer);
                 $buffer = '';
             }
         }
-        fwrite($out, $buffer . ($choices->loose ? $this->loose($plan) : ''));
+        fwrite($out, $buffer . ($printed === null ? '' : self::references($printed->references)) . ($choices->loose ? $this->loose($plan) : ''));
+        $losses = Losses::ofPictures($plan, $choices->from);
+        $losses->also($printed->missing ?? []);
 
-        return Losses::ofPictures($plan, $choices->from)->sentences();
+        return $losses->sentences();
     }
 
-    private function note(?string $text, string $indent): string
+    private function note(?Note $note, string $indent): string
     {
-        if ($text === null || trim($text) === '') {
+        $text = (string) $note?->plainText(true);
+        if (trim($text) === '') {
             return '';
         }
 
         return $indent . '| ' . str_replace("\n", "\n{$indent}| ", trim($text)) . "\n";
+    }
+
+    private static function references(References $references): string
+    {
+        $lines = array_map(static fn(array $entry): string => Node::paragraph($entry['runs'])->plainText() . "\n", $references->list);
+
+        return $lines === [] ? '' : "\n{$references->heading}\n" . implode('', $lines);
     }
 
     private function loose(Plan $plan): string

@@ -1,0 +1,187 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Draft;
+
+use Embrel\Citation\Cited;
+use Embrel\Citation\References;
+use Embrel\Citation\Terms;
+use Embrel\Numbering\Numbering;
+use Embrel\Plan\Plan;
+use Embrel\RichText\Mark;
+use Embrel\RichText\Node;
+use Embrel\RichText\Note;
+
+/**
+ * Notes as they are printed: citations in the style of the plan, or as footnotes; references to
+ * topics by the number and title that these have at this moment. So no writer knows of either.
+ */
+final class Printed
+{
+    private const SPOKEN_FOR = ['citation' => true, 'topicRef' => true];
+
+    private int $at = 0;
+
+    /** @var array<string, true> topics that a note refers to */
+    public array $referenced = [];
+
+    /** @var array<string, int> what could not be resolved → how often */
+    public array $missing = [];
+
+    /**
+     * @param array<string, int>  $starts  topic → which citation of the whole is the first of its note
+     * @param array<string, true> $anchors topics that stand in this draft, so that a link can lead there
+     */
+    private function __construct(private readonly Plan $plan, private readonly Numbering $numbering, public readonly References $references, private readonly array $starts, private readonly array $anchors) {}
+
+    /**
+     * @param list<string>        $topics  whose notes are printed, in reading order
+     * @param array<string, true> $anchors
+     * @param bool                $withAll whether sources that are never cited are listed too
+     */
+    public static function of(Plan $plan, Numbering $numbering, array $topics, array $anchors, bool $withAll = false): self
+    {
+        $starts = $citations = $referenced = [];
+        foreach ($topics as $topic) {
+            $note = $plan->topic($topic)->note;
+            if ($note !== null && self::holds($note->blocks)) {
+                $starts[$topic] = \count($citations);
+                self::collect($note->blocks, $citations, $referenced);
+            }
+        }
+        $properties = $plan->properties;
+        $references = References::of($properties->citationStyle, $properties->language, $plan->sources, $citations, $withAll);
+        $printed = new self($plan, $numbering, $references, $starts, $anchors);
+        $printed->referenced = $referenced;
+        foreach ($citations as $items) {
+            foreach ($items as $item) {
+                isset($plan->sources[$item->source]) || $printed->lack('source');
+            }
+        }
+
+        return $printed;
+    }
+
+    /** @param array<Node> $nodes */
+    private static function holds(array $nodes): bool
+    {
+        foreach ($nodes as $node) {
+            if (isset(self::SPOKEN_FOR[$node->type]) || ($node->content !== [] && self::holds($node->content))) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param array<Node>       $nodes
+     * @param list<list<Cited>>   $citations
+     * @param array<string, true> $referenced
+     */
+    private static function collect(array $nodes, array &$citations, array &$referenced): void
+    {
+        foreach ($nodes as $node) {
+            if ($node->type === 'citation') {
+                $citations[] = Cited::of($node);
+            }
+            if ($node->type === 'topicRef') {
+                $referenced[(string) $node->string('topic')] = true;
+            }
+            self::collect($node->content, $citations, $referenced);
+        }
+    }
+
+    public function note(string $topic): ?Note
+    {
+        $note = $this->plan->topic($topic)->note;
+        if ($note === null || !isset($this->starts[$topic])) {
+            return $note;
+        }
+        $this->at = $this->starts[$topic];
+
+        return Note::of(array_map(fn(Node $block): Node => $this->node($block, false), array_values($note->blocks)));
+    }
+
+    private function node(Node $node, bool $inFootnote): Node
+    {
+        return $node->content === [] ? $node : new Node($node->type, $node->attrs, $this->nodes($node->content, $inFootnote || $node->type === 'footnote'), $node->text, $node->marks);
+    }
+
+    /**
+     * @param list<Node> $nodes
+     *
+     * @return list<Node>
+     */
+    private function nodes(array $nodes, bool $inFootnote): array
+    {
+        $out = [];
+        foreach ($nodes as $i => $node) {
+            if ($node->type === 'topicRef') {
+                $out[] = $this->reference((string) $node->string('topic'));
+            } elseif ($node->type !== 'citation') {
+                $node = $this->unmarked($node, $nodes[$i - 1] ?? null, $inFootnote);
+                array_push($out, ...($node->type === 'text' && $node->text === '' ? [] : [$this->node($node, $inFootnote)]));
+            } else {
+                $runs = $this->references->citations[$this->at++];
+                array_push($out, ...($this->references->isInNotes && !$inFootnote ? $this->footnote($out, $runs, $nodes[$i + 1] ?? null) : $runs));
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * The number of a note stands behind the mark that ends the clause, and touches the word (Chicago 17, 14.26).
+     *
+     * @param list<Node> $out  what is printed already: its last run loses the space at its end
+     * @param list<Node> $runs
+     *
+     * @return list<Node>
+     */
+    private function footnote(array &$out, array $runs, ?Node $next): array
+    {
+        $last = array_pop($out);
+        if ($last !== null) {
+            $text = $last->type === 'text' ? rtrim($last->text) . self::endOf($next) : '';
+            array_push($out, ...($last->type !== 'text' ? [$last] : ($text === '' ? [] : [Node::text($text, $last->marks)])));
+        }
+
+        return [new Node('footnote', content: $runs)];
+    }
+
+    /** The marks that a run of text begins with. */
+    private static function endOf(?Node $next): string
+    {
+        return $next?->type === 'text' && preg_match('/\A[.,;:!?”"’)]+/u', $next->text, $m) === 1 ? $m[0] : '';
+    }
+
+    /** A run behind a citation that became a footnote, without the marks that went before it. */
+    private function unmarked(Node $node, ?Node $before, bool $inFootnote): Node
+    {
+        if ($inFootnote || !$this->references->isInNotes || $before?->type !== 'citation' || $node->type !== 'text') {
+            return $node;
+        }
+        $rest = substr($node->text, \strlen(self::endOf($node)));
+
+        return $rest === '' ? new Node('text', marks: $node->marks) : Node::text($rest, $node->marks);
+    }
+
+    private function reference(string $topic): Node
+    {
+        if (!$this->plan->has($topic) || $this->plan->home($topic) === Plan::BIN) {
+            $this->lack('topicRef');
+
+            return Node::text(Terms::of($this->plan->properties->language)->isGerman ? '[Abschnitt fehlt]' : '[section missing]');
+        }
+        $title = $this->plan->topic($topic)->title;
+
+        return Node::text(trim($this->numbering->own($topic) . ' ' . $title) ?: '–', isset($this->anchors[$topic]) ? [new Mark('link', ['href' => "#_e{$topic}"])] : []);
+    }
+
+    private function lack(string $what): void
+    {
+        $this->missing[$what] = ($this->missing[$what] ?? 0) + 1;
+    }
+}
