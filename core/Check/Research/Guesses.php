@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Check\Research;
+
+use Embrel\Citation\Cited;
+use Embrel\Citation\Duplicates;
+use Embrel\Citation\Matching;
+use Embrel\Citation\Source;
+use Embrel\Citation\TypedSource;
+use Embrel\Id\Ids;
+use Embrel\Plan\Kind;
+use Embrel\Plan\Plan;
+
+/** Which topics look like research: a bare address, quotation marks around the whole, a page, a chapter, a year in brackets, a line that names a source. */
+final class Guesses
+{
+    private const ADDRESS = '/\A(?:https?:\/\/|www\.)[^\s]+\z/i';
+    private const QUOTED = '/\A\s*(?:“[^”]{3,}”|„[^“”]{3,}[“”]|"[^"]{3,}"|«[^»]{3,}»|»[^«]{3,}«|‘[^’]{8,}’)\s*[.,]?\s*(?:[(\[—–-].*)?\z/us';
+    private const REFERENCE = '/\b(?:pp?|S)\.\s*\d|\b(?:ch|chap|chapter|Kap|fol)\.?\s*\d|\((?:[^()]{0,60}[\s,])?(?:c(?:a|irca)?\.?\s*)?(?:1[4-9]|20)\d\d[a-z]?\)|\bdoi:|\b10\.\d{4,9}\/|\bISBN\b/ui';
+    /** “Name, Title, 1994”: capitals, commas and a year at the end. */
+    private const ENTRY = '/\A\p{Lu}[\p{L}\'’.\- &]{1,60},\s+\S.{3,200},\s*(?:c(?:a|irca)?\.?\s*)?(?:1[4-9]|20)\d\d[.;]?(?:,?\s*(?:pp?|S)\..*)?\z/u';
+
+    private readonly Duplicates $duplicates;
+
+    /** @var array<string, Source> those of the plan, and those that lines made */
+    private array $sources;
+
+    private function __construct(private readonly Plan $plan, private readonly Ids $ids)
+    {
+        $this->sources = $plan->sources;
+        $this->duplicates = new Duplicates($plan->sources);
+    }
+
+    /**
+     * @param Plan              $plan with its sources
+     * @param list<string>|null $of   topics to be looked at, whatever they look like; null: all that look like research
+     *
+     * @return list<Guess> in reading order
+     */
+    public static function of(Plan $plan, Ids $ids, ?array $of = null): array
+    {
+        return (new self($plan, $ids))->found($of);
+    }
+
+    /**
+     * @param list<string>|null $of
+     *
+     * @return list<Guess>
+     */
+    private function found(?array $of): array
+    {
+        $signs = [];
+        $matching = new Matching($this->plan->sources);
+        foreach ($of ?? $this->plan->standing() as $id) {
+            $topic = $this->plan->topic($id);
+            $sign = $topic->title === '' || ($topic->kind === Kind::Aside && $of === null) ? null : self::sign($topic->title, $matching);
+            if ($sign !== null || $of !== null) {
+                $signs[$id] = $sign;
+            }
+        }
+        $guesses = [];
+        foreach ($signs as $id => $sign) {
+            $guesses[$id] = $sign === Sign::Quotation ? null : $this->reference($id, $sign, $matching);
+        }
+        // Quotations last: the lines beside them have made the sources that they name.
+        $matching = new Matching($this->sources);
+        foreach ($signs as $id => $sign) {
+            $guesses[$id] ??= $this->quotation($id, $guesses, $matching);
+        }
+
+        return array_values(array_filter($guesses));
+    }
+
+    private static function sign(string $title, Matching $matching): ?Sign
+    {
+        return match (true) {
+            preg_match(self::ADDRESS, $title) === 1 => Sign::Address,
+            preg_match(self::QUOTED, $title) === 1 => Sign::Quotation,
+            $matching->of($title) !== null => Sign::KnownSource,
+            preg_match(self::REFERENCE, $title) === 1, preg_match(self::ENTRY, $title) === 1 => Sign::Reference,
+            default => null,
+        };
+    }
+
+    private function reference(string $id, ?Sign $sign, Matching $matching): Guess
+    {
+        $title = $this->plan->topic($id)->title;
+        $cited = $matching->of($title);
+        if ($cited !== null) {
+            return new Guess($id, $sign ?? Sign::KnownSource, $cited, null, $cited->pages, $title);
+        }
+        $typed = TypedSource::read($title, $this->ids->next());
+        $same = $this->duplicates->of($typed->source);
+        if ($same !== null) {
+            return new Guess($id, $sign, new Cited($same, $typed->pages), null, $typed->pages, $title);
+        }
+        if ($sign !== null) {
+            $this->sources[$typed->source->id] = $typed->source;
+            $this->duplicates->add($typed->source);
+        }
+
+        return new Guess($id, $sign, null, $typed->source, $typed->pages, $title);
+    }
+
+    /** @param array<string, Guess|null> $guesses those made already */
+    private function quotation(string $id, array $guesses, Matching $matching): Guess
+    {
+        $title = $this->plan->topic($id)->title;
+        $end = $matching->atEnd($title);
+        if ($end !== null) {
+            return new Guess($id, Sign::Quotation, $end[1], null, $end[1]->pages, $end[0]);
+        }
+        // Under it, or right after it, may stand where it comes from.
+        $siblings = $this->plan->parts((string) $this->plan->parent($id));
+        $after = $siblings[(int) array_search($id, $siblings, true) + 1] ?? '';
+        foreach ([...$this->plan->parts($id), $after] as $beside) {
+            $guess = $guesses[$beside] ?? null;
+            if ($guess !== null && $guess->sign !== null && $guess->sign !== Sign::Quotation) {
+                return new Guess($id, Sign::Quotation, new Cited($guess->source->id ?? $guess->cited->source ?? '', $guess->pages), null, $guess->pages, $title);
+            }
+        }
+
+        return new Guess($id, Sign::Quotation, null, null, '', $title);
+    }
+}
