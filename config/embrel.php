@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 return [
     'sign_ins_a_minute' => (int) env('EMBREL_SIGN_INS_A_MINUTE', 10),
+    // Where addresses of the web are looked up: `stand-in`, a small server of made-up pages on this machine, or `web`.
+    'page_reader' => env('EMBREL_PAGE_READER', 'stand-in'),
+    'stand_in_port' => (int) env('EMBREL_STAND_IN_PORT', 8079),
     'days_kept_after_deleting' => 30,
     'sample_email' => 'sample@embrel.example',
 ];

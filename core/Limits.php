@@ -18,6 +18,9 @@ final class Limits
     /** In characters (code points). What is longer goes into the note, and it is said. */
     public const TITLE = 1_000;
     public const SOURCE_FILE = 16 * 1024 * 1024;
+    /** A file on a source or topic, and all of a plan. */
+    public const ATTACHMENT = 20 * 1024 * 1024;
+    public const ATTACHMENTS = 200 * 1024 * 1024;
     /** Sources of a plan; of one, in characters: its dates, names, other fields and its remark; and how many people it may have. */
     public const SOURCES = 10_000;
     public const SOURCE_DATE = 60;

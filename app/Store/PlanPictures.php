@@ -29,18 +29,36 @@ final readonly class PlanPictures implements Pictures
     }
 
     /**
-     * Takes over the pictures of topics that were copied from another plan.
+     * The pictures on topics and in their notes.
      *
-     * @param iterable<Topic> $topics
+     * @param iterable<Topic> $topics with the notes that are to be looked into
+     *
+     * @return list<string> each once
      */
-    public function takeOver(string $from, iterable $topics): void
+    public static function of(iterable $topics): array
     {
         $ids = [];
         foreach ($topics as $topic) {
             if ($topic->picture !== null) {
                 $ids[$topic->picture->id] = true;
             }
+            foreach ($topic->note?->find('picture') ?? [] as $node) {
+                $ids[(string) $node->string('picture')] = true;
+            }
         }
+        unset($ids['']);
+
+        return array_map(strval(...), array_keys($ids));
+    }
+
+    /**
+     * Takes over the pictures of topics that were copied from another plan.
+     *
+     * @param iterable<Topic> $topics
+     */
+    public function takeOver(string $from, iterable $topics): void
+    {
+        $ids = array_fill_keys(self::of($topics), true);
         $others = DB::table('pictures')->where('plan_id', $from)->whereIn('id', array_map(strval(...), array_keys($ids)))->selectRaw('? as plan_id, id, type, bytes', [$this->plan]);
         $ids === [] || DB::table('pictures')->insertOrIgnoreUsing(['plan_id', 'id', 'type', 'bytes'], $others);
     }

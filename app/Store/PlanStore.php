@@ -44,6 +44,7 @@ final class PlanStore
             DB::table('topics')->where('plan_id', $row->id)->update(['parent_id' => null, 'place' => null]);
             $row->forceDelete();
         });
+        Attachments::erase($row->id);
     }
 
     /** @param bool $withNotes with the bodies of all notes, the sources and the relations */

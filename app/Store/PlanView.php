@@ -32,7 +32,7 @@ final class PlanView
             }
         }
 
-        return ['revision' => $row->revision, 'topics' => $topics, 'figures' => self::figures($sight, null), 'relations' => self::relations($row->id)] + self::summary($sight);
+        return ['revision' => $row->revision, 'topics' => $topics, 'figures' => self::figures($sight, null), 'relations' => self::relations($row->id), 'sources' => PlanSources::labels($row)] + self::summary($sight);
     }
 
     /**
@@ -70,7 +70,8 @@ final class PlanView
                 default => Runs::since($known->plan, $sight->plan, $sight->difference),
             }],
             'figures' => self::figures($sight, $known),
-        ] + ($known !== null && $known->plan->relations === $sight->plan->relations ? [] : ['relations' => self::relations($row->id)]) + self::summary($sight, $sight->hasSameStripAs($known));
+        ] + ($known !== null && $known->plan->relations === $sight->plan->relations ? [] : ['relations' => self::relations($row->id)])
+            + ($known !== null && $known->plan->sources === $sight->plan->sources ? [] : ['sources' => PlanSources::labels($row)]) + self::summary($sight, $sight->hasSameStripAs($known));
     }
 
     /** @return list<array<string, mixed>> all of them: they are few */

@@ -26,6 +26,22 @@ final class StepBack
     }
 
     /**
+     * Takes back one step that need not be the newest. Where what it did cannot be taken back any more, it is refused.
+     *
+     * @return array<string, mixed> as undo()
+     *
+     * @throws OperationRefused
+     */
+    public function undoStep(PlanRow $row, User $user, int $base, string $step): array
+    {
+        return $this->step($row, $user, $base, static function (UndoLog $log) use ($step): array {
+            $says = $log->says($step);
+
+            return [$says === null ? null : $step, "Undid: {$says}"];
+        });
+    }
+
+    /**
      * @return array<string, mixed> as undo()
      *
      * @throws OperationRefused

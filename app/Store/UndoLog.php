@@ -108,6 +108,15 @@ final class UndoLog
             ->get(['step_id', 'undoes'])->pluck('undoes', 'step_id')->all();
     }
 
+    /** What the person's own step did, in words; null where there is no such step, or it has been taken back. */
+    public function says(string $step): ?string
+    {
+        $steps = $this->steps();
+        $says = DB::table('operations')->where('plan_id', $this->planId)->where('user_id', $this->userId)->where('step_id', $step)->orderBy('seq')->value('says');
+
+        return \is_string($says) && !\in_array($step, $steps, true) ? $says : null;
+    }
+
     /**
      * What takes a step back.
      *

@@ -9,7 +9,10 @@ use Embrel\Plan\Plan;
 /** One change of a plan: applied, undone, stored and merged. Stored under a short name that never changes. */
 interface Operation
 {
-    /** @throws OperationRefused when the plan does not allow it; the plan given is never altered */
+    /**
+     * @throws OperationRefused when the plan does not allow it; the plan given is never altered
+     * @throws NotesMissing     when it turns out to need notes that were not loaded
+     */
     public function apply(Plan $plan): Plan;
 
     /** What takes this operation back, computed from the plan before it. */

@@ -99,6 +99,15 @@ final readonly class Node
         return new self($this->type, ['id' => $id] + $this->attrs, $this->content, $this->text, $this->marks);
     }
 
+    /** @return \Generator<int, self> itself and every node within, in reading order */
+    public function all(): \Generator
+    {
+        yield $this;
+        foreach ($this->content as $node) {
+            yield from $node->all();
+        }
+    }
+
     /** @param array<string, string> $topics see Note::retargeted() */
     public function retargeted(array $topics): self
     {

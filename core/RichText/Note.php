@@ -60,6 +60,18 @@ final readonly class Note
         return \strlen($json) > Limits::NOTE ? throw InvalidNote::tooLarge() : $json;
     }
 
+    /** @return \Generator<Node> every node of a type, in reading order */
+    public function find(string $type): \Generator
+    {
+        foreach ($this->blocks as $block) {
+            foreach ($block->all() as $node) {
+                if ($node->type === $type) {
+                    yield $node;
+                }
+            }
+        }
+    }
+
     /**
      * With references to topics that are now others.
      *

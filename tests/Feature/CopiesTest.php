@@ -116,13 +116,13 @@ final class CopiesTest extends TestCase
         $source = self::newId();
         $this->send(['type' => 'add', 'at' => ['parent' => Plan::TRAY, 'after' => null], 'topics' => [['id' => $idea, 'title' => 'Pell, Tides and Walls, 1994']]])->assertOk();
         $this->send(['type' => 'compound', 'operations' => [['type' => 'source', 'sources' => [['id' => $source, 'title' => 'Pell, Tides and Walls, 1994']]], ['type' => 'dissolve', 'ids' => [$idea]]]])->assertOk()->assertJsonPath('refused', []);
-        $this->getJson("/plans/{$this->row->id}/sources")->assertJsonPath('sources', [['id' => $source, 'title' => 'Pell, Tides and Walls, 1994']]);
+        $this->getJson("/plans/{$this->row->id}/source-list")->assertJsonPath('sources.0.source', ['id' => $source, 'title' => 'Pell, Tides and Walls, 1994']);
         self::assertSame([], $this->plan()->parts(Plan::TRAY));
         $this->step('undo')->assertOk();
-        $this->getJson("/plans/{$this->row->id}/sources")->assertJsonPath('sources', []);
+        $this->getJson("/plans/{$this->row->id}/source-list")->assertJsonPath('sources', []);
         self::assertSame([$idea], $this->plan()->parts(Plan::TRAY));
         $this->step('redo')->assertOk();
-        $this->getJson("/plans/{$this->row->id}/sources")->assertJsonPath('sources.0.id', $source);
+        $this->getJson("/plans/{$this->row->id}/source-list")->assertJsonPath('sources.0.source.id', $source);
     }
 
     public function testWhereAPersonLooksIsTheirOwn(): void

@@ -240,13 +240,13 @@ final class OperationsTest extends TestCase
             ['type' => 'flag', 'ids' => $a, 'value' => 'to-check'],
             ['type' => 'target', 'ids' => $a, 'value' => 350],
             ['type' => 'numbered', 'ids' => [$this->id('C')], 'value' => 'appendix'],
-            ['type' => 'plan', 'set' => ['subtitle' => 'S', 'author' => 'B', 'form' => 'book', 'subject' => 'T', 'language' => 'de-AT', 'page_size' => 'letter', 'target' => 9000, 'due' => '2027-02-28', 'numbering' => 'chapter', 'numbering_depth' => 2, 'run_on' => true]],
+            ['type' => 'plan', 'set' => ['subtitle' => 'S', 'author' => 'B', 'form' => 'book', 'subject' => 'T', 'language' => 'de-AT', 'page_size' => 'letter', 'target' => 9000, 'due' => '2027-02-28', 'numbering' => 'chapter', 'numbering_depth' => 2, 'run_on' => true, 'citation_style' => 'chicago-notes']],
         )->assertOk()->assertJsonPath('refused', []);
         $plan = $this->plan();
         $topic = $plan->topic($a[0]);
         self::assertSame(['point', '#1a2b3c', 'to-check', 350], [$topic->kind->value, $topic->dye?->value, $topic->flag?->value, $topic->target?->words]);
         self::assertSame('Appendix A', \Embrel\Numbering\Numbering::of($plan)->own($this->id('C')));
-        self::assertSame(['subtitle' => 'S', 'author' => 'B', 'form' => 'book', 'subject' => 'T', 'language' => 'de-AT', 'page_size' => 'letter', 'target' => 9000, 'due' => '2027-02-28', 'numbering' => 'chapter', 'numbering_depth' => 2, 'run_on' => true], $plan->properties->toArray());
+        self::assertSame(['subtitle' => 'S', 'author' => 'B', 'form' => 'book', 'subject' => 'T', 'language' => 'de-AT', 'page_size' => 'letter', 'target' => 9000, 'due' => '2027-02-28', 'numbering' => 'chapter', 'numbering_depth' => 2, 'run_on' => true, 'citation_style' => 'chicago-notes'], $plan->properties->toArray());
         self::assertSame(9000, $answer->json('target'));
         $this->send(['type' => 'plan', 'set' => ['due' => '2027-02-30']])->assertOk()->assertJsonPath('refused.0.reason', 'value');
         $this->send(['type' => 'plan', 'set' => ['owner_id' => 1]])->assertOk()->assertJsonPath('refused.0.reason', 'value');

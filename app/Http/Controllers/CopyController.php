@@ -9,6 +9,8 @@ use App\Rules\Id;
 use App\Store\BranchCopy;
 use App\Store\Change;
 use App\Store\PlanPictures;
+use App\Store\PlanRows;
+use App\Store\PlanSources;
 use App\Store\PlanStore;
 use App\Store\PlanView;
 use Embrel\Operation\RemoveTopics;
@@ -36,7 +38,7 @@ final class CopyController
         $add = $copy->of($from, $given['topics'], $place);
         $outcome = DB::transaction(static function () use ($request, $store, $plan, $from, $user, $given, $add) {
             (new PlanPictures($plan->id))->takeOver($from->id, array_column($add->rows, 'topic'));
-            $outcome = $store->insist($plan, $user, new Change($given['id'], $given['id'], $add));
+            $outcome = $store->insist($plan, $user, new Change($given['id'], $given['id'], PlanSources::along($plan, PlanRows::sources($from->id), $add)));
             if ($request->boolean('move') && $given['topics'] !== [] && $outcome->says !== null) {
                 $store->insist($from, $user, $store->change(new RemoveTopics($given['topics'])));
             }

@@ -8,6 +8,7 @@ use App\Http\Given;
 use App\Http\Requests\IntakeRequest;
 use App\Models\Plan;
 use App\Store\PlanList;
+use App\Store\PlanSources;
 use App\Store\PlanStore;
 use Embrel\Id\Ids;
 use Embrel\Intake\Branch;
@@ -44,7 +45,7 @@ final class IntakeController
         }
         $plan = Plan::query()->where('id', $into)->firstOrFail();
         Gate::authorize('update', $plan);
-        $outcome = $store->apply($plan, $user, [$store->change(Branch::of($result->plan, $this->ids, $store->load($plan)))]);
+        $outcome = $store->apply($plan, $user, [$store->change(PlanSources::along($plan, $result->plan->sources, Branch::of($result->plan, $this->ids, $store->load($plan)), true))]);
         if ($outcome->refused !== []) {
             return response()->json(['message' => $outcome->refused[0]['message'] . ' Nothing was taken in.'], 422);
         }

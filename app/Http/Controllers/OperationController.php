@@ -9,6 +9,7 @@ use App\Http\Requests\OperationsRequest;
 use App\Models\Plan;
 use App\Store\PlanStore;
 use App\Store\PlanView;
+use Embrel\RichText\Text;
 use Illuminate\Http\JsonResponse;
 
 final class OperationController
@@ -20,6 +21,8 @@ final class OperationController
 
         $map = MapRequest::told($request, $outcome->after);
 
-        return response()->json(['refused' => $outcome->refused] + PlanView::of($plan, $user, $request->base(), $outcome) + ($map === null ? [] : ['map' => $map]));
+        $said = Text::losesIn($request->getContent()) ? ['said' => 'Control characters, which no file could hold, were taken out of what was written.'] : [];
+
+        return response()->json(['refused' => $outcome->refused] + $said + PlanView::of($plan, $user, $request->base(), $outcome) + ($map === null ? [] : ['map' => $map]));
     }
 }

@@ -5,19 +5,21 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Plan;
+use App\Rules\Id;
 use App\Store\StepBack;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 
-/** Takes back the person's own newest step in this plan. */
+/** Takes back the person's own newest step in this plan, or one that is named. */
 final class UndoController
 {
     public function __invoke(Request $request, Plan $plan, StepBack $stepBack): JsonResponse
     {
         Gate::authorize('update', $plan);
-        $base = (int) $request->validate(['base' => ['required', 'integer', 'min:0']])['base'];
+        $given = $request->validate(['base' => ['required', 'integer', 'min:0'], 'step' => ['nullable', new Id()]]);
+        $user = $request->user() ?? abort(401);
 
-        return response()->json($stepBack->undo($plan, $request->user() ?? abort(401), $base));
+        return response()->json(isset($given['step']) ? $stepBack->undoStep($plan, $user, (int) $given['base'], $given['step']) : $stepBack->undo($plan, $user, (int) $given['base']));
     }
 }

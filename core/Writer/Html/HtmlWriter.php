@@ -49,6 +49,24 @@ final class HtmlWriter
         return $html . str_repeat('</li></ul>', $items) . $this->footnotes();
     }
 
+    /** @param iterable<Node> $blocks */
+    public function blocks(iterable $blocks): string
+    {
+        $this->footnotes = [];
+        $html = '';
+        foreach ($blocks as $block) {
+            $html .= $this->node($block);
+        }
+
+        return $html . $this->footnotes();
+    }
+
+    /** @param list<Node> $inlines */
+    public function inlines(array $inlines): string
+    {
+        return $this->nodes($inlines);
+    }
+
     private function element(Element $element): string
     {
         $id = ' id="_e' . $element->topic . '"';

@@ -47,8 +47,8 @@ export class Gather {
     }
 
     async loadSources() {
-        const answer = await send('GET', `${this.page.address}/sources`).catch(() => null);
-        this.sources = answer?.sources ?? this.sources;
+        const answer = await send('GET', `${this.page.address}/source-list`).catch(() => null);
+        this.sources = answer?.sources.map(({ source }) => source) ?? this.sources;
         this.places.draw();
         this.drawSources();
     }
