@@ -57,7 +57,7 @@ final class HouseTest extends TestCase
         $root = \dirname(__DIR__, 2);
         $seen = [];
         $code = '';
-        foreach (['page', 'outline', 'marking', 'moving', 'looks', 'writing', 'gather', 'sorting', '../map/map'] as $file) {
+        foreach (['page', 'outline', 'marking', 'moving', 'looks', 'writing', 'gather', 'sorting', '../map/map', '../sources/research'] as $file) {
             $code .= file_get_contents("{$root}/resources/js/plan/{$file}.js");
         }
         foreach (json_decode((string) file_get_contents("{$root}/resources/keys.json"), true, 512, JSON_THROW_ON_ERROR) as ['where' => $where, 'id' => $id, 'keys' => $keys]) {

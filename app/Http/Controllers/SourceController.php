@@ -56,6 +56,14 @@ final class SourceController
         return response()->json($this->told($plan, $typed->source) + ['pages' => $typed->pages]);
     }
 
+    /** A date as it is typed, in its stored form; empty for none. */
+    public function date(Request $request, Plan $plan): JsonResponse
+    {
+        Gate::authorize('view', $plan);
+
+        return response()->json(['date' => PartialDate::typed(mb_substr(Given::text($request, 'typed'), 0, 60))?->stored() ?? '']);
+    }
+
     /** What a page of the web says of itself, as a source to be confirmed. */
     public function page(Request $request, Plan $plan, PageReader $reader): JsonResponse
     {

@@ -2,7 +2,11 @@ import { Editor } from '@tiptap/core';
 import { send } from '../http.js';
 import { newId } from '../ids.js';
 import { colour } from '../plan/element.js';
-import { extensions, fromEditor, toEditor } from './schema.js';
+import { Insertions } from './insertions.js';
+import { orderOf } from './order.js';
+import { cleaned } from './paste.js';
+import { block, extensions, toEditor } from './schema.js';
+import { noteViews } from './views.js';
 
 const KEPT_FOR_MERGE = 400;
 
@@ -10,17 +14,28 @@ const KEPT_FOR_MERGE = 400;
 export class NotePage {
     constructor(page) {
         this.page = page;
+        this.options = JSON.parse(localStorage.getItem('embrel.writing') ?? '{}');
         this.side = document.getElementById('note');
+        this.home = document.getElementById('page').parentElement;
         this.topic = null;
         this.loading = 0;
         this.editor = new Editor({
             element: document.getElementById('page'),
             injectCSS: false,
-            extensions: extensions({ onLink: () => this.askLink() }),
-            editorProps: { attributes: { 'aria-label': 'Note', role: 'textbox', 'aria-multiline': 'true', spellcheck: 'true', lang: page.tree.properties.language } },
+            extensions: extensions({
+                views: noteViews(page, { citation: (at, node) => this.insertions.editCitation(at, node), reference: (at, node) => this.page.goTo(node.attrs.topic), footnote: (at, node) => this.insertions.footnote(at, node) }),
+                on: { link: () => this.askLink(), cite: (sign) => this.insertions.cite(sign), refer: (sign) => this.insertions.refer(sign), footnote: () => this.insertions.footnote() },
+                option: (name) => this.options[name], language: () => page.tree.properties.language,
+            }),
+            editorProps: {
+                attributes: { 'aria-label': 'Note', role: 'textbox', 'aria-multiline': 'true', spellcheck: 'true', lang: page.tree.properties.language },
+                transformPastedHTML: cleaned,
+                handlePaste: (view, event) => this.insertions.takeFiles(event.clipboardData?.files, event), handleDrop: (view, event) => this.insertions.takeFiles(event.dataTransfer?.files, event),
+            },
             onUpdate: () => this.changed(),
             onTransaction: () => this.showTools(),
         });
+        this.insertions = new Insertions(this);
         this.tools();
     }
 
@@ -33,22 +48,49 @@ export class NotePage {
         const acts = {
             bold: () => chain().toggleBold(), italic: () => chain().toggleItalic(), underline: () => chain().toggleUnderline(), strike: () => chain().toggleStrike(),
             highlight: () => chain().toggleHighlight(), blockquote: () => chain().toggleBlockquote(), bulletList: () => chain().toggleBulletList(), orderedList: () => chain().toggleOrderedList(),
-            heading: () => chain().toggleHeading({ level: 2 }),
+            taskList: () => chain().toggleTaskList(),
         };
-        for (const button of this.side.querySelectorAll('.tools [data-tool]')) {
+        const asks = { link: () => this.askLink(), cite: () => this.insertions.cite(), picture: () => this.insertions.choosePicture(), more: (button) => this.insertions.menu(button) };
+        this.toolbar = this.side.querySelector('.tools');
+        for (const button of this.toolbar.querySelectorAll('[data-tool]')) {
             button.addEventListener('mousedown', (event) => event.preventDefault());
-            button.addEventListener('click', () => (button.dataset.tool === 'link' ? this.askLink() : acts[button.dataset.tool]().run()));
+            button.addEventListener('click', () => (asks[button.dataset.tool] ?? (() => acts[button.dataset.tool]().run()))(button));
         }
         document.getElementById('close-note').addEventListener('click', () => { this.close(); this.page.outline.box.focus({ preventScroll: true }); });
+        document.getElementById('wide-note').addEventListener('click', () => this.widen(!this.side.classList.contains('is-wide')));
+        this.setOption('size', this.options.size ?? 0);
         const form = document.getElementById('link-form');
         form.addEventListener('submit', (event) => { event.preventDefault(); this.setLink(form.elements.address.value.trim()); });
         document.getElementById('remove-link').addEventListener('click', () => this.setLink(''));
     }
 
     showTools() {
-        for (const button of this.side.querySelectorAll('.tools [data-tool]')) {
-            button.setAttribute('aria-pressed', String(this.editor?.isActive(button.dataset.tool) ?? false));
+        for (const button of this.toolbar?.querySelectorAll('[data-tool][aria-pressed]') ?? []) {
+            const isOn = String(this.editor?.isActive(button.dataset.tool) ?? false);
+            if (button.getAttribute('aria-pressed') !== isOn) {
+                button.setAttribute('aria-pressed', isOn);
+            }
         }
+    }
+
+    /** A choice of the person's own, kept in this browser: size of text for reading, typographic signs. */
+    setOption(name, value) {
+        this.options[name] = value;
+        localStorage.setItem('embrel.writing', JSON.stringify(this.options));
+        document.documentElement.style.setProperty('--note-size', String(1 + 0.12 * (this.options.size ?? 0)));
+    }
+
+    /** The note across the whole page, or beside the plan. */
+    widen(isWide) {
+        this.side.classList.toggle('is-wide', isWide);
+        document.getElementById('wide-note').setAttribute('aria-pressed', String(isWide));
+        this.page.map?.narrowed();
+    }
+
+    /** The editor and its tools in another place of the page, where the note is read; null: back to the note's own. */
+    moveTo(place) {
+        const editor = document.getElementById('page');
+        (place ?? this.home).append(editor, this.toolbar);
     }
 
     askLink() {
@@ -107,8 +149,8 @@ export class NotePage {
     }
 
     /** The text nodes and other inlines of a line of a block, as they stand in the page. */
-    textsOf(block, line) {
-        const top = [...this.editor.view.dom.children].find((_, i) => this.editor.state.doc.child(i)?.attrs.id === block);
+    textsOf(id, line) {
+        const top = [...this.editor.view.dom.children].find((_, i) => this.editor.state.doc.child(i)?.attrs.id === id);
         const lines = !top ? [] : top.matches('p, h1, h2, h3, h4, h5, h6, pre') ? [top] : [...top.querySelectorAll('p, h1, h2, h3, h4, h5, h6, pre')];
         const texts = [];
         const walk = (node) => [...node.childNodes].forEach((child) => (child.nodeType === 3 || child.nodeName === 'BR' ? child.className !== 'ProseMirror-trailingBreak' && texts.push(child) : walk(child)));
@@ -128,6 +170,7 @@ export class NotePage {
 
     close() {
         this.commit();
+        this.widen(false);
         this.topic = null;
         this.side.hidden = true;
         this.page.outline.work.classList.add('without-note');
@@ -203,10 +246,15 @@ export class NotePage {
 
     set({ blocks, seen }) {
         this.seen = new Map(Object.entries(seen));
-        this.stored = new Map(blocks.map((block) => [block.attrs.id, block]));
-        this.order = blocks.map((block) => block.attrs.id);
+        this.stored = new Map(blocks.map((one) => [one.attrs.id, one]));
         this.change = null;
+        this.nodes = new Map();
         this.editor.chain().setMeta('addToHistory', false).setContent(toEditor(blocks), { emitUpdate: false }).run();
+    }
+
+    /** The blocks in the editor, each by its id. */
+    blocks() {
+        return this.editor.state.doc.content.content.map(block);
     }
 
     head() {
@@ -230,19 +278,37 @@ export class NotePage {
         }
     }
 
-    /** What differs between stored blocks and those in the editor, as one operation; null for nothing. */
+    /**
+     * What differs between stored blocks and those in the editor, as one operation; null for nothing.
+     * A block whose node is the one that was compared before has not changed: only others are looked into.
+     */
     difference() {
-        const blocks = fromEditor(this.editor.getJSON());
-        const isEmpty = blocks.length === 1 && blocks[0].type === 'paragraph' && !blocks[0].content;
-        const now = new Map((isEmpty && !this.stored.size ? [] : blocks).map((block) => [block.attrs.id, block]));
-        const put = [...now.values()].filter((block) => JSON.stringify(this.stored.get(block.attrs.id)) !== JSON.stringify(block));
-        const remove = [...this.stored.keys()].filter((id) => !now.has(id));
-        const order = [...now.keys()];
-        if (!put.length && !remove.length && order.join() === this.order.join()) {
+        const nodes = this.editor.state.doc.content.content;
+        const now = new Map();
+        const put = [];
+        for (const node of nodes) {
+            const { id } = node.attrs;
+            const json = this.nodes.get(id) === node ? this.stored.get(id) : block(node);
+            now.set(id, json);
+            if (json !== this.stored.get(id)) {
+                if (JSON.stringify(this.stored.get(id)) === JSON.stringify(json)) {
+                    now.set(id, this.stored.get(id));
+                    this.nodes.set(id, node);
+                } else {
+                    put.push(json);
+                }
+            }
+        }
+        if (!this.stored.size && nodes.length === 1 && nodes[0].type.name === 'paragraph' && !nodes[0].content.size) {
+            return null;
+        }
+        const remove = now.size === this.stored.size && !put.length ? [] : [...this.stored.keys()].filter((id) => !now.has(id));
+        const order = orderOf([...this.stored.keys()], [...now.keys()]);
+        if (!put.length && !remove.length && !order) {
             return null;
         }
         const was = {};
-        for (const id of [...put.map((block) => block.attrs.id), ...remove]) {
+        for (const id of [...put.map((one) => one.attrs.id), ...remove]) {
             if (this.seen.has(id)) {
                 was[id] = this.seen.get(id);
             }
@@ -260,7 +326,7 @@ export class NotePage {
         }
         const difference = this.difference();
         if (this.change) {
-            queue.replace(this.change.id, difference?.operation ?? { type: 'note', topic: this.topic, put: [], remove: [], order: this.order, was: {} });
+            queue.replace(this.change.id, difference?.operation ?? { type: 'note', topic: this.topic, put: [], remove: [], order: null, was: {} });
         } else if (difference) {
             this.change = { id: queue.add(difference.operation, this.page.stepFor(`note:${this.topic}`), true) };
         }
@@ -275,13 +341,17 @@ export class NotePage {
 
     /** The change that has gone out is what later ones are compared with. */
     settle() {
-        for (const [id, block] of this.change.now) {
-            if (this.stored.get(id) !== block && JSON.stringify(this.stored.get(id)) !== JSON.stringify(block)) {
+        for (const [id, one] of this.change.now) {
+            if (this.stored.get(id) !== one) {
                 this.seen.delete(id);
             }
         }
         this.stored = this.change.now;
-        this.order = [...this.stored.keys()];
+        this.editor.state.doc.forEach((node) => {
+            if (this.stored.get(node.attrs.id) === block(node)) {
+                this.nodes.set(node.attrs.id, node);
+            }
+        });
         this.change = null;
     }
 
@@ -295,10 +365,11 @@ export class NotePage {
             return;
         }
         this.head();
+        this.page.citations.redraw();
         const isTouched = (answer.rootRevised && !this.page.tree.get(this.topic)) || answer.topics.some((topic) => topic.id === this.topic);
         if (isTouched && !ownNotes.has(this.topic) && !this.editorIsAhead()) {
             const fresh = await send('GET', `${this.page.address}/topics/${this.topic}/note`).catch(() => null);
-            if (fresh?.topic === this.topic && JSON.stringify(fresh.blocks) !== JSON.stringify(fromEditor(this.editor.getJSON()))) {
+            if (fresh?.topic === this.topic && JSON.stringify(fresh.blocks) !== JSON.stringify(this.blocks())) {
                 this.set(fresh);
             }
         }
@@ -313,7 +384,7 @@ export class NotePage {
         if (change.type !== 'note' || reason !== 'changed') {
             return false;
         }
-        const put = change.put.map((block) => ({ ...block, attrs: { ...block.attrs, id: newId() } }));
+        const put = change.put.map((one) => ({ ...one, attrs: { ...one.attrs, id: newId() } }));
         setTimeout(() => {
             this.page.perform({ type: 'note', topic: change.topic, put, remove: [], order: null, was: {} });
             this.change = null;

@@ -10,7 +10,7 @@ const SORTS = [['title', 'Title'], ['words', 'Words'], ['target', 'Target']];
 const ACTIONS = [
     ['Add after', 'addAfter', ''], ['Write the note', 'openNote', 'N'], ['Move up', 'moveUp', 'Alt ↑'], ['Move down', 'moveDown', 'Alt ↓'],
     ['Move in', 'inward', 'Alt →'], ['Move out', 'outward', 'Alt ←'], ['Move to…', 'moveTo', 'M'], ['Another plan…', 'toAnotherPlan', ''],
-    ['Relate to…', 'relate', 'R'], ['New parent', 'wrap', 'W'], ['Dissolve', 'dissolve', 'U'], ['Join with above', 'joinAbove', 'J'], ['Loose idea', 'loosen', 'L'],
+    ['Relate to…', 'relate', 'R'], ['Sort it out of the outline…', 'sortOut', 'X'], ['Into the note above', 'foldIn', 'I'], ['New parent', 'wrap', 'W'], ['Dissolve', 'dissolve', 'U'], ['Join with above', 'joinAbove', 'J'], ['Loose idea', 'loosen', 'L'],
     ['This branch alone', 'focusBranch', 'F'], ['Dim the rest', 'dimRest', 'Shift F'], ['Mark more', 'markMore', ''], ['Duplicate', 'duplicate', 'Ctrl Shift D'],
     ['Remove', 'remove', 'Delete'],
 ];

@@ -12,6 +12,22 @@ export class Moving {
     }
 
     /** What is to be moved: the title being written, else what is marked; without what stands under another of them. */
+    /** What is marked goes into the note above it; asked for is only as what. */
+    askFold() {
+        const ids = this.heads();
+        const dialog = document.getElementById('fold');
+        if (!ids.length) {
+            return;
+        }
+        const all = ids.flatMap((id) => this.tree.branch(id)).length;
+        dialog.querySelector('p').textContent = all === 1 ? `“${this.tree.get(ids[0]).title || 'Untitled'}” becomes part of the note above it, with its own note.` : `${all} topics become part of the note above them, with their notes.`;
+        for (const button of dialog.querySelectorAll('[data-as]')) {
+            button.onclick = () => { dialog.close(); this.outline.foldInto(ids, button.dataset.as); };
+        }
+        dialog.showModal();
+        dialog.querySelector('.primary').focus();
+    }
+
     heads() {
         const { outline } = this;
         return outline.writing ? this.tree.heads([outline.writing]) : outline.markedHeads();

@@ -225,6 +225,12 @@ export class Outline {
 
     // ---- What is pressed and clicked
 
+    foldInto(ids, as) {
+        this.marking.only(this.tree.get(ids[0]).parent);
+        this.perform({ type: 'fold', ids, into: null, as, seed: newId(), cite: {} });
+        this.page.say(ids.length === 1 ? 'It is in the note above now.' : 'They are in the notes above now.', { label: 'Undo', act: () => this.page.undo() });
+    }
+
     /** Note → its title → the marked row; then Tab leaves the tree. */
     outwards(event) {
         if (event.target.closest('#note')) {
@@ -300,6 +306,8 @@ export class Outline {
                 addAfter: () => { this.active = id; this.addAtEnd(); },
                 remove: () => this.remove(this.markedInOrder()),
                 duplicate: () => this.clipboard.duplicate(),
+                sortOut: () => this.page['sorting-out'].openWith(this.marked.size ? this.markedInOrder() : [id]),
+                foldIn: () => this.moving.askFold(),
                 openNote: () => { this.marking.only(id); this.note.open(id); },
                 chooseDye: () => this.menu.open(id, anchor, 'dye'), chooseFlag: () => this.menu.open(id, anchor, 'flag'), setTarget: () => this.menu.open(id, anchor, 'target'),
                 openMenu: () => this.menu.open(id, anchor),

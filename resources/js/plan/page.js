@@ -13,6 +13,10 @@ import { Relations } from './relations.js';
 import { Refusals } from './refusals.js';
 import { StripBar } from './strip.js';
 import { ROOT, TRAY, Tree } from './tree.js';
+import { AllNotes } from '../sources/all-notes.js';
+import { Citations } from '../note/citations.js';
+import { ResearchView } from '../sources/research.js';
+import { SourcesView } from '../sources/sources.js';
 
 const POLL_IN_VIEW = 3000;
 const POLL_HIDDEN = 30000;
@@ -31,6 +35,7 @@ export class Page {
             user: data.user, plan: data.plan, address: this.address, revision: data.revision, savedAt: new Date(data.savedAt), beside: () => (this.view === 'map' ? { map: this.map.wants } : {}),
             onAnswer: (answer, batch) => this.answered(answer, batch), onPart: (answer) => this.answeredInPart(answer), onRefused: (refused, batch) => this.refused(refused, batch), onState: () => this.showState(),
         });
+        this.citations = new Citations(this);
         this.note = new NotePage(this);
         this.outline = new Outline(this);
         this.gather = new Gather(this);
@@ -39,6 +44,9 @@ export class Page {
         this.strip = new StripBar(document.getElementById('strip'), this.tree, { go: (id) => this.goTo(id), move: (ids, place) => this.move(ids, place) });
         this.dialogs = new Dialogs(this);
         this.relations = new Relations(this);
+        this.notes = new AllNotes(this);
+        this.sources = new SourcesView(this);
+        this['sorting-out'] = new ResearchView(this);
         this.refusals = new Refusals(this);
         this.listen();
         this.show(data.view, false);
@@ -58,7 +66,7 @@ export class Page {
             document.hidden ? this.queue.flush() : this.ask();
             this.poll();
         });
-        for (const link of document.querySelectorAll('.modes [data-view]')) {
+        for (const link of document.querySelectorAll('.top [data-view]')) {
             link.addEventListener('click', (event) => {
                 if (!event.ctrlKey && !event.metaKey && !event.shiftKey) {
                     event.preventDefault();
@@ -66,7 +74,7 @@ export class Page {
                 }
             });
         }
-        addEventListener('popstate', () => this.show(/\/(gather|map)$/.exec(location.pathname)?.[1] ?? 'outline', false));
+        addEventListener('popstate', () => this.show(/\/(gather|map|notes|sources|sorting-out)$/.exec(location.pathname)?.[1] ?? 'outline', false));
     }
 
     // ---- Views
@@ -75,6 +83,9 @@ export class Page {
     show(view, remember = true) {
         const isNew = this.view !== view;
         this.outline.titles.end();
+        if (isNew && this.view) {
+            this[this.view].leave?.();
+        }
         this.view = view;
         const isTree = view === 'outline' || view === 'map';
         document.getElementById('work').hidden = !isTree;
@@ -84,9 +95,12 @@ export class Page {
         // What is marked, and the way back from one branch, are the same on both.
         document.getElementById(view === 'map' ? 'map' : 'outline-side').append(document.getElementById('marked-bar'), document.getElementById('crumbs'));
         document.getElementById('gather').hidden = view !== 'gather';
+        document.getElementById('notes').hidden = view !== 'notes';
+        document.getElementById('sources-view').hidden = view !== 'sources';
+        document.getElementById('research').hidden = view !== 'sorting-out';
         document.getElementById('catch-form').hidden = !isTree;
         document.querySelectorAll('.in-outline').forEach((one) => { one.hidden = !isTree; });
-        for (const link of document.querySelectorAll('.modes [data-view]')) {
+        for (const link of document.querySelectorAll('.top [data-view]')) {
             link.toggleAttribute('aria-current', link.dataset.view === view);
             if (link.dataset.view === view) {
                 link.setAttribute('aria-current', 'page');
@@ -161,6 +175,9 @@ export class Page {
     }
 
     answered(answer, batch) {
+        if (answer.said) {
+            this.say(answer.said);
+        }
         const touched = new Set(batch.filter((change) => change.type === 'note').map((change) => change.topic));
         this.take(answer, touched);
     }
@@ -176,6 +193,12 @@ export class Page {
         this.tree.take(answer);
         this.outline.told();
         this.gather.told();
+        if (answer.sources) {
+            this.citations.take(answer.sources);
+        }
+        this.notes.told(answer);
+        this.sources.told(answer);
+        this['sorting-out'].told(answer);
         answer.map ? this.map.take(answer.map, false) : this.map.changed();
         this.draw();
         this.find.told(answer);
@@ -260,18 +283,40 @@ export class Page {
         await this.queue.flush();
         try {
             const answer = await send('POST', `${this.address}/${path}`, { base: this.queue.base, ...body });
-            if (answer.labels) {
-                this.queue.base = answer.revision;
-                this.queue.savedAt = new Date();
-                this.take(answer);
-                this.gather.toldByOthers();
-                this.queue.tell('saved');
-            }
+            this.taken(answer);
             return answer;
         } catch (error) {
             this.say(error.message);
             return null;
         }
+    }
+
+    /** Takes in what an answer says has changed. */
+    taken(answer) {
+        if (answer.labels) {
+            this.queue.base = answer.revision;
+            this.queue.savedAt = new Date();
+            this.take(answer);
+            this.gather.toldByOthers();
+            this.queue.tell('saved');
+        }
+    }
+
+    /** Sends a form with a file; null (and said) when it was refused. */
+    async upload(path, body) {
+        await this.queue.flush();
+        try {
+            return await send('POST', `${this.address}/${path}`, body);
+        } catch (error) {
+            this.say(error.status === 413 ? 'The file is larger than what can be sent at once.' : error.message);
+            return null;
+        }
+    }
+
+    /** What is typed as a date, as it is stored; PHP reads it. */
+    async dateOf(typed) {
+        const answer = await send('POST', `${this.address}/source-list/date`, { typed }).catch(() => null);
+        return answer?.date ?? null;
     }
 
     /** The step of typing in one title or note: a new one after a pause. */
@@ -302,6 +347,15 @@ export class Page {
     openOpening() {
         this.show(this.view === 'map' ? 'map' : 'outline');
         this.note.open(ROOT);
+    }
+
+    /** Where a note is written that is named elsewhere. */
+    openNoteOf(id) {
+        this.show('outline');
+        if (id !== ROOT) {
+            this.outline.goTo(id);
+        }
+        this.note.open(id);
     }
 
     /** An idea, or several lines of them, into the tray. */

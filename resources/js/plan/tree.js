@@ -227,6 +227,9 @@ export class Tree {
                 this.mirror({ type: 'add', at: this.placeOf(operation.ids[0]), topics: [{ id: operation.new, title: operation.title, dye: this.get(operation.ids[0]).parent === ROOT ? this.get(operation.ids[0]).dye : null }] });
                 this.mirror({ type: 'move', ids: operation.ids, at: { parent: operation.new, after: null } });
                 break;
+            case 'fold':
+                this.mirror({ type: 'remove', ids: operation.ids });
+                break;
             case 'dissolve':
                 for (const id of operation.ids) {
                     this.mirror({ type: 'move', ids: [...this.partsOf(id)], at: { parent: this.get(id).parent, after: id } });

@@ -1,5 +1,5 @@
 @php
-    $places = ['anywhere' => 'Anywhere', 'title' => 'Writing a title', 'row' => 'A marked row (not writing)', 'map' => 'The map: as in a marked row, and', 'gather-field' => 'Gather, typing ideas', 'gather-idea' => 'Gather, an idea is marked', 'gather-place' => 'Gather, choosing the place', 'note' => 'A note'];
+    $places = ['anywhere' => 'Anywhere', 'title' => 'Writing a title', 'row' => 'A marked row (not writing)', 'map' => 'The map: as in a marked row, and', 'gather-field' => 'Gather, typing ideas', 'gather-idea' => 'Gather, an idea is marked', 'gather-place' => 'Gather, choosing the place', 'note' => 'A note', 'research' => 'Sorting out the research'];
     $signs = ['ArrowUp' => '↑', 'ArrowDown' => '↓', 'ArrowLeft' => '←', 'ArrowRight' => '→', 'Escape' => 'Esc'];
     $keys = collect(json_decode(file_get_contents(resource_path('keys.json')), true))->groupBy('where');
 @endphp

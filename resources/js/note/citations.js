@@ -1,0 +1,39 @@
+import { send } from '../http.js';
+
+/** How citations are called: PHP says it; what it said is remembered until a source changes. */
+export class Citations {
+    constructor(page) {
+        this.page = page;
+        this.said = new Map();
+        this.take(page.data.sources ?? []);
+    }
+
+    take(sources) {
+        this.sources = new Map(sources.map((source) => [source.id, source]));
+        this.said.clear();
+        this.redraw();
+    }
+
+    label(items) {
+        const key = JSON.stringify(items);
+        if (!this.said.has(key)) {
+            this.said.set(key, items.map(({ source }) => this.sources.get(source)?.label ?? 'source missing').join('; '));
+            this.ask(items).then((told) => told && this.redraw());
+        }
+        return this.said.get(key);
+    }
+
+    /** What a citation is called, and how it would be printed as HTML that PHP has escaped. */
+    async ask(items) {
+        await this.page.queue.flush();
+        const told = await send('GET', `${this.page.address}/cited?items=${encodeURIComponent(JSON.stringify(items))}`).catch(() => null);
+        if (told) {
+            this.said.set(JSON.stringify(items), told.label);
+        }
+        return told;
+    }
+
+    redraw() {
+        document.querySelectorAll('.chip.is-citation, .chip.is-reference').forEach((chip) => chip.redraw?.());
+    }
+}

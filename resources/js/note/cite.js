@@ -1,0 +1,135 @@
+import { send } from '../http.js';
+import { element } from '../plan/element.js';
+
+/** Picks what is cited: a source by its letters, then pages and the words around it; several in one bracket. */
+export class CiteDialog {
+    constructor(page) {
+        this.page = page;
+        this.dialog = document.getElementById('cite');
+        this.form = this.dialog.querySelector('form');
+        this.field = document.getElementById('cite-find');
+        this.list = document.getElementById('cite-list');
+        this.chosen = document.getElementById('cite-chosen');
+        this.preview = document.getElementById('cite-preview');
+        this.field.addEventListener('input', () => this.drawFound());
+        this.field.addEventListener('keydown', (event) => this.inField(event));
+        this.list.addEventListener('keydown', (event) => this.inList(event));
+        this.form.addEventListener('submit', (event) => { event.preventDefault(); this.done(); });
+        this.dialog.addEventListener('close', () => { this.resolve?.(null); this.resolve = null; });
+        document.getElementById('cite-remove').addEventListener('click', () => { this.items = []; this.done(); });
+    }
+
+    /** @returns {Promise<Array|null>} the items of the citation, none to take it out, null when it was called off */
+    open(items = []) {
+        this.items = structuredClone(items);
+        document.getElementById('cite-remove').hidden = !items.length;
+        this.field.value = '';
+        this.draw();
+        this.dialog.showModal();
+        (this.items.length ? this.chosen.querySelector('input') : this.field).focus();
+        return new Promise((resolve) => { this.resolve = resolve; });
+    }
+
+    found() {
+        const words = this.field.value.toLowerCase().split(/\s+/).filter(Boolean);
+        return [...this.page.citations.sources.values()].filter(({ label, title }) => words.every((word) => `${label} ${title}`.toLowerCase().includes(word))).slice(0, 8);
+    }
+
+    draw() {
+        this.drawFound();
+        this.chosen.replaceChildren(...this.items.map((item, i) => this.one(item, i)));
+        this.form.querySelector('.primary').disabled = !this.items.length;
+        this.drawPreview();
+    }
+
+    drawFound() {
+        const found = this.found();
+        const typed = this.field.value.trim();
+        const isOpen = !this.items.length || typed !== '';
+        this.list.replaceChildren(...(isOpen ? found : []).map((source) => element('li', {}, element('button', { type: 'button', onclick: () => this.pick(source.id) }, element('strong', {}, source.label), element('span', {}, source.title)))),
+            ...(typed.length > 3 ? [element('li', {}, element('button', { type: 'button', class: 'is-new', onclick: () => this.add() }, element('strong', {}, 'New source'), element('span', {}, typed)))] : []));
+        if (isOpen && !found.length && typed.length <= 3) {
+            this.list.append(element('li', { class: 'hint' }, this.page.citations.sources.size ? 'No source has these letters.' : 'There are no sources yet. Type one as in: Pell, Tides and Walls, 1994, p. 61'));
+        }
+    }
+
+    inField(event) {
+        if (event.key === 'Enter' && !event.isComposing) {
+            event.preventDefault();
+            const first = this.list.querySelector('button');
+            if (first && this.field.value.trim()) {
+                first.click();
+            } else if (this.items.length) {
+                this.done();
+            } else {
+                first?.click();
+            }
+        } else if (event.key === 'ArrowDown') {
+            event.preventDefault();
+            this.list.querySelector('button')?.focus();
+        }
+    }
+
+    inList(event) {
+        const buttons = [...this.list.querySelectorAll('button')];
+        const by = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+        if (by) {
+            event.preventDefault();
+            (buttons[buttons.indexOf(document.activeElement) + by] ?? this.field).focus();
+        }
+    }
+
+    pick(source, pages = '') {
+        this.items.push({ source, ...(pages && { pages }) });
+        this.field.value = '';
+        this.draw();
+        this.chosen.lastElementChild.querySelector('input').focus();
+    }
+
+    /** A source that is not there yet, out of what was typed. */
+    async add() {
+        const line = this.field.value.trim();
+        const typed = await send('POST', `${this.page.address}/source-list/typed`, { line }).catch(() => null);
+        if (!typed) {
+            this.page.say('The source could not be read: the server cannot be reached.');
+            return;
+        }
+        if (!typed.like) {
+            this.page.perform({ type: 'source', sources: [typed.source] });
+            this.page.citations.sources.set(typed.source.id, { id: typed.source.id, title: typed.source.title, label: typed.label });
+        }
+        this.pick(typed.like ?? typed.source.id, typed.pages);
+    }
+
+    one(item, i) {
+        const set = (name) => (event) => {
+            const { value, checked, type } = event.target;
+            const given = type === 'checkbox' ? checked : value.trim();
+            given ? item[name] = given : delete item[name];
+            this.drawPreview();
+        };
+        const field = (label, name, more = {}) => element('label', { class: 'field' }, element('span', {}, label), element('input', { value: item[name] ?? '', maxlength: 300, autocomplete: 'off', oninput: set(name), ...more }));
+        return element('li', {}, element('div', { class: 'head' }, element('strong', {}, this.page.citations.sources.get(item.source)?.label ?? 'source missing'),
+            element('button', { type: 'button', class: 'plain', 'aria-label': 'Take this source out of the citation', onclick: () => { this.items.splice(i, 1); this.draw(); this.field.focus(); } }, 'Take out')),
+        element('div', { class: 'cite-fields' }, field('Pages', 'pages', { placeholder: '61, or ch. 3' }), field('Words before', 'prefix', { placeholder: 'see' }), field('Words after', 'suffix')),
+        element('label', { class: 'choice' }, element('span', {}, 'The sentence names the author already'), element('input', { type: 'checkbox', checked: item.withoutAuthor ?? false, onchange: set('withoutAuthor') })));
+    }
+
+    drawPreview() {
+        clearTimeout(this.asking);
+        this.preview.textContent = '';
+        this.asking = this.items.length && setTimeout(async () => {
+            const told = await this.page.citations.ask(this.items);
+            if (told && this.dialog.open) {
+                this.preview.innerHTML = told.printed;
+            }
+        }, 150);
+    }
+
+    done() {
+        const { resolve, items } = this;
+        this.resolve = null;
+        this.dialog.close();
+        resolve?.(items);
+    }
+}

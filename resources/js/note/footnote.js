@@ -1,0 +1,36 @@
+import { Editor } from '@tiptap/core';
+import { inlines, lineExtensions } from './schema.js';
+import { noteViews } from './views.js';
+
+/** The words of a footnote, in a little editor of their own. */
+export class FootnoteDialog {
+    constructor(insertions) {
+        this.insertions = insertions;
+        this.dialog = document.getElementById('footnote');
+        this.dialog.querySelector('form').addEventListener('submit', (event) => { event.preventDefault(); this.done(); });
+        this.dialog.addEventListener('close', () => { this.resolve?.(null); this.resolve = null; });
+        document.getElementById('footnote-remove').addEventListener('click', () => { this.editor.commands.clearContent(); this.done(); });
+        document.getElementById('footnote-cite').addEventListener('click', () => insertions.cite('', this.editor));
+    }
+
+    /** @returns {Promise<Array|null>} its inlines, none to take it out, null when it was called off */
+    open(content) {
+        document.getElementById('footnote-remove').hidden = !content.length;
+        this.editor ??= new Editor({
+            element: document.getElementById('footnote-text'), injectCSS: false,
+            extensions: lineExtensions({ views: noteViews(this.insertions.page, { citation: (at, node, editor) => this.insertions.editCitation(at, node, editor), reference: () => {}, footnote: () => {} }), on: { done: () => this.done() } }),
+            editorProps: { attributes: { 'aria-label': 'Footnote', role: 'textbox', spellcheck: 'true', lang: this.insertions.page.tree.properties.language } },
+        });
+        this.editor.commands.setContent({ type: 'doc', content: [{ type: 'paragraph', content }] });
+        this.dialog.showModal();
+        this.editor.commands.focus('end');
+        return new Promise((resolve) => { this.resolve = resolve; });
+    }
+
+    done() {
+        const { resolve } = this;
+        this.resolve = null;
+        this.dialog.close();
+        resolve?.(inlines(this.editor.getJSON()));
+    }
+}
