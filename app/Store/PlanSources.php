@@ -51,7 +51,8 @@ final class PlanSources
         $terms = Terms::of($plan->properties->language);
         $attached = Attachments::of($row->id);
         $sources = [];
-        foreach ($plan->sources as $id => $source) {
+        // In the order of the list; what is not listed stands last.
+        foreach (array_replace(array_intersect_key($entries, $plan->sources), $plan->sources) as $id => $source) {
             $sources[] = [
                 'source' => SourceForm::toArray($source), 'label' => Label::ofSource($source, $terms), 'entry' => $entries[$id] ?? '',
                 'cited' => array_count_values($citing->places[$id] ?? []), 'like' => $duplicates->of($source), 'files' => $attached[$id] ?? [],

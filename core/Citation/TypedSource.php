@@ -119,6 +119,10 @@ final class TypedSource
         $fields = array_map(static fn(string $value): string => trim($value, " ,;\t"), $fields);
         $isBare = $title === '' && $names === '' && isset($fields['url']);
 
+        // The name of the place in the title is a name there too.
+        if (($fields['place'] ?? '') !== '' && preg_match('/\b' . preg_quote($fields['place'], '/') . '\b/u', $title) === 1) {
+            $fields['capitals'] = $fields['place'];
+        }
         $people = $title === '' ? [] : self::people($names);
         $role = preg_match('/\b(?:Eds?|eds?|Hrsg)\b/', $names) === 1 ? 'editors' : 'authors';
 

@@ -76,6 +76,8 @@ final class ResearchTest extends TestCase
 
     public function testTheSameSourceInTwoLinesBecomesOne(): void
     {
+        $short = Guesses::of(self::plan("Vane 2001, ch. 3\nVane, Salt, 2001"), new CountedIds('03'));
+        self::assertSame([$short[1]->source?->id, 'ch. 3'], [$short[0]->cited?->source, $short[0]->pages], 'A short reference finds the whole one, wherever it stands.');
         $guesses = Guesses::of(self::plan("Moor, Mud and Money, 1998, p. 12\nMoor, Mud and money, 1998, p. 40"), new CountedIds('03'));
 
         self::assertSame($guesses[0]->source?->id, $guesses[1]->cited?->source);

@@ -60,17 +60,29 @@ final class Guesses
                 $signs[$id] = $sign;
             }
         }
-        $guesses = [];
-        foreach ($signs as $id => $sign) {
-            $guesses[$id] = $sign === Sign::Quotation ? null : $this->reference($id, $sign, $matching);
+        $guesses = array_fill_keys(array_keys($signs), null);
+        // Whole references first: they make the sources that short ones and quotations name.
+        foreach ([true, false] as $whole) {
+            foreach ($signs as $id => $sign) {
+                if ($sign !== Sign::Quotation && $guesses[$id] === null && (!$whole || $this->isWhole($id))) {
+                    $guesses[$id] = $this->reference($id, $sign, $matching);
+                }
+            }
+            $matching = new Matching($this->sources);
         }
-        // Quotations last: the lines beside them have made the sources that they name.
-        $matching = new Matching($this->sources);
         foreach ($signs as $id => $sign) {
             $guesses[$id] ??= $this->quotation($id, $guesses, $matching);
         }
 
         return array_values(array_filter($guesses));
+    }
+
+    /** Whether a line says who and what. */
+    private function isWhole(string $id): bool
+    {
+        $source = TypedSource::read($this->plan->topic($id)->title, '')->source;
+
+        return $source->people() !== [] && $source->title !== '';
     }
 
     private static function sign(string $title, Matching $matching): ?Sign

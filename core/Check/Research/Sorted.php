@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Check\Research;
 
 use Embrel\Citation\Cited;
+use Embrel\Citation\Pages;
 use Embrel\Citation\Source;
 use Embrel\Operation\AddSources;
 use Embrel\Operation\Compound;
@@ -62,7 +63,7 @@ final class Sorted
     {
         $source = $confirmed ?? $guess->source;
         $note = $plan->topic($guess->topic)->note?->plainText(true) ?? '';
-        $remark = trim(($guess->pages === '' ? '' : trim("p. {$guess->pages}: " . self::under($plan, $guess->topic), ': ')) . "\n{$note}");
+        $remark = trim(($guess->pages === '' ? '' : trim((Pages::arePages($guess->pages) ? 'p. ' : '') . "{$guess->pages}: " . self::under($plan, $guess->topic), ': ')) . "\n{$note}");
         $known = $plan->sources[$source->id ?? $guess->cited->source ?? ''] ?? null;
         $source ??= new Source($guess->cited->source ?? $guess->topic, $plan->topic($guess->topic)->title);
         $steps = [];

@@ -39,7 +39,7 @@ export class SourceForm {
         this.pages = pages;
         this.text = text;
         this.raise();
-        this.side.querySelector('.primary').focus();
+        this.side.querySelector('.primary').focus({ preventScroll: true });
     }
 
     fresh() {
@@ -57,6 +57,7 @@ export class SourceForm {
     raise() {
         this.side.hidden = false;
         this.draw();
+        this.side.scrollTop = 0;
         if (!this.isNew) {
             this.view.draw();
         }
@@ -81,7 +82,7 @@ export class SourceForm {
         const label = (name) => OF_KIND[kind]?.[name] ?? LABELS[name] ?? name;
         const first = fields.filter((name) => name !== 'editors');
         const box = element('form', { onsubmit: (event) => { event.preventDefault(); this.done(); } },
-            element('div', { class: 'form-head' }, element('h2', {}, this.isNew ? 'Is this right?' : 'Source'), element('button', { type: 'button', class: 'plain', onclick: () => this.close() }, this.isNew ? 'Cancel' : 'Close')),
+            element('div', { class: 'form-head' }, element('h2', {}, this.isNew ? 'Is this right?' : 'Source'), element('button', { type: 'button', class: 'plain', onclick: () => this.close() }, this.isNew ? 'Cancel' : 'Close'), this.isNew && element('button', { class: 'primary' }, 'Add to the sources')),
             this.isNew && this.like && element('p', { class: 'said' }, 'The plan has this source already, it seems.', element('button', { type: 'button', class: 'plain', onclick: () => this.open(this.view.all.find(({ source }) => source.id === this.like)) }, 'Open it')),
             element('div', { class: 'grid-2' },
                 this.field('Kind', 'wide', element('select', { name: 'kind', onchange: (event) => { this.source.kind = event.target.value; this.changed(); this.draw(); } }, ...this.page.data.sourceKinds.map(({ value, name }) => element('option', { value, selected: value === kind }, name)))),
@@ -91,8 +92,7 @@ export class SourceForm {
             !this.isNew && element('div', { class: 'files' }),
             element('div', { class: 'dialog-foot' },
                 !this.isNew && element('button', { type: 'button', class: 'plain danger', style: 'margin-right:auto', onclick: () => { const { source } = this; this.close(); this.view.remove(source); } }, 'Take it out'),
-                this.isNew && this.text && element('label', { class: 'choice', style: 'margin-right:auto' }, element('span', {}, 'Keep the text of the page too'), element('input', { type: 'checkbox', name: 'keep-text', checked: true })),
-                this.isNew && element('button', { class: 'primary' }, 'Add to the sources')));
+                this.isNew && this.text && element('label', { class: 'choice', style: 'width:auto;gap:0.6rem' }, element('span', {}, 'Keep the text of the page too'), element('input', { type: 'checkbox', name: 'keep-text', checked: true }))));
         this.side.replaceChildren(box);
         this.drawAgain();
     }

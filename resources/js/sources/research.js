@@ -35,7 +35,7 @@ export class ResearchView {
 
     enter() {
         this.past = [];
-        this.load().then(() => this.list.focus());
+        this.load().then(() => this.list.focus({ preventScroll: true }));
     }
 
     async load() {
@@ -113,7 +113,6 @@ export class ResearchView {
         } else {
             this.list.removeAttribute('aria-activedescendant');
         }
-        current?.scrollIntoView({ block: 'nearest' });
         this.drawPast();
     }
 
@@ -162,6 +161,7 @@ export class ResearchView {
     go(by) {
         this.at = Math.max(0, Math.min(this.rows.length - 1, this.at + by));
         this.draw();
+        this.list.children[this.at]?.scrollIntoView({ block: 'nearest' });
     }
 
     toggleGuess() {
@@ -226,6 +226,9 @@ export class ResearchView {
             this.past = this.past.filter((other) => other !== one);
             this.chosen = this.chosen && [...this.chosen, one.topic];
             await this.load();
+            this.at = Math.max(0, this.rows.findIndex(({ topic }) => topic === one.topic));
+            this.draw();
+            this.list.focus();
         }
         return answer;
     }

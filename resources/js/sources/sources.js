@@ -65,9 +65,7 @@ export class SourcesView {
 
     shown() {
         const wanted = { all: () => true, uncited: (one) => !Object.keys(one.cited).length, double: (one) => one.like };
-        const names = new Intl.Collator(this.page.tree.properties.language);
-        const plain = (one) => one.entry.replace(/<[^>]+>/g, '').replace(/^[“„"'(]+/, '') || one.source.title;
-        return this.all.filter(wanted[this.filter] ?? (() => false)).sort((a, b) => names.compare(plain(a), plain(b)));
+        return this.all.filter(wanted[this.filter] ?? (() => false));
     }
 
     draw() {
