@@ -8,6 +8,7 @@ use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Document\PictureType;
 use Embrel\Draft\Choices;
+use Embrel\Plan\Plan;
 use Embrel\Writer\Format;
 
 /** All of a person's plans in one zip: each as an outline file, which keeps everything but pictures, and as a document; and the pictures. */
@@ -21,7 +22,7 @@ final class Everything
         $path = WorkFolder::path('.zip');
         $zip = new \ZipArchive();
         $zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
-        $zip->addFromString('About these files.txt', "Your plans from Embrel. Each is here twice: as an outline file (.opml), which keeps everything but\nthe pictures on topics and can be taken in again, and as a word-processor document (.docx). The pictures\nstand in the documents, and each as a file of its own in the folder “pictures”.\n");
+        $zip->addFromString('About these files.txt', "Your plans from Embrel. Each is here twice: as an outline file (.opml), which keeps everything but\nthe pictures and files and can be taken in again, and as a word-processor document (.docx). The pictures\nstand in the documents, and each as a file of its own in the folder “pictures”; what hangs on topics and sources is in “files”.\n");
         foreach ($user->allPlans()->lazyById(50) as $i => $row) {
             $this->add($zip, $row, $i + 1);
         }
@@ -34,11 +35,18 @@ final class Everything
     {
         $plan = $this->store->load($row, true);
         $pictures = new PlanPictures($row->id);
-        foreach ($plan->standing() as $id) {
-            $picture = $plan->topic($id)->picture;
-            $bytes = $picture === null ? null : $pictures->bytes($picture->id);
-            if ($picture !== null && $bytes !== null) {
-                $zip->addFromString(\sprintf('pictures/%02d %s %s.%s', $number, WorkFolder::fileName($plan->topic($id)->title), substr($picture->id, 0, 6), PictureType::of($bytes)->value), $bytes);
+        foreach ([Plan::ROOT, ...$plan->standing()] as $id) {
+            foreach (PlanPictures::of([$plan->topic($id)]) as $picture) {
+                $bytes = $pictures->bytes($picture);
+                if ($bytes !== null) {
+                    $zip->addFromString(\sprintf('pictures/%02d %s %s.%s', $number, WorkFolder::fileName($plan->topic($id)->title), substr($picture, 0, 6), PictureType::of($bytes)->value), $bytes);
+                }
+            }
+        }
+        foreach (array_merge(...array_values(Attachments::of($row->id))) as $file) {
+            $kept = Attachments::find($row->id, $file['id']);
+            if ($kept !== null && is_file($kept->path)) {
+                $zip->addFile($kept->path, \sprintf('files/%02d %s %s', $number, substr($file['id'], -4), $kept->name));
             }
         }
         foreach ([Format::Opml, Format::Docx] as $format) {

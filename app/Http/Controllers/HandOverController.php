@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Given;
 use App\Http\Requests\HandOverRequest;
 use App\Models\Plan;
+use App\Store\Attachments;
 use App\Store\PersonalState;
 use App\Store\PlanStore;
 use App\Store\WorkFolder;
@@ -44,7 +45,7 @@ final class HandOverController
 
         return view('plans.hand-over', ['plan' => $plan, 'branches' => $branches, 'properties' => $tree->properties, 'strip' => $plan->strip ?? [],
             'chosen' => Format::tryFrom(Given::text($request, 'format'))->value ?? Format::Docx->value,
-            'seen' => $request->boolean('seen'), 'look' => $personal->map($request->user() ?? abort(401), $plan),
+            'files' => array_merge(...array_values(Attachments::of($plan->id))), 'seen' => $request->boolean('seen'), 'look' => $personal->map($request->user() ?? abort(401), $plan),
         ]);
     }
 

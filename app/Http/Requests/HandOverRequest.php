@@ -43,6 +43,7 @@ final class HandOverRequest extends FormRequest
             'contents' => ['nullable', 'boolean'],
             'other_notes' => ['nullable', 'boolean'],
             'loose' => ['nullable', 'boolean'],
+            'all_sources' => ['nullable', 'boolean'],
             'arrangement' => ['nullable', Rule::enum(Arrangement::class)],
             'style' => ['nullable', Rule::enum(Style::class)],
             'seen' => ['nullable', 'boolean'],
@@ -99,6 +100,7 @@ final class HandOverRequest extends FormRequest
             new PlanPictures($this->plan()->id),
             $this->string('paper')->toString() ?: null,
             $this->boolean('several'),
+            $this->boolean('all_sources'),
         );
     }
 }

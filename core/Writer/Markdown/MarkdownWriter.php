@@ -25,7 +25,7 @@ final class MarkdownWriter implements Writer
     public function write(Plan $plan, Choices $choices, $out, string $work): array
     {
         $this->losses = new Losses();
-        $document = Draft::of($plan, new Choices($choices->from, min($choices->headingDepth, self::LEVELS), $choices->scheme, $choices->numberDepth, $choices->notes, false));
+        $document = Draft::of($plan, new Choices($choices->from, min($choices->headingDepth, self::LEVELS), $choices->scheme, $choices->numberDepth, $choices->notes, false, allSources: $choices->allSources));
         fwrite($out, '# ' . self::escaped($document->title) . "\n");
         $before = null;
         foreach ($document->elements as $element) {

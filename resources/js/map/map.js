@@ -5,7 +5,7 @@ import { Camera } from './camera.js';
 import { Hands } from './hands.js';
 import { Overview } from './overview.js';
 import { LooksPanel } from './looks-panel.js';
-import { NotePeek } from './note-peek.js';
+import { NotePeek } from '../plan/note-peek.js';
 import { RelationLayer } from './relation-layer.js';
 import { Picture } from './picture.js';
 import { Pictures } from './pictures.js';
@@ -29,7 +29,7 @@ export class MapView {
         this.overview = new Overview(this);
         this.tray = new Tray(this);
         this.panel = new LooksPanel(this);
-        this.peek = new NotePeek(this);
+        this.peek = new NotePeek(this.page, this.side, '.note-sign', (sign) => sign.closest('.leaf').dataset.id);
         this.relations = new RelationLayer(this);
         this.pictures = new Pictures(this);
         this.box = this.picture.box;

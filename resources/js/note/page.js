@@ -153,7 +153,8 @@ export class NotePage {
         const top = [...this.editor.view.dom.children].find((_, i) => this.editor.state.doc.child(i)?.attrs.id === id);
         const lines = !top ? [] : top.matches('p, h1, h2, h3, h4, h5, h6, pre') ? [top] : [...top.querySelectorAll('p, h1, h2, h3, h4, h5, h6, pre')];
         const texts = [];
-        const walk = (node) => [...node.childNodes].forEach((child) => (child.nodeType === 3 || child.nodeName === 'BR' ? child.className !== 'ProseMirror-trailingBreak' && texts.push(child) : walk(child)));
+        // What is one sign in the text has words of its own, which are not the note's.
+        const walk = (node) => [...node.childNodes].forEach((child) => (child.classList?.contains('chip') ? null : child.nodeType === 3 || child.nodeName === 'BR' ? child.className !== 'ProseMirror-trailingBreak' && texts.push(child) : walk(child)));
         if (lines[line]) {
             walk(lines[line]);
         }

@@ -175,7 +175,7 @@ export class Looks {
         numbers.append(depth);
         const focus = outline.start === ROOT ? 'whole' : this.dimmed ? 'dimmed' : 'alone';
         const acts = element('div', { class: 'acts-list' }, ...[
-            ['Properties of the plan', () => outline.page.dialogs.openProperties()], ['Opening note', () => outline.page.openOpening()], ['Bring in a plan…', () => outline.page.dialogs.bringIn()],
+            ['Properties of the plan', () => outline.page.dialogs.openProperties()], ['Opening note', () => outline.page.openOpening()], ['All notes in order', () => outline.page.show('notes')], ['Sources', () => outline.page.show('sources')], ['Sort out the research', () => outline.page.show('sorting-out')], ['Bring in a plan…', () => outline.page.dialogs.bringIn()],
             ['All the keys', () => document.getElementById('keys').showModal()],
         ].map(([name, act]) => element('button', { type: 'button', onclick: () => { panel.close(false); act(); } }, name)),
         element('a', { href: `${outline.address}/history` }, 'History and versions'), element('a', { href: `/intake?into=${outline.page.data.plan}` }, 'Take in text or a file'));

@@ -42,6 +42,7 @@ export class Menu extends Popover {
             this.choice('Size on the map', 'size', [['small', 'small', topic.size === 'small'], [null, 'as its level', topic.size === null], ['large', 'large', topic.size === 'large'], ['huge', 'huge', topic.size === 'huge']], set('size')),
             (topic.dye || topic.size) && this.choice('For itself alone, not its parts', 'alone', [['dye', 'dye'], ['size', 'size']].filter(([field]) => topic[field]).map(([field, name]) => [field, name, [field, 'both'].includes(topic.alone)]), (field) => this.toggleAlone(topic, field)),
             this.picture(id, topic),
+            this.files(id),
             parts > 1 && this.group('Sort its parts by', 'sort', ...SORTS.map(([by, label]) => element('button', { type: 'button', onclick: () => { this.close(); outline.moving.sortParts(id, by); } }, label))),
             element('div', { class: 'acts-list' }, ...ACTIONS.map(([label, action, key]) => element('button', { type: 'button', onclick: () => this.act(action, id) }, label, key && element('span', { class: 'kbd' }, key)))));
         const first = part ? this.box.querySelector(`[data-part=${part}]`) : this.box.querySelector('button');
@@ -108,6 +109,18 @@ export class Menu extends Popover {
         });
         return element('fieldset', { 'data-part': 'target' }, element('label', { class: 'legend', for: 'topic-target' }, 'Target in words'), field,
             element('button', { type: 'button', onclick: keep }, 'Set'), element('button', { type: 'button', onclick: () => this.set('target', null) }, 'None'));
+    }
+
+    /** The files that hang on a topic. */
+    files(id) {
+        const box = element('div', { class: 'files' });
+        const { files } = this.outline.page.sources;
+        const load = async () => {
+            const answer = await send('GET', `${this.outline.page.address}/attachments`).catch(() => null);
+            files.draw(box, id, answer?.files[id] ?? [], load);
+        };
+        load();
+        return element('fieldset', { 'data-part': 'files' }, box);
     }
 
     /** A picture on a topic: chosen from a file, or taken off. */

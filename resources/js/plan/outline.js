@@ -8,6 +8,7 @@ import { Looks } from './looks.js';
 import { Marking } from './marking.js';
 import { Menu } from './menu.js';
 import { Moving } from './moving.js';
+import { NotePeek } from './note-peek.js';
 import { Rows } from './rows.js';
 import { ROOT, TRAY } from './tree.js';
 import { Writing } from './writing.js';
@@ -31,6 +32,7 @@ export class Outline {
         this.landing = new Landing(this);
         this.drag = new Drag(this);
         this.looks = new Looks(this, page.data.look);
+        this.peek = new NotePeek(page, document.getElementById('outline-side'), '.note-mark.has-note', (mark) => mark.closest('.row').dataset.id);
         this.box.addEventListener('keydown', (event) => this.pressedInRow(event));
         this.box.addEventListener('click', (event) => this.clicked(event));
         document.getElementById('add').addEventListener('click', () => this.addAtEnd());

@@ -15,7 +15,7 @@ export class Files {
         const chooser = element('input', { type: 'file', hidden: true, 'aria-label': 'A file', onchange: () => { const [file] = chooser.files; chooser.value = ''; file && this.take(holder, file).then(changed); } });
         box.replaceChildren(element('span', { class: 'legend' }, 'Files'), chooser,
             ...files.map((file) => element('p', { class: 'file' }, element('a', { class: 'link', href: `${this.page.address}/attachments/${file.id}`, download: '' }, file.name), element('small', {}, size(file.bytes)),
-                element('button', { type: 'button', class: 'plain', 'aria-label': `Take off ${file.name}`, onclick: () => this.remove(file).then(changed) }, 'Take off'))),
+                element('button', { type: 'button', class: 'plain', 'aria-label': `Take off ${file.name}`, onclick: () => this.remove(file, false, changed).then(changed) }, 'Take off'))),
             element('button', { type: 'button', class: 'plain', onclick: () => chooser.click() }, 'Add a file…'), element('small', { class: 'quiet' }, ' PDF, pictures, sounds, text; 20 MB each'));
     }
 
@@ -35,10 +35,10 @@ export class Files {
         return send('POST', `${this.page.address}/attachments`, { id: newId(), holder, name: name.slice(0, 120), text }).catch((error) => this.page.say(error.message));
     }
 
-    async remove(file, back = false) {
+    async remove(file, back = false, changed = () => {}) {
         await send('DELETE', `${this.page.address}/attachments/${file.id}`, { back }).catch((error) => this.page.say(error.message));
         if (!back) {
-            this.page.say('The file was taken off.', { label: 'Undo', act: () => this.remove(file, true).then(() => this.page.sources.load()) });
+            this.page.say('The file was taken off.', { label: 'Undo', act: () => this.remove(file, true).then(changed) });
         }
     }
 }

@@ -28,8 +28,11 @@
             <h2 x-show="!isOutline">How it reads</h2>
             <label class="choice" x-show="!isOutline"><span>Numbering</span><select name="numbering">@foreach (['decimal' => '1 · 1.1 · 1.1.1', 'essay' => 'I. · A. · 1. · a.', 'chapter' => 'Chapter 1 · 1.1', 'none' => 'No numbers'] as $value => $name)<option value="{{ $value }}" @selected($value === $properties->scheme->value)>{{ $name }}</option>@endforeach</select></label>
             <label class="choice" x-show="!isOutline"><span>Number down to</span><select name="number_depth">@for ($i = 1; $i <= 9; $i++)<option value="{{ $i }}" @selected($i === $properties->depth)>Level {{ $i }}</option>@endfor</select></label>
+            <label class="choice" x-show="hasContents || isText"><span>Also sources that are never cited</span><input type="checkbox" name="all_sources"></label>
             <p class="hint" x-show="!isOutline">Changed here, numbering holds for this hand-over only. The plan keeps its own.</p>
+            <p class="hint" x-show="!isOutline && !isMap">Citations are printed as {{ $properties->citationStyle->label() }}; the plan’s properties change that.</p>
             <label class="choice" x-show="hasContents"><span>Contents page</span><input type="checkbox" name="contents" checked></label>
+            @if ($files !== [])<h2>Files on topics and sources</h2><p class="hint">They do not go into the draft. Take with you what is needed:</p><ul class="files-listed">@foreach ($files as $file)<li><a class="link" href="{{ route('plan.attachment', [$plan, $file['id']]) }}" download>{{ $file['name'] }}</a></li>@endforeach</ul>@endif
         </form>
         <main class="stage">
             <p class="error" role="alert" x-text="error" x-show="error"></p>
