@@ -52,7 +52,8 @@ final class PlanSources
         $attached = Attachments::of($row->id);
         $sources = [];
         // In the order of the list; what is not listed stands last.
-        foreach (array_replace(array_intersect_key($entries, $plan->sources), $plan->sources) as $id => $source) {
+        foreach (array_keys($entries + $plan->sources) as $id) {
+            $source = $plan->sources[$id];
             $sources[] = [
                 'source' => SourceForm::toArray($source), 'label' => Label::ofSource($source, $terms), 'entry' => $entries[$id] ?? '',
                 'cited' => array_count_values($citing->places[$id] ?? []), 'like' => $duplicates->of($source), 'files' => $attached[$id] ?? [],

@@ -6,6 +6,8 @@ namespace Database\Seeders;
 
 use App\Models\User;
 use App\Store\PlanStore;
+use Embrel\Citation\Source;
+use Embrel\Citation\SourceForm;
 use Embrel\Id\Ids;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Flag;
@@ -16,6 +18,9 @@ use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
 use Embrel\Reader\Format;
 use Embrel\Reader\Options;
+use Embrel\RichText\Node;
+use Embrel\RichText\Note;
+use Embrel\Shape;
 
 /** The sample account with its four plans, written for this project: all places, people and sources are made up. */
 final class SampleSeeder
@@ -33,7 +38,7 @@ final class SampleSeeder
         }
     }
 
-    /** @param array{title: string, hours_ago: int, file: string, properties: array<string, mixed>, topics?: array<string, array<string, mixed>>, loose?: list<string>, targets?: list<int|null>} $given */
+    /** @param array{title: string, hours_ago: int, file: string, properties: array<string, mixed>, topics?: array<string, array<string, mixed>>, loose?: list<string>, sources?: array<string, array<string, mixed>>, targets?: list<int|null>} $given */
     public function plan(array $given): Plan
     {
         $in = fopen(__DIR__ . '/plans/' . $given['file'], 'r') ?: throw new \RuntimeException("{$given['file']} is missing.");
@@ -58,7 +63,48 @@ final class SampleSeeder
             $edit->append(new Topic($this->ids->next(), $title), Plan::TRAY);
         }
 
-        return $edit->done();
+        return $this->cited($edit->done(), $given['sources'] ?? []);
+    }
+
+    /**
+     * Signs in the text become what they stand for: ⟦pell 61⟧ a citation, ⟦§ Title⟧ a reference to a topic, ⟦* words⟧ a footnote.
+     *
+     * @param array<string, array<string, mixed>> $given
+     */
+    private function cited(Plan $plan, array $given): Plan
+    {
+        $sources = array_map(fn(array $form): Source => SourceForm::read(new Shape(['id' => $this->ids->next()] + $form, 'source')), $given);
+        $titles = array_column($plan->topics, 'id', 'title');
+        $edit = new Edit($plan);
+        foreach ($plan->topics as $topic) {
+            if ($topic->note !== null && str_contains($topic->note->plainText(), '⟦')) {
+                $edit->put($topic->withNote(Note::of(array_map(static fn(Node $block): Node => self::resolved($block, $sources, $titles), $topic->note->blocks))));
+            }
+        }
+
+        return $edit->done()->withSources(array_column($sources, null, 'id'));
+    }
+
+    /**
+     * @param array<string, Source> $sources
+     * @param array<string, string> $titles  title → topic
+     */
+    private static function resolved(Node $node, array $sources, array $titles): Node
+    {
+        $content = [];
+        foreach ($node->content as $child) {
+            foreach ($child->type === 'text' ? preg_split('/(⟦[^⟧]+⟧)/u', $child->text, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] : [$child] as $piece) {
+                $content[] = match (true) {
+                    $piece instanceof Node => self::resolved($piece, $sources, $titles),
+                    preg_match('/\A⟦(?:(see) )?(\w+) ?(.*)⟧\z/u', $piece, $m) === 1 => new Node('citation', ['items' => [array_filter(['source' => $sources[$m[2]]->id, 'prefix' => $m[1], 'pages' => $m[3]])]]),
+                    preg_match('/\A⟦§ (.+)⟧\z/u', $piece, $m) === 1 => new Node('topicRef', ['topic' => $titles[$m[1]]]),
+                    preg_match('/\A⟦\* (.+)⟧\z/u', $piece, $m) === 1 => new Node('footnote', content: [Node::text($m[1])]),
+                    default => Node::text($piece, $child->marks),
+                };
+            }
+        }
+
+        return new Node($node->type, $node->attrs, $content, $node->text, $node->marks);
     }
 
     /**
