@@ -110,7 +110,7 @@ export class CiteDialog {
         };
         const field = (label, name, more = {}) => element('label', { class: 'field' }, element('span', {}, label), element('input', { value: item[name] ?? '', maxlength: 300, autocomplete: 'off', oninput: set(name), ...more }));
         return element('li', {}, element('div', { class: 'head' }, element('strong', {}, this.page.citations.sources.get(item.source)?.label ?? 'source missing'),
-            element('button', { type: 'button', class: 'plain', 'aria-label': 'Take this source out of the citation', onclick: () => { this.items.splice(i, 1); this.draw(); this.field.focus(); } }, 'Take out')),
+            element('button', { type: 'button', class: 'plain', 'aria-label': `Take out ${this.page.citations.sources.get(item.source)?.label ?? 'the missing source'}`, onclick: () => { this.items.splice(i, 1); this.draw(); this.field.focus(); } }, 'Take out')),
         element('div', { class: 'cite-fields' }, field('Pages', 'pages', { placeholder: '61, or ch. 3' }), field('Words before', 'prefix', { placeholder: 'see' }), field('Words after', 'suffix')),
         element('label', { class: 'choice' }, element('span', {}, 'The sentence names the author already'), element('input', { type: 'checkbox', checked: item.withoutAuthor ?? false, onchange: set('withoutAuthor') })));
     }

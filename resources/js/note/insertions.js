@@ -27,14 +27,21 @@ export class Insertions extends Popover {
         return this.dialog;
     }
 
+    /** Remembers where the caret is: a dialog takes it away. Gives the way back. */
+    here(editor) {
+        const { from, to } = editor.state.selection;
+        return () => editor.chain().focus().setTextSelection({ from, to });
+    }
+
     put(content) {
         this.editor.chain().focus().insertContent(content).run();
     }
 
     /** Asks for a citation; the sign that called it up stands where nothing was chosen. */
     async cite(sign = '', editor = this.editor) {
+        const back = this.here(editor);
         const items = await this.citing.open();
-        editor.chain().focus().insertContent(items?.length ? [{ type: 'citation', attrs: { items } }] : sign ? { type: 'text', text: sign } : []).run();
+        back().insertContent(items?.length ? [{ type: 'citation', attrs: { items } }] : sign ? { type: 'text', text: sign } : []).run();
     }
 
     async editCitation(at, node, editor = this.editor) {
@@ -49,23 +56,25 @@ export class Insertions extends Popover {
     /** Asks for a topic by number or title. */
     refer(sign = '', editor = this.editor) {
         const { dialogs, tree } = this.page;
+        const back = this.here(editor);
         let chosen = null;
         dialogs.choose('Refer to a topic', 'Number or title', (wanted) => tree.rows(new Set()).map((row) => tree.get(row.id)).filter((topic) => topic && `${topic.label} ${topic.title}`.toLowerCase().includes(wanted)).slice(0, 12)
             .map((topic) => [{ name: `${topic.label} ${topic.title || 'Untitled'}`.trim(), act: () => { chosen = topic.id; dialogs.choosing.close(); } }]));
-        dialogs.choosing.addEventListener('close', () => editor.chain().focus().insertContent(chosen ? [{ type: 'topicRef', attrs: { topic: chosen } }] : sign ? { type: 'text', text: sign } : []).run(), { once: true });
+        dialogs.choosing.addEventListener('close', () => back().insertContent(chosen ? [{ type: 'topicRef', attrs: { topic: chosen } }] : sign ? { type: 'text', text: sign } : []).run(), { once: true });
     }
 
     /** A new footnote at the caret, or one that is there. */
     async footnote(at = null, node = null) {
+        const back = this.here(this.editor);
         const content = await this.footnotes.open(node?.attrs.content ?? []);
         if (content === null) {
-            this.editor.commands.focus();
+            back().run();
         } else if (node) {
             const change = this.editor.state.tr;
             this.editor.view.dispatch(content.length ? change.setNodeMarkup(at, null, { content }) : change.delete(at, at + node.nodeSize));
             this.editor.commands.focus();
         } else if (content.length) {
-            this.put([{ type: 'footnote', attrs: { content } }]);
+            back().insertContent([{ type: 'footnote', attrs: { content } }]).run();
         }
     }
 

@@ -3,6 +3,7 @@ import { send } from '../http.js';
 import { newId } from '../ids.js';
 import { colour } from '../plan/element.js';
 import { Insertions } from './insertions.js';
+import { isSafe } from './links.js';
 import { orderOf } from './order.js';
 import { cleaned } from './paste.js';
 import { block, extensions, toEditor } from './schema.js';
@@ -105,7 +106,7 @@ export class NotePage {
     setLink(address) {
         const dialog = document.getElementById('link');
         const href = address && !/^[a-z]+:/i.test(address) ? (address.includes('@') ? `mailto:${address}` : `https://${address}`) : address;
-        if (href && !/^(https?:\/\/|mailto:|tel:)[^\s<>"]+$/i.test(href)) {
+        if (href && !isSafe(href)) {
             dialog.querySelector('.error').textContent = 'This is not an address of the web, mail or telephone.';
             return;
         }

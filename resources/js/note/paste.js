@@ -1,5 +1,9 @@
+import { isSafe } from './links.js';
+
 const KEPT = new Set(['P', 'H1', 'H2', 'H3', 'UL', 'OL', 'LI', 'BLOCKQUOTE', 'PRE', 'CODE', 'HR', 'BR', 'TABLE', 'TBODY', 'THEAD', 'TFOOT', 'TR', 'TD', 'TH', 'STRONG', 'B', 'EM', 'I', 'U', 'S', 'DEL', 'STRIKE', 'MARK', 'SUP', 'SUB', 'A']);
 const DROPPED = new Set(['SCRIPT', 'STYLE', 'TEMPLATE', 'NOSCRIPT', 'IFRAME', 'OBJECT', 'EMBED', 'SVG', 'MATH', 'LINK', 'META', 'TITLE', 'HEAD', 'INPUT', 'BUTTON', 'SELECT', 'TEXTAREA', 'FORM', 'VIDEO', 'AUDIO', 'CANVAS']);
+/** By these our own copies carry what no other program knows. */
+const OURS = ['data-citation', 'data-topicref', 'data-footnote', 'data-picture'];
 const LOWER_HEADINGS = { H4: 'H3', H5: 'H3', H6: 'H3' };
 
 /**
@@ -8,16 +12,30 @@ const LOWER_HEADINGS = { H4: 'H3', H5: 'H3', H6: 'H3' };
  * runs and fetches nothing.
  */
 export function cleaned(html) {
-    // Our own copies carry what no other program knows; they come as they went.
-    if (/data-(citation|topicref|footnote|picture)=/.test(html) && html.includes('data-pm-slice')) {
-        return html;
-    }
-    const source = new DOMParser().parseFromString(html.replace(/<!--\[if[\s\S]*?<!\[endif\]-->/gi, ''), 'text/html');
+    const signs = spare(html);
+    const source = new DOMParser().parseFromString(disarmed(html.replace(/<!--\[if[\s\S]*?<!\[endif\]-->/gi, ''), signs), 'text/html');
     const out = document.implementation.createHTMLDocument('').body;
     listed(source.body);
-    copy(source.body, out);
+    copy(source.body, out, (text) => text.replaceAll(signs[0], 'o').replaceAll(signs[1], 'O'));
     return out.innerHTML;
 }
+
+/** Two signs of the private area that the text does not hold. */
+function spare(html) {
+    const signs = [];
+    for (let code = 0xe000; signs.length < 2; code++) {
+        if (!html.includes(String.fromCharCode(code))) {
+            signs.push(String.fromCharCode(code));
+        }
+    }
+    return signs;
+}
+
+/**
+ * With what could be the name of an event's attribute spelled otherwise, so that the browser never takes it for
+ * one (the text gets its letters back), and with styles and scripts as templates, which are dropped.
+ */
+const disarmed = (html, [small, capital]) => html.replace(/<(\/?)(?:style|script)(?![a-z0-9])/gi, '<$1template').replace(/<base(?![a-z0-9])/gi, '<wbr').replace(/(?<![a-z0-9])o(?=n[a-z])/gi, (letter) => (letter === 'o' ? small : capital));
 
 /** Lists that a word processor writes as paragraphs with a style become lists. */
 function listed(body) {
@@ -46,18 +64,23 @@ function listed(body) {
     }
 }
 
-function copy(from, to) {
+function copy(from, to, spelled) {
     for (const node of from.childNodes) {
         if (node.nodeType === 3) {
-            to.append(node.data);
+            to.append(spelled(node.data));
         } else if (node.nodeType === 1 && !DROPPED.has(node.tagName.toUpperCase())) {
-            copy(node, made(node, to));
+            const own = OURS.find((name) => node.hasAttribute(name));
+            if (own) {
+                to.appendChild(to.ownerDocument.createElement(node.tagName)).setAttribute(own, spelled(node.getAttribute(own)));
+            } else {
+                copy(node, made(node, to, spelled), spelled);
+            }
         }
     }
 }
 
 /** Where the content of an element goes: into one of its kind, into marks that its style means, or into what is around it. */
-function made(node, to) {
+function made(node, to, spelled) {
     const tag = LOWER_HEADINGS[node.tagName] ?? node.tagName;
     const { style } = node;
     let at = to;
@@ -66,10 +89,14 @@ function made(node, to) {
         const box = to.ownerDocument.createElement(tag);
         if (tag === 'A') {
             const href = node.getAttribute('href') ?? '';
-            if (!/^(https?:\/\/|mailto:|tel:)\S+$/i.test(href)) {
+            if (!isSafe(href)) {
                 return to;
             }
-            box.setAttribute('href', href);
+            box.setAttribute('href', spelled(href));
+        }
+        if (node.getAttribute('data-type') === 'taskList' || node.getAttribute('data-type') === 'taskItem') {
+            box.setAttribute('data-type', node.getAttribute('data-type'));
+            box.setAttribute('data-checked', String(node.getAttribute('data-checked') === 'true'));
         }
         for (const name of tag === 'TD' || tag === 'TH' ? ['colspan', 'rowspan'] : tag === 'OL' ? ['start'] : []) {
             if (/^\d{1,3}$/.test(node.getAttribute(name) ?? '')) {
@@ -79,7 +106,7 @@ function made(node, to) {
         at = to.appendChild(box);
     } else if (node.tagName === 'IMG') {
         // Nothing is fetched from elsewhere: a picture is its description.
-        to.append(node.getAttribute('alt') ?? '');
+        to.append(spelled(node.getAttribute('alt') ?? ''));
         return to;
     } else if (/^(DIV|SECTION|ARTICLE|MAIN|FIGURE|FIGCAPTION|DD|DT|ADDRESS)$/.test(node.tagName) && ![...node.children].some((child) => /^(P|DIV|UL|OL|TABLE|H\d|BLOCKQUOTE|PRE|SECTION|ARTICLE)$/.test(child.tagName))) {
         at = to.appendChild(to.ownerDocument.createElement('p'));

@@ -5,6 +5,7 @@ import { Plugin } from '@tiptap/pm/state';
 import { goToNextCell, tableEditing } from '@tiptap/pm/tables';
 import StarterKit from '@tiptap/starter-kit';
 import { newId } from '../ids.js';
+import { isSafe } from './links.js';
 
 const BLOCKS = ['paragraph', 'heading', 'bulletList', 'orderedList', 'taskList', 'blockquote', 'codeBlock', 'horizontalRule', 'picture', 'table'];
 /** What each node keeps of its attributes; `id` belongs to top-level blocks alone. */
@@ -119,7 +120,7 @@ export function extensions({ views, on, option, language }) {
     return [
         StarterKit.configure({
             heading: { levels: [1, 2, 3] }, trailingNode: false, dropcursor: false, gapcursor: {}, undoRedo: { newGroupDelay: 800 },
-            link: { openOnClick: false, autolink: true, linkOnPaste: true, protocols: ['http', 'https', 'mailto', 'tel'], HTMLAttributes: { target: '_blank', rel: 'noopener noreferrer' }, isAllowedUri: (uri) => /^(https?:\/\/|mailto:|tel:|#)\S+$/i.test(uri) },
+            link: { openOnClick: false, autolink: true, linkOnPaste: true, protocols: ['http', 'https', 'mailto', 'tel'], HTMLAttributes: { target: '_blank', rel: 'noopener noreferrer' }, isAllowedUri: isSafe },
         }),
         Highlight, script('superscript', 'sup', 'Mod-Shift-='), script('subscript', 'sub', 'Mod-Shift--'),
         TaskList, TaskItem.configure({ nested: true }),
@@ -159,7 +160,7 @@ export function extensions({ views, on, option, language }) {
 /** The parts of a footnote's little editor: one line with marks, links and citations. */
 export function lineExtensions({ views, on }) {
     return [
-        StarterKit.configure({ heading: false, bulletList: false, orderedList: false, listItem: false, listKeymap: false, blockquote: false, codeBlock: false, horizontalRule: false, trailingNode: false, dropcursor: false, gapcursor: false, link: { openOnClick: false, isAllowedUri: (uri) => /^(https?:\/\/|mailto:|tel:|#)\S+$/i.test(uri) } }),
+        StarterKit.configure({ heading: false, bulletList: false, orderedList: false, listItem: false, listKeymap: false, blockquote: false, codeBlock: false, horizontalRule: false, trailingNode: false, dropcursor: false, gapcursor: false, link: { openOnClick: false, isAllowedUri: isSafe } }),
         Highlight, script('superscript', 'sup', 'Mod-Shift-='), script('subscript', 'sub', 'Mod-Shift--'), sign('citation', ['items'], views.citation), sign('topicRef', ['topic'], views.topicRef),
         Extension.create({ name: 'lineKeys', priority: 1000, addKeyboardShortcuts: () => ({ Enter: () => { on.done(); return true; }, 'Mod-Enter': () => { on.done(); return true; } }) }),
     ];
@@ -217,8 +218,9 @@ function unwrap(node, isTop) {
     if (node.text !== undefined) {
         out.text = node.text;
     }
-    if (node.marks?.length) {
-        out.marks = node.marks.map((mark) => (mark.type === 'link' ? { type: 'link', attrs: { href: mark.attrs.href } } : { type: mark.type }));
+    const marks = (node.marks ?? []).filter((mark) => mark.type !== 'link' || isSafe(mark.attrs.href ?? ''));
+    if (marks.length) {
+        out.marks = marks.map((mark) => (mark.type === 'link' ? { type: 'link', attrs: { href: mark.attrs.href } } : { type: mark.type }));
     }
     return out;
 }

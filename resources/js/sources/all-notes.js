@@ -53,7 +53,7 @@ export class AllNotes {
     outwards() {
         if (this.open) {
             const { open } = this;
-            this.close().then(() => this.box.querySelector(`[data-topic="${open}"] .read`)?.focus());
+            this.close().then(() => this.box.querySelector(`[data-topic="${open}"] .write-here`)?.focus());
         } else {
             this.page.show('outline');
         }
@@ -83,14 +83,16 @@ export class AllNotes {
         const { tree } = this.page;
         const topic = tree.noteBearer(id);
         const title = id === ROOT ? 'Opening note' : topic.title || 'Untitled';
-        const read = element('div', { class: 'read', tabindex: 0, role: 'button', 'aria-label': `Write in the note of ${title}`, onclick: (event) => !event.target.closest('a') && this.edit(id), onkeydown: (event) => { if (event.key === 'Enter' && event.target === read) { event.preventDefault(); this.edit(id); } } });
+        const read = element('div', { class: 'read', onclick: (event) => !event.target.closest('a') && !getSelection().toString() && this.edit(id) });
         if (this.html.has(id)) {
             // PHP has made it out of the note, and escaped it.
             read.innerHTML = this.html.get(id);
         } else {
             read.append(element('p', { class: 'quiet' }, 'No note yet'));
         }
-        return element('section', { 'data-topic': id, class: `note-of level-${Math.min(3, Math.max(1, level))}` }, element(`h${Math.min(6, Math.max(2, level + 1))}`, {}, topic.label && element('span', { class: 'n' }, topic.label), ' ', title), read);
+        const head = element(`h${Math.min(6, Math.max(2, level + 1))}`, { id: `note-of-${id}` }, topic.label && element('span', { class: 'n' }, topic.label), ' ', title);
+        return element('section', { 'data-topic': id, 'aria-labelledby': head.id, class: `note-of level-${Math.min(3, Math.max(1, level))}` },
+            element('div', { class: 'note-of-head' }, head, element('button', { type: 'button', class: 'plain write-here', 'aria-label': `Write in the note of ${title}`, onclick: () => this.edit(id) }, 'Write')), read);
     }
 
     async edit(id) {
