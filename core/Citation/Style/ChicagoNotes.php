@@ -60,7 +60,7 @@ final readonly class ChicagoNotes implements Style
         foreach ($items as $item) {
             $source = $uses->source($item->source);
             $isAgain = isset($uses->seen[$source->id]);
-            $note = $isAgain ? $this->short($source, $item, $uses->previous === $source->id) : $this->whole($source, $item);
+            $note = $isAgain ? $this->short($source, $item, $uses) : $this->whole($source, $item);
             $out[] = ($item->prefix === '' ? '' : "{$item->prefix} ") . $note . Apa::suffix($item);
             $uses->seen[$source->id] = true;
             $uses->previous = $source->id;
@@ -73,11 +73,11 @@ final readonly class ChicagoNotes implements Style
     }
 
     /** 14.30: family name, title of four words at most, page; 14.34: of the same source as just before the title can go. */
-    private function short(Source $source, Cited $item, bool $isSameAgain): string
+    private function short(Source $source, Cited $item, Uses $uses): string
     {
-        $title = Titles::short($this->list->cased($source, $source->title));
-        $title = $isSameAgain && $source->people() !== [] ? '' : ($this->list->isQuoted($source) ? $this->terms->quoted($title, $item->pages === '' ? '' : ',') : Prose::italic($title) . ($item->pages === '' ? '' : ','));
-        $who = $item->withoutAuthor && $title !== '' ? '' : $this->who($source);
+        $title = $uses->kept["{$source->id} title"] ??= Titles::short($this->list->cased($source, $source->title));
+        $title = $uses->previous === $source->id && $source->people() !== [] ? '' : ($this->list->isQuoted($source) ? $this->terms->quoted($title, $item->pages === '' ? '' : ',') : Prose::italic($title) . ($item->pages === '' ? '' : ','));
+        $who = $item->withoutAuthor && $title !== '' ? '' : $uses->kept["{$source->id} who"] ??= $this->who($source);
         $page = $this->place($item);
 
         return Prose::joined(' ', $who === '' || ($title === '' && $page === '') ? $who : "{$who},", $title, $page);

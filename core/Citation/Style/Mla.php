@@ -52,8 +52,10 @@ final readonly class Mla implements Style
         $out = [];
         foreach ($items as $item) {
             $source = $uses->source($item->source);
-            $who = $item->withoutAuthor ? '' : $this->who($source, isset($uses->namesakes[$source->id]));
-            $title = $source->people() === [] ? ($item->withoutAuthor ? '' : $this->shortTitle($source)) : (isset($uses->oneOfSeveral[$source->id]) ? $this->shortTitle($source) : '');
+            $who = $item->withoutAuthor ? '' : $uses->kept["{$source->id} who"] ??= $this->who($source, isset($uses->namesakes[$source->id]));
+            // A title stands where no name does, or where one name stands for several works.
+            $isTitled = $source->people() === [] ? !$item->withoutAuthor : isset($uses->oneOfSeveral[$source->id]);
+            $title = $isTitled ? $uses->kept["{$source->id} title"] ??= $this->shortTitle($source) : '';
             $name = Prose::joined(', ', $who, $title);
             $place = $item->pages === '' ? '' : Pages::range($item->pages, Pages::MLA);
             // A place in words follows a comma: (Pell, ch. 3).
