@@ -67,12 +67,20 @@ final class ResearchController
         $from = $guess->cited === null ? null : ($plan->sources[$guess->cited->source] ?? $drafts[$guess->cited->source] ?? null);
 
         return [
-            'topic' => $guess->topic, 'sign' => $guess->sign?->value, 'says' => $guess->sign?->says() ?? 'chosen by you', 'offer' => ($guess->sign?->filing() ?? Filing::Note)->value,
+            'topic' => $guess->topic, 'sign' => $guess->sign?->value, 'says' => $guess->sign?->says() ?? 'chosen by you', 'offer' => self::offer($guess, $plan)->value,
             'source' => $guess->source === null ? null : SourceForm::toArray($guess->source),
             'makes' => $guess->source === null ? null : Label::ofSource($guess->source, $terms),
             'from' => $from === null || $guess->cited === null ? null : Label::of([$guess->cited], [$from->id => $from], $terms),
             'address' => $guess->sign === Sign::Address ? $guess->source?->url : null,
         ];
+    }
+
+    /** A loose idea stands under no topic: a note must be chosen for it. */
+    private static function offer(Guess $guess, CorePlan $plan): Filing
+    {
+        $filing = $guess->sign?->filing() ?? Filing::Note;
+
+        return $filing === Filing::Quote && $plan->parent($guess->topic) === CorePlan::TRAY ? Filing::Note : $filing;
     }
 
     public function store(Request $request, Plan $plan): JsonResponse

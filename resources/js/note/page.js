@@ -29,7 +29,7 @@ export class NotePage {
                 option: (name) => this.options[name], language: () => page.tree.properties.language,
             }),
             editorProps: {
-                attributes: { 'aria-label': 'Note', role: 'textbox', 'aria-multiline': 'true', spellcheck: 'true', lang: page.tree.properties.language },
+                attributes: () => ({ 'aria-label': 'Note', role: 'textbox', 'aria-multiline': 'true', spellcheck: 'true', lang: page.tree.properties.language }),
                 transformPastedHTML: cleaned,
                 handlePaste: (view, event) => this.insertions.takeFiles(event.clipboardData?.files, event), handleDrop: (view, event) => this.insertions.takeFiles(event.dataTransfer?.files, event),
             },
@@ -57,7 +57,7 @@ export class NotePage {
             button.addEventListener('mousedown', (event) => event.preventDefault());
             button.addEventListener('click', () => (asks[button.dataset.tool] ?? (() => acts[button.dataset.tool]().run()))(button));
         }
-        document.getElementById('close-note').addEventListener('click', () => { this.close(); this.page.outline.box.focus({ preventScroll: true }); });
+        document.getElementById('close-note').addEventListener('click', () => { this.close(); (this.page.view === 'gather' ? this.page.gather.list : this.page.outline.box).focus({ preventScroll: true }); });
         document.getElementById('wide-note').addEventListener('click', () => this.widen(!this.side.classList.contains('is-wide')));
         this.setOption('size', this.options.size ?? 0);
         const form = document.getElementById('link-form');
@@ -86,6 +86,14 @@ export class NotePage {
         this.side.classList.toggle('is-wide', isWide);
         document.getElementById('wide-note').setAttribute('aria-pressed', String(isWide));
         this.page.map?.narrowed();
+    }
+
+    /** Beside the plan, or over the places of Gather. */
+    place() {
+        const beside = document.getElementById(this.page.view === 'gather' ? 'gather' : 'work');
+        if (this.side.parentElement !== beside) {
+            beside.append(this.side);
+        }
     }
 
     /** The editor and its tools in another place of the page, where the note is read; null: back to the note's own. */
@@ -124,6 +132,7 @@ export class NotePage {
     /** Opens the note of a topic and writes in it. */
     async open(id) {
         this.page.outline.titles.end();
+        this.place();
         this.page.outline.work.classList.remove('without-note');
         this.side.hidden = false;
         this.page.map?.narrowed();
@@ -140,6 +149,7 @@ export class NotePage {
 
     /** Opens a note to read, without taking the keyboard. */
     async showAt(id) {
+        this.place();
         this.page.outline.work.classList.remove('without-note');
         this.side.hidden = false;
         this.page.map?.narrowed();

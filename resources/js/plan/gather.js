@@ -1,7 +1,7 @@
 import { newId } from '../ids.js';
 import { send } from '../http.js';
 import { Clock } from './clock.js';
-import { element } from './element.js';
+import { element, icon } from './element.js';
 import { actionFor, digitOf } from './keys.js';
 import { fromHtml, fromText } from './lines.js';
 import { Sorting } from './sorting.js';
@@ -84,7 +84,7 @@ export class Gather {
     row(id, level) {
         const topic = this.tree.get(id);
         return element('div', { class: `idea kind-${topic.kind}`, role: 'option', id: `idea-${id}`, 'data-id': id, 'aria-selected': String(this.marked.has(id)), '--l': level - 1 },
-            element('span', { class: 'title' }, topic.title || 'Untitled'), topic.kind === 'section' ? null : element('span', { class: 'k' }, topic.kind), element('time', {}, ago(id)));
+            element('span', { class: 'title' }, topic.title || 'Untitled'), topic.kind === 'section' ? null : element('span', { class: 'k' }, topic.kind), topic.noted && element('span', { class: 'note-sign', title: 'Its note (Ctrl Enter)' }, icon('notebook-pen')), element('time', {}, ago(id)));
     }
 
     drawTimes() {
@@ -103,6 +103,11 @@ export class Gather {
 
     retitled() {
         this.draw();
+    }
+
+    /** The note goes back to where the plan is. */
+    leave() {
+        this.page.note.close();
     }
 
     told() {
@@ -210,7 +215,10 @@ export class Gather {
         if (!id) {
             return;
         }
-        if (event.shiftKey) {
+        if (event.target.closest('.note-sign')) {
+            this.mark(id);
+            this.page.note.open(id);
+        } else if (event.shiftKey) {
             this.anchor ??= id;
             this.active = id;
             this.stretch(0);
@@ -232,7 +240,7 @@ export class Gather {
             ({
                 ideaAbove: () => this.step(-1), ideaBelow: () => this.step(1), markIdeaAbove: () => this.stretch(-1), markIdeaBelow: () => this.stretch(1),
                 toggleIdea: () => this.toggle(this.active), allIdeas: () => { this.marked = new Set(this.ids); this.draw(); },
-                toNewSection: () => this.sorting.toNewSection(), toQuote: () => this.sorting.toQuote(), toSource: () => this.sorting.toSource(), letGo: () => this.sorting.letGo(),
+                toNewSection: () => this.sorting.toNewSection(), toQuote: () => this.sorting.toQuote(), toSource: () => this.sorting.toSource(), openIdeaNote: () => this.active && this.page.note.open(this.active), letGo: () => this.sorting.letGo(),
                 placeAbove: () => this.sorting.choose(-1), placeBelow: () => this.sorting.choose(1), putHere: () => this.sorting.putHere(), leavePlaces: () => this.sorting.leavePlaces(),
             })[action]();
         } else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey && event.key !== ' ') {
@@ -241,8 +249,11 @@ export class Gather {
         }
     }
 
-    outwards() {
-        if (this.places.isInside) {
+    outwards(event) {
+        if (event.target.closest('#note')) {
+            this.page.note.close();
+            this.list.focus({ preventScroll: true });
+        } else if (this.places.isInside) {
             this.sorting.leavePlaces();
         } else if (this.marked.size) {
             this.toField();

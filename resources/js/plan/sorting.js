@@ -1,3 +1,4 @@
+import { send } from '../http.js';
 import { newId } from '../ids.js';
 import { element } from './element.js';
 import { numberAt } from './landing.js';
@@ -63,13 +64,13 @@ export class Sorting {
     }
 
     /** Sends what is marked by an operation, and marks the next idea at once. */
-    dispatch(operation, said) {
+    dispatch(operation, said, step = newId()) {
         const gone = new Set(this.heads().flatMap((id) => this.tree.branch(id)));
         const at = Math.max(...[...gone].map((id) => this.gather.ids.indexOf(id)));
         const next = this.gather.ids.slice(at + 1).find((id) => !gone.has(id)) ?? this.gather.ids.slice(0, at).reverse().find((id) => !gone.has(id));
         this.places.parent = ROOT;
         this.gather.marked.clear();
-        this.page.perform(operation);
+        this.page.perform(operation, step);
         this.page.live.textContent = said;
         if (next) {
             this.gather.mark(next);
@@ -137,14 +138,25 @@ export class Sorting {
         });
     }
 
+    /** Kept at once by its title; what else the line tells is read out of it after that, in the same step. */
     toSource() {
         this.withHeads((ids) => {
+            const step = newId();
             const sources = ids.map((id) => ({ id: newId(), title: this.tree.get(id).title }));
             this.gather.sources.push(...sources);
             this.gather.drawSources();
             // What was inside an idea stays with the loose ideas.
-            this.dispatch({ type: 'compound', operations: [{ type: 'source', sources }, { type: 'dissolve', ids }] }, 'Kept as a source');
+            this.dispatch({ type: 'compound', operations: [{ type: 'source', sources }, { type: 'dissolve', ids }] }, 'Kept as a source', step);
+            sources.forEach((source) => this.readFields(source, step));
         });
+    }
+
+    async readFields(source, step) {
+        const typed = await send('POST', `${this.page.address}/source-list/typed`, { line: source.title }).catch(() => null);
+        if (typed && typed.source.title !== source.title && this.gather.sources.includes(source)) {
+            source.title = typed.source.title;
+            this.page.perform({ type: 'edit-source', source: { ...typed.source, id: source.id } }, step);
+        }
     }
 
     letGo() {
