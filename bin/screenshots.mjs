@@ -78,6 +78,25 @@ async function history() {
     return one;
 }
 
+/** What looks like research in a small plan, of an account made for it. */
+async function research() {
+    const one = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+    await one.goto(`${address}/sign-up`);
+    await one.getByLabel('Your name').fill('Ada Marsh');
+    await one.getByLabel('E-mail address').fill(`ada-${Date.now()}@example.org`);
+    await one.getByLabel('Password').fill('a long secret');
+    await one.getByRole('main').getByRole('button', { name: 'Sign up' }).click();
+    await one.goto(`${address}/intake`);
+    await one.getByLabel(/paste text/).fill(['Why the wall was built', '\tThe parishes and their debt', '\t\tPell, Tides and Walls, 1994, p. 61', '\t\t“Resolved that the creek be stopped before Michaelmas” (Pell 1994, p. 63)', '\tLabour and wages', '\t\tWard, The Creek Book, c. 1887', '\t\t“No claim be heard of any man who lost his cutting by it”', 'What the wall did', '\tThe creek mouth', '\t\thttps://tidalnotes.example/silt', '\t\thttps://harrow.example/creek', '\tBirds', '\t\tOakes, ch. 3', '\t\thttps://birds.example/count'].join('\n'));
+    await one.getByLabel('Title of the plan').fill('The Wall at Harrow');
+    await one.getByRole('button', { name: 'Take it as a new plan' }).click();
+    await one.getByRole('link', { name: 'Sort out the research' }).click();
+    await one.getByRole('option', { name: /birds/ }).getByText('Ames 2022').waitFor();
+    await one.keyboard.press('ArrowDown');
+    await one.evaluate(() => document.fonts.ready);
+    return one;
+}
+
 const shot = (one, name) => one.screenshot({ path: `${folder}/${name}.png` });
 
 const main = await page();
@@ -114,7 +133,14 @@ for (const [title, arrangement, name, note] of [['Bringing Back the Tide', 'Spin
 }
 await main.getByRole('button', { name: 'Spine' }).click();
 await main.waitForTimeout(500);
-await main.getByRole('link', { name: 'Hand over' }).click();
+for (const [view, name] of [['All notes in order', 'notes'], ['Sources', 'sources']]) {
+    await main.getByRole('link', { name: view, exact: true }).click();
+    await main.waitForTimeout(900);
+    await main.locator('.open-source').nth(2).click({ timeout: 900 }).catch(() => {});
+    await main.waitForTimeout(500);
+    await shot(main, name);
+}
+await main.getByRole('link', { name: 'Hand over', exact: true }).click();
 await main.getByLabel('Preview').getByText('Contents').waitFor();
 await shot(main, 'hand-over');
 await main.goto(`${address}/intake`);
@@ -125,6 +151,7 @@ await main.getByLabel('The tree that it makes').getByText('Why bells crack', { e
 await main.waitForTimeout(500);
 await shot(main, 'intake');
 await shot(await history(), 'history');
+await shot(await research(), 'sorting-out');
 const dark = await page({ colorScheme: 'dark' });
 await openReport(dark, true);
 await shot(dark, 'outline-dark');

@@ -286,6 +286,45 @@ test('sources are typed, confirmed, changed, doubled and taken out; several stan
     expect(writer.problems).toEqual([]);
 });
 
+test('a note opens from Gather and from the map by one key; files hang on a topic and are listed at hand-over', async ({ page }) => {
+    const writer = await planOf(page, 'Everywhere', 'Wall');
+    await writer.view('Gather');
+    await page.getByRole('textbox', { name: 'An idea', exact: true }).fill('Samphire');
+    await writer.type('[Enter]', '[ArrowDown]', '[Control+Enter]');
+    await expect(note(page)).toBeFocused();
+    await writer.type('Cut in August.');
+    expect(await findings(page)).toEqual([]);
+    await writer.type('[Escape]');
+    await expect(page.getByRole('listbox', { name: 'Loose ideas' })).toBeFocused();
+    await page.getByRole('listbox', { name: 'Loose ideas' }).getByTitle(/Its note/).click();
+    await expect(note(page)).toHaveText('Cut in August.');
+    await writer.type('[Escape]');
+    await writer.type('[ArrowUp]');
+    await page.getByRole('textbox', { name: 'An idea', exact: true }).fill('Pell, Tides and Walls, 1994');
+    await writer.type('[Enter]', '[ArrowDown]', 's');
+    await writer.saved();
+    await writer.view('Map');
+    await page.getByRole('tree', { name: 'Topics' }).getByRole('treeitem', { name: /Wall/ }).click();
+    await writer.type('[n]');
+    await expect(note(page)).toBeFocused();
+    await writer.type('[Escape]', '[Escape]');
+    await writer.view('Outline');
+    await writer.mark(/Wall/);
+    await writer.row(/Wall/).getByRole('button', { name: /^More for/ }).click();
+    const menu = page.getByRole('dialog', { name: /^Topic:/ });
+    await menu.locator('.files input').setInputFiles({ name: 'minutes.pdf', mimeType: 'application/pdf', buffer: Buffer.from('%PDF-1.4\n%%EOF') });
+    await expect(menu.getByRole('link', { name: 'minutes.pdf' })).toBeVisible();
+    await writer.type('[Escape]');
+    await page.getByRole('link', { name: 'Sources', exact: true }).click();
+    await expect(page.getByRole('list', { name: 'Sources' })).toContainText('Pell. (1994). Tides and walls.');
+    await page.getByRole('link', { name: 'Hand over', exact: true }).click();
+    await expect(page.getByRole('link', { name: 'minutes.pdf' })).toBeVisible();
+    await expect(page.getByLabel('Preview')).not.toContainText('Tides and walls');
+    await page.getByLabel('Also sources that are never cited').check();
+    await expect(page.getByLabel('Preview')).toContainText('Tides and walls');
+    expect(writer.problems).toEqual([]);
+});
+
 test('a note of 500 pages and a table of 2,000 cells can be opened and written in', async ({ page }) => {
     const writer = await planOf(page, 'Long', 'Wall', 'Table');
     await openNote(writer, /Wall/);

@@ -20,7 +20,7 @@ return [
             'pell' => ['kind' => 'book', 'title' => 'Tides and Walls: A History of the Harrow Embankment', 'authors' => [['family' => 'Pell', 'given' => 'Anna']], 'date' => '1994', 'publisher' => 'Creekside Press', 'place' => 'Harrow', 'edition' => '2', 'capitals' => 'Harrow'],
             'silt' => ['kind' => 'article', 'title' => 'Silt on the Move: Ten Winters at a Breach', 'authors' => [['family' => 'Brent', 'given' => 'Tom'], ['family' => 'Moor', 'given' => 'Ada']], 'date' => '2018-11', 'container' => 'Tidal Notes', 'volume' => '23', 'issue' => '2', 'pages' => '121-135', 'doi' => '10.5555/tn.2018.23'],
             'options' => ['kind' => 'report', 'title' => 'Options for the Creek: Hold, Move or Breach', 'authors' => [['family' => 'Shore Office']], 'date' => '2019', 'publisher' => 'Shore Office', 'url' => 'https://shore.example/options'],
-            'ward' => ['kind' => 'book', 'title' => 'The Creek Book', 'authors' => [['family' => 'Ward', 'given' => 'Eli']], 'date' => '1887~', 'place' => 'Marl', 'publisher' => 'printed for the author'],
+            'ward' => ['kind' => 'book', 'title' => 'The Creek Book', 'authors' => [['family' => 'Ward', 'given' => 'Eli']], 'date' => '1887~', 'place' => 'Marl', 'publisher' => 'Printed for the author'],
             'mercury' => ['kind' => 'newspaper', 'title' => 'The Night the Wall Broke', 'date' => '2003-02-01', 'container' => 'Harrow Mercury', 'pages' => '4', 'url' => 'https://mercury.example/night-the-wall-broke'],
         ],
         'loose' => ['Oyster layings: who held the leases?', 'A map of the old creeks', 'Interview the sluice keeper', 'Does the footpath flood at springs?', 'Photographs from the 1953 surge', 'What does the grazier want?', 'Samphire as a crop again'],
