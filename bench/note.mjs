@@ -1,9 +1,9 @@
 import { chromium } from '@playwright/test';
+import { median, workOfKeys } from './trace.mjs';
 
 const KEYS = 200;
 const [, , address, empty, long] = process.argv;
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] });
-const median = (numbers) => numbers.sort((a, b) => a - b)[Math.floor(numbers.length / 2)];
 
 async function opened(title) {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
@@ -27,27 +27,14 @@ async function typing(title) {
     });
     await page.keyboard.type(' warm');
     await page.waitForTimeout(1000);
-    const session = await page.context().newCDPSession(page);
-    const events = [];
-    session.on('Tracing.dataCollected', ({ value }) => events.push(...value));
-    await session.send('Tracing.start', { traceConfig: { includedCategories: ['toplevel', 'devtools.timeline', 'disabled-by-default-devtools.timeline'] }, transferMode: 'ReportEvents' });
-    for (let i = 0; i < KEYS; i++) {
-        await page.keyboard.press(i % 8 === 7 ? ' ' : 'abcdefghij'[i % 10]);
-        await page.waitForTimeout(30);
-    }
-    const finished = new Promise((resolve) => session.once('Tracing.tracingComplete', resolve));
-    await session.send('Tracing.end');
-    await finished;
-    await page.close();
-    const downs = events.filter((event) => event.name === 'EventDispatch' && event.args?.data?.type === 'keydown');
-    const own = events.filter((event) => event.tid === downs[0].tid && event.pid === downs[0].pid);
-    const commits = own.filter((event) => event.name === 'Commit').sort((a, b) => a.ts - b.ts);
-    const tasks = own.filter((event) => event.name === 'RunTask');
-    return downs.sort((a, b) => a.ts - b.ts).map((down) => {
-        const commit = commits.find((event) => event.ts >= down.ts);
-        const end = commit ? commit.ts + (commit.dur ?? 0) : down.ts + down.dur;
-        return tasks.reduce((sum, task) => sum + Math.max(0, Math.min(end, task.ts + (task.dur ?? 0)) - Math.max(down.ts, task.ts)), 0) / 1000;
+    const work = await workOfKeys(page, async () => {
+        for (let i = 0; i < KEYS; i++) {
+            await page.keyboard.press(i % 8 === 7 ? ' ' : 'abcdefghij'[i % 10]);
+            await page.waitForTimeout(30);
+        }
     });
+    await page.close();
+    return work;
 }
 
 /** What is sent when a few words are written into one block: the bytes of the request, and of the blocks in it. */

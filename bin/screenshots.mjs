@@ -47,14 +47,20 @@ async function map(one, title, arrangement, note = false) {
     await one.evaluate(() => document.fonts.ready);
 }
 
-/** The history of a small plan, of an account made for it. */
-async function history() {
+/** The page of an account that is made for one picture. */
+async function account() {
     const one = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
     await one.goto(`${address}/sign-up`);
     await one.getByLabel('Your name').fill('Ada Marsh');
     await one.getByLabel('E-mail address').fill(`ada-${Date.now()}@example.org`);
     await one.getByLabel('Password').fill('a long secret');
     await one.getByRole('main').getByRole('button', { name: 'Sign up' }).click();
+    return one;
+}
+
+/** The history of a small plan. */
+async function history() {
+    const one = await account();
     await one.getByRole('textbox', { name: 'What are you going to write?' }).fill('Samphire as a crop');
     await one.keyboard.press('Enter');
     await one.getByRole('textbox', { name: 'First topic' }).fill('Where it grows');
@@ -78,14 +84,9 @@ async function history() {
     return one;
 }
 
-/** What looks like research in a small plan, of an account made for it. */
+/** What looks like research in a small plan. */
 async function research() {
-    const one = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
-    await one.goto(`${address}/sign-up`);
-    await one.getByLabel('Your name').fill('Ada Marsh');
-    await one.getByLabel('E-mail address').fill(`ada-${Date.now()}@example.org`);
-    await one.getByLabel('Password').fill('a long secret');
-    await one.getByRole('main').getByRole('button', { name: 'Sign up' }).click();
+    const one = await account();
     await one.goto(`${address}/intake`);
     await one.getByLabel(/paste text/).fill(['Why the wall was built', '\tThe parishes and their debt', '\t\tPell, Tides and Walls, 1994, p. 61', '\t\t“Resolved that the creek be stopped before Michaelmas” (Pell 1994, p. 63)', '\tLabour and wages', '\t\tWard, The Creek Book, c. 1887', '\t\t“No claim be heard of any man who lost his cutting by it”', 'What the wall did', '\tThe creek mouth', '\t\thttps://tidalnotes.example/silt', '\t\thttps://harrow.example/creek', '\tBirds', '\t\tOakes, ch. 3', '\t\thttps://birds.example/count'].join('\n'));
     await one.getByLabel('Title of the plan').fill('The Wall at Harrow');

@@ -63,6 +63,8 @@ final readonly class PublicRoute implements Route
     /** @return list<string> */
     private static function resolved(string $host): array
     {
+        // A name that nobody answers for must not take longer than the page itself may.
+        putenv('RES_OPTIONS=timeout:1 attempts:2');
         $addresses = gethostbynamel($host) ?: [];
         foreach (@dns_get_record($host, DNS_AAAA) ?: [] as $record) {
             $addresses[] = (string) $record['ipv6'];

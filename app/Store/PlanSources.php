@@ -20,6 +20,7 @@ use Embrel\Operation\Compound;
 use Embrel\Operation\Operation;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
+use Embrel\RichText\Note;
 use Embrel\Writer\Html\HtmlWriter;
 use Illuminate\Support\Facades\DB;
 
@@ -81,12 +82,30 @@ final class PlanSources
     }
 
     /** @return array{label: string, printed: string} how a citation is called in the editor, and how it would be printed, as HTML */
-    public static function cited(Plan $plan, Node $citation): array
+    public static function cited(PlanRow $row, Node $citation): array
     {
         $items = Cited::of($citation);
-        $references = References::of($plan->properties->citationStyle, $plan->properties->language, $plan->sources, [$items]);
+        $sources = PlanRows::sources($row->id);
+        $references = References::of($row->properties()->citationStyle, $row->language, $sources, [$items]);
 
-        return ['label' => Label::of($items, $plan->sources, Terms::of($plan->properties->language)), 'printed' => (new HtmlWriter())->inlines($references->citations[0])];
+        return ['label' => Label::of($items, $sources, Terms::of($row->language)), 'printed' => (new HtmlWriter())->inlines($references->citations[0])];
+    }
+
+    /**
+     * How the citations of a note are called in the editor.
+     *
+     * @return array<string, string> the items of a citation, as JSON → label
+     */
+    public static function called(PlanRow $row, Note $note): array
+    {
+        $labels = [];
+        $sources = null;
+        foreach ($note->find('citation') as $citation) {
+            $sources ??= PlanRows::sources($row->id);
+            $labels[json_encode($citation->attrs['items'], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_LINE_TERMINATORS | JSON_THROW_ON_ERROR)] = Label::of(Cited::of($citation), $sources, Terms::of($row->language));
+        }
+
+        return $labels;
     }
 
     /**

@@ -28,6 +28,7 @@ final readonly class References
     public static function of(CitationStyle $chosen, string $language, array $sources, array $citations, bool $withAll = false): self
     {
         $style = $chosen->style($language);
+        $ways = $style->ways();
         $cited = [];
         foreach ($citations as $items) {
             foreach ($items as $item) {
@@ -37,7 +38,7 @@ final readonly class References
             }
         }
         $uses = new Uses($withAll ? $cited + $sources : $cited);
-        $order = $style->isByName() ? self::byName($uses->sources, $language, !$style->keepsParticles()) : array_values($uses->sources);
+        $order = $ways->byName ? self::byName($uses->sources, $language, !$ways->keepsParticles) : array_values($uses->sources);
         foreach ($order as $i => $source) {
             $uses->numbers[$source->id] = $i + 1;
         }
@@ -49,7 +50,7 @@ final readonly class References
             $printed[] = Prose::runs(($known === [] ? '' : $style->citation($known, $uses)) . (\count($known) < \count($items) ? ($known === [] ? '' : ' ') . $missing : ''));
         }
 
-        return new self($style->heading(), $style->isInNotes(), $printed, self::listed($style, $uses, $order), $cited);
+        return new self($style->heading(), $ways->inNotes, $printed, self::listed($style, $uses, $order), $cited);
     }
 
     /**
@@ -63,7 +64,7 @@ final readonly class References
         $above = null;
         foreach ($order as $source) {
             // A talk of the writer's own cannot be looked up: it is named in the text alone.
-            if (!$source->isPersonal() || !$style->isByName()) {
+            if (!$source->isPersonal() || !$style->ways()->byName) {
                 $list[] = ['source' => $source, 'runs' => Prose::runs($style->entry($source, $uses, $above))];
                 $above = $source;
             }
@@ -126,7 +127,7 @@ final readonly class References
                 $uses->oneOfSeveral += array_fill_keys($ids, true);
             }
         }
-        foreach ($style->hasLetters() ? $alike : [] as $group) {
+        foreach ($style->ways()->letters ? $alike : [] as $group) {
             if (\count($group) > 1) {
                 self::lettered($style, $uses, $group);
             }

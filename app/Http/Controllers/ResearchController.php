@@ -92,8 +92,8 @@ final class ResearchController
         ]);
         $user = $request->user() ?? abort(401);
 
-        return $this->store->locked($plan, function () use ($request, $plan, $user, $given): JsonResponse {
-            [$changes, $steps, $refused] = $this->changes($this->store->load($plan, true), $request->json()->all()['filings']);
+        return $this->store->locked($plan, function () use ($plan, $user, $given): JsonResponse {
+            [$changes, $steps, $refused] = $this->changes($this->store->load($plan, true), $given['filings']);
             $outcome = $this->store->apply($plan, $user, $changes);
             $failed = array_column($outcome->refused, 'message', 'id');
             foreach ($changes as $change) {

@@ -97,7 +97,7 @@ final class SourceController
             abort(422);
         }
 
-        return response()->json(PlanSources::cited($this->store->load($plan, true), $citation));
+        return response()->json(PlanSources::cited($plan, $citation));
     }
 
     public function elsewhere(Request $request, Plan $plan): JsonResponse

@@ -19,24 +19,9 @@ final readonly class Apa implements Style
 
     public function __construct(private Terms $terms) {}
 
-    public function isInNotes(): bool
+    public function ways(): Ways
     {
-        return false;
-    }
-
-    public function isByName(): bool
-    {
-        return true;
-    }
-
-    public function hasLetters(): bool
-    {
-        return true;
-    }
-
-    public function keepsParticles(): bool
-    {
-        return true;
+        return new Ways(letters: true, keepsParticles: true);
     }
 
     public function heading(): string

@@ -20,24 +20,9 @@ final readonly class ChicagoDates implements Style
         $this->list = new ChicagoEntry($terms);
     }
 
-    public function isInNotes(): bool
+    public function ways(): Ways
     {
-        return false;
-    }
-
-    public function isByName(): bool
-    {
-        return true;
-    }
-
-    public function hasLetters(): bool
-    {
-        return true;
-    }
-
-    public function keepsParticles(): bool
-    {
-        return false;
+        return new Ways(letters: true);
     }
 
     public function heading(): string

@@ -23,24 +23,9 @@ final readonly class ChicagoNotes implements Style
         $this->list = new ChicagoEntry($terms);
     }
 
-    public function isInNotes(): bool
+    public function ways(): Ways
     {
-        return true;
-    }
-
-    public function isByName(): bool
-    {
-        return true;
-    }
-
-    public function hasLetters(): bool
-    {
-        return false;
-    }
-
-    public function keepsParticles(): bool
-    {
-        return false;
+        return new Ways(inNotes: true);
     }
 
     public function heading(): string

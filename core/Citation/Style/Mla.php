@@ -17,24 +17,9 @@ final readonly class Mla implements Style
 {
     public function __construct(private Terms $terms) {}
 
-    public function isInNotes(): bool
+    public function ways(): Ways
     {
-        return false;
-    }
-
-    public function isByName(): bool
-    {
-        return true;
-    }
-
-    public function hasLetters(): bool
-    {
-        return false;
-    }
-
-    public function keepsParticles(): bool
-    {
-        return false;
+        return new Ways();
     }
 
     public function heading(): string

@@ -15,24 +15,9 @@ final readonly class Numbered implements Style
 {
     public function __construct(private Terms $terms) {}
 
-    public function isInNotes(): bool
+    public function ways(): Ways
     {
-        return false;
-    }
-
-    public function isByName(): bool
-    {
-        return false;
-    }
-
-    public function hasLetters(): bool
-    {
-        return false;
-    }
-
-    public function keepsParticles(): bool
-    {
-        return false;
+        return new Ways(byName: false);
     }
 
     public function heading(): string

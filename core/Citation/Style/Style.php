@@ -10,17 +10,7 @@ use Embrel\Citation\Source;
 /** How citations and the reference list are printed. What it returns is read by Prose::runs(). */
 interface Style
 {
-    /** Whether citations stand in footnotes. */
-    public function isInNotes(): bool;
-
-    /** Whether the list goes by names, and not by when each was first cited. */
-    public function isByName(): bool;
-
-    /** Whether works of the same people and year are told apart by letters. */
-    public function hasLetters(): bool;
-
-    /** Whether a particle such as “von” counts in the alphabet. */
-    public function keepsParticles(): bool;
+    public function ways(): Ways;
 
     /** What the list is called at the end of the draft. */
     public function heading(): string;

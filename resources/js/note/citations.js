@@ -14,6 +14,11 @@ export class Citations {
         this.redraw();
     }
 
+    /** What PHP has told of a note's citations. */
+    know(labels) {
+        Object.entries(labels).forEach(([items, label]) => this.said.set(items, label));
+    }
+
     label(items) {
         const key = JSON.stringify(items);
         if (!this.said.has(key)) {

@@ -53,6 +53,13 @@ export class Insertions extends Popover {
         editor.commands.focus();
     }
 
+    /** Opens what is marked in the text, if it is one of these; whether it was. */
+    edit(node, at) {
+        const opens = { citation: () => this.editCitation(at, node), footnote: () => this.footnote(at, node), topicRef: () => this.page.goTo(node.attrs.topic) }[node?.type.name];
+        opens?.();
+        return Boolean(opens);
+    }
+
     /** Asks for a topic by number or title. */
     refer(sign = '', editor = this.editor) {
         const { dialogs, tree } = this.page;

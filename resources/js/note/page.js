@@ -25,7 +25,7 @@ export class NotePage {
             injectCSS: false,
             extensions: extensions({
                 views: noteViews(page, { citation: (at, node) => this.insertions.editCitation(at, node), reference: (at, node) => this.page.goTo(node.attrs.topic), footnote: (at, node) => this.insertions.footnote(at, node) }),
-                on: { link: () => this.askLink(), cite: (sign) => this.insertions.cite(sign), refer: (sign) => this.insertions.refer(sign), footnote: () => this.insertions.footnote() },
+                on: { link: () => this.askLink(), cite: (sign) => this.insertions.cite(sign), refer: (sign) => this.insertions.refer(sign), edit: (node, at) => this.insertions.edit(node, at), footnote: () => this.insertions.footnote() },
                 option: (name) => this.options[name], language: () => page.tree.properties.language,
             }),
             editorProps: {
@@ -256,7 +256,8 @@ export class NotePage {
         }
     }
 
-    set({ blocks, seen }) {
+    set({ blocks, seen, labels = {} }) {
+        this.page.citations.know(labels);
         this.seen = new Map(Object.entries(seen));
         this.stored = new Map(blocks.map((one) => [one.attrs.id, one]));
         this.change = null;

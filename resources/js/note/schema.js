@@ -137,6 +137,7 @@ export function extensions({ views, on, option, language }) {
             name: 'askedFor',
             priority: 900,
             addKeyboardShortcuts: () => ({
+                Enter: ({ editor }) => { const { node, from } = editor.state.selection; return on.edit(node, from); },
                 'Mod-Shift-k': () => { on.link(); return true; }, 'Mod-Shift-e': () => { on.cite(); return true; }, 'Mod-Shift-x': () => { on.refer(); return true; }, 'Mod-Alt-f': () => { on.footnote(); return true; },
             }),
             addProseMirrorPlugins: () => [new Plugin({
