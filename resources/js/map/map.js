@@ -53,8 +53,13 @@ export class MapView {
     async enter() {
         this.drawTools();
         const { outline } = this;
-        if (!this.picture.told || this.isStale) {
+        // Another question may have been asked meanwhile, and this one's answer be too old.
+        for (let tries = 0; (!this.picture.told || this.isStale) && tries < 3; tries++) {
             await this.ask();
+        }
+        if (!this.picture.told) {
+            this.page.say('The map cannot be drawn: the server cannot be reached.');
+            return;
         }
         if (!this.isPlaced) {
             this.isPlaced = true;

@@ -15,6 +15,7 @@ export class CiteDialog {
         this.field.addEventListener('keydown', (event) => this.inField(event));
         this.list.addEventListener('keydown', (event) => this.inList(event));
         this.form.addEventListener('submit', (event) => { event.preventDefault(); this.done(); });
+        this.dialog.addEventListener('cancel', (event) => { event.preventDefault(); this.dialog.close(); this.resolve?.(null); this.resolve = null; });
         this.dialog.addEventListener('close', () => { this.resolve?.(null); this.resolve = null; });
         document.getElementById('cite-remove').addEventListener('click', () => { this.items = []; this.done(); });
     }

@@ -8,6 +8,7 @@ export class FootnoteDialog {
         this.insertions = insertions;
         this.dialog = document.getElementById('footnote');
         this.dialog.querySelector('form').addEventListener('submit', (event) => { event.preventDefault(); this.done(); });
+        this.dialog.addEventListener('cancel', (event) => { event.preventDefault(); this.dialog.close(); this.resolve?.(null); this.resolve = null; });
         this.dialog.addEventListener('close', () => { this.resolve?.(null); this.resolve = null; });
         document.getElementById('footnote-remove').addEventListener('click', () => { this.editor.commands.clearContent(); this.done(); });
         document.getElementById('footnote-cite').addEventListener('click', () => insertions.cite('', this.editor));

@@ -46,11 +46,19 @@ export class Insertions extends Popover {
 
     async editCitation(at, node, editor = this.editor) {
         const items = await this.citing.open(node.attrs.items);
-        if (items) {
-            const change = editor.state.tr;
-            editor.view.dispatch(items.length ? change.setNodeMarkup(at, null, { ...node.attrs, items }) : change.delete(at, at + node.nodeSize));
+        this.alter(editor, at, node, items === null ? undefined : items.length ? { items } : null);
+    }
+
+    /** Gives a sign in the text other attributes, or takes it out (null), or leaves it (undefined); the caret goes on behind it. */
+    alter(editor, at, node, attrs) {
+        const change = editor.state.tr;
+        if (attrs === null) {
+            change.delete(at, at + node.nodeSize);
+        } else if (attrs) {
+            change.setNodeMarkup(at, null, { ...node.attrs, ...attrs });
         }
-        editor.commands.focus();
+        editor.view.dispatch(change);
+        editor.chain().focus().setTextSelection(at + (attrs === null ? 0 : node.nodeSize)).run();
     }
 
     /** Opens what is marked in the text, if it is one of these; whether it was. */
@@ -64,23 +72,27 @@ export class Insertions extends Popover {
     refer(sign = '', editor = this.editor) {
         const { dialogs, tree } = this.page;
         const back = this.here(editor);
-        let chosen = null;
+        // At once when the dialog goes: what is typed next must find the caret where it was.
+        let put = (content) => {
+            put = () => {};
+            dialogs.choosing.close();
+            back().insertContent(content).run();
+        };
+        const calledOff = () => put(sign ? { type: 'text', text: sign } : []);
         dialogs.choose('Refer to a topic', 'Number or title', (wanted) => tree.rows(new Set()).map((row) => tree.get(row.id)).filter((topic) => topic && `${topic.label} ${topic.title}`.toLowerCase().includes(wanted)).slice(0, 12)
-            .map((topic) => [{ name: `${topic.label} ${topic.title || 'Untitled'}`.trim(), act: () => { chosen = topic.id; dialogs.choosing.close(); } }]));
-        dialogs.choosing.addEventListener('close', () => back().insertContent(chosen ? [{ type: 'topicRef', attrs: { topic: chosen } }] : sign ? { type: 'text', text: sign } : []).run(), { once: true });
+            .map((topic) => [{ name: `${topic.label} ${topic.title || 'Untitled'}`.trim(), act: () => put([{ type: 'topicRef', attrs: { topic: topic.id } }]) }]));
+        ['cancel', 'close'].forEach((event) => dialogs.choosing.addEventListener(event, () => calledOff(), { once: true }));
     }
 
     /** A new footnote at the caret, or one that is there. */
     async footnote(at = null, node = null) {
         const back = this.here(this.editor);
         const content = await this.footnotes.open(node?.attrs.content ?? []);
-        if (content === null) {
+        if (node) {
+            this.alter(this.editor, at, node, content === null ? undefined : content.length ? { content } : null);
+        } else if (!content?.length) {
             back().run();
-        } else if (node) {
-            const change = this.editor.state.tr;
-            this.editor.view.dispatch(content.length ? change.setNodeMarkup(at, null, { content }) : change.delete(at, at + node.nodeSize));
-            this.editor.commands.focus();
-        } else if (content.length) {
+        } else {
             back().insertContent([{ type: 'footnote', attrs: { content } }]).run();
         }
     }

@@ -136,7 +136,9 @@ export class NotePage {
         this.page.outline.work.classList.remove('without-note');
         this.side.hidden = false;
         this.page.map?.narrowed();
-        if (this.topic !== id) {
+        // One that is on its way only to be read is asked for again: what is typed meanwhile belongs into it.
+        clearTimeout(this.following);
+        if (this.topic !== id || this.isLoading) {
             this.wanted = true;
             await this.load(id);
             this.wanted = false;
@@ -196,10 +198,12 @@ export class NotePage {
     async load(id) {
         const ticket = ++this.loading;
         this.topic = id;
+        this.isLoading = true;
         this.head();
         if (!this.page.tree.noteBearer(id).noted && !this.page.queue.pending.some((change) => change.topic === id)) {
             this.set({ blocks: [], seen: {} });
             this.editor.setEditable(true, false);
+            this.isLoading = false;
             return;
         }
         this.editor.setEditable(false, false);
@@ -210,6 +214,7 @@ export class NotePage {
             this.keepTyped(id, typed());
             return;
         }
+        this.isLoading = false;
         this.page.queue.tell(this.page.queue.isEmpty ? 'saved' : this.page.queue.state);
         if (!answer) {
             this.keepTyped(id, typed());

@@ -75,7 +75,16 @@ export class AllNotes {
         }
         this.drawn = key;
         const editor = this.open && this.box.querySelector(`[data-topic="${this.open}"]`);
+        const held = this.box.contains(document.activeElement) ? document.activeElement : null;
+        const isWriting = editor && held && editor.contains(held);
+        const from = held?.closest('[data-topic]')?.dataset.topic;
         this.box.replaceChildren(...this.topics().map(({ id, level }) => (id === this.open && editor ? editor : this.section(id, level))));
+        // The keyboard stays where it was, though the page was drawn anew.
+        if (isWriting) {
+            this.page.note.editor.view.focus();
+        } else if (from) {
+            this.box.querySelector(`[data-topic="${from}"] .write-here`)?.focus({ preventScroll: true });
+        }
         document.getElementById('notes-empty').hidden = this.box.children.length > 0;
     }
 
