@@ -10,32 +10,38 @@ declare(strict_types=1);
 $host = strtolower(preg_replace('/:\d+\z/', '', $_SERVER['HTTP_HOST'] ?? '') ?? '');
 $path = trim((string) parse_url($_SERVER['REQUEST_URI'] ?? '/', PHP_URL_PATH), '/');
 
-// Answers that are no pages: for what goes wrong on the web.
-if ($host === 'odd.example') {
-    match (true) {
-        preg_match('/\Aon\/(\d)\z/', $path, $m) === 1 => header('Location: ' . ($m[1] === '1' ? '/off' : '/on/' . ((int) $m[1] - 1)), true, 302),
-        $path === 'off' => print '<title>At the end of the way</title>',
-        $path === 'home' => header('Location: http://127.0.0.1/secret', true, 302),
-        $path === 'large' => print str_repeat('<p>Mud and more mud.</p>', 150_000),
-        $path === 'picture' => header('Content-Type: image/png') ?? print "\x89PNG\r\n",
-        $path === 'slow' => sleep(8),
-        $path === 'latin' => header('Content-Type: text/html; charset=ISO-8859-1') ?? print mb_convert_encoding('<title>Über den Deich</title>', 'ISO-8859-1', 'UTF-8'),
-        $path === 'plain' => header('Content-Type: text/plain; charset=utf-8') ?? print "Tide tables\nHigh water at six.",
-        $path === 'script' => print '<title>&lt;img src=x onerror=alert(1)&gt;</title><meta name="author" content="&lt;b&gt;Nobody&lt;/b&gt;"><p>Text</p>',
-        default => http_response_code(500),
-    };
+$answer = static function (string $body, string $type = 'text/html; charset=utf-8', int $status = 200, string $location = ''): true {
+    http_response_code($status);
+    header("Content-Type: {$type}");
+    $location === '' || header("Location: {$location}", true, 302);
+    echo $body;
 
     return true;
+};
+
+// Answers that are no pages: for what goes wrong on the web.
+if ($host === 'odd.example') {
+    if ($path === 'slow') {
+        sleep(8);
+    }
+
+    return match (1) {
+        preg_match('/\Aon\/1\z/', $path) => $answer('', location: '/off'),
+        preg_match('/\Aon\/(\d)\z/', $path, $m) => $answer('', location: '/on/' . ((int) $m[1] - 1)),
+        preg_match('/\Ahome\z/', $path) => $answer('', location: 'http://127.0.0.1/secret'),
+        preg_match('/\Aoff\z/', $path) => $answer('<title>At the end of the way</title>'),
+        preg_match('/\Alarge\z/', $path) => $answer(str_repeat('<p>Mud and more mud.</p>', 150_000)),
+        preg_match('/\Apicture\z/', $path) => $answer("\x89PNG\r\n", 'image/png'),
+        preg_match('/\Alatin\z/', $path) => $answer(mb_convert_encoding('<title>Über den Deich</title>', 'ISO-8859-1', 'UTF-8'), 'text/html; charset=ISO-8859-1'),
+        preg_match('/\Aplain\z/', $path) => $answer("Tide tables\nHigh water at six.", 'text/plain; charset=utf-8'),
+        preg_match('/\Ascript\z/', $path) => $answer('<title>&lt;img src=x onerror=alert(1)&gt;</title><meta name="author" content="&lt;b&gt;Nobody&lt;/b&gt;"><p>Text</p>'),
+        default => $answer('<title>Out of order</title>', status: 500),
+    };
 }
 
 $file = __DIR__ . '/pages/' . $host . '/' . ($path === '' ? 'index' : $path) . '.html';
 if (preg_match('/\A[a-z0-9.-]+\z/', $host) !== 1 || preg_match('/\A[a-z0-9-]*\z/', $path) !== 1 || !is_file($file)) {
-    http_response_code(404);
-    echo '<title>No such page</title>';
-
-    return true;
+    return $answer('<title>No such page</title>', status: 404);
 }
-header('Content-Type: text/html; charset=utf-8');
-readfile($file);
 
-return true;
+return $answer((string) file_get_contents($file));

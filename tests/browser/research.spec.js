@@ -169,3 +169,28 @@ test('sixty gathered topics are sorted, cited, reordered and handed over in two 
     expect(chicago.paragraphs.filter(({ style }) => style === 'Heading1').map(({ text }) => text)).toContain('Bibliography');
     expect(writer.problems).toEqual([]);
 });
+
+test('what is chosen in the outline is sorted out too, into a note that is chosen once for all', async ({ page }) => {
+    const writer = await planOf(page, 'Chosen', 'Wall', '  Who paid', '  Who worked', 'Labour');
+    await writer.mark(/Who paid/);
+    await writer.type('[Shift+ArrowDown]', '[x]');
+    const chosen = page.getByRole('listbox', { name: 'What you have chosen' });
+    await expect(chosen.getByRole('option')).toHaveCount(2);
+    await expect(chosen).toBeFocused();
+    await writer.type('[Control+a]', '[Enter]');
+    await expect(page.getByText('Choose first into which note it goes')).toBeVisible();
+    await writer.type('[i]');
+    await expect(page.getByLabel('Number or title of the topic')).toBeFocused();
+    await writer.type('labour', '[Enter]', '[Enter]');
+    await expect(page.getByText('Sorted out just now')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo: Who paid' }).click();
+    await expect(chosen.getByRole('option')).toHaveCount(1);
+    await writer.view('Outline');
+    await writer.expectOutline('1 Wall\n  1.1 Who paid\n2 Labour');
+    await writer.mark(/Labour/);
+    await writer.type('[n]');
+    await expect(page.getByRole('textbox', { name: 'Note', exact: true })).toHaveText('Who worked');
+    await page.getByRole('link', { name: 'Sort out the research' }).click();
+    await expect(page.getByText('Nothing in the outline looks like research')).toBeVisible();
+    expect(writer.problems).toEqual([]);
+});

@@ -86,8 +86,8 @@ export class SourceForm {
             this.isNew && this.like && element('p', { class: 'said' }, 'The plan has this source already, it seems.', element('button', { type: 'button', class: 'plain', onclick: () => this.open(this.view.all.find(({ source }) => source.id === this.like)) }, 'Open it')),
             element('div', { class: 'grid-2' },
                 this.field('Kind', 'wide', element('select', { name: 'kind', onchange: (event) => { this.source.kind = event.target.value; this.changed(); this.draw(); } }, ...this.page.data.sourceKinds.map(({ value, name }) => element('option', { value, selected: value === kind }, name)))),
-                this.text_('title', label('title')), this.people('authors', OF_KIND[kind]?.authors ?? 'Authors'), fields.includes('editors') && this.people('editors', label('editors')),
-                this.text_('date', label('date')), ...first.map((name) => this.text_(name, label(name)))),
+                this.line('title', label('title')), this.people('authors', OF_KIND[kind]?.authors ?? 'Authors'), fields.includes('editors') && this.people('editors', label('editors')),
+                this.line('date', label('date')), ...first.map((name) => this.line(name, label(name)))),
             element('p', { class: 'error mt-2', role: 'alert' }),
             !this.isNew && element('div', { class: 'files' }),
             element('div', { class: 'dialog-foot' },
@@ -101,7 +101,7 @@ export class SourceForm {
         return element('label', { class: `field ${kind}` }, element('span', {}, label), field);
     }
 
-    text_(name, label) {
+    line(name, label) {
         const value = this.source[name] ?? '';
         const set = (event) => { const given = event.target.value.trim(); given ? this.source[name] = given : delete this.source[name]; this.changed(); };
         const field = name === 'remark' ? element('textarea', { name, rows: 3, maxlength: 20000, onchange: set }) : element('input', { name, value: shownDate(name, value), maxlength: 2000, autocomplete: 'off', placeholder: HINTS[name], onchange: name === 'date' || name === 'accessed' ? (event) => this.setDate(name, event.target) : set });

@@ -4,7 +4,7 @@ import { element } from '../plan/element.js';
 import { ROOT } from '../plan/tree.js';
 
 const AT_ONCE = 3;
-const FILINGS = [['quote', 'Quotation in the note above', 'Q'], ['source', 'Into the sources', 'S'], ['aside', 'Aside, not printed', 'A'], ['note', 'Into another note…', 'I'], ['leave', 'Leave it', 'L']];
+const FILED = { quote: 'Quotation in the note above', source: 'Into the sources', aside: 'Aside, not printed', note: 'Into another note' };
 
 /** Goes through what looks like research and takes it out of the outline: one by one, or all that is marked at once. */
 export class ResearchView {
@@ -21,10 +21,6 @@ export class ResearchView {
         document.getElementById('sort-marked').addEventListener('click', () => this.sortMarked());
         document.getElementById('undo-sorted').addEventListener('click', () => this.undoAll());
         document.getElementById('mark-all-guesses').addEventListener('click', () => this.markAll());
-    }
-
-    get hasAddress() {
-        return true;
     }
 
     /** With topics that were chosen, whatever they look like. */
@@ -66,8 +62,11 @@ export class ResearchView {
 
     reveal() {}
 
-    outwards() {
+    leave() {
         this.chosen = null;
+    }
+
+    outwards() {
         this.page.show('outline');
     }
 
@@ -187,7 +186,15 @@ export class ResearchView {
         const { dialogs, tree } = this.page;
         const row = this.rows[this.at];
         dialogs.choose('Into which note?', 'Number or title of the topic', (wanted) => tree.rows(new Set()).map(({ id }) => tree.get(id)).filter((topic) => topic && topic.id !== row.topic && !tree.isWithin(topic.id, row.topic) && `${topic.label} ${topic.title}`.toLowerCase().includes(wanted)).slice(0, 10)
-            .map((topic) => [{ name: `${topic.label} ${topic.title || 'Untitled'}`.trim(), act: () => { dialogs.choosing.close(); row.into = topic.id; this.fileAs('note'); this.list.focus(); } }]));
+            .map((topic) => [{ name: `${topic.label} ${topic.title || 'Untitled'}`.trim(), act: () => { dialogs.choosing.close(); this.chooseNote(row, topic.id); } }]));
+    }
+
+    /** Those that wait for a note too, and are marked, go into the same one. */
+    chooseNote(row, into) {
+        this.rows.filter((other) => other.marked && other.as === 'note' && !other.into && !this.page.tree.isWithin(into, other.topic)).forEach((other) => { other.into = into; });
+        row.into = into;
+        this.fileAs('note');
+        this.list.focus();
     }
 
     /** The way for this one, and for nothing else; the next is at hand at once. */
@@ -203,10 +210,11 @@ export class ResearchView {
     async sortMarked() {
         const chosen = this.rows.filter((row) => row.marked && row.as !== 'leave' && (row.as !== 'note' || row.into));
         if (!chosen.length) {
+            this.page.say('Choose first into which note it goes: I asks for it.');
             return;
         }
         const filings = chosen.map((row) => ({ topic: row.topic, as: row.as, ...(row.as === 'note' && { into: row.into }), ...(row.as === 'source' && row.page === 'read' && { source: { ...row.source, id: undefined } }) }));
-        const titles = new Map(chosen.map((row) => [row.topic, { title: this.page.tree.get(row.topic)?.title || 'Untitled', says: FILINGS.find(([as]) => as === row.as)[1].replace('…', '') }]));
+        const titles = new Map(chosen.map((row) => [row.topic, { title: this.page.tree.get(row.topic)?.title || 'Untitled', says: FILED[row.as] }]));
         const answer = await this.page.sent('research', { filings });
         if (!answer) {
             return;
