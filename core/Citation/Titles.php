@@ -34,7 +34,7 @@ final class Titles
         }, $title, -1, $count, PREG_OFFSET_CAPTURE) ?? $title;
     }
 
-    /** Capitals for all words but articles, conjunctions and prepositions; the first and the last have one always. */
+    /** Capitals for all words but articles, conjunctions and prepositions; the first and the last, of the title and of its parts, have one always. */
     public static function headline(string $title, string $capitals = ''): string
     {
         $kept = self::kept($capitals);
@@ -57,7 +57,7 @@ final class Titles
                 return $word;
             }
 
-            return \in_array($plain, self::SMALL, true) && $n > 0 && $n < $end && preg_match('/[:?!.–—]/u', $between) !== 1 ? $plain : self::raised($isCapitals ? $plain : $word);
+            return \in_array($plain, self::SMALL, true) && $n > 0 && $n < $end && preg_match('/[:?!.–—]/u', $between) !== 1 && preg_match('/\A["”’)]*[:?!.]/u', substr($title, $last, 12)) !== 1 ? $plain : self::raised($isCapitals ? $plain : $word);
         }, $title, -1, $count, PREG_OFFSET_CAPTURE) ?? $title;
     }
 
@@ -76,13 +76,12 @@ final class Titles
         return preg_replace(self::ARTICLE, '', $title) ?? $title;
     }
 
-    /** Whether it is set with capitals throughout, so that those say nothing of its words. */
+    /** Whether it is set with capitals throughout, but for small words, so that those say nothing of its words. */
     private static function isHeadline(string $title): bool
     {
-        preg_match_all('/(?<=\s)\p{L}{4,}/u', $title, $words);
-        $raised = array_filter($words[0], static fn(string $word): bool => preg_match('/\A\p{Lu}/u', $word) === 1);
+        preg_match_all('/(?<=\s)\p{Ll}{4,}/u', $title, $words);
 
-        return $words[0] === [] || \count($raised) * 3 >= \count($words[0]) * 2;
+        return array_diff($words[0], self::SMALL) === [];
     }
 
     /** A word that has capitals within, or digits: DNA, McKay, 4H. */

@@ -6,11 +6,13 @@ namespace Tests\Core;
 
 use Embrel\Citation\CitationStyle;
 use Embrel\Citation\Cited;
+use Embrel\Citation\Pages;
 use Embrel\Citation\PartialDate;
 use Embrel\Citation\Person;
 use Embrel\Citation\References;
 use Embrel\Citation\Source;
 use Embrel\Citation\SourceKind;
+use Embrel\Citation\Titles;
 use Embrel\RichText\Node;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -165,6 +167,53 @@ final class CitationTest extends TestCase
 
         self::assertCount(1, References::of(CitationStyle::Apa, 'en', $sources, [[self::cited('A')]])->list);
         self::assertCount(2, References::of(CitationStyle::Apa, 'en', $sources, [[self::cited('A')]], true)->list);
+    }
+
+    #[DataProvider('titles')]
+    public function testTitlesGetTheCapitalsOfAStyle(string $title, string $sentence, string $headline, string $short, string $capitals = ''): void
+    {
+        self::assertSame([$sentence, $headline, $short], [Titles::sentence($title, $capitals), Titles::headline($title, $capitals), Titles::short($title)]);
+    }
+
+    /** @return iterable<array{string, string, string, string, 4?: string}> */
+    public static function titles(): iterable
+    {
+        yield ['Tides and Walls: A History of the Wall', 'Tides and walls: A history of the wall', 'Tides and Walls: A History of the Wall', 'Tides and Walls'];
+        yield ['Tides and walls in Harrow Creek', 'Tides and walls in Harrow Creek', 'Tides and Walls in Harrow Creek', 'Tides and walls'];
+        yield ['The Marsh at Harrow Creek', 'The marsh at Harrow Creek', 'The Marsh at Harrow Creek', 'Marsh at Harrow Creek', 'Harrow Creek'];
+        yield ['THE MARSH AND THE SEA', 'The marsh and the sea', 'The Marsh and the Sea', 'MARSH AND THE SEA'];
+        yield ['What Is DNA For? McKay on 4H Clubs', 'What is DNA for? McKay on 4H clubs', 'What Is DNA For? McKay on 4H Clubs', 'What Is DNA For'];
+        yield ['I and the Sea I’m From', 'I and the sea I’m from', 'I and the Sea I’m From', 'I and the Sea'];
+        yield ['“Mud” Before “Money”', '“Mud” before “money”', '“Mud” before “Money”', '“Mud” Before “Money”'];
+        yield ['Salt', 'Salt', 'Salt', 'Salt'];
+        yield ['', '', '', ''];
+    }
+
+    #[DataProvider('pageRanges')]
+    public function testPageRangesAreCutAsEachStyleWants(string $typed, string $full, string $chicago, string $mla, bool $several): void
+    {
+        self::assertSame([$full, $chicago, $mla, $several], [Pages::range($typed, Pages::FULL), Pages::range($typed, Pages::CHICAGO), Pages::range($typed, Pages::MLA), Pages::areSeveral($typed)]);
+    }
+
+    /** The Chicago ones are those of its table in 9.61. @return iterable<array{string, string, string, string, bool}> */
+    public static function pageRanges(): iterable
+    {
+        yield ['61', '61', '61', '61', false];
+        yield ['3-10', '3–10', '3–10', '3–10', true];
+        yield ['71-72', '71–72', '71–72', '71–72', true];
+        yield ['100-104', '100–104', '100–104', '100–04', true];
+        yield ['1100-1113', '1100–1113', '1100–1113', '1100–13', true];
+        yield ['101-108', '101–108', '101–8', '101–08', true];
+        yield ['808-833', '808–833', '808–33', '808–33', true];
+        yield ['321-328', '321–328', '321–28', '321–28', true];
+        yield ['498-532', '498–532', '498–532', '498–532', true];
+        yield ['1087-1089', '1087–1089', '1087–89', '1087–89', true];
+        yield ['1496-1500', '1496–1500', '1496–1500', '1496–500', true];
+        yield ['161-3', '161–163', '161–63', '161–63', true];
+        yield ['p. 12, 14', '12, 14', '12, 14', '12, 14', true];
+        yield ['xii-xv', 'xii–xv', 'xii–xv', 'xii–xv', true];
+        yield ['e12-e15', 'e12-e15', 'e12-e15', 'e12-e15', false];
+        yield ['ch. 3', 'ch. 3', 'ch. 3', 'ch. 3', false];
     }
 
     /** @param array{string, string, string, string} $parts family, given, particle, suffix */

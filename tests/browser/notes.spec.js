@@ -40,6 +40,11 @@ test('all that a note can hold is written, kept over a reload and taken back', a
     await page.getByRole('button', { name: 'More for the note' }).click();
     await page.getByRole('button', { name: 'Row below' }).click();
     await expect(note(page).locator('tr')).toHaveCount(4);
+    await expect(note(page)).toHaveAttribute('lang', 'en');
+    await page.getByRole('button', { name: 'Full width' }).click();
+    await expect(page.getByRole('tree', { name: 'Topics' })).toBeHidden();
+    await page.getByRole('button', { name: 'Full width' }).click();
+    await expect(page.getByRole('tree', { name: 'Topics' })).toBeVisible();
     await writer.saved();
     const seen = await note(page).evaluate((box) => box.innerText.replace(/\s+/g, ' '));
     await page.reload();
@@ -290,6 +295,12 @@ test('sources are typed, confirmed, changed, doubled and taken out; several stan
     await expect(page.getByRole('dialog', { name: '1 source was taken in' })).toContainText('Line 2: its braces do not close.');
     await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
     await expect(list).toContainText('Low ground');
+    // An address is looked up, and the text of its page kept for later.
+    await page.getByLabel('Add a source').fill('https://harrow.example/creek');
+    await page.keyboard.press('Enter');
+    await expect(form.getByLabel('Authors 1: family name or organisation')).toHaveValue('Harrow Parish Council');
+    await form.getByRole('button', { name: 'Add to the sources' }).click();
+    await expect(list.getByRole('listitem').filter({ hasText: 'Harrow Parish Council' })).toContainText('1 file');
     expect(writer.problems).toEqual([]);
 });
 

@@ -54,7 +54,10 @@ final class WebPageReader
             $html = (string) mb_convert_encoding($html, 'UTF-8', \in_array(strtolower($charset), $known, true) ? $charset : 'Windows-1252');
         }
 
-        return mb_check_encoding($html, 'UTF-8') ? $html : (string) mb_convert_encoding($html, 'UTF-8', 'Windows-1252');
+        $html = mb_check_encoding($html, 'UTF-8') ? $html : (string) mb_convert_encoding($html, 'UTF-8', 'Windows-1252');
+
+        // What the page says of its encoding holds no longer.
+        return preg_replace('/(<meta[^>]{0,200}charset\s*=\s*["\']?)[\w-]{3,20}/i', '$1utf-8', $html, 1) ?? $html;
     }
 
     private function collect(): void
@@ -166,7 +169,7 @@ final class WebPageReader
                 $out .= preg_replace('/\s+/u', ' ', $node->data) ?? '';
             } elseif ($node instanceof \DOMElement && !\in_array($node->tagName, self::SKIPPED, true)) {
                 $breaks = \in_array($node->tagName, self::PARAGRAPHS, true) ? "\n\n" : ($node->tagName === 'br' ? "\n" : '');
-                array_push($stack, $breaks, ...array_reverse(iterator_to_array($node->childNodes, false)), ...[$breaks]);
+                array_push($stack, $breaks, ...array_reverse(iterator_to_array($node->childNodes, false)), ...($node->tagName === 'br' ? [] : [$breaks]));
             }
         }
 
