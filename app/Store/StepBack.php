@@ -35,9 +35,7 @@ final class StepBack
     public function undoStep(PlanRow $row, User $user, int $base, string $step): array
     {
         return $this->step($row, $user, $base, static function (UndoLog $log) use ($step): array {
-            $says = $log->says($step);
-
-            return [$says === null ? null : $step, "Undid: {$says}"];
+            return [$log->standing($step), "Undid: {$log->says($step)}"];
         });
     }
 

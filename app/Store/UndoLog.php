@@ -108,13 +108,26 @@ final class UndoLog
             ->get(['step_id', 'undoes'])->pluck('undoes', 'step_id')->all();
     }
 
-    /** What the person's own step did, in words; null where there is no such step, or it has been taken back. */
-    public function says(string $step): ?string
+    /** The step by which one of the person's own is in force now: itself, or the one that brought it back; null where it has been taken back, or there is no such step. */
+    public function standing(string $step): ?string
     {
-        $steps = $this->steps();
-        $says = DB::table('operations')->where('plan_id', $this->planId)->where('user_id', $this->userId)->where('step_id', $step)->orderBy('seq')->value('says');
+        $by = array_flip(array_filter(array_reverse($this->steps(), true), static fn(?string $undoes): bool => $undoes !== null));
+        while (isset($by[$step])) {
+            $step = $by[$by[$step]] ?? null;
+            if ($step === null) {
+                return null;
+            }
+        }
 
-        return \is_string($says) && !\in_array($step, $steps, true) ? $says : null;
+        return \array_key_exists($step, $this->steps()) ? $step : null;
+    }
+
+    /** What a step did, in words. */
+    public function says(string $step): string
+    {
+        $says = DB::table('operations')->where('plan_id', $this->planId)->where('step_id', $step)->orderBy('seq')->value('says');
+
+        return \is_string($says) ? $says : '';
     }
 
     /**

@@ -132,6 +132,10 @@ final class SourcesTest extends TestCase
         self::assertStringNotContainsString('Moor', $this->outline(), 'The others stay sorted.');
         self::assertSame(['Mud and Money'], array_values(array_column(PlanRows::sources($this->row->id), 'title')));
         $this->postJson($this->at('undo'), ['base' => $this->row->refresh()->revision, 'step' => $address])->assertJsonPath('nothing', true);
+        $this->step('redo')->assertOk();
+        self::assertStringNotContainsString('https://harrow.example/creek', $this->outline());
+        $this->postJson($this->at('undo'), ['base' => $this->row->refresh()->revision, 'step' => $address])->assertOk();
+        self::assertStringContainsString('https://harrow.example/creek', $this->outline(), 'What was brought back can be taken back again.');
     }
 
     public function testWhatIsChosenIsSortedEvenIfItLooksLikeASection(): void
