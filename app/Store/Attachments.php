@@ -44,9 +44,10 @@ final class Attachments
             // One at a time, so that two at once do not pass the limit together.
             DB::table('plans')->where('id', $plan)->lockForUpdate()->value('id');
             self::isThere($plan, $holder) || throw new \DomainException('What the file was to hang on is no longer in this plan.');
-            if ((int) DB::table('attachments')->where('plan_id', $plan)->sum('bytes') + $size > Limits::ATTACHMENTS) {
+            if ((int) DB::table('attachments')->where('plan_id', $plan)->whereNull('removed_at')->sum('bytes') + $size > Limits::ATTACHMENTS) {
                 throw new \DomainException('The files of a plan may have 200 MB in all. Take some out, or save this one smaller.');
             }
+            self::makeRoom($plan, $size);
             $hash = hash('sha256', $bytes);
             File::ensureDirectoryExists(self::folder($plan), 0700);
             if (!is_file(self::path($plan, $hash)) && file_put_contents(self::path($plan, $hash) . '.part', $bytes) === $size) {
@@ -55,6 +56,22 @@ final class Attachments
             is_file(self::path($plan, $hash)) || throw new \DomainException('The file could not be written on this machine. Nothing was kept.');
             DB::table('attachments')->insertOrIgnore(['plan_id' => $plan, 'id' => $id, 'holder' => $holder, 'name' => self::named($name, $extension), 'type' => $type, 'bytes' => $size, 'hash' => $hash]);
         });
+    }
+
+    /** Files that were taken off, and would make more than the limit with the others, go for good: the longest gone first. */
+    private static function makeRoom(string $plan, int $size): void
+    {
+        $all = (int) DB::table('attachments')->where('plan_id', $plan)->sum('bytes') + $size;
+        foreach (DB::table('attachments')->where('plan_id', $plan)->whereNotNull('removed_at')->orderBy('removed_at')->get() as $row) {
+            if ($all <= Limits::ATTACHMENTS) {
+                return;
+            }
+            DB::table('attachments')->where('plan_id', $plan)->where('id', $row->id)->delete();
+            if (!DB::table('attachments')->where('plan_id', $plan)->where('hash', $row->hash)->exists()) {
+                File::delete(self::path($plan, $row->hash));
+            }
+            $all -= (int) $row->bytes;
+        }
     }
 
     private static function isThere(string $plan, string $holder): bool
@@ -77,7 +94,7 @@ final class Attachments
         return $row === null ? null : (object) ['name' => (string) $row->name, 'type' => (string) $row->type, 'path' => self::path($plan, $row->hash)];
     }
 
-    /** The file stays on the disk, so that it can be brought back, until the plan goes. */
+    /** The file stays on the disk, so that it can be brought back, as long as there is room. */
     public static function remove(string $plan, string $id, bool $back): void
     {
         DB::table('attachments')->where('plan_id', $plan)->where('id', $id)->update(['removed_at' => $back ? null : now()]);

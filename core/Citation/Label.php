@@ -9,7 +9,7 @@ final class Label
 {
     public static function ofSource(Source $source, Terms $terms): string
     {
-        return trim(self::who($source, $terms) . ' ' . self::when($source, $terms));
+        return trim(self::who($source, $terms) . ' ' . $terms->when($source->date));
     }
 
     /**
@@ -23,11 +23,9 @@ final class Label
 
     private static function one(Cited $item, ?Source $source, Terms $terms): string
     {
-        $label = $source === null ? $terms->say('noSource') : ($item->withoutAuthor ? self::when($source, $terms) : self::ofSource($source, $terms));
-        $pages = Pages::range($item->pages, Pages::FULL);
-        $place = $pages !== '' && Pages::arePages($pages) ? $terms->say(Pages::areSeveral($pages) ? 'pages' : 'page') . " {$pages}" : $pages;
+        $label = $source === null ? $terms->say('noSource') : ($item->withoutAuthor ? $terms->when($source->date) : self::ofSource($source, $terms));
 
-        return implode(', ', array_filter([trim("{$item->prefix} {$label}"), $place, $item->suffix], static fn(string $part): bool => $part !== ''));
+        return implode(', ', array_filter([trim("{$item->prefix} {$label}"), $terms->pages($item->pages, Pages::FULL), $item->suffix], static fn(string $part): bool => $part !== ''));
     }
 
     private static function who(Source $source, Terms $terms): string
@@ -40,10 +38,5 @@ final class Label
             2 => "{$names[0]} {$terms->say('and')} {$names[1]}",
             default => "{$names[0]} {$terms->say('etAl')}",
         };
-    }
-
-    private static function when(Source $source, Terms $terms): string
-    {
-        return $source->date === null ? $terms->say('noDate') : $terms->year($source->date);
     }
 }

@@ -114,7 +114,7 @@ final readonly class References
                 continue;
             }
             $families[$people[0]->surname()][$people[0]->given][] = $source->id;
-            $works[implode("\t", array_map(static fn(Person $person): string => $person->inverted(), $people))][] = $source->id;
+            $works[$source->byline()][] = $source->id;
             $alike[$style->cited($source, 1)][] = $source;
         }
         foreach ($families as $given) {
@@ -143,7 +143,7 @@ final readonly class References
     {
         $same = [];
         foreach ($group as $source) {
-            $same[implode("\t", array_map(static fn(Person $person): string => $person->inverted(), $source->people()))][] = $source;
+            $same[$source->byline()][] = $source;
         }
         foreach ($same as $sources) {
             foreach (\count($sources) > 1 ? $sources : [] as $i => $source) {

@@ -59,6 +59,18 @@ final readonly class Source
         return $this->authors === [] ? $this->editors : $this->authors;
     }
 
+    /** Who stands for it, as one text: the same for works of the same people. */
+    public function byline(): string
+    {
+        return implode("\t", array_map(static fn(Person $person): string => $person->inverted(), $this->people()));
+    }
+
+    /** @return list<string> the names in its title that keep their capitals */
+    public function names(): array
+    {
+        return array_values(array_filter(array_map(trim(...), explode(',', $this->capitals)), static fn(string $name): bool => $name !== ''));
+    }
+
     /** Where it can be read: its DOI as an address, else its own address. */
     public function address(): string
     {

@@ -84,6 +84,20 @@ final readonly class Terms
         return $date->year === null ? $date->words : ($date->circa ? $this->say('circa') : '') . $before . $date->year;
     }
 
+    /** The year with the letter that tells it from others, n.d. where none is known: 1994a, n.d.-a. */
+    public function when(?PartialDate $date, string $letter = ''): string
+    {
+        $year = $date === null ? $this->say('noDate') : $this->year($date);
+
+        return $letter === '' ? $year : $year . ($date?->year === null ? '-' : '') . $letter;
+    }
+
+    /** p. 61, pp. 61–63; a place in words as it is: ch. 3. */
+    public function pages(string $place, string $form): string
+    {
+        return Pages::arePages($place) ? $this->say(Pages::areSeveral($place) ? 'pages' : 'page') . ' ' . Pages::range($place, $form) : $place;
+    }
+
     /** 2nd ed., rev. ed.; 2. Aufl. */
     public function edition(string $edition): string
     {

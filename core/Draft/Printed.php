@@ -47,7 +47,12 @@ final class Printed
             $note = $plan->topic($topic)->note;
             if ($note !== null && self::holds($note->blocks)) {
                 $starts[$topic] = \count($citations);
-                self::collect($note->blocks, $citations, $referenced);
+                foreach ($note->find('citation') as $node) {
+                    $citations[] = Cited::of($node);
+                }
+                foreach ($note->find('topicRef') as $node) {
+                    $referenced[(string) $node->string('topic')] = true;
+                }
             }
         }
         $properties = $plan->properties;
@@ -73,24 +78,6 @@ final class Printed
         }
 
         return false;
-    }
-
-    /**
-     * @param array<Node>       $nodes
-     * @param list<list<Cited>>   $citations
-     * @param array<string, true> $referenced
-     */
-    private static function collect(array $nodes, array &$citations, array &$referenced): void
-    {
-        foreach ($nodes as $node) {
-            if ($node->type === 'citation') {
-                $citations[] = Cited::of($node);
-            }
-            if ($node->type === 'topicRef') {
-                $referenced[(string) $node->string('topic')] = true;
-            }
-            self::collect($node->content, $citations, $referenced);
-        }
     }
 
     public function note(string $topic): ?Note

@@ -251,6 +251,9 @@ final class SourcesTest extends TestCase
         self::assertStringContainsString('20 MB', $post(str_repeat("%PDF-1.4\n", (int) (Limits::ATTACHMENT / 9) + 10)));
         DB::table('attachments')->insert(['plan_id' => $this->row->id, 'id' => self::newId(), 'holder' => $this->id('A'), 'name' => 'big.pdf', 'type' => 'application/pdf', 'bytes' => Limits::ATTACHMENTS, 'hash' => str_repeat('0', 64)]);
         self::assertStringContainsString('200 MB', $post("%PDF-1.4\n"));
+        DB::table('attachments')->where('name', 'big.pdf')->update(['removed_at' => now()]);
+        $this->post($this->at('attachments'), ['id' => self::newId(), 'holder' => $this->id('A'), 'file' => UploadedFile::fake()->createWithContent('x.pdf', "%PDF-1.4\n")], ['Accept' => 'application/json'])->assertOk();
+        self::assertSame(0, DB::table('attachments')->where('name', 'big.pdf')->count(), 'What was taken off makes room.');
         $this->post($this->at('attachments'), ['id' => self::newId(), 'holder' => self::newId(), 'file' => UploadedFile::fake()->createWithContent('x.pdf', "%PDF-1.4\n")], ['Accept' => 'application/json'])->assertStatus(422);
     }
 

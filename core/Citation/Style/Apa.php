@@ -31,7 +31,7 @@ final readonly class Apa implements Style
 
     public function cited(Source $source, int $names): string
     {
-        return $this->who($source, $names, false) . '|' . $this->when($source, '');
+        return $this->who($source, $names, false) . '|' . $this->terms->when($source->date);
     }
 
     public function citation(array $items, Uses $uses): string
@@ -54,14 +54,7 @@ final readonly class Apa implements Style
     /** 8.13. */
     private function place(Cited $item): string
     {
-        if ($item->pages === '') {
-            return '';
-        }
-        if (!Pages::arePages($item->pages)) {
-            return ", {$item->pages}";
-        }
-
-        return ', ' . $this->terms->say(Pages::areSeveral($item->pages) ? 'pages' : 'page') . ' ' . Pages::range($item->pages, Pages::FULL);
+        return $item->pages === '' ? '' : ', ' . $this->terms->pages($item->pages, Pages::FULL);
     }
 
     /** In English the comma stands within the quotation marks. */
@@ -104,14 +97,7 @@ final readonly class Apa implements Style
             return $this->terms->say('personal') . ($source->date === null ? '' : ', ' . $this->terms->day($source->date));
         }
 
-        return $this->when($source, $uses->letters[$source->id] ?? '');
-    }
-
-    private function when(Source $source, string $letter): string
-    {
-        $year = $source->date === null ? $this->terms->say('noDate') : $this->terms->year($source->date);
-
-        return $letter === '' ? $year : $year . ($source->date?->year === null ? '-' : '') . $letter;
+        return $this->terms->when($source->date, $uses->letters[$source->id] ?? '');
     }
 
     public function entry(Source $source, Uses $uses, ?Source $above): string
@@ -127,7 +113,7 @@ final readonly class Apa implements Style
     /** 9.14: the year; the day too of what comes out daily, monthly, or when it likes. */
     private function listedDate(Source $source, string $letter): string
     {
-        $year = $this->when($source, $letter);
+        $year = $this->terms->when($source->date, $letter);
         $isDated = \in_array($source->kind, [SourceKind::Newspaper, SourceKind::WebPage, SourceKind::Interview], true);
         $day = $isDated && $source->date !== null ? $this->terms->monthAndDay($source->date) : '';
 
@@ -206,7 +192,7 @@ final readonly class Apa implements Style
     {
         $editors = Prose::row(Prose::straight($source->authors === [] ? [] : $source->editors, true), '&');
         $editors = $editors === '' ? '' : "{$editors} (" . $this->terms->say(\count($source->editors) > 1 ? 'editors' : 'editor') . '), ';
-        $pages = $source->pages === '' ? '' : $this->terms->say(Pages::areSeveral($source->pages) ? 'pages' : 'page') . ' ' . Pages::range($source->pages, Pages::FULL);
+        $pages = $source->pages === '' ? '' : $this->terms->pages($source->pages, Pages::FULL);
         $details = Prose::joined(', ', $source->edition === '' ? '' : $this->terms->edition($source->edition), $source->volume === '' ? '' : $this->terms->say('Volume') . " {$source->volume}", $pages);
 
         return $this->terms->say('in') . " {$editors}" . Prose::italic($this->cased($source, $source->container)) . ($details === '' ? '' : " ({$details})");

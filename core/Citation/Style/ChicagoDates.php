@@ -32,10 +32,10 @@ final readonly class ChicagoDates implements Style
 
     public function cited(Source $source, int $names): string
     {
-        return $this->who($source, $names, false) . '|' . $this->when($source, '');
+        return $this->who($source, $names, false) . '|' . $this->terms->when($source->date);
     }
 
-    /** 15.24, 15.28, 15.30: (Pell 1994, 61; Moor 1998); works of the same people: (Pell 1994, 1996). */
+    /** 15.20, 15.24, 15.28, 15.30, 15.44: (Pell 1994, 61; Moor 1998); works of the same people: (Pell 1994, 1996). */
     public function citation(array $items, Uses $uses): string
     {
         $out = $before = '';
@@ -44,7 +44,7 @@ final readonly class ChicagoDates implements Style
             $who = $uses->kept[$source->id] ??= $this->who($source, $uses->names[$source->id] ?? 1, isset($uses->namesakes[$source->id]));
             $joins = $i > 0 && $who === $before && $item->prefix === '' && $items[$i - 1]->isBare();
             $out .= $i === 0 ? '' : ($joins ? ', ' : '; ');
-            $out .= Prose::joined(' ', $item->prefix, $joins || $item->withoutAuthor ? '' : $who, $this->when($source, $uses->letters[$source->id] ?? ''));
+            $out .= Prose::joined(' ', $item->prefix, $joins || $item->withoutAuthor ? '' : $who, $this->terms->when($source->date, $uses->letters[$source->id] ?? ''));
             $out .= ($item->pages === '' ? '' : ', ' . Pages::range($item->pages, Pages::CHICAGO)) . Apa::suffix($item);
             $before = $who;
         }
@@ -72,16 +72,8 @@ final readonly class ChicagoDates implements Style
         return implode(', ', \array_slice($shown, 0, max(1, $names))) . ($names > 1 ? ',' : '') . ' ' . $this->terms->say('etAl');
     }
 
-    /** 15.20: 1994a; 15.44: n.d. */
-    private function when(Source $source, string $letter): string
-    {
-        $year = $source->date === null ? $this->terms->say('noDate') : $this->terms->year($source->date);
-
-        return $letter === '' ? $year : $year . ($source->date?->year === null ? '-' : '') . $letter;
-    }
-
     public function entry(Source $source, Uses $uses, ?Source $above): string
     {
-        return $this->list->of($source, $above, $this->when($source, $uses->letters[$source->id] ?? ''));
+        return $this->list->of($source, $above, $this->terms->when($source->date, $uses->letters[$source->id] ?? ''));
     }
 }

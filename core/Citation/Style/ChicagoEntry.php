@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Embrel\Citation\Style;
 
 use Embrel\Citation\Pages;
-use Embrel\Citation\Person;
 use Embrel\Citation\Source;
 use Embrel\Citation\SourceKind;
 use Embrel\Citation\Terms;
@@ -42,8 +41,7 @@ final readonly class ChicagoEntry
             $source->kind === SourceKind::Film => ', ' . $this->terms->say('directorShort'),
             default => '',
         };
-        $whole = static fn(Person $person): string => $person->inverted();
-        if ($above !== null && array_map($whole, $above->people()) === array_map($whole, $people)) {
+        if ($above?->byline() === $source->byline()) {
             return "———{$role}";
         }
         $names = Prose::firstInverted($people);

@@ -6,7 +6,6 @@ namespace Embrel\Citation\Style;
 
 use Embrel\Citation\Cited;
 use Embrel\Citation\Pages;
-use Embrel\Citation\Person;
 use Embrel\Citation\Source;
 use Embrel\Citation\SourceKind;
 use Embrel\Citation\Terms;
@@ -108,7 +107,7 @@ final readonly class Mla implements Style
             return '';
         }
         $role = $source->authors !== [] ? '' : ', ' . $this->terms->say(\count($people) > 1 ? 'editorsLong' : 'editorLong');
-        if ($above !== null && array_map(self::whole(...), $above->people()) === array_map(self::whole(...), $people)) {
+        if ($above?->byline() === $source->byline()) {
             return "---{$role}";
         }
         $names = Prose::firstInverted($people);
@@ -120,11 +119,6 @@ final readonly class Mla implements Style
         } . $role;
     }
 
-    private static function whole(Person $person): string
-    {
-        return $person->inverted();
-    }
-
     /** Title of the container, its editors, version, number, publisher, date and place, in this order, with commas. */
     private function container(Source $source): string
     {
@@ -132,7 +126,7 @@ final readonly class Mla implements Style
             return $source->address();
         }
         $editors = $source->authors === [] || $source->editors === [] ? '' : $this->terms->say('editedBy') . ' ' . Prose::row(Prose::straight($source->editors), $this->terms->say('and'));
-        $pages = $source->pages === '' ? '' : $this->terms->say(Pages::areSeveral($source->pages) ? 'pages' : 'page') . ' ' . Pages::range($source->pages, Pages::MLA);
+        $pages = $source->pages === '' ? '' : $this->terms->pages($source->pages, Pages::MLA);
 
         return Prose::joined(
             ', ',

@@ -52,9 +52,7 @@ final readonly class Numbered implements Style
 
     private function one(Cited $item, int $number): string
     {
-        $place = Pages::arePages($item->pages) ? $this->terms->say(Pages::areSeveral($item->pages) ? 'pages' : 'page') . ' ' . Pages::range($item->pages, Pages::FULL) : $item->pages;
-
-        return ($item->prefix === '' ? '' : "{$item->prefix} ") . Prose::joined(', ', (string) $number, $place) . Apa::suffix($item);
+        return ($item->prefix === '' ? '' : "{$item->prefix} ") . Prose::joined(', ', (string) $number, $this->terms->pages($item->pages, Pages::FULL)) . Apa::suffix($item);
     }
 
     public function entry(Source $source, Uses $uses, ?Source $above): string
@@ -64,7 +62,7 @@ final readonly class Numbered implements Style
         $people = Prose::row(Prose::straight($source->people(), true), $terms->say('and'));
         $editors = $source->authors === [] || $source->editors === [] ? '' : Prose::row(Prose::straight($source->editors, true), $terms->say('and')) . ' (' . $terms->say(\count($source->editors) > 1 ? 'editors' : 'editor') . ')';
         $isPart = $source->container !== '';
-        $pages = $source->pages === '' ? '' : $terms->say(Pages::areSeveral($source->pages) ? 'pages' : 'page') . ' ' . Pages::range($source->pages, Pages::FULL);
+        $pages = $source->pages === '' ? '' : $terms->pages($source->pages, Pages::FULL);
         $read = $source->accessed === null ? '' : \sprintf($terms->say('accessed'), $terms->day($source->accessed));
 
         return "[{$uses->numbers[$source->id]}] " . Prose::sentences(

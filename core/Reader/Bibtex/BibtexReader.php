@@ -61,9 +61,7 @@ final class BibtexReader
                 $this->at = preg_match('/^[ \t]*@[a-z]+\s*[{(]/mi', $text, $m, PREG_OFFSET_CAPTURE, min(\strlen($text), $start + 1)) === 1 ? $m[0][1] : \strlen($text);
             }
         }
-        $unknown = array_keys($this->unknown);
-
-        return new SourcesRead($sources, $unknown === [] ? $this->said : [...$this->said, 'Fields that have no place here were left out: ' . implode(', ', \array_slice($unknown, 0, 12)) . (\count($unknown) > 12 ? '…' : '') . '.']);
+        return SourcesRead::of($sources, $this->said, $this->unknown);
     }
 
     /** @throws \DomainException */

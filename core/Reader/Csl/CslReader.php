@@ -47,7 +47,7 @@ final class CslReader
             }
         }
 
-        return new SourcesRead($sources, $this->unknown === [] ? $said : [...$said, 'Fields that have no place here were left out: ' . implode(', ', \array_slice(array_keys($this->unknown), 0, 12)) . '.']);
+        return SourcesRead::of($sources, $said, $this->unknown);
     }
 
     /** @return list<int> the line on which each entry of the outer list begins */

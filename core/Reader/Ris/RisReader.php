@@ -69,7 +69,7 @@ final class RisReader
             $this->keep($entry, $start, $sources, $said, $unknown);
         }
 
-        return new SourcesRead($sources, $unknown === [] ? $said : [...$said, 'Fields that have no place here were left out: ' . implode(', ', array_keys($unknown)) . '.']);
+        return SourcesRead::of($sources, $said, $unknown);
     }
 
     /**

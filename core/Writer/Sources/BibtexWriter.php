@@ -60,7 +60,7 @@ final class BibtexWriter
     private static function title(Source $source): string
     {
         $title = self::escaped($source->title);
-        foreach (array_filter(array_map(trim(...), explode(',', $source->capitals)), static fn(string $name): bool => $name !== '') as $name) {
+        foreach ($source->names() as $name) {
             $title = preg_replace('/(?<![\p{L}\p{N}{])' . preg_quote(self::escaped($name), '/') . '(?![\p{L}\p{N}}])/u', '{$0}', $title) ?? $title;
         }
 

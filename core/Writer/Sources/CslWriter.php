@@ -39,7 +39,7 @@ final class CslWriter
         foreach (self::FIELDS as $field => $name) {
             $item += $source->text($field) === '' ? [] : [$name => $source->text($field)];
         }
-        foreach (array_filter(array_map(trim(...), explode(',', $source->capitals)), static fn(string $name): bool => $name !== '') as $name) {
+        foreach ($source->names() as $name) {
             $item['title'] = preg_replace('/(?<![\p{L}\p{N}])' . preg_quote($name, '/') . '(?![\p{L}\p{N}])/u', '<span class="nocase">$0</span>', $item['title'] ?? '') ?? $source->title;
         }
 

@@ -1,5 +1,3 @@
-import { send } from '../http.js';
-
 const NARROWEST = 24;
 const WIDEST = 800;
 
@@ -40,14 +38,12 @@ export class Pictures {
         }
         const form = new FormData();
         form.append('picture', file);
-        try {
-            const { picture, said } = await send('POST', `${page.address}/pictures`, form);
-            page.perform({ type: 'picture', ids: [id], value: picture });
-            if (said.length) {
-                page.say(said.join(' '));
+        const answer = await page.upload('pictures', form);
+        if (answer) {
+            page.perform({ type: 'picture', ids: [id], value: answer.picture });
+            if (answer.said.length) {
+                page.say(answer.said.join(' '));
             }
-        } catch (error) {
-            page.say(error.status === 413 ? 'A picture may have 10 MB at most. Save it smaller, or as JPEG, and try again.' : error.message);
         }
     }
 

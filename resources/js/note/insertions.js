@@ -70,7 +70,7 @@ export class Insertions extends Popover {
 
     /** Asks for a topic by number or title. */
     refer(sign = '', editor = this.editor) {
-        const { dialogs, tree } = this.page;
+        const { dialogs } = this.page;
         const back = this.here(editor);
         // At once when the dialog goes: what is typed next must find the caret where it was.
         let put = (content) => {
@@ -79,8 +79,8 @@ export class Insertions extends Popover {
             back().insertContent(content).run();
         };
         const calledOff = () => put(sign ? { type: 'text', text: sign } : []);
-        dialogs.choose('Refer to a topic', 'Number or title', (wanted) => tree.rows(new Set()).map((row) => tree.get(row.id)).filter((topic) => topic && `${topic.label} ${topic.title}`.toLowerCase().includes(wanted)).slice(0, 12)
-            .map((topic) => [{ name: `${topic.label} ${topic.title || 'Untitled'}`.trim(), act: () => put([{ type: 'topicRef', attrs: { topic: topic.id } }]) }]));
+        const find = dialogs.finder();
+        dialogs.choose('Refer to a topic', 'Number or title', (wanted) => find(wanted).map(({ id, name }) => [{ name, act: () => put([{ type: 'topicRef', attrs: { topic: id } }]) }]));
         ['cancel', 'close'].forEach((event) => dialogs.choosing.addEventListener(event, () => calledOff(), { once: true }));
     }
 

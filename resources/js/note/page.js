@@ -3,10 +3,10 @@ import { send } from '../http.js';
 import { newId } from '../ids.js';
 import { colour } from '../plan/element.js';
 import { Insertions } from './insertions.js';
-import { isSafe } from './links.js';
 import { orderOf } from './order.js';
 import { cleaned } from './paste.js';
 import { block, extensions, toEditor } from './schema.js';
+import { Toolbar } from './toolbar.js';
 import { noteViews } from './views.js';
 
 const KEPT_FOR_MERGE = 400;
@@ -25,7 +25,7 @@ export class NotePage {
             injectCSS: false,
             extensions: extensions({
                 views: noteViews(page, { citation: (at, node) => this.insertions.editCitation(at, node), reference: (at, node) => this.page.goTo(node.attrs.topic), footnote: (at, node) => this.insertions.footnote(at, node) }),
-                on: { link: () => this.askLink(), cite: (sign) => this.insertions.cite(sign), refer: (sign) => this.insertions.refer(sign), edit: (node, at) => this.insertions.edit(node, at), footnote: () => this.insertions.footnote() },
+                on: { link: () => this.toolbar.askLink(), cite: (sign) => this.insertions.cite(sign), refer: (sign) => this.insertions.refer(sign), edit: (node, at) => this.insertions.edit(node, at), footnote: () => this.insertions.footnote() },
                 option: (name) => this.options[name], language: () => page.tree.properties.language,
             }),
             editorProps: {
@@ -34,44 +34,17 @@ export class NotePage {
                 handlePaste: (view, event) => this.insertions.takeFiles(event.clipboardData?.files, event), handleDrop: (view, event) => this.insertions.takeFiles(event.dataTransfer?.files, event),
             },
             onUpdate: () => this.changed(),
-            onTransaction: () => this.showTools(),
+            onTransaction: () => this.toolbar?.show(),
         });
         this.insertions = new Insertions(this);
-        this.tools();
+        this.toolbar = new Toolbar(this);
+        document.getElementById('close-note').addEventListener('click', () => { this.close(); (this.page.view === 'gather' ? this.page.gather.list : this.page.outline.box).focus({ preventScroll: true }); });
+        document.getElementById('wide-note').addEventListener('click', () => this.widen(!this.side.classList.contains('is-wide')));
+        this.setOption('size', this.options.size ?? 0);
     }
 
     get isOpen() {
         return this.topic !== null;
-    }
-
-    tools() {
-        const chain = () => this.editor.chain().focus();
-        const acts = {
-            bold: () => chain().toggleBold(), italic: () => chain().toggleItalic(), underline: () => chain().toggleUnderline(), strike: () => chain().toggleStrike(),
-            highlight: () => chain().toggleHighlight(), blockquote: () => chain().toggleBlockquote(), bulletList: () => chain().toggleBulletList(), orderedList: () => chain().toggleOrderedList(),
-            taskList: () => chain().toggleTaskList(),
-        };
-        const asks = { link: () => this.askLink(), cite: () => this.insertions.cite(), picture: () => this.insertions.choosePicture(), more: (button) => this.insertions.menu(button) };
-        this.toolbar = this.side.querySelector('.tools');
-        for (const button of this.toolbar.querySelectorAll('[data-tool]')) {
-            button.addEventListener('mousedown', (event) => event.preventDefault());
-            button.addEventListener('click', () => (asks[button.dataset.tool] ?? (() => acts[button.dataset.tool]().run()))(button));
-        }
-        document.getElementById('close-note').addEventListener('click', () => { this.close(); (this.page.view === 'gather' ? this.page.gather.list : this.page.outline.box).focus({ preventScroll: true }); });
-        document.getElementById('wide-note').addEventListener('click', () => this.widen(!this.side.classList.contains('is-wide')));
-        this.setOption('size', this.options.size ?? 0);
-        const form = document.getElementById('link-form');
-        form.addEventListener('submit', (event) => { event.preventDefault(); this.setLink(form.elements.address.value.trim()); });
-        document.getElementById('remove-link').addEventListener('click', () => this.setLink(''));
-    }
-
-    showTools() {
-        for (const button of this.toolbar?.querySelectorAll('[data-tool][aria-pressed]') ?? []) {
-            const isOn = String(this.editor?.isActive(button.dataset.tool) ?? false);
-            if (button.getAttribute('aria-pressed') !== isOn) {
-                button.setAttribute('aria-pressed', isOn);
-            }
-        }
     }
 
     /** A choice of the person's own, kept in this browser: size of text for reading, typographic signs. */
@@ -99,34 +72,7 @@ export class NotePage {
     /** The editor and its tools in another place of the page, where the note is read; null: back to the note's own. */
     moveTo(place) {
         const editor = document.getElementById('page');
-        (place ?? this.home).append(editor, this.toolbar);
-    }
-
-    askLink() {
-        const dialog = document.getElementById('link');
-        const { address } = dialog.querySelector('form').elements;
-        address.value = this.editor.getAttributes('link').href ?? '';
-        dialog.querySelector('.error').textContent = '';
-        dialog.showModal();
-        address.focus();
-    }
-
-    setLink(address) {
-        const dialog = document.getElementById('link');
-        const href = address && !/^[a-z]+:/i.test(address) ? (address.includes('@') ? `mailto:${address}` : `https://${address}`) : address;
-        if (href && !isSafe(href)) {
-            dialog.querySelector('.error').textContent = 'This is not an address of the web, mail or telephone.';
-            return;
-        }
-        dialog.close();
-        const chain = this.editor.chain().focus().extendMarkRange('link');
-        if (!href) {
-            chain.unsetLink().run();
-        } else if (this.editor.state.selection.empty && !this.editor.isActive('link')) {
-            chain.insertContent({ type: 'text', text: address, marks: [{ type: 'link', attrs: { href } }] }).run();
-        } else {
-            chain.setLink({ href }).run();
-        }
+        (place ?? this.home).append(editor, this.toolbar.box);
     }
 
     /** Opens the note of a topic and writes in it. */

@@ -1,4 +1,5 @@
 import { element } from '../plan/element.js';
+import { plainText } from './plain.js';
 
 const WIDTHS = [[240, 'Small'], [400, 'Medium'], [640, 'Large'], [null, 'Its own size']];
 
@@ -27,7 +28,7 @@ export function noteViews(page, edit) {
             box.setAttribute('aria-label', `Reference to ${box.textContent}`);
         }, edit.reference),
         footnote: chip('footnote', (box, node) => {
-            const text = plain(node.attrs.content ?? []);
+            const text = plainText({ content: node.attrs.content ?? [] });
             box.textContent = '*';
             box.title = text;
             box.setAttribute('aria-label', `Footnote: ${text}`);
@@ -35,8 +36,6 @@ export function noteViews(page, edit) {
         picture: ({ node, getPos, editor }) => picture(page, node, getPos, editor),
     };
 }
-
-const plain = (nodes) => nodes.map((node) => node.text ?? plain(node.content ?? [])).join('');
 
 function picture(page, first, getPos, editor) {
     let node = first;

@@ -90,8 +90,7 @@ export class Dialogs {
     moveTo(heads) {
         const { page } = this;
         const { tree, outline } = page;
-        const places = tree.rows(new Set()).map((row) => row.id).filter((id) => !heads.some((head) => tree.isWithin(id, head)));
-        const named = places.map((id) => ({ id, label: tree.get(id).label.toLowerCase(), name: `${tree.get(id).label} ${tree.get(id).title || 'Untitled'}`.trim() }));
+        const find = this.finder((id) => heads.some((head) => tree.isWithin(id, head)));
         const move = (place) => {
             this.choosing.close();
             outline.folds.delete(place.parent);
@@ -102,10 +101,8 @@ export class Dialogs {
         const before = ({ id }) => tree.placeOf(id);
         const after = ({ id }) => ({ parent: tree.get(id).parent, after: id });
         this.choose('Move to', 'Number, or some letters of a title', (wanted) => {
-            const found = named.filter(({ name }) => name.toLowerCase().includes(wanted))
-                .map((one) => ({ ...one, rank: wanted === '' ? 2 : one.label === wanted || one.label === `${wanted}.` ? 0 : one.name.toLowerCase().startsWith(wanted) ? 1 : 2 })).sort((one, other) => one.rank - other.rank).slice(0, 8);
             return [
-                ...found.map((one) => [{ name: `Into ${one.name}`, act: () => move(tree.lastPlace(one.id)) }, { name: 'Before', label: `Before ${one.name}`, act: () => move(before(one)) }, { name: 'After', label: `After ${one.name}`, act: () => move(after(one)) }]),
+                ...find(wanted).map((one) => [{ name: `Into ${one.name}`, act: () => move(tree.lastPlace(one.id)) }, { name: 'Before', label: `Before ${one.name}`, act: () => move(before(one)) }, { name: 'After', label: `After ${one.name}`, act: () => move(after(one)) }]),
                 ...(wanted === '' || 'the end of the plan'.includes(wanted) ? [[{ name: 'To the end of the plan', act: () => move(tree.lastPlace(ROOT)) }]] : []),
                 ...(wanted === '' || 'loose ideas'.includes(wanted) ? [[{ name: 'To the loose ideas', act: () => move(tree.lastPlace(TRAY)) }]] : []),
             ];
@@ -140,6 +137,17 @@ export class Dialogs {
         const plans = await this.otherPlans();
         this.choose('Bring in a plan', 'Some letters of its title', (wanted) => plans.filter((plan) => plan.title.toLowerCase().includes(wanted)).slice(0, 8)
             .map((plan) => [{ name: plan.title || 'Untitled', act: () => { this.choosing.close(); page.outline.clipboard.fromPlan(plan.id, [], page.tree.lastPlace(page.outline.looks.isAlone ? page.outline.start : ROOT)); } }]), 'There is no other plan.');
+    }
+
+    /** Finds topics of the tree by number or some letters of the title; those that are meant most surely come first. */
+    finder(isOut = () => false) {
+        const { tree } = this.page;
+        const named = tree.rows(new Set()).filter(({ id }) => !isOut(id)).map(({ id }) => {
+            const { label, title } = tree.get(id);
+            return { id, label: label.toLowerCase(), name: `${label} ${title || 'Untitled'}`.trim() };
+        });
+        const rank = ({ label, name }, wanted) => (wanted === '' ? 2 : label === wanted || label === `${wanted}.` ? 0 : name.toLowerCase().startsWith(wanted) ? 1 : 2);
+        return (wanted) => named.filter(({ name }) => name.toLowerCase().includes(wanted)).sort((one, other) => rank(one, wanted) - rank(other, wanted)).slice(0, 8);
     }
 
     /** A list that letters narrow: Enter takes the first, arrows go through it. `found` gives rows of buttons. */

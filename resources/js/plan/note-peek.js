@@ -1,4 +1,5 @@
 import { send } from '../http.js';
+import { plainText } from '../note/plain.js';
 import { element } from './element.js';
 
 const REST = 350;
@@ -28,7 +29,7 @@ export class NotePeek {
 
     async show(sign) {
         const note = await send('GET', `${this.page.address}/topics/${this.topicOf(sign)}/note`).catch(() => null);
-        const text = (note?.blocks ?? []).map(textOf).filter(Boolean).join('\n');
+        const text = (note?.blocks ?? []).map(plainText).filter(Boolean).join('\n');
         if (!text || !sign.isConnected) {
             return;
         }
@@ -46,5 +47,3 @@ export class NotePeek {
         this.card.hidden = true;
     }
 }
-
-const textOf = (node) => (typeof node.text === 'string' ? node.text : (node.content ?? []).map(textOf).join(node.type === 'paragraph' ? '' : ' '));

@@ -308,7 +308,7 @@ export class Page {
         try {
             return await send('POST', `${this.address}/${path}`, body);
         } catch (error) {
-            this.say(error.status === 413 ? 'The file is larger than what can be sent at once.' : error.message);
+            this.say(error.status === 413 ? 'The file is larger than what can be sent at once. Save it smaller and try again.' : error.message);
             return null;
         }
     }

@@ -31,10 +31,9 @@ export class Relations {
 
     /** Asks for the other topic by number or letters, then how the relation is called. */
     relate(id) {
-        const named = this.tree.rows(new Set()).map((row) => row.id).filter((other) => other !== id).map((other) => ({ id: other, label: this.tree.get(other).label.toLowerCase(), name: this.name(other) }));
         const { dialogs } = this.page;
-        dialogs.choose(`Relate ${this.name(id)} to`, 'Number, or some letters of a title', (wanted) => named
-            .filter(({ name }) => name.toLowerCase().includes(wanted)).map((one) => ({ ...one, rank: one.label === wanted ? 0 : one.name.toLowerCase().startsWith(wanted) ? 1 : 2 })).sort((a, b) => a.rank - b.rank).slice(0, 8)
+        const find = dialogs.finder((other) => other === id);
+        dialogs.choose(`Relate ${this.name(id)} to`, 'Number, or some letters of a title', (wanted) => find(wanted)
             .map((one) => [{ name: one.name, act: () => { dialogs.choosing.close(); this.add(id, one.id); } }]));
     }
 

@@ -185,8 +185,8 @@ export class ResearchView {
     fileInNote() {
         const { dialogs, tree } = this.page;
         const row = this.rows[this.at];
-        dialogs.choose('Into which note?', 'Number or title of the topic', (wanted) => tree.rows(new Set()).map(({ id }) => tree.get(id)).filter((topic) => topic && topic.id !== row.topic && !tree.isWithin(topic.id, row.topic) && `${topic.label} ${topic.title}`.toLowerCase().includes(wanted)).slice(0, 10)
-            .map((topic) => [{ name: `${topic.label} ${topic.title || 'Untitled'}`.trim(), act: () => { dialogs.choosing.close(); this.chooseNote(row, topic.id); } }]));
+        const find = dialogs.finder((id) => tree.isWithin(id, row.topic));
+        dialogs.choose('Into which note?', 'Number or title of the topic', (wanted) => find(wanted).map(({ id, name }) => [{ name, act: () => { dialogs.choosing.close(); this.chooseNote(row, id); } }]));
     }
 
     /** Those that wait for a note too, and are marked, go into the same one. */
