@@ -45,6 +45,13 @@ test('topics are added, written, moved, marked, folded and removed by keys', asy
     await writer.expectMap('1 Why 6 inside *\n2 Before\n  2.1 Grazing\n    2.1.1 Samphire\n  2.2 Wall\n3 Breach');
     await writer.type('[Space]', '[ArrowRight]');
     await expect(marked(page)).toHaveAccessibleName('1.1 Storms');
+    // The same when the parts stand on the map already.
+    await writer.type('[ArrowLeft]', '[Space]');
+    await writer.expectMap('1 Why 6 inside *\n2 Before\n  2.1 Grazing\n    2.1.1 Samphire\n  2.2 Wall\n3 Breach');
+    await writer.type('[Space]');
+    await expect(page.locator('.leaf', { hasText: 'Storms' })).toBeVisible();
+    await writer.type('[ArrowRight]');
+    await expect(marked(page)).toHaveAccessibleName('1.1 Storms');
     await writer.type('[ArrowDown]', '[ArrowDown]', '[Delete]');
     await expect(page.getByText('Removed', { exact: false })).toBeVisible();
     await writer.type('[Control+z]');

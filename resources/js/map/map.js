@@ -266,15 +266,24 @@ export class MapView {
             reachUp: () => this.go('up', true), reachDown: () => this.go('down', true), reachLeft: () => this.go('left', true), reachRight: () => this.go('right', true),
             larger: () => this.camera.by(STEP), smaller: () => this.camera.by(1 / STEP),
             wholeMap: () => this.fit(), wholeBranch: () => this.outline.active && this.fitBranch(this.outline.active),
-            fold: () => this.outline.active && this.outline.on('toggleFold', this.outline.active),
+            fold: () => this.toggleFold(),
             addInside: () => this.add('inside'), addAfter: () => this.add('after'), addBefore: () => this.add('before'),
         })[action]();
+    }
+
+    toggleFold() {
+        const { active, folds } = this.outline;
+        if (active) {
+            this.outline.on('toggleFold', active);
+            this.unfolded = folds.has(active) ? null : active;
+        }
     }
 
     /** Goes to the topic in a direction; `isMore`: and marks it beside the others. */
     go(direction, isMore = false) {
         const { outline, picture } = this;
         const next = outline.active && (this.justUnfolded(outline.active, direction) ?? (picture.shapes.has(outline.active) ? picture.ways.go(outline.active, direction) : this.nearNew(outline.active, direction)));
+        this.unfolded = null;
         if (next && isMore) {
             outline.marked.add(next);
             outline.active = next;
@@ -286,12 +295,12 @@ export class MapView {
         }
     }
 
-    /** The first part of a topic that was unfolded a moment ago, so that its parts are not on the map yet. */
+    /** The first part of a topic that was unfolded a moment ago: the same, whether its parts are on the map by now or not. */
     justUnfolded(id, direction) {
         const shape = this.picture.shapes.get(id);
         const isOut = shape && { right: shape.cos > 0.7, left: shape.cos < -0.7, up: shape.sin < -0.7, down: shape.sin > 0.7 }[direction];
         const [first] = isOut ? this.tree.partsOf(id).filter((part) => this.picture.index.has(part)) : [];
-        return first && !this.picture.shapes.has(first) ? first : null;
+        return first && (this.unfolded === id || !this.picture.shapes.has(first)) ? first : null;
     }
 
     /** From a topic that was only just made, and is not on the map yet: it will stand as its siblings do. */
