@@ -7,8 +7,8 @@ declare(strict_types=1);
 use App\Models\User;
 use App\Store\NewIds;
 use App\Store\PlanStore;
+use Embrel\Intake\Options;
 use Embrel\Plan\Plan;
-use Embrel\Reader\Options;
 use Embrel\Reader\TextOutline\TextReader;
 
 require __DIR__ . '/../vendor/autoload.php';

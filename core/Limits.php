@@ -31,6 +31,14 @@ final class Limits
     public const NOTE = 2 * 1024 * 1024;
     public const NOTE_DEPTH = 40;
     public const INTAKE = 64 * 1024 * 1024;
+    /** A document's package: how many entries, all of them unpacked, and one part of it. */
+    public const PACKAGE_ENTRIES = 5_000;
+    public const PACKAGE = 512 * 1024 * 1024;
+    public const PACKAGE_PART = 64 * 1024 * 1024;
+    /** Runs of text, paragraphs and cells of one document: a book of a million words has some 200,000. */
+    public const PIECES = 400_000;
+    /** HTML without the pictures in it. */
+    public const HTML = 16 * 1024 * 1024;
     /** One ordered batch of operations; the operation of an intake is exempt. */
     public const BATCH = 2 * 1024 * 1024;
     public const BATCH_OPERATIONS = 500;

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Embrel\Cli;
 
+use Embrel\Archive\Shelf;
 use Embrel\Draft\Choices;
 use Embrel\Id\CountedIds;
+use Embrel\Intake\Options;
+use Embrel\Intake\Result;
 use Embrel\Layout\Map\Arrangement;
 use Embrel\Layout\Map\Look;
 use Embrel\Layout\Map\Sheets;
@@ -80,7 +83,7 @@ final class Command
     }
 
     /** @param array{stripNumbers?: true, descriptions?: true, lists?: true} $reading */
-    private static function read(string $path, array $reading): Reader\Result
+    private static function read(string $path, array $reading, string $work, Shelf $shelf): Result
     {
         $format = Reader\Format::ofPath($path);
         $in = is_file($path) ? @fopen($path, 'r') : false;
@@ -89,46 +92,68 @@ final class Command
         }
         $title = pathinfo($path, PATHINFO_FILENAME);
 
-        return $format->reader()->read($in, new Reader\Options(mb_scrub($title), ...$reading), new CountedIds());
+        return $format->read($in, new Options(mb_scrub($title), ...$reading), new CountedIds(), $work, $shelf);
+    }
+
+    /**
+     * Does something with a folder of its own, which is gone afterwards.
+     *
+     * @param \Closure(string): void $do
+     */
+    private static function within(\Closure $do): void
+    {
+        $work = sys_get_temp_dir() . '/embrel-' . bin2hex(random_bytes(8));
+        if (!mkdir($work, 0700)) {
+            throw new \RuntimeException('No work folder could be made.');
+        }
+        try {
+            $do($work);
+        } finally {
+            array_map(unlink(...), glob("{$work}/*") ?: []);
+            rmdir($work);
+        }
     }
 
     /** @param array{stripNumbers?: true, descriptions?: true, lists?: true} $reading */
     private static function convert(string $input, string $output, array $reading, Choices $choices): void
     {
-        $format = Writer\Format::ofPath($output) ?? throw new Usage("“{$output}” has none of the extensions docx, md, opml, txt, svg and pdf.");
-        $result = self::read($input, $reading);
-        $work = sys_get_temp_dir() . '/embrel-' . bin2hex(random_bytes(8));
-        // Beside the output, so that it takes its place in one step: nothing half-written is ever there.
-        $partial = $output . '.' . bin2hex(random_bytes(4)) . '.part';
-        $out = @fopen($partial, 'w');
-        if ($out === false || !mkdir($work, 0700)) {
-            throw new \RuntimeException("“{$output}” cannot be written.");
-        }
-        try {
-            $losses = $format->writer(FontFolder::ofPackages())->write($result->plan, $choices, $out, $work);
-            if (!fclose($out) || !rename($partial, $output)) {
+        $format = Writer\Format::ofPath($output) ?? throw new Usage("“{$output}” has none of the extensions " . Writer\Format::extensions() . '.');
+        self::within(static function (string $work) use ($input, $output, $reading, $choices, $format): void {
+            $shelf = new Shelf($work);
+            $result = self::read($input, $reading, $work, $shelf);
+            // Beside the output, so that it takes its place in one step: nothing half-written is ever there.
+            $partial = $output . '.' . bin2hex(random_bytes(4)) . '.part';
+            $out = @fopen($partial, 'w');
+            if ($out === false) {
                 throw new \RuntimeException("“{$output}” cannot be written.");
             }
-            foreach ([...$result->repairs, ...$losses] as $sentence) {
-                fwrite(STDERR, "{$sentence}\n");
+            try {
+                $losses = $format->writer(FontFolder::ofPackages())->write($result->plan, $choices->withPictures($shelf), $out, $work);
+                if (!fclose($out) || !rename($partial, $output)) {
+                    throw new \RuntimeException("“{$output}” cannot be written.");
+                }
+                self::say([...$result->repairs, ...$losses]);
+            } finally {
+                is_file($partial) ? unlink($partial) : null;
             }
-        } finally {
-            array_map(unlink(...), glob("{$work}/*") ?: []);
-            rmdir($work);
-            if (is_file($partial)) {
-                unlink($partial);
-            }
+        });
+    }
+
+    /** @param list<string> $sentences */
+    private static function say(array $sentences): void
+    {
+        foreach ($sentences as $sentence) {
+            fwrite(STDERR, "{$sentence}\n");
         }
     }
 
     /** @param array{stripNumbers?: true, descriptions?: true, lists?: true} $reading */
     private static function inspect(string $path, array $reading): void
     {
-        $result = self::read($path, $reading);
-        $facts = Facts::of($result->plan);
-        foreach ($result->repairs as $sentence) {
-            fwrite(STDERR, "{$sentence}\n");
-        }
-        fwrite(STDOUT, json_encode($facts, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR) . "\n");
+        self::within(static function (string $work) use ($path, $reading): void {
+            $result = self::read($path, $reading, $work, new Shelf($work));
+            self::say($result->repairs);
+            fwrite(STDOUT, json_encode(Facts::of($result->plan), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR) . "\n");
+        });
     }
 }

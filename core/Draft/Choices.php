@@ -48,4 +48,15 @@ final readonly class Choices
         public bool $severalSheets = false,
         public bool $allSources = false,
     ) {}
+
+    public function withPictures(?Pictures $pictures): self
+    {
+        return $this->with(['pictures' => $pictures]);
+    }
+
+    /** @param array<string, mixed> $changes field → value of the field's own type */
+    public function with(array $changes): self
+    {
+        return new self(...($changes + get_object_vars($this))); // @phpstan-ignore argument.type (each caller passes the field's own type)
+    }
 }

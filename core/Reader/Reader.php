@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Embrel\Reader;
 
 use Embrel\Id\Ids;
+use Embrel\Intake\Options;
+use Embrel\Intake\Result;
 
 /** Reads one file format into a plan. */
 interface Reader

@@ -27,6 +27,26 @@ final class Source
     }
 
     /**
+     * The bytes as a file at a path, for formats that are read from several places at once.
+     *
+     * @param resource $in
+     *
+     * @throws Unreadable when there is nothing, or too much
+     */
+    public static function copied($in, string $path): string
+    {
+        $out = fopen($path, 'w') ?: throw new \RuntimeException('The file could not be put into the work folder.');
+        $bytes = (int) stream_copy_to_stream($in, $out, Limits::INTAKE + 1);
+        fclose($out);
+
+        return match (true) {
+            $bytes > Limits::INTAKE => throw Unreadable::tooLarge(),
+            $bytes === 0 => throw Unreadable::empty(),
+            default => $path,
+        };
+    }
+
+    /**
      * The whole as UTF-8.
      *
      * @param resource $in

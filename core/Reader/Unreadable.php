@@ -29,6 +29,16 @@ final class Unreadable extends \RuntimeException
         return new self('The Markdown file is larger than the size limit of ' . intdiv(Limits::MARKDOWN, 1024 * 1024) . ' MB. Divide it, and take the pieces in as branches of one plan.');
     }
 
+    public static function pageTooLarge(): self
+    {
+        return new self('The page is larger than the size limit of ' . intdiv(Limits::HTML, 1024 * 1024) . ' MB without its pictures. Divide it, and take the pieces in as branches of one plan.');
+    }
+
+    public static function noLevels(): self
+    {
+        return new self('The table has no column of levels. Name one column “level” (1 for a main section) and one “title” in the first row, or put the level first and the title second.');
+    }
+
     public static function tooManyTopics(int $line): self
     {
         return new self('The file holds more than ' . number_format(Limits::TOPICS) . " topics (reached at line {$line}), the most that a plan can hold.");
@@ -79,9 +89,21 @@ final class Unreadable extends \RuntimeException
         return new self("The XML is not well-formed or incomplete at line {$line}: {$message}");
     }
 
+    /** @param string $kind what it should be; @param string $why as the end of a sentence */
+    public static function document(string $kind, string $why): self
+    {
+        return new self("This is not a {$kind} that can be read: {$why}.");
+    }
+
+    /** @param string $why as the end of a sentence */
+    public static function tooMuch(string $why): self
+    {
+        return new self("The document cannot be taken in whole: {$why}.");
+    }
+
     public static function unknownFormat(string $extension): self
     {
-        return new self("Files of the kind “.{$extension}” cannot be read. Outline files (opml), text (txt) and Markdown (md) can.");
+        return new self("Files of the kind “.{$extension}” cannot be read. Documents (docx, odt), web pages (html), Markdown (md), outline files (opml), text (txt) and tables (csv) can.");
     }
 
     public static function noAccess(string $path): self

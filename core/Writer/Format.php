@@ -63,6 +63,15 @@ enum Format: string
         return $this === self::Svg || $this === self::Pdf;
     }
 
+    /** @return string such as “docx, md and pdf” */
+    public static function extensions(): string
+    {
+        $all = array_column(self::cases(), 'value');
+        $last = array_pop($all);
+
+        return implode(', ', $all) . " and {$last}";
+    }
+
     public static function ofPath(string $path): ?self
     {
         $extension = strtolower(pathinfo($path, PATHINFO_EXTENSION));

@@ -6,9 +6,12 @@ namespace Database\Seeders;
 
 use App\Models\User;
 use App\Store\PlanStore;
+use App\Store\WorkFolder;
+use Embrel\Archive\Shelf;
 use Embrel\Citation\Source;
 use Embrel\Citation\SourceForm;
 use Embrel\Id\Ids;
+use Embrel\Intake\Options;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Flag;
 use Embrel\Plan\Kind;
@@ -17,7 +20,6 @@ use Embrel\Plan\Plan;
 use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
 use Embrel\Reader\Format;
-use Embrel\Reader\Options;
 use Embrel\RichText\Node;
 use Embrel\RichText\Note;
 use Embrel\Shape;
@@ -42,7 +44,7 @@ final class SampleSeeder
     public function plan(array $given): Plan
     {
         $in = fopen(__DIR__ . '/plans/' . $given['file'], 'r') ?: throw new \RuntimeException("{$given['file']} is missing.");
-        $plan = Format::ofPath($given['file'])->reader()->read($in, new Options($given['title']), $this->ids)->plan;
+        $plan = WorkFolder::with(fn(string $work): Plan => Format::ofPath($given['file'])->read($in, new Options($given['title']), $this->ids, $work, new Shelf($work))->plan);
         $properties = $given['properties'];
         if (isset($properties['due'])) {
             $properties['due'] = date('Y-m-d', strtotime((string) $properties['due']) ?: null);

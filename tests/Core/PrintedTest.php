@@ -17,7 +17,6 @@ use Embrel\Operation\RemoveTopics;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Reader\Format as Reading;
-use Embrel\Reader\Options;
 use Embrel\RichText\Node;
 use Embrel\RichText\Note;
 use Embrel\Writer\Format;
@@ -140,13 +139,13 @@ final class PrintedTest extends TestCase
     {
         $plan = self::plan();
         $file = self::written(Format::Opml, $plan);
-        $back = Reading::Opml->reader()->read(Build::stream($file), new Options(), new CountedIds('06'))->plan;
+        $back = Build::intake(Reading::Opml, $file, ids: new CountedIds('06'))->plan;
 
         self::assertEquals($plan->sources, $back->sources);
         self::assertSame(str_replace([Build::id($plan, 'Mud'), Build::id($plan, 'Wall'), Build::id($plan, 'Tide')], [Build::id($back, 'Mud'), Build::id($back, 'Wall'), Build::id($back, 'Tide')], self::html($plan)), self::html($back));
         self::assertStringContainsString('dear (Pell, 1994, p. 61)', (string) (new \SimpleXMLElement($file))->body->outline[0]['_note']);
         $branch = self::written(Format::Opml, $plan, new Choices(from: Build::id($plan, 'Wall')));
-        self::assertCount(1, Reading::Opml->reader()->read(Build::stream($branch), new Options(), new CountedIds('07'))->plan->sources, 'A branch takes along what it cites.');
+        self::assertCount(1, Build::intake(Reading::Opml, $branch, ids: new CountedIds('07'))->plan->sources, 'A branch takes along what it cites.');
     }
 
     private static function plan(string $style = 'apa', string $more = ''): Plan

@@ -8,6 +8,7 @@ use Embrel\Citation\Source;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Id\CountedIds;
+use Embrel\Intake\Options;
 use Embrel\Operation\TopicForm;
 use Embrel\Plan\Dye;
 use Embrel\Plan\Edit;
@@ -20,7 +21,6 @@ use Embrel\Plan\Scheme;
 use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
 use Embrel\Reader\Format as Reading;
-use Embrel\Reader\Options;
 use Embrel\RichText\Note;
 use Embrel\RichText\Schema;
 use Embrel\Writer\Format;
@@ -82,7 +82,7 @@ final class WriterTest extends TestCase
     {
         $plan = self::rich()->withSources([Build::ulid(8) => new Source(Build::ulid(8), 'Pell, “Tides & Walls”')]);
         $file = $this->write(Format::Opml, $plan, new Choices(loose: true));
-        $back = Reading::Opml->reader()->read(Build::stream($file), new Options(), new CountedIds('04'));
+        $back = Build::intake(Reading::Opml, $file, ids: new CountedIds('04'));
         self::assertSame([], $back->repairs);
         self::assertSame(self::forms($plan), self::forms($back->plan));
         self::assertEquals($plan->properties, $back->plan->properties);
@@ -133,7 +133,7 @@ final class WriterTest extends TestCase
     public function testMarkdownComesBackAsWhatItWas(): void
     {
         $file = $this->write(Format::Markdown, self::rich());
-        $back = Reading::Markdown->reader()->read(Build::stream($file), new Options(), new CountedIds())->plan;
+        $back = Build::intake(Reading::Markdown, $file, ids: new CountedIds())->plan;
         self::assertSame("Test plan\n  Abstract\n  1 Tide & <Wall>\n    1.1 Mud\n      1.1.1 Deep\n        Deeper\n  A Tables", Build::outline($back));
         $note = (string) $back->topic(Build::id($back, '1.1 Mud'))->note?->plainText();
         self::assertStringContainsString("Plain, bold & <b>\na linkstruck", $note);
@@ -255,7 +255,7 @@ final class WriterTest extends TestCase
     public function testEveryFormatTakesAPlanOfHostileTitles(): void
     {
         $in = Build::sample('hostile/blns-first-100.opml');
-        $plan = $in === null ? self::rich() : Reading::Opml->reader()->read($in, new Options(), new CountedIds())->plan;
+        $plan = $in === null ? self::rich() : Build::intake(Reading::Opml, $in)->plan;
         foreach (Format::cases() as $format) {
             self::assertNotSame('', $this->write($format, $plan));
         }

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Store\WorkFolder;
+use Embrel\Archive\Shelf;
 use Embrel\Id\Ids;
+use Embrel\Intake\Options;
+use Embrel\Intake\Result;
 use Embrel\Limits;
 use Embrel\Reader\Format;
-use Embrel\Reader\Options;
-use Embrel\Reader\Result;
 use Embrel\Reader\Unreadable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
@@ -62,6 +64,6 @@ final class IntakeRequest extends FormRequest
         }
         $options = new Options($title, $this->boolean('strip_numbers'), $this->boolean('descriptions'), $this->boolean('lists'));
 
-        return $in === false ? throw Unreadable::empty() : $format->reader()->read($in, $options, $ids);
+        return $in === false ? throw Unreadable::empty() : WorkFolder::with(static fn(string $work): Result => $format->read($in, $options, $ids, $work, new Shelf($work)));
     }
 }

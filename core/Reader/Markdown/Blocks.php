@@ -4,15 +4,25 @@ declare(strict_types=1);
 
 namespace Embrel\Reader\Markdown;
 
-use Embrel\Intake\Growing;
+use Embrel\Archive\Shelf;
+use Embrel\Document\Anchor;
+use Embrel\Document\Column;
+use Embrel\Document\Reading;
+use Embrel\Reader\Html\EmbeddedPictures;
+use Embrel\Reader\Html\HtmlBlocks;
+use Embrel\Reader\PicturePlace;
+use Embrel\RichText\Flow;
 use Embrel\RichText\Mark;
 use Embrel\RichText\Node;
 use Embrel\RichText\Schema;
 use Embrel\RichText\Text;
 use League\CommonMark\Extension\CommonMark\Node\Block as CommonBlock;
 use League\CommonMark\Extension\CommonMark\Node\Inline as CommonInline;
+use League\CommonMark\Extension\Footnote\Node\Footnote;
+use League\CommonMark\Extension\Footnote\Node\FootnoteRef;
 use League\CommonMark\Extension\Strikethrough\Strikethrough;
 use League\CommonMark\Extension\Table;
+use League\CommonMark\Extension\TaskList\TaskListItemMarker;
 use League\CommonMark\Node\Block\Paragraph;
 use League\CommonMark\Node\Inline\Newline;
 use League\CommonMark\Node\Inline\Text as MarkdownText;
@@ -22,50 +32,82 @@ use League\CommonMark\Node\StringContainerInterface;
 /** Markdown's blocks and inlines as those of a note. A picture in a line stands as a block of its own. */
 final class Blocks
 {
+    /** Stands, while a title is read, where the anchor of its topic stood. */
+    private const HERE = "\u{E000}embrel\u{E000}";
     private const MARKS = [CommonInline\Strong::class => 'bold', CommonInline\Emphasis::class => 'italic', Strikethrough::class => 'strike', CommonInline\Code::class => 'code'];
 
-    public function __construct(private readonly Growing $growing) {}
+    /** @var array<string, Footnote>|null label → the footnote */
+    private ?array $footnotes = null;
+    private bool $isInFootnote = false;
+    /** The topic that an anchor in the text at hand names. */
+    private ?Anchor $anchor = null;
+
+    public function __construct(private readonly Reading $reading, private readonly Shelf $shelf, private readonly HtmlBlocks $html, private readonly MarkdownNode $document) {}
 
     /**
-     * A heading: its text without signs and raw HTML, and the pictures that stood in it, which are
-     * for its note. Where there is nothing but pictures, their descriptions are the text.
+     * The text of a heading or an item; where it carries a topic, that, and its title without the number before it.
      *
-     * @return array{string, list<Node>}
+     * @return array{Flow, Anchor|null, string|null}
      */
     public function title(MarkdownNode $node): array
     {
-        $text = $described = '';
-        $pictures = [];
+        $this->anchor = null;
+        $flow = new Flow();
+        $before = '';
         foreach ($this->inlines($node, []) as $inline) {
-            if ($inline->type === 'picture') {
-                $pictures[] = $inline;
-                $described .= ' ' . $inline->string('alt');
-            } else {
-                $text .= $inline->plainText();
+            if ($inline->type === 'text' && $inline->text === self::HERE) {
+                $before = $flow->plainText();
+                continue;
             }
+            $inline->type === 'text' ? $flow->text($inline->text, $inline->marks) : $flow->put($inline);
         }
+        $anchor = $this->anchor;
+        $this->anchor = null;
 
-        return [self::oneLine(trim($text) === '' ? $described : $text), $pictures];
-    }
-
-    private static function oneLine(string $text): string
-    {
-        return trim((string) preg_replace('/\s+/u', ' ', $text));
+        return [$flow, $anchor, $before === '' ? null : substr($flow->plainText(), \strlen($before))];
     }
 
     /** @return list<Node> */
     public function of(MarkdownNode $node): array
     {
+        $this->reading->count();
+
         return match (true) {
-            $node instanceof Paragraph => $this->paragraphs($this->inlines($node, [])),
+            $node instanceof Paragraph => Flow::divided($this->inlines($node, [])),
             $node instanceof CommonBlock\Heading => [new Node('heading', ['level' => min(3, $node->getLevel())], array_values(array_filter($this->inlines($node, []), static fn(Node $one): bool => $one->type !== 'picture')))],
-            $node instanceof CommonBlock\ListBlock => $this->list($node),
+            $node instanceof CommonBlock\ListBlock => $this->listOf($node, $node->children()),
             $node instanceof CommonBlock\BlockQuote => $this->wrapped('blockquote', $node),
             $node instanceof CommonBlock\FencedCode, $node instanceof CommonBlock\IndentedCode => [$this->code($node->getLiteral())],
             $node instanceof CommonBlock\ThematicBreak => [new Node('horizontalRule')],
             $node instanceof Table\Table => $this->table($node),
-            default => $this->other($node),
+            $node instanceof CommonBlock\HtmlBlock => $this->raw($node->getLiteral()),
+            default => [],
         };
+    }
+
+    /** @return list<Node> */
+    private function raw(string $html): array
+    {
+        $column = new Column();
+        $this->html->fragment($html, $column);
+
+        return $column->take();
+    }
+
+    /**
+     * @param iterable<MarkdownNode> $children items of the list
+     *
+     * @return list<Node>
+     */
+    public function listOf(CommonBlock\ListBlock $list, iterable $children): array
+    {
+        $items = [];
+        foreach ($children as $item) {
+            $items[] = $this->children($item);
+        }
+        $isOrdered = $list->getListData()->type === CommonBlock\ListBlock::TYPE_ORDERED;
+
+        return $items === [] ? [] : [Column::list($items, $isOrdered, (int) ($list->getListData()->start ?? 1))];
     }
 
     private function code(string $text): Node
@@ -73,29 +115,6 @@ final class Blocks
         $text = rtrim(Text::cleaned($text), "\n");
 
         return new Node('codeBlock', [], $text === '' ? [] : [Node::text($text)]);
-    }
-
-    /** @return list<Node> */
-    private function other(MarkdownNode $node): array
-    {
-        $blocks = [];
-        foreach (Html::parts($node) ?? [] as $part) {
-            $blocks[] = $part instanceof Node ? $part : new Node('heading', ['level' => min(3, $part['level'])], $part['title'] === '' ? [] : [Node::text($part['title'])]);
-        }
-
-        return $blocks;
-    }
-
-    /** @return list<Node> */
-    private function list(CommonBlock\ListBlock $list): array
-    {
-        $items = [];
-        foreach ($list->children() as $item) {
-            $items[] = new Node('listItem', [], $this->children($item));
-        }
-        $ordered = $list->getListData()->type === CommonBlock\ListBlock::TYPE_ORDERED;
-
-        return $items === [] ? [] : [new Node($ordered ? 'orderedList' : 'bulletList', $ordered ? ['start' => max(0, min(1_000_000, (int) $list->getListData()->start))] : [], $items)];
     }
 
     /** @return list<Node> at least one block */
@@ -126,7 +145,8 @@ final class Blocks
             $cells = [];
             foreach ($row->children() as $cell) {
                 $header = $cell instanceof Table\TableCell && $cell->getType() === Table\TableCell::TYPE_HEADER;
-                $blocks = $this->paragraphs($this->inlines($cell, []));
+                $blocks = Flow::divided($this->inlines($cell, []));
+                $this->reading->count(2);
                 $cells[] = new Node($header ? 'tableHeader' : 'tableCell', [], $blocks === [] ? [Node::paragraph([])] : $blocks);
             }
             if ($cells !== []) {
@@ -135,32 +155,6 @@ final class Blocks
         }
 
         return $rows === [] ? [] : [new Node('table', [], $rows)];
-    }
-
-    /**
-     * @param list<Node> $inlines pictures among them
-     *
-     * @return list<Node> paragraphs, and pictures between them
-     */
-    private function paragraphs(array $inlines): array
-    {
-        $blocks = [];
-        $run = [];
-        foreach ([...$inlines, null] as $inline) {
-            if ($inline !== null && $inline->type !== 'picture') {
-                $run[] = $inline;
-                continue;
-            }
-            if (trim(implode('', array_map(static fn(Node $one): string => $one->plainText(), $run))) !== '') {
-                $blocks[] = Node::paragraph($run);
-            }
-            if ($inline !== null) {
-                $blocks[] = $inline;
-            }
-            $run = [];
-        }
-
-        return $blocks;
     }
 
     /**
@@ -175,7 +169,7 @@ final class Blocks
         foreach ($parent->children() as $node) {
             if ($node instanceof CommonInline\HtmlInline) {
                 $html->tag($node->getLiteral());
-                array_push($out, ...$html->made());
+                array_push($out, ...$this->made($html));
                 continue;
             }
             if (!$html->isHidden()) {
@@ -200,8 +194,10 @@ final class Blocks
 
         return match (true) {
             $node instanceof Newline => $node->getType() === Newline::HARDBREAK ? [new Node('hardBreak')] : [Node::text(' ', $marks)],
+            $node instanceof TaskListItemMarker => [Node::text($node->isChecked() ? '☑ ' : '☐ ')],
+            $node instanceof FootnoteRef => $this->footnote($node),
             $node instanceof CommonInline\Link => $this->link($node, $marks),
-            $node instanceof CommonInline\Image => [$this->picture($node, $marks)],
+            $node instanceof CommonInline\Image => $this->picture($node, $marks),
             $node instanceof MarkdownText, $node instanceof CommonInline\Code => $this->text($node, $marks),
             default => $this->inlines($node, $marks),
         };
@@ -245,32 +241,86 @@ final class Blocks
         if (Schema::isSafeLink($href)) {
             return $this->inlines($link, [...$marks, new Mark('link', ['href' => $href])]);
         }
-        $this->growing->repaired('A link that is not an address of the web, mail or telephone was left out; its text stays.');
+        $this->reading->remark('A link that is not an address of the web, mail or telephone was left out; its text stays.');
 
         return $this->inlines($link, $marks);
     }
 
-    /** @param list<Mark> $marks */
-    private function picture(CommonInline\Image $image, array $marks): Node
+    /**
+     * Its words stand where its sign is.
+     *
+     * @return list<Node>
+     */
+    private function footnote(FootnoteRef $sign): array
     {
-        $alt = trim(implode('', array_map(static fn(Node $one): string => $one->plainText(), $this->inlines($image, []))));
-        $this->growing->repaired('A picture stays where it is on the web; the note keeps its address and description.');
-
-        return self::pictureAt($image->getUrl(), $alt, $marks);
-    }
-
-    /** @param list<Mark> $marks around it: a link becomes the picture's own */
-    public static function pictureAt(string $src, string $alt, array $marks = []): Node
-    {
-        $href = null;
-        foreach ($marks as $mark) {
-            $href = $mark->type === 'link' ? $mark->attrs['href'] : $href;
+        if ($this->footnotes === null) {
+            $this->footnotes = [];
+            foreach ($this->document->iterator() as $node) {
+                $node instanceof Footnote ? $this->footnotes[$node->getReference()->getLabel()] = $node : null;
+            }
+        }
+        $note = $this->footnotes[$sign->getReference()->getLabel()] ?? null;
+        if ($note === null || $this->isInFootnote) {
+            return [];
+        }
+        $this->isInFootnote = true;
+        $inlines = [];
+        foreach ($note->children() as $child) {
+            $inlines = [...$inlines, ...($inlines === [] ? [] : [new Node('hardBreak')]), ...array_values(array_filter($this->inlines($child, []), static fn(Node $one): bool => $one->type !== 'picture' && $one->type !== 'footnote'))];
+        }
+        $this->isInFootnote = false;
+        $flow = new Flow();
+        foreach ($inlines as $one) {
+            $one->type === 'text' ? $flow->text($one->text, $one->marks) : $flow->put($one);
         }
 
-        return new Node('picture', array_filter([
-            'src' => Schema::isSafeLink($src) ? $src : null,
-            'href' => $href,
-            'alt' => $alt === '' ? null : mb_strcut($alt, 0, 4000),
-        ], static fn(?string $value): bool => $value !== null));
+        return $flow->nodes() === [] ? [] : [new Node('footnote', [], $flow->nodes())];
+    }
+
+    /** @return list<Node> what the tags since the last call stand for; an anchor of a topic leaves a sign of where it stood */
+    private function made(InlineHtml $html): array
+    {
+        $made = [];
+        foreach ($html->made() as $one) {
+            if (\is_array($one)) {
+                array_push($made, ...$this->pictureAt($one['src'], $one['alt'], $one['marks'], $one['width']));
+            } elseif ($one instanceof Anchor) {
+                $this->anchor = $one;
+                $made[] = Node::text(self::HERE);
+            } else {
+                $made[] = $one;
+            }
+        }
+
+        return $made;
+    }
+
+    /**
+     * @param list<Mark> $marks
+     *
+     * @return list<Node>
+     */
+    private function picture(CommonInline\Image $image, array $marks): array
+    {
+        $alt = trim(implode('', array_map(static fn(Node $one): string => $one->plainText(), $this->inlines($image, []))));
+
+        return $this->pictureAt($image->getUrl(), $alt, $marks, 0, (string) $image->getTitle());
+    }
+
+    /**
+     * @param list<Mark> $marks around it: a link becomes the picture's own
+     *
+     * @return list<Node>
+     */
+    private function pictureAt(string $src, string $alt, array $marks, int $width, string $caption = ''): array
+    {
+        $attrs = array_filter(['alt' => mb_strcut($alt, 0, 4000), 'caption' => mb_strcut($caption, 0, 8000)], static fn(string $one): bool => $one !== '');
+        foreach ($marks as $mark) {
+            $attrs += $mark->type === 'link' ? ['href' => $mark->attrs['href']] : [];
+        }
+        $id = str_starts_with($src, EmbeddedPictures::SCHEME) ? substr($src, \strlen(EmbeddedPictures::SCHEME)) : null;
+        $picture = $id === null ? PicturePlace::onTheWeb($src, $attrs, $this->reading) : PicturePlace::of($id, $width, $attrs, $this->shelf, $this->reading);
+
+        return $picture === null ? [] : [$picture];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Reader\Markdown;
 
+use Embrel\Document\Anchor;
 use Embrel\RichText\Mark;
 use Embrel\RichText\Node;
 use Embrel\RichText\Schema;
@@ -20,7 +21,7 @@ final class InlineHtml
     /** @var list<array{tag: string, mark: Mark|null}> */
     private array $open = [];
     private ?string $hidden = null;
-    /** @var list<Node> */
+    /** @var list<Node|Anchor|array{src: string, alt: string, marks: list<Mark>, width: int}> */
     private array $made = [];
 
     public function tag(string $html): void
@@ -38,7 +39,10 @@ final class InlineHtml
         } elseif ($tag === 'br') {
             $this->made[] = new Node('hardBreak');
         } elseif ($tag === 'img') {
-            $this->made[] = Blocks::pictureAt(self::attribute($html, 'src'), self::attribute($html, 'alt'), $this->marks());
+            $this->made[] = ['src' => self::attribute($html, 'src'), 'alt' => self::attribute($html, 'alt'), 'marks' => $this->marks(), 'width' => (int) self::attribute($html, 'width')];
+        } elseif ($tag === 'a' && ($anchor = Anchor::of(self::attribute($html, 'id'))) !== null) {
+            $this->made[] = $anchor;
+            $this->open[] = ['tag' => $tag, 'mark' => null];
         } else {
             $this->open[] = ['tag' => $tag, 'mark' => $this->mark($tag, $html)];
         }
@@ -84,7 +88,7 @@ final class InlineHtml
         return array_values(array_filter(array_column($this->open, 'mark')));
     }
 
-    /** @return list<Node> what the tags since the last call stand for themselves */
+    /** @return list<Node|Anchor|array{src: string, alt: string, marks: list<Mark>, width: int}> what the tags since the last call stand for themselves: breaks, anchors of topics, pictures */
     public function made(): array
     {
         $made = $this->made;

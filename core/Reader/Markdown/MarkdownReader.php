@@ -4,51 +4,49 @@ declare(strict_types=1);
 
 namespace Embrel\Reader\Markdown;
 
-use Embrel\Id\Ids;
-use Embrel\Intake\Growing;
-use Embrel\Intake\TypedNumbers;
+use Embrel\Archive\Shelf;
+use Embrel\Document\Anchor;
+use Embrel\Document\Element;
+use Embrel\Document\Manuscript;
+use Embrel\Document\Reading;
+use Embrel\Document\TooManyPieces;
 use Embrel\Limits;
-use Embrel\Reader\Options;
-use Embrel\Reader\Reader;
-use Embrel\Reader\Result;
+use Embrel\Reader\DocumentReader;
+use Embrel\Reader\Html\EmbeddedPictures;
+use Embrel\Reader\Html\HtmlBlocks;
 use Embrel\Reader\Source;
 use Embrel\Reader\Unreadable;
-use Embrel\RichText\Node;
+use Embrel\RichText\Flow;
 use League\CommonMark\Environment\Environment;
 use League\CommonMark\Extension\CommonMark\CommonMarkCoreExtension;
-use League\CommonMark\Extension\CommonMark\Node\Block\Heading;
-use League\CommonMark\Extension\CommonMark\Node\Block\ListBlock;
+use League\CommonMark\Extension\CommonMark\Node\Block as CommonBlock;
+use League\CommonMark\Extension\Footnote\FootnoteExtension;
+use League\CommonMark\Extension\Footnote\Node\FootnoteContainer;
 use League\CommonMark\Extension\Strikethrough\StrikethroughExtension;
 use League\CommonMark\Extension\Table\TableExtension;
-use League\CommonMark\Node\Block\AbstractBlock;
+use League\CommonMark\Extension\TaskList\TaskListExtension;
 use League\CommonMark\Node\Block\Paragraph;
 use League\CommonMark\Node\Node as MarkdownNode;
 use League\CommonMark\Parser\MarkdownParser;
 
 /**
- * Markdown (CommonMark with tables and strikethrough). Headings become topics, what is under them
- * their notes. Lists become topics only in a file without headings, or on request. A heading in
- * raw HTML is one too.
+ * Markdown (CommonMark with tables, strikethrough, check lists and footnotes). A heading in raw HTML
+ * is a heading too. In a file without headings its lists are the outline.
  */
-final class MarkdownReader implements Reader
+final class MarkdownReader implements DocumentReader
 {
     private const MAX_NESTING = 30;
     /** Longer lines make no Markdown that a person wrote, and cost a parser dear. */
     private const LONGEST_LINE = 262_144;
 
-    private Growing $growing;
+    private Reading $reading;
     private Blocks $blocks;
-    private bool $lists = false;
+    private HtmlBlocks $html;
 
-    /** @var array{level: int, title: string}|null the heading whose note is being read */
-    private ?array $topic = null;
-    /** @var list<Node> */
-    private array $note = [];
-
-    public function read($in, Options $options, Ids $ids): Result
+    public function read($in, Shelf $shelf, string $work): Manuscript
     {
-        $text = Source::text($in);
-        if (strlen($text) > Limits::MARKDOWN) {
+        $text = EmbeddedPictures::taken(Source::text($in), $shelf);
+        if (\strlen($text) > Limits::MARKDOWN) {
             throw Unreadable::markdownTooLarge();
         }
         foreach (explode("\n", $text) as $i => $line) {
@@ -56,110 +54,88 @@ final class MarkdownReader implements Reader
                 throw Unreadable::lineTooLong($i + 1);
             }
         }
-        $this->growing = new Growing($ids, $options->title);
-        $this->blocks = new Blocks($this->growing);
-        $document = (new MarkdownParser($this->environment()))->parse($text);
-        $this->lists = $options->lists || !$this->hasHeadings($document);
-        foreach ($document->children() as $node) {
-            $this->block($node);
+        $this->reading = new Reading();
+        $this->reading->isOutline = true;
+        $this->html = new HtmlBlocks($this->reading, $shelf, new \DOMDocument());
+        $document = (new MarkdownParser(self::environment()))->parse($text);
+        $this->blocks = new Blocks($this->reading, $shelf, $this->html, $document);
+        try {
+            foreach ($document->children() as $node) {
+                $this->block($node);
+            }
+        } catch (TooManyPieces $why) {
+            throw Unreadable::document('Markdown file', $why->getMessage());
         }
-        $this->flush();
-        $plan = $this->growing->done();
 
-        return new Result($options->stripNumbers ? TypedNumbers::stripped($plan) : $plan, $this->growing->repairs());
+        return $this->reading->done();
     }
 
-    private function environment(): Environment
+    private static function environment(): Environment
     {
         $environment = new Environment(['max_nesting_level' => self::MAX_NESTING, 'max_delimiters_per_line' => 2000]);
         $environment->addExtension(new CommonMarkCoreExtension());
         $environment->addExtension(new TableExtension());
         $environment->addExtension(new StrikethroughExtension());
+        $environment->addExtension(new TaskListExtension());
+        $environment->addExtension(new FootnoteExtension());
 
         return $environment;
     }
 
-    private function hasHeadings(MarkdownNode $document): bool
-    {
-        foreach ($document->iterator() as $node) {
-            if ($node instanceof Heading || Html::headings($node) !== []) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
     private function block(MarkdownNode $node): void
     {
-        if ($node instanceof Heading) {
-            [$title, $pictures] = $this->blocks->title($node);
-            $this->heading($node->getLevel(), $title, $pictures);
-        } elseif ($node instanceof ListBlock && $this->lists) {
-            $this->flush();
-            $this->topics($node, ($this->topic['level'] ?? 0) + 1);
-        } elseif (($parts = Html::parts($node)) !== null) {
-            foreach ($parts as $part) {
-                $part instanceof Node ? $this->note[] = $part : $this->heading($part['level'], $part['title']);
+        if ($node instanceof CommonBlock\Heading) {
+            [$flow, $anchor, $title] = $this->blocks->title($node);
+            $this->reading->heading($node->getLevel(), $flow, $anchor->topic ?? '', $title);
+        } elseif ($node instanceof CommonBlock\HtmlBlock) {
+            $this->html->fragment($node->getLiteral(), null);
+        } elseif ($node instanceof CommonBlock\ListBlock) {
+            $this->list($node);
+        } elseif ($node instanceof CommonBlock\BlockQuote) {
+            $this->quotation($node);
+        } elseif (!$node instanceof FootnoteContainer) {
+            $this->reading->column->add($this->blocks->of($node));
+        }
+    }
+
+    /** A list of the note; items that were topics are topics again. */
+    private function list(CommonBlock\ListBlock $list): void
+    {
+        $rest = [];
+        foreach ($list->children() as $item) {
+            $first = $item->firstChild();
+            [$flow, $anchor, $title] = $first instanceof Paragraph ? $this->blocks->title($first) : [new Flow(), null, null];
+            if ($anchor === null) {
+                $rest[] = $item;
+                continue;
+            }
+            $this->reading->column->add($this->blocks->listOf($list, $rest));
+            $rest = [];
+            $this->under($anchor, $flow, $title);
+            foreach ($item->children() as $i => $child) {
+                $i === 0 ? null : $this->block($child);
+            }
+        }
+        $this->reading->column->add($this->blocks->listOf($list, $rest));
+    }
+
+    private function under(Anchor $anchor, Flow $flow, ?string $title): void
+    {
+        $role = ['s' => Element::HEADING, 'q' => Element::QUOTE][$anchor->kind] ?? Element::ITEM;
+        $this->reading->under($role, max(1, $anchor->below), $flow, $anchor->topic, $title);
+    }
+
+    private function quotation(CommonBlock\BlockQuote $quote): void
+    {
+        $first = $quote->firstChild();
+        [$flow, $anchor, $title] = $first instanceof Paragraph ? $this->blocks->title($first) : [new Flow(), null, null];
+        if ($anchor !== null) {
+            $this->under($anchor, $flow, $title);
+            foreach ($quote->children() as $i => $child) {
+                $i === 0 ? null : $this->block($child);
             }
         } else {
-            array_push($this->note, ...$this->blocks->of($node));
-        }
-    }
-
-    /** @param list<Node> $pictures */
-    private function heading(int $level, string $title, array $pictures = []): void
-    {
-        $this->flush();
-        $this->note = $pictures;
-        $this->topic = ['level' => $level, 'title' => $title];
-    }
-
-    /** Puts the topic that was being read into the plan, with its note. */
-    private function flush(): void
-    {
-        if ($this->growing->isFull()) {
-            throw Unreadable::tooManyTopics(0);
-        }
-        if ($this->topic !== null && !isset($this->topic['put'])) {
-            $this->growing->add($this->topic['level'], $this->topic['title'], $this->note);
-            $this->topic['put'] = true;
-        } elseif ($this->note !== []) {
-            $this->topic === null ? $this->growing->opening($this->note) : $this->stray();
-        }
-        $this->note = [];
-    }
-
-    /** Text after a list that became topics: it has no heading of its own, so it becomes a topic's note. */
-    private function stray(): void
-    {
-        $this->growing->add(($this->topic['level'] ?? 0) + 1, '', $this->note);
-        $this->growing->repaired('Text that stood behind a list of topics is in the note of a topic without a title.');
-    }
-
-    /** List items as topics: the first paragraph is the title, what else they hold the note. */
-    private function topics(ListBlock $list, int $level): void
-    {
-        foreach ($list->children() as $item) {
-            $title = '';
-            $note = [];
-            $below = [];
-            foreach ($item->children() as $i => $node) {
-                if ($i === 0 && $node instanceof Paragraph) {
-                    [$title, $note] = $this->blocks->title($node);
-                } elseif ($node instanceof ListBlock) {
-                    $below[] = $node;
-                } else {
-                    array_push($note, ...$this->blocks->of($node));
-                }
-            }
-            if ($this->growing->isFull()) {
-                throw Unreadable::tooManyTopics($item instanceof AbstractBlock ? (int) $item->getStartLine() : 0);
-            }
-            $this->growing->add($level, $title, $note);
-            foreach ($below as $deeper) {
-                $this->topics($deeper, $level + 1);
-            }
+            $this->reading->column->add($this->blocks->of($quote));
         }
     }
 }

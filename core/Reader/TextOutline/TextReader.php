@@ -6,11 +6,11 @@ namespace Embrel\Reader\TextOutline;
 
 use Embrel\Id\Ids;
 use Embrel\Intake\Growing;
+use Embrel\Intake\Options;
+use Embrel\Intake\Result;
 use Embrel\Intake\TypedNumbers;
 use Embrel\Limits;
-use Embrel\Reader\Options;
 use Embrel\Reader\Reader;
-use Embrel\Reader\Result;
 use Embrel\Reader\Source;
 use Embrel\Reader\Unreadable;
 use Embrel\RichText\Node;

@@ -7,6 +7,7 @@ namespace Embrel\Reader\WebPage;
 use Embrel\Citation\PartialDate;
 use Embrel\Citation\Person;
 use Embrel\Limits;
+use Embrel\Reader\Html\PageText;
 use Embrel\RichText\Text;
 
 /**
@@ -33,31 +34,11 @@ final class WebPageReader
     /** @param string $charset as the answer named it; empty: as the page does, else UTF-8 */
     public static function read(string $html, string $charset = ''): WebPage
     {
-        $page = new \DOMDocument();
-        $errors = libxml_use_internal_errors(true);
-        $page->loadHTML('<?xml encoding="UTF-8">' . self::utf8($html, $charset), \LIBXML_NONET | \LIBXML_COMPACT);
-        libxml_clear_errors();
-        libxml_use_internal_errors($errors);
+        $page = PageText::dom(PageText::utf8($html, $charset));
         $reader = new self($page);
         $reader->collect();
 
         return new WebPage($reader->title(), $reader->authors(), $reader->date(), $reader->site(), $reader->language(), $reader->text());
-    }
-
-    private static function utf8(string $html, string $charset): string
-    {
-        if ($charset === '' && preg_match('/<meta[^>]{0,200}charset\s*=\s*["\']?([\w-]{3,20})/i', substr($html, 0, 2048), $m) === 1) {
-            $charset = $m[1];
-        }
-        $known = array_map(strtolower(...), mb_list_encodings());
-        if ($charset !== '' && strtolower($charset) !== 'utf-8') {
-            $html = (string) mb_convert_encoding($html, 'UTF-8', \in_array(strtolower($charset), $known, true) ? $charset : 'Windows-1252');
-        }
-
-        $html = mb_check_encoding($html, 'UTF-8') ? $html : (string) mb_convert_encoding($html, 'UTF-8', 'Windows-1252');
-
-        // What the page says of its encoding holds no longer.
-        return preg_replace('/(<meta[^>]{0,200}charset\s*=\s*["\']?)[\w-]{3,20}/i', '$1utf-8', $html, 1) ?? $html;
     }
 
     private function collect(): void

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Core\Build;
 
+use Embrel\Archive\Shelf;
 use Embrel\Id\CountedIds;
 use Embrel\Id\Ids;
+use Embrel\Intake\Options;
+use Embrel\Intake\Result;
 use Embrel\Plan\Plan;
-use Embrel\Reader\Options;
-use Embrel\Reader\Result;
+use Embrel\Reader\Format;
 use Embrel\Reader\TextOutline\TextReader;
 use Embrel\RichText\Node;
 use Embrel\RichText\Note;
@@ -25,6 +27,22 @@ final class Build
     public static function read(string $outline, Options $options, ?Ids $ids = null): Result
     {
         return (new TextReader())->read(self::stream($outline), $options, $ids ?? new CountedIds());
+    }
+
+    /**
+     * Takes a file in, as everything does that takes files in.
+     *
+     * @param resource|string $file
+     */
+    public static function intake(Format $format, $file, ?Options $options = null, ?Ids $ids = null): Result
+    {
+        $work = sys_get_temp_dir() . '/embrel-intake-' . bin2hex(random_bytes(6));
+        mkdir($work);
+        try {
+            return $format->read(\is_string($file) ? self::stream($file) : $file, $options ?? new Options(), $ids ?? new CountedIds(), $work, new Shelf($work));
+        } finally {
+            exec('rm -rf ' . escapeshellarg($work));
+        }
     }
 
     /** @return resource */

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Document;
+
+/**
+ * The hidden bookmark by which a document carries the topic that an element was made of: `_e` and the
+ * topic's id. Where the document cannot tell what the topic was and how deep it stood below the heading
+ * above (a section deep down is a list item there; everything under a quotation is one), a letter and a number follow.
+ */
+final readonly class Anchor
+{
+    private const FORM = '/\A_e([0-9A-HJKMNP-TV-Z]{26}|references)(?:([spq])(\d{1,2}))?\z/';
+    /** Starts a quotation or a block of code, so that two of them stay two. */
+    public const BLOCK = '_b';
+
+    /**
+     * @param string $topic an id, or `references` for the heading of that list
+     * @param string $kind  `s`, `p`, `q`: section, point, quote; empty: as the document shows it
+     * @param int    $below how many levels below the heading above it, where the kind is given
+     */
+    public function __construct(public string $topic, public string $kind = '', public int $below = 0) {}
+
+    public static function of(string $bookmark): ?self
+    {
+        return preg_match(self::FORM, $bookmark, $m) === 1 ? new self($m[1], $m[2] ?? '', (int) ($m[3] ?? 0)) : null;
+    }
+
+    public function name(): string
+    {
+        return "_e{$this->topic}" . ($this->kind === '' ? '' : $this->kind . $this->below);
+    }
+}

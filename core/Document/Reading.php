@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Document;
+
+use Embrel\Limits;
+use Embrel\RichText\Flow;
+use Embrel\RichText\Node;
+
+/** A document while it is read, element after element. */
+final class Reading
+{
+    public string $title = '';
+    public string $subtitle = '';
+    public string $author = '';
+    public string $language = '';
+    public bool $isOutline = false;
+    public readonly Column $column;
+
+    /** @var list<Element> */
+    private array $elements = [];
+    /** @var array<string, int> */
+    private array $remarks = [];
+    private int $pieces = 0;
+    private int $level = 0;
+
+    public function __construct()
+    {
+        $this->column = new Column();
+    }
+
+    /** How deep the last heading stands; 0 before the first. */
+    public function level(): int
+    {
+        return $this->level;
+    }
+
+    /** @param string $topic the id of its topic, where the document carries it */
+    public function heading(int $level, Flow $flow, string $topic = '', ?string $title = null): void
+    {
+        $this->level = $level;
+        $this->topic(Element::HEADING, $level, $flow, $topic, $title);
+    }
+
+    /**
+     * A topic that is no heading of the document.
+     *
+     * @param string $role  Element::ITEM or Element::QUOTE
+     * @param int    $below how many levels below the last heading
+     */
+    public function under(string $role, int $below, Flow $flow, string $topic, ?string $title = null): void
+    {
+        $this->topic($role, $this->level + $below, $flow, $topic, $title);
+    }
+
+    private function topic(string $role, int $level, Flow $flow, string $topic, ?string $title): void
+    {
+        $this->endNote();
+        $pictures = $notes = [];
+        $described = '';
+        foreach ($flow->nodes() as $node) {
+            if ($node->type === 'picture') {
+                $pictures[] = $node;
+                $described .= ' ' . $node->string('alt');
+            } elseif ($node->type === 'footnote') {
+                $notes[] = Node::paragraph($node->content);
+                $this->remark('A footnote on a title is in the note of its topic.');
+            }
+        }
+        $title ??= $flow->plainText();
+        $title = self::line($title) === '' ? self::line($described) : self::line($title);
+        $this->elements[] = new Element($role, $level, title: $title, topic: $topic);
+        $this->count();
+        $this->column->add([...$pictures, ...$notes]);
+    }
+
+    /** Ends what is written under a title. */
+    public function endNote(): void
+    {
+        foreach ($this->column->take() as $block) {
+            $this->elements[] = new Element(Element::BODY, 0, block: $block);
+        }
+    }
+
+    public static function line(string $text): string
+    {
+        return trim((string) preg_replace('/\s+/u', ' ', $text));
+    }
+
+    public function remark(string $sentence): void
+    {
+        $this->remarks[$sentence] = ($this->remarks[$sentence] ?? 0) + 1;
+    }
+
+    /**
+     * Counts what takes memory: runs, paragraphs, cells.
+     *
+     * @throws TooManyPieces
+     */
+    public function count(int $pieces = 1): void
+    {
+        $this->pieces += $pieces;
+        if ($this->pieces > Limits::PIECES) {
+            throw new TooManyPieces();
+        }
+    }
+
+    public function done(): Manuscript
+    {
+        $this->endNote();
+
+        return new Manuscript(self::line($this->title), self::line($this->subtitle), self::line($this->author), $this->language, $this->elements, $this->remarks, $this->isOutline);
+    }
+}

@@ -1,0 +1,340 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Intake;
+
+use Embrel\Document\Element;
+use Embrel\Document\Manuscript;
+use Embrel\Id\Ids;
+use Embrel\Limits;
+use Embrel\Plan\Kind;
+use Embrel\Plan\Plan;
+use Embrel\Plan\Properties;
+use Embrel\Plan\Topic;
+use Embrel\RichText\Node;
+use Embrel\RichText\Note;
+use Embrel\RichText\Text;
+
+/**
+ * A document as a plan: headings are topics at their level, what stands under one is its note, and
+ * what stands before the first is the note of the plan. What had to be repaired is said.
+ */
+final class Intake
+{
+    /** A note larger than this when written out may be over the limit. */
+    private const SURELY_FITS = Limits::NOTE / 4;
+
+    private Growing $growing;
+    /** @var array{level: int, title: string, kind: Kind}|null the topic whose note is being read */
+    private ?array $topic = null;
+    /** Whether that topic is in the plan already. */
+    private bool $isPut = false;
+    /** @var list<Node> */
+    private array $note = [];
+    private bool $listsAreTopics;
+    /** The level of the topic before, as the document has it. */
+    private ?int $before = null;
+    /** What list items become: points under headings; without any, they are the outline itself. */
+    private Kind $listKind = Kind::Point;
+
+    private function __construct(private readonly Options $options, private readonly Ids $ids, string $title)
+    {
+        $this->growing = new Growing($ids, $title);
+        $this->listsAreTopics = $options->lists;
+    }
+
+    /** @throws TooManyTopics */
+    public static function of(Manuscript $manuscript, Options $options, Ids $ids): Result
+    {
+        $intake = new self($options, $ids, $manuscript->title === '' ? $options->title : $manuscript->title);
+
+        return $intake->result($manuscript);
+    }
+
+    private function result(Manuscript $manuscript): Result
+    {
+        [$elements, $bold] = BoldLines::seen($manuscript->elements, $this->options->boldLines);
+        if ($bold['taken'] > 0) {
+            $this->growing->repaired("{$bold['taken']} bold lines that stand alone were taken for headings. If they are none, say so under “Bold lines are headings”.");
+        }
+        $this->listsAreTopics = $this->options->lists || ($manuscript->isOutline && self::firstHeading($elements) === null);
+        $this->listKind = self::firstHeading($elements) === null ? Kind::Section : Kind::Point;
+        $elements = $this->options->firstIsTitle ? $this->titled($elements) : $elements;
+        foreach ($elements as $element) {
+            $this->element($element);
+        }
+        $this->flush();
+        $this->remarks($manuscript->remarks);
+        $plan = $this->growing->done();
+        $plan = $plan->withProperties(self::properties($plan->properties, $manuscript));
+
+        return new Result($this->options->stripNumbers ? TypedNumbers::stripped($plan) : $plan, $this->growing->repairs(), $bold['seen']);
+    }
+
+    private static function properties(Properties $properties, Manuscript $manuscript): Properties
+    {
+        $given = array_filter(['subtitle' => mb_substr($manuscript->subtitle, 0, 300), 'author' => mb_substr($manuscript->author, 0, 300), 'language' => preg_match('/\A[a-z]{2,3}(?:-[A-Za-z0-9]{2,8})*\z/', $manuscript->language) === 1 ? $manuscript->language : ''], static fn(string $one): bool => $one !== '');
+
+        return $properties->with($given);
+    }
+
+    /** @param array<string, int> $remarks */
+    private function remarks(array $remarks): void
+    {
+        foreach ($remarks as $sentence => $count) {
+            for ($i = 0; $i < $count; ++$i) {
+                $this->growing->repaired((string) $sentence);
+            }
+        }
+    }
+
+    /**
+     * The first heading as the title, where it stands alone at its level above all others.
+     *
+     * @param list<Element> $elements
+     *
+     * @return list<Element>
+     */
+    private function titled(array $elements): array
+    {
+        $at = self::loneHeading($elements);
+        if ($at === null) {
+            return $elements;
+        }
+        $this->growing->opening([], $elements[$at]->title);
+        array_splice($elements, $at, 1);
+
+        return $elements;
+    }
+
+    /**
+     * Where the one heading stands that is above all others and before them.
+     *
+     * @param list<Element> $elements
+     */
+    public static function loneHeading(array $elements): ?int
+    {
+        $first = $level = null;
+        foreach ($elements as $i => $element) {
+            if ($element->role === Element::HEADING) {
+                $first ??= $i;
+                $level ??= $element->level;
+                if ($i !== $first && $element->level <= $level) {
+                    return null;
+                }
+            }
+        }
+
+        return $first;
+    }
+
+    /** @param list<Element> $elements */
+    private static function firstHeading(array $elements): ?Element
+    {
+        foreach ($elements as $element) {
+            if ($element->role === Element::HEADING) {
+                return $element;
+            }
+        }
+
+        return null;
+    }
+
+    private function element(Element $element): void
+    {
+        $kind = match ($element->role) {
+            Element::HEADING => Kind::Section,
+            Element::ITEM => Kind::Point,
+            Element::QUOTE => Kind::Quote,
+            default => null,
+        };
+        if ($kind === null) {
+            $element->block === null || !$this->options->notes ? null : $this->block($element->block);
+        } elseif ($this->growing->depthAt($element->level) > $this->options->depth) {
+            $this->deep($element, $kind);
+        } else {
+            $this->topic($element->level, $element->title, $kind);
+        }
+    }
+
+    /** What stands deeper than topics are wanted is written in the note of the topic above. */
+    private function deep(Element $element, Kind $kind): void
+    {
+        if ($this->options->notes) {
+            $this->note[] = $kind === Kind::Section
+                ? new Node('heading', ['level' => max(1, min(3, $element->level - $this->options->depth))], $element->title === '' ? [] : [Node::text($element->title)])
+                : Node::plain($element->title);
+        }
+        $this->growing->repaired('A heading below the chosen depth is in the note of the section above it.');
+    }
+
+    private function topic(int $level, string $title, Kind $kind): void
+    {
+        $this->flush();
+        $this->topic = ['level' => $level, 'title' => $title, 'kind' => $kind];
+        $this->isPut = false;
+        if ($this->growing->depthAt($level) > Limits::LEVELS) {
+            throw new TooManyTopics('it is nested deeper than the limit of ' . Limits::LEVELS . ' levels');
+        }
+        if ($this->before !== null && $level > $this->before + 1) {
+            $this->growing->repaired('A heading skipped a level; it was put right below the one above it.');
+        }
+        $this->before = $level;
+    }
+
+    private function block(Node $block): void
+    {
+        $isList = \in_array($block->type, ['bulletList', 'orderedList', 'taskList'], true);
+        if ($isList && $this->listsAreTopics) {
+            $this->flush();
+            $this->points($block, ($this->topic['level'] ?? 0) + 1);
+        } else {
+            $this->note[] = $block;
+        }
+    }
+
+    /** List items as points: the first paragraph is the title, what else they hold the note. */
+    private function points(Node $list, int $level): void
+    {
+        $heading = $this->topic;
+        foreach ($list->content as $item) {
+            $first = $item->content[0] ?? null;
+            $isTitled = $first?->type === 'paragraph';
+            [$note, $below] = [[], []];
+            foreach (\array_slice($item->content, $isTitled ? 1 : 0) as $node) {
+                \in_array($node->type, ['bulletList', 'orderedList', 'taskList'], true) ? $below[] = $node : $note[] = $node;
+            }
+            // Formatting, links and footnotes cannot stand in a title.
+            if ($isTitled && self::isMore($first->content)) {
+                array_unshift($note, $first);
+            }
+            $this->topic = ['level' => $level, 'title' => $isTitled ? Text::line($first->plainText()) : '', 'kind' => $this->listKind];
+            $this->isPut = false;
+            $this->note = $this->options->notes ? $note : [];
+            $this->flush();
+            foreach ($below as $deeper) {
+                $this->points($deeper, $level + 1);
+            }
+        }
+        // What follows a list belongs to its heading again, which has its note already.
+        $this->topic = $heading ?? ['level' => 0, 'title' => '', 'kind' => Kind::Section];
+        $this->isPut = true;
+    }
+
+    /** @param list<Node> $inlines */
+    private static function isMore(array $inlines): bool
+    {
+        foreach ($inlines as $node) {
+            if ($node->type === 'footnote' || $node->link() !== null) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Puts the topic that was being read into the plan, with its note. */
+    private function flush(): void
+    {
+        if ($this->topic === null) {
+            $this->opening();
+        } elseif ($this->isPut) {
+            $this->later($this->topic['level'] + 1);
+        } else {
+            $this->put($this->topic['level'], $this->topic['title'], $this->topic['kind']);
+            $this->isPut = true;
+        }
+        $this->note = [];
+    }
+
+    private function opening(): void
+    {
+        [$note, $rest] = $this->fitting($this->note);
+        if ($note !== []) {
+            $this->growing->opening($note);
+        }
+        if ($rest !== []) {
+            $this->continued(1, 'Opening', $rest);
+        }
+    }
+
+    /** Text behind a list that became points: a topic without a title holds it, at its place. */
+    private function later(int $level): void
+    {
+        if ($this->note === []) {
+            return;
+        }
+        [$note, $rest] = $this->fitting($this->note);
+        $this->add($level, '', Kind::Section, $note);
+        $this->growing->repaired('Text that stood behind a list of points is in the note of a topic without a title.');
+        $this->continued($level, '', $rest);
+    }
+
+    private function put(int $level, string $title, Kind $kind): void
+    {
+        [$note, $rest] = $this->fitting($this->note);
+        $this->add($level, $title, $kind, $note);
+        $this->continued($level, $title, $rest);
+    }
+
+    /** @param list<Node> $rest */
+    private function continued(int $level, string $title, array $rest): void
+    {
+        for ($n = 2; $rest !== []; ++$n) {
+            [$note, $rest] = $this->fitting($rest);
+            $this->add($level, trim("{$title} ({$n})"), Kind::Section, $note);
+            $this->growing->repaired('The text of a section was longer than ' . intdiv(Limits::NOTE, 1024 * 1024) . ' MB, the most for one note; it goes on in a section of its own.');
+        }
+    }
+
+    /** @param list<Node> $note */
+    private function add(int $level, string $title, Kind $kind, array $note): void
+    {
+        if ($this->growing->isFull()) {
+            throw new TooManyTopics('it holds more than ' . number_format(Limits::TOPICS) . ' topics, the most that a plan can hold');
+        }
+        $this->growing->add($level, $title, $note, $kind === Kind::Section ? null : static fn(Topic $topic): Topic => $topic->with(['kind' => $kind]));
+    }
+
+    /**
+     * @param list<Node> $blocks
+     *
+     * @return array{list<Node>, list<Node>} those that one note can hold, and the rest
+     */
+    private function fitting(array $blocks): array
+    {
+        $bytes = 0;
+        foreach ($blocks as $i => $block) {
+            $size = self::size($block);
+            if ($size > self::SURELY_FITS && $size > ($exact = self::exactSize($block)) - 1 && $exact > Limits::NOTE - 4096) {
+                throw new TooManyTopics('a single paragraph, list or table of it is larger than the size limit of ' . intdiv(Limits::NOTE, 1024 * 1024) . ' MB for one note');
+            }
+            $bytes += $size;
+            if ($bytes > Limits::NOTE - 4096 && $i > 0) {
+                return [\array_slice($blocks, 0, $i), \array_slice($blocks, $i)];
+            }
+        }
+
+        return [$blocks, []];
+    }
+
+    /** Never less than what it takes when it is written out. */
+    private static function size(Node $node): int
+    {
+        $size = 70 + 2 * \strlen($node->text) + ($node->attrs === [] ? 0 : \strlen((string) json_encode($node->attrs)));
+        foreach ($node->marks as $mark) {
+            $size += 40 + \strlen($mark->attrs['href'] ?? '');
+        }
+        foreach ($node->content as $child) {
+            $size += self::size($child);
+        }
+
+        return $size;
+    }
+
+    private static function exactSize(Node $node): int
+    {
+        return \strlen(json_encode($node->toArray(), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR));
+    }
+}

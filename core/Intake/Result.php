@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Intake;
+
+use Embrel\Plan\Plan;
+
+/** A plan that was read, and what had to be repaired or could not be kept. */
+final readonly class Result
+{
+    /**
+     * @param list<string> $repairs   a sentence each
+     * @param int          $boldLines how many bold lines could be headings; 0 where the format has none
+     */
+    public function __construct(public Plan $plan, public array $repairs, public int $boldLines = 0) {}
+}

@@ -1,0 +1,588 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Reader\Docx;
+
+use Embrel\Archive\Xml;
+use Embrel\Document\Anchor;
+use Embrel\Document\Column;
+use Embrel\Document\Element;
+use Embrel\Document\Reading;
+use Embrel\Reader\RunMarks;
+use Embrel\RichText\Flow;
+use Embrel\RichText\Mark;
+use Embrel\RichText\Node;
+use Embrel\RichText\Schema;
+
+/** Goes through the body of a document, or through a footnote, from its start to its end. */
+final class BodyReader
+{
+    /** Twentieths of a point that our own documents are indented by, a list level. */
+    private const STEP = 360;
+    private const NUMBER_BEFORE = '/\A[\p{L}\p{N}.() ]{1,40}\s\z/u';
+    private const NO_PROPERTIES = ['style' => '', 'level' => null, 'list' => null, 'indent' => 0, 'hasRule' => false];
+
+    private Fields $fields;
+    /** @var array{anchor: Anchor, before: string}|null the topic of the paragraph at hand, and what stood before its bookmark */
+    private ?array $anchor = null;
+    private bool $startsBlock = false;
+    private bool $isOurs = false;
+    /** Whether what is read now is the note of a quote. */
+    private bool $isInQuote = false;
+    private int $boxes = 0;
+    /** @var list<Node> out of text boxes of the paragraph at hand */
+    private array $boxed = [];
+
+    /**
+     * @param array<string, string>                    $links     relationship → address
+     * @param array<string, array<string, list<Node>>> $footnotes element → id → inlines
+     */
+    public function __construct(
+        private readonly Xml $xml,
+        private readonly Reading $reading,
+        private readonly StyleSheet $styles,
+        private readonly ListForms $forms,
+        private readonly PicturesOf $pictures,
+        private readonly array $links,
+        private readonly array $footnotes,
+    ) {
+        $this->fields = new Fields();
+    }
+
+    /** The blocks within the element at hand. */
+    public function blocks(?Column $cell = null): void
+    {
+        foreach ($this->xml->children() as $name) {
+            $this->blockCalled($name, $cell);
+        }
+    }
+
+    private function blockCalled(string $name, ?Column $cell): void
+    {
+        match ($name) {
+            'p' => $this->paragraph($cell),
+            'tbl' => $this->table($cell ?? $this->reading->column),
+            'sdt' => $this->control(fn(string $child) => $this->blockCalled($child, $cell)),
+            'ins', 'moveTo', 'smartTag', 'customXml' => $this->blocks($cell),
+            'AlternateContent' => $this->alternative(fn(string $child) => $this->blockCalled($child, $cell)),
+            'del', 'moveFrom' => $this->reading->remark('Text that was deleted with changes tracked was left out.'),
+            'altChunk' => $this->reading->remark('A document within the document was left out.'),
+            default => null,
+        };
+    }
+
+    public function end(): void
+    {
+        $this->fields = new Fields();
+    }
+
+    /** Only the runs of the paragraph at hand, such as those of a footnote. */
+    public function runs(Flow $flow): void
+    {
+        foreach ($this->xml->children() as $name) {
+            $name === 'pPr' ? null : $this->inline($name, $flow, [], null);
+        }
+    }
+
+    /**
+     * A content control: what it holds, unless it is a contents list.
+     *
+     * @param \Closure(string): void $read
+     */
+    private function control(\Closure $read): void
+    {
+        $isContents = false;
+        foreach ($this->xml->children() as $name) {
+            if ($name === 'sdtPr') {
+                foreach ($this->xml->children() as $property) {
+                    foreach ($property === 'docPartObj' ? $this->xml->children() : [] as $part) {
+                        $isContents = $isContents || ($part === 'docPartGallery' && str_contains(strtolower((string) $this->xml->get('w:val')), 'table of contents'));
+                    }
+                }
+            } elseif ($name === 'sdtContent' && $isContents) {
+                $this->leftOutContents();
+            } elseif ($name === 'sdtContent') {
+                foreach ($this->xml->children() as $child) {
+                    $read($child);
+                }
+            }
+        }
+    }
+
+    private function leftOutContents(): void
+    {
+        $this->reading->remark('The contents list was left out: the plan makes its own.');
+    }
+
+    /**
+     * The first of several forms of the same content, which readers choose from.
+     *
+     * @param \Closure(string): void $read
+     */
+    private function alternative(\Closure $read): void
+    {
+        $isFirst = true;
+        foreach ($this->xml->children() as $_) {
+            if ($isFirst) {
+                foreach ($this->xml->children() as $child) {
+                    $read($child);
+                }
+            }
+            $isFirst = false;
+        }
+    }
+
+    private function paragraph(?Column $cell): void
+    {
+        $this->reading->count();
+        $this->anchor = null;
+        $this->startsBlock = false;
+        $flow = new Flow();
+        $properties = ['style' => $this->styles->default()] + self::NO_PROPERTIES;
+        $run = $this->styles->runOf($properties['style']);
+        foreach ($this->xml->children() as $name) {
+            if ($name === 'pPr') {
+                $properties = $this->properties();
+                $isPlain = $properties['level'] === null && $this->styles->level($properties['style']) === null && $this->styles->role($properties['style']) === '';
+                $run = $isPlain ? $this->styles->runOf($properties['style']) : [];
+            } else {
+                $this->inline($name, $flow, $run, null);
+            }
+        }
+        $cell === null ? $this->place($properties, $flow) : $this->placeInCell($properties, $flow, $cell);
+        if ($this->boxed !== []) {
+            ($cell ?? $this->reading->column)->add($this->boxed);
+            $this->boxed = [];
+        }
+    }
+
+    /** @return array{style: string, level: int|null, list: array{string, int}|null, indent: int, hasRule: bool} level: the outline level from 0, 9 for text */
+    private function properties(): array
+    {
+        $properties = ['style' => $this->styles->default()] + self::NO_PROPERTIES;
+        foreach ($this->xml->children() as $name) {
+            match ($name) {
+                'pStyle' => $properties['style'] = (string) $this->xml->get('w:val'),
+                'outlineLvl' => $properties['level'] = (int) $this->xml->get('w:val'),
+                'numPr' => $properties['list'] = StyleSheet::list($this->xml),
+                'ind' => $properties['indent'] = (int) ($this->xml->get('w:left') ?? $this->xml->get('w:start')),
+                'pBdr' => $properties['hasRule'] = \in_array('bottom', iterator_to_array($this->xml->children(), false), true),
+                default => null,
+            };
+        }
+
+        return $properties;
+    }
+
+    /** @param array{style: string, level: int|null, list: array{string, int}|null, indent: int, hasRule: bool} $p */
+    private function place(array $p, Flow $flow): void
+    {
+        $role = $this->styles->role($p['style']);
+        if ($role === 'toc' || $role === 'contents-title') {
+            $flow->isEmpty() ? null : $this->leftOutContents();
+
+            return;
+        }
+        $level = $p['level'] === null ? $this->styles->level($p['style']) : ($p['level'] <= 8 ? $p['level'] + 1 : null);
+        if ($this->anchor !== null) {
+            $this->topic($this->anchor['anchor'], $level, $flow, $p);
+
+            return;
+        }
+        if ($level !== null && $flow->nodes() !== []) {
+            $this->reading->heading($level, $flow);
+            $this->isInQuote = false;
+
+            return;
+        }
+        if ($level === null && $this->reading->level() === 0 && $this->isFront($role, $flow)) {
+            return;
+        }
+        $this->body($p, $role, $flow);
+    }
+
+    /** A topic of ours that came back. */
+    private function topic(Anchor $anchor, ?int $level, Flow $flow, mixed $p): void
+    {
+        $this->isOurs = true;
+        $before = $this->anchor['before'] ?? '';
+        $text = $flow->plainText();
+        $title = preg_match(self::NUMBER_BEFORE, $before) === 1 && str_starts_with($text, $before) ? substr($text, \strlen($before)) : null;
+        if ($level !== null) {
+            $this->reading->heading($level, $flow, $anchor->topic, $title);
+        } elseif ($anchor->kind === 's') {
+            $this->reading->under(Element::HEADING, $anchor->below, $flow, $anchor->topic, $title);
+        } else {
+            $this->reading->under($anchor->kind === 'q' ? Element::QUOTE : Element::ITEM, max(1, $anchor->below), $flow, $anchor->topic, $title);
+        }
+        $this->isInQuote = $level === null && $anchor->kind === 'q';
+    }
+
+    /** Title, subtitle and author stand before the first heading. */
+    private function isFront(string $role, Flow $flow): bool
+    {
+        $text = trim($flow->plainText());
+        if ($text === '') {
+            return false;
+        }
+        if ($role === 'title' && $this->reading->title === '') {
+            $this->reading->title = $text;
+        } elseif ($role === 'subtitle' && $this->reading->subtitle === '') {
+            $this->reading->subtitle = $text;
+        } elseif ($role === 'author') {
+            $this->reading->author = $text;
+        } else {
+            return false;
+        }
+
+        return true;
+    }
+
+    /** @param array{style: string, level: int|null, list: array{string, int}|null, indent: int, hasRule: bool} $p */
+    private function body(array $p, string $role, Flow $flow): void
+    {
+        $column = $this->reading->column;
+        $list = $this->listOf($p);
+        if ($list !== null) {
+            $column->item($list['level'], $list['list'], $list['isOrdered'], $list['start'], $flow->blocks());
+        } elseif (($role === 'continue' || ($this->isOurs && $role !== 'quote')) && $p['indent'] > 0 && $column->continue(intdiv($p['indent'], self::STEP) - 1, $this->styled($role, $p, $flow))) {
+            return;
+        } elseif ($role === 'caption' && $column->caption(Reading::line($flow->plainText()))) {
+            return;
+        } elseif ($role === 'quote' && !($this->isInQuote && !$this->startsBlock)) {
+            $column->quoted($flow->blocks(), $this->startsBlock);
+        } elseif ($role === 'code') {
+            $column->code($flow->plainText(), $this->startsBlock);
+        } else {
+            $column->add($this->styled($role, $p, $flow));
+        }
+    }
+
+    /**
+     * @param array{style: string, level: int|null, list: array{string, int}|null, indent: int, hasRule: bool} $p
+     *
+     * @return list<Node>
+     */
+    private function styled(string $role, array $p, Flow $flow): array
+    {
+        return match (true) {
+            str_starts_with($role, 'note-heading-') => [new Node('heading', ['level' => (int) substr($role, -1)], array_values(array_filter($flow->nodes(), static fn(Node $node): bool => $node->type !== 'picture')))],
+            $role === 'code' => [Column::codeBlock($flow->plainText())],
+            $p['hasRule'] && $flow->isEmpty() => [new Node('horizontalRule')],
+            default => $flow->blocks(),
+        };
+    }
+
+    /**
+     * @param array{style: string, level: int|null, list: array{string, int}|null, indent: int, hasRule: bool} $p
+     *
+     * @return array{level: int, list: string, isOrdered: bool, start: int}|null
+     */
+    private function listOf(array $p): ?array
+    {
+        $own = $p['list'];
+        $styled = $own === null || $own[0] === '' ? $this->styles->listOf($p['style']) : null;
+        [$number, $level] = [($own[0] ?? '') === '' ? $styled[0] ?? '' : $own[0], $own[1] ?? $styled[1] ?? 0];
+        if ($number === '' || $number === '0') {
+            return null;
+        }
+        $form = $this->forms->of($number, $level);
+
+        return $form === null ? null : ['level' => $level, 'list' => $number, 'isOrdered' => $form[0], 'start' => $form[1]];
+    }
+
+    /** @param array{style: string, level: int|null, list: array{string, int}|null, indent: int, hasRule: bool} $p */
+    private function placeInCell(array $p, Flow $flow, Column $cell): void
+    {
+        $list = $this->listOf($p);
+        $level = $p['level'] ?? (($own = $this->styles->level($p['style'])) === null ? null : $own - 1);
+        if ($list !== null && $level === null) {
+            $cell->item($list['level'], $list['list'], $list['isOrdered'], $list['start'], $flow->blocks());
+        } elseif ($level !== null && $level <= 8 && trim($flow->plainText()) !== '') {
+            $cell->add([new Node('heading', ['level' => min(3, $level + 1)], array_values(array_filter($flow->nodes(), static fn(Node $node): bool => $node->type !== 'picture')))]);
+        } else {
+            $cell->add($this->styled($this->styles->role($p['style']), $p, $flow));
+        }
+    }
+
+    private function table(Column $into): void
+    {
+        $rows = [];
+        $spans = false;
+        foreach ($this->rows() as [$cells, $isHead]) {
+            $row = [];
+            foreach ($cells as [$blocks, $span]) {
+                $spans = $spans || $span > 1;
+                $this->reading->count(1 + $span);
+                $row[] = new Node($isHead ? 'tableHeader' : 'tableCell', [], $blocks === [] ? [Node::paragraph([])] : $blocks);
+                for (; $span > 1; --$span) {
+                    $row[] = new Node($isHead ? 'tableHeader' : 'tableCell', [], [Node::paragraph([])]);
+                }
+            }
+            $row === [] ? null : $rows[] = new Node('tableRow', [], $row);
+        }
+        if ($spans) {
+            $this->reading->remark('Cells of a table that span several columns were divided.');
+        }
+        $into->add($rows === [] ? [] : [new Node('table', [], $rows)]);
+    }
+
+    /** @return \Generator<int, array{list<array{list<Node>, int}>, bool}> the cells of each row with how many columns they span, and whether it is a head */
+    private function rows(): \Generator
+    {
+        foreach ($this->xml->children() as $name) {
+            if ($name === 'tr') {
+                $cells = [];
+                $isHead = false;
+                foreach ($this->xml->children() as $part) {
+                    if ($part === 'trPr') {
+                        foreach ($this->xml->children() as $property) {
+                            $isHead = $isHead || ($property === 'tblHeader' && !\in_array($this->xml->get('w:val'), ['0', 'false', 'off'], true));
+                        }
+                    } else {
+                        array_push($cells, ...$this->cells($part));
+                    }
+                }
+                yield [$cells, $isHead];
+            } elseif (\in_array($name, ['sdt', 'sdtContent', 'ins', 'customXml'], true)) {
+                yield from $this->rows();
+            }
+        }
+    }
+
+    /** @return list<array{list<Node>, int}> */
+    private function cells(string $part): array
+    {
+        if ($part === 'tc') {
+            $column = new Column();
+            $span = 1;
+            foreach ($this->xml->children() as $name) {
+                if ($name === 'tcPr') {
+                    foreach ($this->xml->children() as $property) {
+                        $span = $property === 'gridSpan' ? max(1, min(63, (int) $this->xml->get('w:val'))) : $span;
+                    }
+                } else {
+                    $this->blockCalled($name, $column);
+                }
+            }
+
+            return [[$column->take(), $span]];
+        }
+        $cells = [];
+        foreach (\in_array($part, ['sdt', 'sdtContent', 'ins', 'customXml'], true) ? $this->xml->children() : [] as $inner) {
+            array_push($cells, ...$this->cells($inner));
+        }
+
+        return $cells;
+    }
+
+    /**
+     * @param array<string, bool> $run  what the paragraph sets on its runs
+     * @param Mark|null           $link around them
+     */
+    private function inline(string $name, Flow $flow, array $run, ?Mark $link): void
+    {
+        match ($name) {
+            'r' => $this->run($flow, $run, $link),
+            'hyperlink' => $this->within($flow, $run, $this->link((string) $this->xml->get('r:id'), (string) $this->xml->get('w:anchor')) ?? $link),
+            'ins', 'moveTo', 'smartTag', 'customXml', 'dir', 'bdo' => $this->within($flow, $run, $link),
+            'sdt' => $this->control(fn(string $child) => $this->inline($child, $flow, $run, $link)),
+            'fldSimple' => $this->simpleField($flow, $run, $link),
+            'AlternateContent' => $this->alternative(fn(string $child) => $this->inline($child, $flow, $run, $link)),
+            'bookmarkStart' => $this->bookmark((string) $this->xml->get('w:name'), $flow),
+            'del', 'moveFrom' => $this->reading->remark('Text that was deleted with changes tracked was left out.'),
+            'oMath', 'oMathPara' => $this->formula($flow, $link),
+            default => null,
+        };
+    }
+
+    /** @param array<string, bool> $run */
+    private function within(Flow $flow, array $run, ?Mark $link): void
+    {
+        foreach ($this->xml->children() as $name) {
+            $this->inline($name, $flow, $run, $link);
+        }
+    }
+
+    private function formula(Flow $flow, ?Mark $link): void
+    {
+        $this->reading->remark('A formula was taken in as plain text.');
+        $flow->text($this->xml->text(), $link === null ? [] : [$link]);
+    }
+
+    private function bookmark(string $name, Flow $flow): void
+    {
+        $anchor = Anchor::of($name);
+        if ($anchor !== null) {
+            $this->anchor = ['anchor' => $anchor, 'before' => $flow->plainText()];
+        }
+        $this->startsBlock = $this->startsBlock || str_starts_with($name, Anchor::BLOCK);
+    }
+
+    private function link(string $relation, string $anchor): ?Mark
+    {
+        $address = $relation === '' ? '' : $this->links[$relation] ?? '';
+        $address .= $anchor === '' ? '' : "#{$anchor}";
+
+        return $this->linkTo($address);
+    }
+
+    private function linkTo(string $address): ?Mark
+    {
+        $address = str_replace(' ', '%20', trim($address));
+        if (Schema::isSafeLink($address)) {
+            return new Mark('link', ['href' => $address]);
+        }
+        if ($address !== '') {
+            $this->reading->remark('A link that is not an address of the web, mail or telephone was left out; its text stays.');
+        }
+
+        return null;
+    }
+
+    /** @param array<string, bool> $run */
+    private function simpleField(Flow $flow, array $run, ?Mark $link): void
+    {
+        $kind = Fields::kind((string) $this->xml->get('w:instr'));
+        if ($kind['isHidden']) {
+            return;
+        }
+        $this->within($flow, $run, $kind['address'] === '' ? $link : $this->linkTo($kind['address']) ?? $link);
+    }
+
+    /** @param array<string, bool> $run */
+    private function run(Flow $flow, array $run, ?Mark $link): void
+    {
+        $this->reading->count();
+        $marks = null;
+        foreach ($this->xml->children() as $name) {
+            if ($name === 'rPr') {
+                $run = $this->runProperties($run);
+                continue;
+            }
+            if ($name === 'fldChar') {
+                $this->field((string) $this->xml->get('w:fldCharType'));
+                continue;
+            }
+            if ($name === 'instrText') {
+                $this->fields->instruct($this->xml->text());
+                continue;
+            }
+            if ($this->fields->isHiding()) {
+                continue;
+            }
+            $around = $this->fields->address() === '' ? $link : $this->linkTo($this->fields->address()) ?? $link;
+            $marks ??= RunMarks::of($run, $around);
+            $this->piece($name, $flow, $marks, $run);
+        }
+    }
+
+    /**
+     * @param array<string, bool> $run
+     *
+     * @return array<string, bool>
+     */
+    private function runProperties(array $run): array
+    {
+        $own = StyleSheet::run($this->xml);
+        foreach (array_keys($own) as $key) {
+            if (str_starts_with((string) $key, 'style:')) {
+                $run = $this->styles->runOf(substr((string) $key, 6)) + $run;
+            }
+        }
+
+        return $own + $run;
+    }
+
+    private function field(string $type): void
+    {
+        match ($type) {
+            'begin' => $this->fields->begin(),
+            'separate' => $this->fields->separate() ? $this->leftOutContents() : null,
+            'end' => $this->fields->end(),
+            default => null,
+        };
+    }
+
+    /**
+     * @param list<Mark>          $marks
+     * @param array<string, bool> $run
+     */
+    private function piece(string $name, Flow $flow, array $marks, array $run): void
+    {
+        if ($run['hidden'] ?? false) {
+            $this->reading->remark('Hidden text was left out.');
+
+            return;
+        }
+        match ($name) {
+            't' => $flow->text($this->xml->at->readString(), $marks),
+            'tab', 'ptab' => $flow->text("\t", $marks),
+            'br', 'cr' => \in_array($this->xml->get('w:type'), ['page', 'column'], true) ? null : $flow->break(),
+            'noBreakHyphen' => $flow->text("\u{2011}", $marks),
+            'sym' => $flow->text(self::symbol((string) $this->xml->get('w:char')), $marks),
+            'footnoteReference' => $this->note('footnote', $flow),
+            'endnoteReference' => $this->note('endnote', $flow),
+            'drawing', 'pict', 'object' => $this->picture($flow, $marks),
+            'AlternateContent' => $this->alternative(fn(string $child) => $this->piece($child, $flow, $marks, $run)),
+            'ruby' => $this->ruby($flow, $marks),
+            'commentReference' => $this->reading->remark('A comment was left out.'),
+            default => null,
+        };
+    }
+
+    /** Signs of the symbol fonts stand in a private area; all but those are ordinary ones. */
+    private static function symbol(string $hex): string
+    {
+        $code = preg_match('/\A[0-9a-fA-F]{1,6}\z/', $hex) === 1 ? (int) hexdec($hex) : 0;
+
+        return $code < 32 || ($code >= 0xE000 && $code <= 0xF8FF) ? '•' : (mb_chr($code) ?: '');
+    }
+
+    private function note(string $kind, Flow $flow): void
+    {
+        $inlines = $this->footnotes[$kind][(string) $this->xml->get('w:id')] ?? null;
+        if ($inlines !== null && $inlines !== []) {
+            $this->reading->count(\count($inlines));
+            $flow->put(new Node('footnote', [], $inlines));
+        }
+    }
+
+    /** @param list<Mark> $marks */
+    private function picture(Flow $flow, array $marks): void
+    {
+        $picture = $this->pictures->read($this->xml, $this->box(...));
+        if ($picture !== null) {
+            foreach ($marks as $mark) {
+                $picture = $mark->type === 'link' ? new Node('picture', $picture->attrs + ['href' => $mark->attrs['href']]) : $picture;
+            }
+            $flow->put($picture);
+        }
+    }
+
+    /** The text of a text box, which stands behind the paragraph that it is tied to. */
+    private function box(): void
+    {
+        if ($this->boxes > 3) {
+            return;
+        }
+        ++$this->boxes;
+        $column = new Column();
+        $anchor = [$this->anchor, $this->startsBlock];
+        $this->blocks($column);
+        [$this->anchor, $this->startsBlock] = $anchor;
+        --$this->boxes;
+        array_push($this->boxed, ...$column->take());
+    }
+
+    /** @param list<Mark> $marks */
+    private function ruby(Flow $flow, array $marks): void
+    {
+        foreach ($this->xml->children() as $name) {
+            if ($name === 'rubyBase') {
+                $flow->text($this->xml->text(), $marks);
+            }
+        }
+    }
+}

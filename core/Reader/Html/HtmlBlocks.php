@@ -1,0 +1,454 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Reader\Html;
+
+use Embrel\Archive\Shelf;
+use Embrel\Document\Anchor;
+use Embrel\Document\Column;
+use Embrel\Document\Element;
+use Embrel\Document\Reading;
+use Embrel\Reader\PicturePlace;
+use Embrel\RichText\Flow;
+use Embrel\RichText\Mark;
+use Embrel\RichText\Node;
+use Embrel\RichText\Schema;
+
+/** HTML as headings and blocks. */
+final class HtmlBlocks
+{
+    /** Left out with all that they hold. */
+    private const HIDDEN = ['script', 'style', 'template', 'iframe', 'head', 'noscript', 'svg', 'select', 'datalist', 'audio', 'video', 'canvas', 'frameset', 'dialog', 'rt', 'rp', 'title'];
+    private const CONTAINERS = ['p', 'div', 'section', 'article', 'main', 'header', 'footer', 'aside', 'address', 'center', 'form', 'fieldset', 'details', 'summary', 'figure', 'figcaption', 'legend', 'dl', 'dd', 'dt', 'hgroup', 'body', 'html', 'tr', 'td', 'th', 'tbody', 'li', 'caption'];
+    private const MARKS = [
+        'b' => 'bold', 'strong' => 'bold', 'i' => 'italic', 'em' => 'italic', 'cite' => 'italic', 'dfn' => 'italic', 'var' => 'italic', 'u' => 'underline', 'ins' => 'underline',
+        's' => 'strike', 'del' => 'strike', 'strike' => 'strike', 'mark' => 'highlight', 'sup' => 'superscript', 'sub' => 'subscript', 'code' => 'code', 'kbd' => 'code', 'samp' => 'code', 'tt' => 'code',
+    ];
+    /** Deeper than any page that a person made. */
+    private const DEPTH = 200;
+
+    private Flow $flow;
+    private bool $endsInSpace = true;
+    private int $depth = 0;
+    /** @var array<string, true> ids of elements that were read as footnotes */
+    private array $asNotes = [];
+    private bool $isInQuoteTopic = false;
+
+    public function __construct(private readonly Reading $reading, private readonly Shelf $shelf, private readonly \DOMDocument $page)
+    {
+        $this->flow = new Flow();
+    }
+
+    /** A whole page: its headings are headings. */
+    public function document(\DOMElement $body): void
+    {
+        $this->children($body, null, []);
+        $this->flush($this->reading->column);
+    }
+
+    /** A piece of a page, such as stands in Markdown. */
+    public function fragment(string $html, ?Column $into): void
+    {
+        $body = PageText::dom("<html><body>{$html}</body></html>")->getElementsByTagName('body')->item(0);
+        if ($body !== null) {
+            $this->children($body, $into, []);
+            $this->flush($into);
+        }
+    }
+
+    /** @return list<Node> */
+    private function inner(\DOMElement $element): array
+    {
+        $column = new Column();
+        $this->children($element, $column, []);
+        $this->flush($column);
+
+        return $column->take();
+    }
+
+    /** @param list<Mark> $marks */
+    private function children(\DOMNode $parent, ?Column $into, array $marks): void
+    {
+        if (++$this->depth <= self::DEPTH) {
+            foreach ($parent->childNodes as $node) {
+                if ($node instanceof \DOMText) {
+                    $this->text($node->data, $marks);
+                } elseif ($node instanceof \DOMElement) {
+                    $this->element($node, strtolower($node->nodeName), $into, $marks);
+                }
+            }
+        } else {
+            $this->text($parent->textContent, $marks);
+        }
+        --$this->depth;
+    }
+
+    /** @param list<Mark> $marks */
+    private function text(string $text, array $marks): void
+    {
+        $text = (string) preg_replace('/[ \t\n\r\f]+/', ' ', $text);
+        $text = $this->endsInSpace ? ltrim($text, ' ') : $text;
+        if ($text !== '') {
+            $this->reading->count();
+            $this->flow->text($text, $marks);
+            $this->endsInSpace = str_ends_with($text, ' ');
+        }
+    }
+
+    private function flush(?Column $into): void
+    {
+        $flow = $this->flow;
+        $this->flow = new Flow();
+        $this->endsInSpace = true;
+        if (!$flow->isEmpty()) {
+            $this->reading->count();
+            ($into ?? $this->reading->column)->add($flow->blocks());
+        }
+    }
+
+    /** @param list<Mark> $marks */
+    private function element(\DOMElement $node, string $tag, ?Column $into, array $marks): void
+    {
+        if (\in_array($tag, self::HIDDEN, true) || $node->hasAttribute('hidden') || $this->isLeftOut($node, $tag)) {
+            return;
+        }
+        $level = $this->level($node, $tag);
+        if ($level !== null) {
+            $this->heading($node, $level, $into);
+        } elseif (isset(self::MARKS[$tag])) {
+            $footnote = $tag === 'sup' ? $this->footnoteIn($node) : null;
+            $footnote === null ? $this->children($node, $into, self::with($marks, new Mark(self::MARKS[$tag]))) : $this->footnote($footnote);
+        } elseif (\in_array($tag, self::CONTAINERS, true)) {
+            $this->container($node, $tag, $into, $marks);
+        } else {
+            $this->special($node, $tag, $into, $marks);
+        }
+    }
+
+    /** @param list<Mark> $marks */
+    private function special(\DOMElement $node, string $tag, ?Column $into, array $marks): void
+    {
+        match ($tag) {
+            'br' => $this->break(),
+            'img' => $this->picture($node, $marks),
+            'a' => $this->link($node, $into, $marks),
+            'ul', 'ol', 'menu' => $this->list($node, $tag === 'ol', $into),
+            'blockquote' => $this->quotation($node, $into),
+            'pre', 'xmp', 'listing' => $this->code($node, $into),
+            'hr' => $this->block($into, [new Node('horizontalRule')]),
+            'table' => $this->table($node, $into),
+            'q' => $this->quoted($node, $into, $marks),
+            'input' => $this->box($node, $marks),
+            default => $this->children($node, $into, $marks),
+        };
+    }
+
+    /** What leads around a site, contents lists, and footnotes that stand where they are referred to. */
+    private function isLeftOut(\DOMElement $node, string $tag): bool
+    {
+        $role = $node->getAttribute('role');
+        $isContents = $role === 'doc-toc' || preg_match('/(?:\A|\s)(?:toc|table-of-contents|toctree-wrapper)(?:\s|\z)/', $node->getAttribute('class')) === 1;
+        if ($isContents && !\in_array($tag, ['body', 'html', 'main', 'article'], true)) {
+            $this->reading->remark('The contents list was left out: the plan makes its own.');
+
+            return true;
+        }
+        if ($tag === 'nav' || $role === 'navigation') {
+            $this->reading->remark('What leads around the pages of a site was left out.');
+
+            return true;
+        }
+
+        return isset($this->asNotes[$node->getAttribute('id')]) || ($role === 'doc-endnotes' && $this->asNotes !== []) || $role === 'doc-backlink';
+    }
+
+    private function level(\DOMElement $node, string $tag): ?int
+    {
+        if (preg_match('/\Ah([1-6])\z/', $tag, $m) === 1) {
+            return (int) $m[1];
+        }
+        $level = $node->getAttribute('role') === 'heading' ? (int) $node->getAttribute('aria-level') : 0;
+
+        return $level >= 1 && $level <= 60 ? $level : null;
+    }
+
+    private function heading(\DOMElement $node, int $level, ?Column $into): void
+    {
+        $this->flush($into);
+        $isNote = preg_match('/(?:\A|\s)note-heading(?:\s|\z)/', $node->getAttribute('class')) === 1;
+        $anchor = Anchor::of($node->getAttribute('id'));
+        $this->children($node, null, []);
+        $flow = $this->flow;
+        $this->flow = new Flow();
+        $this->endsInSpace = true;
+        if ($node->getAttribute('class') === 'doc-title' && $this->reading->title === '') {
+            $this->reading->title = $flow->plainText();
+        } elseif ($into !== null || $isNote) {
+            $inlines = array_values(array_filter($flow->nodes(), static fn(Node $one): bool => $one->type !== 'picture'));
+            $this->block($into, $inlines === [] ? [] : [new Node('heading', ['level' => min(3, $isNote ? (int) ($node->getAttribute('data-level') ?: $level) : $level)], $inlines)]);
+        } elseif ($flow->nodes() !== [] || $anchor !== null) {
+            $this->isInQuoteTopic = false;
+            $this->reading->heading($level, $flow, $anchor->topic ?? '', self::titleIn($node));
+        }
+    }
+
+    /** Our own headings and items keep their number apart from their title. */
+    private static function titleIn(\DOMElement $node): ?string
+    {
+        foreach ($node->childNodes as $child) {
+            if ($child instanceof \DOMElement && $child->getAttribute('class') === 'draft-title') {
+                return $child->textContent;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param list<Mark> $marks */
+    private function container(\DOMElement $node, string $tag, ?Column $into, array $marks): void
+    {
+        $this->flush($into);
+        $class = $node->getAttribute('class');
+        if ($class === 'doc-subtitle' || $class === 'doc-author') {
+            $class === 'doc-subtitle' ? $this->reading->subtitle = $node->textContent : $this->reading->author = $node->textContent;
+
+            return;
+        }
+        $figure = $tag === 'figcaption' ? Reading::line($node->textContent) : '';
+        if ($figure !== '' && ($into ?? $this->reading->column)->caption($figure)) {
+            return;
+        }
+        $this->children($node, $into, $tag === 'dt' ? self::with($marks, new Mark('bold')) : $marks);
+        $this->flush($into);
+    }
+
+    private function break(): void
+    {
+        $this->flow->break();
+        $this->endsInSpace = true;
+    }
+
+    /** @param list<Node> $blocks */
+    private function block(?Column $into, array $blocks): void
+    {
+        $this->flush($into);
+        $this->reading->count(\count($blocks));
+        ($into ?? $this->reading->column)->add($blocks);
+    }
+
+    /**
+     * @param list<Mark> $marks
+     *
+     * @return list<Mark> each kind once, the newest link
+     */
+    private static function with(array $marks, Mark $mark): array
+    {
+        $others = array_values(array_filter($marks, static fn(Mark $one): bool => $one->type !== $mark->type));
+
+        return [...$others, $mark];
+    }
+
+    /** @param list<Mark> $marks */
+    private function link(\DOMElement $node, ?Column $into, array $marks): void
+    {
+        $footnote = $this->footnoteAt($node);
+        if ($footnote !== null) {
+            $this->footnote($footnote);
+
+            return;
+        }
+        $href = str_replace(' ', '%20', trim($node->getAttribute('href')));
+        if ($href !== '' && !Schema::isSafeLink($href)) {
+            $this->reading->remark('A link that is not an address of the web, mail or telephone was left out; its text stays.');
+        }
+        $this->children($node, $into, Schema::isSafeLink($href) ? self::with($marks, new Mark('link', ['href' => $href])) : $marks);
+    }
+
+    /** The footnote that a raised sign leads to. */
+    private function footnoteIn(\DOMElement $raised): ?\DOMElement
+    {
+        foreach ($raised->childNodes as $child) {
+            if ($child instanceof \DOMElement && $child->nodeName === 'a') {
+                return $this->footnoteAt($child);
+            }
+        }
+
+        return null;
+    }
+
+    private function footnoteAt(\DOMElement $link): ?\DOMElement
+    {
+        $isSign = $link->getAttribute('role') === 'doc-noteref' || preg_match('/(?:footnote-ref|sdfootnoteanc|sdendnoteanc|noteref)/', $link->getAttribute('class')) === 1;
+        $href = $link->getAttribute('href');
+        if (!$isSign || !str_starts_with($href, '#')) {
+            return null;
+        }
+        $note = $this->page->getElementById(substr($href, 1));
+        // Some programs name the sign within the note instead of the note.
+        while ($note instanceof \DOMElement && \in_array($note->nodeName, ['a', 'sup', 'span', 'p'], true) && $note->parentNode instanceof \DOMElement && $note->parentNode->nodeName !== 'body') {
+            $note = $note->parentNode;
+        }
+
+        return $note instanceof \DOMElement ? $note : null;
+    }
+
+    private function footnote(\DOMElement $note): void
+    {
+        $outer = [$this->flow, $this->endsInSpace];
+        [$this->flow, $this->endsInSpace] = [new Flow(), true];
+        $blocks = $this->inner($note);
+        [$this->flow, $this->endsInSpace] = $outer;
+        $this->asNotes[$note->getAttribute('id')] = true;
+        $inlines = [];
+        foreach ($blocks as $i => $block) {
+            $inlines = [...$inlines, ...($i > 0 ? [new Node('hardBreak')] : []), ...array_values(array_filter($block->type === 'paragraph' ? $block->content : Node::plain($block->plainText())->content, static fn(Node $one): bool => $one->type !== 'footnote' && !str_starts_with((string) $one->link(), '#')))];
+        }
+        if ($inlines !== []) {
+            $last = \count($inlines) - 1;
+            $inlines[$last] = $inlines[$last]->type === 'text' && rtrim($inlines[$last]->text) !== '' ? Node::text(rtrim($inlines[$last]->text), $inlines[$last]->marks) : $inlines[$last];
+            $this->flow->put(new Node('footnote', [], $inlines));
+            $this->endsInSpace = false;
+        }
+    }
+
+    private function list(\DOMElement $list, bool $isOrdered, ?Column $into): void
+    {
+        $this->flush($into);
+        $items = [];
+        $start = preg_match('/\A\d{1,6}\z/', $list->getAttribute('start')) === 1 ? (int) $list->getAttribute('start') : 1;
+        foreach ($list->childNodes as $child) {
+            if (!$child instanceof \DOMElement || \in_array(strtolower($child->nodeName), self::HIDDEN, true)) {
+                continue;
+            }
+            $anchor = $into === null ? Anchor::of($child->getAttribute('id')) : null;
+            if ($anchor !== null) {
+                $this->topicItem($child, $anchor);
+                continue;
+            }
+            $blocks = $this->isLeftOut($child, 'li') ? [] : $this->inner($child);
+            $blocks === [] ? null : $items[] = $blocks;
+        }
+        $this->block($into, $items === [] ? [] : [Column::list($items, $isOrdered, $start)]);
+    }
+
+    /** A point of ours, or a section deep down, with what stands under it. */
+    private function topicItem(\DOMElement $item, Anchor $anchor): void
+    {
+        $title = self::titleIn($item);
+        $role = ['s' => Element::HEADING, 'q' => Element::QUOTE][$anchor->kind] ?? Element::ITEM;
+        $this->reading->under($role, max(1, $anchor->below), new Flow(), $anchor->topic, $title ?? '');
+        $this->isInQuoteTopic = false;
+        foreach ($item->childNodes as $child) {
+            if ($child instanceof \DOMElement && !\in_array($child->getAttribute('class'), ['draft-title', 'draft-number'], true)) {
+                $this->element($child, strtolower($child->nodeName), null, []);
+            } elseif ($child instanceof \DOMText) {
+                $this->text($child->data, []);
+            }
+        }
+        $this->flush(null);
+    }
+
+    private function quotation(\DOMElement $node, ?Column $into): void
+    {
+        $this->flush($into);
+        $anchor = $into === null ? Anchor::of($node->getAttribute('id')) : null;
+        if ($anchor !== null) {
+            $this->reading->under($anchor->kind === 's' ? Element::HEADING : ($anchor->kind === 'p' ? Element::ITEM : Element::QUOTE), max(1, $anchor->below), new Flow(), $anchor->topic, Reading::line($node->textContent));
+            $this->isInQuoteTopic = true;
+        } elseif ($this->isInQuoteTopic && $node->getAttribute('class') === 'draft-quoted') {
+            // The note of a quote, which is set as one.
+            $this->children($node, $into, []);
+            $this->flush($into);
+        } else {
+            $blocks = $this->inner($node);
+            $this->block($into, $blocks === [] ? [] : [new Node('blockquote', [], $blocks)]);
+        }
+    }
+
+    private function code(\DOMElement $node, ?Column $into): void
+    {
+        $this->block($into, trim($node->textContent) === '' && $node->getAttribute('class') !== 'code' ? [] : [Column::codeBlock(\Embrel\RichText\Text::cleaned(preg_replace('/\A\n/', '', $node->textContent) ?? ''))]);
+    }
+
+    /** @param list<Mark> $marks */
+    private function quoted(\DOMElement $node, ?Column $into, array $marks): void
+    {
+        $this->text('“', $marks);
+        $this->children($node, $into, $marks);
+        $this->text('”', $marks);
+    }
+
+    /** @param list<Mark> $marks */
+    private function box(\DOMElement $node, array $marks): void
+    {
+        if (strtolower($node->getAttribute('type')) === 'checkbox') {
+            $this->text($node->hasAttribute('checked') ? '☑ ' : '☐ ', $marks);
+        }
+    }
+
+    private function table(\DOMElement $table, ?Column $into): void
+    {
+        $this->flush($into);
+        $rows = [];
+        $spans = false;
+        foreach ($this->rows($table, $into) as $row) {
+            $cells = [];
+            foreach ($row->childNodes as $cell) {
+                $tag = $cell instanceof \DOMElement ? strtolower($cell->nodeName) : '';
+                if (!$cell instanceof \DOMElement || ($tag !== 'td' && $tag !== 'th')) {
+                    continue;
+                }
+                $blocks = $this->inner($cell);
+                $span = max(1, min(63, (int) $cell->getAttribute('colspan')));
+                $spans = $spans || $span > 1;
+                $this->reading->count(1 + $span);
+                for ($i = 0; $i < $span; ++$i) {
+                    $cells[] = new Node($tag === 'th' ? 'tableHeader' : 'tableCell', [], $i > 0 || $blocks === [] ? [Node::paragraph([])] : $blocks);
+                }
+            }
+            $cells === [] ? null : $rows[] = new Node('tableRow', [], $cells);
+        }
+        if ($spans) {
+            $this->reading->remark('Cells of a table that span several columns were divided.');
+        }
+        $this->block($into, $rows === [] ? [] : [new Node('table', [], $rows)]);
+    }
+
+    /** @return \Generator<int, \DOMElement> its rows; a caption goes before the table */
+    private function rows(\DOMElement $table, ?Column $into): \Generator
+    {
+        foreach ($table->childNodes as $child) {
+            $tag = $child instanceof \DOMElement ? strtolower($child->nodeName) : '';
+            if (!$child instanceof \DOMElement) {
+                continue;
+            }
+            if ($tag === 'tr') {
+                yield $child;
+            } elseif (\in_array($tag, ['thead', 'tbody', 'tfoot'], true)) {
+                yield from $this->rows($child, $into);
+            } elseif ($tag === 'caption') {
+                $this->container($child, $tag, $into, []);
+            }
+        }
+    }
+
+    /** @param list<Mark> $marks */
+    private function picture(\DOMElement $img, array $marks): void
+    {
+        $alt = trim($img->getAttribute('alt'));
+        $attrs = $alt === '' ? [] : ['alt' => mb_strcut($alt, 0, 4000)];
+        foreach ($marks as $mark) {
+            $attrs += $mark->type === 'link' ? ['href' => $mark->attrs['href']] : [];
+        }
+        $src = trim($img->getAttribute('src'));
+        $isOwn = str_starts_with($src, EmbeddedPictures::SCHEME);
+        $width = preg_match('/\A\d{1,5}\z/', $img->getAttribute('width')) === 1 ? (int) $img->getAttribute('width') : 0;
+        $picture = $isOwn
+            ? PicturePlace::of(substr($src, \strlen(EmbeddedPictures::SCHEME)), $width, $attrs, $this->shelf, $this->reading)
+            : PicturePlace::onTheWeb($src, $attrs, $this->reading);
+        if ($picture !== null) {
+            $this->flow->put($picture);
+        }
+    }
+}
