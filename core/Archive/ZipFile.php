@@ -25,6 +25,15 @@ final class ZipFile
         return $this;
     }
 
+    /** Without packing, as some formats want their first entry. */
+    public function stored(string $name, string $content): self
+    {
+        $this->zip->addFromString($name, $content);
+        $this->zip->setCompressionName($name, \ZipArchive::CM_STORE);
+
+        return $this;
+    }
+
     public function file(string $name, string $path): self
     {
         $this->zip->addFile($path, $name);

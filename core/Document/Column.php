@@ -122,6 +122,12 @@ final class Column
         return $blocks;
     }
 
+    /** Whatever comes next, it is of another list. */
+    public function endList(): void
+    {
+        $this->closeLists();
+    }
+
     private function close(): void
     {
         $this->closeLists();

@@ -7,13 +7,18 @@ namespace Embrel\Document;
 use Embrel\Plan\Properties;
 use Embrel\Plan\Scheme;
 
-/** A draft ready to be written: what it is called, how it is numbered, and its elements in reading order. */
+/** A draft ready to be written: what it is called, how it is numbered and set, and its elements in reading order. */
 final readonly class Document
 {
     /**
-     * @param list<Element> $elements
+     * @param list<Element>              $elements
      * @param list<array{element: Element, page: int}> $contents headings with an estimated page; empty: no contents list
-     * @param array<string, int> $missing what a note refers to and the plan has no more → how often: `source`, `topicRef`
+     * @param array<string, int>         $missing  what a note refers to and the plan has no more → how often: `source`, `topicRef`
+     * @param list<array{text: string, page: int}> $figures captions of the list of figures, the first of number 1, with an estimated page; empty: none
+     * @param array<string, int>         $leftOut  what was left out by choice → how often: `empty`, `notes`, `pictures`, `quote`, `point`, `aside`
+     * @param string                     $date     of the hand-over, as it is printed; empty: none
+     * @param Counted                    $counted  what counts as words
+     * @param bool                       $marks    whether topics are marked so that the document can come back
      */
     public function __construct(
         public string $title,
@@ -23,15 +28,58 @@ final readonly class Document
         public int $numberDepth,
         public array $contents = [],
         public array $missing = [],
+        public Style $style = new Style('Report', 'Literata', 'Literata', 11.0, [16.0, 13.5, 12.0], 1.25, 6.0, 0.0, [25.0, 25.0, 25.0, 25.0], null, false, false, ['subtitle', 'author'], false, ['', '', ''], ['{title}', '', '{page}'], null, false, false),
+        public array $figures = [],
+        public array $leftOut = [],
+        public string $date = '',
+        public Counted $counted = new Counted(),
+        public bool $marks = true,
     ) {}
 
     public function words(): int
     {
-        $words = 0;
-        foreach ($this->elements as $element) {
-            $words += $element->role === Element::REFERENCE ? 0 : \Embrel\Words::in($element->block?->plainText() ?? '');
-        }
+        return $this->counted->in($this->elements);
+    }
 
-        return $words;
+    /** What a field of the title page or of a running line says; empty where it says nothing, or differs from page to page. */
+    public function field(string $name): string
+    {
+        return match ($name) {
+            'title' => $this->title,
+            'subtitle' => $this->properties->subtitle,
+            'author' => $this->properties->author,
+            'subject' => $this->properties->subject,
+            'date' => $this->date,
+            'words' => $this->isGerman() ? 'etwa ' . number_format($this->roundWords(), 0, ',', '.') . ' Wörter' : 'about ' . number_format($this->roundWords()) . ' words',
+            default => '',
+        };
+    }
+
+    private function roundWords(): int
+    {
+        $words = $this->words();
+
+        return $words < 1000 ? $words : (int) round($words, -2);
+    }
+
+    public function isGerman(): bool
+    {
+        return str_starts_with(strtolower($this->properties->language), 'de');
+    }
+
+    public function contentsTitle(): string
+    {
+        return $this->isGerman() ? 'Inhalt' : 'Contents';
+    }
+
+    public function figuresTitle(): string
+    {
+        return $this->isGerman() ? 'Abbildungen' : 'Figures';
+    }
+
+    /** @return list<string> the fields under the title that say something */
+    public function titleFields(): array
+    {
+        return array_values(array_filter(array_map($this->field(...), $this->style->titleFields), static fn(string $text): bool => $text !== ''));
     }
 }

@@ -20,6 +20,8 @@ final readonly class Element
     public const PICTURE = 'picture';
     /** An entry of the list of references. */
     public const REFERENCE = 'reference';
+    /** A line that names related sections. */
+    public const SEE_ALSO = 'see-also';
 
     /**
      * @param string    $role     one of the constants
@@ -33,6 +35,8 @@ final readonly class Element
      * @param bool      $inQuote  whether the body belongs to a quote
      * @param Picture|null $picture of a picture; its title is what it shows
      * @param bool      $appendix whether the number is an appendix's or stands under one
+     * @param string    $dye      the colour of its section, six hexadecimal digits after a #
+     * @param Anchor|null $anchor by which the topic is found again when the document comes back
      */
     public function __construct(
         public string $role,
@@ -45,5 +49,13 @@ final readonly class Element
         public bool $inQuote = false,
         public bool $appendix = false,
         public ?Picture $picture = null,
+        public string $dye = '',
+        public ?Anchor $anchor = null,
     ) {}
+
+    /** @param array<string, mixed> $changes field → value of the field's own type */
+    public function with(array $changes): self
+    {
+        return new self(...($changes + get_object_vars($this))); // @phpstan-ignore argument.type (each caller passes the field's own type)
+    }
 }

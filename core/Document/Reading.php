@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Document;
 
 use Embrel\Limits;
+use Embrel\Plan\Picture;
 use Embrel\RichText\Flow;
 use Embrel\RichText\Node;
 
@@ -51,7 +52,7 @@ final class Reading
      */
     public function under(string $role, int $below, Flow $flow, string $topic, ?string $title = null): void
     {
-        $this->topic($role, $this->level + $below, $flow, $topic, $title);
+        $this->topic($role, max(1, $this->level + $below), $flow, $topic, $title);
     }
 
     private function topic(string $role, int $level, Flow $flow, string $topic, ?string $title): void
@@ -73,6 +74,21 @@ final class Reading
         $this->elements[] = new Element($role, $level, title: $title, topic: $topic);
         $this->count();
         $this->column->add([...$pictures, ...$notes]);
+    }
+
+    /** The picture of the topic at hand, which stands between its title and its note. */
+    public function topicPicture(Picture $picture): void
+    {
+        $last = \count($this->elements) - 1;
+        if ($last >= 0 && $this->elements[$last]->role !== Element::BODY) {
+            $topic = array_pop($this->elements);
+            $topic === null ? null : $this->elements[] = $topic->with(['picture' => $picture]);
+        }
+    }
+
+    public function seeAlso(): void
+    {
+        $this->remark('Lines that name related sections were left out: relations make them.');
     }
 
     /** Ends what is written under a title. */

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Embrel\Draft;
 
+use Embrel\Document\Counted;
 use Embrel\Document\Pictures;
+use Embrel\Document\Style;
 use Embrel\Layout\Map\Look;
+use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Scheme;
 
@@ -29,6 +32,15 @@ final readonly class Choices
      * @param bool        $severalSheets PDF only: in its own size across several sheets, instead of on one
      * @param bool        $allSources  drafts only: sources that are never cited are listed too
      * @param bool        $embedsFonts  maps only: with the fonts in the file
+     * @param array<string, string> $prints what a kind of topic prints as, where it is not the usual: `point` → list, text or out; `quote` → quote or out; `aside` → text or out
+     * @param int         $indentDepth  how many levels of list items are set in, 1 to 9; deeper ones stand as deep as the last
+     * @param bool        $emptySections sections without any text under them stay
+     * @param bool        $showsPictures
+     * @param bool        $seeAlso      relations are named under each section
+     * @param bool        $sources      with the list of references
+     * @param bool        $figures      with a list of figures, which are counted
+     * @param string|null $date         of the hand-over, YYYY-MM-DD
+     * @param bool|null   $marks        with hidden marks by which the file finds its topics again; null: as is usual for the format
      */
     public function __construct(
         public string $from = Plan::ROOT,
@@ -47,7 +59,30 @@ final readonly class Choices
         public ?string $paper = null,
         public bool $severalSheets = false,
         public bool $allSources = false,
+        public array $prints = [],
+        public int $indentDepth = 9,
+        public bool $emptySections = true,
+        public bool $showsPictures = true,
+        public bool $seeAlso = false,
+        public bool $sources = true,
+        public bool $figures = false,
+        public ?Style $style = null,
+        public Counted $counted = new Counted(),
+        public ?string $date = null,
+        public ?bool $marks = null,
     ) {}
+
+    public function style(): Style
+    {
+        return $this->style ?? Style::own();
+    }
+
+    public function prints(Kind $kind): string
+    {
+        $usual = ['section' => 'heading', 'point' => 'list', 'quote' => 'quote', 'aside' => 'out'];
+
+        return $this->prints[$kind->value] ?? $usual[$kind->value];
+    }
 
     public function withPictures(?Pictures $pictures): self
     {

@@ -5,48 +5,65 @@ declare(strict_types=1);
 namespace Embrel\Draft;
 
 use Embrel\Document\Element;
+use Embrel\Document\Style;
 use Embrel\Words;
 
 /**
- * The contents list with an estimate of each heading's page, until a word processor counts them.
- * Estimated in lines of a page of A4 with single spacing: about 13 words a line, and 56 such lines a page, gaps counted as lines.
+ * The contents list with an estimate of each heading's page, until a word processor counts them:
+ * in lines of the style, gaps counted as lines.
  */
 final class Contents
 {
-    private const WORDS_A_LINE = 13;
-    private const LINES_A_PAGE = 56;
-    private const ENTRIES_A_PAGE = 36;
+    /** Of a sign, in sizes of the type, and signs of a word with the space behind it. */
+    private const SIGN = 0.5;
+    private const WORD = 6.1;
+    private const SINGLE = 1.2;
 
-    /**
-     * @param list<Element> $elements
-     *
-     * @return list<array{element: Element, page: int}>
-     */
-    public static function of(array $elements): array
+    /** @var list<array{element: Element, page: int}> */
+    public array $list = [];
+    /** @var list<int> the page of each figure that is counted, in order */
+    public array $figures = [];
+    private readonly float $wordsALine;
+    private readonly int $linesAPage;
+
+    /** @param list<Element> $elements */
+    public function __construct(array $elements, Style $style, string $paper)
     {
+        [$width, $height] = $style->page($paper);
+        [$top, $right, $bottom, $left] = $style->edges();
+        $this->wordsALine = max(1.0, ($width - $left - $right) / ($style->size * self::SIGN * self::WORD));
+        $this->linesAPage = max(10, (int) (($height - $top - $bottom) / ($style->size * $style->line * self::SINGLE)));
         $listed = array_filter($elements, self::isListed(...));
-        $line = self::LINES_A_PAGE * max(1, (int) ceil((\count($listed) + 6) / self::ENTRIES_A_PAGE));
-        $contents = [];
+        $line = $this->linesAPage * (max(1, (int) ceil((\count($listed) + 6) / $this->linesAPage)) + ($style->hasTitlePage ? 1 : 0));
         foreach ($elements as $element) {
-            if (self::isListed($element)) {
-                $contents[] = ['element' => $element, 'page' => 1 + intdiv($line, self::LINES_A_PAGE)];
+            if ($style->breaks && $element->role === Element::HEADING && $element->level === 1) {
+                $line = (int) ceil($line / $this->linesAPage) * $this->linesAPage;
             }
-            $line += self::lines($element);
+            if (self::isListed($element)) {
+                $this->list[] = ['element' => $element, 'page' => $this->page($line)];
+            }
+            foreach ($element->block?->all() ?? [] as $node) {
+                $node->type === 'picture' && $node->int('figure', 0) > 0 ? $this->figures[] = $this->page($line) : null;
+            }
+            $line += $this->lines($element);
         }
-
-        return $contents;
     }
 
-    private static function isListed(Element $element): bool
+    private function page(int $line): int
+    {
+        return 1 + intdiv($line, $this->linesAPage);
+    }
+
+    public static function isListed(Element $element): bool
     {
         return $element->role === Element::HEADING && $element->level <= Choices::CONTENTS_LEVELS;
     }
 
-    private static function lines(Element $element): int
+    private function lines(Element $element): int
     {
         return match ($element->role) {
             Element::HEADING => 3,
-            Element::BODY, Element::REFERENCE => 1 + (int) ceil(Words::in($element->block?->plainText() ?? '') / self::WORDS_A_LINE),
+            Element::BODY, Element::REFERENCE, Element::SEE_ALSO => $element->block?->type === 'picture' ? 15 : 1 + (int) ceil(Words::in($element->block?->plainText() ?? '') / $this->wordsALine),
             Element::PICTURE => 1 + (int) (($element->picture?->shownHeight() ?? 0.0) * 1.5 / 20),
             default => 1 + intdiv(\strlen($element->title), 90),
         };

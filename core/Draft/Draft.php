@@ -8,11 +8,10 @@ use Embrel\Document\Document;
 use Embrel\Document\Element;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Kind;
-use Embrel\Plan\Numbered;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
 
-/** From plan to document, in named passes: outline with numbers, notes, contents. */
+/** From plan to document, in named passes: outline with numbers, notes, related sections, references, figures, contents. */
 final class Draft
 {
     private const NAMED_FOR_REFERENCES = '/\A\s*(?:references?|reference list|bibliography|works cited|literature cited|sources|literatur|literaturverzeichnis|quellen|quellenverzeichnis|bibliogra(?:ph|f)ie)\s*\z/i';
@@ -21,14 +20,23 @@ final class Draft
     public static function of(Plan $plan, Choices $choices): Document
     {
         $numbering = Numbering::of($plan, $choices->scheme, $choices->numberDepth);
-        $elements = self::outline($plan, $choices, $numbering);
-        $printed = null;
+        $outline = new Outlining($plan, $choices, $numbering);
+        [$elements, $leftOut, $printed] = [$outline->elements, $outline->leftOut, null];
+        $topics = [$choices->from, ...array_values(array_unique(array_map(static fn(Element $element): string => $element->topic, $elements)))];
         if ($choices->notes) {
-            $topics = [$choices->from, ...array_values(array_unique(array_map(static fn(Element $element): string => $element->topic, $elements)))];
             $printed = Printed::of($plan, $numbering, $topics, array_fill_keys($topics, true), $choices->allSources);
-            $elements = self::withReferences(self::withNotes($elements, $printed, $choices), $printed);
+            $elements = self::withNotes($elements, $printed, $choices);
+        } else {
+            $leftOut += array_filter(['notes' => \count(array_filter($topics, static fn(string $id): bool => $plan->topic($id)->noted))]);
         }
-        $contents = $choices->contents ? Contents::of($elements) : [];
+        if (!$choices->showsPictures) {
+            [$elements, $without] = Figures::without($elements);
+            $leftOut['pictures'] = ($leftOut['pictures'] ?? 0) + $without;
+        }
+        $elements = $choices->seeAlso ? SeeAlso::in($elements, $plan, $numbering) : $elements;
+        $elements = $choices->sources && $printed !== null ? self::withReferences($elements, $printed) : $elements;
+        [$elements, $captions] = $choices->figures && $choices->showsPictures ? Figures::counted($elements, $plan->properties->language) : [$elements, []];
+        $pages = $choices->contents || $captions !== [] ? new Contents($elements, $choices->style(), $plan->properties->pageSize) : null;
         $whole = $choices->from === Plan::ROOT;
 
         return new Document(
@@ -37,9 +45,27 @@ final class Draft
             $elements,
             $choices->scheme ?? $plan->properties->scheme,
             $choices->numberDepth ?? $plan->properties->depth,
-            $contents,
+            $choices->contents && $pages !== null ? $pages->list : [],
             $printed->missing ?? [],
+            $choices->style(),
+            array_map(static fn(string $text, int $i): array => ['text' => $text, 'page' => $pages->figures[$i] ?? 1], $captions, array_keys($captions)),
+            array_filter($leftOut),
+            self::date($choices->date, $plan->properties->language),
+            $choices->counted,
+            $choices->marks ?? true,
         );
+    }
+
+    /** 23 November 2026; 23. November 2026. */
+    private static function date(?string $date, string $language): string
+    {
+        $day = $date === null ? false : \DateTimeImmutable::createFromFormat('!Y-m-d', $date, new \DateTimeZone('UTC'));
+        if ($day === false) {
+            return '';
+        }
+        $form = new \IntlDateFormatter($language === 'en' ? 'en-GB' : $language, \IntlDateFormatter::LONG, \IntlDateFormatter::NONE, 'UTC');
+
+        return $form->format($day) ?: '';
     }
 
     /** @return list<string> the topic and those under it that print, in reading order: nothing under an aside does */
@@ -56,52 +82,6 @@ final class Draft
         }
 
         return $topics;
-    }
-
-    /** @return list<Element> a heading, item or quote for every topic that prints, in reading order */
-    private static function outline(Plan $plan, Choices $choices, Numbering $numbering): array
-    {
-        $elements = [];
-        $base = $plan->level($choices->from);
-        // For each open level: how many items stand above it, whether in a quote, whether in an appendix.
-        $open = [[0, false, self::isInAppendix($plan, $choices->from)]];
-        $skipBelow = PHP_INT_MAX;
-        foreach ($plan->walk($choices->from) as $id => $level) {
-            $topic = $plan->topics[$id];
-            if ($level > $skipBelow) {
-                continue;
-            }
-            $skipBelow = $topic->kind === Kind::Aside ? $level : PHP_INT_MAX;
-            if ($topic->kind === Kind::Aside) {
-                continue;
-            }
-            [$items, $inQuote, $inAppendix] = $open[$level - 1];
-            $appendix = $inAppendix || $topic->numbered === Numbered::Appendix;
-            $role = match (true) {
-                $topic->kind === Kind::Quote || $inQuote => Element::QUOTE,
-                $topic->kind === Kind::Point || $items > 0 || $level > $choices->headingDepth => Element::ITEM,
-                default => Element::HEADING,
-            };
-            $nested = $items + ($role === Element::ITEM ? 1 : 0);
-            $elements[] = new Element($role, $role === Element::HEADING ? $level : $nested, $numbering->own($id), $topic->title, $id, depth: $base + $level, appendix: $appendix);
-            if ($topic->picture !== null) {
-                $elements[] = new Element(Element::PICTURE, $role === Element::HEADING ? 0 : $nested, title: $topic->title, topic: $id, picture: $topic->picture);
-            }
-            $open[$level] = [$nested, $role === Element::QUOTE, $appendix];
-        }
-
-        return $elements;
-    }
-
-    private static function isInAppendix(Plan $plan, string $id): bool
-    {
-        for (; $id !== Plan::ROOT; $id = (string) $plan->parent($id)) {
-            if (!$plan->has($id) || $plan->topic($id)->numbered === Numbered::Appendix) {
-                return $plan->has($id);
-            }
-        }
-
-        return false;
     }
 
     /**

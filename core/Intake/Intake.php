@@ -7,8 +7,11 @@ namespace Embrel\Intake;
 use Embrel\Document\Element;
 use Embrel\Document\Manuscript;
 use Embrel\Id\Ids;
+use Embrel\Id\Ulid;
 use Embrel\Limits;
+use Embrel\Plan\Edit;
 use Embrel\Plan\Kind;
+use Embrel\Plan\Picture;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Properties;
 use Embrel\Plan\Topic;
@@ -26,13 +29,17 @@ final class Intake
     private const SURELY_FITS = Limits::NOTE / 4;
 
     private Growing $growing;
-    /** @var array{level: int, title: string, kind: Kind}|null the topic whose note is being read */
+    /** @var array<string, string> the id of a topic in the file → its id now */
+    private array $came = [];
+    /** @var array{level: int, title: string, kind: Kind, picture?: Picture|null, was?: string}|null the topic whose note is being read; the id that it had in the file */
     private ?array $topic = null;
     /** Whether that topic is in the plan already. */
     private bool $isPut = false;
     /** @var list<Node> */
     private array $note = [];
     private bool $listsAreTopics;
+    /** Of the first heading, where that is the plan's title. */
+    private string $title = '';
     /** The level of the topic before, as the document has it. */
     private ?int $before = null;
     /** What list items become: points under headings; without any, they are the outline itself. */
@@ -66,10 +73,45 @@ final class Intake
         }
         $this->flush();
         $this->remarks($manuscript->remarks);
-        $plan = $this->growing->done();
+        $plan = $this->referring($this->growing->done());
         $plan = $plan->withProperties(self::properties($plan->properties, $manuscript));
 
         return new Result($this->options->stripNumbers ? TypedNumbers::stripped($plan) : $plan, $this->growing->repairs(), $bold['seen']);
+    }
+
+    /** Links to topics that came with the file are references to them again. */
+    private function referring(Plan $plan): Plan
+    {
+        if ($this->came === []) {
+            return $plan;
+        }
+        $edit = new Edit($plan);
+        foreach ($plan->topics as $topic) {
+            $blocks = array_map(fn(Node $block): Node => $this->referred($block), array_values($topic->note->blocks ?? []));
+            if ($topic->note !== null && $blocks !== array_values($topic->note->blocks)) {
+                $edit->put($topic->withNote(Note::of($blocks)));
+            }
+        }
+
+        return $edit->done();
+    }
+
+    private function referred(Node $node): Node
+    {
+        $content = [];
+        $before = null;
+        foreach ($node->content as $child) {
+            $href = $child->type === 'text' ? (string) $child->link() : '';
+            $topic = str_starts_with($href, '#_e') ? $this->came[substr($href, 3, 26)] ?? null : null;
+            if ($topic === null) {
+                $content[] = $this->referred($child);
+            } elseif ($topic !== $before) {
+                $content[] = new Node('topicRef', ['topic' => $topic]);
+            }
+            $before = $topic;
+        }
+
+        return $content === $node->content ? $node : new Node($node->type, $node->attrs, $content, $node->text, $node->marks);
     }
 
     private static function properties(Properties $properties, Manuscript $manuscript): Properties
@@ -102,7 +144,7 @@ final class Intake
         if ($at === null) {
             return $elements;
         }
-        $this->growing->opening([], $elements[$at]->title);
+        $this->title = $elements[$at]->title;
         array_splice($elements, $at, 1);
 
         return $elements;
@@ -154,7 +196,7 @@ final class Intake
         } elseif ($this->growing->depthAt($element->level) > $this->options->depth) {
             $this->deep($element, $kind);
         } else {
-            $this->topic($element->level, $element->title, $kind);
+            $this->topic($element->level, $element->title, $kind, $element);
         }
     }
 
@@ -169,10 +211,10 @@ final class Intake
         $this->growing->repaired('A heading below the chosen depth is in the note of the section above it.');
     }
 
-    private function topic(int $level, string $title, Kind $kind): void
+    private function topic(int $level, string $title, Kind $kind, Element $element): void
     {
         $this->flush();
-        $this->topic = ['level' => $level, 'title' => $title, 'kind' => $kind];
+        $this->topic = ['level' => $level, 'title' => $title, 'kind' => $kind, 'picture' => $element->picture, 'was' => $element->topic];
         $this->isPut = false;
         if ($this->growing->depthAt($level) > Limits::LEVELS) {
             throw new TooManyTopics('it is nested deeper than the limit of ' . Limits::LEVELS . ' levels');
@@ -242,7 +284,7 @@ final class Intake
         } elseif ($this->isPut) {
             $this->later($this->topic['level'] + 1);
         } else {
-            $this->put($this->topic['level'], $this->topic['title'], $this->topic['kind']);
+            $this->put($this->topic['level'], $this->topic['title'], $this->topic['kind'], $this->topic['picture'] ?? null, $this->topic['was'] ?? '');
             $this->isPut = true;
         }
         $this->note = [];
@@ -251,8 +293,8 @@ final class Intake
     private function opening(): void
     {
         [$note, $rest] = $this->fitting($this->note);
-        if ($note !== []) {
-            $this->growing->opening($note);
+        if ($note !== [] || $this->title !== '') {
+            $this->growing->opening($note, $this->title);
         }
         if ($rest !== []) {
             $this->continued(1, 'Opening', $rest);
@@ -271,10 +313,13 @@ final class Intake
         $this->continued($level, '', $rest);
     }
 
-    private function put(int $level, string $title, Kind $kind): void
+    private function put(int $level, string $title, Kind $kind, ?Picture $picture, string $was): void
     {
         [$note, $rest] = $this->fitting($this->note);
-        $this->add($level, $title, $kind, $note);
+        $id = $this->add($level, $title, $kind, $note, $picture);
+        if (Ulid::isValid($was)) {
+            $this->came[$was] = $id;
+        }
         $this->continued($level, $title, $rest);
     }
 
@@ -289,12 +334,14 @@ final class Intake
     }
 
     /** @param list<Node> $note */
-    private function add(int $level, string $title, Kind $kind, array $note): void
+    private function add(int $level, string $title, Kind $kind, array $note, ?Picture $picture = null): string
     {
         if ($this->growing->isFull()) {
             throw new TooManyTopics('it holds more than ' . number_format(Limits::TOPICS) . ' topics, the most that a plan can hold');
         }
-        $this->growing->add($level, $title, $note, $kind === Kind::Section ? null : static fn(Topic $topic): Topic => $topic->with(['kind' => $kind]));
+        $picture = $this->options->notes ? $picture : null;
+
+        return $this->growing->add($level, $title, $note, $kind === Kind::Section && $picture === null ? null : static fn(Topic $topic): Topic => $topic->with(['kind' => $kind, 'picture' => $picture]));
     }
 
     /**

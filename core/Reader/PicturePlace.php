@@ -6,6 +6,7 @@ namespace Embrel\Reader;
 
 use Embrel\Archive\Shelf;
 use Embrel\Document\Reading;
+use Embrel\Plan\Picture;
 use Embrel\RichText\Node;
 use Embrel\RichText\Schema;
 
@@ -31,6 +32,18 @@ final class PicturePlace
         }
 
         return new Node('picture', ['picture' => $id] + $attrs);
+    }
+
+    /** A picture in a paragraph of its own that was the picture of a topic, as wide as it is shown there. */
+    public static function ofTopic(Node $node, Shelf $shelf): ?Picture
+    {
+        $size = $shelf->size((string) $node->string('picture'));
+        if ($size === null) {
+            return null;
+        }
+        $shown = max(Picture::NARROWEST, min(Picture::WIDEST, (int) round($node->int('width', $size[0]) / 1.5)));
+
+        return Picture::of("{$node->string('picture')}:{$size[0]}x{$size[1]}@{$shown}");
     }
 
     /** @param array<string, mixed> $attrs */

@@ -16,6 +16,9 @@ final class Losses
         'source' => 'Citations (%d) name a source that the plan has no more.',
         'topicRef' => 'References (%d) name a topic that has been removed.',
         'number' => 'Numbers (%d) that no list of the format can count are written as text.',
+        'noteHeading' => 'Headings in notes (%d) are bold lines, as a heading of Markdown would be a section.',
+        'inItem' => 'Quotations, code, tables and pictures within list items (%d) stand behind the item.',
+        'inQuotation' => 'Lists, tables and pictures within quotations (%d) stand between its paragraphs.',
         'marks' => 'Underlining and highlighting (%d) have no sign in this format.',
     ];
 

@@ -33,7 +33,7 @@ final class PdfTest extends TestCase
     private function write(Plan $plan, Choices $choices): array
     {
         $out = fopen($this->path, 'w') ?: throw new \RuntimeException('No file.');
-        $lost = Format::Pdf->writer()->write($plan, $choices, $out, '');
+        $lost = Format::MapPdf->writer()->write($plan, $choices, $out, '');
         fclose($out);
 
         return $lost;

@@ -204,7 +204,7 @@ final class WriterTest extends TestCase
         self::assertSame([], array_diff(self::values($body, '//@r:id'), $targets));
         $bookmarks = self::values($body, '//w:bookmarkStart/@w:name');
         self::assertSame([], array_diff(self::values($body, '//w:hyperlink/@w:anchor'), $bookmarks));
-        self::assertCount(9, $bookmarks, 'Every topic that prints has a bookmark.');
+        self::assertCount(9, preg_grep('/\A_e/', $bookmarks) ?: [], 'Every topic that prints has a bookmark.');
         self::assertSame(\count(self::values($body, "//w:fldChar[@w:fldCharType='begin']")), \count(self::values($body, "//w:fldChar[@w:fldCharType='end']")));
         self::assertStringNotContainsString('updateFields', $parts['word/settings.xml']->document->saveXML() ?: '');
         self::assertStringContainsString('TOC \o', implode(' ', self::values($body, '//w:instrText')));

@@ -109,7 +109,8 @@ final class CsvReader implements Reader
      */
     private function topic(Growing $growing, array $columns, array $row, Options $options, int $line): void
     {
-        $cell = static fn(string $what): string => trim((string) ($row[$columns[$what] ?? -1] ?? ''));
+        // An apostrophe in front keeps a spreadsheet from taking a text for a formula.
+        $cell = static fn(string $what): string => preg_replace('/\A\x27(?=[=+@-])/', '', trim((string) ($row[$columns[$what] ?? -1] ?? ''))) ?? '';
         $level = self::level($cell('level'));
         if ($level === null) {
             $growing->repaired('A row had no level; it stands at the level of the row before it.');

@@ -27,7 +27,7 @@ final class BodyReader
     /** @var array{anchor: Anchor, before: string}|null the topic of the paragraph at hand, and what stood before its bookmark */
     private ?array $anchor = null;
     private bool $startsBlock = false;
-    private bool $isOurs = false;
+    private bool $goesOn = false;
     /** Whether what is read now is the note of a quote. */
     private bool $isInQuote = false;
     private int $boxes = 0;
@@ -137,7 +137,7 @@ final class BodyReader
     {
         $this->reading->count();
         $this->anchor = null;
-        $this->startsBlock = false;
+        $this->startsBlock = $this->goesOn = false;
         $flow = new Flow();
         $properties = ['style' => $this->styles->default()] + self::NO_PROPERTIES;
         $run = $this->styles->runOf($properties['style']);
@@ -186,7 +186,7 @@ final class BodyReader
         }
         $level = $p['level'] === null ? $this->styles->level($p['style']) : ($p['level'] <= 8 ? $p['level'] + 1 : null);
         if ($this->anchor !== null) {
-            $this->topic($this->anchor['anchor'], $level, $flow, $p);
+            $this->topic($this->anchor['anchor'], $level, $flow, $role);
 
             return;
         }
@@ -203,9 +203,8 @@ final class BodyReader
     }
 
     /** A topic of ours that came back. */
-    private function topic(Anchor $anchor, ?int $level, Flow $flow, mixed $p): void
+    private function topic(Anchor $anchor, ?int $level, Flow $flow, string $role): void
     {
-        $this->isOurs = true;
         $before = $this->anchor['before'] ?? '';
         $text = $flow->plainText();
         $title = preg_match(self::NUMBER_BEFORE, $before) === 1 && str_starts_with($text, $before) ? substr($text, \strlen($before)) : null;
@@ -214,9 +213,9 @@ final class BodyReader
         } elseif ($anchor->kind === 's') {
             $this->reading->under(Element::HEADING, $anchor->below, $flow, $anchor->topic, $title);
         } else {
-            $this->reading->under($anchor->kind === 'q' ? Element::QUOTE : Element::ITEM, max(1, $anchor->below), $flow, $anchor->topic, $title);
+            $this->reading->under($anchor->kind === 'q' ? Element::QUOTE : Element::ITEM, $anchor->below, $flow, $anchor->topic, $title);
         }
-        $this->isInQuote = $level === null && $anchor->kind === 'q';
+        $this->isInQuote = $level === null && $role === 'quote';
     }
 
     /** Title, subtitle and author stand before the first heading. */
@@ -244,13 +243,20 @@ final class BodyReader
     {
         $column = $this->reading->column;
         $list = $this->listOf($p);
-        if ($list !== null) {
+        $nodes = $this->startsBlock ? $flow->nodes() : [];
+        $picture = \count($nodes) === 1 && $nodes[0]->type === 'picture' ? $this->pictures->ofTopic($nodes[0]) : null;
+        if ($picture !== null) {
+            $this->reading->topicPicture($picture);
+        } elseif ($role === 'see-also') {
+            $this->reading->seeAlso();
+        } elseif ($list !== null) {
+            $this->startsBlock ? $column->endList() : null;
             $column->item($list['level'], $list['list'], $list['isOrdered'], $list['start'], $flow->blocks());
-        } elseif (($role === 'continue' || ($this->isOurs && $role !== 'quote')) && $p['indent'] > 0 && $column->continue(intdiv($p['indent'], self::STEP) - 1, $this->styled($role, $p, $flow))) {
+        } elseif ($role === 'continue' && $p['indent'] > 0 && $column->continue(intdiv($p['indent'], self::STEP) - 1, $this->styled($role, $p, $flow))) {
             return;
         } elseif ($role === 'caption' && $column->caption(Reading::line($flow->plainText()))) {
             return;
-        } elseif ($role === 'quote' && !($this->isInQuote && !$this->startsBlock)) {
+        } elseif ($role === 'quote' && (!$this->isInQuote || $this->startsBlock || $this->goesOn)) {
             $column->quoted($flow->blocks(), $this->startsBlock);
         } elseif ($role === 'code') {
             $column->code($flow->plainText(), $this->startsBlock);
@@ -418,6 +424,7 @@ final class BodyReader
             $this->anchor = ['anchor' => $anchor, 'before' => $flow->plainText()];
         }
         $this->startsBlock = $this->startsBlock || str_starts_with($name, Anchor::BLOCK);
+        $this->goesOn = $this->goesOn || str_starts_with($name, Anchor::MORE);
     }
 
     private function link(string $relation, string $anchor): ?Mark

@@ -10,6 +10,7 @@ use Embrel\Archive\Shelf;
 use Embrel\Archive\Xml;
 use Embrel\Document\Reading;
 use Embrel\Limits;
+use Embrel\Plan\Picture;
 use Embrel\Reader\PicturePlace;
 use Embrel\RichText\Node;
 
@@ -28,6 +29,11 @@ final class PicturesOf
     public function __construct(private readonly ?Package $package, private readonly Parts $parts, private readonly Shelf $shelf, private readonly Reading $reading)
     {
         $this->targets = $parts->links('');
+    }
+
+    public function ofTopic(Node $picture): ?Picture
+    {
+        return PicturePlace::ofTopic($picture, $this->shelf);
     }
 
     /**

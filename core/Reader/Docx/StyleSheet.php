@@ -14,7 +14,7 @@ final class StyleSheet
         'title' => 'title', 'subtitle' => 'subtitle', 'author' => 'author', 'quote' => 'quote', 'intense quote' => 'quote', 'block text' => 'quote', 'quotations' => 'quote',
         'caption' => 'caption', 'figure' => 'caption', 'illustration' => 'caption', 'code' => 'code', 'html preformatted' => 'code', 'preformatted text' => 'code', 'plain text' => 'code', 'macro' => 'code',
         'toc heading' => 'contents-title', 'contents heading' => 'contents-title', 'bibliography' => 'reference', 'footnote text' => '', 'header' => 'header', 'footer' => 'header',
-        'list continue' => 'continue', 'list continue 2' => 'continue', 'list continue 3' => 'continue',
+        'see also' => 'see-also', 'list continue' => 'continue', 'list continue 2' => 'continue', 'list continue 3' => 'continue',
     ];
     /** Styles whose underline or raised sign says what the run is, not how it is set. */
     private const NO_MARKS = ['hyperlink', 'internet link', 'visited internet link', 'followedhyperlink', 'footnote reference', 'endnote reference', 'footnote characters', 'footnote anchor', 'endnote characters', 'index link'];

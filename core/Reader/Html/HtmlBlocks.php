@@ -34,6 +34,7 @@ final class HtmlBlocks
     /** @var array<string, true> ids of elements that were read as footnotes */
     private array $asNotes = [];
     private bool $isInQuoteTopic = false;
+    private bool $isTitled = false;
 
     public function __construct(private readonly Reading $reading, private readonly Shelf $shelf, private readonly \DOMDocument $page)
     {
@@ -184,12 +185,14 @@ final class HtmlBlocks
         $this->endsInSpace = true;
         if ($node->getAttribute('class') === 'doc-title' && $this->reading->title === '') {
             $this->reading->title = $flow->plainText();
+            $this->isTitled = true;
         } elseif ($into !== null || $isNote) {
             $inlines = array_values(array_filter($flow->nodes(), static fn(Node $one): bool => $one->type !== 'picture'));
             $this->block($into, $inlines === [] ? [] : [new Node('heading', ['level' => min(3, $isNote ? (int) ($node->getAttribute('data-level') ?: $level) : $level)], $inlines)]);
         } elseif ($flow->nodes() !== [] || $anchor !== null) {
             $this->isInQuoteTopic = false;
-            $this->reading->heading($level, $flow, $anchor->topic ?? '', self::titleIn($node));
+            // Our own pages keep the first level for the title.
+            $this->reading->heading($this->isTitled ? max(1, $level - 1) : $level, $flow, $anchor->topic ?? '', self::titleIn($node));
         }
     }
 
@@ -210,6 +213,11 @@ final class HtmlBlocks
     {
         $this->flush($into);
         $class = $node->getAttribute('class');
+        if ($class === 'draft-see') {
+            $this->reading->seeAlso();
+
+            return;
+        }
         if ($class === 'doc-subtitle' || $class === 'doc-author') {
             $class === 'doc-subtitle' ? $this->reading->subtitle = $node->textContent : $this->reading->author = $node->textContent;
 
@@ -337,7 +345,7 @@ final class HtmlBlocks
     {
         $title = self::titleIn($item);
         $role = ['s' => Element::HEADING, 'q' => Element::QUOTE][$anchor->kind] ?? Element::ITEM;
-        $this->reading->under($role, max(1, $anchor->below), new Flow(), $anchor->topic, $title ?? '');
+        $this->reading->under($role, $anchor->below, new Flow(), $anchor->topic, $title ?? '');
         $this->isInQuoteTopic = false;
         foreach ($item->childNodes as $child) {
             if ($child instanceof \DOMElement && !\in_array($child->getAttribute('class'), ['draft-title', 'draft-number'], true)) {
@@ -354,7 +362,7 @@ final class HtmlBlocks
         $this->flush($into);
         $anchor = $into === null ? Anchor::of($node->getAttribute('id')) : null;
         if ($anchor !== null) {
-            $this->reading->under($anchor->kind === 's' ? Element::HEADING : ($anchor->kind === 'p' ? Element::ITEM : Element::QUOTE), max(1, $anchor->below), new Flow(), $anchor->topic, Reading::line($node->textContent));
+            $this->reading->under($anchor->kind === 's' ? Element::HEADING : ($anchor->kind === 'p' ? Element::ITEM : Element::QUOTE), $anchor->below, new Flow(), $anchor->topic, Reading::line($node->textContent));
             $this->isInQuoteTopic = true;
         } elseif ($this->isInQuoteTopic && $node->getAttribute('class') === 'draft-quoted') {
             // The note of a quote, which is set as one.
@@ -438,16 +446,22 @@ final class HtmlBlocks
     {
         $alt = trim($img->getAttribute('alt'));
         $attrs = $alt === '' ? [] : ['alt' => mb_strcut($alt, 0, 4000)];
+        $title = Reading::line($img->getAttribute('title'));
+        $attrs += $title === '' || $title === $alt ? [] : ['caption' => mb_strcut($title, 0, 8000)];
         foreach ($marks as $mark) {
             $attrs += $mark->type === 'link' ? ['href' => $mark->attrs['href']] : [];
         }
         $src = trim($img->getAttribute('src'));
         $isOwn = str_starts_with($src, EmbeddedPictures::SCHEME);
         $width = preg_match('/\A\d{1,5}\z/', $img->getAttribute('width')) === 1 ? (int) $img->getAttribute('width') : 0;
+        $isTopics = $img->parentNode instanceof \DOMElement && $img->parentNode->hasAttribute('data-topic');
         $picture = $isOwn
             ? PicturePlace::of(substr($src, \strlen(EmbeddedPictures::SCHEME)), $width, $attrs, $this->shelf, $this->reading)
             : PicturePlace::onTheWeb($src, $attrs, $this->reading);
-        if ($picture !== null) {
+        $onTopic = $picture === null || !$isTopics ? null : PicturePlace::ofTopic($picture, $this->shelf);
+        if ($onTopic !== null) {
+            $this->reading->topicPicture($onTopic);
+        } elseif ($picture !== null) {
             $this->flow->put($picture);
         }
     }

@@ -283,7 +283,7 @@ final class Blocks
         $made = [];
         foreach ($html->made() as $one) {
             if (\is_array($one)) {
-                array_push($made, ...$this->pictureAt($one['src'], $one['alt'], $one['marks'], $one['width']));
+                array_push($made, ...$this->pictureAt($one['src'], $one['alt'], $one['marks'], $one['width'], $one['caption']));
             } elseif ($one instanceof Anchor) {
                 $this->anchor = $one;
                 $made[] = Node::text(self::HERE);

@@ -21,7 +21,7 @@ final class InlineHtml
     /** @var list<array{tag: string, mark: Mark|null}> */
     private array $open = [];
     private ?string $hidden = null;
-    /** @var list<Node|Anchor|array{src: string, alt: string, marks: list<Mark>, width: int}> */
+    /** @var list<Node|Anchor|array{src: string, alt: string, marks: list<Mark>, width: int, caption: string}> */
     private array $made = [];
 
     public function tag(string $html): void
@@ -39,7 +39,7 @@ final class InlineHtml
         } elseif ($tag === 'br') {
             $this->made[] = new Node('hardBreak');
         } elseif ($tag === 'img') {
-            $this->made[] = ['src' => self::attribute($html, 'src'), 'alt' => self::attribute($html, 'alt'), 'marks' => $this->marks(), 'width' => (int) self::attribute($html, 'width')];
+            $this->made[] = ['src' => self::attribute($html, 'src'), 'alt' => self::attribute($html, 'alt'), 'marks' => $this->marks(), 'width' => (int) self::attribute($html, 'width'), 'caption' => self::attribute($html, 'title')];
         } elseif ($tag === 'a' && ($anchor = Anchor::of(self::attribute($html, 'id'))) !== null) {
             $this->made[] = $anchor;
             $this->open[] = ['tag' => $tag, 'mark' => null];
@@ -88,7 +88,7 @@ final class InlineHtml
         return array_values(array_filter(array_column($this->open, 'mark')));
     }
 
-    /** @return list<Node|Anchor|array{src: string, alt: string, marks: list<Mark>, width: int}> what the tags since the last call stand for themselves: breaks, anchors of topics, pictures */
+    /** @return list<Node|Anchor|array{src: string, alt: string, marks: list<Mark>, width: int, caption: string}> what the tags since the last call stand for themselves: breaks, anchors of topics, pictures */
     public function made(): array
     {
         $made = $this->made;

@@ -42,6 +42,7 @@ final class MarkdownReader implements DocumentReader
     private Reading $reading;
     private Blocks $blocks;
     private HtmlBlocks $html;
+    private bool $isInQuote = false;
 
     public function read($in, Shelf $shelf, string $work): Manuscript
     {
@@ -87,6 +88,7 @@ final class MarkdownReader implements DocumentReader
         if ($node instanceof CommonBlock\Heading) {
             [$flow, $anchor, $title] = $this->blocks->title($node);
             $this->reading->heading($node->getLevel(), $flow, $anchor->topic ?? '', $title);
+            $this->isInQuote = false;
         } elseif ($node instanceof CommonBlock\HtmlBlock) {
             $this->html->fragment($node->getLiteral(), null);
         } elseif ($node instanceof CommonBlock\ListBlock) {
@@ -111,7 +113,7 @@ final class MarkdownReader implements DocumentReader
             }
             $this->reading->column->add($this->blocks->listOf($list, $rest));
             $rest = [];
-            $this->under($anchor, $flow, $title);
+            $this->under($anchor, $flow, $title, false);
             foreach ($item->children() as $i => $child) {
                 $i === 0 ? null : $this->block($child);
             }
@@ -119,20 +121,22 @@ final class MarkdownReader implements DocumentReader
         $this->reading->column->add($this->blocks->listOf($list, $rest));
     }
 
-    private function under(Anchor $anchor, Flow $flow, ?string $title): void
+    private function under(Anchor $anchor, Flow $flow, ?string $title, bool $isQuoted): void
     {
         $role = ['s' => Element::HEADING, 'q' => Element::QUOTE][$anchor->kind] ?? Element::ITEM;
-        $this->reading->under($role, max(1, $anchor->below), $flow, $anchor->topic, $title);
+        $this->reading->under($role, $anchor->below, $flow, $anchor->topic, $title);
+        $this->isInQuote = $isQuoted;
     }
 
     private function quotation(CommonBlock\BlockQuote $quote): void
     {
         $first = $quote->firstChild();
         [$flow, $anchor, $title] = $first instanceof Paragraph ? $this->blocks->title($first) : [new Flow(), null, null];
-        if ($anchor !== null) {
-            $this->under($anchor, $flow, $title);
+        if ($anchor !== null || $this->isInQuote) {
+            $anchor === null ? null : $this->under($anchor, $flow, $title, true);
+            // The note of a quote is set as one; a quotation in it is one of the note.
             foreach ($quote->children() as $i => $child) {
-                $i === 0 ? null : $this->block($child);
+                $i === 0 && $anchor !== null ? null : ($child instanceof CommonBlock\BlockQuote ? $this->reading->column->add($this->blocks->of($child)) : $this->block($child));
             }
         } else {
             $this->reading->column->add($this->blocks->of($quote));

@@ -31,6 +31,7 @@ final class OdtBody
     /** @var array{anchor: Anchor, before: string}|null */
     private ?array $anchor = null;
     private bool $startsBlock = false;
+    private bool $goesOn = false;
     private bool $isInQuote = false;
     private bool $endsInSpace = true;
     /** @var array<string, string> part → id on the shelf */
@@ -105,7 +106,7 @@ final class OdtBody
     {
         $this->reading->count();
         $this->anchor = null;
-        $this->startsBlock = false;
+        $this->startsBlock = $this->goesOn = false;
         $this->endsInSpace = true;
         $flow = new Flow();
         $this->inlines($flow, $style === '' || $this->styles->role($style) !== '' ? [] : $this->styles->runOf('paragraph', $style), null);
@@ -118,7 +119,7 @@ final class OdtBody
         $role = $this->styles->role($style);
         $column = $into ?? $this->reading->column;
         if ($into === null && $this->anchor !== null) {
-            $this->topic($this->anchor['anchor'], $level, $flow);
+            $this->topic($this->anchor['anchor'], $level, $flow, $role);
         } elseif ($level !== null && $flow->nodes() !== [] && $into === null) {
             $this->isInQuote = false;
             $this->reading->heading($level, $flow);
@@ -136,8 +137,12 @@ final class OdtBody
         if ($role === 'caption' && $column->caption(Reading::line($flow->plainText()))) {
             return;
         }
+        $nodes = $this->startsBlock && $column === $this->reading->column ? $flow->nodes() : [];
+        $picture = \count($nodes) === 1 && $nodes[0]->type === 'picture' ? PicturePlace::ofTopic($nodes[0], $this->shelf) : null;
         match (true) {
-            $role === 'quote' && !($this->isInQuote && !$this->startsBlock) => $column->quoted($flow->blocks(), $this->startsBlock),
+            $picture !== null => $this->reading->topicPicture($picture),
+            $role === 'see-also' => $this->reading->seeAlso(),
+            $role === 'quote' && (!$this->isInQuote || $this->startsBlock || $this->goesOn) => $column->quoted($flow->blocks(), $this->startsBlock),
             $role === 'code' => $column->code($flow->plainText(), $this->startsBlock),
             $role === 'rule' && $flow->isEmpty() => $column->add([new Node('horizontalRule')]),
             str_starts_with($role, 'note-heading-') => $column->add([$this->noteHeading($flow, (int) substr($role, -1))]),
@@ -161,7 +166,7 @@ final class OdtBody
         return true;
     }
 
-    private function topic(Anchor $anchor, ?int $level, Flow $flow): void
+    private function topic(Anchor $anchor, ?int $level, Flow $flow, string $role): void
     {
         $before = $this->anchor['before'] ?? '';
         $text = $flow->plainText();
@@ -169,10 +174,10 @@ final class OdtBody
         if ($level !== null) {
             $this->reading->heading($level, $flow, $anchor->topic, $title);
         } else {
-            $role = ['s' => Element::HEADING, 'q' => Element::QUOTE][$anchor->kind] ?? Element::ITEM;
-            $this->reading->under($role, max(1, $anchor->below), $flow, $anchor->topic, $title);
+            $kind = ['s' => Element::HEADING, 'q' => Element::QUOTE][$anchor->kind] ?? Element::ITEM;
+            $this->reading->under($kind, $anchor->below, $flow, $anchor->topic, $title);
         }
-        $this->isInQuote = $level === null && $anchor->kind === 'q';
+        $this->isInQuote = $level === null && $role === 'quote';
     }
 
     /** A list; items that were topics are topics again, and headings that stand in one are headings. */
@@ -378,6 +383,7 @@ final class OdtBody
             $this->anchor = ['anchor' => $anchor, 'before' => $flow->plainText()];
         }
         $this->startsBlock = $this->startsBlock || str_starts_with($name, Anchor::BLOCK);
+        $this->goesOn = $this->goesOn || str_starts_with($name, Anchor::MORE);
     }
 
     private function link(string $address): ?Mark

@@ -11,7 +11,7 @@ final class OdtStyles
 {
     private const ROLES = [
         'title' => 'title', 'subtitle' => 'subtitle', 'author' => 'author', 'quotations' => 'quote', 'quote' => 'quote', 'block text' => 'quote', 'caption' => 'caption', 'illustration' => 'caption', 'figure' => 'caption',
-        'preformatted text' => 'code', 'code' => 'code', 'html preformatted' => 'code', 'contents heading' => 'toc', 'toc heading' => 'toc', 'horizontal line' => 'rule',
+        'preformatted text' => 'code', 'code' => 'code', 'html preformatted' => 'code', 'contents heading' => 'toc', 'toc heading' => 'toc', 'horizontal line' => 'rule', 'see also' => 'see-also',
     ];
     private const NO_MARKS = ['internet link', 'visited internet link', 'footnote anchor', 'footnote symbol', 'endnote anchor', 'endnote symbol', 'index link'];
 
@@ -174,7 +174,10 @@ final class OdtStyles
     /** @return array{bool, int} whether it counts, and from what */
     public function listAt(string $style, int $level): array
     {
-        return $this->lists[$style][$level] ?? [false, 1];
+        $levels = $this->lists[$style] ?? [];
+
+        // A list style need not say anything of the deepest levels.
+        return $levels[$level] ?? ($levels === [] ? [false, 1] : [$levels[max(array_keys($levels))][0], 1]);
     }
 
     /** @return \Generator<array{name: string, parent: string, level: int|null, list: string, run: array<string, bool>, hasRule: bool}> */

@@ -4,66 +4,54 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Docx;
 
+use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
 use Embrel\Document\Pictures;
-use Embrel\Document\PictureType;
 use Embrel\RichText\Node;
 use Embrel\Writer\Losses;
 
-/** The main part: title, contents field and elements, streamed as WordprocessingML. */
+/** The main part: title, contents and figures as fields, and elements, streamed as WordprocessingML. */
 final class Body
 {
     public const W = 'http://schemas.openxmlformats.org/wordprocessingml/2006/main';
-    private const R = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
-    /** Twentieths of a point: width, height, and 2.5 cm or 1 inch of margin. */
-    private const PAGES = ['a4' => [11906, 16838, 1418], 'letter' => [12240, 15840, 1440]];
-    private const MARKS = [
-        'bold' => '<w:b/>', 'italic' => '<w:i/>', 'strike' => '<w:strike/>', 'highlight' => '<w:highlight w:val="yellow"/>',
-        'underline' => '<w:u w:val="single"/>', 'superscript' => '<w:vertAlign w:val="superscript"/>', 'subscript' => '<w:vertAlign w:val="subscript"/>',
-    ];
-    private const CODE = '<w:rFonts w:ascii="Courier New" w:hAnsi="Courier New" w:cs="Courier New"/>';
+    public const R = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
     private const FLUSH_EVERY = 200;
+    /** Levels above a list that leave room for lists within it. */
+    private const ROOMY = 4;
 
+    public readonly Runs $runs;
     private \XMLWriter $xml;
-    /** @var array<string, string> address → relationship id */
-    private array $links = [];
-    /** @var list<string> the runs of each footnote; their numbers count from 1 */
-    private array $footnotes = [];
     private int $bookmarks = 0;
-    private int $drawings = 0;
-    /** @var array<string, array{relation: string, extension: string}> picture → how the document names it */
-    private array $media = [];
+    /** @var array<string, string> topic → the name of its bookmark */
+    private array $anchors = [];
 
-    public function __construct(private readonly Document $document, private readonly Lists $lists, private readonly Losses $losses, private readonly ?Pictures $pictures = null) {}
+    /** @param string $section the properties of the last section as XML, where a template has them; empty: those of the style */
+    public function __construct(private readonly Document $document, private readonly Lists $lists, private readonly Losses $losses, ?Pictures $pictures, private readonly StyleNames $names = new StyleNames(), private readonly string $section = '')
+    {
+        foreach ($document->elements as $element) {
+            if ($element->anchor !== null) {
+                $this->anchors[$element->topic] = $element->anchor->name();
+            } elseif ($element->role === Element::HEADING) {
+                $this->anchors[$element->topic] = "_e{$element->topic}";
+            }
+        }
+        $this->runs = new Runs($document, $names, $pictures, $this->anchors);
+        $this->pictures = $pictures;
+    }
+
+    private readonly ?Pictures $pictures;
 
     /** The width between the margins, in twentieths of a point. */
     public static function textWidth(Document $document): int
     {
-        [$width, , $margin] = self::PAGES[$document->properties->pageSize] ?? self::PAGES['a4'];
+        [, $right, , $left] = $document->style->edges();
 
-        return $width - 2 * $margin;
+        return (int) round(($document->style->page($document->properties->pageSize)[0] - $left - $right) * 20);
     }
 
-    /** @return array<string, array{relation: string, extension: string}> */
-    public function media(): array
-    {
-        return $this->media;
-    }
-
-    /** @return list<string> */
-    public function footnotes(): array
-    {
-        return $this->footnotes;
-    }
-
-    /** @return array<string, string> */
-    public function links(): array
-    {
-        return $this->links;
-    }
-
-    public function write(string $path): void
+    /** @param array<string, string> $namespaces prefix → namespace, where a template's section needs more */
+    public function write(string $path, array $namespaces = []): void
     {
         $this->xml = new \XMLWriter();
         if (!$this->xml->openUri($path)) {
@@ -71,8 +59,9 @@ final class Body
         }
         $this->xml->startDocument('1.0', 'UTF-8', 'yes');
         $this->xml->startElement('w:document');
-        $this->xml->writeAttribute('xmlns:w', self::W);
-        $this->xml->writeAttribute('xmlns:r', self::R);
+        foreach (['w' => self::W, 'r' => self::R] + $namespaces as $prefix => $namespace) {
+            $this->xml->writeAttribute("xmlns:{$prefix}", $namespace);
+        }
         $this->xml->startElement('w:body');
         $this->front();
         foreach ($this->document->elements as $i => $element) {
@@ -81,59 +70,77 @@ final class Body
                 $this->xml->flush();
             }
         }
-        [$width, $height, $margin] = self::PAGES[$this->document->properties->pageSize] ?? self::PAGES['a4'];
-        $this->raw("<w:sectPr><w:footerReference w:type=\"default\" r:id=\"footer\"/><w:pgSz w:w=\"{$width}\" w:h=\"{$height}\"/>"
-            . "<w:pgMar w:top=\"{$margin}\" w:right=\"{$margin}\" w:bottom=\"{$margin}\" w:left=\"{$margin}\" w:header=\"709\" w:footer=\"709\" w:gutter=\"0\"/><w:titlePg/></w:sectPr>");
+        $this->raw($this->section === '' ? $this->sectionProperties() : $this->section);
         $this->xml->endElement();
         $this->xml->endElement();
         $this->xml->endDocument();
         $this->xml->flush();
     }
 
+    private function sectionProperties(): string
+    {
+        $style = $this->document->style;
+        [$width, $height] = array_map(static fn(float $one): int => (int) round($one * 20), $style->page($this->document->properties->pageSize));
+        [$top, $right, $bottom, $left] = array_map(static fn(float $one): int => (int) round($one * 20), $style->edges());
+        $edge = static fn(int $margin): int => max(283, intdiv($margin, 2));
+
+        return '<w:sectPr>' . ($style->hasHeader() ? '<w:headerReference w:type="default" r:id="header"/>' : '') . ($style->hasFooter() ? '<w:footerReference w:type="default" r:id="footer"/>' : '')
+            . "<w:pgSz w:w=\"{$width}\" w:h=\"{$height}\"/><w:pgMar w:top=\"{$top}\" w:right=\"{$right}\" w:bottom=\"{$bottom}\" w:left=\"{$left}\" w:header=\"{$edge($top)}\" w:footer=\"{$edge($bottom)}\" w:gutter=\"0\"/>"
+            . ($style->hasTitlePage ? '<w:titlePg/>' : '') . '</w:sectPr>';
+    }
+
     private function front(): void
     {
-        $properties = $this->document->properties;
-        $this->paragraph('Title', $this->text($this->document->title));
-        if ($properties->subtitle !== '') {
-            $this->paragraph('Subtitle', $this->text($properties->subtitle));
+        $style = $this->document->style;
+        $this->paragraph('Title', Runs::text($this->document->title));
+        foreach ($style->titleFields as $field) {
+            $text = $this->document->field($field);
+            $text === '' ? null : $this->paragraph($field === 'subtitle' ? 'Subtitle' : 'Author', Runs::text($text));
         }
-        if ($properties->author !== '') {
-            $this->paragraph('Author', $this->text($properties->author));
+        if ($style->hasTitlePage) {
+            $this->pageBreak();
         }
         if ($this->document->contents !== []) {
             $this->contents();
         }
+        if ($this->document->figures !== []) {
+            $this->figures();
+        }
+        if ($this->document->contents !== [] && !$style->breaks) {
+            $this->pageBreak();
+        }
+    }
+
+    private function pageBreak(): void
+    {
+        $this->paragraph('', '<w:r><w:br w:type="page"/></w:r>');
     }
 
     /** The contents as a field that is filled in already: nothing has to be asked on opening. */
     private function contents(): void
     {
-        $this->paragraph('TOCHeading', $this->text($this->heading()));
+        $this->paragraph('TOCHeading', Runs::text($this->document->contentsTitle()));
         $last = \count($this->document->contents) - 1;
         foreach ($this->document->contents as $i => ['element' => $element, 'page' => $page]) {
-            $anchor = '_e' . $element->topic;
-            $begin = $i > 0 ? '' : self::field('begin') . self::instruction('TOC \o "1-3" \h \z \u') . self::field('separate');
-            $entry = '<w:hyperlink w:anchor="' . $anchor . '" w:history="1">'
-                . $this->text(($element->number === '' ? '' : $element->number . ' ') . $element->title) . '<w:r><w:tab/></w:r>'
-                . self::field('begin') . self::instruction("PAGEREF {$anchor} \\h") . self::field('separate') . $this->text((string) $page) . self::field('end') . '</w:hyperlink>';
-            $this->paragraph('TOC' . $element->level, $begin . $entry . ($i === $last ? self::field('end') : ''));
+            $anchor = $this->anchors[$element->topic] ?? "_e{$element->topic}";
+            $this->entry('TOC' . $element->level, $i === 0 ? 'TOC \o "1-3" \h \z \u' : '', $anchor, ($element->number === '' ? '' : $element->number . ' ') . $element->title, $page, $i === $last);
         }
-        $this->paragraph('', '<w:r><w:br w:type="page"/></w:r>');
     }
 
-    private function heading(): string
+    private function figures(): void
     {
-        return str_starts_with($this->document->properties->language, 'de') ? 'Inhalt' : 'Contents';
+        $this->paragraph('TOCHeading', Runs::text($this->document->figuresTitle()));
+        $last = \count($this->document->figures) - 1;
+        foreach ($this->document->figures as $i => ['text' => $text, 'page' => $page]) {
+            $this->entry('TableofFigures', $i === 0 ? 'TOC \h \z \t "caption,1"' : '', '_f' . ($i + 1), $text, $page, $i === $last);
+        }
     }
 
-    private static function field(string $kind): string
+    private function entry(string $style, string $field, string $anchor, string $text, int $page, bool $isLast): void
     {
-        return "<w:r><w:fldChar w:fldCharType=\"{$kind}\"/></w:r>";
-    }
-
-    private static function instruction(string $text): string
-    {
-        return '<w:r><w:instrText xml:space="preserve"> ' . DocxWriter::escaped($text) . ' </w:instrText></w:r>';
+        $begin = $field === '' ? '' : Runs::mark('begin') . '<w:r><w:instrText xml:space="preserve"> ' . DocxWriter::escaped($field) . ' </w:instrText></w:r>' . Runs::mark('separate');
+        $entry = '<w:hyperlink w:anchor="' . $anchor . '" w:history="1">' . Runs::text($text) . '<w:r><w:tab/></w:r>' . Runs::field("PAGEREF {$anchor} \\h", (string) $page) . '</w:hyperlink>';
+        $this->paragraph($style, $begin . $entry . ($isLast ? Runs::mark('end') : ''));
     }
 
     private function element(Element $element): void
@@ -142,10 +149,20 @@ final class Body
             Element::HEADING => $this->headingParagraph($element),
             Element::ITEM => $this->item($element),
             Element::PICTURE => $this->picture($element),
-            Element::REFERENCE => $this->paragraph('Bibliography', $this->inlines($element->block->content ?? [])),
-            Element::QUOTE => $this->paragraph('Quote', $this->marked($element, $this->text($element->title)), self::indent($element->level, 567)),
-            default => $element->block === null ? null : $this->block($element->block, $element->level, $element->inQuote ? 'Quote' : ''),
+            Element::REFERENCE => $this->paragraph('Bibliography', $this->runs->inlines($element->block->content ?? [])),
+            Element::SEE_ALSO => $this->paragraph('SeeAlso', $this->runs->inlines($element->block->content ?? []), self::indent($element->level)),
+            Element::QUOTE => $this->paragraph('Quote', $this->marked($element, '', Runs::text($element->title)), self::indent($element->level, 567)),
+            default => $this->bodyElement($element),
         };
+    }
+
+    private function bodyElement(Element $element): void
+    {
+        if ($element->anchor !== null) {
+            $this->paragraph('BodyText', $this->marked($element, '', Runs::text($element->title)), self::indent($element->level));
+        } elseif ($element->block !== null) {
+            $this->block($element->block, $element->level, $element->inQuote ? 'Quote' : '');
+        }
     }
 
     /** A picture in a paragraph of its own, as wide as it is shown (96 pixels to the inch), at most as wide as the text. */
@@ -158,58 +175,42 @@ final class Body
 
             return;
         }
-        $this->paragraph('', $this->drawing($picture->id, $bytes, $picture->shown * 1.5, $picture->height / $picture->width, $element->title), self::indent($element->level));
+        $this->paragraph('', $this->startOfBlock() . $this->runs->drawing($picture->id, $bytes, $picture->shown * 1.5, $picture->height / $picture->width, $element->title), self::indent($element->level));
     }
 
-    /** A picture within a note, in its own size or as wide as it was set, and its caption below it. */
+    /** A picture within a note and its caption below it. */
     private function notePicture(Node $node, int $items): void
     {
-        $id = $node->string('picture');
-        $bytes = $id === null ? null : $this->pictures?->bytes($id);
-        $size = $bytes === null ? false : getimagesizefromstring($bytes);
         $caption = $node->string('caption') ?? '';
-        if ($id === null || $bytes === null || $size === false || $size[0] === 0) {
+        $drawing = $this->runs->noteDrawing($node);
+        if ($drawing === null) {
             $this->losses->note('picture');
-            $this->paragraph('', $this->text($caption === '' ? $node->string('alt') ?? '' : $caption), self::indent($items));
+            $says = $caption === '' ? $node->string('alt') ?? '' : $caption;
+            $says === '' ? null : $this->paragraph('BodyText', Runs::text($says), self::indent($items));
 
             return;
         }
-        $this->paragraph('', $this->drawing($id, $bytes, (float) $node->int('width', $size[0]), $size[1] / $size[0], $node->string('alt') ?? ''), ($caption === '' ? '' : '<w:keepNext/>') . self::indent($items));
+        $this->paragraph('', $drawing, ($caption === '' ? '' : '<w:keepNext/>') . self::indent($items));
         if ($caption !== '') {
-            $this->paragraph('Caption', $this->text($caption), self::indent($items));
+            $figure = $node->int('figure', 0);
+            $id = $figure > 0 ? ++$this->bookmarks : 0;
+            $this->paragraph('Caption', $figure > 0 ? "<w:bookmarkStart w:id=\"{$id}\" w:name=\"_f{$figure}\"/>" . Runs::text($caption) . "<w:bookmarkEnd w:id=\"{$id}\"/>" : Runs::text($caption), self::indent($items));
         }
-    }
-
-    /**
-     * @param float $width  in pixels, 96 to the inch
-     * @param float $aspect height by width
-     */
-    private function drawing(string $picture, string $bytes, float $width, float $aspect, string $says): string
-    {
-        $this->media[$picture] ??= ['relation' => 'p' . (\count($this->media) + 1), 'extension' => PictureType::of($bytes)->value];
-        // English Metric Units: 9525 to a pixel, 635 to a twentieth of a point.
-        $width = min($width * 9525, self::textWidth($this->document) * 635);
-        $size = 'cx="' . (int) $width . '" cy="' . (int) ($width * $aspect) . '"';
-        $id = ++$this->drawings;
-        $name = DocxWriter::escaped($says === '' ? 'Picture' : $says);
-
-        return '<w:r><w:drawing><wp:inline xmlns:wp="http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing" distT="0" distB="0" distL="0" distR="0"><wp:extent ' . $size . "/><wp:docPr id=\"{$id}\" name=\"Picture {$id}\" descr=\"{$name}\"/>"
-            . '<a:graphic xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main"><a:graphicData uri="http://schemas.openxmlformats.org/drawingml/2006/picture"><pic:pic xmlns:pic="http://schemas.openxmlformats.org/drawingml/2006/picture">'
-            . "<pic:nvPicPr><pic:cNvPr id=\"{$id}\" name=\"{$name}\"/><pic:cNvPicPr/></pic:nvPicPr><pic:blipFill><a:blip r:embed=\"{$this->media[$picture]['relation']}\"/><a:stretch><a:fillRect/></a:stretch></pic:blipFill>"
-            . '<pic:spPr><a:xfrm><a:off x="0" y="0"/><a:ext ' . $size . '/></a:xfrm><a:prstGeom prst="rect"><a:avLst/></a:prstGeom></pic:spPr></pic:pic></a:graphicData></a:graphic></wp:inline></w:drawing></w:r>';
     }
 
     private function headingParagraph(Element $element): void
     {
         [$list, $number] = $this->numbering($element);
         $level = min(9, $element->level);
+        $break = $this->document->style->breaks && $element->level === 1 ? '<w:pageBreakBefore/>' : '';
         $place = '';
         if ($list === null) {
             $place = '<w:numPr><w:numId w:val="0"/></w:numPr>';
-        } elseif ($list[0] === Lists::APPENDICES) {
+        } elseif ($list[0] === $this->lists->appendices() || $this->names->isForeign("Heading{$level}")) {
             $place = "<w:numPr><w:ilvl w:val=\"{$list[1]}\"/><w:numId w:val=\"{$list[0]}\"/></w:numPr>";
         }
-        $this->paragraph("Heading{$level}", $this->marked($element, $this->text($number . $element->title)), $place);
+        $colour = $this->document->style->isDyed && $element->dye !== '' ? '<w:color w:val="' . substr($element->dye, 1) . '"/>' : '';
+        $this->paragraph("Heading{$level}", $this->marked($element, $number === '' ? '' : Runs::text($number, $colour), Runs::text($element->title, $colour)), $break . $place);
     }
 
     private function item(Element $element): void
@@ -221,9 +222,9 @@ final class Body
         } elseif ($number !== '') {
             $place = '<w:numPr><w:numId w:val="0"/></w:numPr>' . self::indent($element->level);
         } else {
-            $place = "<w:numPr><w:ilvl w:val=\"{$level}\"/><w:numId w:val=\"" . Lists::BULLETS . '"/></w:numPr>';
+            $place = "<w:numPr><w:ilvl w:val=\"{$level}\"/><w:numId w:val=\"" . $this->lists->bullets() . '"/></w:numPr>';
         }
-        $this->paragraph($list === null && $number === '' ? 'ListBullet' : 'ListNumber', $this->marked($element, $this->text($number . $element->title)), $place);
+        $this->paragraph($list === null && $number === '' ? 'ListBullet' : 'ListNumber', $this->marked($element, $number === '' ? '' : Runs::text($number), Runs::text($element->title)), $place);
     }
 
     /** @return array{array{int, int}|null, string} the list that shows the number, else the number as text */
@@ -238,22 +239,34 @@ final class Body
         return [null, $element->number . ' '];
     }
 
-    /** With a hidden bookmark that names its topic: the way back, and where links lead. */
-    private function marked(Element $element, string $runs): string
+    /** With a hidden bookmark that names its topic, behind a number that is typed: the way back, and where links lead. */
+    private function marked(Element $element, string $number, string $runs): string
+    {
+        $name = $this->anchors[$element->topic] ?? null;
+        if ($name === null) {
+            return $number . $runs;
+        }
+        $id = ++$this->bookmarks;
+
+        return "{$number}<w:bookmarkStart w:id=\"{$id}\" w:name=\"{$name}\"/>{$runs}<w:bookmarkEnd w:id=\"{$id}\"/>";
+    }
+
+    /** A bookmark that tells where a quotation, a block of code or a picture of a topic begins. */
+    private function startOfBlock(string $mark = Anchor::BLOCK): string
     {
         $id = ++$this->bookmarks;
 
-        return "<w:bookmarkStart w:id=\"{$id}\" w:name=\"_e{$element->topic}\"/>{$runs}<w:bookmarkEnd w:id=\"{$id}\"/>";
+        return $this->document->marks ? "<w:bookmarkStart w:id=\"{$id}\" w:name=\"{$mark}{$id}\"/><w:bookmarkEnd w:id=\"{$id}\"/>" : '';
     }
 
     private static function indent(int $items, int $base = 0): string
     {
-        return $items === 0 ? '' : '<w:ind w:left="' . ($base + $items * 360) . '"' . ($base > 0 ? " w:right=\"{$base}\"" : '') . '/>';
+        return $items === 0 ? '' : '<w:ind w:left="' . ($base + $items * 360) . '"' . ($base > 0 ? " w:right=\"{$base}\"" : ' w:firstLine="0"') . '/>';
     }
 
     private function paragraph(string $style, string $runs, string $properties = ''): void
     {
-        $style = $style === '' ? '' : "<w:pStyle w:val=\"{$style}\"/>";
+        $style = $style === '' ? '' : '<w:pStyle w:val="' . $this->names->of($style) . '"/>';
         $properties = $style . $properties;
         $this->raw('<w:p>' . ($properties === '' ? '' : "<w:pPr>{$properties}</w:pPr>") . $runs . '</w:p>');
     }
@@ -267,36 +280,59 @@ final class Body
     private function block(Node $node, int $items, string $style): void
     {
         match ($node->type) {
-            'paragraph' => $this->paragraph($style, $this->inlines($node->content), self::indent($items, $style === 'Quote' ? 567 : 0)),
-            'heading' => $this->paragraph('NoteHeading' . $node->int('level', 1), $this->inlines($node->content), self::indent($items)),
-            'bulletList', 'taskList', 'orderedList' => $this->list($node, $items),
-            'blockquote' => $this->blocks($node->content, $items, 'Quote'),
-            'codeBlock' => $this->paragraph('Code', $this->text($node->plainText()), self::indent($items)),
-            'horizontalRule' => $this->paragraph('', '', '<w:pBdr><w:bottom w:val="single" w:sz="6" w:space="1" w:color="8A8494"/></w:pBdr>'),
+            'paragraph' => $this->paragraph($style === '' ? 'BodyText' : $style, $this->runs->inlines($node->content), self::indent($items, $style === 'Quote' ? 567 : 0)),
+            'heading' => $this->paragraph('NoteHeading' . $node->int('level', 1), $this->runs->inlines($node->content), self::indent($items)),
+            // A word processor has nine levels: a list deep down starts at one that leaves room for those within it.
+            'bulletList', 'taskList', 'orderedList' => $this->list($node, max(0, min($items, 9 - self::height($node))), $items > self::ROOMY),
+            'blockquote' => $this->quotation($node, $items, $style === 'Quote'),
+            'codeBlock' => $this->paragraph('Code', $this->startOfBlock() . Runs::text($node->plainText()), self::indent($items)),
+            'horizontalRule' => $this->paragraph('', '', '<w:pBdr><w:bottom w:val="single" w:sz="6" w:space="1" w:color="8A8494"/></w:pBdr>' . self::indent($items)),
             'table' => $this->table($node),
             'picture' => $this->notePicture($node, $items),
             default => null,
         };
     }
 
-    /** @param list<Node> $nodes */
-    private function blocks(array $nodes, int $items, string $style): void
+    private function quotation(Node $quotation, int $items, bool $isInQuote): void
     {
-        foreach ($nodes as $node) {
-            $this->block($node, $items, $style);
+        foreach ($quotation->content as $i => $node) {
+            if ($node->type === 'paragraph') {
+                $this->paragraph('Quote', ($i === 0 ? $this->startOfBlock() : ($isInQuote ? $this->startOfBlock(Anchor::MORE) : '')) . $this->runs->inlines($node->content), self::indent($items, 567));
+            } else {
+                $this->losses->note('inQuotation');
+                $this->block($node, $items, 'Quote');
+            }
         }
     }
 
-    private function list(Node $list, int $items): void
+    private static function height(Node $node): int
     {
-        $number = $list->type === 'orderedList' ? $this->lists->numbered($list->int('start', 1)) : Lists::BULLETS;
-        $style = $list->type === 'orderedList' ? 'ListNumber' : 'ListBullet';
+        $height = 0;
+        foreach ($node->content as $child) {
+            $height = $child->type === 'text' ? $height : max($height, self::height($child));
+        }
+
+        return $height + (str_ends_with($node->type, 'List') ? 1 : 0);
+    }
+
+    /** @param bool $isDeep whether its level may have had to be lowered, so that only a mark tells it from the list before it */
+    private function list(Node $list, int $items, bool $isDeep = false): void
+    {
+        $isOrdered = $list->type === 'orderedList';
+        $number = $isOrdered ? $this->lists->numbered($list->int('start', 1)) : $this->lists->bulleted();
+        $style = $isOrdered ? 'ListNumber' : 'ListBullet';
         foreach ($list->content as $item) {
-            $check = $item->type === 'taskItem' ? $this->text(($item->attrs['checked'] ?? false) === true ? '☑ ' : '☐ ') : '';
+            $check = $item->type === 'taskItem' ? Runs::text(($item->attrs['checked'] ?? false) === true ? '☑ ' : '☐ ') : '';
+            $start = $isDeep && $item === $list->content[0] ? $this->startOfBlock() : '';
             foreach ($item->content as $i => $node) {
-                if ($i === 0 && $node->type === 'paragraph') {
-                    $this->paragraph($style, $check . $this->inlines($node->content), '<w:numPr><w:ilvl w:val="' . min(8, $items) . "\"/><w:numId w:val=\"{$number}\"/></w:numPr>");
+                if ($i === 0) {
+                    $isText = $node->type === 'paragraph';
+                    $this->paragraph($style, $start . $check . ($isText ? $this->runs->inlines($node->content) : ''), '<w:numPr><w:ilvl w:val="' . min(8, $items) . "\"/><w:numId w:val=\"{$number}\"/></w:numPr>");
+                    $isText ? null : $this->block($node, $items + 1, '');
+                } elseif (str_ends_with($node->type, 'List')) {
+                    $this->list($node, $items + 1);
                 } else {
+                    $node->type === 'paragraph' ? null : $this->losses->note('inItem');
                     $this->block($node, $items + 1, $node->type === 'paragraph' ? 'ListContinue' : '');
                 }
             }
@@ -307,72 +343,21 @@ final class Body
     {
         $columns = max([1, ...array_map(static fn(Node $row): int => count($row->content), $table->content)]);
         $width = intdiv(self::textWidth($this->document), $columns);
-        $this->raw('<w:tbl><w:tblPr><w:tblStyle w:val="TableGrid"/><w:tblW w:w="0" w:type="auto"/></w:tblPr><w:tblGrid>' . str_repeat("<w:gridCol w:w=\"{$width}\"/>", $columns) . '</w:tblGrid>');
+        $this->raw('<w:tbl><w:tblPr><w:tblStyle w:val="' . $this->names->of('TableGrid') . '"/><w:tblW w:w="0" w:type="auto"/></w:tblPr><w:tblGrid>' . str_repeat("<w:gridCol w:w=\"{$width}\"/>", $columns) . '</w:tblGrid>');
         foreach ($table->content as $row) {
-            $this->raw('<w:tr>');
+            $isHead = $row->content !== [] && !\in_array('tableCell', array_map(static fn(Node $cell): string => $cell->type, $row->content), true);
+            $this->raw('<w:tr>' . ($isHead ? '<w:trPr><w:tblHeader/></w:trPr>' : ''));
             foreach (array_pad($row->content, $columns, new Node('tableCell')) as $cell) {
-                $this->raw("<w:tc><w:tcPr><w:tcW w:w=\"{$width}\" w:type=\"dxa\"/></w:tcPr>");
-                $this->blocks($cell->content, 0, '');
+                $this->raw("<w:tc><w:tcPr><w:tcW w:w=\"{$width}\" w:type=\"dxa\"/>" . ($isHead ? '<w:shd w:val="clear" w:color="auto" w:fill="F1F0F4"/>' : '') . '</w:tcPr>');
+                foreach ($cell->content as $node) {
+                    $this->block($node, 0, $node->type === 'paragraph' ? 'TableText' : '');
+                }
                 // A cell must end with a paragraph.
                 $last = $cell->content === [] ? null : $cell->content[\count($cell->content) - 1];
                 $this->raw($last === null || $last->type === 'table' ? '<w:p/></w:tc>' : '</w:tc>');
             }
             $this->raw('</w:tr>');
         }
-        $this->raw('</w:tbl><w:p/>');
-    }
-
-    /** @param list<Node> $nodes */
-    private function inlines(array $nodes): string
-    {
-        $out = '';
-        foreach ($nodes as $node) {
-            $out .= match ($node->type) {
-                'text' => $this->run($node),
-                'hardBreak' => '<w:r><w:br/></w:r>',
-                'footnote' => $this->footnote($node),
-                default => '',
-            };
-        }
-
-        return $out;
-    }
-
-    /** A real footnote: its sign here, its words in a part of their own. */
-    private function footnote(Node $node): string
-    {
-        $this->footnotes[] = $this->inlines($node->content);
-
-        return '<w:r><w:rPr><w:rStyle w:val="FootnoteReference"/></w:rPr><w:footnoteReference w:id="' . \count($this->footnotes) . '"/></w:r>';
-    }
-
-    private function run(Node $node): string
-    {
-        $properties = $node->has('code') ? self::CODE : '';
-        foreach (self::MARKS as $mark => $xml) {
-            $properties .= $node->has($mark) ? $xml : '';
-        }
-        $href = $node->link();
-        if ($href === null) {
-            return $this->text($node->text, $properties);
-        }
-        if ($href[0] === '#') {
-            return '<w:hyperlink w:anchor="' . DocxWriter::escaped(mb_substr($href, 1, 40)) . '">' . $this->text($node->text, $properties) . '</w:hyperlink>';
-        }
-        $id = $this->links[$href] ??= 'link' . (\count($this->links) + 1);
-
-        return "<w:hyperlink r:id=\"{$id}\">" . $this->text($node->text, '<w:rStyle w:val="Hyperlink"/>' . $properties) . '</w:hyperlink>';
-    }
-
-    /** Runs of text; a line feed becomes a break, a tab a tab. */
-    private function text(string $text, string $properties = ''): string
-    {
-        $properties = $properties === '' ? '' : "<w:rPr>{$properties}</w:rPr>";
-        $inner = '<w:t xml:space="preserve">' . DocxWriter::escaped($text) . '</w:t>';
-        if (strpbrk($text, "\n\t") !== false) {
-            $inner = str_replace(["\n", "\t"], ['</w:t><w:br/><w:t xml:space="preserve">', '</w:t><w:tab/><w:t xml:space="preserve">'], $inner);
-        }
-
-        return "<w:r>{$properties}{$inner}</w:r>";
+        $this->raw('</w:tbl><w:p><w:pPr><w:spacing w:after="0" w:line="120" w:lineRule="exact"/></w:pPr></w:p>');
     }
 }

@@ -9,6 +9,7 @@ use Embrel\Document\Document;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Plan\Plan;
+use Embrel\Writer\ListNumbers;
 use Embrel\Writer\Losses;
 use Embrel\Writer\Writer;
 
@@ -24,51 +25,71 @@ final class DocxWriter implements Writer
         . '<Override PartName="/word/numbering.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.numbering+xml"/>'
         . '<Override PartName="/word/settings.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.settings+xml"/>'
         . '<Override PartName="/word/footnotes.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.footnotes+xml"/>'
+        . '<Override PartName="/word/header1.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.header+xml"/>'
         . '<Override PartName="/word/footer1.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.footer+xml"/>'
         . '<Override PartName="/docProps/core.xml" ContentType="application/vnd.openxmlformats-package.core-properties+xml"/>'
         . '<Override PartName="/docProps/app.xml" ContentType="application/vnd.openxmlformats-officedocument.extended-properties+xml"/>'
         . '</Types>';
-    private const RELATIONS = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
-    private const PACKAGE_RELATIONS = 'http://schemas.openxmlformats.org/package/2006/relationships';
-    private const DECLARATION = '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>' . "\n";
+    public const PACKAGE_RELATIONS = 'http://schemas.openxmlformats.org/package/2006/relationships';
+    public const DECLARATION = '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>' . "\n";
 
     public function write(Plan $plan, Choices $choices, $out, string $work): array
     {
         $losses = new Losses();
         $document = Draft::of($plan, $choices);
-        $lists = new Lists($document, Lists::countsAbove($plan, $choices->from));
+        $lists = new Lists(new ListNumbers($document, ListNumbers::countsAbove($plan, $choices->from)));
         $body = new Body($document, $lists, $losses, $choices->pictures);
         $body->write("{$work}/document.xml");
 
         $zip = new ZipFile("{$work}/draft.docx");
-        foreach ($body->media() as $id => ['relation' => $name, 'extension' => $extension]) {
-            $zip->text("word/media/{$name}.{$extension}", (string) $choices->pictures?->bytes((string) $id));
-        }
         $zip
             ->text('[Content_Types].xml', self::DECLARATION . self::TYPES)
             ->text('_rels/.rels', self::DECLARATION . '<Relationships xmlns="' . self::PACKAGE_RELATIONS . '">'
-                . '<Relationship Id="rId1" Type="' . self::RELATIONS . '/officeDocument" Target="word/document.xml"/>'
+                . '<Relationship Id="rId1" Type="' . Body::R . '/officeDocument" Target="word/document.xml"/>'
                 . '<Relationship Id="rId2" Type="http://schemas.openxmlformats.org/package/2006/relationships/metadata/core-properties" Target="docProps/core.xml"/>'
-                . '<Relationship Id="rId3" Type="' . self::RELATIONS . '/extended-properties" Target="docProps/app.xml"/></Relationships>')
-            ->text('docProps/core.xml', self::DECLARATION . $this->properties($document))
+                . '<Relationship Id="rId3" Type="' . Body::R . '/extended-properties" Target="docProps/app.xml"/></Relationships>')
+            ->text('docProps/core.xml', self::DECLARATION . self::properties($document))
             ->text('docProps/app.xml', self::DECLARATION . '<Properties xmlns="http://schemas.openxmlformats.org/officeDocument/2006/extended-properties"><Application>Embrel</Application></Properties>')
             ->text('word/_rels/document.xml.rels', self::DECLARATION . $this->relations($body))
-            ->text('word/footnotes.xml', self::DECLARATION . $this->footnotes($body))
-            ->text('word/_rels/footnotes.xml.rels', self::DECLARATION . '<Relationships xmlns="' . self::PACKAGE_RELATIONS . '">' . self::links($body) . '</Relationships>')
-            ->text('word/styles.xml', self::DECLARATION . Styles::xml($document, $lists->base()))
+            ->text('word/footnotes.xml', self::DECLARATION . self::footnotes($body->runs, new StyleNames()))
+            ->text('word/_rels/footnotes.xml.rels', self::DECLARATION . '<Relationships xmlns="' . self::PACKAGE_RELATIONS . '">' . self::links($body->runs) . '</Relationships>')
+            ->text('word/styles.xml', self::DECLARATION . Styles::xml($document, $lists->base(), $lists->headings()))
             ->text('word/numbering.xml', self::DECLARATION . $lists->xml())
             ->text('word/settings.xml', self::DECLARATION . '<w:settings xmlns:w="' . Body::W . '"><w:zoom w:percent="100"/><w:defaultTabStop w:val="567"/><w:characterSpacingControl w:val="doNotCompress"/><w:footnotePr><w:footnote w:id="-1"/><w:footnote w:id="0"/></w:footnotePr>'
-                . '<w:compat><w:compatSetting w:name="compatibilityMode" w:uri="http://schemas.microsoft.com/office/word" w:val="15"/></w:compat></w:settings>')
-            ->text('word/footer1.xml', self::DECLARATION . '<w:ftr xmlns:w="' . Body::W . '"><w:p><w:pPr><w:pStyle w:val="Footer"/></w:pPr><w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText xml:space="preserve"> PAGE </w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r><w:r><w:t>1</w:t></w:r><w:r><w:fldChar w:fldCharType="end"/></w:r></w:p></w:ftr>')
-            ->file('word/document.xml', "{$work}/document.xml")
-            ->sendTo($out);
-
+                . '<w:compat><w:compatSetting w:name="compatibilityMode" w:uri="http://schemas.microsoft.com/office/word" w:val="15"/></w:compat></w:settings>');
+        $this->running($zip, $document, $choices);
+        self::media($zip, $body->runs, $choices);
+        $zip->file('word/document.xml', "{$work}/document.xml")->sendTo($out);
         $losses->also($document->missing);
 
         return $losses->sentences();
     }
 
-    private function properties(Document $document): string
+    /** The head and the foot of the pages, with the logo where one of them shows it. */
+    private function running(ZipFile $zip, Document $document, Choices $choices): void
+    {
+        $logo = $document->style->logo === null ? null : $choices->pictures?->bytes($document->style->logo);
+        $size = $logo === null ? false : @getimagesizefromstring($logo);
+        $aspect = $size === false || $size[0] === 0 || $size[1] === 0 ? null : $size[1] / $size[0];
+        foreach (['header' => 'hdr', 'footer' => 'ftr'] as $part => $element) {
+            $thirds = $part === 'header' ? $document->style->header : $document->style->footer;
+            $zip->text("word/{$part}1.xml", self::DECLARATION . RunningLine::xml($element, $thirds, $document, ucfirst($part), $aspect));
+            if ($aspect !== null && $logo !== null && str_contains(implode('', $thirds), '{logo}')) {
+                $extension = \Embrel\Document\PictureType::of($logo)->value;
+                $zip->text("word/media/logo-{$part}.{$extension}", $logo);
+                $zip->text("word/_rels/{$part}1.xml.rels", self::DECLARATION . '<Relationships xmlns="' . self::PACKAGE_RELATIONS . '"><Relationship Id="logo" Type="' . Body::R . "/image\" Target=\"media/logo-{$part}.{$extension}\"/></Relationships>");
+            }
+        }
+    }
+
+    public static function media(ZipFile $zip, Runs $runs, Choices $choices): void
+    {
+        foreach ($runs->media as $id => ['relation' => $name, 'extension' => $extension]) {
+            $zip->text("word/media/{$name}.{$extension}", (string) $choices->pictures?->bytes((string) $id));
+        }
+    }
+
+    public static function properties(Document $document): string
     {
         return '<cp:coreProperties xmlns:cp="http://schemas.openxmlformats.org/package/2006/metadata/core-properties" xmlns:dc="http://purl.org/dc/elements/1.1/">'
             . '<dc:title>' . self::escaped($document->title) . '</dc:title>'
@@ -80,34 +101,40 @@ final class DocxWriter implements Writer
     private function relations(Body $body): string
     {
         $xml = '<Relationships xmlns="' . self::PACKAGE_RELATIONS . '">';
-        foreach (['styles', 'numbering', 'settings', 'footnotes', 'footer'] as $part) {
-            $xml .= "<Relationship Id=\"{$part}\" Type=\"" . self::RELATIONS . "/{$part}\" Target=\"{$part}" . ($part === 'footer' ? '1' : '') . '.xml"/>';
-        }
-        $xml .= self::links($body);
-        foreach ($body->media() as ['relation' => $name, 'extension' => $extension]) {
-            $xml .= "<Relationship Id=\"{$name}\" Type=\"" . self::RELATIONS . "/image\" Target=\"media/{$name}.{$extension}\"/>";
+        foreach (['styles', 'numbering', 'settings', 'footnotes', 'header', 'footer'] as $part) {
+            $xml .= "<Relationship Id=\"{$part}\" Type=\"" . Body::R . "/{$part}\" Target=\"{$part}" . ($part === 'header' || $part === 'footer' ? '1' : '') . '.xml"/>';
         }
 
-        return $xml . '</Relationships>';
+        return $xml . self::links($body->runs) . self::mediaRelations($body->runs) . '</Relationships>';
     }
 
-    private static function links(Body $body): string
+    public static function mediaRelations(Runs $runs): string
     {
         $xml = '';
-        foreach ($body->links() as $href => $id) {
-            $xml .= "<Relationship Id=\"{$id}\" Type=\"" . self::RELATIONS . '/hyperlink" Target="' . self::escaped((string) $href) . '" TargetMode="External"/>';
+        foreach ($runs->media as ['relation' => $name, 'extension' => $extension]) {
+            $xml .= "<Relationship Id=\"{$name}\" Type=\"" . Body::R . "/image\" Target=\"media/{$name}.{$extension}\"/>";
+        }
+
+        return $xml;
+    }
+
+    public static function links(Runs $runs): string
+    {
+        $xml = '';
+        foreach ($runs->links as $href => $id) {
+            $xml .= "<Relationship Id=\"{$id}\" Type=\"" . Body::R . '/hyperlink" Target="' . self::escaped((string) $href) . '" TargetMode="External"/>';
         }
 
         return $xml;
     }
 
     /** The two separators that every footnotes part has, and the notes. */
-    private function footnotes(Body $body): string
+    public static function footnotes(Runs $runs, StyleNames $names): string
     {
-        $xml = '<w:footnotes xmlns:w="' . Body::W . '" xmlns:r="' . self::RELATIONS . '">'
+        $xml = '<w:footnotes xmlns:w="' . Body::W . '" xmlns:r="' . Body::R . '">'
             . '<w:footnote w:type="separator" w:id="-1"><w:p><w:r><w:separator/></w:r></w:p></w:footnote><w:footnote w:type="continuationSeparator" w:id="0"><w:p><w:r><w:continuationSeparator/></w:r></w:p></w:footnote>';
-        foreach ($body->footnotes() as $i => $runs) {
-            $xml .= '<w:footnote w:id="' . ($i + 1) . '"><w:p><w:pPr><w:pStyle w:val="FootnoteText"/></w:pPr><w:r><w:rPr><w:rStyle w:val="FootnoteReference"/></w:rPr><w:footnoteRef/></w:r><w:r><w:t xml:space="preserve"> </w:t></w:r>' . $runs . '</w:p></w:footnote>';
+        foreach ($runs->footnotes as $i => $text) {
+            $xml .= '<w:footnote w:id="' . ($i + 1) . '"><w:p><w:pPr><w:pStyle w:val="' . $names->of('FootnoteText') . '"/></w:pPr><w:r><w:rPr><w:rStyle w:val="' . $names->of('FootnoteReference') . '"/></w:rPr><w:footnoteRef/></w:r><w:r><w:t xml:space="preserve"> </w:t></w:r>' . $text . '</w:p></w:footnote>';
         }
 
         return "{$xml}</w:footnotes>";

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Html;
 
+use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
 use Embrel\RichText\Node;
@@ -24,16 +25,47 @@ final class HtmlWriter
     /** @var list<string> */
     private array $footnotes = [];
 
-    /** @param (\Closure(string): string)|null $address where a picture is seen, by its id; null: pictures are left out */
-    public function __construct(private readonly Losses $losses = new Losses(), private readonly ?\Closure $address = null) {}
+    /** @var array<string, string> topic → where it is found: the page, if it is another, and its name there */
+    private array $places = [];
+    private readonly string $end;
+
+    /**
+     * @param (\Closure(string): (string|null))|null $address where a picture is seen, by its id; null: pictures are left out
+     * @param bool                                   $isXml   whether it must be XML too
+     * @param bool                                   $isFile  whether it leaves the application: then links stay in their window
+     */
+    public function __construct(private readonly Losses $losses = new Losses(), private readonly ?\Closure $address = null, bool $isXml = false, private readonly bool $isFile = false)
+    {
+        $this->end = $isXml ? '/>' : '>';
+    }
+
+    /**
+     * @param array<string, string> $places topic → address, for a document that is divided into pages
+     */
+    public function withPlaces(array $places): self
+    {
+        $this->places = $places;
+
+        return $this;
+    }
 
     /** The elements as a fragment, without title and contents. */
     public function body(Document $document): string
     {
         $this->losses->also($document->missing);
+        foreach ($document->elements as $element) {
+            $this->places[$element->topic] ??= $element->anchor === null && $element->role !== Element::HEADING ? '' : '#' . ($element->anchor ?? new Anchor($element->topic))->name();
+        }
+
+        return $this->elements($document->elements);
+    }
+
+    /** @param list<Element> $elements */
+    public function elements(array $elements): string
+    {
         $html = '';
         $items = 0;
-        foreach ($document->elements as $element) {
+        foreach ($elements as $element) {
             for (; $items > ($element->role === Element::HEADING ? 0 : $element->level); --$items) {
                 $html .= '</li></ul>';
             }
@@ -46,7 +78,10 @@ final class HtmlWriter
             $html .= $this->element($element);
         }
 
-        return $html . str_repeat('</li></ul>', $items) . $this->footnotes();
+        $html .= str_repeat('</li></ul>', $items) . $this->footnotes();
+        $this->footnotes = [];
+
+        return $html;
     }
 
     /** @param iterable<Node> $blocks */
@@ -69,48 +104,53 @@ final class HtmlWriter
 
     private function element(Element $element): string
     {
-        $id = ' id="_e' . $element->topic . '"';
+        $id = $element->anchor === null && $element->role !== Element::HEADING ? '' : ' id="' . ($element->anchor ?? new Anchor($element->topic))->name() . '"';
 
         return match ($element->role) {
             Element::HEADING => $this->heading($element, $id),
             Element::PICTURE => $this->picture($element),
             Element::REFERENCE => '<p class="draft-reference">' . $this->nodes($element->block->content ?? []) . '</p>',
+            Element::SEE_ALSO => '<p class="draft-see">' . $this->nodes($element->block->content ?? []) . '</p>',
             Element::ITEM => "<li{$id}>" . $this->numbered($element),
             Element::QUOTE => "<blockquote{$id}><p>" . self::escaped($element->title) . '</p></blockquote>',
-            default => $this->bodyBlock($element),
+            default => $element->anchor !== null ? "<p{$id}>" . self::escaped($element->title) . '</p>' : $this->bodyBlock($element),
         };
     }
 
     private function picture(Element $element): string
     {
-        if ($element->picture === null || $this->address === null) {
+        $address = $element->picture === null || $this->address === null ? null : ($this->address)($element->picture->id);
+        if ($element->picture === null || $address === null) {
             $this->losses->note('topicPicture');
 
             return '';
         }
 
-        return '<figure class="draft-picture"><img src="' . self::escaped(($this->address)($element->picture->id)) . '" width="' . (int) ($element->picture->shown * 1.5) . '" alt="' . self::escaped($element->title) . '"></figure>';
+        return '<figure class="draft-picture" data-topic=""><img src="' . self::escaped($address) . '" width="' . (int) ($element->picture->shown * 1.5) . '" alt="' . self::escaped($element->title) . "\"{$this->end}</figure>";
     }
 
     private function bodyBlock(Element $element): string
     {
         $html = $element->block === null ? '' : $this->node($element->block);
 
-        return $element->inQuote ? "<blockquote>{$html}</blockquote>" : $html;
+        return $element->inQuote ? "<blockquote class=\"draft-quoted\">{$html}</blockquote>" : $html;
     }
 
     private function heading(Element $element, string $id): string
     {
-        $tag = 'h' . min(6, $element->level + 1);
+        // HTML has six levels, the first of which is the title's.
+        $tag = $element->level > 5 ? 'div' : 'h' . ($element->level + 1);
+        $deep = $element->level > 5 ? ' role="heading" aria-level="' . ($element->level + 1) . '"' : '';
+        $colour = $this->isFile && $element->dye !== '' ? " data-dye=\"{$element->dye}\"" : '';
 
-        return "<{$tag}{$id} class=\"draft-heading draft-heading-{$element->level}\">" . $this->numbered($element) . "</{$tag}>";
+        return "<{$tag}{$id}{$deep}{$colour} class=\"draft-heading draft-heading-{$element->level}\">" . $this->numbered($element) . "</{$tag}>";
     }
 
     private function numbered(Element $element): string
     {
         $number = $element->number === '' ? '' : '<span class="draft-number">' . self::escaped($element->number) . '</span> ';
 
-        return $number . self::escaped($element->title);
+        return $number . (!$this->isFile ? self::escaped($element->title) : '<span class="draft-title">' . self::escaped($element->title) . '</span>');
     }
 
     private function node(Node $node): string
@@ -121,11 +161,11 @@ final class HtmlWriter
 
         return match ($node->type) {
             'text' => $this->run($node),
-            'hardBreak' => '<br>',
-            'heading' => '<p class="note-heading note-heading-' . $node->int('level', 1) . '">' . $this->nodes($node->content) . '</p>',
+            'hardBreak' => "<br{$this->end}",
+            'heading' => '<p class="note-heading note-heading-' . $node->int('level', 1) . ($this->isFile ? '" role="heading" aria-level="' . ($node->int('level', 1) + 3) . '" data-level="' . $node->int('level', 1) : '') . '">' . $this->nodes($node->content) . '</p>',
             'orderedList' => '<ol start="' . $node->int('start', 1) . '">' . $this->nodes($node->content) . '</ol>',
-            'codeBlock' => '<pre><code>' . $this->nodes($node->content) . '</code></pre>',
-            'horizontalRule' => '<hr>',
+            'codeBlock' => '<pre class="code"><code>' . $this->nodes($node->content) . '</code></pre>',
+            'horizontalRule' => "<hr{$this->end}",
             'footnote' => $this->footnote($node),
             'picture' => $this->notePicture($node),
             default => '',
@@ -134,11 +174,22 @@ final class HtmlWriter
 
     private function wrapped(string $tag, Node $node): string
     {
-        $check = $node->type === 'taskItem' ? (($node->attrs['checked'] ?? false) === true ? '☑ ' : '☐ ') : '';
+        if ($node->type === 'taskItem') {
+            return $this->wrapped($tag, new Node('listItem', [], self::checked($node)));
+        }
         // A list item that is one paragraph reads as one line.
         $content = $tag === 'li' && \count($node->content) === 1 && $node->content[0]->type === 'paragraph' ? $node->content[0]->content : $node->content;
 
-        return "<{$tag}>{$check}" . $this->nodes($content) . "</{$tag}>";
+        return "<{$tag}>" . $this->nodes($content) . "</{$tag}>";
+    }
+
+    /** @return list<Node> the blocks of a check list's item, with its box before the first words */
+    private static function checked(Node $item): array
+    {
+        $box = Node::text(($item->attrs['checked'] ?? false) === true ? '☑ ' : '☐ ');
+        $first = $item->content[0] ?? null;
+
+        return $first?->type === 'paragraph' ? [Node::paragraph([$box, ...$first->content]), ...\array_slice($item->content, 1)] : [Node::paragraph([$box]), ...$item->content];
     }
 
     /** A raised number that leads to the note at the end. */
@@ -147,7 +198,13 @@ final class HtmlWriter
         $n = \count($this->footnotes) + 1;
         $this->footnotes[] = $this->nodes($node->content);
 
-        return "<sup><a href=\"#note-{$n}\" id=\"noted-{$n}\">{$n}</a></sup>";
+        return "<sup><a{$this->role('noteref')} href=\"#note-{$n}\" id=\"noted-{$n}\">{$n}</a></sup>";
+    }
+
+    /** What it is by the roles of digital publishing (DPUB-ARIA 1.1), in a page of its own. */
+    private function role(string $name): string
+    {
+        return $this->isFile ? " role=\"doc-{$name}\"" : '';
     }
 
     private function footnotes(): string
@@ -155,10 +212,10 @@ final class HtmlWriter
         $html = '';
         foreach ($this->footnotes as $i => $text) {
             $n = $i + 1;
-            $html .= "<li id=\"note-{$n}\">{$text} <a href=\"#noted-{$n}\" aria-label=\"Back to the text\">↩</a></li>";
+            $html .= "<li id=\"note-{$n}\">{$text} <a{$this->role('backlink')} href=\"#noted-{$n}\" aria-label=\"Back to the text\">↩</a></li>";
         }
 
-        return $html === '' ? '' : "<ol class=\"draft-footnotes\">{$html}</ol>";
+        return $html === '' ? '' : "<ol class=\"draft-footnotes\"{$this->role('endnotes')}>{$html}</ol>";
     }
 
     private function notePicture(Node $node): string
@@ -166,14 +223,22 @@ final class HtmlWriter
         $caption = self::escaped($node->string('caption') ?? '');
         $alt = self::escaped($node->string('alt') ?? '');
         $id = $node->string('picture');
-        if ($id === null || $this->address === null) {
+        $address = $id === null || $this->address === null ? null : ($this->address)($id);
+        if ($address === null) {
             $this->losses->note('picture');
 
             return '<p class="draft-picture">' . ($caption === '' ? $alt : $caption) . '</p>';
         }
         $width = $node->int('width', 0);
 
-        return '<figure class="draft-picture"><img src="' . self::escaped(($this->address)($id)) . '"' . ($width > 0 ? " width=\"{$width}\"" : '') . " alt=\"{$alt}\">" . ($caption === '' ? '' : "<figcaption>{$caption}</figcaption>") . '</figure>';
+        return '<figure class="draft-picture">' . $this->linked($node, '<img src="' . self::escaped($address) . '"' . ($width > 0 ? " width=\"{$width}\"" : '') . " alt=\"{$alt}\"{$this->end}") . ($caption === '' ? '' : "<figcaption>{$caption}</figcaption>") . '</figure>';
+    }
+
+    private function linked(Node $picture, string $img): string
+    {
+        $href = $picture->string('href');
+
+        return $href === null ? $img : '<a href="' . self::escaped($href) . "\">{$img}</a>";
     }
 
     /** @param list<Node> $nodes */
@@ -187,11 +252,16 @@ final class HtmlWriter
         $html = self::escaped($node->text);
         foreach ($node->marks as $mark) {
             $html = $mark->type === 'link'
-                ? '<a href="' . self::escaped($mark->attrs['href']) . '"' . ($mark->attrs['href'][0] === '#' ? '' : ' rel="noopener noreferrer" target="_blank"') . ">{$html}</a>"
+                ? '<a href="' . self::escaped($this->place($mark->attrs['href'])) . '"' . ($this->isFile || $mark->attrs['href'][0] === '#' ? '' : ' rel="noopener noreferrer" target="_blank"') . ">{$html}</a>"
                 : '<' . self::MARKS[$mark->type] . ">{$html}</" . self::MARKS[$mark->type] . '>';
         }
 
         return $html;
+    }
+
+    private function place(string $href): string
+    {
+        return str_starts_with($href, '#_e') ? ($this->places[substr($href, 3)] ?? '') ?: $href : $href;
     }
 
     public static function escaped(string $text): string

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Markdown;
 
+use Embrel\Document\Anchor;
 use Embrel\Document\Element;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Plan\Plan;
+use Embrel\RichText\Mark;
 use Embrel\RichText\Node;
+use Embrel\Writer\Html\HtmlWriter;
 use Embrel\Writer\Losses;
 use Embrel\Writer\Writer;
 
@@ -16,23 +19,29 @@ use Embrel\Writer\Writer;
 final class MarkdownWriter implements Writer
 {
     private const LEVELS = 5;
-    private const SIGNS = ['bold' => '**', 'italic' => '*', 'strike' => '~~'];
+    private const SIGNS = ['bold' => ['**', '**'], 'italic' => ['*', '*'], 'strike' => ['~~', '~~'], 'underline' => ['<u>', '</u>'], 'highlight' => ['<mark>', '</mark>'], 'superscript' => ['<sup>', '</sup>'], 'subscript' => ['<sub>', '</sub>']];
 
     private Losses $losses;
     /** @var list<string> */
     private array $footnotes = [];
 
+    private bool $isMarked = false;
+    private bool $isInTable = false;
+    /** Whether the list at hand has the other of two signs: lists with the same one, right after each other, are one. */
+    private bool $isOther = false;
+
+    /** @param (\Closure(string): (string|null))|null $address the file of a picture, by its id; null: pictures are left out */
+    public function __construct(private readonly ?\Closure $address = null) {}
+
     public function write(Plan $plan, Choices $choices, $out, string $work): array
     {
         $this->losses = new Losses();
-        $document = Draft::of($plan, new Choices($choices->from, min($choices->headingDepth, self::LEVELS), $choices->scheme, $choices->numberDepth, $choices->notes, false, allSources: $choices->allSources));
+        $document = Draft::of($plan, $choices->with(['headingDepth' => min($choices->headingDepth, self::LEVELS), 'contents' => false]));
+        $this->isMarked = $choices->marks ?? false;
         fwrite($out, '# ' . self::escaped($document->title) . "\n");
         $before = null;
         foreach ($document->elements as $element) {
-            if ($element->role === Element::PICTURE) {
-                $this->losses->note('topicPicture');
-                continue;
-            }
+            $this->isOther = self::areLists($before?->block, $element->block) && !$this->isOther;
             $tight = $element->role === Element::ITEM && $before?->role === Element::ITEM;
             fwrite($out, ($tight ? '' : "\n") . $this->element($element));
             $before = $element;
@@ -48,16 +57,51 @@ final class MarkdownWriter implements Writer
 
     private function element(Element $element): string
     {
-        $title = ($element->number === '' ? '' : $element->number . ' ') . $element->title;
-        // A bare number at the start of an item would be read as a list of its own.
-        $title = preg_replace('/\A(\d+)([.)])(?=\s)/', '$1\\\\$2', self::escaped($title)) ?? '';
+        $title = self::ended($this->titled($element));
 
         return match ($element->role) {
             Element::HEADING => str_repeat('#', $element->level + 1) . " {$title}\n",
             Element::ITEM => str_repeat('  ', $element->level - 1) . "- {$title}\n",
             Element::QUOTE => $this->indented('> ' . $title, $element->level),
+            Element::PICTURE => $this->topicPicture($element),
             default => $this->body($element),
         };
+    }
+
+    /** Number and title, between them the anchor by which a topic is found again. */
+    private function titled(Element $element): string
+    {
+        $number = $element->number === '' ? '' : self::escaped($element->number) . ' ';
+        $anchor = $this->isMarked && ($element->anchor !== null || $element->role === Element::HEADING) ? '<a id="' . ($element->anchor ?? new Anchor($element->topic))->name() . '"></a>' : '';
+        if ($anchor !== '') {
+            return self::unlisted($number) . $anchor . self::escaped($element->title);
+        }
+
+        return self::unlisted($number . self::escaped($element->title));
+    }
+
+    /** What begins like a list, a heading or a quotation and is none. */
+    private static function unlisted(string $text): string
+    {
+        return preg_replace(['/\A(\d+)([.)])(?=\s|\z)/', '/\A([-+#])(?=\s|\z)/', '/\A([-=]+\s*)\z/'], ['$1\\\\$2', '\\\\$1', '\\\\$1'], $text) ?? $text;
+    }
+
+    /** Signs at the end of a heading that would be taken for its end. */
+    private static function ended(string $text): string
+    {
+        return preg_replace('/(#+)(\s*)\z/', '\\\\$1$2', $text) ?? $text;
+    }
+
+    private function topicPicture(Element $element): string
+    {
+        $file = $element->picture === null || $this->address === null ? null : ($this->address)($element->picture->id);
+        if ($file === null) {
+            $this->losses->note('topicPicture');
+
+            return '';
+        }
+
+        return $this->indented('![' . self::escaped($element->title) . "](<{$file}>)", $element->level);
     }
 
     private function body(Element $element): string
@@ -80,11 +124,11 @@ final class MarkdownWriter implements Writer
     private function block(Node $node): string
     {
         return match ($node->type) {
-            'paragraph' => preg_replace('/^(\s*)([-+*#>]|\d+[.)])(?=\s|$)/m', '$1\\\\$2', $this->inlines($node->content)) ?? '',
+            'paragraph' => self::plain($this->inlines($node->content)),
             // Not a heading of the document: it would be read as a topic.
-            'heading' => '**' . str_replace('**', '', $this->inlines($node->content)) . '**',
-            'bulletList', 'taskList' => $this->items($node, static fn(int $i): string => '- '),
-            'orderedList' => $this->items($node, static fn(int $i): string => ($node->int('start', 1) + $i) . '. '),
+            'heading' => $this->boldLine($node),
+            'bulletList', 'taskList' => $this->items($node, fn(int $i): string => $this->isOther ? '* ' : '- '),
+            'orderedList' => $this->items($node, fn(int $i): string => ($node->int('start', 1) + $i) . ($this->isOther ? ') ' : '. ')),
             'blockquote' => self::prefixed('> ', $this->blocks($node->content)),
             'codeBlock' => "```\n" . $node->plainText() . "\n```",
             'horizontalRule' => '---',
@@ -92,6 +136,22 @@ final class MarkdownWriter implements Writer
             'picture' => $this->picture($node),
             default => '',
         };
+    }
+
+    /** A paragraph, none of whose lines is taken for anything else. */
+    private static function plain(string $text): string
+    {
+        $text = preg_replace('/^(\s*)(\d+)([.)])(?=\s|$)/m', '$1$2\\\\$3', $text) ?? $text;
+
+        return preg_replace('/^(\s*)([-+*#>=]|#{2,6}|[-=]{2,})(?=\s|$)/m', '$1\\\\$2', $text) ?? $text;
+    }
+
+    private function boldLine(Node $heading): string
+    {
+        $this->losses->note('noteHeading');
+        $runs = array_map(static fn(Node $run): Node => $run->type === 'text' && !$run->has('code') ? Node::text($run->text, [...array_filter($run->marks, static fn($mark): bool => $mark->type !== 'bold'), new Mark('bold')]) : $run, $heading->content);
+
+        return $this->inlines($runs);
     }
 
     /** @param list<Node> $nodes */
@@ -102,21 +162,31 @@ final class MarkdownWriter implements Writer
             // A numbered list that does not start with 1 must not touch the paragraph above it.
             $isList = in_array($node->type, ['bulletList', 'taskList'], true) || ($node->type === 'orderedList' && $node->int('start', 1) === 1);
             $tight = $i > 0 && $isList && $nodes[$i - 1]->type === 'paragraph';
+            $this->isOther = self::areLists($nodes[$i - 1] ?? null, $node) && !$this->isOther;
             $text .= ($i === 0 ? '' : ($tight ? "\n" : "\n\n")) . $this->block($node);
         }
 
         return $text;
     }
 
+    private static function areLists(?Node $one, ?Node $other): bool
+    {
+        return str_ends_with($one->type ?? '', 'List') && str_ends_with($other->type ?? '', 'List');
+    }
+
     /** @param \Closure(int): string $sign */
     private function items(Node $list, \Closure $sign): string
     {
         $lines = [];
+        $isOther = $this->isOther;
         foreach ($list->content as $i => $item) {
+            $this->isOther = $isOther;
             $mark = $sign($i);
             $check = $item->type === 'taskItem' ? (($item->attrs['checked'] ?? false) === true ? '[x] ' : '[ ] ') : '';
             $lines[] = $mark . str_replace("\n", "\n" . str_repeat(' ', \strlen($mark)), $check . $this->blocks($item->content));
         }
+
+        $this->isOther = $isOther;
 
         return implode("\n", $lines);
     }
@@ -124,13 +194,16 @@ final class MarkdownWriter implements Writer
     private function table(Node $table): string
     {
         $lines = [];
+        $this->isInTable = true;
         foreach ($table->content as $i => $row) {
-            $cells = array_map(fn(Node $cell): string => str_replace(['|', "\n"], ['\|', ' '], $this->blocks($cell->content)), $row->content);
+            $cells = array_map(fn(Node $cell): string => str_replace("\n", ' ', $this->blocks($cell->content)), $row->content);
             $lines[] = '| ' . implode(' | ', $cells) . ' |';
             if ($i === 0) {
                 $lines[] = '|' . str_repeat(' --- |', \count($cells));
             }
         }
+
+        $this->isInTable = false;
 
         return implode("\n", $lines);
     }
@@ -141,9 +214,22 @@ final class MarkdownWriter implements Writer
         if ($node->string('src') !== null) {
             return "![{$alt}](<" . $node->string('src') . '>)';
         }
-        $this->losses->note('picture');
+        $id = $node->string('picture');
+        $file = $id === null || $this->address === null ? null : ($this->address)($id);
+        if ($file === null) {
+            $this->losses->note('picture');
 
-        return $alt;
+            return self::escaped($node->string('caption') ?? '') ?: $alt;
+        }
+        $caption = $node->string('caption');
+        $alt = self::escaped($node->string('alt') ?? '');
+        $width = $node->int('width', 0);
+        // Markdown has no width: HTML has.
+        $image = $width > 0
+            ? "<img src=\"{$file}\" alt=\"" . HtmlWriter::escaped($node->string('alt') ?? '') . "\" width=\"{$width}\"" . ($caption === null ? '' : ' title="' . HtmlWriter::escaped($caption) . '"') . '>'
+            : "![{$alt}](<{$file}>" . ($caption === null ? '' : ' "' . str_replace(['\\', '"'], ['\\\\', '\"'], $caption) . '"') . ')';
+
+        return $node->string('href') === null ? $image : "[{$image}](<{$node->string('href')}>)";
     }
 
     /** @param list<Node> $nodes */
@@ -168,24 +254,34 @@ final class MarkdownWriter implements Writer
     private function run(Node $node): string
     {
         if ($node->has('code')) {
-            $fence = str_contains($node->text, '`') ? '``' : '`';
-            $text = $fence . $node->text . $fence;
-        } else {
-            $text = self::escaped($node->text);
+            $fence = str_repeat('`', 1 + max([0, ...array_map(\strlen(...), preg_match_all('/`+/', $node->text, $m) > 0 ? $m[0] : [])]));
+            $space = str_starts_with($node->text, '`') || str_ends_with($node->text, '`') ? ' ' : '';
         }
         // Signs must touch the words: white space at the ends moves outside.
-        preg_match('/\A(\s*)(.*?)(\s*)\z/su', $text, $m);
-        [, $before, $inner, $after] = $m + ['', '', $text, ''];
+        preg_match('/\A(\s*)(.*?)(\s*)\z/su', $node->text, $m);
+        [, $before, $inner, $after] = $m + ['', '', $node->text, ''];
+        $inner = $inner === '' ? '' : (isset($fence, $space) ? $fence . $space . ($this->isInTable ? str_replace('|', '\|', $inner) : $inner) . $space . $fence : self::escaped($inner));
         foreach ($inner === '' ? [] : $node->marks as $mark) {
-            $sign = self::SIGNS[$mark->type] ?? '';
-            // Headings have no names in this format: a reference is its words.
-            $inner = $mark->type === 'link' ? (str_starts_with($mark->attrs['href'], '#_e') ? $inner : "[{$inner}](<{$mark->attrs['href']}>)") : $sign . $inner . $sign;
-            if (\in_array($mark->type, ['underline', 'highlight', 'superscript', 'subscript'], true)) {
-                $this->losses->note('marks');
+            if ($mark->type === 'link') {
+                $href = $mark->attrs['href'];
+                // Without anchors a reference is its words.
+                $inner = str_starts_with($href, '#_e') && !$this->isMarked ? $inner : "[{$inner}](<{$href}>)";
+            } elseif (isset(self::SIGNS[$mark->type])) {
+                [$open, $close] = $this->signs($mark->type, $m[2] ?? '');
+                $inner = $open . $inner . $close;
             }
         }
 
         return $before . $inner . $after;
+    }
+
+    /** @return array{string, string} as tags where the text begins or ends with a mark, beside which signs do not count (CommonMark 0.31, 6.2) */
+    private function signs(string $mark, string $text): array
+    {
+        $tags = ['bold' => ['<b>', '</b>'], 'italic' => ['<i>', '</i>'], 'strike' => ['<s>', '</s>']];
+        $isWord = preg_match('/\A[\p{L}\p{N}].*[\p{L}\p{N}]\z|\A[\p{L}\p{N}]\z/su', $text) === 1;
+
+        return isset($tags[$mark]) && !$isWord ? $tags[$mark] : self::SIGNS[$mark];
     }
 
     private static function escaped(string $text): string

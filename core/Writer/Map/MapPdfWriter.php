@@ -2,20 +2,22 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Writer\Pdf;
+namespace Embrel\Writer\Map;
 
 use Embrel\Draft\Choices;
 use Embrel\Layout\Map\Sheets;
 use Embrel\Layout\Text\Face;
 use Embrel\Plan\Plan;
-use Embrel\Writer\Map\Drawing;
+use Embrel\Writer\Pdf\PdfFile;
+use Embrel\Writer\Pdf\PdfFonts;
+use Embrel\Writer\Pdf\PdfPen;
 use Embrel\Writer\Writer;
 
 /**
  * The map as PDF 1.7: drawn once, and shown on one sheet or on several, which overlap and are marked
  * where the next one begins. Text is text, in the fonts of the map.
  */
-final class PdfWriter implements Writer
+final class MapPdfWriter implements Writer
 {
     private const POINTS = 72 / 25.4;
 

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Document;
+
+use Embrel\RichText\Node;
+use Embrel\Words;
+
+/** What counts as words of a draft. */
+final readonly class Counted
+{
+    public function __construct(
+        public bool $titles = false,
+        public bool $quotations = true,
+        public bool $footnotes = false,
+        public bool $references = false,
+    ) {}
+
+    /** @param list<Element> $elements */
+    public function in(array $elements): int
+    {
+        $words = 0;
+        foreach ($elements as $element) {
+            $words += match ($element->role) {
+                Element::HEADING, Element::ITEM => $this->titles ? Words::in($element->title) : 0,
+                Element::QUOTE => $this->quotations ? Words::in($element->title) : 0,
+                Element::REFERENCE => $this->references ? Words::in($element->block?->plainText() ?? '') : 0,
+                Element::BODY => $element->block === null || ($element->inQuote && !$this->quotations) ? 0 : $this->block($element->block),
+                default => 0,
+            };
+        }
+
+        return $words;
+    }
+
+    private function block(Node $block): int
+    {
+        if ($block->type === 'blockquote' && !$this->quotations) {
+            return 0;
+        }
+        $words = Words::in($block->plainText());
+        foreach ($this->footnotes ? $block->all() : [] as $node) {
+            $words += $node->type === 'footnote' ? Words::in(Node::paragraph($node->content)->plainText()) : 0;
+        }
+
+        return $words;
+    }
+}

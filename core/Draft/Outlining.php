@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Draft;
+
+use Embrel\Document\Anchor;
+use Embrel\Document\Element;
+use Embrel\Layout\Map\Palette;
+use Embrel\Numbering\Numbering;
+use Embrel\Plan\Kind;
+use Embrel\Plan\Numbered;
+use Embrel\Plan\Plan;
+use Embrel\Plan\Topic;
+use Embrel\RichText\Node;
+
+/** The first pass: every topic that prints as a heading, an item, a quotation or a paragraph, in reading order. */
+final class Outlining
+{
+    /** @var list<Element> */
+    public array $elements = [];
+    /** @var array<string, int> what was left out → how often */
+    public array $leftOut = [];
+    /** @var array<int, array{items: int, inQuote: bool, appendix: bool, dye: string}> for each open level */
+    private array $open = [];
+    private int $headingLevel = 0;
+
+    public function __construct(private readonly Plan $plan, private readonly Choices $choices, private readonly Numbering $numbering)
+    {
+        $this->open[0] = ['items' => 0, 'inQuote' => false, 'appendix' => $this->isInAppendix(), 'dye' => $this->dyeAbove()];
+        $empty = $choices->emptySections ? [] : $this->emptySections();
+        $base = $plan->level($choices->from);
+        $skipBelow = PHP_INT_MAX;
+        foreach ($plan->walk($choices->from) as $id => $level) {
+            if ($level > $skipBelow) {
+                continue;
+            }
+            $topic = $plan->topics[$id];
+            $skipBelow = PHP_INT_MAX;
+            if ($choices->prints($topic->kind) === 'out' || isset($empty[$id])) {
+                $skipBelow = $level;
+                $what = isset($empty[$id]) ? 'empty' : $topic->kind->value;
+                $this->leftOut[$what] = ($this->leftOut[$what] ?? 0) + 1;
+                continue;
+            }
+            $this->topic($topic, $level, $base);
+        }
+    }
+
+    private function topic(Topic $topic, int $level, int $base): void
+    {
+        ['items' => $items, 'inQuote' => $inQuote, 'appendix' => $appendix, 'dye' => $dye] = $this->open[$level - 1];
+        $appendix = $appendix || $topic->numbered === Numbered::Appendix;
+        $dye = $topic->dye === null ? $dye : Palette::dye($topic->dye->value);
+        $role = match (true) {
+            ($topic->kind === Kind::Quote && $this->choices->prints($topic->kind) === 'quote') || $inQuote => Element::QUOTE,
+            $this->choices->prints($topic->kind) === 'text' => Element::BODY,
+            $topic->kind !== Kind::Section || $items > 0 || $level > $this->choices->headingDepth => Element::ITEM,
+            default => Element::HEADING,
+        };
+        $nested = $items + ($role === Element::ITEM ? 1 : 0);
+        if ($role === Element::HEADING) {
+            $this->headingLevel = $level;
+        }
+        $element = new Element($role, $role === Element::HEADING ? $level : min($nested, $this->choices->indentDepth), $this->numbering->own($topic->id), $topic->title, $topic->id, depth: $base + $level, appendix: $appendix, dye: $dye, anchor: $this->anchor($topic, $role, $level));
+        // A point set as text is a paragraph of its title.
+        $this->elements[] = $role === Element::BODY ? $element->with(['block' => Node::plain($topic->title), 'number' => '']) : $element;
+        if ($topic->picture !== null && $this->choices->showsPictures) {
+            $this->elements[] = new Element(Element::PICTURE, $role === Element::HEADING ? 0 : $element->level, title: $topic->title, topic: $topic->id, picture: $topic->picture);
+        } elseif ($topic->picture !== null) {
+            $this->leftOut['pictures'] = ($this->leftOut['pictures'] ?? 0) + 1;
+        }
+        $this->open[$level] = ['items' => $nested, 'inQuote' => $role === Element::QUOTE, 'appendix' => $appendix, 'dye' => $dye];
+    }
+
+    private function anchor(Topic $topic, string $role, int $level): ?Anchor
+    {
+        if ($role === Element::HEADING && $level <= 9) {
+            return new Anchor($topic->id);
+        }
+        $letters = ['section' => 's', 'point' => 'p', 'quote' => 'q'];
+
+        return isset($letters[$topic->kind->value]) ? new Anchor($topic->id, $letters[$topic->kind->value], $level - $this->headingLevel) : null;
+    }
+
+    /** @return array<string, true> sections without a note, in which nothing prints that has one */
+    private function emptySections(): array
+    {
+        $filled = [];
+        foreach (array_reverse($this->plan->branch($this->choices->from)) as $id) {
+            $topic = $this->plan->topics[$id];
+            $says = $topic->kind !== Kind::Section || ($topic->noted && $this->choices->notes) || $topic->picture !== null;
+            if ($this->choices->prints($topic->kind) !== 'out' && ($says || isset($filled[$id]))) {
+                $filled[$id] = true;
+                $filled[(string) $this->plan->parent($id)] = true;
+            }
+        }
+        $empty = [];
+        foreach ($this->plan->walk($this->choices->from) as $id => $_) {
+            isset($filled[$id]) || $this->plan->topics[$id]->kind !== Kind::Section || ($empty[$id] = true);
+        }
+
+        return $empty;
+    }
+
+    private function isInAppendix(): bool
+    {
+        for ($id = $this->choices->from; $id !== Plan::ROOT; $id = (string) $this->plan->parent($id)) {
+            if (!$this->plan->has($id) || $this->plan->topic($id)->numbered === Numbered::Appendix) {
+                return $this->plan->has($id);
+            }
+        }
+
+        return false;
+    }
+
+    private function dyeAbove(): string
+    {
+        for ($id = $this->choices->from; $this->plan->has($id) && $id !== Plan::ROOT; $id = (string) $this->plan->parent($id)) {
+            $dye = $this->plan->topic($id)->dye;
+            if ($dye !== null) {
+                return Palette::dye($dye->value);
+            }
+        }
+
+        return '';
+    }
+}

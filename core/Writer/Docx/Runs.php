@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Writer\Docx;
+
+use Embrel\Document\Document;
+use Embrel\Document\Pictures;
+use Embrel\Document\PictureType;
+use Embrel\RichText\Node;
+
+/** Runs of text, links, footnotes and pictures, and what the package must hold for them. */
+final class Runs
+{
+    private const MARKS = [
+        'bold' => '<w:b/>', 'italic' => '<w:i/>', 'strike' => '<w:strike/>', 'highlight' => '<w:highlight w:val="yellow"/>',
+        'underline' => '<w:u w:val="single"/>', 'superscript' => '<w:vertAlign w:val="superscript"/>', 'subscript' => '<w:vertAlign w:val="subscript"/>',
+    ];
+    private const CODE = '<w:rFonts w:ascii="Courier New" w:hAnsi="Courier New" w:cs="Courier New"/>';
+
+    /** @var array<string, string> address → relationship id */
+    public array $links = [];
+    /** @var list<string> the runs of each footnote; their numbers count from 1 */
+    public array $footnotes = [];
+    /** @var array<string, array{relation: string, extension: string}> picture → how the document names it */
+    public array $media = [];
+    private int $drawings = 0;
+    private bool $isInFootnote = false;
+
+    /** @param array<string, string> $anchors topic → the name of its bookmark */
+    public function __construct(private readonly Document $document, private readonly StyleNames $names, private readonly ?Pictures $pictures, private readonly array $anchors) {}
+
+    /** Runs of text; a line feed becomes a break, a tab a tab. */
+    public static function text(string $text, string $properties = ''): string
+    {
+        $properties = $properties === '' ? '' : "<w:rPr>{$properties}</w:rPr>";
+        $inner = '<w:t xml:space="preserve">' . DocxWriter::escaped($text) . '</w:t>';
+        if (strpbrk($text, "\n\t") !== false) {
+            $inner = str_replace(["\n", "\t"], ['</w:t><w:br/><w:t xml:space="preserve">', '</w:t><w:tab/><w:t xml:space="preserve">'], $inner);
+        }
+
+        return "<w:r>{$properties}{$inner}</w:r>";
+    }
+
+    /** @param list<Node> $nodes */
+    public function inlines(array $nodes): string
+    {
+        $out = '';
+        foreach ($nodes as $node) {
+            $out .= match ($node->type) {
+                'text' => $this->run($node),
+                'hardBreak' => '<w:r><w:br/></w:r>',
+                'footnote' => $this->footnote($node),
+                default => '',
+            };
+        }
+
+        return $out;
+    }
+
+    /** A real footnote: its sign here, its words in a part of their own. */
+    private function footnote(Node $node): string
+    {
+        $this->isInFootnote = true;
+        $this->footnotes[] = $this->inlines($node->content);
+        $this->isInFootnote = false;
+
+        return '<w:r><w:rPr><w:rStyle w:val="' . $this->names->of('FootnoteReference') . '"/></w:rPr><w:footnoteReference w:id="' . \count($this->footnotes) . '"/></w:r>';
+    }
+
+    private function run(Node $node): string
+    {
+        if ($node->marks === []) {
+            return self::text($node->text);
+        }
+        $properties = $node->has('code') ? self::CODE : '';
+        foreach (self::MARKS as $mark => $xml) {
+            $properties .= $node->has($mark) ? $xml : '';
+        }
+        $href = $node->link();
+        if ($href === null) {
+            return self::text($node->text, $properties);
+        }
+        if ($href[0] === '#') {
+            $anchor = str_starts_with($href, '#_e') ? $this->anchors[substr($href, 3)] ?? substr($href, 1) : mb_substr($href, 1, 40);
+
+            return '<w:hyperlink w:anchor="' . DocxWriter::escaped($anchor) . '">' . self::text($node->text, $properties) . '</w:hyperlink>';
+        }
+        $id = $this->links[$href] ??= 'link' . (\count($this->links) + 1);
+
+        return "<w:hyperlink r:id=\"{$id}\">" . self::text($node->text, '<w:rStyle w:val="' . $this->names->of('Hyperlink') . '"/>' . $properties) . '</w:hyperlink>';
+    }
+
+    /** A picture in its own size, or as wide as it was set; null where its file is not at hand. */
+    public function noteDrawing(Node $node): ?string
+    {
+        $id = $node->string('picture');
+        $bytes = $id === null ? null : $this->pictures?->bytes($id);
+        $size = $bytes === null ? false : @getimagesizefromstring($bytes);
+        if ($id === null || $bytes === null || $size === false || $size[0] === 0) {
+            return null;
+        }
+        $drawing = $this->drawing($id, $bytes, (float) $node->int('width', $size[0]), $size[1] / $size[0], $node->string('alt') ?? '');
+        $href = $node->string('href');
+        if ($href === null || $href[0] === '#') {
+            return $drawing;
+        }
+        $link = $this->links[$href] ??= 'link' . (\count($this->links) + 1);
+
+        return "<w:hyperlink r:id=\"{$link}\">{$drawing}</w:hyperlink>";
+    }
+
+    /**
+     * @param float $width  in pixels, 96 to the inch
+     * @param float $aspect height by width
+     */
+    public function drawing(string $picture, string $bytes, float $width, float $aspect, string $says): string
+    {
+        $this->media[$picture] ??= ['relation' => 'p' . (\count($this->media) + 1), 'extension' => PictureType::of($bytes)->value];
+
+        return self::pictureXml($this->media[$picture]['relation'], ++$this->drawings, min($width * 9525, Body::textWidth($this->document) * 635), $aspect, $says);
+    }
+
+    /** @param float $width in English Metric Units: 9525 to a pixel, 635 to a twentieth of a point */
+    public static function pictureXml(string $relation, int $id, float $width, float $aspect, string $says): string
+    {
+        $size = 'cx="' . (int) $width . '" cy="' . max(1, (int) ($width * $aspect)) . '"';
+        $name = DocxWriter::escaped($says);
+
+        return '<w:r><w:drawing><wp:inline xmlns:wp="http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing" distT="0" distB="0" distL="0" distR="0"><wp:extent ' . $size . "/><wp:docPr id=\"{$id}\" name=\"Picture {$id}\" descr=\"{$name}\"/>"
+            . '<a:graphic xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main"><a:graphicData uri="http://schemas.openxmlformats.org/drawingml/2006/picture"><pic:pic xmlns:pic="http://schemas.openxmlformats.org/drawingml/2006/picture">'
+            . "<pic:nvPicPr><pic:cNvPr id=\"{$id}\" name=\"Picture {$id}\"/><pic:cNvPicPr/></pic:nvPicPr><pic:blipFill><a:blip r:embed=\"{$relation}\"/><a:stretch><a:fillRect/></a:stretch></pic:blipFill>"
+            . '<pic:spPr><a:xfrm><a:off x="0" y="0"/><a:ext ' . $size . '/></a:xfrm><a:prstGeom prst="rect"><a:avLst/></a:prstGeom></pic:spPr></pic:pic></a:graphicData></a:graphic></wp:inline></w:drawing></w:r>';
+    }
+
+    public function isInFootnote(): bool
+    {
+        return $this->isInFootnote;
+    }
+
+    public static function field(string $instruction, string $shows): string
+    {
+        return self::mark('begin') . '<w:r><w:instrText xml:space="preserve"> ' . DocxWriter::escaped($instruction) . ' </w:instrText></w:r>' . self::mark('separate') . self::text($shows) . self::mark('end');
+    }
+
+    public static function mark(string $kind): string
+    {
+        return "<w:r><w:fldChar w:fldCharType=\"{$kind}\"/></w:r>";
+    }
+}

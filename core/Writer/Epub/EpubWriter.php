@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Writer\Epub;
+
+use Embrel\Archive\ZipFile;
+use Embrel\Document\Document;
+use Embrel\Document\Element;
+use Embrel\Draft\Choices;
+use Embrel\Draft\Draft;
+use Embrel\Plan\Plan;
+use Embrel\Writer\Html\HtmlFileWriter;
+use Embrel\Writer\Html\HtmlWriter;
+use Embrel\Writer\Html\Sheet;
+use Embrel\Writer\Losses;
+use Embrel\Writer\Pages;
+use Embrel\Writer\PictureFiles;
+use Embrel\Writer\Writer;
+
+/** An e-book (EPUB 3.3): a page for each main section, and the navigation that every such book has. */
+final class EpubWriter implements Writer
+{
+    private const DECLARATION = '<?xml version="1.0" encoding="UTF-8"?>' . "\n";
+
+    public function write(Plan $plan, Choices $choices, $out, string $work): array
+    {
+        $losses = new Losses();
+        // The navigation is made of the contents, whether or not they are printed.
+        $document = Draft::of($plan, $choices->with(['contents' => true]));
+        $losses->also($document->missing);
+        $zip = new ZipFile("{$work}/book.epub");
+        $zip->stored('mimetype', 'application/epub+zip')
+            ->text('META-INF/container.xml', self::DECLARATION . '<container version="1.0" xmlns="urn:oasis:names:tc:opendocument:xmlns:container"><rootfiles><rootfile full-path="EPUB/package.opf" media-type="application/oebps-package+xml"/></rootfiles></container>');
+        $pictures = new PictureFiles($zip, $choices->pictures, 'pictures', 'EPUB/');
+        $pages = Pages::of($document, '.xhtml');
+        $places = Pages::places($pages);
+        $writer = (new HtmlWriter($losses, $pictures->name(...), true, true))->withPlaces($places);
+        foreach ($pages as $i => $page) {
+            $zip->text("EPUB/{$page['name']}", self::page($document, $page['title'], ($i === 0 ? HtmlFileWriter::front($document) : '') . $writer->elements($page['elements'])));
+        }
+        $zip->text('EPUB/nav.xhtml', self::page($document, $document->contentsTitle(), self::navigation($document, $places)))
+            ->text('EPUB/style.css', Sheet::css($document))
+            ->text('EPUB/package.opf', self::DECLARATION . self::package($document, $choices, $pages, $pictures))
+            ->sendTo($out);
+
+        return $losses->sentences();
+    }
+
+    private static function page(Document $document, string $title, string $body): string
+    {
+        $language = self::escaped($document->properties->language);
+
+        return self::DECLARATION . "<!DOCTYPE html>\n<html xmlns=\"http://www.w3.org/1999/xhtml\" xmlns:epub=\"http://www.idpf.org/2007/ops\" lang=\"{$language}\" xml:lang=\"{$language}\"><head><meta charset=\"utf-8\"/><title>" . self::escaped($title) . "</title><link rel=\"stylesheet\" href=\"style.css\"/></head><body>{$body}</body></html>";
+    }
+
+    /** @param array<string, string> $places */
+    private static function navigation(Document $document, array $places): string
+    {
+        $list = '';
+        $open = 0;
+        foreach ($document->contents as ['element' => $element]) {
+            $level = min($element->level, $open + 1);
+            $list .= $level > $open ? '<ol>' : '</li>' . str_repeat('</ol></li>', $open - $level);
+            $list .= '<li><a href="' . self::escaped($places[$element->topic] ?? 'index.xhtml') . '">' . (self::escaped(trim("{$element->number} {$element->title}")) ?: '–') . '</a>';
+            $open = $level;
+        }
+        $list = $list === '' ? '<ol><li><a href="index.xhtml">' . (self::escaped($document->title) ?: '–') . '</a></li></ol>' : $list . str_repeat('</li></ol>', $open);
+
+        return '<nav epub:type="toc" id="toc"><h1>' . $document->contentsTitle() . "</h1>{$list}</nav>";
+    }
+
+    /** @param list<array{name: string, title: string, elements: list<Element>}> $pages */
+    private static function package(Document $document, Choices $choices, array $pages, PictureFiles $pictures): string
+    {
+        $properties = $document->properties;
+        $modified = ($choices->date ?? '2000-01-01') . 'T00:00:00Z';
+        $manifest = '<item id="nav" href="nav.xhtml" media-type="application/xhtml+xml" properties="nav"/><item id="style" href="style.css" media-type="text/css"/>';
+        $spine = '';
+        foreach ($pages as $i => $page) {
+            $manifest .= "<item id=\"page{$i}\" href=\"{$page['name']}\" media-type=\"application/xhtml+xml\"/>";
+            $spine .= "<itemref idref=\"page{$i}\"/>" . ($i === 0 ? '<itemref idref="nav"/>' : '');
+        }
+        foreach (array_values($pictures->files) as $i => $file) {
+            $manifest .= "<item id=\"picture{$i}\" href=\"{$file['name']}\" media-type=\"{$file['type']->mediaType()}\"/>";
+        }
+
+        return '<package xmlns="http://www.idpf.org/2007/opf" version="3.0" unique-identifier="id" xml:lang="' . self::escaped($properties->language) . '"><metadata xmlns:dc="http://purl.org/dc/elements/1.1/">'
+            . '<dc:identifier id="id">' . self::identifier($document) . '</dc:identifier><dc:title>' . (self::escaped($document->title) ?: '–') . '</dc:title><dc:language>' . self::escaped($properties->language) . '</dc:language>'
+            . ($properties->author === '' ? '' : '<dc:creator>' . self::escaped($properties->author) . '</dc:creator>') . ($properties->subject === '' ? '' : '<dc:subject>' . self::escaped($properties->subject) . '</dc:subject>')
+            . "<meta property=\"dcterms:modified\">{$modified}</meta></metadata><manifest>{$manifest}</manifest><spine>{$spine}</spine></package>";
+    }
+
+    /** The same for the same book (RFC 9562, version 8: made of what it says of itself). */
+    private static function identifier(Document $document): string
+    {
+        $hex = substr(hash('sha256', "{$document->title}\n{$document->properties->author}"), 0, 32);
+
+        return 'urn:uuid:' . substr($hex, 0, 8) . '-' . substr($hex, 8, 4) . '-8' . substr($hex, 13, 3) . '-a' . substr($hex, 17, 3) . '-' . substr($hex, 20, 12);
+    }
+
+    private static function escaped(string $text): string
+    {
+        return htmlspecialchars($text, ENT_QUOTES | ENT_XML1 | ENT_SUBSTITUTE, 'UTF-8');
+    }
+}

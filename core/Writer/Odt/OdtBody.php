@@ -1,0 +1,307 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Writer\Odt;
+
+use Embrel\Document\Anchor;
+use Embrel\Document\Document;
+use Embrel\Document\Element;
+use Embrel\Document\Pictures;
+use Embrel\RichText\Node;
+use Embrel\Writer\ListNumbers;
+use Embrel\Writer\Losses;
+
+/** The text of an OpenDocument text, streamed to a file of its own, as its styles of runs are known only at the end. */
+final class OdtBody
+{
+    private const TALLEST_HEADING = 10;
+
+    public readonly OdtRuns $runs;
+    /** @var resource */
+    private $out;
+    private string $buffer = '';
+    private int $bookmarks = 0;
+    private int $tables = 0;
+    /** How many lists of topics are open. */
+    private int $items = 0;
+    /** @var array<string, string> */
+    private array $anchors = [];
+    /** @var array<string, string> attributes of an automatic paragraph style → its name */
+    private array $paragraphs = [];
+
+    public function __construct(private readonly Document $document, private readonly ListNumbers $numbers, private readonly Losses $losses, private readonly ?Pictures $pictures)
+    {
+        foreach ($document->elements as $element) {
+            if ($element->anchor !== null || $element->role === Element::HEADING) {
+                $this->anchors[$element->topic] = ($element->anchor ?? new Anchor($element->topic))->name();
+            }
+        }
+        $this->runs = new OdtRuns($pictures, $this->anchors, OdtStyles::textWidth($document) / 25.4 * 96);
+    }
+
+    /** Writes everything that stands within the element of the text. */
+    public function write(string $path): void
+    {
+        $this->out = fopen($path, 'w') ?: throw new \RuntimeException('The document could not be written in the work folder.');
+        $this->front();
+        foreach ($this->document->elements as $element) {
+            $this->closeItems($element->role === Element::HEADING || $element->role === Element::REFERENCE ? 0 : $element->level);
+            $this->element($element);
+        }
+        $this->closeItems(0);
+        fwrite($this->out, $this->buffer);
+        fclose($this->out);
+    }
+
+    /** The styles of paragraphs and tables that the text needs beside the named ones. */
+    public function styles(): string
+    {
+        $xml = '<style:style style:name="FirstTitle" style:family="paragraph" style:parent-style-name="Title" style:master-page-name="First_20_Page"><style:paragraph-properties/></style:style>'
+            . '<style:style style:name="NewPage" style:family="paragraph" style:parent-style-name="Standard"><style:paragraph-properties fo:break-before="page"/></style:style>'
+            . '<style:style style:name="Grid" style:family="table"><style:table-properties style:width="' . OdtStyles::textWidth($this->document) . 'mm" table:align="margins"/></style:style>'
+            . '<style:style style:name="Cell" style:family="table-cell"><style:table-cell-properties fo:border="0.5pt solid #8a8494" fo:padding="1.2mm"/></style:style>'
+            . '<style:style style:name="HeadCell" style:family="table-cell"><style:table-cell-properties fo:border="0.5pt solid #8a8494" fo:padding="1.2mm" fo:background-color="#f1f0f4"/></style:style>';
+        foreach ($this->paragraphs as $properties => $name) {
+            $xml .= "<style:style style:name=\"{$name}\" style:family=\"paragraph\" {$properties}</style:style>";
+        }
+
+        return $xml . $this->runs->styles();
+    }
+
+    private function put(string $xml): void
+    {
+        $this->buffer .= $xml;
+        if (\strlen($this->buffer) > 65536) {
+            fwrite($this->out, $this->buffer);
+            $this->buffer = '';
+        }
+    }
+
+    private function paragraph(string $style, string $runs): void
+    {
+        $this->put("<text:p text:style-name=\"{$style}\">{$runs}</text:p>");
+    }
+
+    private function front(): void
+    {
+        $style = $this->document->style;
+        $this->paragraph($style->hasTitlePage ? 'FirstTitle' : 'Title', OdtRuns::text($this->document->title));
+        foreach ($style->titleFields as $field) {
+            $text = $this->document->field($field);
+            $text === '' ? null : $this->paragraph($field === 'subtitle' ? 'Subtitle' : 'Author', OdtRuns::text($text));
+        }
+        $hasLists = $this->document->contents !== [] || $this->document->figures !== [];
+        if ($style->hasTitlePage && $hasLists) {
+            $this->paragraph('NewPage', '');
+        }
+        $this->contents();
+        $this->figures();
+        if (($style->hasTitlePage || $hasLists) && !$style->breaks) {
+            $this->paragraph('NewPage', '');
+        }
+    }
+
+    private function contents(): void
+    {
+        if ($this->document->contents === []) {
+            return;
+        }
+        $entry = static fn(int $level): string => "<text:table-of-content-entry-template text:outline-level=\"{$level}\" text:style-name=\"Contents_20_{$level}\"><text:index-entry-link-start/><text:index-entry-chapter/><text:index-entry-span> </text:index-entry-span><text:index-entry-text/><text:index-entry-tab-stop style:type=\"right\" style:leader-char=\".\"/><text:index-entry-page-number/><text:index-entry-link-end/></text:table-of-content-entry-template>";
+        $title = OdtWriter::escaped($this->document->contentsTitle());
+        $this->put("<text:table-of-content text:style-name=\"Index\" text:name=\"Contents1\" text:protected=\"true\"><text:table-of-content-source text:outline-level=\"3\"><text:index-title-template text:style-name=\"Contents_20_Heading\">{$title}</text:index-title-template>" . implode('', array_map($entry, [1, 2, 3])) . "</text:table-of-content-source><text:index-body><text:index-title text:style-name=\"Index\" text:name=\"Contents1_Head\"><text:p text:style-name=\"Contents_20_Heading\">{$title}</text:p></text:index-title>");
+        foreach ($this->document->contents as ['element' => $element, 'page' => $page]) {
+            $this->entry("Contents_20_{$element->level}", $this->anchors[$element->topic] ?? '', trim("{$element->number} {$element->title}"), $page);
+        }
+        $this->put('</text:index-body></text:table-of-content>');
+    }
+
+    private function figures(): void
+    {
+        if ($this->document->figures === []) {
+            return;
+        }
+        $title = OdtWriter::escaped($this->document->figuresTitle());
+        $this->put("<text:illustration-index text:style-name=\"Index\" text:name=\"Figures1\" text:protected=\"true\"><text:illustration-index-source text:use-caption=\"false\"><text:index-title-template text:style-name=\"Contents_20_Heading\">{$title}</text:index-title-template></text:illustration-index-source><text:index-body><text:index-title text:style-name=\"Index\" text:name=\"Figures1_Head\"><text:p text:style-name=\"Contents_20_Heading\">{$title}</text:p></text:index-title>");
+        foreach ($this->document->figures as $i => ['text' => $text, 'page' => $page]) {
+            $this->entry('Illustration_20_Index_20_1', '_f' . ($i + 1), $text, $page);
+        }
+        $this->put('</text:index-body></text:illustration-index>');
+    }
+
+    private function entry(string $style, string $anchor, string $text, int $page): void
+    {
+        $this->paragraph($style, "<text:a xlink:type=\"simple\" xlink:href=\"#{$anchor}\">" . OdtRuns::text($text) . "<text:tab/>{$page}</text:a>");
+    }
+
+    private function closeItems(int $to): void
+    {
+        for (; $this->items > $to; --$this->items) {
+            $this->put('</text:list-item></text:list>');
+        }
+    }
+
+    private function element(Element $element): void
+    {
+        match ($element->role) {
+            Element::HEADING => $this->heading($element),
+            Element::ITEM => $this->item($element),
+            Element::PICTURE => $this->picture($element),
+            Element::REFERENCE => $this->paragraph('Bibliography_20_1', $this->runs->inlines($element->block->content ?? [])),
+            Element::SEE_ALSO => $this->paragraph('See_20_Also', $this->runs->inlines($element->block->content ?? [])),
+            Element::QUOTE => $this->paragraph('Quotations', $this->marked($element)),
+            default => $this->bodyElement($element),
+        };
+    }
+
+    private function bodyElement(Element $element): void
+    {
+        if ($element->anchor !== null) {
+            $this->paragraph('Text_20_body', $this->marked($element));
+        } elseif ($element->block !== null) {
+            $this->block($element->block, $element->inQuote ? 'Quotations' : 'Text_20_body');
+        }
+    }
+
+    private function heading(Element $element): void
+    {
+        $level = min(self::TALLEST_HEADING, $element->level);
+        $place = $this->numbers->placeOf($element);
+        $isCounted = $place !== null && $place[0] === ListNumbers::HEADINGS && $this->numbers->base() === 0;
+        $number = $isCounted || $element->number === '' ? '' : OdtRuns::text("{$element->number} ");
+        $number === '' ? null : $this->losses->note('number');
+        $colour = $this->document->style->isDyed && $element->dye !== '' ? $this->coloured("Heading_20_{$level}", $element->dye) : "Heading_20_{$level}";
+        $this->put("<text:h text:style-name=\"{$colour}\" text:outline-level=\"{$level}\"" . ($isCounted ? '' : ' text:is-list-header="true"') . ">{$number}" . $this->marked($element) . '</text:h>');
+    }
+
+    private function coloured(string $parent, string $colour): string
+    {
+        $key = "style:parent-style-name=\"{$parent}\"><style:text-properties fo:color=\"" . strtolower($colour) . '"/>';
+
+        return $this->paragraphs[$key] ??= 'P' . (\count($this->paragraphs) + 1);
+    }
+
+    private function item(Element $element): void
+    {
+        if ($this->items === $element->level) {
+            $this->put('</text:list-item><text:list-item>');
+        }
+        for (; $this->items < $element->level; ++$this->items) {
+            $this->put('<text:list text:style-name="Bullets"><text:list-item>');
+        }
+        $number = $element->number === '' ? '' : OdtRuns::text("{$element->number} ");
+        $this->paragraph('List_20_Item', $number . $this->marked($element));
+    }
+
+    /** With a bookmark that names its topic, behind a number that is typed. */
+    private function marked(Element $element): string
+    {
+        $name = $this->anchors[$element->topic] ?? null;
+        $text = OdtRuns::text($element->title);
+
+        return $name === null ? $text : "<text:bookmark-start text:name=\"{$name}\"/>{$text}<text:bookmark-end text:name=\"{$name}\"/>";
+    }
+
+    private function startOfBlock(string $mark = Anchor::BLOCK): string
+    {
+        return $this->document->marks ? "<text:bookmark text:name=\"{$mark}" . ++$this->bookmarks . '"/>' : '';
+    }
+
+    private function picture(Element $element): void
+    {
+        $picture = $element->picture;
+        $bytes = $picture === null ? null : $this->pictures?->bytes($picture->id);
+        if ($picture === null || $bytes === null) {
+            $this->losses->note('topicPicture');
+
+            return;
+        }
+        $this->paragraph('Standard', $this->startOfBlock() . $this->runs->frame($picture->id, $bytes, $picture->shown * 1.5, $picture->height / $picture->width, $element->title));
+    }
+
+    private function notePicture(Node $node): void
+    {
+        $caption = $node->string('caption') ?? '';
+        $frame = $this->runs->noteFrame($node);
+        if ($frame === null) {
+            $this->losses->note('picture');
+            $says = $caption === '' ? $node->string('alt') ?? '' : $caption;
+            $says === '' ? null : $this->paragraph('Text_20_body', OdtRuns::text($says));
+
+            return;
+        }
+        $this->paragraph('Standard', $frame);
+        if ($caption !== '') {
+            $figure = $node->int('figure', 0);
+            $this->paragraph('Caption', ($figure > 0 ? "<text:bookmark text:name=\"_f{$figure}\"/>" : '') . OdtRuns::text($caption));
+        }
+    }
+
+    private function block(Node $node, string $style): void
+    {
+        match ($node->type) {
+            'paragraph' => $this->paragraph($style, $this->runs->inlines($node->content)),
+            'heading' => $this->paragraph('Note_20_Heading_20_' . $node->int('level', 1), $this->runs->inlines($node->content)),
+            'bulletList', 'taskList', 'orderedList' => $this->list($node),
+            'blockquote' => $this->quotation($node, $style === 'Quotations'),
+            'codeBlock' => $this->paragraph('Preformatted_20_Text', $this->startOfBlock() . OdtRuns::text($node->plainText())),
+            'horizontalRule' => $this->paragraph('Horizontal_20_Line', ''),
+            'table' => $this->table($node),
+            'picture' => $this->notePicture($node),
+            default => null,
+        };
+    }
+
+    private function quotation(Node $quotation, bool $isInQuote): void
+    {
+        foreach ($quotation->content as $i => $node) {
+            if ($node->type === 'paragraph') {
+                $this->paragraph('Quotations', ($i === 0 ? $this->startOfBlock() : ($isInQuote ? $this->startOfBlock(Anchor::MORE) : '')) . $this->runs->inlines($node->content));
+            } else {
+                $this->losses->note('inQuotation');
+                $this->block($node, 'Quotations');
+            }
+        }
+    }
+
+    private function list(Node $list): void
+    {
+        $style = ['orderedList' => 'Numbers', 'taskList' => 'Boxes'][$list->type] ?? 'Bullets';
+        $this->put("<text:list text:style-name=\"{$style}\">");
+        foreach ($list->content as $i => $item) {
+            $start = $i === 0 && $list->type === 'orderedList' ? ' text:start-value="' . $list->int('start', 1) . '"' : '';
+            $this->put("<text:list-item{$start}>");
+            $check = $item->type === 'taskItem' ? (($item->attrs['checked'] ?? false) === true ? '☑ ' : '☐ ') : '';
+            foreach ($item->content as $k => $node) {
+                if ($k === 0 && $node->type === 'paragraph') {
+                    $this->paragraph('List_20_Item', $check . $this->runs->inlines($node->content));
+                } else {
+                    $this->block($node, 'List_20_Item');
+                }
+            }
+            $this->put('</text:list-item>');
+        }
+        $this->put('</text:list>');
+    }
+
+    private function table(Node $table): void
+    {
+        $columns = max([1, ...array_map(static fn(Node $row): int => \count($row->content), $table->content)]);
+        $this->put('<table:table table:name="Table' . ++$this->tables . "\" table:style-name=\"Grid\"><table:table-column table:number-columns-repeated=\"{$columns}\"/>");
+        $isHead = false;
+        foreach ($table->content as $i => $row) {
+            $wasHead = $isHead;
+            $isHead = ($i === 0 || $wasHead) && !\in_array('tableCell', array_map(static fn(Node $cell): string => $cell->type, $row->content), true);
+            $this->put(($wasHead && !$isHead ? '</table:table-header-rows>' : '') . ($isHead && !$wasHead ? '<table:table-header-rows>' : '') . '<table:table-row>');
+            foreach (array_pad($row->content, $columns, new Node('tableCell')) as $cell) {
+                $this->put('<table:table-cell table:style-name="' . ($isHead ? 'HeadCell' : 'Cell') . '" office:value-type="string">');
+                foreach ($cell->content === [] ? [Node::paragraph([])] : $cell->content as $node) {
+                    $this->block($node, $isHead ? 'Table_20_Heading' : 'Table_20_Contents');
+                }
+                $this->put('</table:table-cell>');
+            }
+            $this->put('</table:table-row>');
+        }
+        $this->put(($isHead ? '</table:table-header-rows>' : '') . '</table:table>');
+    }
+}

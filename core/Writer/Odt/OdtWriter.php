@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Writer\Odt;
+
+use Embrel\Archive\ZipFile;
+use Embrel\Document\Document;
+use Embrel\Document\PictureType;
+use Embrel\Draft\Choices;
+use Embrel\Draft\Draft;
+use Embrel\Plan\Plan;
+use Embrel\Writer\ListNumbers;
+use Embrel\Writer\Losses;
+use Embrel\Writer\Writer;
+
+/** An OpenDocument text (OpenDocument 1.3): the package around its text and styles. */
+final class OdtWriter implements Writer
+{
+    public const MEDIA_TYPE = 'application/vnd.oasis.opendocument.text';
+    private const DECLARATION = '<?xml version="1.0" encoding="UTF-8"?>' . "\n";
+
+    public function write(Plan $plan, Choices $choices, $out, string $work): array
+    {
+        $losses = new Losses();
+        $document = Draft::of($plan, $choices);
+        $numbers = new ListNumbers($document, ListNumbers::countsAbove($plan, $choices->from));
+        $body = new OdtBody($document, $numbers, $losses, $choices->pictures);
+        $body->write("{$work}/text.xml");
+        $logo = self::logo($document, $choices, $body);
+        $this->content($document, $body, $work);
+
+        $zip = new ZipFile("{$work}/draft.odt");
+        $zip->stored('mimetype', self::MEDIA_TYPE)
+            ->text('META-INF/manifest.xml', self::DECLARATION . self::manifest($body->runs->media))
+            ->text('meta.xml', self::DECLARATION . self::meta($document))
+            ->text('styles.xml', self::DECLARATION . OdtStyles::xml($document, $numbers, $logo))
+            ->file('content.xml', "{$work}/content.xml");
+        foreach ($body->runs->media as $id => $part) {
+            $zip->text($part, (string) $choices->pictures?->bytes((string) $id));
+        }
+        $zip->sendTo($out);
+        $losses->also($document->missing);
+
+        return $losses->sentences();
+    }
+
+    private static function logo(Document $document, Choices $choices, OdtBody $body): string
+    {
+        $id = $document->style->logo;
+        $bytes = $id === null || !str_contains(implode('', [...$document->style->header, ...$document->style->footer]), '{logo}') ? null : $choices->pictures?->bytes($id);
+        $size = $bytes === null ? false : @getimagesizefromstring($bytes);
+
+        return $id === null || $bytes === null || $size === false || $size[1] === 0 ? '' : $body->runs->frame($id, $bytes, 38 * $size[0] / $size[1], $size[1] / $size[0], '');
+    }
+
+    private function content(Document $document, OdtBody $body, string $work): void
+    {
+        $out = fopen("{$work}/content.xml", 'w') ?: throw new \RuntimeException('The document could not be written in the work folder.');
+        $text = fopen("{$work}/text.xml", 'r') ?: throw new \RuntimeException('The document could not be written in the work folder.');
+        fwrite($out, self::DECLARATION . '<office:document-content' . OdtStyles::namespaces() . '>' . OdtStyles::fonts($document) . '<office:automatic-styles>' . $body->styles() . '</office:automatic-styles><office:body><office:text text:use-soft-page-breaks="true">');
+        stream_copy_to_stream($text, $out);
+        fwrite($out, '</office:text></office:body></office:document-content>');
+        fclose($text);
+        fclose($out);
+        unlink("{$work}/text.xml");
+    }
+
+    /** @param array<string, string> $media */
+    private static function manifest(array $media): string
+    {
+        $entries = '<manifest:file-entry manifest:full-path="/" manifest:version="1.3" manifest:media-type="' . self::MEDIA_TYPE . '"/>';
+        foreach (['content.xml', 'styles.xml', 'meta.xml'] as $part) {
+            $entries .= "<manifest:file-entry manifest:full-path=\"{$part}\" manifest:media-type=\"text/xml\"/>";
+        }
+        foreach ($media as $part) {
+            $entries .= "<manifest:file-entry manifest:full-path=\"{$part}\" manifest:media-type=\"" . (str_ends_with($part, '.png') ? PictureType::Png : PictureType::Jpeg)->mediaType() . '"/>';
+        }
+
+        return "<manifest:manifest xmlns:manifest=\"urn:oasis:names:tc:opendocument:xmlns:manifest:1.0\" manifest:version=\"1.3\">{$entries}</manifest:manifest>";
+    }
+
+    private static function meta(Document $document): string
+    {
+        return '<office:document-meta' . OdtStyles::namespaces() . '><office:meta><meta:generator>Embrel</meta:generator><dc:title>' . self::escaped($document->title) . '</dc:title><dc:subject>' . self::escaped($document->properties->subject) . '</dc:subject>'
+            . '<meta:initial-creator>' . self::escaped($document->properties->author) . '</meta:initial-creator><dc:language>' . self::escaped($document->properties->language) . '</dc:language></office:meta></office:document-meta>';
+    }
+
+    public static function escaped(string $text): string
+    {
+        return htmlspecialchars($text, ENT_QUOTES | ENT_XML1 | ENT_SUBSTITUTE, 'UTF-8');
+    }
+}

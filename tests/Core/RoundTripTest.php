@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Embrel\Archive\Shelf;
+use Embrel\Document\Pictures;
+use Embrel\Draft\Choices;
+use Embrel\Id\CountedIds;
+use Embrel\Intake\Options;
+use Embrel\Plan\Kind;
+use Embrel\Plan\Plan;
+use Embrel\Reader\Format as Reading;
+use Embrel\RichText\Flow;
+use Embrel\RichText\Node;
+use Embrel\Writer\Format as Writing;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\Build\Notes;
+use Tests\Core\Build\Trees;
+
+/** A plan goes out and comes back: the same tree, kinds, notes and pictures. What a format cannot hold is in docs/formats.md. */
+final class RoundTripTest extends TestCase
+{
+    private const PLANS = 200;
+    /** The order in which marks are compared; none of them says anything. */
+    private const MARKS = ['bold', 'italic', 'underline', 'strike', 'highlight', 'superscript', 'subscript', 'code', 'link'];
+
+    private string $work;
+
+    protected function setUp(): void
+    {
+        $this->work = sys_get_temp_dir() . '/embrel-trip-' . bin2hex(random_bytes(6));
+        mkdir($this->work);
+    }
+
+    protected function tearDown(): void
+    {
+        exec('rm -rf ' . escapeshellarg($this->work));
+    }
+
+    /** @return array<string, string> id → bytes of a picture */
+    private static function pictures(): array
+    {
+        $pictures = [];
+        foreach ([[60, 40], [500, 300]] as [$width, $height]) {
+            $image = imagecreatetruecolor($width, $height);
+            ob_start();
+            imagepng($image);
+            $bytes = (string) ob_get_clean();
+            $pictures[hash('sha256', $bytes)] = $bytes;
+        }
+
+        return $pictures;
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function formats(): iterable
+    {
+        foreach (['docx', 'odt', 'html', 'md', 'opml'] as $format) {
+            yield $format => [$format];
+        }
+    }
+
+    #[DataProvider('formats')]
+    public function testTwoHundredPlansComeBackTheSame(string $format): void
+    {
+        $all = self::pictures();
+        $pictures = new class ($all) implements Pictures {
+            /** @param array<string, string> $all */
+            public function __construct(private readonly array $all) {}
+
+            public function bytes(string $id): ?string
+            {
+                return $this->all[$id] ?? null;
+            }
+        };
+        $choices = new Choices(headingDepth: 9, contents: false, loose: true, pictures: $pictures, marks: true, prints: ['aside' => 'out']);
+        for ($seed = 1; $seed <= self::PLANS; ++$seed) {
+            $plan = Notes::on(self::printed(Trees::random($seed, 25)), $seed, array_keys($all));
+            $out = fopen("{$this->work}/out", 'w+') ?: throw new \RuntimeException('No file.');
+            $writing = Writing::from($format)->coming($plan, $choices);
+            $writing->writer()->write($plan, $choices, $out, $this->work);
+            rewind($out);
+            $reading = Reading::ofPath('x.' . $writing->extension());
+            $back = $reading->read($out, new Options('', firstIsTitle: $format === 'md'), new CountedIds('06'), $this->work, new Shelf($this->work))->plan;
+            self::assertSame(self::forms($plan, $format), self::forms($back, $format), "{$format}, plan {$seed}");
+            fclose($out);
+            array_map(unlink(...), glob("{$this->work}/*") ?: []);
+        }
+    }
+
+    /** Without what is not printed: asides and what is under them. */
+    private static function printed(Plan $plan): Plan
+    {
+        foreach ($plan->topics as $topic) {
+            $plan = $topic->kind === Kind::Aside ? $plan->with($topic->with(['kind' => Kind::Point])) : $plan;
+        }
+
+        return $plan;
+    }
+
+    /** A line for each topic and each block of its note. */
+    private static function forms(Plan $plan, string $format): string
+    {
+        $forms = [['title' => self::line($plan->title()), 'note' => self::note($plan->topic(Plan::ROOT)->note->blocks ?? [], $format)]];
+        foreach ($plan->walk() as $id => $level) {
+            $topic = $plan->topic($id);
+            $forms[] = ['level' => $level, 'kind' => $topic->kind->value, 'title' => self::line($topic->title), 'note' => self::note($topic->note->blocks ?? [], $format)];
+        }
+
+        $lines = '';
+        foreach ($forms as $form) {
+            $note = $form['note'];
+            unset($form['note']);
+            $lines .= json_encode($form, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR) . "\n";
+            foreach ($note as $block) {
+                $lines .= '    ' . json_encode($block, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR) . "\n";
+            }
+        }
+
+        return $lines;
+    }
+
+    private static function line(string $title): string
+    {
+        return trim((string) preg_replace('/\s+/u', ' ', $title));
+    }
+
+    /**
+     * @param array<Node> $blocks
+     *
+     * @return list<mixed>
+     */
+    private static function note(array $blocks, string $format): array
+    {
+        return array_map(static fn(Node $block): array => self::form($block, $format), array_values($blocks));
+    }
+
+    /** @return array<string, mixed> */
+    private static function form(Node $node, string $format): array
+    {
+        // In Markdown a heading within a note is a bold line.
+        if ($format === 'md' && $node->type === 'heading') {
+            return ['type' => 'paragraph', 'text' => $node->plainText()];
+        }
+        if ($format === 'md' && $node->type === 'paragraph' && $node->content !== [] && array_filter($node->content, static fn(Node $run): bool => $run->type !== 'text' || (trim($run->text) !== '' && !$run->has('bold') && !$run->has('code'))) === []) {
+            return ['type' => 'paragraph', 'text' => $node->plainText()];
+        }
+        $flow = new Flow();
+        $content = [];
+        foreach ($node->content as $child) {
+            if ($child->type === 'text') {
+                $marks = $child->marks;
+                usort($marks, static fn($a, $b): int => array_search($a->type, self::MARKS, true) <=> array_search($b->type, self::MARKS, true));
+                $flow->text($child->text, $marks);
+            } elseif (\in_array($child->type, ['hardBreak', 'footnote'], true)) {
+                $flow->put($child);
+            } else {
+                $content[] = self::form($child, $format);
+            }
+        }
+        foreach ($flow->nodes() as $run) {
+            $content[] = $run->type === 'footnote' ? ['footnote' => self::form(new Node('paragraph', [], $run->content), $format)] : $run->toArray();
+        }
+
+        $attrs = array_diff_key($node->attrs, ['id' => 1]);
+        ksort($attrs);
+
+        return ['type' => $node->type, 'attrs' => $attrs, 'content' => $content];
+    }
+}
