@@ -87,3 +87,23 @@ for (const [name, family, weight] of FACES) {
         writeFileSync(`${root}resources/fonts/${name.toLowerCase()}-${part}.ttf`, await subsetFont(file, signs, { targetFormat: 'truetype', variationAxes: { wght: weight }, noLayoutClosure: true }));
     }
 }
+
+/** The faces of drafts: upright and slanted, regular and bold, with all the signs that each part has. */
+const DRAFT_FACES = [
+    ['serif', 'literata', ['latin', 'latin-ext', 'greek', 'cyrillic']],
+    ['sans', 'atkinson-hyperlegible-next', ['latin', 'latin-ext']],
+    ['mono', 'atkinson-hyperlegible-mono', ['latin', 'latin-ext']],
+];
+for (const [name, family, parts] of DRAFT_FACES) {
+    for (const part of parts) {
+        for (const style of ['normal', 'italic']) {
+            const file = readFileSync(`${root}node_modules/@fontsource-variable/${family}/files/${family}-${part}-wght-${style}.woff2`);
+            const font = fontkit.create(Buffer.from(await wawoff2.decompress(file)));
+            const signs = font.characterSet.filter((sign) => sign >= 32).map((sign) => String.fromCodePoint(sign)).join('');
+            for (const [weight, suffix] of [[400, ''], [680, '-bold']]) {
+                const made = await subsetFont(file, signs, { targetFormat: 'truetype', variationAxes: { wght: weight }, noLayoutClosure: true });
+                writeFileSync(`${root}resources/fonts/${name}${suffix}${style === 'italic' ? '-italic' : ''}-${part}.ttf`, made);
+            }
+        }
+    }
+}

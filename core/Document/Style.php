@@ -180,6 +180,16 @@ final readonly class Style
         ];
     }
 
+    /** What a font is like, where it itself is not at hand: `serif`, `sans` or `mono`. */
+    public static function family(string $font): string
+    {
+        return match (true) {
+            preg_match('/courier|mono|consolas|menlo/i', $font) === 1 => 'mono',
+            preg_match('/atkinson|hyperlegible|arial|helvetica|calibri|verdana|tahoma|trebuchet|segoe|open sans|\bsans\b/i', $font) === 1 => 'sans',
+            default => 'serif',
+        };
+    }
+
     /** Of a heading, in points. */
     public function headingSize(int $level): float
     {

@@ -52,7 +52,7 @@ enum Format: string
         return match ($this) {
             self::Docx => new Docx\DocxWriter(),
             self::Odt => new Odt\OdtWriter(),
-            self::Pdf => new Map\MapPdfWriter(),
+            self::Pdf => new Pdf\PdfWriter(),
             self::Html => new Html\HtmlFileWriter(),
             self::HtmlPages => new Html\HtmlPagesWriter(),
             self::Epub => new Epub\EpubWriter(),

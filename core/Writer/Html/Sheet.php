@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace Embrel\Writer\Html;
 
 use Embrel\Document\Document;
+use Embrel\Document\Style;
 
 /** The style sheet of a page that leaves the application, out of the style of its draft. */
 final class Sheet
 {
-    private const SANS = '/atkinson|arial|helvetica|calibri|verdana|sans/i';
-
     public static function css(Document $document): string
     {
         $style = $document->style;
@@ -38,7 +37,7 @@ final class Sheet
 
     private static function family(string $font): string
     {
-        $generic = preg_match(self::SANS, $font) === 1 ? 'sans-serif' : (preg_match('/courier|mono/i', $font) === 1 ? 'monospace' : 'serif');
+        $generic = ['sans' => 'sans-serif', 'mono' => 'monospace'][Style::family($font)] ?? 'serif';
 
         return "\"{$font}\", {$generic}";
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Pdf;
 
+use Embrel\Document\PictureType;
+
 /** The objects of a PDF 1.7 file (ISO 32000-1), written one after the other, and the table that finds them. */
 final class PdfFile
 {
@@ -65,5 +67,28 @@ final class PdfFile
     public static function text(string $text): string
     {
         return '<FEFF' . strtoupper(bin2hex(mb_convert_encoding($text, 'UTF-16BE', 'UTF-8'))) . '>';
+    }
+
+    /** Puts a picture into a file; a PNG without any see-through part as it is, others as JPEG. */
+    public static function picture(self $file, string $bytes): int
+    {
+        if (PictureType::of($bytes) === PictureType::Png) {
+            $plain = PngStream::of($bytes);
+            if ($plain !== null) {
+                return $file->stream($plain['data'], "/Type /XObject /Subtype /Image /Width {$plain['width']} /Height {$plain['height']} /ColorSpace {$plain['space']} /BitsPerComponent {$plain['depth']} /Filter /FlateDecode /DecodeParms << /Predictor 15 /Colors {$plain['colours']} /BitsPerComponent {$plain['depth']} /Columns {$plain['width']} >>");
+            }
+            $image = imagecreatefromstring($bytes) ?: throw new \RuntimeException('A picture is damaged.');
+            // On white: the format of photographs knows no see-through.
+            $ground = imagecreatetruecolor(imagesx($image), imagesy($image));
+            imagefill($ground, 0, 0, (int) imagecolorallocate($ground, 255, 255, 255));
+            imagecopy($ground, $image, 0, 0, 0, 0, imagesx($image), imagesy($image));
+            ob_start();
+            imagejpeg($ground, null, 92);
+            $bytes = (string) ob_get_clean();
+        }
+        $size = getimagesizefromstring($bytes) ?: [1, 1];
+        $space = ($size['channels'] ?? 3) === 1 ? '/DeviceGray' : (($size['channels'] ?? 3) === 4 ? '/DeviceCMYK' : '/DeviceRGB');
+
+        return $file->stream($bytes, "/Type /XObject /Subtype /Image /Width {$size[0]} /Height {$size[1]} /ColorSpace {$space} /BitsPerComponent 8 /Filter /DCTDecode");
     }
 }

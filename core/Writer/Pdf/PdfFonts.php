@@ -4,47 +4,57 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Pdf;
 
-use Embrel\Layout\Text\Face;
+use Embrel\Layout\Text\TrueType;
 
 /** The fonts of a PDF file: each face in two parts, Latin and extended Latin, of which only those are embedded that were used. */
 final class PdfFonts
 {
-    private const PARTS = ['latin', 'latin-ext'];
+    private const PARTS = ['latin', 'latin-ext', 'greek', 'cyrillic'];
 
-    /** @var array<string, TrueType> */
+    /** @var array<string, TrueType|null> null: there is no such part */
     private array $fonts = [];
+    /** @var array<string, array<string, array{string, int}>> face → sign → font and glyph */
+    private array $known = [];
     /** @var array<string, array<int, int>> font → glyph → the sign it draws */
     private array $used = [];
 
-    /** @param \Closure(string): string $read the bytes of a font by its name, such as strong-latin */
+    /** @param \Closure(string): string $read the bytes of a font by its name, such as strong-latin; empty where there is none */
     public function __construct(private readonly \Closure $read) {}
 
     /** @return array{string, int}|null the font that draws a sign, and the glyph; null where none does */
-    public function glyph(Face $face, string $sign): ?array
+    public function glyph(string $face, string $sign): ?array
     {
+        if (isset($this->known[$face][$sign])) {
+            return $this->known[$face][$sign];
+        }
         $at = mb_ord($sign);
         foreach (self::PARTS as $part) {
-            $name = "{$face->value}-{$part}";
-            $glyph = $this->font($name)->glyph($at);
+            $name = "{$face}-{$part}";
+            $glyph = $this->font($name)?->glyph($at);
             if ($glyph !== null) {
                 $this->used[$name][$glyph] = $at;
 
-                return [$name, $glyph];
+                return $this->known[$face][$sign] = [$name, $glyph];
             }
         }
 
         return null;
     }
 
-    private function font(string $name): TrueType
+    private function font(string $name): ?TrueType
     {
-        return $this->fonts[$name] ??= new TrueType(($this->read)($name));
+        if (!\array_key_exists($name, $this->fonts)) {
+            $bytes = ($this->read)($name);
+            $this->fonts[$name] = $bytes === '' ? null : new TrueType($bytes);
+        }
+
+        return $this->fonts[$name];
     }
 
     /** @return float the advance of a glyph, in thousandths of the size */
     public function width(string $font, int $glyph): float
     {
-        return $this->font($font)->width($glyph);
+        return $this->font($font)?->width($glyph) ?? 0.0;
     }
 
     /** @return string the entries of the fonts in a dictionary of resources */
@@ -52,7 +62,7 @@ final class PdfFonts
     {
         $entries = '';
         foreach ($this->used as $name => $glyphs) {
-            $font = $this->font($name);
+            $font = $this->font($name) ?? throw new \RuntimeException('A font cannot be read.');
             ksort($glyphs);
             $program = $file->stream($font->bytes, '/Length1 ' . \strlen($font->bytes));
             $base = 'EMBREL+' . str_replace('-', '', ucwords($name, '-'));

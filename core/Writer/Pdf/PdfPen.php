@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Pdf;
 
-use Embrel\Document\PictureType;
 use Embrel\Layout\Text\Face;
 use Embrel\Layout\Text\Ruler;
 use Embrel\Layout\Text\Widths;
@@ -153,7 +152,7 @@ final class PdfPen implements Pen
         $font = '';
         $run = '';
         foreach (mb_str_split($text) as $sign) {
-            $glyph = $this->fonts->glyph($face, $sign) ?? $this->missing($face);
+            $glyph = $this->fonts->glyph($face->value, $sign) ?? $this->missing($face);
             if ($glyph[0] !== $font) {
                 $out .= $run === '' ? '' : "[{$run}] TJ ";
                 [$font, $run] = [$glyph[0], ''];
@@ -170,30 +169,13 @@ final class PdfPen implements Pen
     {
         ++$this->lost;
 
-        return $this->fonts->glyph($face, '?') ?? throw new \RuntimeException('A font of the map cannot be read.');
+        return $this->fonts->glyph($face->value, '?') ?? throw new \RuntimeException('A font of the map cannot be read.');
     }
 
     public function image(string $bytes, float $x, float $y, float $width, float $height): void
     {
         $name = 'I' . substr(hash('sha256', $bytes), 0, 16);
-        $this->images[$name] ??= $this->embedded($bytes);
+        $this->images[$name] ??= PdfFile::picture($this->file, $bytes);
         $this->content .= 'q ' . self::n($width, 0.0, 0.0, -$height, $x, $y + $height) . " cm /{$name} Do Q\n";
-    }
-
-    private function embedded(string $bytes): int
-    {
-        if (PictureType::of($bytes) === PictureType::Png) {
-            $image = imagecreatefromstring($bytes) ?: throw new \RuntimeException('A picture is damaged.');
-            // On white: the format of photographs knows no see-through.
-            $ground = imagecreatetruecolor(imagesx($image), imagesy($image));
-            imagefill($ground, 0, 0, (int) imagecolorallocate($ground, 255, 255, 255));
-            imagecopy($ground, $image, 0, 0, 0, 0, imagesx($image), imagesy($image));
-            ob_start();
-            imagejpeg($ground, null, 92);
-            $bytes = (string) ob_get_clean();
-        }
-        [$width, $height] = getimagesizefromstring($bytes) ?: [1, 1];
-
-        return $this->file->stream($bytes, "/Type /XObject /Subtype /Image /Width {$width} /Height {$height} /ColorSpace /DeviceRGB /BitsPerComponent 8 /Filter /DCTDecode");
     }
 }

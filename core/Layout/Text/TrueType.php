@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Writer\Pdf;
+namespace Embrel\Layout\Text;
 
 /** As much of a TrueType font as PDF asks for: which glyph draws a sign (cmap, format 4), and how wide each is (hmtx). */
 final class TrueType
@@ -21,7 +21,7 @@ final class TrueType
             $at = 12 + 16 * $i;
             $this->tables[substr($bytes, $at, 4)] = [$this->long($at + 8), $this->long($at + 12)];
         }
-        isset($this->tables['cmap'], $this->tables['head'], $this->tables['hhea'], $this->tables['hmtx'], $this->tables['glyf']) || throw new \RuntimeException('A font of the map cannot be read.');
+        isset($this->tables['cmap'], $this->tables['head'], $this->tables['hhea'], $this->tables['hmtx'], $this->tables['glyf']) || throw new \RuntimeException('A font cannot be read.');
         $this->unitsPerEm = $this->word($this->tables['head'][0] + 18);
         $this->metrics = $this->word($this->tables['hhea'][0] + 34);
         $this->readGlyphs();

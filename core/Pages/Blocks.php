@@ -1,0 +1,279 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Pages;
+
+use Embrel\Document\Document;
+use Embrel\Document\Element;
+use Embrel\Document\Pictures;
+use Embrel\Document\Style;
+use Embrel\RichText\Node;
+
+/** The elements of a draft and the blocks of its notes as lines, each group of which flows on by itself. */
+final class Blocks
+{
+    /** How far a list level is set in, and the label stands before it. */
+    private const STEP = 18.0;
+    private const LABEL = 14.0;
+    private const QUOTE = 28.0;
+    private const SOFT = '#5E5668';
+    private const FAINT = '#8A8494';
+    private const GROUND = '#F1F0F4';
+    private const BULLETS = ['•', '–', '▪'];
+
+    private readonly Setting $text;
+    private readonly float $width;
+    /** The height that is left for text on a page. */
+    private readonly float $tallest;
+    /** @var array<int, int> figure → 1, for those that have their place already */
+    private array $figures = [];
+
+    public function __construct(private readonly Document $document, private readonly Paragraphs $paragraphs, private readonly Typefaces $faces, private readonly ?Pictures $pictures)
+    {
+        $style = $document->style;
+        [$width, $height] = $style->page($document->properties->pageSize);
+        [$top, $right, $bottom, $left] = $style->edges();
+        $this->width = $width - $left - $right;
+        $this->tallest = $height - $top - $bottom;
+        $this->text = new Setting(Style::family($style->font), $style->size, $style->line / Paragraphs::SINGLE * 1.2, firstLine: $style->firstLine * Style::POINTS, align: $style->isJustified ? 'justify' : 'left');
+    }
+
+    public function text(): Setting
+    {
+        return $this->text;
+    }
+
+    /** @return list<Group> */
+    public function of(Element $element): array
+    {
+        $indent = ($element->role === Element::HEADING ? 0 : $element->level) * self::STEP;
+
+        return match ($element->role) {
+            Element::HEADING => [$this->heading($element)],
+            Element::ITEM => [$this->item($element)],
+            Element::PICTURE => $this->topicPicture($element, $indent),
+            Element::REFERENCE => [$this->paragraph($element->block->content ?? [], $this->text->with(['indent' => self::QUOTE, 'firstLine' => -self::QUOTE, 'align' => 'left']), max(4.0, $this->document->style->gap))],
+            Element::SEE_ALSO => [$this->paragraph($element->block->content ?? [], $this->text->with(['indent' => $indent, 'firstLine' => 0.0, 'size' => $this->text->size * 0.92, 'spacing' => 1.0]), 7.0)],
+            Element::QUOTE => [$this->anchored($this->paragraph([Node::text($element->title === '' ? ' ' : $element->title)], $this->quotation($indent), max(4.0, $this->document->style->gap)), $element)],
+            default => $this->body($element, $indent),
+        };
+    }
+
+    /** @return list<Group> */
+    private function body(Element $element, float $indent): array
+    {
+        if ($element->block === null) {
+            return [];
+        }
+        $groups = $this->block($element->block, $indent, $element->inQuote);
+        if ($element->anchor !== null && $groups !== []) {
+            $this->anchored($groups[0], $element);
+        }
+
+        return $groups;
+    }
+
+    private function anchored(Group $group, Element $element): Group
+    {
+        if ($group->lines !== []) {
+            $group->lines[0]->anchors[] = "_e{$element->topic}";
+        }
+
+        return $group;
+    }
+
+    private function heading(Element $element): Group
+    {
+        $style = $this->document->style;
+        $size = $style->headingSize($element->level);
+        $colour = $style->isDyed && $element->dye !== '' ? $element->dye : $this->text->colour;
+        $setting = new Setting(Style::family($style->headingFont), $size, 1.08, true, colour: $colour);
+        $title = trim("{$element->number} {$element->title}");
+        $lines = $this->paragraphs->text($title, $setting, $this->width);
+        $lines[0]->heading = [$title, $element->level, $colour];
+        $group = new Group($lines, $element->level === 1 ? 20.0 : 13.0, 5.0, keepsNext: true, startsPage: $style->breaks && $element->level === 1);
+
+        return $this->anchored($group, $element);
+    }
+
+    private function item(Element $element): Group
+    {
+        $setting = $this->text->with(['indent' => $element->level * self::STEP, 'firstLine' => 0.0, 'align' => 'left']);
+        $label = $element->number === '' ? self::BULLETS[max(0, $element->level - 1) % 3] : $element->number;
+        $lines = $this->paragraphs->text($element->title, $setting, $this->width);
+        $this->label($lines[0], $label, $setting);
+
+        return $this->anchored(new Group($lines, 0.0, 3.0), $element);
+    }
+
+    private function label(Line $line, string $label, Setting $setting): void
+    {
+        $width = $this->faces->width($label, $setting->face(), $setting->size);
+        array_unshift($line->pieces, new Piece(Piece::TEXT, $setting->indent - max(self::LABEL, $width + 4.0), $line->ascent, $width, 0.0, $label, $setting->face(), $setting->size, $setting->colour));
+    }
+
+    private function quotation(float $indent): Setting
+    {
+        return $this->text->with(['indent' => $indent + self::QUOTE, 'firstLine' => 0.0, 'italic' => true]);
+    }
+
+    /** @param list<Node> $inlines */
+    private function paragraph(array $inlines, Setting $setting, float $gap, ?float $width = null): Group
+    {
+        return new Group($this->paragraphs->lines($inlines, $setting, ($width ?? $this->width) - ($setting->italic && $setting->indent >= self::QUOTE ? self::QUOTE : 0.0), $this->footnote(...)), 0.0, $gap);
+    }
+
+    /** @return list<Line> */
+    private function footnote(Node $node, string $number): array
+    {
+        $setting = $this->text->with(['size' => $this->text->size * 0.82, 'spacing' => 1.0, 'firstLine' => 0.0, 'align' => 'left']);
+
+        return $this->paragraphs->lines([Node::text("{$number} "), ...$node->content], $setting, $this->width);
+    }
+
+    /**
+     * @param float|null $width of a cell; null: of the page
+     *
+     * @return list<Group>
+     */
+    public function block(Node $node, float $indent, bool $isQuoted = false, ?float $width = null): array
+    {
+        $setting = $isQuoted ? $this->quotation($indent) : $this->text->with(['indent' => $indent, 'firstLine' => $indent > 0 ? 0.0 : $this->text->firstLine]);
+        $gap = $this->document->style->gap;
+
+        return match ($node->type) {
+            'paragraph' => [$this->paragraph($node->content, $setting, $isQuoted ? max(4.0, $gap) : $gap, $width)],
+            'heading' => [new Group($this->paragraphs->lines($node->content, $setting->with(['firstLine' => 0.0, 'bold' => $node->int('level', 1) < 3, 'italic' => $node->int('level', 1) === 3, 'spacing' => 1.0]), $width ?? $this->width, $this->footnote(...)), 8.0, 3.0, keepsNext: true)],
+            'bulletList', 'taskList', 'orderedList' => $this->list($node, $indent, 0, $width),
+            'blockquote' => array_merge([], ...array_map(fn(Node $child): array => $this->block($child, $indent, true, $width), $node->content)),
+            'codeBlock' => [$this->code($node, $indent, $width)],
+            'horizontalRule' => [new Group([new Line(12.0, 0.0, [new Piece(Piece::RULE, $indent, 6.0, ($width ?? $this->width) - $indent, 0.5, colour: self::FAINT)])], 0.0, 4.0)],
+            'table' => $width === null ? [$this->table($node, $indent)] : $this->flattened($node, $indent, $width),
+            'picture' => $this->picture($node, $indent, $width ?? $this->width),
+            default => [],
+        };
+    }
+
+    /** @return list<Group> */
+    private function list(Node $list, float $indent, int $depth, ?float $width): array
+    {
+        $groups = [];
+        $inner = $indent + self::STEP;
+        $setting = $this->text->with(['indent' => $inner, 'firstLine' => 0.0, 'align' => 'left']);
+        foreach ($list->content as $i => $item) {
+            $label = match ($list->type) {
+                'orderedList' => ($list->int('start', 1) + $i) . '.',
+                'taskList' => '',
+                default => self::BULLETS[$depth % 3],
+            };
+            foreach ($item->content as $k => $node) {
+                if (str_ends_with($node->type, 'List')) {
+                    array_push($groups, ...$this->list($node, $inner, $depth + 1, $width));
+                    continue;
+                }
+                $made = $node->type === 'paragraph' ? [$this->paragraph($node->content, $setting, 3.0, $width)] : $this->block($node, $inner, false, $width);
+                if ($k === 0 && $made !== [] && $made[0]->lines !== []) {
+                    $list->type === 'taskList' ? $this->box($made[0]->lines[0], $setting, ($item->attrs['checked'] ?? false) === true) : $this->label($made[0]->lines[0], $label, $setting);
+                }
+                array_push($groups, ...$made);
+            }
+        }
+        if ($groups !== [] && $depth === 0) {
+            $groups[\count($groups) - 1]->after = max(3.0, $this->document->style->gap);
+        }
+
+        return $groups;
+    }
+
+    /** The box of a check list, drawn, as few fonts hold one. */
+    private function box(Line $line, Setting $setting, bool $isChecked): void
+    {
+        $side = $setting->size * 0.72;
+        [$x, $y] = [$setting->indent - self::LABEL, $line->ascent - $side];
+        foreach ([[$x, $y, $side, 0.0], [$x, $y + $side, $side, 0.0], [$x, $y, 0.0, $side], [$x + $side, $y, 0.0, $side]] as [$left, $top, $wide, $high]) {
+            $line->pieces[] = new Piece(Piece::BOX, $left, $top, max(0.6, $wide), max(0.6, $high), colour: $setting->colour);
+        }
+        if ($isChecked) {
+            $line->pieces[] = new Piece(Piece::BOX, $x + $side * 0.25, $y + $side * 0.25, $side * 0.55, $side * 0.55, colour: $setting->colour);
+        }
+    }
+
+    private function code(Node $node, float $indent, ?float $width): Group
+    {
+        $setting = new Setting('mono', $this->text->size * 0.86, 1.05, indent: $indent + 6.0, ground: self::GROUND);
+        $lines = [];
+        foreach (explode("\n", $node->plainText()) as $line) {
+            array_push($lines, ...$this->paragraphs->text($line, $setting, ($width ?? $this->width) - 6.0));
+        }
+
+        return new Group($lines, 2.0, 8.0);
+    }
+
+    /** @return list<Group> */
+    private function topicPicture(Element $element, float $indent): array
+    {
+        $picture = $element->picture;
+        if ($picture === null || $this->pictures?->bytes($picture->id) === null) {
+            return [];
+        }
+
+        return [new Group([$this->image($picture->id, $picture->shown * 1.5 * 0.75, $picture->height / $picture->width, $indent, $this->width, '')], 2.0, 8.0)];
+    }
+
+    /** @return list<Group> the picture, and its caption, which stays with it */
+    private function picture(Node $node, float $indent, float $width): array
+    {
+        $caption = $node->string('caption') ?? '';
+        $id = $node->string('picture');
+        $bytes = $id === null ? null : $this->pictures?->bytes($id);
+        $size = $bytes === null ? false : @getimagesizefromstring($bytes);
+        $small = $this->text->with(['indent' => $indent, 'firstLine' => 0.0, 'size' => $this->text->size * 0.88, 'spacing' => 1.0, 'italic' => true, 'align' => 'left', 'colour' => self::SOFT]);
+        $says = $caption === '' && $size === false ? $node->string('alt') ?? '' : $caption;
+        $below = $says === '' ? [] : [new Group($this->paragraphs->text($says, $small, $width), 3.0, 9.0)];
+        if ($id === null || $size === false || $size[0] === 0) {
+            return $below;
+        }
+        $line = $this->image($id, $node->int('width', $size[0]) * 0.75, $size[1] / $size[0], $indent, $width, $node->string('href') ?? '');
+        $figure = $node->int('figure', 0);
+        if ($figure > 0 && !isset($this->figures[$figure])) {
+            $this->figures[$figure] = 1;
+            $line->anchors[] = "_f{$figure}";
+        }
+
+        return [new Group([$line], 4.0, $below === [] ? 8.0 : 0.0, keepsNext: $below !== []), ...$below];
+    }
+
+    /** @param float $wide in points; a picture is never wider than the text, nor higher than a page */
+    private function image(string $id, float $wide, float $aspect, float $indent, float $width, string $link): Line
+    {
+        $wide = min($wide, $width - $indent, $this->tallest * 0.92 / $aspect);
+        $high = $wide * $aspect;
+
+        return new Line($high, $high, [new Piece(Piece::PICTURE, $indent, 0.0, $wide, $high, $id, link: $link)]);
+    }
+
+    private function table(Node $table, float $indent): Group
+    {
+        return (new Tables($this, $this->faces, $this->text))->of($table, $indent, $this->width);
+    }
+
+    /**
+     * A table within a cell: its cells one after the other.
+     *
+     * @return list<Group>
+     */
+    private function flattened(Node $table, float $indent, float $width): array
+    {
+        $groups = [];
+        foreach ($table->content as $row) {
+            foreach ($row->content as $cell) {
+                foreach ($cell->content as $node) {
+                    array_push($groups, ...$this->block($node, $indent, false, $width));
+                }
+            }
+        }
+
+        return $groups;
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Pages;
+
+/** Something at its place in a line or on a page. Lengths are points. */
+final readonly class Piece
+{
+    public const TEXT = 'text';
+    public const PICTURE = 'picture';
+    public const RULE = 'rule';
+    public const BOX = 'box';
+
+    /**
+     * @param string $kind   one of the constants
+     * @param float  $x      from the left edge of the text
+     * @param float  $y      of a text its baseline, of others their top; within a line: from its top
+     * @param string $text   or the id of a picture
+     * @param string $face   of a text
+     * @param string $colour of text and rule, or what fills a box; six hexadecimal digits after a #
+     * @param string $link   an address, or # and the name of a place; empty for none
+     * @param string $marks  what is drawn with a text: u under it, s through it
+     */
+    public function __construct(
+        public string $kind,
+        public float $x,
+        public float $y,
+        public float $width,
+        public float $height = 0.0,
+        public string $text = '',
+        public string $face = '',
+        public float $size = 0.0,
+        public string $colour = '#000000',
+        public string $link = '',
+        public string $marks = '',
+    ) {}
+
+    public function moved(float $x, float $y): self
+    {
+        return new self($this->kind, $this->x + $x, $this->y + $y, $this->width, $this->height, $this->text, $this->face, $this->size, $this->colour, $this->link, $this->marks);
+    }
+}

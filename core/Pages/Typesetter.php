@@ -1,0 +1,205 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Pages;
+
+use Embrel\Document\Document;
+use Embrel\Document\Pictures;
+use Embrel\Document\Style;
+
+/** Sets a draft in pages: title, contents and figures with the pages they are on, text, and what runs at head and foot. */
+final class Typesetter
+{
+    private const SOFT = '#5E5668';
+    /** How high a logo stands, in points. */
+    private const LOGO = 28.0;
+
+    private readonly Blocks $blocks;
+    private readonly Paragraphs $paragraphs;
+    private readonly float $width;
+
+    private function __construct(private readonly Document $document, private readonly Typefaces $faces, private readonly ?Pictures $pictures)
+    {
+        $this->paragraphs = new Paragraphs($faces);
+        $this->blocks = new Blocks($document, $this->paragraphs, $faces, $pictures);
+        [, $right, , $left] = $document->style->edges();
+        $this->width = $document->style->page($document->properties->pageSize)[0] - $left - $right;
+    }
+
+    public static function book(Document $document, Typefaces $faces, ?Pictures $pictures): Book
+    {
+        return (new self($document, $faces, $pictures))->set();
+    }
+
+    private function set(): Book
+    {
+        $style = $this->document->style;
+        // What comes before the text takes as many pages whatever the numbers in it are.
+        $front = \count($this->front([])->pages) - ($this->sharesPage() ? 1 : 0);
+        $text = $this->sharesPage() ? $this->front([], false) : new Flow($style, $this->document->properties->pageSize);
+        foreach ($this->document->elements as $element) {
+            foreach ($this->blocks->of($element) as $group) {
+                $text->add($group);
+            }
+        }
+        $text->end();
+        $places = [];
+        foreach ($text->pages as $i => $page) {
+            $places += array_fill_keys(array_map(strval(...), array_keys($page->anchors)), $front + $i + 1);
+        }
+        $pages = $this->sharesPage() ? $text->pages : [...$this->front($places)->pages, ...$text->pages];
+        $this->running($pages);
+        [$width, $height] = $style->page($this->document->properties->pageSize);
+
+        return new Book($width, $height, $pages, $places);
+    }
+
+    /** Whether the text begins right below the title. */
+    private function sharesPage(): bool
+    {
+        return !$this->document->style->hasTitlePage && $this->document->contents === [] && $this->document->figures === [];
+    }
+
+    /**
+     * Title, contents and figures.
+     *
+     * @param array<string, int> $places where headings and figures are, as far as it is known
+     */
+    private function front(array $places, bool $ends = true): Flow
+    {
+        $style = $this->document->style;
+        $flow = new Flow($style, $this->document->properties->pageSize);
+        $align = $style->isTitleCentred ? 'center' : 'left';
+        $title = new Setting(Style::family($style->headingFont), max(16.0, $style->headingSizes[0] * 1.4), 1.05, true, align: $align);
+        if ($style->hasTitlePage) {
+            $flow->add(new Group([Line::space($style->page($this->document->properties->pageSize)[1] * 0.26)]));
+        }
+        $flow->add(new Group($this->paragraphs->text($this->document->title, $title, $this->width), 10.0, 6.0));
+        foreach ($style->titleFields as $field) {
+            $says = $this->document->field($field);
+            $setting = new Setting(Style::family($style->font), $style->size * ($field === 'subtitle' ? 1.2 : 1.0), 1.05, align: $align, colour: $field === 'subtitle' ? self::SOFT : '#221B2B');
+            $says === '' ? null : $flow->add(new Group($this->paragraphs->text($says, $setting, $this->width), 0.0, 7.0));
+        }
+        if ($this->sharesPage() && !$ends) {
+            $flow->add(new Group([Line::space(12.0)]));
+
+            return $flow;
+        }
+        $style->hasTitlePage && ($this->document->contents !== [] || $this->document->figures !== []) ? $flow->newPage() : null;
+        $this->listing($flow, $this->document->contentsTitle(), array_map(static fn(array $entry): array => [trim("{$entry['element']->number} {$entry['element']->title}"), $entry['element']->level, "_e{$entry['element']->topic}"], $this->document->contents), $places);
+        $this->listing($flow, $this->document->figuresTitle(), array_map(static fn(array $entry, int $i): array => [$entry['text'], 1, '_f' . ($i + 1)], $this->document->figures, array_keys($this->document->figures)), $places);
+        $flow->end();
+
+        return $flow;
+    }
+
+    /**
+     * @param list<array{string, int, string}> $entries text, level, place
+     * @param array<string, int>               $places
+     */
+    private function listing(Flow $flow, string $title, array $entries, array $places): void
+    {
+        if ($entries === []) {
+            return;
+        }
+        $style = $this->document->style;
+        $head = new Setting(Style::family($style->headingFont), $style->headingSizes[1], 1.08, true);
+        $flow->add(new Group($this->paragraphs->text($title, $head, $this->width), 22.0, 6.0, keepsNext: true));
+        foreach ($entries as [$text, $level, $place]) {
+            $flow->add(new Group($this->entry($text, $level, $place, $places[$place] ?? 0), 0.0, 2.0));
+        }
+    }
+
+    /** @return list<Line> */
+    private function entry(string $text, int $level, string $place, int $page): array
+    {
+        $setting = new Setting(Style::family($this->document->style->font), $this->document->style->size, 1.12, indent: ($level - 1) * 14.0, link: "#{$place}");
+        $lines = $this->paragraphs->text($text, $setting, $this->width - 34.0);
+        $last = $lines[\count($lines) - 1];
+        $number = $page > 0 ? (string) $page : '';
+        $wide = $this->faces->width($number, $setting->face(), $setting->size);
+        $end = $last->pieces === [] ? $setting->indent : $last->pieces[\count($last->pieces) - 1]->x + $last->pieces[\count($last->pieces) - 1]->width;
+        $dot = $this->faces->width('.', $setting->face(), $setting->size) * 1.8;
+        for ($x = floor(($this->width - $wide - 6.0) / $dot) * $dot; $x > $end + 4.0; $x -= $dot) {
+            $last->pieces[] = new Piece(Piece::BOX, $x, $last->ascent - 0.9, 0.8, 0.8, colour: '#8A8494');
+        }
+        $last->pieces[] = new Piece(Piece::TEXT, $this->width - $wide, $last->ascent, $wide, 0.0, $number, $setting->face(), $setting->size, $setting->colour, $setting->link);
+
+        return $lines;
+    }
+
+    /** @param list<Page> $pages */
+    private function running(array $pages): void
+    {
+        $style = $this->document->style;
+        [, $height] = $style->page($this->document->properties->pageSize);
+        [$top, , $bottom] = $style->edges();
+        $section = '';
+        foreach ($pages as $i => $page) {
+            $own = null;
+            foreach ($page->headings as [$title, $level]) {
+                $own ??= $level === 1 ? $title : null;
+                $section = $level === 1 ? $title : $section;
+            }
+            if ($style->hasTitlePage && $i === 0) {
+                continue;
+            }
+            $facts = ['page' => (string) ($i + 1), 'pages' => (string) \count($pages), 'section' => $own ?? $section];
+            $this->thirds($page, $style->header, $top / 2 + 2.0, $facts);
+            $this->thirds($page, $style->footer, $height - $bottom / 2 + 2.0, $facts);
+        }
+    }
+
+    /**
+     * @param list<string>          $thirds
+     * @param array<string, string> $facts
+     */
+    private function thirds(Page $page, array $thirds, float $y, array $facts): void
+    {
+        $setting = new Setting(Style::family($this->document->style->font), $this->document->style->size * 0.82, colour: self::SOFT);
+        $left = $this->document->style->edges()[3];
+        foreach ($thirds as $third => $running) {
+            $pieces = [];
+            $x = 0.0;
+            foreach (Style::pieces($running) as [$piece, $isField]) {
+                if ($isField && $piece === 'logo') {
+                    $logo = $this->logo($x, $y);
+                    $logo === null ? null : $pieces[] = $logo;
+                    $x += $logo->width ?? 0.0;
+                    continue;
+                }
+                $text = $isField ? $facts[$piece] ?? $this->document->field($piece) : $piece;
+                $wide = $this->faces->width($text, $setting->face(), $setting->size);
+                $pieces[] = new Piece(Piece::TEXT, $x, $y, $wide, 0.0, $text, $setting->face(), $setting->size, $setting->colour);
+                $x += $wide;
+            }
+            $start = $left + [0.0, ($this->width - $x) / 2, $this->width - $x][$third];
+            foreach ($pieces as $piece) {
+                $page->pieces[] = $piece->moved($start, 0.0);
+            }
+        }
+    }
+
+    private function logo(float $x, float $y): ?Piece
+    {
+        $id = $this->document->style->logo;
+        $bytes = $id === null ? null : $this->pictures?->bytes($id);
+        $size = $bytes === null ? false : @getimagesizefromstring($bytes);
+
+        return $id === null || $size === false || $size[1] === 0 ? null : new Piece(Piece::PICTURE, $x, $y - self::LOGO * 0.7, self::LOGO * $size[0] / $size[1], self::LOGO, $id);
+    }
+
+    /** @return list<string> what pages cannot show as they should, a sentence each */
+    public static function lacking(Document $document): array
+    {
+        $shipped = ['Literata', 'Atkinson Hyperlegible Next', 'Atkinson Hyperlegible Mono'];
+        $names = ['serif' => $shipped[0], 'sans' => $shipped[1], 'mono' => $shipped[2]];
+        $others = [];
+        foreach (array_unique([$document->style->font, $document->style->headingFont]) as $font) {
+            \in_array($font, $shipped, true) ? null : $others[] = "{$font} is not shipped with Embrel: these pages are set in {$names[Style::family($font)]} instead. A word processor uses the font itself.";
+        }
+
+        return $others;
+    }
+}
