@@ -117,6 +117,12 @@ stop_database() {
   DATABASE_PID=""
 }
 
+# Starts the worker of the queue, which does long work; sets WORKER_PID. It is begun anew where it ends.
+start_worker() {
+  setsid bash -c 'while true; do php "$@"; sleep 0.5; done' worker "${PHP_SETTINGS[@]}" -d opcache.enable_cli=0 artisan queue:work --sleep=0.3 --tries=1 --max-time=3600 --quiet >>"$ROOT/storage/logs/worker.log" 2>&1 </dev/null 9>&- &
+  WORKER_PID=$!
+}
+
 app_key() { # a key for sessions and cookies, made once
   local file="$ROOT/storage/app/private/app.key"
   [ -s "$file" ] || (umask 077; printf 'base64:%s' "$(head -c 32 /dev/urandom | base64)" >"$file")

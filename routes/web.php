@@ -83,10 +83,28 @@ Route::middleware('auth')->group(static function (): void {
 
     Route::get('/plans/{plan}/hand-over', [C\HandOverController::class, 'show'])->name('hand-over');
     Route::get('/plans/{plan}/hand-over/preview', [C\HandOverController::class, 'preview'])->name('hand-over.preview');
+    Route::put('/plans/{plan}/hand-over', [C\HandOverController::class, 'keep']);
+    Route::post('/plans/{plan}/hand-over/task', [C\HandOverController::class, 'queue'])->middleware('throttle:uploads')->name('hand-over.task');
+    Route::get('/styles', [C\StyleController::class, 'index'])->name('styles');
+    Route::post('/styles', [C\StyleController::class, 'store']);
+    Route::delete('/styles/{style}', [C\StyleController::class, 'destroy']);
+    Route::post('/templates', [C\TemplateController::class, 'store'])->middleware('throttle:uploads')->name('templates');
+    Route::get('/templates/{template}', [C\TemplateController::class, 'show'])->name('template');
+    Route::put('/templates/{template}', [C\TemplateController::class, 'update']);
+    Route::delete('/templates/{template}', [C\TemplateController::class, 'destroy']);
+    Route::get('/tasks/{task}', [C\TaskController::class, 'show'])->name('task');
+    Route::get('/tasks/{task}/file', [C\TaskController::class, 'file'])->name('task.file');
     Route::get('/plans/{plan}/hand-over/sheets', [C\HandOverController::class, 'sheets'])->name('hand-over.sheets');
     Route::get('/plans/{plan}/hand-over/file', [C\HandOverController::class, 'download'])->name('hand-over.file');
 
+    Route::get('/plans/{plan}/way-back', [C\WayBackController::class, 'show'])->name('way-back');
+    Route::post('/plans/{plan}/way-back', [C\WayBackController::class, 'compare'])->middleware('throttle:uploads');
+    Route::post('/plans/{plan}/way-back/accept', [C\WayBackController::class, 'accept'])->name('way-back.accept');
+
     Route::get('/intake', [C\IntakeController::class, 'create'])->name('intake');
+    Route::post('/intake/files', [C\IntakeController::class, 'upload'])->middleware('throttle:uploads');
+    Route::get('/intake/files/{token}', [C\IntakeController::class, 'waits']);
+    Route::delete('/intake/files/{token}', [C\IntakeController::class, 'forget']);
     Route::post('/intake/preview', [C\IntakeController::class, 'preview'])->middleware('throttle:uploads')->name('intake.preview');
     Route::post('/intake', [C\IntakeController::class, 'store'])->middleware('throttle:uploads');
 });

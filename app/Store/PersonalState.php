@@ -50,6 +50,21 @@ final class PersonalState
         DB::table('plan_views')->upsert([['user_id' => $user->id, 'plan_id' => $plan->id, 'map' => json_encode($look->toArray(), JSON_THROW_ON_ERROR)]], ['user_id', 'plan_id'], ['map']);
     }
 
+    /** @return array<string, mixed> what was chosen at the last hand-over of this plan */
+    public function handOver(User $user, PlanRow $plan): array
+    {
+        $kept = DB::table('plan_views')->where('user_id', $user->id)->where('plan_id', $plan->id)->value('hand_over');
+        $kept = \is_string($kept) ? json_decode($kept, true) : null;
+
+        return \is_array($kept) ? $kept : [];
+    }
+
+    /** @param array<string, mixed> $choices */
+    public function keepHandOver(User $user, PlanRow $plan, array $choices): void
+    {
+        DB::table('plan_views')->upsert([['user_id' => $user->id, 'plan_id' => $plan->id, 'hand_over' => json_encode($choices, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)]], ['user_id', 'plan_id'], ['hand_over']);
+    }
+
     public function keepLook(User $user, PlanRow $plan, ?string $focus, bool $dimmed): void
     {
         DB::table('plan_views')->upsert([['user_id' => $user->id, 'plan_id' => $plan->id, 'focus' => $focus, 'dimmed' => $dimmed]], ['user_id', 'plan_id'], ['focus', 'dimmed']);

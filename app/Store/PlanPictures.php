@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Store;
 
 use Embrel\Document\Pictures;
+use Embrel\Document\PictureType;
 use Embrel\Plan\Topic;
 use Illuminate\Support\Facades\DB;
 
@@ -26,6 +27,13 @@ final readonly class PlanPictures implements Pictures
     public function keep(PictureIntake $taken): void
     {
         DB::table('pictures')->insertOrIgnore([['plan_id' => $this->plan, 'id' => $taken->picture()->id, 'type' => $taken->type, 'bytes' => $taken->bytes]]);
+    }
+
+    /** Keeps a picture that was written anew already. */
+    public function keepFile(string $path): void
+    {
+        $bytes = (string) file_get_contents($path);
+        DB::table('pictures')->insertOrIgnore([['plan_id' => $this->plan, 'id' => hash('sha256', $bytes), 'type' => PictureType::of($bytes)->mediaType(), 'bytes' => $bytes]]);
     }
 
     /**

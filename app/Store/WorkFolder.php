@@ -10,13 +10,19 @@ use Illuminate\Support\Str;
 /** A folder for one piece of work, gone when it is done. */
 final class WorkFolder
 {
-    /** @param \Closure(string): void $work */
-    public static function with(\Closure $work): void
+    /**
+     * @template T
+     *
+     * @param \Closure(string): T $work
+     *
+     * @return T
+     */
+    public static function with(\Closure $work): mixed
     {
         $folder = self::path();
         File::ensureDirectoryExists($folder, 0700);
         try {
-            $work($folder);
+            return $work($folder);
         } finally {
             File::deleteDirectory($folder);
         }

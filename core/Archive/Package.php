@@ -20,6 +20,8 @@ final class Package
     private const COMPOUND = "\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1";
 
     private int $unpacked = 0;
+    /** @var resource|null a temporary file, held open as it goes when it is closed */
+    private $file; // @phpstan-ignore property.onlyWritten
     /** @var array<string, int> name → index */
     private array $names = [];
 
@@ -54,6 +56,22 @@ final class Package
         }
 
         return $total > Limits::PACKAGE ? throw BadPackage::tooLarge() : new self($zip);
+    }
+
+    /**
+     * A package that is at hand as bytes; the file that it takes meanwhile goes with it.
+     *
+     * @throws BadPackage
+     */
+    public static function ofBytes(string $bytes): self
+    {
+        $file = tmpfile() ?: throw new \RuntimeException('No temporary file could be made.');
+        fwrite($file, $bytes);
+        fflush($file);
+        $package = self::open(stream_get_meta_data($file)['uri'] ?? '');
+        $package->file = $file;
+
+        return $package;
     }
 
     public function has(string $name): bool

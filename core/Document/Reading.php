@@ -40,6 +40,12 @@ final class Reading
     /** @param string $topic the id of its topic, where the document carries it */
     public function heading(int $level, Flow $flow, string $topic = '', ?string $title = null): void
     {
+        if ($topic === 'references') {
+            $this->references();
+            $this->endNote();
+
+            return;
+        }
         $this->level = $level;
         $this->topic(Element::HEADING, $level, $flow, $topic, $title);
     }
@@ -89,6 +95,12 @@ final class Reading
     public function seeAlso(): void
     {
         $this->remark('Lines that name related sections were left out: relations make them.');
+    }
+
+    /** A list of references of ours: the plan makes it anew of its sources. */
+    public function references(): void
+    {
+        $this->remark('The list of references was left out: the plan makes it of its sources.');
     }
 
     /** Ends what is written under a title. */

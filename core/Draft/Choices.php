@@ -7,6 +7,7 @@ namespace Embrel\Draft;
 use Embrel\Document\Counted;
 use Embrel\Document\Pictures;
 use Embrel\Document\Style;
+use Embrel\Document\Template;
 use Embrel\Layout\Map\Look;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
@@ -40,6 +41,7 @@ final readonly class Choices
      * @param bool        $sources      with the list of references
      * @param bool        $figures      with a list of figures, which are counted
      * @param string|null $date         of the hand-over, YYYY-MM-DD
+     * @param Template|null $template   docx and odt: a document of the writer's whose styles, page, head and foot are used
      * @param bool|null   $marks        with hidden marks by which the file finds its topics again; null: as is usual for the format
      */
     public function __construct(
@@ -70,6 +72,7 @@ final readonly class Choices
         public Counted $counted = new Counted(),
         public ?string $date = null,
         public ?bool $marks = null,
+        public ?Template $template = null,
     ) {}
 
     public function style(): Style

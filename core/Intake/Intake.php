@@ -76,7 +76,7 @@ final class Intake
         $plan = $this->referring($this->growing->done());
         $plan = $plan->withProperties(self::properties($plan->properties, $manuscript));
 
-        return new Result($this->options->stripNumbers ? TypedNumbers::stripped($plan) : $plan, $this->growing->repairs(), $bold['seen']);
+        return new Result($this->options->stripNumbers ? TypedNumbers::stripped($plan) : $plan, $this->growing->repairs(), $bold['seen'], $bold['taken'] > 0, $this->came);
     }
 
     /** Links to topics that came with the file are references to them again. */

@@ -9,6 +9,11 @@ use Embrel\Limits;
 /** A file that cannot be read: says why, and where in the file. Nothing of it was taken. */
 final class Unreadable extends \RuntimeException
 {
+    public static function gone(): self
+    {
+        return new self('The file is not here any more. Choose it again.');
+    }
+
     public static function empty(): self
     {
         return new self('The file is empty: there is nothing to take in.');

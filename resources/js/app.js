@@ -1,13 +1,19 @@
 import Alpine from '@alpinejs/csp';
 import intake from './intake.js';
 import handOver from './hand-over.js';
+import { dropFiles } from './drop-files.js';
 import { start } from './plans.js';
+import wayBack from './way-back.js';
 
 Alpine.data('intake', intake);
 Alpine.data('handOver', handOver);
 Alpine.data('start', start);
+Alpine.data('wayBack', wayBack);
 Alpine.start();
 
+if (document.querySelector('.list-wrap')) {
+    dropFiles();
+}
 // A time in the person's own zone, as the browser knows it.
 for (const field of document.querySelectorAll('input[data-time-zone]')) {
     field.value = Intl.DateTimeFormat().resolvedOptions().timeZone ?? '';

@@ -1,86 +1,213 @@
+import { styleDialog } from './hand-over-style.js';
+import { templateDialog } from './hand-over-template.js';
+import { send } from './http.js';
 import { download, toPng } from './map-picture.js';
+import { follow } from './task.js';
+
+const OUTLINES = ['opml', 'csv'];
+const PAGED = ['docx', 'odt', 'pdf'];
+
+/** Getters stay getters when objects are put together. */
+const joined = (...parts) => parts.reduce((all, part) => Object.defineProperties(all, Object.getOwnPropertyDescriptors(part)), {});
 
 /** The choices of one hand-over, and the preview that follows them. */
 export default function handOver() {
-    return {
+    return joined(styleDialog, templateDialog, {
         format: 'docx',
         kind: 'svg',
+        draftStyle: 'report',
+        template: '',
         busy: '',
+        said: '',
         sheets: '',
         address: '',
+        copied: '',
         ticket: 0,
+        worked: 0,
+        isWorking: false,
+        isLong: false,
         error: '',
         init() {
             this.format = this.$root.dataset.format;
-            this.$root.addEventListener('change', () => this.look());
+            this.draftStyle = this.$root.querySelector('[name=draft_style]').value;
+            this.template = this.$root.querySelector('[name=template]').value;
+            this.$root.querySelector('form.choices').addEventListener('change', () => this.look());
+            this.$refs.stage.addEventListener('scroll', () => this.more(), { passive: true });
+            this.$refs.preview.addEventListener('click', (event) => this.turnTo(event));
             this.look();
         },
-        get isOutline() {
+        get isOpml() {
             return this.format === 'opml';
         },
         get isMap() {
             return this.format === 'svg' || this.isPaper;
         },
         get isPaper() {
-            return this.format === 'pdf';
+            return this.format === 'map-pdf';
         },
         get verb() {
             return this.isMap ? 'Download the map' : 'Download the draft';
         },
         get isText() {
-            return this.format === 'txt';
-        },
-        get hasHeadings() {
-            return this.format === 'docx' || this.format === 'md';
+            return this.format === 'txt' || this.format === 'csv';
         },
         get hasContents() {
-            return this.format === 'docx';
+            return this.isStyled || this.format === 'tex';
         },
         get isDraft() {
-            return !this.isOutline && !this.isText;
+            return !OUTLINES.includes(this.format) && !this.isText && !this.isMap;
+        },
+        get isStyled() {
+            return [...PAGED, 'html', 'pages', 'epub'].includes(this.format);
+        },
+        get isTemplated() {
+            return this.format === 'docx' || this.format === 'odt';
+        },
+        get isOtherTemplate() {
+            const kind = this.$root.querySelector(`[name=template] option[value="${this.template}"]`)?.dataset.kind;
+            return this.isTemplated && !!this.template && kind !== this.format;
+        },
+        get isMarkable() {
+            return ['docx', 'odt', 'html'].includes(this.format);
+        },
+        get isMarkdown() {
+            return this.format === 'md';
+        },
+        get canCopy() {
+            return !this.isMap && this.format !== 'opml' && this.format !== 'epub' && this.format !== 'pages';
+        },
+        get copyLabel() {
+            return this.copied || (this.isStyled ? 'Copy the text' : 'Copy the outline');
         },
         query() {
-            const form = this.$root.querySelector('form');
+            const form = this.$root.querySelector('form.choices');
             const query = new URLSearchParams(new FormData(form));
-            for (const box of form.querySelectorAll('input[type=checkbox]')) {
+            for (const box of form.querySelectorAll('input[type=checkbox][name]')) {
                 query.set(box.name, box.checked ? '1' : '0');
             }
-            return query.toString();
+            // Markdown is read by people as it is: it carries marks only where that is asked for.
+            if (this.format === 'md') {
+                query.set('marks', query.get('md_marks'));
+            }
+            return query;
         },
-        /** A map as PNG is drawn here; everything else comes as a file. */
+        /** A map as PNG is drawn here, a long draft made in the queue; everything else comes as a file. */
         async leave(event) {
             const times = Number(this.kind);
-            if (!this.isMap || this.isPaper || !times) {
-                return;
+            if (this.isMap && !this.isPaper && times) {
+                event.preventDefault();
+                await this.work('Drawing…', async () => download(await toPng(this.address, times), `${this.$root.dataset.name}.png`));
+            } else if (this.isLong && !this.isMap) {
+                event.preventDefault();
+                await this.work('Waiting for its turn', () => this.queued());
             }
-            event.preventDefault();
-            this.busy = 'Drawing…';
+        },
+        async work(says, does) {
+            this.busy = says;
             this.error = '';
             try {
-                download(await toPng(this.address, times), `${this.$root.dataset.name}.png`);
+                await does();
+                this.busy = '';
             } catch (error) {
                 this.error = error.message;
+                this.busy = '';
             }
-            this.busy = '';
+            this.isWorking = false;
+        },
+        async queued() {
+            this.isWorking = true;
+            this.worked = 0;
+            const { address } = await send('POST', `${this.$root.dataset.address}/task?${this.query()}`);
+            const { file } = await follow(address, (worked, says) => {
+                this.worked = worked;
+                this.busy = says;
+            });
+            location.assign(file);
         },
         async look() {
             const ticket = ++this.ticket;
             const query = this.query();
             this.address = `${this.$root.dataset.address}/file?${query}${this.isMap && this.kind !== 'svg' ? '&fonts=1' : ''}`;
             this.sheets = `${this.$root.dataset.address}/sheets?${query}`;
+            this.copied = '';
             try {
-                const response = await fetch(`${this.$root.dataset.address}/preview?${query}`, { headers: { Accept: 'text/html' } });
-                if (!response.ok) {
-                    throw new Error();
+                const page = await this.fetched(query);
+                if (ticket !== this.ticket) {
+                    return;
                 }
-                const page = new DOMParser().parseFromString(await response.text(), 'text/html');
-                if (ticket === this.ticket) {
-                    this.error = '';
-                    this.$refs.preview.replaceChildren(...page.body.childNodes);
-                }
-            } catch {
-                this.error = 'The preview cannot be shown: the server cannot be reached.';
+                this.error = '';
+                const said = page.querySelector('#said');
+                this.said = said?.textContent ?? '';
+                this.isLong = said?.dataset.long === '1';
+                said?.remove();
+                this.$refs.preview.replaceChildren(...page.body.childNodes);
+                this.$nextTick(() => this.more());
+                await send('PUT', this.$root.dataset.address, Object.fromEntries(query));
+            } catch (error) {
+                this.error = error.message || 'The preview cannot be shown: the server cannot be reached.';
             }
         },
-    };
+        async fetched(query) {
+            const response = await fetch(`${this.$root.dataset.address}/preview?${query}`, { headers: { Accept: 'text/html' } });
+            if (!response.ok) {
+                throw new Error();
+            }
+            return new DOMParser().parseFromString(await response.text(), 'text/html');
+        },
+        /** The next pages, when the last ones come into sight. */
+        async more() {
+            const papers = this.$refs.preview.querySelector('.papers[data-next]');
+            if (!papers || this.isFetching || papers.getBoundingClientRect().bottom > window.innerHeight * 2) {
+                return;
+            }
+            this.isFetching = true;
+            const ticket = this.ticket;
+            const query = this.query();
+            query.set('page', papers.dataset.next);
+            const next = (await this.fetched(query)).querySelector('.papers');
+            if (ticket === this.ticket && next) {
+                papers.append(...next.children);
+                next.dataset.next ? (papers.dataset.next = next.dataset.next) : delete papers.dataset.next;
+            }
+            this.isFetching = false;
+            this.more();
+        },
+        /** A line of the contents leads to its page, which may have to come first. */
+        async turnTo(event) {
+            const page = event.target.closest('a[data-page]')?.dataset.page;
+            if (!page) {
+                return;
+            }
+            event.preventDefault();
+            const papers = this.$refs.preview.querySelector('.papers');
+            while (!document.getElementById(`page-${page}`) && papers.dataset.next) {
+                const query = this.query();
+                query.set('page', papers.dataset.next);
+                const next = (await this.fetched(query)).querySelector('.papers');
+                papers.append(...next.children);
+                next.dataset.next ? (papers.dataset.next = next.dataset.next) : delete papers.dataset.next;
+            }
+            document.getElementById(`page-${page}`)?.scrollIntoView({ block: 'start' });
+        },
+        /** The formatted text of a draft, or the lines of an outline, for another program. */
+        async copyText() {
+            const as = (format) => {
+                const query = this.query();
+                query.set('format', format);
+                return fetch(`${this.$root.dataset.address}/file?${query}`).then((response) => response.text());
+            };
+            try {
+                const plain = await as(this.isStyled ? 'txt' : this.format);
+                if (this.isStyled) {
+                    const html = await as('html');
+                    await navigator.clipboard.write([new ClipboardItem({ 'text/html': new Blob([html], { type: 'text/html' }), 'text/plain': new Blob([plain], { type: 'text/plain' }) })]);
+                } else {
+                    await navigator.clipboard.writeText(plain);
+                }
+                this.copied = 'Copied';
+            } catch {
+                this.error = 'The browser did not let the text be copied. Download the draft instead.';
+            }
+        },
+    });
 }

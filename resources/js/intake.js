@@ -1,41 +1,80 @@
 import { send } from './http.js';
+import { follow } from './task.js';
+import { waiting } from './upload.js';
 
-/** Taking in: pasted text or a file, shown as the tree that it makes before it is kept. */
+/** What takes longer than this is shown to be going on. */
+const SOON = 600;
+
+/** Taking in: pasted text or files, shown as the tree that they make before anything is kept. */
 export default function intake() {
     return {
-        file: null,
+        token: '',
         fileName: '',
         text: '',
         title: '',
         into: '',
+        depth: '60',
         stripNumbers: false,
         descriptions: true,
         lists: false,
         markdown: false,
+        notes: true,
+        firstIsTitle: false,
+        boldLines: false,
+        boldWasSet: false,
+        several: [],
         seen: null,
         error: '',
         busy: false,
         isOver: false,
+        isWorking: false,
+        works: '',
+        worked: 0,
         ticket: 0,
         init() {
             this.into = this.$root.dataset.into ?? '';
-            for (const name of ['stripNumbers', 'descriptions', 'lists', 'markdown']) {
+            for (const name of ['stripNumbers', 'descriptions', 'lists', 'markdown', 'notes', 'firstIsTitle', 'depth']) {
                 this.$watch(name, () => this.look());
             }
+            this.$watch('boldLines', () => this.boldChanged());
             this.$watch('title', () => this.lookSoon());
             this.$watch('text', () => this.lookSoon());
+            if (this.$root.dataset.waits) {
+                this.found(this.$root.dataset.waits);
+            }
         },
         get isMarkdown() {
-            return this.file ? /\.(md|markdown)$/i.test(this.fileName) : this.markdown;
+            return this.token ? /\.(md|markdown|zip)$/i.test(this.fileName) : this.markdown;
         },
         get isOpml() {
             return /\.(opml|xml)$/i.test(this.fileName);
         },
+        get isDocument() {
+            return this.isMarkdown || !!this.seen?.isDocument;
+        },
+        get hasBoldLines() {
+            return !!this.seen?.boldLines;
+        },
+        get boldLabel() {
+            return `${this.seen?.boldLines ?? 0} found`;
+        },
+        get isFile() {
+            return !!this.token || this.isSeveral;
+        },
         get isPasted() {
-            return !this.file;
+            return !this.isFile;
+        },
+        get isSeveral() {
+            return this.several.length > 0;
+        },
+        get isOne() {
+            return !this.isSeveral;
+        },
+        get isIdle() {
+            return !this.seen && !this.isSeveral && !this.isWorking;
         },
         get hasInput() {
-            return !!this.file || this.text.trim() !== '';
+            return !!this.token || this.text.trim() !== '';
         },
         get canTake() {
             return !!this.seen && !this.busy;
@@ -44,7 +83,8 @@ export default function intake() {
             return (this.seen?.rows ?? []).map((row, i) => ({ ...row, key: i, name: row.title || 'Untitled', style: `--l:${row.level - 1};--d:var(--${row.dye})`, kind: row.level === 1 ? 'main' : '', note: row.words ? `note, ${row.words} ${row.words === 1 ? 'word' : 'words'}` : '' }));
         },
         get summary() {
-            return `${this.seen.count.toLocaleString('en')} ${this.seen.count === 1 ? 'topic' : 'topics'}, ${this.seen.words.toLocaleString('en')} words in notes`;
+            const pictures = this.seen.pictures ? `, ${this.seen.pictures} ${this.seen.pictures === 1 ? 'picture' : 'pictures'}` : '';
+            return `${this.seen.count.toLocaleString('en')} ${this.seen.count === 1 ? 'topic' : 'topics'}, ${this.seen.words.toLocaleString('en')} words in notes${pictures}`;
         },
         get rest() {
             return this.seen.count > this.seen.rows.length ? `and ${(this.seen.count - this.seen.rows.length).toLocaleString('en')} more` : '';
@@ -56,14 +96,15 @@ export default function intake() {
             return this.into ? 'Take it as a branch' : 'Take it as a new plan';
         },
         get dropLabel() {
-            return this.file ? this.fileName : 'Choose a file, or drop one here';
+            return this.token ? this.fileName : 'Choose files, or drop them here';
         },
         pick(event) {
-            this.choose(event.target.files[0]);
+            this.choose([...event.target.files]);
+            event.target.value = '';
         },
         drop(event) {
             this.isOver = false;
-            this.choose(event.dataTransfer.files[0]);
+            this.choose([...event.dataTransfer.files]);
         },
         over() {
             this.isOver = true;
@@ -71,40 +112,94 @@ export default function intake() {
         out() {
             this.isOver = false;
         },
-        choose(file) {
-            if (file) {
-                this.file = file;
-                this.fileName = file.name;
-                this.look();
+        /** One file is shown before it is kept; several become plans one after the other. */
+        async choose(files) {
+            if (files.length === 1) {
+                await this.one(files[0]);
+            } else if (files.length > 1) {
+                await this.all(files);
+            }
+        },
+        async one(file) {
+            this.clearFile();
+            this.error = '';
+            try {
+                const { token, name } = await this.work('Sending the file', () => waiting(file, (worked) => { this.worked = worked; }));
+                this.token = token;
+                this.fileName = name;
+                // Our own Markdown, and most of others', begins with the title.
+                this.firstIsTitle = this.isMarkdown;
+                await this.look();
+            } catch (error) {
+                this.error = error.message;
+            }
+        },
+        /** A file that was dropped on another page, and has come up there. */
+        async found(token) {
+            try {
+                const { name } = await send('GET', `/intake/files/${token}`);
+                this.token = token;
+                this.fileName = name;
+                this.firstIsTitle = this.isMarkdown;
+                await this.look();
+            } catch (error) {
+                this.error = error.message;
+            }
+        },
+        async all(files) {
+            this.clearFile();
+            this.several = files.map((file, key) => ({ key, name: file.name, says: 'waits', state: '', address: '' }));
+            for (const [i, file] of files.entries()) {
+                const one = this.several[i];
+                try {
+                    const { token } = await waiting(file, (worked) => { one.says = `${worked} %`; });
+                    one.says = 'is read';
+                    const kept = await this.kept(this.form({ token, title: '' }), (worked, says) => { one.says = says; });
+                    Object.assign(one, { says: kept.repairs?.length ? kept.repairs.join(' ') : 'is a plan now', state: 'is-done', address: kept.address });
+                } catch (error) {
+                    Object.assign(one, { says: error.message, state: 'is-refused' });
+                }
             }
         },
         clearFile() {
-            this.file = null;
-            this.fileName = '';
-            this.seen = null;
-            this.error = '';
+            if (this.token) {
+                send('DELETE', `/intake/files/${this.token}`).catch(() => {});
+            }
+            Object.assign(this, { token: '', fileName: '', several: [], seen: null, error: '', boldWasSet: false });
             this.look();
         },
-        form() {
-            const form = new FormData();
-            if (this.file) {
-                form.append('file', this.file);
-            } else {
-                form.append('text', this.text);
+        boldChanged() {
+            if (this.boldIsShown !== this.boldLines) {
+                this.boldWasSet = true;
+                this.look();
             }
-            form.append('title', this.title);
-            form.append('strip_numbers', this.stripNumbers ? '1' : '0');
-            form.append('descriptions', this.descriptions ? '1' : '0');
-            form.append('lists', this.lists ? '1' : '0');
-            form.append('markdown', this.markdown ? '1' : '0');
-            if (this.into) {
-                form.append('into', this.into);
+        },
+        form(others = {}) {
+            const form = new FormData();
+            const given = {
+                ...(this.token ? { token: this.token } : { text: this.text }), title: this.title, strip_numbers: this.stripNumbers, descriptions: this.descriptions, lists: this.lists, markdown: this.markdown,
+                notes: this.notes, first_is_title: this.firstIsTitle, depth: this.depth, ...(this.boldWasSet ? { bold_lines: this.boldLines } : {}), ...(this.into ? { into: this.into } : {}), ...others,
+            };
+            for (const [name, value] of Object.entries(given)) {
+                form.append(name, value === true ? '1' : (value === false ? '0' : value));
             }
             return form;
         },
         lookSoon() {
             clearTimeout(this.timer);
             this.timer = setTimeout(() => this.look(), 350);
+        },
+        /** Shows that something goes on, where it does for more than a moment. */
+        async work(says, does) {
+            this.works = says;
+            this.worked = 0;
+            const timer = setTimeout(() => { this.isWorking = true; }, SOON);
+            try {
+                return await does();
+            } finally {
+                clearTimeout(timer);
+                this.isWorking = false;
+            }
         },
         async look() {
             const ticket = ++this.ticket;
@@ -114,9 +209,11 @@ export default function intake() {
                 return;
             }
             try {
-                const seen = await send('POST', '/intake/preview', this.form());
+                const seen = await this.work('Reading', () => send('POST', '/intake/preview', this.form()));
                 if (ticket === this.ticket) {
                     this.seen = seen;
+                    this.boldIsShown = this.boldWasSet ? this.boldLines : seen.boldAreTaken;
+                    this.boldLines = this.boldIsShown;
                 }
             } catch (error) {
                 if (ticket === this.ticket) {
@@ -125,11 +222,20 @@ export default function intake() {
                 }
             }
         },
+        /** Keeps it; a large file goes through the queue. */
+        async kept(form, tell) {
+            const answer = await send('POST', '/intake', form);
+            return answer.task ? follow(answer.task, tell) : answer;
+        },
         async take() {
             this.busy = true;
             this.error = '';
             try {
-                location.assign((await send('POST', '/intake', this.form())).address);
+                const { address } = await this.work('Taking it in', () => this.kept(this.form(), (worked, says) => {
+                    this.worked = worked;
+                    this.works = says;
+                }));
+                location.assign(address);
             } catch (error) {
                 this.error = error.message;
                 this.busy = false;

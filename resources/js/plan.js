@@ -1,4 +1,6 @@
+import { dropFiles } from './drop-files.js';
 import { Page } from './plan/page.js';
 
 const data = JSON.parse(document.getElementById('plan-data').textContent);
 window.addEventListener('DOMContentLoaded', () => new Page(data));
+dropFiles(data.plan);

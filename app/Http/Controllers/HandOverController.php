@@ -8,32 +8,48 @@ use App\Http\Given;
 use App\Http\Requests\HandOverRequest;
 use App\Models\Plan;
 use App\Store\Attachments;
+use App\Store\HandedOver;
 use App\Store\PersonalState;
 use App\Store\PlanStore;
+use App\Store\Styles;
+use App\Store\Tasks;
+use App\Store\Templates;
 use App\Store\WorkFolder;
+use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Layout\Map\Sheets;
 use Embrel\Numbering\Numbering;
+use Embrel\Pages\Typesetter;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan as CorePlan;
 use Embrel\Writer\Format;
 use Embrel\Writer\Html\HtmlWriter;
+use Embrel\Writer\LeftOut;
 use Embrel\Writer\Losses;
 use Embrel\Writer\Map\Drawing;
-use Embrel\Writer\Svg\FontFolder;
+use Embrel\Writer\Pdf\PdfWriter;
+use Embrel\Writer\Svg\PageSvg;
 use Embrel\Writer\Svg\SvgWriter;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class HandOverController
 {
+    /** Pages that are shown at once; the rest come as one scrolls. */
+    private const PAGES = 8;
+    /** Of a text that is shown as it is, in bytes. */
+    private const SHOWN = 60_000;
+
     public function __construct(private readonly PlanStore $store) {}
 
-    public function show(Request $request, Plan $plan, PersonalState $personal): View
+    public function show(Request $request, Plan $plan, PersonalState $personal, Styles $styles, Templates $templates): View
     {
         Gate::authorize('view', $plan);
+        $user = $request->user() ?? abort(401);
         $tree = $this->store->load($plan);
         $numbering = Numbering::of($tree);
         $branches = [];
@@ -42,31 +58,84 @@ final class HandOverController
                 $branches[] = ['id' => $id, 'name' => str_repeat("\u{2003}", $level - 1) . trim($numbering->own($id) . ' ' . $tree->topic($id)->title)];
             }
         }
+        $kept = $personal->handOver($user, $plan);
 
         return view('plans.hand-over', ['plan' => $plan, 'branches' => $branches, 'properties' => $tree->properties, 'strip' => $plan->strip ?? [],
-            'chosen' => Format::tryFrom(Given::text($request, 'format'))->value ?? Format::Docx->value,
-            'files' => array_merge(...array_values(Attachments::of($plan->id))), 'seen' => $request->boolean('seen'), 'look' => $personal->map($request->user() ?? abort(401), $plan),
+            'chosen' => (Format::tryFrom(Given::text($request, 'format')) ?? Format::tryFrom((string) ($kept['format'] ?? '')) ?? Format::Docx)->value,
+            'files' => array_merge(...array_values(Attachments::of($plan->id))), 'seen' => $request->boolean('seen'), 'look' => $personal->map($user, $plan),
+            'kept' => $kept, 'styles' => $styles->all($user), 'templates' => $templates->names($user),
         ]);
+    }
+
+    /** What was chosen is found again at the next hand-over. */
+    public function keep(HandOverRequest $request, Plan $plan, PersonalState $personal): Response
+    {
+        $personal->keepHandOver($request->user() ?? abort(401), $plan, $request->kept());
+
+        return response()->noContent();
     }
 
     public function preview(HandOverRequest $request, Plan $plan): View
     {
         $tree = $this->store->load($plan, true);
-        if ($request->writing()->isMap()) {
+        $format = $request->writing();
+        if ($format->isMap()) {
             return view('plans.map-preview', ['address' => route('hand-over.file', $plan) . '?' . http_build_query(['format' => 'svg', 'shown' => 1, 'fonts' => 1] + $request->query()), 'title' => $plan->title]);
         }
+        $choices = $request->choices($tree);
+
+        return $format->isPaged() ? $this->pages($request, $plan, $tree, $choices, $format) : $this->asItIs($plan, $tree, $choices, $format);
+    }
+
+    /** The pages as they are in the PDF. */
+    private function pages(HandOverRequest $request, Plan $plan, CorePlan $tree, Choices $choices, Format $format): View
+    {
+        $document = Draft::of($tree, $choices);
+        $book = Typesetter::book($document, PdfWriter::typefaces(), $choices->pictures);
+        $from = $request->integer('page');
+        $pages = [];
+        foreach (\array_slice($book->pages, $from, self::PAGES) as $i => $page) {
+            $pages[] = PageSvg::of($page, $book, $from + $i + 1, static fn(string $id): string => route('plan.picture', [$plan, $id]));
+        }
         $losses = new Losses();
-        $document = Draft::of($tree, $request->choices($tree));
-        $outline = $request->writing()->isOutline();
+        $losses->also($document->missing);
+
+        return view('plans.pages', [
+            'pages' => $pages, 'count' => \count($book->pages), 'from' => $from, 'next' => $from + self::PAGES < \count($book->pages) ? $from + self::PAGES : null, 'words' => $document->words(), 'format' => $format,
+            'said' => [...LeftOut::sentences($document->leftOut), ...$losses->sentences(), ...($format === Format::Pdf ? Typesetter::lacking($document) : [])],
+            'isLong' => HandedOver::isLong($tree),
+        ]);
+    }
+
+    /** A file of text as it will be; a page for the web or a book as it will look. */
+    private function asItIs(Plan $plan, CorePlan $tree, Choices $choices, Format $format): View
+    {
+        $document = Draft::of($tree, $choices);
+        $losses = new Losses();
+        if (\in_array($format, [Format::Html, Format::HtmlPages, Format::Epub], true)) {
+            $body = (new HtmlWriter($losses, static fn(string $id): string => route('plan.picture', [$plan, $id])))->body($document);
+            $said = $losses->sentences();
+        } else {
+            [$text, $said] = $this->text($tree, $choices, $format);
+        }
 
         return view('plans.preview', [
-            'document' => $document,
-            'body' => (new HtmlWriter($losses, static fn(string $id): string => route('plan.picture', [$plan, $id])))->body($document),
-            'words' => $document->words(),
-            'losses' => $losses->sentences(),
-            'isOutline' => $outline,
-            'emptySections' => \count(array_filter($tree->topics, static fn($topic): bool => !CorePlan::isFixed($topic->id) && $topic->kind === Kind::Section && !$topic->noted && $tree->parts($topic->id) === [] && $tree->home($topic->id) === CorePlan::ROOT)),
+            'document' => $document, 'body' => $body ?? null, 'text' => $text ?? null, 'words' => $document->words(), 'said' => [...($format->isOutline() ? [] : LeftOut::sentences($document->leftOut)), ...$said], 'format' => $format, 'isLong' => HandedOver::isLong($tree),
         ]);
+    }
+
+    /** @return array{string, list<string>} the beginning of the file, and what it cannot hold */
+    private function text(CorePlan $tree, Choices $choices, Format $format): array
+    {
+        $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No temporary stream could be opened.');
+        $said = [];
+        WorkFolder::with(static function (string $folder) use ($format, $tree, $choices, $out, &$said): void {
+            $said = $format->writer()->write($tree, $choices, $out, $folder);
+        });
+        rewind($out);
+        $text = mb_strcut((string) stream_get_contents($out, self::SHOWN + 4), 0, self::SHOWN);
+
+        return [$text . (feof($out) ? '' : "\n…"), $said];
     }
 
     /** The map alone, on sheets of paper. */
@@ -81,18 +150,23 @@ final class HandOverController
 
     public function download(HandOverRequest $request, Plan $plan): StreamedResponse
     {
-        $format = $request->writing();
-        $fonts = FontFolder::ofPackages();
         $tree = $this->store->load($plan, true);
         $choices = $request->choices($tree);
-        $name = WorkFolder::fileName($choices->from === CorePlan::ROOT ? $plan->title : $tree->topic($choices->from)->title);
+        $format = $request->writing()->coming($tree, $choices);
+        $name = HandedOver::name($tree, $choices, $format);
 
-        return response()->streamDownload(static function () use ($format, $fonts, $tree, $choices): void {
-            WorkFolder::with(static function (string $folder) use ($format, $fonts, $tree, $choices): void {
-                $out = fopen('php://output', 'w') ?: throw new \RuntimeException('The answer cannot be written.');
-                $format->writer($fonts)->write($tree, $choices, $out, $folder);
-                fclose($out);
-            });
-        }, "{$name}.{$format->value}", ['Content-Type' => $format->mediaType()], $request->boolean('shown') ? 'inline' : 'attachment');
+        return response()->streamDownload(static function () use ($format, $tree, $choices): void {
+            $out = fopen('php://output', 'w') ?: throw new \RuntimeException('The answer cannot be written.');
+            HandedOver::write($tree, $choices, $format, $out);
+            fclose($out);
+        }, $name, ['Content-Type' => $format->mediaType()], $request->boolean('shown') ? 'inline' : 'attachment');
+    }
+
+    /** A long one is made in the queue; its task tells how far it is, and where it is found. */
+    public function queue(HandOverRequest $request, Plan $plan, Tasks $tasks): JsonResponse
+    {
+        $user = $request->user() ?? abort(401);
+
+        return response()->json($tasks->start($user, 'hand-over', ['plan' => $plan->id, 'choices' => $request->validated()]));
     }
 }

@@ -6,50 +6,80 @@ namespace App\Http\Controllers;
 
 use App\Http\Given;
 use App\Http\Requests\IntakeRequest;
-use App\Models\Plan;
+use App\Store\Intakes;
 use App\Store\PlanList;
-use App\Store\PlanSources;
-use App\Store\PlanStore;
-use Embrel\Id\Ids;
-use Embrel\Intake\Branch;
+use App\Store\Tasks;
+use App\Store\WaitingFiles;
 use Embrel\Intake\Outline;
+use Embrel\Reader\Format;
+use Embrel\Reader\Unreadable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Gate;
+use Illuminate\Http\Response;
+use Illuminate\Http\UploadedFile;
 
 /** Takes in pasted text or a file: first shows the tree that it makes, then keeps it as a plan or as a branch. */
 final class IntakeController
 {
-    public function __construct(private readonly Ids $ids) {}
+    /** A file larger than this is taken in through the queue. */
+    private const LARGE = 1024 * 1024;
+
+    public function __construct(private readonly Intakes $intakes, private readonly WaitingFiles $waiting) {}
 
     public function create(Request $request, PlanList $list): View
     {
-        return view('plans.intake', ['plans' => $list->names($request->user() ?? abort(401)), 'into' => Given::text($request, 'into') ?: null]);
+        return view('plans.intake', ['plans' => $list->names($request->user() ?? abort(401)), 'into' => Given::text($request, 'into') ?: null, 'waits' => Given::text($request, 'file') ?: null, 'extensions' => implode(',', Format::extensions())]);
+    }
+
+    /** A file comes up once, and waits until it is taken in. */
+    public function upload(IntakeRequest $request): JsonResponse
+    {
+        $file = $request->file('file');
+        if (!$file instanceof UploadedFile) {
+            throw Unreadable::gone();
+        }
+        $name = $file->getClientOriginalName();
+        Format::ofPath($name);
+        $size = $file->getSize();
+
+        return response()->json(['token' => $this->waiting->keep($request->user() ?? abort(401), $file), 'name' => mb_scrub($name), 'size' => $size]);
+    }
+
+    public function waits(Request $request, string $token): JsonResponse
+    {
+        $found = $this->waiting->find($request->user() ?? abort(401), $token) ?? abort(404);
+
+        return response()->json(['token' => $token, 'name' => $found['name'], 'size' => filesize($found['path'])]);
+    }
+
+    public function forget(Request $request, string $token): Response
+    {
+        $this->waiting->forget($request->user() ?? abort(401), $token);
+
+        return response()->noContent();
     }
 
     public function preview(IntakeRequest $request): JsonResponse
     {
-        $result = $request->read($this->ids);
+        ['in' => $in, 'format' => $format, 'name' => $name] = $request->source($this->waiting);
+        $result = $this->intakes->read($in, $format, IntakeRequest::options($request->validated(), $name));
 
-        return response()->json(Outline::of($result->plan) + ['repairs' => $result->repairs]);
+        return response()->json(Outline::of($result->plan) + ['repairs' => $result->repairs, 'boldLines' => $result->boldLines, 'boldAreTaken' => $result->boldAreTaken, 'isDocument' => $format->isDocument()]);
     }
 
-    public function store(IntakeRequest $request, PlanStore $store): JsonResponse
+    public function store(IntakeRequest $request, Tasks $tasks): JsonResponse
     {
         $user = $request->user() ?? abort(401);
-        $result = $request->read($this->ids);
-        $into = Given::text($request, 'into');
-        if ($into === '') {
-            return response()->json(['address' => route('plan', $store->create($user, $result->plan))]);
+        $token = $request->string('token')->toString();
+        $found = $token === '' ? null : $this->waiting->find($user, $token);
+        if ($found !== null && filesize($found['path']) > self::LARGE) {
+            return response()->json(['task' => $tasks->start($user, 'intake', ['token' => $token, 'into' => Given::text($request, 'into'), 'choices' => array_diff_key($request->validated(), ['file' => 1, 'text' => 1])])['address']], 202);
         }
-        $plan = Plan::query()->where('id', $into)->firstOrFail();
-        Gate::authorize('update', $plan);
-        $outcome = $store->apply($plan, $user, [$store->change(PlanSources::along($plan, $result->plan->sources, Branch::of($result->plan, $this->ids, $store->load($plan)), true))]);
-        if ($outcome->refused !== []) {
-            return response()->json(['message' => $outcome->refused[0]['message'] . ' Nothing was taken in.'], 422);
-        }
+        ['in' => $in, 'format' => $format, 'name' => $name] = $request->source($this->waiting);
+        $kept = $this->intakes->keep($user, $in, $format, IntakeRequest::options($request->validated(), $name), Given::text($request, 'into'));
+        $this->waiting->forget($user, $token);
 
-        return response()->json(['address' => route('plan', $plan)]);
+        return response()->json(['address' => route('plan', $kept['plan']), 'title' => $kept['plan']->title, 'repairs' => $kept['repairs']]);
     }
 }

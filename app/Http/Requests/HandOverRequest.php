@@ -8,6 +8,11 @@ use App\Models\Plan;
 use App\Models\User;
 use App\Store\PersonalState;
 use App\Store\PlanPictures;
+use App\Store\Styles;
+use App\Store\Templates;
+use Embrel\Document\Counted;
+use Embrel\Document\Style as DraftStyle;
+use Embrel\Document\Template;
 use Embrel\Draft\Choices;
 use Embrel\Layout\Map\Arrangement;
 use Embrel\Layout\Map\Look;
@@ -16,6 +21,7 @@ use Embrel\Layout\Map\Style;
 use Embrel\Plan\Plan as CorePlan;
 use Embrel\Plan\Scheme;
 use Embrel\Writer\Format;
+use Embrel\Writer\TemplateStyles;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -23,6 +29,22 @@ use Illuminate\Validation\Rule;
 
 final class HandOverRequest extends FormRequest
 {
+    /**
+     * What was chosen earlier, for work that goes on without the browser.
+     *
+     * @param array<array-key, mixed> $choices validated then
+     */
+    public static function ofTask(Plan $plan, User $user, array $choices): self
+    {
+        $request = self::create('/', 'GET', $choices);
+        $request->planRow = $plan;
+        $request->setUserResolver(static fn(): User => $user);
+
+        return $request;
+    }
+
+    private ?Plan $planRow = null;
+
     public function authorize(): Response
     {
         $plan = $this->route('plan');
@@ -51,6 +73,24 @@ final class HandOverRequest extends FormRequest
             'fonts' => ['nullable', 'boolean'],
             'paper' => ['nullable', Rule::in(array_keys(Sheets::PAPERS))],
             'several' => ['nullable', 'boolean'],
+            'page' => ['nullable', 'integer', 'between:0,100000'],
+            'points' => ['nullable', Rule::in(['list', 'text', 'out'])],
+            'quotes' => ['nullable', 'boolean'],
+            'asides' => ['nullable', Rule::in(['text', 'out'])],
+            'indent_depth' => ['nullable', 'integer', 'between:1,9'],
+            'draft_style' => ['nullable', 'string', 'max:26'],
+            'template' => ['nullable', 'string', 'max:26'],
+            'empty' => ['nullable', 'boolean'],
+            'pictures' => ['nullable', 'boolean'],
+            'see_also' => ['nullable', 'boolean'],
+            'sources' => ['nullable', 'boolean'],
+            'figures' => ['nullable', 'boolean'],
+            'marks' => ['nullable', 'boolean'],
+            'md_marks' => ['nullable', 'boolean'],
+            'count_titles' => ['nullable', 'boolean'],
+            'count_quotations' => ['nullable', 'boolean'],
+            'count_footnotes' => ['nullable', 'boolean'],
+            'count_references' => ['nullable', 'boolean'],
         ];
     }
 
@@ -69,9 +109,32 @@ final class HandOverRequest extends FormRequest
 
     private function plan(): Plan
     {
-        $plan = $this->route('plan');
+        $plan = $this->planRow ?? $this->route('plan');
 
         return $plan instanceof Plan ? $plan : abort(404);
+    }
+
+    /** With the page of the template, where one is used. */
+    private function style(): DraftStyle
+    {
+        $style = app(Styles::class)->find($this->person(), $this->string('draft_style')->toString() ?: 'report');
+        $template = $this->template();
+
+        return $template === null ? $style : TemplateStyles::of($template)->applied($style);
+    }
+
+    /** A template is of use for documents of its own kind. */
+    private function template(): ?Template
+    {
+        $template = app(Templates::class)->find($this->person(), $this->string('template')->toString());
+
+        return $template?->kind === $this->writing()->value ? $template : null;
+    }
+
+    /** @return array<string, mixed> what was chosen, to be found again at the next hand-over */
+    public function kept(): array
+    {
+        return array_diff_key($this->validated(), ['from' => 1, 'page' => 1]);
     }
 
     public function writing(): Format
@@ -101,6 +164,18 @@ final class HandOverRequest extends FormRequest
             $this->string('paper')->toString() ?: null,
             $this->boolean('several'),
             $this->boolean('all_sources'),
+            ['point' => $this->string('points')->toString() ?: 'list', 'quote' => $this->boolean('quotes', true) ? 'quote' : 'out', 'aside' => $this->string('asides')->toString() ?: 'out'],
+            $this->integer('indent_depth', 9) ?: 9,
+            $this->boolean('empty', true),
+            $this->boolean('pictures', true),
+            $this->boolean('see_also'),
+            $this->boolean('sources', true),
+            $this->boolean('figures'),
+            $this->style(),
+            new Counted($this->boolean('count_titles'), $this->boolean('count_quotations', true), $this->boolean('count_footnotes'), $this->boolean('count_references')),
+            now($this->person()->time_zone ?: 'UTC')->format('Y-m-d'),
+            $this->has('marks') ? $this->boolean('marks') : null,
+            $this->template(),
         );
     }
 }

@@ -4,11 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Store\WorkFolder;
-use Embrel\Archive\Shelf;
-use Embrel\Id\Ids;
+use App\Store\WaitingFiles;
 use Embrel\Intake\Options;
-use Embrel\Intake\Result;
 use Embrel\Limits;
 use Embrel\Reader\Format;
 use Embrel\Reader\Unreadable;
@@ -27,6 +24,7 @@ final class IntakeRequest extends FormRequest
     {
         return [
             'file' => ['nullable', 'file', 'max:' . intdiv(Limits::INTAKE, 1024)],
+            'token' => ['nullable', 'string', 'size:26'],
             'text' => ['nullable', 'string'],
             'title' => ['nullable', 'string', 'max:1000'],
             'into' => ['nullable', 'string', 'size:26'],
@@ -34,6 +32,10 @@ final class IntakeRequest extends FormRequest
             'descriptions' => ['boolean'],
             'lists' => ['boolean'],
             'markdown' => ['boolean'],
+            'notes' => ['boolean'],
+            'first_is_title' => ['boolean'],
+            'bold_lines' => ['nullable', 'boolean'],
+            'depth' => ['nullable', 'integer', 'between:1,' . Limits::LEVELS],
         ];
     }
 
@@ -43,27 +45,57 @@ final class IntakeRequest extends FormRequest
         return ['file.max' => Unreadable::tooLarge()->getMessage(), 'file.uploaded' => 'The file did not arrive whole. It may be larger than 64 MB.'];
     }
 
-    /** @throws Unreadable */
-    public function read(Ids $ids): Result
+    /**
+     * What was chosen, however it was sent.
+     *
+     * @param array<array-key, mixed> $given
+     * @param string                  $name  of the file, whose name is the title where there is no other
+     */
+    public static function options(array $given, string $name): Options
+    {
+        $is = static fn(string $key, bool $default = false): bool => isset($given[$key]) ? filter_var($given[$key], FILTER_VALIDATE_BOOLEAN) : $default;
+        $title = \is_string($given['title'] ?? null) ? trim($given['title']) : '';
+        $depth = is_numeric($given['depth'] ?? null) ? (int) $given['depth'] : Limits::LEVELS;
+
+        return new Options(
+            $title !== '' ? $title : (mb_scrub(pathinfo($name, PATHINFO_FILENAME)) ?: 'Untitled'),
+            $is('strip_numbers'),
+            $is('descriptions'),
+            $is('lists'),
+            $is('notes', true),
+            max(1, min(Limits::LEVELS, $depth)),
+            $is('first_is_title'),
+            isset($given['bold_lines']) ? $is('bold_lines') : null,
+        );
+    }
+
+    /**
+     * What is to be taken in: a file that comes along or waits, or text.
+     *
+     * @return array{in: resource, format: Format, name: string}
+     *
+     * @throws Unreadable
+     */
+    public function source(WaitingFiles $waiting): array
     {
         $file = $this->file('file');
-        $title = trim($this->string('title')->toString());
+        $token = $this->string('token')->toString();
         if ($file instanceof UploadedFile) {
             $name = $file->getClientOriginalName();
-            $format = Format::ofPath($name);
             $in = fopen($file->getPathname(), 'r');
-            $title = $title === '' ? mb_scrub(pathinfo($name, PATHINFO_FILENAME)) : $title;
+        } elseif ($token !== '') {
+            $found = $waiting->find($this->user() ?? abort(401), $token) ?? throw Unreadable::gone();
+            $name = $found['name'];
+            $in = fopen($found['path'], 'r');
         } else {
-            $format = $this->boolean('markdown') ? Format::Markdown : Format::Text;
+            $name = 'Untitled.' . ($this->boolean('markdown') ? 'md' : 'txt');
             $in = fopen('php://temp', 'w+');
             if ($in !== false) {
                 fwrite($in, (string) $this->input('text'));
                 rewind($in);
             }
-            $title = $title === '' ? 'Untitled' : $title;
         }
-        $options = new Options($title, $this->boolean('strip_numbers'), $this->boolean('descriptions'), $this->boolean('lists'));
 
-        return $in === false ? throw Unreadable::empty() : WorkFolder::with(static fn(string $work): Result => $format->read($in, $options, $ids, $work, new Shelf($work)));
+        return $in === false ? throw Unreadable::gone() : ['in' => $in, 'format' => Format::ofPath($name), 'name' => $name];
     }
 }

@@ -27,6 +27,8 @@ final class BodyReader
     /** @var array{anchor: Anchor, before: string}|null the topic of the paragraph at hand, and what stood before its bookmark */
     private ?array $anchor = null;
     private bool $startsBlock = false;
+    /** Whether topics of ours came back in it. */
+    private bool $isOurs = false;
     private bool $goesOn = false;
     /** Whether what is read now is the note of a quote. */
     private bool $isInQuote = false;
@@ -205,6 +207,7 @@ final class BodyReader
     /** A topic of ours that came back. */
     private function topic(Anchor $anchor, ?int $level, Flow $flow, string $role): void
     {
+        $this->isOurs = true;
         $before = $this->anchor['before'] ?? '';
         $text = $flow->plainText();
         $title = preg_match(self::NUMBER_BEFORE, $before) === 1 && str_starts_with($text, $before) ? substr($text, \strlen($before)) : null;
@@ -247,6 +250,8 @@ final class BodyReader
         $picture = \count($nodes) === 1 && $nodes[0]->type === 'picture' ? $this->pictures->ofTopic($nodes[0]) : null;
         if ($picture !== null) {
             $this->reading->topicPicture($picture);
+        } elseif ($role === 'reference' && $this->isOurs) {
+            $this->reading->references();
         } elseif ($role === 'see-also') {
             $this->reading->seeAlso();
         } elseif ($list !== null) {

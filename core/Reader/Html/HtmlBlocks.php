@@ -213,8 +213,8 @@ final class HtmlBlocks
     {
         $this->flush($into);
         $class = $node->getAttribute('class');
-        if ($class === 'draft-see') {
-            $this->reading->seeAlso();
+        if ($class === 'draft-see' || $class === 'draft-reference') {
+            $class === 'draft-see' ? $this->reading->seeAlso() : $this->reading->references();
 
             return;
         }

@@ -31,6 +31,7 @@ final class OdtBody
     /** @var array{anchor: Anchor, before: string}|null */
     private ?array $anchor = null;
     private bool $startsBlock = false;
+    private bool $isOurs = false;
     private bool $goesOn = false;
     private bool $isInQuote = false;
     private bool $endsInSpace = true;
@@ -142,6 +143,7 @@ final class OdtBody
         match (true) {
             $picture !== null => $this->reading->topicPicture($picture),
             $role === 'see-also' => $this->reading->seeAlso(),
+            $role === 'reference' && $this->isOurs => $this->reading->references(),
             $role === 'quote' && (!$this->isInQuote || $this->startsBlock || $this->goesOn) => $column->quoted($flow->blocks(), $this->startsBlock),
             $role === 'code' => $column->code($flow->plainText(), $this->startsBlock),
             $role === 'rule' && $flow->isEmpty() => $column->add([new Node('horizontalRule')]),
@@ -168,6 +170,7 @@ final class OdtBody
 
     private function topic(Anchor $anchor, ?int $level, Flow $flow, string $role): void
     {
+        $this->isOurs = true;
         $before = $this->anchor['before'] ?? '';
         $text = $flow->plainText();
         $title = preg_match(self::NUMBER_BEFORE, $before) === 1 && str_starts_with($text, $before) ? substr($text, \strlen($before)) : null;

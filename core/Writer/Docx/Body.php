@@ -26,8 +26,12 @@ final class Body
     /** @var array<string, string> topic → the name of its bookmark */
     private array $anchors = [];
 
-    /** @param string $section the properties of the last section as XML, where a template has them; empty: those of the style */
-    public function __construct(private readonly Document $document, private readonly Lists $lists, private readonly Losses $losses, ?Pictures $pictures, private readonly StyleNames $names = new StyleNames(), private readonly string $section = '')
+    /**
+     * @param string $section   the properties of the last section as XML, where a template has them; empty: those of the style
+     * @param string $own       a text of the template's own that stands instead of our title, as XML; empty: none
+     * @param int    $firstNote the number after which our footnotes begin
+     */
+    public function __construct(private readonly Document $document, private readonly Lists $lists, private readonly Losses $losses, ?Pictures $pictures, private readonly StyleNames $names = new StyleNames(), private readonly string $section = '', private readonly string $own = '', int $firstNote = 0)
     {
         foreach ($document->elements as $element) {
             if ($element->anchor !== null) {
@@ -36,7 +40,7 @@ final class Body
                 $this->anchors[$element->topic] = "_e{$element->topic}";
             }
         }
-        $this->runs = new Runs($document, $names, $pictures, $this->anchors);
+        $this->runs = new Runs($document, $names, $pictures, $this->anchors, $firstNote);
         $this->pictures = $pictures;
     }
 
@@ -92,6 +96,12 @@ final class Body
     private function front(): void
     {
         $style = $this->document->style;
+        if ($this->own !== '') {
+            $this->raw($this->own);
+            $this->frontLists();
+
+            return;
+        }
         $this->paragraph('Title', Runs::text($this->document->title));
         foreach ($style->titleFields as $field) {
             $text = $this->document->field($field);
@@ -100,14 +110,19 @@ final class Body
         if ($style->hasTitlePage) {
             $this->pageBreak();
         }
+        $this->frontLists();
+        if ($this->document->contents !== [] && !$style->breaks) {
+            $this->pageBreak();
+        }
+    }
+
+    private function frontLists(): void
+    {
         if ($this->document->contents !== []) {
             $this->contents();
         }
         if ($this->document->figures !== []) {
             $this->figures();
-        }
-        if ($this->document->contents !== [] && !$style->breaks) {
-            $this->pageBreak();
         }
     }
 

@@ -35,6 +35,9 @@ final class DocxWriter implements Writer
 
     public function write(Plan $plan, Choices $choices, $out, string $work): array
     {
+        if ($choices->template?->kind === 'docx') {
+            return DocxTemplate::write($choices->template, $plan, $choices, $out, $work);
+        }
         $losses = new Losses();
         $document = Draft::of($plan, $choices);
         $lists = new Lists(new ListNumbers($document, ListNumbers::countsAbove($plan, $choices->from)));
@@ -82,10 +85,10 @@ final class DocxWriter implements Writer
         }
     }
 
-    public static function media(ZipFile $zip, Runs $runs, Choices $choices): void
+    public static function media(ZipFile $zip, Runs $runs, Choices $choices, string $folder = 'word'): void
     {
         foreach ($runs->media as $id => ['relation' => $name, 'extension' => $extension]) {
-            $zip->text("word/media/{$name}.{$extension}", (string) $choices->pictures?->bytes((string) $id));
+            $zip->text("{$folder}/media/{$name}.{$extension}", (string) $choices->pictures?->bytes((string) $id));
         }
     }
 
@@ -129,12 +132,12 @@ final class DocxWriter implements Writer
     }
 
     /** The two separators that every footnotes part has, and the notes. */
-    public static function footnotes(Runs $runs, StyleNames $names): string
+    public static function footnotes(Runs $runs, StyleNames $names, string $separators = '', int $first = 0): string
     {
         $xml = '<w:footnotes xmlns:w="' . Body::W . '" xmlns:r="' . Body::R . '">'
-            . '<w:footnote w:type="separator" w:id="-1"><w:p><w:r><w:separator/></w:r></w:p></w:footnote><w:footnote w:type="continuationSeparator" w:id="0"><w:p><w:r><w:continuationSeparator/></w:r></w:p></w:footnote>';
+            . ($separators !== '' ? $separators : '<w:footnote w:type="separator" w:id="-1"><w:p><w:r><w:separator/></w:r></w:p></w:footnote><w:footnote w:type="continuationSeparator" w:id="0"><w:p><w:r><w:continuationSeparator/></w:r></w:p></w:footnote>');
         foreach ($runs->footnotes as $i => $text) {
-            $xml .= '<w:footnote w:id="' . ($i + 1) . '"><w:p><w:pPr><w:pStyle w:val="' . $names->of('FootnoteText') . '"/></w:pPr><w:r><w:rPr><w:rStyle w:val="' . $names->of('FootnoteReference') . '"/></w:rPr><w:footnoteRef/></w:r><w:r><w:t xml:space="preserve"> </w:t></w:r>' . $text . '</w:p></w:footnote>';
+            $xml .= '<w:footnote w:id="' . ($first + $i + 1) . '"><w:p><w:pPr><w:pStyle w:val="' . $names->of('FootnoteText') . '"/></w:pPr><w:r><w:rPr><w:rStyle w:val="' . $names->of('FootnoteReference') . '"/></w:rPr><w:footnoteRef/></w:r><w:r><w:t xml:space="preserve"> </w:t></w:r>' . $text . '</w:p></w:footnote>';
         }
 
         return "{$xml}</w:footnotes>";

@@ -28,7 +28,7 @@ final class Runs
     private bool $isInFootnote = false;
 
     /** @param array<string, string> $anchors topic → the name of its bookmark */
-    public function __construct(private readonly Document $document, private readonly StyleNames $names, private readonly ?Pictures $pictures, private readonly array $anchors) {}
+    public function __construct(private readonly Document $document, private readonly StyleNames $names, private readonly ?Pictures $pictures, private readonly array $anchors, private readonly int $firstNote = 0) {}
 
     /** Runs of text; a line feed becomes a break, a tab a tab. */
     public static function text(string $text, string $properties = ''): string
@@ -65,7 +65,7 @@ final class Runs
         $this->footnotes[] = $this->inlines($node->content);
         $this->isInFootnote = false;
 
-        return '<w:r><w:rPr><w:rStyle w:val="' . $this->names->of('FootnoteReference') . '"/></w:rPr><w:footnoteReference w:id="' . \count($this->footnotes) . '"/></w:r>';
+        return '<w:r><w:rPr><w:rStyle w:val="' . $this->names->of('FootnoteReference') . '"/></w:rPr><w:footnoteReference w:id="' . ($this->firstNote + \count($this->footnotes)) . '"/></w:r>';
     }
 
     private function run(Node $node): string

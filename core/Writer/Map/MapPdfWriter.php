@@ -25,7 +25,7 @@ final class MapPdfWriter implements Writer
     {
         $drawing = new Drawing($plan, $choices);
         $file = new PdfFile($out);
-        $fonts = new PdfFonts(static fn(string $name): string => (string) file_get_contents(\dirname(__DIR__, 3) . "/resources/fonts/{$name}.ttf"));
+        $fonts = new PdfFonts(PdfFonts::shipped(...));
         $pen = new PdfPen($fonts, $file);
         $drawing->with($pen);
         $sheets = Sheets::of($drawing->room(), $choices->paper ?? $plan->properties->pageSize, $choices->severalSheets);

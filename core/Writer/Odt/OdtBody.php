@@ -30,7 +30,7 @@ final class OdtBody
     /** @var array<string, string> attributes of an automatic paragraph style → its name */
     private array $paragraphs = [];
 
-    public function __construct(private readonly Document $document, private readonly ListNumbers $numbers, private readonly Losses $losses, private readonly ?Pictures $pictures)
+    public function __construct(private readonly Document $document, private readonly ListNumbers $numbers, private readonly Losses $losses, private readonly ?Pictures $pictures, private readonly ?OdtTemplate $template = null)
     {
         foreach ($document->elements as $element) {
             if ($element->anchor !== null || $element->role === Element::HEADING) {
@@ -80,13 +80,14 @@ final class OdtBody
 
     private function paragraph(string $style, string $runs): void
     {
+        $style = $this->template?->name($style) ?? $style;
         $this->put("<text:p text:style-name=\"{$style}\">{$runs}</text:p>");
     }
 
     private function front(): void
     {
         $style = $this->document->style;
-        $this->paragraph($style->hasTitlePage ? 'FirstTitle' : 'Title', OdtRuns::text($this->document->title));
+        $this->paragraph($style->hasTitlePage && $this->template === null ? 'FirstTitle' : 'Title', OdtRuns::text($this->document->title));
         foreach ($style->titleFields as $field) {
             $text = $this->document->field($field);
             $text === '' ? null : $this->paragraph($field === 'subtitle' ? 'Subtitle' : 'Author', OdtRuns::text($text));
@@ -167,10 +168,10 @@ final class OdtBody
     {
         $level = min(self::TALLEST_HEADING, $element->level);
         $place = $this->numbers->placeOf($element);
-        $isCounted = $place !== null && $place[0] === ListNumbers::HEADINGS && $this->numbers->base() === 0;
+        $isCounted = $this->template === null && $place !== null && $place[0] === ListNumbers::HEADINGS && $this->numbers->base() === 0;
         $number = $isCounted || $element->number === '' ? '' : OdtRuns::text("{$element->number} ");
         $number === '' ? null : $this->losses->note('number');
-        $colour = $this->document->style->isDyed && $element->dye !== '' ? $this->coloured("Heading_20_{$level}", $element->dye) : "Heading_20_{$level}";
+        $colour = $this->document->style->isDyed && $element->dye !== '' ? $this->coloured($this->template?->name("Heading_20_{$level}") ?? "Heading_20_{$level}", $element->dye) : ($this->template?->name("Heading_20_{$level}") ?? "Heading_20_{$level}");
         $this->put("<text:h text:style-name=\"{$colour}\" text:outline-level=\"{$level}\"" . ($isCounted ? '' : ' text:is-list-header="true"') . ">{$number}" . $this->marked($element) . '</text:h>');
     }
 

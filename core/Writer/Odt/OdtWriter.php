@@ -25,19 +25,23 @@ final class OdtWriter implements Writer
         $losses = new Losses();
         $document = Draft::of($plan, $choices);
         $numbers = new ListNumbers($document, ListNumbers::countsAbove($plan, $choices->from));
-        $body = new OdtBody($document, $numbers, $losses, $choices->pictures);
+        $template = $choices->template?->kind === 'odt' ? OdtTemplate::open($choices->template) : null;
+        $body = new OdtBody($document, $numbers, $losses, $choices->pictures, $template);
         $body->write("{$work}/text.xml");
         $logo = self::logo($document, $choices, $body);
         $this->content($document, $body, $work);
 
         $zip = new ZipFile("{$work}/draft.odt");
         $zip->stored('mimetype', self::MEDIA_TYPE)
-            ->text('META-INF/manifest.xml', self::DECLARATION . self::manifest($body->runs->media))
+            ->text('META-INF/manifest.xml', self::DECLARATION . self::manifest([...$body->runs->media, ...array_keys($template->parts ?? [])]))
             ->text('meta.xml', self::DECLARATION . self::meta($document))
-            ->text('styles.xml', self::DECLARATION . OdtStyles::xml($document, $numbers, $logo))
+            ->text('styles.xml', $template === null ? self::DECLARATION . OdtStyles::xml($document, $numbers, $logo) : $template->xml($document, OdtStyles::xml($document, $numbers, $logo)))
             ->file('content.xml', "{$work}/content.xml");
         foreach ($body->runs->media as $id => $part) {
             $zip->text($part, (string) $choices->pictures?->bytes((string) $id));
+        }
+        foreach ($template->parts ?? [] as $part => $bytes) {
+            $zip->text((string) $part, $bytes);
         }
         $zip->sendTo($out);
         $losses->also($document->missing);
@@ -66,7 +70,7 @@ final class OdtWriter implements Writer
         unlink("{$work}/text.xml");
     }
 
-    /** @param array<string, string> $media */
+    /** @param array<array-key, string> $media */
     private static function manifest(array $media): string
     {
         $entries = '<manifest:file-entry manifest:full-path="/" manifest:version="1.3" manifest:media-type="' . self::MEDIA_TYPE . '"/>';

@@ -21,6 +21,14 @@ final class PdfFonts
     /** @param \Closure(string): string $read the bytes of a font by its name, such as strong-latin; empty where there is none */
     public function __construct(private readonly \Closure $read) {}
 
+    /** The bytes of a font that is shipped; empty where there is none of that name. */
+    public static function shipped(string $name): string
+    {
+        $path = \dirname(__DIR__, 3) . "/resources/fonts/{$name}.ttf";
+
+        return is_file($path) ? (string) file_get_contents($path) : '';
+    }
+
     /** @return array{string, int}|null the font that draws a sign, and the glyph; null where none does */
     public function glyph(string $face, string $sign): ?array
     {

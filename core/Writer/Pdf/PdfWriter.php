@@ -32,7 +32,7 @@ final class PdfWriter implements Writer
         $document = Draft::of($plan, $choices);
         $book = Typesetter::book($document, self::typefaces(), $choices->pictures);
         $this->file = new PdfFile($out);
-        $this->fonts = new PdfFonts(self::font(...));
+        $this->fonts = new PdfFonts(PdfFonts::shipped(...));
         [$tree, $resources] = [$this->file->reserve(), $this->file->reserve()];
         $numbers = array_map(fn(Page $_): int => $this->file->reserve(), $book->pages);
         foreach ($book->pages as $i => $page) {
@@ -59,14 +59,7 @@ final class PdfWriter implements Writer
 
     public static function typefaces(): Typefaces
     {
-        return new Typefaces(self::font(...));
-    }
-
-    private static function font(string $name): string
-    {
-        $path = \dirname(__DIR__, 3) . "/resources/fonts/{$name}.ttf";
-
-        return is_file($path) ? (string) file_get_contents($path) : '';
+        return new Typefaces(PdfFonts::shipped(...));
     }
 
     /** @param list<int> $numbers of the pages */

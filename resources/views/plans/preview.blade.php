@@ -1,17 +1,18 @@
-<article class="sheet-page">
+@if ($body !== null)
+<article class="sheet-page draft-page">
     <h1>{{ $document->title }}</h1>
-    @if ($document->properties->subtitle !== '')<p class="sub">{{ $document->properties->subtitle }}</p>@endif
-    @if ($document->properties->author !== '')<p class="sub">{{ $document->properties->author }}</p>@endif
-    @if ($document->contents !== [] && !$isOutline)
-        <p class="contents-head">{{ str_starts_with($document->properties->language, 'de') ? 'Inhalt' : 'Contents' }}</p>
-        <nav class="toc" aria-label="Contents">
+    @foreach ($document->titleFields() as $field)<p class="sub">{{ $field }}</p>@endforeach
+    @if ($document->contents !== [])
+        <p class="contents-head">{{ $document->contentsTitle() }}</p>
+        <nav class="toc one-column" aria-label="Contents">
             @foreach ($document->contents as $entry)
-                <a href="#_e{{ $entry['element']->topic }}" style="--l:{{ $entry['element']->level - 1 }}">{{ trim($entry['element']->number . ' ' . $entry['element']->title) }}</a><span>{{ $entry['page'] }}</span>
+                <a href="#{{ ($entry['element']->anchor ?? new \Embrel\Document\Anchor($entry['element']->topic))->name() }}" style="--l:{{ $entry['element']->level - 1 }}">{{ trim($entry['element']->number . ' ' . $entry['element']->title) }}</a>
             @endforeach
         </nav>
     @endif
+    {!! $body !!}
 </article>
-@if ($body !== '')
-    <article class="sheet-page">{!! $body !!}</article>
+@else
+<pre class="sheet-page as-text" tabindex="0" aria-label="The file as it will be">{{ $text }}</pre>
 @endif
-<p class="hint text-center">{{ number_format($words) }} words{{ $emptySections ? ' · ' . $emptySections . ($emptySections === 1 ? ' section' : ' sections') . ' without text' : '' }}{{ $losses ? ' · ' . implode(' ', $losses) : '' }}</p>
+<p class="hint said-below" data-long="{{ $isLong ? 1 : 0 }}" id="said">{{ number_format($words) }} words{{ $said ? ' · ' . implode(' · ', $said) : '' }}</p>

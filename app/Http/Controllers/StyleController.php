@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Store\Styles;
+use Embrel\Document\Style;
+use Embrel\MalformedShape;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** The styles of drafts that a person keeps. */
+final class StyleController
+{
+    public function __construct(private readonly Styles $styles) {}
+
+    public function index(Request $request): JsonResponse
+    {
+        return response()->json($this->styles->all($request->user() ?? abort(401)));
+    }
+
+    public function store(Request $request): JsonResponse
+    {
+        $settings = $request->json()->all()['settings'] ?? null;
+        try {
+            $id = $this->styles->keep($request->user() ?? abort(401), Style::of(\is_array($settings) ? $settings : []));
+        } catch (MalformedShape|\DomainException $why) {
+            return response()->json(['message' => $why->getMessage()], 422);
+        }
+
+        return response()->json(['id' => $id]);
+    }
+
+    public function destroy(Request $request, string $style): Response
+    {
+        $this->styles->remove($request->user() ?? abort(401), $style);
+
+        return response()->noContent();
+    }
+}

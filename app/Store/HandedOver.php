@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Store;
+
+use Embrel\Draft\Choices;
+use Embrel\Plan\Plan;
+use Embrel\Writer\Format;
+use Embrel\Writer\Svg\FontFolder;
+
+/** A plan on its way out as a file. */
+final class HandedOver
+{
+    /** Words, and pictures, from which on a hand-over goes through the queue. */
+    private const MANY_WORDS = 60_000;
+    private const MANY_PICTURES = 60;
+
+    public static function isLong(Plan $plan): bool
+    {
+        $words = $pictures = 0;
+        foreach ($plan->topics as $topic) {
+            $words += $topic->words;
+            $pictures += ($topic->picture === null ? 0 : 1) + ($topic->note === null ? 0 : iterator_count($topic->note->find('picture')));
+        }
+
+        return $words > self::MANY_WORDS || $pictures > self::MANY_PICTURES;
+    }
+
+    public static function name(Plan $plan, Choices $choices, Format $format): string
+    {
+        return WorkFolder::fileName($choices->from === Plan::ROOT ? $plan->title() : $plan->topic($choices->from)->title) . '.' . $format->extension();
+    }
+
+    /**
+     * @param resource $out
+     *
+     * @return list<string>
+     */
+    public static function write(Plan $plan, Choices $choices, Format $format, $out): array
+    {
+        return WorkFolder::with(static fn(string $folder): array => $format->writer(FontFolder::ofPackages())->write($plan, $choices, $out, $folder));
+    }
+}

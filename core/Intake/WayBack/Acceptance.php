@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Intake\WayBack;
+
+use Embrel\Id\Ids;
+use Embrel\Operation\AddTopics;
+use Embrel\Operation\Compound;
+use Embrel\Operation\EditNote;
+use Embrel\Operation\MoveTopics;
+use Embrel\Operation\Operation;
+use Embrel\Operation\RemoveTopics;
+use Embrel\Operation\Retitle;
+use Embrel\Plan\Place;
+use Embrel\Plan\Plan;
+use Embrel\RichText\Node;
+use Embrel\RichText\Note;
+
+/** The changes of a file that the writer accepts, as one operation on the plan. */
+final class Acceptance
+{
+    /** @var list<Operation> */
+    private array $operations = [];
+    private Plan $state;
+    /** @var array<string, string> topic of the file → topic of the plan, what was added along */
+    private array $here;
+
+    /** @param array<string, true> $accepted keys of changes */
+    private function __construct(private readonly Comparison $comparison, private readonly array $accepted, private readonly Ids $ids)
+    {
+        $this->state = $comparison->plan;
+        $this->here = $comparison->matches->here;
+    }
+
+    /**
+     * @param list<string> $keys of the changes
+     *
+     * @throws \Embrel\Operation\OperationRefused
+     */
+    public static function of(Comparison $comparison, array $keys, Ids $ids): Operation
+    {
+        $acceptance = new self($comparison, array_fill_keys($keys, true), $ids);
+        $acceptance->contents();
+        $acceptance->places();
+        $acceptance->removals();
+
+        return new Compound($acceptance->operations);
+    }
+
+    private function do(Operation $operation): void
+    {
+        $this->operations[] = $operation;
+        $this->state = $operation->apply($this->state);
+    }
+
+    private function has(string $kind, string $topic): bool
+    {
+        return isset($this->accepted["{$kind}-{$topic}"]);
+    }
+
+    private function contents(): void
+    {
+        $scope = $this->comparison->scope;
+        $this->has(Change::REWRITTEN, $scope) ? $this->rewrite($scope, $this->comparison->file->topic(Plan::ROOT)->note) : null;
+        foreach ($this->comparison->file->walk() as $there => $_) {
+            $here = $this->here[$there] ?? null;
+            if ($here === null) {
+                continue;
+            }
+            $topic = $this->comparison->file->topic($there);
+            $this->has(Change::RETITLED, $here) ? $this->do(new Retitle($here, $topic->title)) : null;
+            $this->has(Change::REWRITTEN, $here) && $here !== $scope ? $this->rewrite($here, $topic->note) : null;
+        }
+    }
+
+    /** Blocks that say the same stay as they are in the plan, with their citations and references; others become those of the file. */
+    private function rewrite(string $here, ?Note $note): void
+    {
+        $old = $this->comparison->plan->topic($here)->note ?? Note::empty();
+        $printed = $this->comparison->printed->note($here);
+        $same = [];
+        foreach ($printed->blocks ?? [] as $id => $block) {
+            $same[Comparison::blockText($block) . '|' . $block->type][] = (string) $id;
+        }
+        $put = $order = [];
+        foreach ($note->blocks ?? [] as $block) {
+            $key = Comparison::blockText($block) . '|' . $block->type;
+            $id = isset($same[$key]) ? array_shift($same[$key]) : null;
+            if ($id === null) {
+                $put[] = $made = $this->referring($block->withId($this->ids->next()));
+                $id = (string) $made->id();
+            }
+            $order[] = $id;
+        }
+        $remove = array_values(array_diff(array_map(strval(...), array_keys($old->blocks)), $order));
+        $was = [];
+        foreach ($remove as $id) {
+            $was[$id] = EditNote::fingerprint($old->blocks[$id] ?? null);
+        }
+        $this->do(new EditNote($here, $put, $remove, $order, $was));
+    }
+
+    /** References to topics of the file are references to those of the plan. */
+    private function referring(Node $block): Node
+    {
+        return $block->retargeted($this->here);
+    }
+
+    /** Sections that are new or stand elsewhere, from the first to the last, so that each finds the one before it. */
+    private function places(): void
+    {
+        $file = $this->comparison->file;
+        foreach ([Plan::ROOT, ...array_keys(iterator_to_array($file->walk()))] as $there) {
+            $above = $there === Plan::ROOT ? $this->comparison->scope : $this->here[$there] ?? null;
+            $before = null;
+            if ($above === null) {
+                continue;
+            }
+            foreach ($file->parts((string) $there) as $id) {
+                $here = $this->here[$id] ?? null;
+                if ($here === null && $this->has(Change::ADDED, $id)) {
+                    $here = $this->here[$id] = $this->add($id, new Place($above, $before));
+                } elseif ($here !== null && $this->has(Change::MOVED, $here) && !$this->state->isWithin($above, $here)) {
+                    $this->do(new MoveTopics([$here], new Place($above, $before)));
+                }
+                $before = $here !== null && $this->state->parent($here) === $above ? $here : $before;
+            }
+        }
+    }
+
+    private function add(string $there, Place $place): string
+    {
+        $topic = $this->comparison->file->topic($there);
+        $id = $this->ids->next();
+        $note = $topic->note === null ? null : Note::of(array_map(fn(Node $block): Node => $this->referring($block), array_values($topic->note->blocks)));
+        $new = $topic->with(['id' => $id, 'dye' => null]);
+        $this->do(AddTopics::one($note === null ? $new : $new->withNote($note), $place));
+
+        return $id;
+    }
+
+    private function removals(): void
+    {
+        $ids = [];
+        foreach ($this->comparison->changes as $change) {
+            // What is under a section that goes and was kept by a move is there no more.
+            $change->kind === Change::REMOVED && $this->has($change->kind, $change->topic) ? $ids[] = $change->topic : null;
+        }
+        $ids === [] ? null : $this->do(new RemoveTopics($ids));
+    }
+}

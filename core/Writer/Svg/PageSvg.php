@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Writer\Svg;
+
+use Embrel\Pages\Book;
+use Embrel\Pages\Page;
+use Embrel\Pages\Piece;
+
+/** A page of a book as a picture for the screen, in the fonts of the application: its text is text. */
+final class PageSvg
+{
+    private const FAMILIES = ['serif' => 'Literata, Georgia, serif', 'sans' => 'Hyperlegible, sans-serif', 'mono' => 'Hyperlegible Mono, monospace'];
+
+    /** @param \Closure(string): string $address where a picture is seen, by its id */
+    public static function of(Page $page, Book $book, int $number, \Closure $address): string
+    {
+        $out = '';
+        foreach ($page->pieces as $piece) {
+            $out .= match ($piece->kind) {
+                Piece::TEXT => self::text($piece, $book),
+                Piece::PICTURE => '<image x="' . self::n($piece->x) . '" y="' . self::n($piece->y) . '" width="' . self::n($piece->width) . '" height="' . self::n($piece->height) . '" href="' . self::escaped($address($piece->text)) . '"/>',
+                default => '<rect x="' . self::n($piece->x) . '" y="' . self::n($piece->y) . '" width="' . self::n($piece->width === 0.0 ? $book->width - 2 * $piece->x : $piece->width) . '" height="' . self::n($piece->height) . "\" fill=\"{$piece->colour}\"/>",
+            };
+        }
+
+        return '<svg class="paper" id="page-' . $number . '" viewBox="0 0 ' . self::n($book->width) . ' ' . self::n($book->height) . "\" aria-label=\"Page {$number}\" role=\"group\">{$out}</svg>";
+    }
+
+    private static function text(Piece $piece, Book $book): string
+    {
+        if (trim($piece->text) === '') {
+            return '';
+        }
+        [$family] = explode('-', $piece->face);
+        $decoration = ['u' => 'underline', 's' => 'line-through', 'us' => 'underline line-through'][$piece->marks] ?? '';
+        $text = '<text x="' . self::n($piece->x) . '" y="' . self::n($piece->y) . '" textLength="' . self::n($piece->width) . '" font-family="' . self::FAMILIES[$family] . '" font-size="' . self::n($piece->size) . "\" fill=\"{$piece->colour}\""
+            . (str_contains($piece->face, '-bold') ? ' font-weight="680"' : '') . (str_contains($piece->face, '-italic') ? ' font-style="italic"' : '') . ($decoration === '' ? '' : " text-decoration=\"{$decoration}\"") . '>' . self::escaped($piece->text) . '</text>';
+        $page = str_starts_with($piece->link, '#') ? $book->places[substr($piece->link, 1)] ?? null : null;
+
+        return $page === null ? $text : "<a href=\"#page-{$page}\" data-page=\"{$page}\">{$text}</a>";
+    }
+
+    private static function n(float $number): string
+    {
+        return rtrim(rtrim(\sprintf('%.2F', $number), '0'), '.');
+    }
+
+    private static function escaped(string $text): string
+    {
+        return htmlspecialchars($text, ENT_QUOTES | ENT_XML1 | ENT_SUBSTITUTE, 'UTF-8');
+    }
+}

@@ -1,0 +1,6 @@
+<div class="papers" data-count="{{ $count }}" @if ($next !== null) data-next="{{ $next }}" @endif>
+@foreach ($pages as $page){!! $page !!}@endforeach
+</div>
+@if ($from === 0)
+<p class="hint said-below" data-long="{{ $isLong ? 1 : 0 }}" id="said">{{ $count }} {{ $count === 1 ? 'page' : 'pages' }}{{ $format->value === 'pdf' ? '' : ' as in PDF; your word processor may break them elsewhere' }} · {{ number_format($words) }} words{{ $said ? ' · ' . implode(' · ', $said) : '' }}</p>
+@endif

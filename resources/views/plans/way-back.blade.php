@@ -1,0 +1,30 @@
+<x-layouts.app :title="'The way back: ' . $plan->title . ' – Embrel'">
+<div class="plan" style="grid-template-rows:auto auto 1fr" x-data="wayBack" data-address="{{ route('way-back', $plan) }}">
+    <x-plan-head :plan="$plan" current="hand-over"><a class="plan-title" href="{{ route('plan', $plan) }}">{{ $plan->title }}</a></x-plan-head>
+    <nav class="strip" aria-label="Main sections">@foreach ($strip as $section)<a href="{{ route('plan', $plan) }}" style="--d:{{ str_starts_with($section['dye'], '#') ? $section['dye'] : 'var(--' . $section['dye'] . ')' }};--share:{{ $section['share'] }};--w:{{ $section['filled'] }}" title="{{ $section['title'] }}"><b>{{ $section['label'] }}</b><span>{{ $section['title'] === '' ? 'Untitled' : $section['title'] }}</span></a>@endforeach</nav>
+    <div class="settle">
+        <form class="choices" aria-label="The draft that came back" x-on:submit.prevent="accept">
+            <h1 class="font-text text-xl font-semibold mb-3">A draft comes home</h1>
+            <p class="mb-3">A document that was handed over from here and changed in another program. What differs is shown section by section; you say what is taken into the plan.</p>
+            <label class="drop" x-bind:class="{ 'is-over': isOver }" x-on:dragover.prevent="over" x-on:dragleave="out" x-on:drop.prevent="drop">
+                <strong x-text="dropLabel">Choose the document, or drop it here</strong><br><small>docx, odt, HTML or Markdown</small>
+                <input type="file" class="visually-hidden" aria-label="File" accept=".docx,.odt,.html,.htm,.md,.zip" x-on:change="pick">
+            </label>
+            <p class="hint mt-2" x-text="sureness" x-show="compared"></p>
+            <div class="dialog-foot" x-show="hasChanges"><button class="plain" type="button" x-on:click="toggleAll" x-text="allLabel">Take all</button><button class="primary" x-bind:disabled="!canAccept" x-text="acceptLabel">Take in</button></div>
+        </form>
+        <main class="stage">
+            <p class="said error" role="alert" x-show="error" x-cloak x-text="error"></p>
+            <div class="working" x-show="isWorking" x-cloak role="status"><span>Comparing</span><progress aria-label="Progress"></progress></div>
+            <p class="nothing" x-show="isIdle">The differences are shown here. Nothing is changed before you say so.</p>
+            <p class="nothing" x-show="isSame" x-cloak>The document says what the plan says. There is nothing to take in.</p>
+            <ul class="differences" x-show="hasChanges" x-cloak aria-label="Differences">
+                <template x-for="change in changes" x-bind:key="change.key"><li>
+                    <label class="difference"><input type="checkbox" x-bind:value="change.key" x-model="taken"><span class="kind" x-text="change.kind"></span><strong x-text="change.title"></strong><em x-text="change.where"></em></label>
+                    <p class="words" x-show="change.words.length"><template x-for="piece in change.words" x-bind:key="piece.key"><span x-bind:class="piece.sign" x-text="piece.text"></span></template></p>
+                </li></template>
+            </ul>
+        </main>
+    </div>
+</div>
+</x-layouts.app>
