@@ -94,13 +94,19 @@ final class Reading
 
     public function seeAlso(): void
     {
-        $this->remark('Lines that name related sections were left out: relations make them.');
+        $this->remarks['Lines that name related sections were left out: relations make them.'] = 1;
+    }
+
+    /** Said once, however many lines it had. */
+    public function contents(): void
+    {
+        $this->remarks['The contents list was left out: the plan makes its own.'] = 1;
     }
 
     /** A list of references of ours: the plan makes it anew of its sources. */
     public function references(): void
     {
-        $this->remark('The list of references was left out: the plan makes it of its sources.');
+        $this->remarks['The list of references was left out: the plan makes it of its sources.'] = 1;
     }
 
     /** Ends what is written under a title. */

@@ -82,7 +82,7 @@ final class Intake
     /** Links to topics that came with the file are references to them again. */
     private function referring(Plan $plan): Plan
     {
-        if ($this->came === []) {
+        if ($this->came === [] || !$this->options->references) {
             return $plan;
         }
         $edit = new Edit($plan);

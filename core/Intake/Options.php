@@ -18,6 +18,7 @@ final readonly class Options
      * @param int    $depth        how deep topics go; what stands deeper is a heading in a note
      * @param bool   $firstIsTitle the first heading of the first level is the plan's title, if no other has that level
      * @param bool|null $boldLines paragraphs that are one bold line become headings; null: where there are no others
+     * @param bool   $references  links to topics that come with the file are references to them again
      */
     public function __construct(
         public string $title = 'Untitled',
@@ -28,5 +29,6 @@ final readonly class Options
         public int $depth = Limits::LEVELS,
         public bool $firstIsTitle = false,
         public ?bool $boldLines = null,
+        public bool $references = true,
     ) {}
 }

@@ -66,7 +66,7 @@ final class WayBackController
     {
         $found = $this->waiting->find($request->user() ?? abort(401), $this->token($request)) ?? throw Unreadable::gone();
         $format = Format::ofPath($found['name']);
-        $read = $this->intakes->readWithPictures($plan, fopen($found['path'], 'r') ?: throw Unreadable::gone(), $format, new Options('', firstIsTitle: $format === Format::Markdown || $format === Format::Package));
+        $read = $this->intakes->readWithPictures($plan, fopen($found['path'], 'r') ?: throw Unreadable::gone(), $format, new Options('', firstIsTitle: $format === Format::Markdown || $format === Format::Package, references: false));
 
         return Comparison::of($this->store->load($plan, true), $read->plan, $read->came);
     }

@@ -101,10 +101,16 @@ final class Acceptance
         $this->do(new EditNote($here, $put, $remove, $order, $was));
     }
 
-    /** References to topics of the file are references to those of the plan. */
-    private function referring(Node $block): Node
+    /** Links to topics of the plan are references to them again. */
+    private function referring(Node $node): Node
     {
-        return $block->retargeted($this->here);
+        $content = [];
+        foreach ($node->content as $child) {
+            $topic = $child->type === 'text' && str_starts_with((string) $child->link(), '#_e') ? substr((string) $child->link(), 3, 26) : '';
+            $content[] = $topic !== '' && $this->comparison->plan->isLive($topic) ? new Node('topicRef', ['topic' => $topic]) : $this->referring($child);
+        }
+
+        return new Node($node->type, $node->attrs, $content, $node->text, $node->marks);
     }
 
     /** Sections that are new or stand elsewhere, from the first to the last, so that each finds the one before it. */

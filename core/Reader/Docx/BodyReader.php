@@ -103,18 +103,13 @@ final class BodyReader
                     }
                 }
             } elseif ($name === 'sdtContent' && $isContents) {
-                $this->leftOutContents();
+                $this->reading->contents();
             } elseif ($name === 'sdtContent') {
                 foreach ($this->xml->children() as $child) {
                     $read($child);
                 }
             }
         }
-    }
-
-    private function leftOutContents(): void
-    {
-        $this->reading->remark('The contents list was left out: the plan makes its own.');
     }
 
     /**
@@ -182,7 +177,7 @@ final class BodyReader
     {
         $role = $this->styles->role($p['style']);
         if ($role === 'toc' || $role === 'contents-title') {
-            $flow->isEmpty() ? null : $this->leftOutContents();
+            $flow->isEmpty() ? null : $this->reading->contents();
 
             return;
         }
@@ -511,7 +506,7 @@ final class BodyReader
     {
         match ($type) {
             'begin' => $this->fields->begin(),
-            'separate' => $this->fields->separate() ? $this->leftOutContents() : null,
+            'separate' => $this->fields->separate() ? $this->reading->contents() : null,
             'end' => $this->fields->end(),
             default => null,
         };

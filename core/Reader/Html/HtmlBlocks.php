@@ -151,7 +151,7 @@ final class HtmlBlocks
         $role = $node->getAttribute('role');
         $isContents = $role === 'doc-toc' || preg_match('/(?:\A|\s)(?:toc|table-of-contents|toctree-wrapper)(?:\s|\z)/', $node->getAttribute('class')) === 1;
         if ($isContents && !\in_array($tag, ['body', 'html', 'main', 'article'], true)) {
-            $this->reading->remark('The contents list was left out: the plan makes its own.');
+            $this->reading->contents();
 
             return true;
         }

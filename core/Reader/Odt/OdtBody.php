@@ -60,7 +60,7 @@ final class OdtBody
             'bibliography' => $this->bibliography($into),
             'tracked-changes' => $this->changes(),
             'frame' => $this->floating($into),
-            default => \in_array($name, self::LEFT_OUT, true) ? $this->reading->remark('The contents list was left out: the plan makes its own.') : null,
+            default => \in_array($name, self::LEFT_OUT, true) ? $this->reading->contents() : null,
         };
     }
 
@@ -127,7 +127,7 @@ final class OdtBody
         } elseif ($level !== null && $flow->nodes() !== []) {
             $column->add([$this->noteHeading($flow, $level)]);
         } elseif ($role === 'toc') {
-            $flow->isEmpty() ? null : $this->reading->remark('The contents list was left out: the plan makes its own.');
+            $flow->isEmpty() ? null : $this->reading->contents();
         } elseif ($into !== null || $this->reading->level() > 0 || !$this->isFront($role, $flow)) {
             $this->body($role, $flow, $column);
         }
