@@ -204,7 +204,11 @@ final class Column
             return null;
         }
         $rest = ltrim(mb_substr($run->text, 1));
-        $content = [...($rest === '' ? [] : [Node::text($rest, $run->marks)]), ...\array_slice($first->content, 1)];
+        $behind = \array_slice($first->content, 1);
+        if ($rest === '' && isset($behind[0]) && $behind[0]->type === 'text' && ltrim($behind[0]->text) !== '') {
+            $behind[0] = Node::text(ltrim($behind[0]->text), $behind[0]->marks);
+        }
+        $content = [...($rest === '' ? [] : [Node::text($rest, $run->marks)]), ...$behind];
 
         return new Node('taskItem', self::CHECKS[$sign] ? ['checked' => true] : [], [Node::paragraph($content), ...\array_slice($blocks, 1)]);
     }

@@ -28,6 +28,8 @@ final readonly class Style
     /** What the writer may name in the head and foot of a page, in braces. */
     public const FIELDS = ['title', 'author', 'section', 'page', 'pages', 'date', 'subject', 'logo'];
     public const POINTS = 72 / 25.4;
+    /** What a word processor takes on a machine that lacks a font. */
+    public const SUBSTITUTES = ['serif' => 'Georgia', 'sans' => 'Arial', 'mono' => 'Courier New'];
     private const LABELS = ['report' => 'Report', 'essay' => 'Essay, double spaced', 'manuscript' => 'Manuscript', 'plain' => 'Plain'];
 
     /**

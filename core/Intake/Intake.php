@@ -193,11 +193,21 @@ final class Intake
         };
         if ($kind === null) {
             $element->block === null || !$this->options->notes ? null : $this->block($element->block);
-        } elseif ($this->growing->depthAt($element->level) > $this->options->depth) {
+        } elseif ($this->depth($element->level) > $this->options->depth) {
             $this->deep($element, $kind);
         } else {
             $this->topic($element->level, $element->title, $kind, $element);
         }
+    }
+
+    /** How deep a topic of a level would stand, the one that is being read counted in. */
+    private function depth(int $level): int
+    {
+        if ($this->topic === null || $this->isPut) {
+            return $this->growing->depthAt($level);
+        }
+
+        return $this->growing->depthAt(min($level, $this->topic['level'])) + ($this->topic['level'] < $level ? 1 : 0);
     }
 
     /** What stands deeper than topics are wanted is written in the note of the topic above. */
@@ -216,9 +226,6 @@ final class Intake
         $this->flush();
         $this->topic = ['level' => $level, 'title' => $title, 'kind' => $kind, 'picture' => $element->picture, 'was' => $element->topic];
         $this->isPut = false;
-        if ($this->growing->depthAt($level) > Limits::LEVELS) {
-            throw new TooManyTopics('it is nested deeper than the limit of ' . Limits::LEVELS . ' levels');
-        }
         if ($this->before !== null && $level > $this->before + 1) {
             $this->growing->repaired('A heading skipped a level; it was put right below the one above it.');
         }
@@ -228,7 +235,7 @@ final class Intake
     private function block(Node $block): void
     {
         $isList = \in_array($block->type, ['bulletList', 'orderedList', 'taskList'], true);
-        if ($isList && $this->listsAreTopics) {
+        if ($isList && $this->listsAreTopics && $this->depth(($this->topic['level'] ?? 0) + 1) <= $this->options->depth) {
             $this->flush();
             $this->points($block, ($this->topic['level'] ?? 0) + 1);
         } else {
@@ -240,12 +247,13 @@ final class Intake
     private function points(Node $list, int $level): void
     {
         $heading = $this->topic;
+        $goesDeeper = $this->growing->depthAt($level) < $this->options->depth;
         foreach ($list->content as $item) {
             $first = $item->content[0] ?? null;
             $isTitled = $first?->type === 'paragraph';
             [$note, $below] = [[], []];
             foreach (\array_slice($item->content, $isTitled ? 1 : 0) as $node) {
-                \in_array($node->type, ['bulletList', 'orderedList', 'taskList'], true) ? $below[] = $node : $note[] = $node;
+                $goesDeeper && \in_array($node->type, ['bulletList', 'orderedList', 'taskList'], true) ? $below[] = $node : $note[] = $node;
             }
             // Formatting, links and footnotes cannot stand in a title.
             if ($isTitled && self::isMore($first->content)) {
@@ -369,7 +377,7 @@ final class Intake
     /** Never less than what it takes when it is written out. */
     private static function size(Node $node): int
     {
-        $size = 70 + 2 * \strlen($node->text) + ($node->attrs === [] ? 0 : \strlen((string) json_encode($node->attrs)));
+        $size = 70 + \strlen($node->text) + substr_count($node->text, '"') + substr_count($node->text, '\\') + substr_count($node->text, "\n") + substr_count($node->text, "\t") + 3 * substr_count($node->text, "\u{2028}") + 3 * substr_count($node->text, "\u{2029}") + ($node->attrs === [] ? 0 : \strlen((string) json_encode($node->attrs)));
         foreach ($node->marks as $mark) {
             $size += 40 + \strlen($mark->attrs['href'] ?? '');
         }

@@ -6,6 +6,7 @@ namespace Embrel\Writer\Docx;
 
 use Embrel\Archive\ZipFile;
 use Embrel\Document\Document;
+use Embrel\Document\Style;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Plan\Plan;
@@ -23,6 +24,7 @@ final class DocxWriter implements Writer
         . '<Override PartName="/word/document.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.document.main+xml"/>'
         . '<Override PartName="/word/styles.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.styles+xml"/>'
         . '<Override PartName="/word/numbering.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.numbering+xml"/>'
+        . '<Override PartName="/word/fontTable.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.fontTable+xml"/>'
         . '<Override PartName="/word/settings.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.settings+xml"/>'
         . '<Override PartName="/word/footnotes.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.footnotes+xml"/>'
         . '<Override PartName="/word/header1.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.header+xml"/>'
@@ -58,6 +60,7 @@ final class DocxWriter implements Writer
             ->text('word/_rels/footnotes.xml.rels', self::DECLARATION . '<Relationships xmlns="' . self::PACKAGE_RELATIONS . '">' . self::links($body->runs) . '</Relationships>')
             ->text('word/styles.xml', self::DECLARATION . Styles::xml($document, $lists->base(), $lists->headings()))
             ->text('word/numbering.xml', self::DECLARATION . $lists->xml())
+            ->text('word/fontTable.xml', self::DECLARATION . self::fonts($document->style))
             ->text('word/settings.xml', self::DECLARATION . '<w:settings xmlns:w="' . Body::W . '"><w:zoom w:percent="100"/><w:defaultTabStop w:val="567"/><w:characterSpacingControl w:val="doNotCompress"/><w:footnotePr><w:footnote w:id="-1"/><w:footnote w:id="0"/></w:footnotePr>'
                 . '<w:compat><w:compatSetting w:name="compatibilityMode" w:uri="http://schemas.microsoft.com/office/word" w:val="15"/></w:compat></w:settings>');
         $this->running($zip, $document, $choices);
@@ -92,6 +95,17 @@ final class DocxWriter implements Writer
         }
     }
 
+    /** The fonts, and what stands in for each on a machine that lacks it. */
+    private static function fonts(Style $style): string
+    {
+        $xml = '';
+        foreach (array_unique([$style->font, $style->headingFont]) as $font) {
+            $xml .= '<w:font w:name="' . self::escaped($font) . '"><w:altName w:val="' . Style::SUBSTITUTES[Style::family($font)] . '"/></w:font>';
+        }
+
+        return '<w:fonts xmlns:w="' . Body::W . "\">{$xml}</w:fonts>";
+    }
+
     public static function properties(Document $document): string
     {
         return '<cp:coreProperties xmlns:cp="http://schemas.openxmlformats.org/package/2006/metadata/core-properties" xmlns:dc="http://purl.org/dc/elements/1.1/">'
@@ -104,7 +118,7 @@ final class DocxWriter implements Writer
     private function relations(Body $body): string
     {
         $xml = '<Relationships xmlns="' . self::PACKAGE_RELATIONS . '">';
-        foreach (['styles', 'numbering', 'settings', 'footnotes', 'header', 'footer'] as $part) {
+        foreach (['styles', 'numbering', 'settings', 'fontTable', 'footnotes', 'header', 'footer'] as $part) {
             $xml .= "<Relationship Id=\"{$part}\" Type=\"" . Body::R . "/{$part}\" Target=\"{$part}" . ($part === 'header' || $part === 'footer' ? '1' : '') . '.xml"/>';
         }
 

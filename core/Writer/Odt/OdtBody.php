@@ -132,7 +132,7 @@ final class OdtBody
 
     private function entry(string $style, string $anchor, string $text, int $page): void
     {
-        $this->paragraph($style, "<text:a xlink:type=\"simple\" xlink:href=\"#{$anchor}\">" . OdtRuns::text($text) . "<text:tab/>{$page}</text:a>");
+        $this->paragraph($style, "<text:a xlink:type=\"simple\" xlink:href=\"#{$anchor}\" text:style-name=\"Index_20_Link\" text:visited-style-name=\"Index_20_Link\">" . OdtRuns::text($text) . "<text:tab/>{$page}</text:a>");
     }
 
     private function closeItems(int $to): void

@@ -36,7 +36,8 @@ final class OdtStyles
         $fonts = '';
         foreach (array_unique([$document->style->font, $document->style->headingFont]) as $font) {
             $name = OdtWriter::escaped($font);
-            $fonts .= "<style:font-face style:name=\"{$name}\" svg:font-family=\"&apos;{$name}&apos;\"/>";
+            $other = Style::SUBSTITUTES[Style::family($font)];
+            $fonts .= "<style:font-face style:name=\"{$name}\" svg:font-family=\"&apos;{$name}&apos;, &apos;{$other}&apos;\"/>";
         }
 
         return "<office:font-face-decls>{$fonts}<style:font-face style:name=\"Courier New\" svg:font-family=\"&apos;Courier New&apos;\" style:font-pitch=\"fixed\"/></office:font-face-decls>";
@@ -88,6 +89,7 @@ final class OdtStyles
             . self::paragraph('Header', 'Standard', 'fo:line-height="100%" fo:margin-bottom="0pt"', 'fo:font-size="' . $style->size * 0.82 . 'pt"', '', self::thirds($document))
             . self::paragraph('Footer', 'Standard', 'fo:line-height="100%" fo:margin-bottom="0pt"', 'fo:font-size="' . $style->size * 0.82 . 'pt"', '', self::thirds($document))
             . '<style:style style:name="Internet_20_link" style:display-name="Internet link" style:family="text"><style:text-properties fo:color="#2f6690" style:text-underline-style="solid" style:text-underline-width="auto" style:text-underline-color="font-color"/></style:style>'
+            . '<style:style style:name="Index_20_Link" style:display-name="Index Link" style:family="text"/>'
             . '<style:style style:name="Footnote_20_anchor" style:display-name="Footnote anchor" style:family="text"><style:text-properties style:text-position="super 58%"/></style:style>';
     }
 
