@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Document;
 
+use Embrel\RichText\Flow;
 use Embrel\RichText\Node;
 
 /**
@@ -203,13 +204,12 @@ final class Column
         if ($first === null || $run === null || !isset(self::CHECKS[$sign])) {
             return null;
         }
-        $rest = ltrim(mb_substr($run->text, 1));
-        $behind = \array_slice($first->content, 1);
-        if ($rest === '' && isset($behind[0]) && $behind[0]->type === 'text' && ltrim($behind[0]->text) !== '') {
-            $behind[0] = Node::text(ltrim($behind[0]->text), $behind[0]->marks);
+        $flow = new Flow();
+        $flow->text(mb_substr($run->text, 1), $run->marks);
+        foreach (\array_slice($first->content, 1) as $inline) {
+            $inline->type === 'text' ? $flow->text($inline->text, $inline->marks) : $flow->put($inline);
         }
-        $content = [...($rest === '' ? [] : [Node::text($rest, $run->marks)]), ...$behind];
 
-        return new Node('taskItem', self::CHECKS[$sign] ? ['checked' => true] : [], [Node::paragraph($content), ...\array_slice($blocks, 1)]);
+        return new Node('taskItem', self::CHECKS[$sign] ? ['checked' => true] : [], [Node::paragraph($flow->nodes()), ...\array_slice($blocks, 1)]);
     }
 }

@@ -83,24 +83,26 @@ final class Outlining
         return isset($letters[$topic->kind->value]) ? new Anchor($topic->id, $letters[$topic->kind->value], $level - $this->headingLevel) : null;
     }
 
-    /** @return array<string, true> sections without a note, in which nothing prints that has one */
+    /** @return array<string, true> headings without a note, under which nothing prints that is none or has one */
     private function emptySections(): array
     {
-        $filled = [];
+        $filled = $headings = [];
         foreach (array_reverse($this->plan->branch($this->choices->from)) as $id) {
             $topic = $this->plan->topics[$id];
             $says = $topic->kind !== Kind::Section || ($topic->noted && $this->choices->notes) || $topic->picture !== null;
             if ($this->choices->prints($topic->kind) !== 'out' && ($says || isset($filled[$id]))) {
-                $filled[$id] = true;
-                $filled[(string) $this->plan->parent($id)] = true;
+                $filled[$id] = $filled[(string) $this->plan->parent($id)] = true;
             }
         }
-        $empty = [];
+        // What stands under a point or a quote is an item of a list or a line, and says something by its title.
         foreach ($this->plan->walk($this->choices->from) as $id => $_) {
-            isset($filled[$id]) || $this->plan->topics[$id]->kind !== Kind::Section || ($empty[$id] = true);
+            $above = (string) $this->plan->parent($id);
+            if ($this->plan->topics[$id]->kind === Kind::Section && ($above === $this->choices->from || isset($headings[$above]))) {
+                $headings[$id] = true;
+            }
         }
 
-        return $empty;
+        return array_diff_key($headings, $filled);
     }
 
     private function isInAppendix(): bool

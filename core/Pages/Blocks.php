@@ -101,16 +101,24 @@ final class Blocks
     {
         $setting = $this->text->with(['indent' => $element->level * self::STEP, 'firstLine' => 0.0, 'align' => 'left']);
         $label = $element->number === '' ? self::BULLETS[max(0, $element->level - 1) % 3] : $element->number;
-        $lines = $this->paragraphs->text($element->title, $setting, $this->width);
+        $lines = $this->paragraphs->text($element->title, $this->behind($label, $setting), $this->width);
         $this->label($lines[0], $label, $setting);
 
         return $this->anchored(new Group($lines, 0.0, 3.0), $element);
     }
 
+    /** The first line begins further in where a label would not fit before it. */
+    private function behind(string $label, Setting $setting): Setting
+    {
+        $over = $this->faces->width($label, $setting->face(), $setting->size) + 4.0 - $setting->indent;
+
+        return $over <= 0.0 ? $setting : $setting->with(['firstLine' => $over]);
+    }
+
     private function label(Line $line, string $label, Setting $setting): void
     {
         $width = $this->faces->width($label, $setting->face(), $setting->size);
-        array_unshift($line->pieces, new Piece(Piece::TEXT, $setting->indent - max(self::LABEL, $width + 4.0), $line->ascent, $width, 0.0, $label, $setting->face(), $setting->size, $setting->colour));
+        array_unshift($line->pieces, new Piece(Piece::TEXT, max(0.0, $setting->indent - max(self::LABEL, $width + 4.0)), $line->ascent, $width, 0.0, $label, $setting->face(), $setting->size, $setting->colour));
     }
 
     private function quotation(float $indent): Setting
@@ -172,7 +180,7 @@ final class Blocks
                     array_push($groups, ...$this->list($node, $inner, $depth + 1, $width));
                     continue;
                 }
-                $made = $node->type === 'paragraph' ? [$this->paragraph($node->content, $setting, 3.0, $width)] : $this->block($node, $inner, false, $width);
+                $made = $node->type === 'paragraph' ? [$this->paragraph($node->content, $k === 0 ? $this->behind($label, $setting) : $setting, 3.0, $width)] : $this->block($node, $inner, false, $width);
                 if ($k === 0 && $made !== [] && $made[0]->lines !== []) {
                     $list->type === 'taskList' ? $this->box($made[0]->lines[0], $setting, ($item->attrs['checked'] ?? false) === true) : $this->label($made[0]->lines[0], $label, $setting);
                 }

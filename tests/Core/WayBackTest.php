@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Embrel\Draft\Choices;
+use Embrel\Id\CountedIds;
+use Embrel\Intake\Options;
+use Embrel\Intake\WayBack\Acceptance;
+use Embrel\Intake\WayBack\Change;
+use Embrel\Intake\WayBack\Comparison;
+use Embrel\Intake\WayBack\WordDiff;
+use Embrel\Plan\Kind;
+use Embrel\Plan\Plan;
+use Embrel\Reader\Format as Reading;
+use Embrel\RichText\Node;
+use Embrel\RichText\Note;
+use Embrel\Writer\Format as Writing;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\Build\Build;
+use Tests\Core\Build\Notes;
+use Tests\Core\Build\Package;
+use Tests\Core\Build\Trees;
+
+/** A draft that was handed over, changed elsewhere, and comes home. */
+final class WayBackTest extends TestCase
+{
+    private static function plan(): Plan
+    {
+        $plan = Build::plan("Tide\n  Mud\n  Sand\n  a point\nWall\nShore");
+        $plan = $plan->with($plan->topic(Build::id($plan, 'a point'))->with(['kind' => Kind::Point]));
+        $note = Note::of([Node::plain('The first words stay as they are.', Build::ulid(41)), Node::paragraph([Node::text('It leads to '), new Node('topicRef', ['topic' => Build::id($plan, 'Wall')]), Node::text(' below.')], Build::ulid(42))]);
+
+        return $plan->with($plan->topic(Build::id($plan, 'Mud'))->withNote($note))->with($plan->topic(Build::id($plan, 'Wall'))->withNote(Build::note('The wall was dear to seven parishes and to the sea.')));
+    }
+
+    private static function written(Writing $format, Plan $plan): string
+    {
+        $work = sys_get_temp_dir() . '/embrel-back-' . bin2hex(random_bytes(6));
+        mkdir($work);
+        $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No stream.');
+        $format->writer()->write($plan, new Choices(headingDepth: 9, marks: true), $out, $work);
+        rewind($out);
+        exec('rm -rf ' . escapeshellarg($work));
+
+        return (string) stream_get_contents($out);
+    }
+
+    private static function compared(Plan $plan, Reading $format, string $file): Comparison
+    {
+        $read = Build::intake($format, $file, new Options('', firstIsTitle: $format === Reading::Markdown, references: false), new CountedIds('07'));
+
+        return Comparison::of($plan, $read->plan, $read->came);
+    }
+
+    /** The document with its main part changed, as a word processor would. */
+    private static function edited(string $docx, \Closure $edit): string
+    {
+        $parts = Package::parts($docx);
+        $parts['word/document.xml'] = $edit($parts['word/document.xml']);
+
+        return Package::zip($parts);
+    }
+
+    /** @return iterable<string, array{Writing, Reading}> */
+    public static function formats(): iterable
+    {
+        yield 'docx' => [Writing::Docx, Reading::Docx];
+        yield 'odt' => [Writing::Odt, Reading::Odt];
+        yield 'html' => [Writing::Html, Reading::Html];
+        yield 'Markdown' => [Writing::Markdown, Reading::Markdown];
+    }
+
+    #[DataProvider('formats')]
+    public function testWhatWasNotChangedDiffersInNothing(Writing $writing, Reading $reading): void
+    {
+        self::assertSame([], array_map(static fn(Change $change): string => $change->key(), self::compared(self::plan(), $reading, self::written($writing, self::plan()))->changes));
+        for ($seed = 1; $seed <= 25; ++$seed) {
+            $plan = Notes::on(Trees::random($seed, 25), $seed, [str_repeat('0', 64)]);
+            // Pictures that are not at hand leave their words only.
+            $plan = array_reduce($plan->topics, static fn(Plan $so, $topic): Plan => $topic->note === null ? $so : $so->with($topic->withNote(Note::of(array_filter($topic->note->blocks, static fn(Node $block): bool => $block->type !== 'picture')))), $plan);
+            self::assertSame([], array_map(static fn(Change $change): string => $change->key() . json_encode($change->words, JSON_UNESCAPED_UNICODE), self::compared($plan, $reading, self::written($writing, $plan))->changes), "plan {$seed}");
+        }
+    }
+
+    public function testEachKindOfChangeIsSeenAndTaken(): void
+    {
+        $plan = self::plan();
+        $docx = self::edited(self::written(Writing::Docx, $plan), static function (string $xml): string {
+            preg_match('/<w:p><w:pPr><w:pStyle w:val="Heading1"\/>.{0,300}?>Shore<.*?<\/w:p>/s', $xml, $shore);
+            $xml = str_replace($shore[0], '', $xml);
+            $xml = preg_replace('/(<w:p><w:pPr><w:pStyle w:val="Heading1"\/>(?:(?!<\/w:p>).)*>Tide<)/s', str_replace('$', '\$', $shore[0]) . '$1', $xml) ?? '';
+            $xml = str_replace(['>Wall</w:t></w:r><w:bookmarkEnd', 'dear to seven parishes'], ['>The sea wall</w:t></w:r><w:bookmarkEnd', 'dear to nine parishes'], $xml);
+            $xml = preg_replace('/<w:p><w:pPr><w:pStyle w:val="Heading2"\/>(?:(?!<\/w:p>).)*>Sand<.*?<\/w:p>/s', Package::paragraph('Silt', '<w:pStyle w:val="Heading2"/>') . Package::paragraph('All of it is new.'), $xml) ?? '';
+
+            return $xml;
+        });
+        $comparison = self::compared($plan, Reading::Docx, $docx);
+        $kinds = [];
+        foreach ($comparison->changes as $change) {
+            $kinds[$change->kind][] = $change->title;
+        }
+        ksort($kinds);
+        self::assertSame(['added' => ['Silt'], 'moved' => ['Shore'], 'removed' => ['Sand'], 'retitled' => ['Wall'], 'rewritten' => ['Wall']], $kinds);
+        self::assertSame(1.0, $comparison->sureness());
+        $rewritten = array_values(array_filter($comparison->changes, static fn(Change $change): bool => $change->kind === Change::REWRITTEN))[0];
+        self::assertSame([['=', 'The wall was dear to '], ['-', 'seven '], ['+', 'nine '], ['=', 'parishes and to the sea.']], $rewritten->words);
+
+        $all = array_map(static fn(Change $change): string => $change->key(), $comparison->changes);
+        $operation = Acceptance::of($comparison, $all, new CountedIds('08'));
+        $after = $operation->apply($plan);
+        self::assertSame("Shore\nTide\n  Mud\n  Silt\n  a point\nThe sea wall", Build::outline($after));
+        self::assertSame('The wall was dear to nine parishes and to the sea.', $after->topic(Build::id($plan, 'Wall'))->note?->plainText());
+        self::assertSame($plan->topic(Build::id($plan, 'Mud'))->note, $after->topic(Build::id($plan, 'Mud'))->note, 'What says the same stays as it is.');
+        self::assertSame(Build::outline($plan), Build::outline($operation->inverse($plan)->apply($after)), 'One undo takes all of it back.');
+
+        $some = Acceptance::of($comparison, ['retitled-' . Build::id($plan, 'Wall')], new CountedIds('09'))->apply($plan);
+        self::assertSame("Tide\n  Mud\n  Sand\n  a point\nThe sea wall\nShore", Build::outline($some));
+    }
+
+    public function testWithoutItsMarksAFileIsMatchedByTitlesAndText(): void
+    {
+        $plan = self::plan();
+        $docx = self::edited(self::written(Writing::Docx, $plan), static fn(string $xml): string => str_replace(['>Wall</w:t></w:r><w:bookmarkEnd', 'seven parishes'], ['>What it cost</w:t></w:r><w:bookmarkEnd', 'nine parishes'], $xml));
+        $docx = self::edited($docx, static fn(string $xml): string => preg_replace('/<w:bookmark(?:Start|End)[^>]*>/', '', $xml) ?? '');
+        $comparison = self::compared($plan, Reading::Docx, $docx);
+        self::assertGreaterThan(0.5, $comparison->sureness());
+        self::assertLessThan(1.0, $comparison->sureness());
+        $retitled = array_values(array_filter($comparison->changes, static fn(Change $change): bool => $change->kind === Change::RETITLED));
+        self::assertSame(['Wall'], array_column($retitled, 'title'));
+        self::assertLessThan(0.9, $retitled[0]->sure);
+        self::assertSame(0.0, self::compared($plan, Reading::Html, '<h1>Something else entirely</h1>')->sureness());
+    }
+
+    public function testABranchIsComparedWithItselfAlone(): void
+    {
+        $plan = self::plan();
+        $work = sys_get_temp_dir() . '/embrel-branch-' . bin2hex(random_bytes(6));
+        mkdir($work);
+        $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No stream.');
+        Writing::Docx->writer()->write($plan, new Choices(Build::id($plan, 'Tide'), headingDepth: 9), $out, $work);
+        rewind($out);
+        exec('rm -rf ' . escapeshellarg($work));
+        $comparison = self::compared($plan, Reading::Docx, (string) stream_get_contents($out));
+        self::assertSame([[], Build::id($plan, 'Tide')], [$comparison->changes, $comparison->scope]);
+    }
+
+    public function testWordsAreToldApart(): void
+    {
+        self::assertSame([['=', 'a '], ['-', 'b '], ['+', 'x y '], ['=', 'c']], WordDiff::between('a b c', 'a x y c'));
+        self::assertSame([], WordDiff::between('', ''));
+        self::assertSame([['-', 'gone']], WordDiff::between('gone', ''));
+        mt_srand(7);
+        for ($i = 0; $i < 200; ++$i) {
+            [$one, $other] = array_map(static fn(): string => implode(' ', array_map(static fn(): string => 'abcde'[mt_rand(0, 4)], range(1, mt_rand(1, 30)))), [1, 2]);
+            $diff = WordDiff::between($one, $other);
+            $side = static fn(string $without): string => implode('', array_map(static fn(array $piece): string => $piece[0] === $without ? '' : $piece[1], $diff));
+            self::assertSame([$one, $other], [$side('+'), $side('-')]);
+        }
+    }
+}
