@@ -54,6 +54,8 @@ final class TemplateFields
                 $length = \strlen($node->data);
                 [$start, $end] = [max($from, $at) - $at, min($to, $at + $length) - $at];
                 if ($start < $end) {
+                    // A space that comes to the edge of a run would fall away.
+                    $text !== '' && $node->parentNode instanceof \DOMElement ? $node->parentNode->setAttributeNS('http://www.w3.org/XML/1998/namespace', 'xml:space', 'preserve') : null;
                     $node->data = substr($node->data, 0, $start) . ($at <= $from ? $value : '') . substr($node->data, $end);
                 }
                 $at += $length;

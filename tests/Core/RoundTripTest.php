@@ -17,6 +17,7 @@ use Embrel\RichText\Node;
 use Embrel\Writer\Format as Writing;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Build\Build;
 use Tests\Core\Build\Notes;
 use Tests\Core\Build\Trees;
 
@@ -89,6 +90,29 @@ final class RoundTripTest extends TestCase
             fclose($out);
             array_map(unlink(...), glob("{$this->work}/*") ?: []);
         }
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function samples(): iterable
+    {
+        foreach (['docx', 'odt', 'html', 'md', 'opml'] as $format) {
+            foreach (['tide.md', 'night-bus.md', 'bell-foundry.txt', 'plants.md'] as $sample) {
+                yield "{$sample} as {$format}" => [$sample, $format];
+            }
+        }
+    }
+
+    #[DataProvider('samples')]
+    public function testTheSamplePlansComeBackTheSame(string $sample, string $format): void
+    {
+        $file = fopen(\dirname(__DIR__, 2) . "/database/seeders/plans/{$sample}", 'r') ?: throw new \RuntimeException($sample);
+        $plan = Build::intake(Reading::ofPath($sample), $file, new Options('The sample'))->plan;
+        $writing = Writing::from($format);
+        $out = fopen("{$this->work}/out", 'w+') ?: throw new \RuntimeException('No file.');
+        $writing->writer()->write($plan, new Choices(headingDepth: 9, contents: $format !== 'md', loose: true, marks: true), $out, $this->work);
+        rewind($out);
+        $back = Reading::from($format)->read($out, new Options('', firstIsTitle: $format === 'md'), new CountedIds('06'), $this->work, new Shelf($this->work))->plan;
+        self::assertSame(self::forms($plan, $format), self::forms($back, $format));
     }
 
     /** Without what is not printed: asides and what is under them. */

@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Embrel\Document\Style;
+use Embrel\Document\Template;
+use Embrel\Draft\Choices;
+use Embrel\Plan\Plan;
+use Embrel\Plan\Properties;
+use Embrel\Writer\Format;
+use Embrel\Writer\TemplateStyles;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\Build\Build;
+use Tests\Core\Build\Notes;
+use Tests\Core\Build\Package;
+use Tests\Core\Build\Shelved;
+
+/** A draft in a document of the writer's own. */
+final class TemplateTest extends TestCase
+{
+    private const STYLES = '<w:style w:type="paragraph" w:styleId="berschrift1"><w:name w:val="heading 1"/><w:basedOn w:val="Standard"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr><w:rPr><w:color w:val="AA0000"/></w:rPr></w:style>'
+        . '<w:style w:type="paragraph" w:styleId="Ebene2"><w:name w:val="Eigene Ebene zwei"/><w:basedOn w:val="Standard"/><w:pPr><w:outlineLvl w:val="1"/></w:pPr></w:style>'
+        . '<w:style w:type="paragraph" w:styleId="Zitat"><w:name w:val="Zitat"/><w:basedOn w:val="Standard"/></w:style>'
+        . '<w:style w:type="paragraph" w:styleId="Caption"><w:name w:val="Something else"/><w:basedOn w:val="Standard"/></w:style>';
+
+    private static function docx(string $body = ''): Template
+    {
+        $w = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"';
+        $type = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
+        $content = '<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/><Default Extension="png" ContentType="image/png"/>'
+            . '<Override PartName="/word/document.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.template.main+xml"/><Override PartName="/word/styles.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.styles+xml"/><Override PartName="/word/header7.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.header+xml"/><Override PartName="/word/numbering.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.numbering+xml"/></Types>';
+        $file = Package::docx(
+            "{$body}<w:p><w:r><w:t>Replace this text.</w:t></w:r></w:p>",
+            self::STYLES,
+            [
+                '[Content_Types].xml' => $content,
+                'word/header7.xml' => "<w:hdr {$w}><w:p><w:r><w:t>{ti</w:t></w:r><w:r><w:rPr><w:b/></w:rPr><w:t>tle} by {author}</w:t></w:r></w:p></w:hdr>",
+                'word/_rels/header7.xml.rels' => "<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\"><Relationship Id=\"i\" Type=\"{$type}/image\" Target=\"media/logo.png\"/></Relationships>",
+                'word/media/logo.png' => Package::png(),
+                'word/numbering.xml' => "<w:numbering {$w}><w:abstractNum w:abstractNumId=\"11\"><w:lvl w:ilvl=\"0\"><w:numFmt w:val=\"bullet\"/></w:lvl></w:abstractNum><w:num w:numId=\"12\"><w:abstractNumId w:val=\"11\"/></w:num></w:numbering>",
+                'word/vbaProject.bin' => 'macros',
+            ],
+            "<Relationship Id=\"h\" Type=\"{$type}/header\" Target=\"header7.xml\"/><Relationship Id=\"n\" Type=\"{$type}/numbering\" Target=\"numbering.xml\"/><Relationship Id=\"v\" Type=\"http://schemas.microsoft.com/office/2006/relationships/vbaProject\" Target=\"vbaProject.bin\"/>",
+        );
+        $parts = Package::parts($file);
+        $parts['word/document.xml'] = str_replace('<w:sectPr>', '<w:sectPr><w:headerReference w:type="default" r:id="h"/>', $parts['word/document.xml']);
+
+        return new Template('docx', Package::zip($parts));
+    }
+
+    private static function odt(): Template
+    {
+        return new Template('odt', Package::odt(
+            '<text:p>Replace this text.</text:p>',
+            styles: '<style:default-style style:family="paragraph"><style:text-properties style:font-name="Garamond" fo:font-size="13pt"/></style:default-style><style:style style:name="Standard" style:family="paragraph"/><style:style style:name="Rubrik" style:display-name="Rubrik 1" style:family="paragraph" style:parent-style-name="Standard" style:default-outline-level="1"><style:text-properties fo:color="#aa0000"/></style:style>',
+            masters: '<office:automatic-styles><style:page-layout style:name="pm1"><style:page-layout-properties fo:margin-top="3cm" fo:margin-bottom="3cm" fo:margin-left="4cm" fo:margin-right="2cm"/><style:header-style/><style:footer-style/></style:page-layout></office:automatic-styles><office:master-styles><style:master-page style:name="Standard" style:page-layout-name="pm1"><style:header><text:p>{title} <text:span>by {author}</text:span></text:p></style:header></style:master-page></office:master-styles>',
+        ));
+    }
+
+    private static function plan(): Plan
+    {
+        return Notes::on(Build::plan("Tide & sand\n  Mud\n  Sand\nWall\n  Stone"), 4, [hash('sha256', Package::png(90, 90))])->withProperties(new Properties(author: 'Ada Marsh'));
+    }
+
+    /** @return array<string, string> the parts of the draft */
+    private static function draft(Template $template, ?Plan $plan = null): array
+    {
+        $work = sys_get_temp_dir() . '/embrel-template-' . bin2hex(random_bytes(6));
+        mkdir($work);
+        $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No stream.');
+        Format::from($template->kind)->writer()->write($plan ?? self::plan(), new Choices(pictures: new Shelved([Package::png(90, 90)]), template: $template, date: '2026-11-23'), $out, $work);
+        rewind($out);
+        exec('rm -rf ' . escapeshellarg($work));
+
+        return Package::parts((string) stream_get_contents($out));
+    }
+
+    public function testItsStylesAreGuessedByLevelAndByNamesInAnyLanguage(): void
+    {
+        $guessed = TemplateStyles::of(self::docx())->guessed;
+        self::assertSame(['berschrift1', 'Ebene2', 'Zitat'], [$guessed['Heading1'], $guessed['Heading2'], $guessed['Quote']]);
+        self::assertArrayNotHasKey('Caption', $guessed, 'The id of a style says nothing of what it is.');
+        self::assertSame('Rubrik', TemplateStyles::of(self::odt())->guessed['Heading1']);
+    }
+
+    public function testADraftTakesOnStylesPageAndHead(): void
+    {
+        $template = self::docx();
+        $before = Package::parts($template->bytes);
+        $parts = self::draft($template);
+        self::assertStringContainsString('<w:pStyle w:val="berschrift1"/>', $parts['word/document.xml']);
+        self::assertStringContainsString('<w:pStyle w:val="Ebene2"/>', $parts['word/document.xml']);
+        self::assertStringContainsString('w:left="1700"', $parts['word/document.xml']);
+        self::assertMatchesRegularExpression('/<w:headerReference w:type="default" r:id="h"/', $parts['word/document.xml']);
+        self::assertStringNotContainsString('Replace this text', $parts['word/document.xml']);
+        self::assertSame('Test plan by Ada Marsh', trim(strip_tags($parts['word/header7.xml'])));
+        self::assertSame($before['word/media/logo.png'], $parts['word/media/logo.png']);
+        foreach (explode('</w:style>', self::STYLES) as $style) {
+            self::assertStringContainsString(trim($style), $parts['word/styles.xml'], 'What it has is never altered.');
+        }
+        self::assertStringContainsString('w:styleId="EmbrelCaption"', $parts['word/styles.xml'], 'What it lacks comes along, under an id of its own where that is taken.');
+        self::assertArrayNotHasKey('word/vbaProject.bin', $parts);
+        self::assertStringNotContainsString('vbaProject', $parts['word/_rels/document.xml.rels']);
+        self::assertStringContainsString('wordprocessingml.document.main+xml', $parts['[Content_Types].xml']);
+        self::assertStringContainsString('<w:abstractNum w:abstractNumId="11">', $parts['word/numbering.xml']);
+    }
+
+    public function testEverythingThatADraftNamesIsThere(): void
+    {
+        $parts = self::draft(self::docx());
+        $path = static function (string $xml): \DOMXPath {
+            $dom = new \DOMDocument();
+            self::assertTrue($dom->loadXML($xml));
+            $path = new \DOMXPath($dom);
+            $path->registerNamespace('w', 'http://schemas.openxmlformats.org/wordprocessingml/2006/main');
+
+            return $path;
+        };
+        $values = static fn(\DOMXPath $path, string $query): array => array_values(array_unique(array_map(static fn(\DOMNode $node): string => (string) $node->nodeValue, iterator_to_array($path->query($query) ?: [], false))));
+        [$body, $styles, $numbering] = [$path($parts['word/document.xml']), $path($parts['word/styles.xml']), $path($parts['word/numbering.xml'])];
+        self::assertSame([], array_diff($values($body, '//w:pStyle/@w:val | //w:rStyle/@w:val | //w:tblStyle/@w:val'), $values($styles, '//w:style/@w:styleId')));
+        self::assertSame([], array_diff($values($styles, '//w:basedOn/@w:val'), $values($styles, '//w:style/@w:styleId'), ['TableNormal', 'DefaultParagraphFont']));
+        self::assertSame([], array_diff($values($body, '//w:numId/@w:val'), $values($numbering, '//w:num/@w:numId'), ['0']));
+        self::assertSame([], array_diff($values($numbering, '//w:num/w:abstractNumId/@w:val'), $values($numbering, '//w:abstractNum/@w:abstractNumId')));
+        preg_match_all('/Target="([^":]+)"(?! TargetMode)/', $parts['word/_rels/document.xml.rels'], $m);
+        foreach ($m[1] as $target) {
+            self::assertArrayHasKey("word/{$target}", $parts);
+        }
+    }
+
+    public function testATitlePageOfItsOwnIsKeptAndFilled(): void
+    {
+        $parts = self::draft(self::docx('<w:p><w:r><w:t>Report: {title}</w:t></w:r></w:p><w:p><w:r><w:t>{date}</w:t></w:r></w:p>'));
+        $text = strip_tags(str_replace('</w:p>', "\n", $parts['word/document.xml']));
+        self::assertStringContainsString("Report: Test plan\n23 November 2026\nReplace this text.\n", $text);
+        self::assertStringNotContainsString('"Title"', $parts['word/document.xml'], 'Its title page stands instead of ours.');
+    }
+
+    public function testTheWriterDecidesOtherwise(): void
+    {
+        $template = self::docx();
+        $chosen = new Template('docx', $template->bytes, ['Heading1' => 'Ebene2', 'Quote' => 'NoSuchStyle']);
+        self::assertSame(['Ebene2', 'Zitat'], [TemplateStyles::of($chosen)->chosen()['Heading1'], TemplateStyles::of($chosen)->chosen()['Quote']]);
+        self::assertStringNotContainsString('<w:pStyle w:val="berschrift1"/>', self::draft($chosen)['word/document.xml']);
+    }
+
+    public function testOpenDocumentTemplates(): void
+    {
+        $parts = self::draft(self::odt());
+        self::assertStringContainsString('text:style-name="Rubrik"', $parts['content.xml']);
+        self::assertStringContainsString('fo:color="#aa0000"', $parts['styles.xml']);
+        self::assertStringContainsString('style:name="Quotations"', $parts['styles.xml']);
+        self::assertMatchesRegularExpression('/<style:header><text:p>Test plan <text:span>by Ada Marsh/', $parts['styles.xml']);
+        $applied = TemplateStyles::of(self::odt())->applied(Style::own());
+        self::assertSame([[30.0, 20.0, 30.0, 40.0], 13.0, 'Garamond'], [$applied->margins, $applied->size, $applied->font]);
+    }
+
+    public function testAWordProcessorOpensTheDraft(): void
+    {
+        if (trim((string) shell_exec('command -v soffice')) === '') {
+            self::markTestSkipped('No word processor is installed.');
+        }
+        foreach ([self::docx(), self::odt()] as $template) {
+            $folder = sys_get_temp_dir() . '/embrel-office-' . bin2hex(random_bytes(6));
+            mkdir($folder);
+            file_put_contents("{$folder}/draft.{$template->kind}", Package::zip(self::draft($template)));
+            exec('soffice --headless -env:UserInstallation=file://' . escapeshellarg("{$folder}/profile") . ' --convert-to pdf --outdir ' . escapeshellarg($folder) . ' ' . escapeshellarg("{$folder}/draft.{$template->kind}") . ' 2>/dev/null');
+            $text = (string) shell_exec('pdftotext -layout ' . escapeshellarg("{$folder}/draft.pdf") . ' - 2>/dev/null');
+            exec('rm -rf ' . escapeshellarg($folder));
+            self::assertStringContainsString('Test plan by Ada Marsh', $text, $template->kind);
+            self::assertMatchesRegularExpression('/^ *1 +Tide & sand/m', $text, $template->kind);
+            self::assertMatchesRegularExpression('/^ *2\.1 +Stone/m', $text, $template->kind);
+        }
+    }
+
+    public function testWhatIsNoTemplateIsRefused(): void
+    {
+        foreach ([new Template('docx', 'plain text'), new Template('odt', Package::docx('')), new Template('docx', Package::zip(['a' => 'b']))] as $template) {
+            try {
+                TemplateStyles::of($template);
+                self::fail('It was taken.');
+            } catch (\DomainException $why) {
+                self::assertStringStartsWith('This template cannot be used', $why->getMessage());
+            }
+        }
+    }
+}
