@@ -92,6 +92,10 @@ final class Blocks
         $title = trim("{$element->number} {$element->title}");
         $lines = $this->paragraphs->text($title, $setting, $this->width);
         $lines[0]->heading = [$title, $element->level, $colour];
+        if ($lines[0]->pieces !== []) {
+            $first = $lines[0]->pieces[0];
+            $lines[0]->pieces[0] = new Piece($first->kind, $first->x, $first->y, $first->width, 0.0, $first->text, $first->face, $first->size, $first->colour, says: $title, level: $element->level);
+        }
         $group = new Group($lines, $element->level === 1 ? 20.0 : 13.0, 5.0, keepsNext: true, startsPage: $style->breaks && $element->level === 1);
 
         return $this->anchored($group, $element);
@@ -226,7 +230,7 @@ final class Blocks
             return [];
         }
 
-        return [new Group([$this->image($picture->id, $picture->shown * 1.5 * 0.75, $picture->height / $picture->width, $indent, $this->width, '')], 2.0, 8.0)];
+        return [new Group([$this->image($picture->id, $picture->shown * 1.5 * 0.75, $picture->height / $picture->width, $indent, $this->width, '', $element->title)], 2.0, 8.0)];
     }
 
     /** @return list<Group> the picture, and its caption, which stays with it */
@@ -242,7 +246,7 @@ final class Blocks
         if ($id === null || $size === false || $size[0] === 0) {
             return $below;
         }
-        $line = $this->image($id, $node->int('width', $size[0]) * 0.75, $size[1] / $size[0], $indent, $width, $node->string('href') ?? '');
+        $line = $this->image($id, $node->int('width', $size[0]) * 0.75, $size[1] / $size[0], $indent, $width, $node->string('href') ?? '', $node->string('alt') ?? '');
         $figure = $node->int('figure', 0);
         if ($figure > 0 && !isset($this->figures[$figure])) {
             $this->figures[$figure] = 1;
@@ -253,12 +257,12 @@ final class Blocks
     }
 
     /** @param float $wide in points; a picture is never wider than the text, nor higher than a page */
-    private function image(string $id, float $wide, float $aspect, float $indent, float $width, string $link): Line
+    private function image(string $id, float $wide, float $aspect, float $indent, float $width, string $link, string $says): Line
     {
         $wide = min($wide, $width - $indent, $this->tallest * 0.92 / $aspect);
         $high = $wide * $aspect;
 
-        return new Line($high, $high, [new Piece(Piece::PICTURE, $indent, 0.0, $wide, $high, $id, link: $link)]);
+        return new Line($high, $high, [new Piece(Piece::PICTURE, $indent, 0.0, $wide, $high, $id, link: $link, says: $says)]);
     }
 
     private function table(Node $table, float $indent): Group

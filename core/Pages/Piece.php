@@ -21,6 +21,8 @@ final readonly class Piece
      * @param string $colour of text and rule, or what fills a box; six hexadecimal digits after a #
      * @param string $link   an address, or # and the name of a place; empty for none
      * @param string $marks  what is drawn with a text: u under it, s through it
+     * @param string $says   what a picture shows; the whole title, where a heading begins
+     * @param int    $level  of the heading that begins here; 0 for none
      */
     public function __construct(
         public string $kind,
@@ -34,10 +36,12 @@ final readonly class Piece
         public string $colour = '#000000',
         public string $link = '',
         public string $marks = '',
+        public string $says = '',
+        public int $level = 0,
     ) {}
 
     public function moved(float $x, float $y): self
     {
-        return new self($this->kind, $this->x + $x, $this->y + $y, $this->width, $this->height, $this->text, $this->face, $this->size, $this->colour, $this->link, $this->marks);
+        return new self($this->kind, $this->x + $x, $this->y + $y, $this->width, $this->height, $this->text, $this->face, $this->size, $this->colour, $this->link, $this->marks, $this->says, $this->level);
     }
 }

@@ -127,8 +127,6 @@ export default function intake() {
                 const { token, name } = await this.work('Sending the file', () => waiting(file, (worked) => { this.worked = worked; }));
                 this.token = token;
                 this.fileName = name;
-                // Our own Markdown, and most of others', begins with the title.
-                this.firstIsTitle = this.isMarkdown;
                 await this.look();
             } catch (error) {
                 this.error = error.message;
@@ -140,7 +138,6 @@ export default function intake() {
                 const { name } = await send('GET', `/intake/files/${token}`);
                 this.token = token;
                 this.fileName = name;
-                this.firstIsTitle = this.isMarkdown;
                 await this.look();
             } catch (error) {
                 this.error = error.message;

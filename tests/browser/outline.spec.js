@@ -142,6 +142,7 @@ test('a note keeps what this editor does not edit', async ({ page }) => {
     await writer.type('[n]', 'After');
     await writer.saved();
     await page.goto(`${page.url()}/hand-over`);
+    await page.getByRole('radio', { name: 'Web page html' }).check({ force: true });
     await expect(page.getByLabel('Preview').getByRole('cell', { name: 'd', exact: true })).toBeVisible();
     await expect(page.getByLabel('Preview').getByText('After', { exact: true })).toBeVisible();
 });

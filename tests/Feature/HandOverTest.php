@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\User;
+use App\Store\NewIds;
+use App\Store\PlanStore;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Tests\Core\Build\Build;
+use Tests\Core\Build\Package;
+
+final class HandOverTest extends TestCase
+{
+    private string $address;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $plan = Build::plan("Tide\n  Mud\nWall\nEmpty", new NewIds());
+        $plan = $plan->with($plan->topic(Build::id($plan, 'Mud'))->withNote(Build::note('Every tide leaves a skin of silt.')));
+        $this->row = app(PlanStore::class)->create($this->user, $plan);
+        $this->address = "/plans/{$this->row->id}/hand-over";
+    }
+
+    public function testThePreviewIsThePagesAndSaysWhatIsLeftOut(): void
+    {
+        $this->get("{$this->address}/preview?format=docx&empty=0")->assertOk()->assertSee('<svg class="paper" id="page-1"', false)->assertSee('aria-label="1.1 Mud"', false)
+            ->assertSee('2 pages as in PDF; your word processor may break them elsewhere')->assertSee('2 empty sections left out');
+        $this->get("{$this->address}/preview?format=pdf")->assertDontSee('may break them elsewhere');
+        $this->get("{$this->address}/preview?format=md")->assertSee('## 1 Tide');
+        $this->get("{$this->address}/preview?format=epub")->assertSee('Every tide leaves a skin of silt.');
+    }
+
+    public function testEveryFormatIsHandedOver(): void
+    {
+        foreach (['docx' => 'PK', 'odt' => 'PK', 'pdf' => '%PDF-1.7', 'html' => '<!doctype html>', 'pages' => 'PK', 'epub' => 'PK', 'md' => '# ', 'tex' => '\documentclass', 'txt' => 'Test plan', 'opml' => '<?xml', 'csv' => 'level,number', 'svg' => '<?xml', 'map-pdf' => '%PDF'] as $format => $start) {
+            $answer = $this->get("{$this->address}/file?format={$format}")->assertOk();
+            self::assertStringStartsWith($start, $answer->streamedContent(), $format);
+        }
+        $this->get("{$this->address}/file?format=exe")->assertSessionHasErrors('format');
+        $this->actingAs($this->other())->get("{$this->address}/file?format=docx")->assertNotFound();
+    }
+
+    public function testChoicesAreKeptForThePlan(): void
+    {
+        $this->putJson($this->address, ['format' => 'odt', 'contents' => '0', 'heading_depth' => '2', 'draft_style' => 'manuscript'])->assertNoContent();
+        $this->get($this->address)->assertOk()->assertSee('data-format="odt"', false)->assertSee('<option value="manuscript" selected>', false)->assertDontSee('name="contents" checked', false);
+        $this->putJson($this->address, ['heading_depth' => '99'])->assertUnprocessable();
+    }
+
+    public function testStylesAreKeptUnderANameAndUsed(): void
+    {
+        $settings = $this->getJson('/styles')->assertOk()->json('essay.settings');
+        $this->postJson('/styles', ['settings' => ['name' => 'Report'] + $settings])->assertUnprocessable()->assertJsonPath('message', '“Report” is one of Embrel’s own styles. Give yours another name.');
+        $this->postJson('/styles', ['settings' => ['size' => 900] + $settings])->assertUnprocessable();
+        $id = $this->postJson('/styles', ['settings' => ['name' => 'For Ms Reed', 'header' => ['Period 4', '', '']] + $settings])->assertOk()->json('id');
+        self::assertSame($id, $this->postJson('/styles', ['settings' => ['name' => 'For Ms Reed', 'header' => ['Period 5', '', '']] + $settings])->json('id'), 'The same name is the same style.');
+        $this->get("{$this->address}/preview?format=docx&draft_style={$id}")->assertSee('Period 5');
+        $this->actingAs($this->other())->getJson('/styles')->assertJsonMissingPath($id);
+        $this->deleteJson("/styles/{$id}")->assertNoContent();
+        $this->actingAs($this->user)->getJson('/styles')->assertJsonPath("{$id}.name", 'For Ms Reed');
+        $this->deleteJson("/styles/{$id}")->assertNoContent();
+        $this->getJson('/styles')->assertJsonMissingPath($id);
+    }
+
+    public function testATemplateOfOnesOwn(): void
+    {
+        $file = Package::docx('', '<w:style w:type="paragraph" w:styleId="meins1"><w:name w:val="Meine Ebene"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr></w:style>');
+        $id = $this->post('/templates', ['file' => UploadedFile::fake()->createWithContent('school.dotx', $file)])->assertOk()->json('id');
+        $this->getJson("/templates/{$id}")->assertOk()->assertJsonFragment(['style' => 'Heading1', 'label' => 'Heading, level 1', 'takes' => 'meins1', 'guessed' => true]);
+        $this->putJson("/templates/{$id}", ['styles' => ['Quote' => 'meins1', 'Nonsense' => 'x']])->assertNoContent();
+        $this->getJson("/templates/{$id}")->assertJsonFragment(['style' => 'Quote', 'label' => 'Quotation', 'takes' => 'meins1', 'guessed' => false]);
+        $parts = Package::parts($this->get("{$this->address}/file?format=docx&template={$id}")->streamedContent());
+        self::assertStringContainsString('<w:pStyle w:val="meins1"/>', $parts['word/document.xml']);
+        self::assertStringNotContainsString('meins1', Package::parts($this->get("{$this->address}/file?format=odt&template={$id}")->streamedContent())['content.xml'], 'It is of use for its own kind alone.');
+        $this->post('/templates', ['file' => UploadedFile::fake()->createWithContent('x.docx', 'no document')], ['Accept' => 'application/json'])->assertUnprocessable();
+        $this->post('/templates', ['file' => UploadedFile::fake()->createWithContent('x.exe', $file)], ['Accept' => 'application/json'])->assertUnprocessable();
+        $this->actingAs($this->other())->getJson("/templates/{$id}")->assertNotFound();
+    }
+
+    public function testLongWorkGoesThroughTheQueue(): void
+    {
+        config(['queue.default' => 'sync']);
+        $task = $this->postJson("{$this->address}/task?format=odt&contents=0")->assertOk()->json('address');
+        $done = $this->getJson($task)->assertOk()->assertJsonPath('state', 'done')->json('result');
+        self::assertSame('Test plan.odt', $done['name']);
+        $this->get($done['file'])->assertOk()->assertDownload('Test plan.odt');
+        $this->actingAs($this->other())->getJson($task)->assertNotFound();
+        $this->get($done['file'])->assertNotFound();
+    }
+
+    public function testWhatFailsInTheQueueIsSaid(): void
+    {
+        config(['queue.default' => 'sync']);
+        DB::table('tasks')->insert(['id' => Build::ulid(5), 'user_id' => $this->user->id, 'kind' => 'intake', 'given' => '{"token":"gone"}', 'created_at' => now(), 'updated_at' => now()]);
+        \App\Jobs\RunTask::dispatch(Build::ulid(5));
+        $this->getJson('/tasks/' . Build::ulid(5))->assertJsonPath('state', 'failed')->assertJsonPath('says', 'The file is not here any more. Choose it again.');
+    }
+
+    public function testADraftComesHome(): void
+    {
+        $docx = $this->get("{$this->address}/file?format=docx")->streamedContent();
+        $parts = Package::parts($docx);
+        $parts['word/document.xml'] = str_replace(['>Wall</w:t></w:r><w:bookmarkEnd', 'skin of silt'], ['>The wall</w:t></w:r><w:bookmarkEnd', 'coat of silt'], $parts['word/document.xml']);
+        $token = $this->post('/intake/files', ['file' => UploadedFile::fake()->createWithContent('back.docx', Package::zip($parts))])->assertOk()->json('token');
+        $this->get("/plans/{$this->row->id}/way-back")->assertOk();
+        $changes = $this->postJson("/plans/{$this->row->id}/way-back", ['token' => $token])->assertOk()->assertJsonPath('sure', 1)->json('changes');
+        self::assertSame(['rewritten', 'retitled'], array_column($changes, 'kind'));
+        $this->actingAs($this->other())->postJson("/plans/{$this->row->id}/way-back", ['token' => $token])->assertNotFound();
+        $this->actingAs($this->user)->postJson("/plans/{$this->row->id}/way-back/accept", ['token' => $token, 'keys' => array_column($changes, 'key')])->assertOk();
+        $plan = app(PlanStore::class)->load($this->row->refresh(), true);
+        self::assertSame("Tide\n  Mud\nThe wall\nEmpty", Build::outline($plan));
+        self::assertSame('Every tide leaves a coat of silt.', $plan->topic(Build::id($plan, 'Mud'))->note?->plainText());
+        $this->step('undo')->assertOk();
+        self::assertSame("Tide\n  Mud\nWall\nEmpty", Build::outline(app(PlanStore::class)->load($this->row->refresh())));
+        $this->postJson("/plans/{$this->row->id}/way-back", ['token' => $token])->assertUnprocessable()->assertJsonPath('message', 'The file is not here any more. Choose it again.');
+    }
+
+    private ?User $another = null;
+
+    private function other(): User
+    {
+        return $this->another ??= $this->account('other');
+    }
+}

@@ -1,0 +1,168 @@
+import { expect, test } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { findings, Writer } from './writer.js';
+
+const part = (file, name) => execFileSync('unzip', ['-p', file, name], { encoding: 'utf8' });
+
+/** A plan whose sections have words, at its hand-over page. */
+async function atHandOver(page, title = 'The Sea Wall') {
+    const writer = new Writer(page);
+    await writer.signUp();
+    await page.goto('/intake');
+    const words = 'The marsh stands between the wall and the sea. '.repeat(20);
+    const sections = ['Tide', 'Wall', 'Shore'].map((name) => `# ${name}\n\n${words}\n\n## ${name} in detail\n\n> quoted here\n\n${words}\n`).join('\n');
+    await page.getByLabel('File', { exact: true }).setInputFiles({ name: `${title}.md`, mimeType: 'text/markdown', buffer: Buffer.from(`${sections}\n# Empty\n`) });
+    await page.getByRole('button', { name: 'Take it as a new plan' }).click();
+    await page.waitForURL(/plans\/\w+$/);
+    await page.goto(`${page.url()}/hand-over`);
+    await expect(page.getByRole('group', { name: 'Page 1' })).toBeVisible();
+    return writer;
+}
+
+const format = (page, name) => page.getByRole('radio', { name }).check({ force: true });
+
+async function downloaded(page, info, button = page.getByRole('link', { name: 'Download the draft' })) {
+    const download = page.waitForEvent('download');
+    await button.click();
+    const file = info.outputPath((await download).suggestedFilename());
+    await (await download).saveAs(file);
+    return file;
+}
+
+test('the pages follow each choice, lead to each other, and say what is left out', async ({ page }) => {
+    const writer = await atHandOver(page);
+    const preview = page.getByLabel('Preview');
+    await expect(page.getByText(/^\d pages as in PDF; your word processor may break them elsewhere/)).toBeVisible();
+    await expect(preview.getByRole('heading', { name: '1 Tide', exact: true })).toBeVisible();
+    await page.getByLabel('Numbering').selectOption('essay');
+    await expect(preview.getByRole('heading', { name: 'I. Tide', exact: true })).toBeVisible();
+    await page.getByLabel('Sections without text').uncheck();
+    await expect(page.getByText('1 empty section left out')).toBeVisible();
+    await expect(preview.getByRole('heading', { name: /Empty/ })).toHaveCount(0);
+    await page.getByLabel('Style', { exact: true }).last().selectOption('manuscript');
+    await expect(preview.getByText(/The Sea Wall \//).first()).toBeVisible();
+    await preview.getByRole('link', { name: /Shore in detail/ }).first().click();
+    await expect(preview.getByRole('heading', { name: /Shore in detail/ })).toBeInViewport();
+    await page.getByLabel('Contents page').uncheck();
+    await expect(preview.getByText('Contents', { exact: true })).toHaveCount(0);
+    expect(await findings(page)).toEqual([]);
+    await page.reload();
+    await expect(page.getByLabel('Numbering')).toHaveValue('essay');
+    await expect(page.getByLabel('Contents page')).not.toBeChecked();
+    expect(writer.problems).toEqual([]);
+});
+
+test('every format comes as a file', async ({ page }, info) => {
+    const writer = await atHandOver(page);
+    const starts = { 'Word processor docx': 'PK', 'OpenDocument odt': 'PK', 'PDF pdf': '%PDF', 'Web page html': '<!doctype html>', 'Web pages zip': 'PK', 'E-book epub': 'PK', 'Markdown md': '# The Sea Wall', 'LaTeX tex': '\\documentclass', 'Numbered text txt': 'The Sea Wall', 'Outline file opml': '<?xml', 'Table csv': 'level,number' };
+    for (const [name, start] of Object.entries(starts)) {
+        await format(page, name);
+        await expect(page.getByRole('link', { name: 'Download the draft' })).toHaveAttribute('href', new RegExp(`format=${{ zip: 'pages' }[name.split(' ').pop()] ?? name.split(' ').pop()}\\b`));
+        const file = await downloaded(page, info);
+        expect(readFileSync(file, 'latin1').startsWith(start), name).toBe(true);
+    }
+    expect(writer.problems).toEqual([]);
+});
+
+test('a style is changed, kept under a name, used and removed', async ({ page }, info) => {
+    const writer = await atHandOver(page);
+    await page.getByRole('button', { name: 'Change this style…' }).click();
+    const dialog = page.getByRole('dialog', { name: 'How the draft is set' });
+    await dialog.getByLabel('Kept under the name').fill('For Ms Reed');
+    await dialog.getByLabel('Font of the text').fill('Georgia');
+    await dialog.getByLabel('Line spacing').fill('1.8');
+    await dialog.getByLabel('Head of the pages, right').fill('Period 4, {author}');
+    await dialog.getByLabel('A page of its own for the title').check();
+    await dialog.getByLabel('Words', { exact: true }).check();
+    expect(await findings(page)).toEqual([]);
+    await dialog.getByRole('button', { name: 'Keep and use' }).click();
+    await expect(dialog).toBeHidden();
+    await expect(page.getByLabel('Preview').getByText('Period 4,').first()).toBeVisible();
+    await expect(page.getByLabel('Preview').getByText(/^about \d+ words|^about [\d,]+ words/)).toBeVisible();
+    const file = await downloaded(page, info);
+    expect(part(file, 'word/styles.xml')).toContain('w:ascii="Georgia"');
+    expect(part(file, 'word/header1.xml')).toContain('Period 4, ');
+    await page.getByRole('button', { name: 'Change this style…' }).click();
+    await dialog.getByRole('button', { name: 'Remove this style' }).click();
+    await expect(page.getByLabel('Preview').getByText('Period 4,')).toHaveCount(0);
+    expect(writer.problems).toEqual([]);
+});
+
+test('a template of one’s own is used, and which of its styles is for what can be changed', async ({ page }, info) => {
+    const writer = await atHandOver(page);
+    const own = await downloaded(page, info);
+    await page.getByLabel('A document as a template', { exact: false }).or(page.locator('input[accept*=".dotx"]')).setInputFiles(own);
+    const dialog = page.getByRole('dialog', { name: 'Which style of the template for what' });
+    await expect(dialog.getByLabel('Heading, level 1')).toHaveValue('Heading1');
+    await dialog.getByLabel('Quotation').selectOption('Code');
+    await dialog.getByRole('button', { name: 'Use these' }).click();
+    await expect(dialog).toBeHidden();
+    await expect(page.getByRole('link', { name: 'Download the draft' })).toHaveAttribute('href', /template=\w{26}/);
+    const draft = part(await downloaded(page, info), 'word/document.xml');
+    expect(draft).toMatch(/<w:pStyle w:val="Code"\/>(?:(?!<\/w:p>).)*quoted here/);
+    await page.locator('input[accept*=".dotx"]').setInputFiles({ name: 'broken.docx', mimeType: 'application/octet-stream', buffer: Buffer.from('nothing') });
+    await expect(page.getByRole('alert').filter({ hasText: 'This template cannot be used' })).toBeVisible();
+    expect(writer.problems).toEqual([]);
+});
+
+test('a long draft is made in the queue, with its progress, and comes when it is ready', async ({ page }, info) => {
+    test.slow();
+    const writer = new Writer(page);
+    await writer.signUp();
+    await page.goto('/intake');
+    const text = Array.from({ length: 70 }, (_, i) => `# Chapter ${i}\n\n${'The marsh stands between the wall and the sea. '.repeat(100)}\n`).join('\n');
+    await page.getByLabel('File', { exact: true }).setInputFiles({ name: 'Long.md', mimeType: 'text/markdown', buffer: Buffer.from(text) });
+    await page.getByRole('button', { name: 'Take it as a new plan' }).click();
+    await page.waitForURL(/plans\/\w+$/);
+    await page.goto(`${page.url()}/hand-over`);
+    await expect(page.getByRole('group', { name: 'Page 1' })).toBeVisible();
+    await format(page, 'OpenDocument odt');
+    await expect(page.getByText(/63,\d+ words/)).toBeVisible();
+    const file = await downloaded(page, info);
+    expect(file).toMatch(/Long\.odt$/);
+    expect(part(file, 'content.xml')).toContain('Chapter 69');
+    expect(writer.problems).toEqual([]);
+});
+
+test('a draft that was changed elsewhere comes home', async ({ page }, info) => {
+    const writer = await atHandOver(page);
+    const file = await downloaded(page, info);
+    const changed = info.outputPath('changed.docx');
+    execFileSync('python3', ['-c', `
+import sys, zipfile
+old, new = zipfile.ZipFile(sys.argv[1]), zipfile.ZipFile(sys.argv[2], 'w')
+for name in old.namelist():
+    data = old.read(name)
+    if name == 'word/document.xml':
+        data = data.decode().replace('>Wall</w:t></w:r><w:bookmarkEnd', '>The sea wall</w:t></w:r><w:bookmarkEnd').replace('quoted here', 'quoted there', 1).encode()
+    new.writestr(name, data)
+new.close()`, file, changed]);
+    await page.getByRole('link', { name: 'take its changes in' }).click();
+    await page.getByLabel('File', { exact: true }).setInputFiles(changed);
+    const differences = page.getByRole('list', { name: 'Differences' }).getByRole('listitem');
+    await expect(differences).toHaveCount(2);
+    await expect(page.getByText('7 sections were found again by their hidden marks: this is sure.')).toBeVisible();
+    await expect(differences.filter({ hasText: 'retitled' })).toContainText('The sea wall');
+    expect(await findings(page)).toEqual([]);
+    await differences.filter({ hasText: 'rewritten' }).getByRole('checkbox').uncheck();
+    await page.getByRole('button', { name: 'Take in 1 of 2' }).click();
+    await writer.expectOutline(['1 Tide', '  1.1 Tide in detail', '2 The sea wall', '  2.1 Wall in detail', '3 Shore', '  3.1 Shore in detail', '4 Empty'].join('\n'));
+    expect(writer.problems).toEqual([]);
+});
+
+test('hand over works on a phone, in the dark, and with nothing in the plan', async ({ browser }) => {
+    const context = await browser.newContext({ viewport: { width: 390, height: 844 }, colorScheme: 'dark' });
+    const page = await context.newPage();
+    const writer = new Writer(page);
+    await writer.signUp();
+    await page.getByRole('textbox', { name: 'What are you going to write?' }).fill('Nothing yet');
+    await page.keyboard.press('Enter');
+    await page.waitForURL(/plans\/\w+/);
+    await page.goto(`${page.url().split('?')[0]}/hand-over`);
+    await expect(page.getByRole('group', { name: 'Page 1' })).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    expect(await findings(page)).toEqual([]);
+    expect(writer.problems).toEqual([]);
+    await context.close();
+});
