@@ -40,7 +40,7 @@ test('the pages follow each choice, lead to each other, and say what is left out
     await page.getByLabel('Sections without text').uncheck();
     await expect(page.getByText('1 empty section left out')).toBeVisible();
     await expect(preview.getByRole('heading', { name: /Empty/ })).toHaveCount(0);
-    await page.getByLabel('Style', { exact: true }).last().selectOption('manuscript');
+    await page.getByRole('combobox', { name: 'Style', exact: true }).selectOption('manuscript');
     await expect(preview.getByText(/The Sea Wall \//).first()).toBeVisible();
     await preview.getByRole('link', { name: /Shore in detail/ }).first().click();
     await expect(preview.getByRole('heading', { name: /Shore in detail/ })).toBeInViewport();
@@ -147,6 +147,7 @@ new.close()`, file, changed]);
     expect(await findings(page)).toEqual([]);
     await differences.filter({ hasText: 'rewritten' }).getByRole('checkbox').uncheck();
     await page.getByRole('button', { name: 'Take in 1 of 2' }).click();
+    await page.waitForURL(/plans\/\w+$/);
     await writer.expectOutline(['1 Tide', '  1.1 Tide in detail', '2 The sea wall', '  2.1 Wall in detail', '3 Shore', '  3.1 Shore in detail', '4 Empty'].join('\n'));
     expect(writer.problems).toEqual([]);
 });

@@ -93,6 +93,7 @@ test('a file dropped on Plans or on the outline starts its intake', async ({ pag
     await drop(page, 'body', [{ name: 'More.txt', text: 'Wall\n\tStone\n' }]);
     await page.waitForURL(/\/intake\?file=/);
     await page.getByRole('button', { name: 'Take it as a branch' }).click();
+    await page.waitForURL(/plans\/\w+$/);
     await writer.expectOutline(['1 Tide', '  1.1 Mud', '2 More', '  2.1 Wall', '    2.1.1 Stone'].join('\n'));
     await page.goto('/plans');
     await drop(page, 'body', [{ name: 'Four.txt', text: 'A\n' }, { name: 'Five.txt', text: 'B\n' }]);
