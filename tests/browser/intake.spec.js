@@ -43,6 +43,7 @@ test('a document is shown as the tree that it makes, and each choice redraws it'
     await page.getByLabel('Lists become points').uncheck();
     expect(await findings(page)).toEqual([]);
     await page.getByRole('button', { name: 'Take it as a new plan' }).click();
+    await page.waitForURL(/plans\/\w+$/);
     await writer.expectOutline(['1 Tide', '  1.1 Mud', '2 Wall'].join('\n'));
     await expect(page.getByRole('button', { name: 'Harrow Creek', exact: true })).toBeVisible();
     expect(writer.problems).toEqual([]);
