@@ -11,7 +11,8 @@ final class Usage extends \InvalidArgumentException
         usage: embrel convert INPUT OUTPUT [options]
                embrel inspect FILE [--strip-numbers] [--descriptions] [--lists]
 
-        Formats go by extension. In: opml, txt, md. Out: docx, md, opml, txt, svg, pdf.
+        Formats go by extension. In: docx, odt, html, md, opml, txt, csv; zip with one text and its pictures.
+        Out: docx, odt, pdf, html, zip (web pages), epub, md, tex, txt, opml, csv, svg; .map.pdf is the map.
 
           --numbering=decimal|essay|chapter|none   --number-depth=N (1 to 9)
           --heading-depth=N (1 to 9)               --no-notes
@@ -20,6 +21,6 @@ final class Usage extends \InvalidArgumentException
           --style=reed|dense|broad|field|drafting  --no-ground  SVG: without a ground
           --paper=a4|a3|a2|letter|tabloid          --sheets  PDF: in its own size across several
           --descriptions  OPML: read `description` as the note
-          --lists         Markdown: list items become topics also beside headings
+          --lists         documents: list items become topics also beside headings
         TEXT;
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Writer;
 
 use Embrel\Plan\Plan;
+use Embrel\RichText\Note;
 
 /** Counts what a format could not express, and says it in sentences. */
 final class Losses
@@ -19,7 +20,7 @@ final class Losses
         'noteHeading' => 'Headings in notes (%d) are bold lines, as a heading of Markdown would be a section.',
         'inItem' => 'Quotations, code, tables and pictures within list items (%d) stand behind the item.',
         'inQuotation' => 'Lists, tables and pictures within quotations (%d) stand between its paragraphs.',
-        'marks' => 'Underlining and highlighting (%d) have no sign in this format.',
+        'plain' => 'Notes with formatting, lists or tables (%d) are plain lines of text.',
     ];
 
     /** @var array<string, int> */
@@ -44,6 +45,36 @@ final class Losses
         }
 
         return $losses;
+    }
+
+    /** What a branch loses in a format whose notes are plain text. */
+    public static function ofText(Plan $plan, string $from, bool $notes): self
+    {
+        $losses = self::ofPictures($plan, $from);
+        foreach ($notes ? $plan->branch($from) : [] as $id) {
+            $note = $plan->topics[$id]->note;
+            foreach ($note?->find('picture') ?? [] as $_picture) {
+                $losses->note('picture');
+            }
+            if ($note !== null && !self::isPlain($note)) {
+                $losses->note('plain');
+            }
+        }
+
+        return $losses;
+    }
+
+    private static function isPlain(Note $note): bool
+    {
+        foreach ($note->blocks as $block) {
+            foreach ($block->all() as $node) {
+                if ($node->marks !== [] || \in_array($node->type, ['heading', 'bulletList', 'orderedList', 'taskList', 'table', 'codeBlock', 'blockquote'], true)) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
     }
 
     public function note(string $what): void

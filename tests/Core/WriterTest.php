@@ -21,6 +21,8 @@ use Embrel\Plan\Scheme;
 use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
 use Embrel\Reader\Format as Reading;
+use Embrel\RichText\Mark;
+use Embrel\RichText\Node;
 use Embrel\RichText\Note;
 use Embrel\RichText\Schema;
 use Embrel\Writer\Format;
@@ -260,5 +262,18 @@ final class WriterTest extends TestCase
             self::assertNotSame('', $this->write($format, $plan));
         }
         $this->parts($this->write(Format::Docx, $plan));
+    }
+
+    public function testWhatPlainTextCannotHoldIsSaid(): void
+    {
+        $plan = Build::plan("Tide\nWall");
+        $marked = [Node::paragraph([Node::text('high', [new Mark('bold')])], Build::ulid(1)), (new Node('picture', ['picture' => str_repeat('a', 64)]))->withId(Build::ulid(2))];
+        $plan = $plan->with($plan->topic(Build::id($plan, 'Tide'))->withNote(Note::of($marked)))->with($plan->topic(Build::id($plan, 'Wall'))->withNote(Build::note('plain')));
+        $said = ['Pictures in notes (1) are handed over by their captions only.', 'Notes with formatting, lists or tables (1) are plain lines of text.'];
+        foreach ([Format::Csv, Format::Text] as $format) {
+            $out = fopen('php://memory', 'w+') ?: throw new \RuntimeException('No memory.');
+            self::assertEqualsCanonicalizing($said, $format->writer()->write($plan, new Choices(), $out, $this->folder));
+            self::assertSame([], $format->writer()->write($plan, new Choices(notes: false), $out, $this->folder));
+        }
     }
 }

@@ -28,7 +28,7 @@ final class CsvWriter implements Writer
             $row = [$level, $numbering->own($id), $topic->title, $topic->kind->value, $topic->flag->value ?? '', $topic->target->words ?? '', $topic->words === 0 ? '' : $topic->words, implode("\n\n", $paragraphs)];
             fputcsv($out, array_map(self::safe(...), $row), ',', '"', '', "\r\n");
         }
-        $losses = Losses::ofPictures($plan, $choices->from);
+        $losses = Losses::ofText($plan, $choices->from, $choices->notes);
         $losses->also($printed->missing ?? []);
 
         return $losses->sentences();

@@ -49,7 +49,7 @@ final class TextWriter implements Writer
             }
         }
         fwrite($out, $buffer . ($printed === null ? '' : self::references($printed->references)) . ($choices->loose ? $this->loose($plan) : ''));
-        $losses = Losses::ofPictures($plan, $choices->from);
+        $losses = Losses::ofText($plan, $choices->from, $choices->notes);
         $losses->also($printed->missing ?? []);
 
         return $losses->sentences();
