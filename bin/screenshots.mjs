@@ -1,4 +1,5 @@
 import { chromium } from '@playwright/test';
+import { readFileSync } from 'node:fs';
 
 const [, , address, folder] = process.argv;
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] });
@@ -98,6 +99,39 @@ async function research() {
     return one;
 }
 
+/** A document before it is taken in. */
+async function intake(one) {
+    const document = `<title>Cracked bells</title><p>Notes for the workshop day, as the foreman told them.</p>
+<h1>1. Why bells crack</h1><p>Most were never struck wrong. They were <b>hung</b> wrong, and rang against it for a century.</p>
+<h2>1.1 Frost</h2><p>Water in a casting flaw freezes, and the flaw grows.<sup>1</sup></p><h2>1.2 The clapper</h2><ul><li>too heavy</li><li>worn flat, so that it strikes twice</li></ul>
+<h1>2. How they are mended</h1><h2>2.1 Welding</h2><p>In a pit of sand, heated for two days.</p><h4>Who still can</h4><p>Two workshops, and one of them only small bells.</p><h2>2.2 Melting down</h2>
+<table><tr><th>Bell</th><th>Weight</th></tr><tr><td>Tenor</td><td>1.2 t</td></tr></table><h1>3. What is lost</h1><p>The voice of the parish.</p>`;
+    await one.goto(`${address}/intake`);
+    await one.getByLabel('File', { exact: true }).setInputFiles({ name: 'Cracked bells.html', mimeType: 'text/html', buffer: Buffer.from(document) });
+    await one.getByLabel('Take typed numbers off the titles').check();
+    await one.getByLabel('The tree that it makes').getByText('Why bells crack', { exact: true }).waitFor();
+    await one.waitForTimeout(700);
+    return one;
+}
+
+/** The report as an editor sent it back: retitled, rewritten, with a section more and one less. */
+async function wayBack(one) {
+    await one.getByRole('radio', { name: 'Web page html' }).check({ force: true });
+    const download = one.waitForEvent('download');
+    await one.getByRole('link', { name: 'Download the draft' }).click();
+    const html = readFileSync(await (await download).path(), 'utf8');
+    const edited = html
+        .replace(/(<h3[^>]*>(?:(?!<\/h3>).)*)A nursery for bass and mullet/s, '$1A nursery for young fish')
+        .replace('what that would cost, who would lose by it', 'what that would cost us and the parishes, who would gain by it and who would lose')
+        .replace(/<h3[^>]*>(?:(?!<h[1-6]).)*?Carbon in the mud(?:(?!<h[1-6]).)*/s, '')
+        .replace(/(?=<h2[^>]*>(?:(?!<\/h2>).)*Ten years of watching)/s, '<h3>The harbour master</h3><p>He was not asked, and should be.</p>');
+    await one.getByRole('link', { name: 'take its changes in' }).click();
+    await one.getByLabel('File', { exact: true }).setInputFiles({ name: 'Bringing Back the Tide, from the editor.html', mimeType: 'text/html', buffer: Buffer.from(edited) });
+    await one.getByRole('list', { name: 'Differences' }).waitFor();
+    await one.waitForTimeout(500);
+    return one;
+}
+
 const shot = (one, name) => one.screenshot({ path: `${folder}/${name}.png` });
 
 const main = await page();
@@ -142,15 +176,12 @@ for (const [view, name] of [['All notes in order', 'notes'], ['Sources', 'source
     await shot(main, name);
 }
 await main.getByRole('link', { name: 'Hand over', exact: true }).click();
-await main.getByLabel('Preview').getByText('Contents').waitFor();
-await shot(main, 'hand-over');
-await main.goto(`${address}/intake`);
-await main.getByLabel(/paste text/).fill('1. Why bells crack\n\t1.1 Frost\n\t1.2 The clapper\n2. How they are mended\n\t2.1 Welding\n\t\tWho still can\n\t2.2 Melting down\n3. What is lost');
-await main.getByLabel('Title of the plan').fill('Cracked bells');
-await main.getByLabel('Take typed numbers off the titles').check();
-await main.getByLabel('The tree that it makes').getByText('Why bells crack', { exact: true }).waitFor();
+await main.getByRole('radio', { name: 'Word processor docx' }).check({ force: true });
+await main.getByRole('group', { name: 'Page 2' }).waitFor();
 await main.waitForTimeout(500);
-await shot(main, 'intake');
+await shot(main, 'hand-over');
+await shot(await wayBack(main), 'way-back');
+await shot(await intake(main), 'intake');
 await shot(await history(), 'history');
 await shot(await research(), 'sorting-out');
 const dark = await page({ colorScheme: 'dark' });

@@ -12,13 +12,13 @@ final class Outline
 {
     private const SHOWN = 400;
 
-    /** @return array{title: string, count: int, words: int, pictures: int, rows: list<array{level: int, title: string, words: int, dye: string|null}>} */
+    /** @return array{title: string, count: int, words: int, opening: int, pictures: int, rows: list<array{level: int, title: string, words: int, dye: string|null}>} */
     public static function of(Plan $plan): array
     {
         $rows = [];
         $dye = null;
         $count = 0;
-        $words = $plan->topic(Plan::ROOT)->words;
+        $words = $opening = $plan->topic(Plan::ROOT)->words;
         $pictures = self::pictures($plan->topic(Plan::ROOT));
         foreach ($plan->walk() as $id => $level) {
             $topic = $plan->topic($id);
@@ -30,7 +30,7 @@ final class Outline
             }
         }
 
-        return ['title' => $plan->title(), 'count' => $count, 'words' => $words, 'pictures' => $pictures, 'rows' => $rows];
+        return ['title' => $plan->title(), 'count' => $count, 'words' => $words, 'opening' => $opening, 'pictures' => $pictures, 'rows' => $rows];
     }
 
     private static function pictures(Topic $topic): int

@@ -86,6 +86,9 @@ export default function intake() {
             const pictures = this.seen.pictures ? `, ${this.seen.pictures} ${this.seen.pictures === 1 ? 'picture' : 'pictures'}` : '';
             return `${this.seen.count.toLocaleString('en')} ${this.seen.count === 1 ? 'topic' : 'topics'}, ${this.seen.words.toLocaleString('en')} words in notes${pictures}`;
         },
+        get opening() {
+            return this.seen.opening ? `Opening note, ${this.seen.opening.toLocaleString('en')} ${this.seen.opening === 1 ? 'word' : 'words'}` : '';
+        },
         get rest() {
             return this.seen.count > this.seen.rows.length ? `and ${(this.seen.count - this.seen.rows.length).toLocaleString('en')} more` : '';
         },

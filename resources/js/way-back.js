@@ -12,6 +12,13 @@ const shortened = (text, isFirst, isLast) => {
     return `${isFirst ? '' : text.slice(0, NEAR)} … ${isLast ? '' : text.slice(-NEAR)}`;
 };
 
+/** What one of the two says: the words that stayed, and those that only it has. */
+const side = (change, own, label) => {
+    const words = change.words.map(([sign, text], i, all) => ({ key: i, sign, text: sign === '=' ? shortened(text, i === 0, i === all.length - 1) : text }));
+    const said = words.filter(({ sign }) => sign === '=' || sign === own);
+    return { label, words: said.map(({ key, sign, text }) => ({ key, sign: SIGNS[sign], text })), isEmpty: said.length === 0 };
+};
+
 /** A draft that comes home: what differs, and what of it is taken into the plan. */
 export default function wayBack() {
     return {
@@ -78,7 +85,7 @@ export default function wayBack() {
                 this.changes = this.compared.changes.map((change) => ({
                     ...change,
                     where: [change.says, change.sure < 1 ? `${Math.round(change.sure * 100)} % sure` : ''].filter(Boolean).join(' · '),
-                    words: change.words.map(([sign, text], i, all) => ({ key: i, sign: SIGNS[sign], text: sign === '=' ? shortened(text, i === 0, i === all.length - 1) : text })),
+                    sides: change.words.length ? [side(change, '-', 'In the plan'), side(change, '+', 'In the draft')] : [],
                 }));
                 this.taken = this.changes.filter((change) => change.sure >= 0.9 && change.kind !== 'removed').map((change) => change.key);
             } catch (error) {

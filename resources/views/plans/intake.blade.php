@@ -10,7 +10,7 @@
             <p class="mt-2" x-show="isFile" x-cloak><button type="button" class="link" x-on:click="clearFile">Paste text instead</button></p>
             <label class="field mt-3" x-show="isPasted"><span>Or paste text: a line a topic, indented where it goes deeper</span><textarea rows="9" x-model="text" spellcheck="false" style="tab-size:4"></textarea></label>
             <div x-show="isOne">
-                <h2>How to read it</h2>
+                <h2 class="mt-4">How to read it</h2>
                 <label class="choice"><span>Title of the plan</span><input class="box" x-model="title" maxlength="1000" placeholder="From the file"></label>
                 <label class="choice" x-show="isPasted"><span>It is Markdown</span><input type="checkbox" x-model="markdown"></label>
                 <label class="choice"><span>Notes too, not the titles alone</span><input type="checkbox" x-model="notes"></label>
@@ -39,7 +39,7 @@
                     <ul class="said mb-3" style="display:block" x-show="repairs.length">
                         <template x-for="repair in repairs" x-bind:key="repair"><li x-text="repair"></li></template>
                     </ul>
-                    <ul class="seen-tree"><template x-for="row in rows" x-bind:key="row.key"><li x-bind:class="row.kind" x-bind:style="row.style"><span x-text="row.name"></span><em x-text="row.note"></em></li></template><li class="hint" x-show="rest" x-text="rest"></li></ul>
+                    <ul class="seen-tree"><li class="hint" x-show="opening" x-text="opening"></li><template x-for="row in rows" x-bind:key="row.key"><li x-bind:class="row.kind" x-bind:style="row.style"><span x-text="row.name"></span><em x-text="row.note"></em></li></template><li class="hint" x-show="rest" x-text="rest"></li></ul>
                 </section>
             </template>
         </main>
