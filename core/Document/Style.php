@@ -130,7 +130,13 @@ final readonly class Style
     {
         $font = $all->string($key);
 
-        return preg_match('/\A[\p{L}\p{N}][\p{L}\p{N} _.-]{0,59}\z/u', $font) === 1 ? $font : throw MalformedShape::expected('the name of a font', "style.{$key}");
+        return self::isFont($font) ? $font : throw MalformedShape::expected('the name of a font', "style.{$key}");
+    }
+
+    /** Whether it can be the name of a font, and nothing that would break out of where names of fonts stand. */
+    public static function isFont(string $name): bool
+    {
+        return preg_match('/\A[\p{L}\p{N}][\p{L}\p{N} _.-]{0,59}\z/u', $name) === 1;
     }
 
     private static function number(mixed $value, float $least, float $most, string $key): float

@@ -7,8 +7,10 @@ namespace Embrel\Writer;
 use Embrel\Archive\BadPackage;
 use Embrel\Archive\BrokenXml;
 use Embrel\Archive\Package;
+use Embrel\Document\Pictures;
 use Embrel\Document\Style;
 use Embrel\Document\Template;
+use Embrel\Limits;
 use Embrel\Writer\Docx\StyleNames;
 
 /** The styles that a template has, which of ours each of them stands for, and its page. */
@@ -38,21 +40,34 @@ final readonly class TemplateStyles
     /**
      * @param array<string, array{name: string, level: int|null}> $known   paragraph style of the template by id → its name and heading level from 1
      * @param array<string, string>                               $guessed our style → the one of the template that is like it
-     * @param array<string, mixed>                                $page    settings of Style that its page and text have
      */
-    private function __construct(public array $known, public array $guessed, private array $page, private Template $template) {}
+    private function __construct(public array $known, public array $guessed, private Package $package, private Template $template) {}
 
     /** @throws \DomainException with a sentence for the person */
     public static function of(Template $template): self
     {
-        try {
+        return self::asked(static function () use ($template): self {
             $package = Package::ofBytes($template->bytes);
-            [$known, $page] = $template->kind === 'odt' ? Odt\OdtTemplate::styles($package) : Docx\DocxTemplate::styles($package);
+            $known = $template->kind === 'odt' ? Odt\OdtTemplate::styles($package) : Docx\DocxTemplate::styles($package);
+
+            return new self($known, self::guesses($known), $package, $template);
+        });
+    }
+
+    /**
+     * @template T
+     *
+     * @param \Closure(): T $question
+     *
+     * @return T
+     */
+    private static function asked(\Closure $question): mixed
+    {
+        try {
+            return $question();
         } catch (BadPackage|BrokenXml $why) {
             throw new \DomainException("This template cannot be used: {$why->getMessage()}.");
         }
-
-        return new self($known, self::guesses($known), $page, $template);
     }
 
     /**
@@ -95,9 +110,23 @@ final readonly class TemplateStyles
         return $chosen + $this->guessed;
     }
 
-    /** A style with the page and the text of the template, so that pages are shown nearly as they will be. */
-    public function applied(Style $style): Style
+    /**
+     * A style with the page, the text, the head and the foot of the template: for its pages to be shown, and for
+     * drafts in formats that cannot take the template itself.
+     *
+     * @return array{Style, Pictures|null} with the pictures among which its logo is
+     *
+     * @throws \DomainException with a sentence for the person
+     */
+    public function applied(Style $style, ?Pictures $pictures): array
     {
-        return Style::of($this->page + ['paper' => null] + $style->toArray());
+        [$look, $logo] = self::asked(fn(): array => $this->template->kind === 'odt' ? Odt\OdtTemplate::look($this->package, $this->chosen()) : Docx\DocxTemplate::look($this->package, $this->chosen()));
+        $size = $logo === null ? false : @getimagesizefromstring($logo);
+        if ($logo === null || $size === false || !\in_array($size[2], [\IMAGETYPE_PNG, \IMAGETYPE_JPEG], true) || $size[0] * $size[1] > Limits::PICTURE_PIXELS) {
+            return [Style::of(['logo' => null] + $look + $style->toArray()), $pictures];
+        }
+        $id = hash('sha256', $logo);
+
+        return [Style::of(['logo' => $id] + $look + $style->toArray()), new WithLogo($id, $logo, $pictures)];
     }
 }

@@ -61,7 +61,7 @@ export default function handOver() {
             return [...PAGED, 'html', 'pages', 'epub'].includes(this.format);
         },
         get isTemplated() {
-            return this.format === 'docx' || this.format === 'odt';
+            return ['docx', 'odt', 'pdf'].includes(this.format);
         },
         get isOtherTemplate() {
             const kind = this.$root.querySelector(`[name=template] option[value="${this.template}"]`)?.dataset.kind;

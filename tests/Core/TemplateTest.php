@@ -153,8 +153,64 @@ final class TemplateTest extends TestCase
         self::assertStringContainsString('fo:color="#aa0000"', $parts['styles.xml']);
         self::assertStringContainsString('style:name="Quotations"', $parts['styles.xml']);
         self::assertMatchesRegularExpression('/<style:header><text:p>Test plan <text:span>by Ada Marsh/', $parts['styles.xml']);
-        $applied = TemplateStyles::of(self::odt())->applied(Style::own());
-        self::assertSame([[30.0, 20.0, 30.0, 40.0], 13.0, 'Garamond'], [$applied->margins, $applied->size, $applied->font]);
+        [$look] = TemplateStyles::of(self::odt())->applied(Style::own(), null);
+        self::assertSame([[30.0, 20.0, 30.0, 40.0], 13.0, 'Garamond', ['{title} by {author}', '', '']], [$look->margins, $look->size, $look->font, $look->header]);
+    }
+
+    /** A docx whose text, headings, page, head and foot are set in every way that is read. */
+    private static function looking(): Template
+    {
+        $w = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"';
+        $type = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
+        $field = static fn(string $instruction): string => Package::field($instruction, '7');
+        $parts = Package::parts(Package::docx(
+            '<w:p/>',
+            '<w:docDefaults><w:rPrDefault><w:rPr><w:rFonts w:asciiTheme="minorHAnsi"/><w:sz w:val="23"/></w:rPr></w:rPrDefault></w:docDefaults>'
+            . '<w:style w:type="paragraph" w:default="1" w:styleId="Normal"><w:name w:val="Normal"/><w:pPr><w:spacing w:after="160" w:line="360" w:lineRule="auto"/></w:pPr></w:style>'
+            . '<w:style w:type="paragraph" w:styleId="Text"><w:name w:val="Body Text"/><w:basedOn w:val="Normal"/><w:pPr><w:ind w:firstLine="567"/><w:jc w:val="both"/></w:pPr></w:style>'
+            . '<w:style w:type="paragraph" w:styleId="H1"><w:name w:val="heading 1"/><w:basedOn w:val="Normal"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr><w:rPr><w:rFonts w:ascii="Gill Sans"/><w:sz w:val="40"/></w:rPr></w:style>',
+            [
+                'word/theme/theme1.xml' => '<a:theme xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main"><a:themeElements><a:fontScheme name="x"><a:majorFont><a:latin typeface="Cambria"/></a:majorFont><a:minorFont><a:latin typeface="Candara"/></a:minorFont></a:fontScheme></a:themeElements></a:theme>',
+                'word/header1.xml' => "<w:hdr {$w} xmlns:a=\"http://schemas.openxmlformats.org/drawingml/2006/main\"><w:p><w:r><w:drawing><a:blip r:embed=\"i\"/></w:drawing></w:r><w:r><w:tab/><w:t>Harrow School</w:t></w:r></w:p><w:p><w:pPr><w:jc w:val=\"right\"/></w:pPr><w:r><w:t>{title}</w:t></w:r></w:p></w:hdr>",
+                'word/_rels/header1.xml.rels' => "<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\"><Relationship Id=\"i\" Type=\"{$type}/image\" Target=\"media/logo.png\"/></Relationships>",
+                'word/media/logo.png' => Package::png(60, 20),
+                'word/footer1.xml' => "<w:ftr {$w}><w:p><w:pPr><w:jc w:val=\"center\"/></w:pPr><w:r><w:t xml:space=\"preserve\">page </w:t></w:r>{$field('PAGE')}<w:r><w:t xml:space=\"preserve\"> of </w:t></w:r><w:fldSimple w:instr=\" NUMPAGES \"><w:r><w:t>9</w:t></w:r></w:fldSimple></w:p></w:ftr>",
+            ],
+            "<Relationship Id=\"h\" Type=\"{$type}/header\" Target=\"header1.xml\"/><Relationship Id=\"f\" Type=\"{$type}/footer\" Target=\"footer1.xml\"/><Relationship Id=\"t\" Type=\"{$type}/theme\" Target=\"theme/theme1.xml\"/>",
+        ));
+        $parts['word/document.xml'] = preg_replace('/<w:sectPr>.*<\/w:sectPr>/s', '<w:sectPr><w:headerReference w:type="default" r:id="h"/><w:footerReference w:type="default" r:id="f"/><w:pgSz w:w="12240" w:h="15840"/><w:pgMar w:top="1440" w:right="1134" w:bottom="1440" w:left="1701"/></w:sectPr>', $parts['word/document.xml']) ?? '';
+
+        return new Template('docx', Package::zip($parts));
+    }
+
+    public function testADocumentOfAnotherKindTakesOnItsLook(): void
+    {
+        [$style, $pictures] = TemplateStyles::of(self::looking())->applied(Style::own(), null);
+        self::assertSame(['Candara', 'Gill Sans', 11.5, [20.0, 20.0, 20.0]], [$style->font, $style->headingFont, $style->size, $style->headingSizes]);
+        self::assertSame([1.5, 8.0, 10.0, true], [$style->line, $style->gap, $style->firstLine, $style->isJustified]);
+        self::assertSame(['letter', [25.4, 20.0, 25.4, 30.0]], [$style->paper, $style->margins]);
+        self::assertSame([['{logo}', 'Harrow School', '{title}'], ['', 'page {page} of {pages}', '']], [$style->header, $style->footer]);
+        self::assertSame(Package::png(60, 20), $pictures?->bytes((string) $style->logo));
+
+        $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No stream.');
+        $work = sys_get_temp_dir() . '/embrel-template-' . bin2hex(random_bytes(6));
+        mkdir($work);
+        Format::Odt->writer()->write(self::plan(), new Choices(pictures: $pictures, style: $style, template: self::looking()), $out, $work);
+        rewind($out);
+        $styles = Package::parts((string) stream_get_contents($out))['styles.xml'];
+        exec('rm -rf ' . escapeshellarg($work));
+        self::assertStringContainsString('Harrow School', $styles);
+        self::assertStringContainsString('fo:page-width="215.9mm"', $styles);
+        self::assertMatchesRegularExpression('/draw:image [^>]*Pictures\//', $styles);
+    }
+
+    public function testAPictureThatIsNoneIsNoLogo(): void
+    {
+        $parts = Package::parts(self::looking()->bytes);
+        $parts['word/media/logo.png'] = "\x89PNG and nothing more";
+        [$style, $pictures] = TemplateStyles::of(new Template('docx', Package::zip($parts)))->applied(Style::own(), null);
+        self::assertNull($style->logo);
+        self::assertNull($pictures);
     }
 
     public function testAWordProcessorOpensTheDraft(): void

@@ -75,7 +75,9 @@ final class HandOverTest extends TestCase
         $this->getJson("/templates/{$id}")->assertJsonFragment(['style' => 'Quote', 'label' => 'Quotation', 'takes' => 'meins1', 'guessed' => false]);
         $parts = Package::parts($this->get("{$this->address}/file?format=docx&template={$id}")->streamedContent());
         self::assertStringContainsString('<w:pStyle w:val="meins1"/>', $parts['word/document.xml']);
-        self::assertStringNotContainsString('meins1', Package::parts($this->get("{$this->address}/file?format=odt&template={$id}")->streamedContent())['content.xml'], 'It is of use for its own kind alone.');
+        $other = Package::parts($this->get("{$this->address}/file?format=odt&template={$id}")->streamedContent());
+        self::assertStringNotContainsString('meins1', $other['content.xml'], 'A document of another kind takes on its look alone.');
+        self::assertStringContainsString('fo:margin-left="30mm"', $other['styles.xml']);
         $this->post('/templates', ['file' => UploadedFile::fake()->createWithContent('x.docx', 'no document')], ['Accept' => 'application/json'])->assertUnprocessable();
         $this->post('/templates', ['file' => UploadedFile::fake()->createWithContent('x.exe', $file)], ['Accept' => 'application/json'])->assertUnprocessable();
         $this->actingAs($this->other())->getJson("/templates/{$id}")->assertNotFound();

@@ -30,6 +30,7 @@ use Embrel\Writer\Map\Drawing;
 use Embrel\Writer\Pdf\PdfWriter;
 use Embrel\Writer\Svg\PageSvg;
 use Embrel\Writer\Svg\SvgWriter;
+use Embrel\Writer\WithLogo;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -95,7 +96,7 @@ final class HandOverController
         $from = $request->integer('page');
         $pages = [];
         foreach (\array_slice($book->pages, $from, self::PAGES) as $i => $page) {
-            $pages[] = PageSvg::of($page, $book, $from + $i + 1, static fn(string $id): string => route('plan.picture', [$plan, $id]));
+            $pages[] = PageSvg::of($page, $book, $from + $i + 1, static fn(string $id): string => ($choices->pictures instanceof WithLogo ? $choices->pictures->address($id) : null) ?? route('plan.picture', [$plan, $id]));
         }
         $losses = new Losses();
         $losses->also($document->missing);

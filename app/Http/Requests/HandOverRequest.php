@@ -11,6 +11,7 @@ use App\Store\PlanPictures;
 use App\Store\Styles;
 use App\Store\Templates;
 use Embrel\Document\Counted;
+use Embrel\Document\Pictures;
 use Embrel\Document\Style as DraftStyle;
 use Embrel\Document\Template;
 use Embrel\Draft\Choices;
@@ -114,21 +115,19 @@ final class HandOverRequest extends FormRequest
         return $plan instanceof Plan ? $plan : abort(404);
     }
 
-    /** With the page of the template, where one is used. */
-    private function style(): DraftStyle
+    /** @return array{DraftStyle, Pictures|null} as the template looks, where one is used */
+    private function look(): array
     {
         $style = app(Styles::class)->find($this->person(), $this->string('draft_style')->toString() ?: 'report');
+        $pictures = new PlanPictures($this->plan()->id);
         $template = $this->template();
 
-        return $template === null ? $style : TemplateStyles::of($template)->applied($style);
+        return $template === null ? [$style, $pictures] : TemplateStyles::of($template)->applied($style, $pictures);
     }
 
-    /** A template is of use for documents of its own kind. */
     private function template(): ?Template
     {
-        $template = app(Templates::class)->find($this->person(), $this->string('template')->toString());
-
-        return $template?->kind === $this->writing()->value ? $template : null;
+        return $this->writing()->isPaged() ? app(Templates::class)->find($this->person(), $this->string('template')->toString()) : null;
     }
 
     /** @return array<string, mixed> what was chosen, to be found again at the next hand-over */
@@ -146,6 +145,7 @@ final class HandOverRequest extends FormRequest
     {
         $from = $this->string('from')->toString();
         $numberDepth = $this->input('number_depth');
+        [$style, $pictures] = $this->look();
 
         return new Choices(
             $from !== '' && $plan->has($from) && $plan->home($from) === CorePlan::ROOT ? $from : ($from === '' ? CorePlan::ROOT : abort(404)),
@@ -160,7 +160,7 @@ final class HandOverRequest extends FormRequest
             $this->boolean('seen') ? (new PersonalState())->folds($this->person(), $this->plan()) : [],
             $this->boolean('ground', true),
             $this->boolean('fonts'),
-            new PlanPictures($this->plan()->id),
+            $pictures,
             $this->string('paper')->toString() ?: null,
             $this->boolean('several'),
             $this->boolean('all_sources'),
@@ -171,7 +171,7 @@ final class HandOverRequest extends FormRequest
             $this->boolean('see_also'),
             $this->boolean('sources', true),
             $this->boolean('figures'),
-            $this->style(),
+            $style,
             new Counted($this->boolean('count_titles'), $this->boolean('count_quotations', true), $this->boolean('count_footnotes'), $this->boolean('count_references')),
             now($this->person()->time_zone ?: 'UTC')->format('Y-m-d'),
             $this->has('marks') ? $this->boolean('marks') : null,

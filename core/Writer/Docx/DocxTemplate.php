@@ -8,7 +8,6 @@ use Embrel\Archive\BadPackage;
 use Embrel\Archive\Package;
 use Embrel\Archive\ZipFile;
 use Embrel\Document\Document;
-use Embrel\Document\Style;
 use Embrel\Document\Template;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
@@ -78,43 +77,59 @@ final class DocxTemplate
         return $found;
     }
 
-    /**
-     * @return array{array<string, array{name: string, level: int|null}>, array<string, mixed>} paragraph styles, and settings of its page and text
-     */
+    /** @return array<string, array{name: string, level: int|null}> paragraph style by id → its name and heading level from 1 */
     public static function styles(Package $package): array
     {
-        $template = new self($package);
-        $path = self::path(self::dom($template->part('styles')));
+        $path = self::path(self::dom((new self($package))->part('styles')));
         $known = [];
         foreach (self::all($path, '//w:style[@w:type="paragraph"]') as $style) {
             $level = self::value($path, 'w:pPr/w:outlineLvl', $style);
             $known[$style->getAttributeNS(self::W, 'styleId')] = ['name' => (string) self::value($path, 'w:name', $style), 'level' => $level !== null && (int) $level < 9 ? (int) $level + 1 : null];
         }
-        $page = [];
-        $size = self::value($path, '//w:style[@w:type="paragraph"][@w:default="1"]/w:rPr/w:sz') ?? self::value($path, '//w:docDefaults//w:sz');
-        if ($size !== null && (int) $size >= 12 && (int) $size <= 72) {
-            $page['size'] = (int) $size / 2;
-        }
-        $fonts = self::all($path, '//w:style[@w:type="paragraph"][@w:default="1"]/w:rPr/w:rFonts | //w:docDefaults//w:rFonts');
-        foreach ($fonts as $font) {
-            $name = $font->getAttributeNS(self::W, 'ascii');
-            $name !== '' && preg_match('/\A[\p{L}\p{N}][\p{L}\p{N} _.-]{0,59}\z/u', $name) === 1 ? $page += ['font' => $name, 'heading_font' => $name] : null;
-        }
 
-        return [$known, $page + $template->page()];
+        return $known;
     }
 
-    /** @return array<string, mixed> */
-    private function page(): array
+    /**
+     * @param array<string, string> $chosen our style → the one of the template
+     *
+     * @return array{array<string, mixed>, string|null} settings of Style, and the picture in its head or foot
+     */
+    public static function look(Package $package, array $chosen): array
     {
-        $path = self::path(self::dom($this->package->text($this->main)));
-        $margins = self::all($path, '//w:body/w:sectPr/w:pgMar');
-        if ($margins === []) {
-            return [];
+        $template = new self($package);
+        $theme = $template->name('theme');
+        $look = new TemplateLook(self::path(self::dom($template->part('styles'))), $theme === null ? null : self::path(self::dom($package->text($theme))));
+        $path = self::path(self::dom($package->text($template->main)));
+        $path->registerNamespace('r', Body::R);
+        $section = self::all($path, '//w:body/w:sectPr')[0] ?? null;
+        $settings = $look->text($chosen) + TemplateLook::page($section);
+        $logo = null;
+        foreach (['header', 'footer'] as $line) {
+            $id = $section === null ? null : self::all($path, "w:{$line}Reference[@w:type='default']", $section)[0] ?? null;
+            $name = $id === null ? null : $template->target($template->relationsName(), $id->getAttributeNS(Body::R, 'id'));
+            $part = $name === null ? null : self::path(self::dom($package->text($name)));
+            $settings[$line] = $part === null ? ['', '', ''] : $look->running($part);
+            $blip = $part === null ? null : self::all($part, '//a:blip')[0] ?? null;
+            $picture = $blip === null || $name === null ? null : $template->target(\dirname($name) . '/_rels/' . basename($name) . '.rels', $blip->getAttributeNS(Body::R, 'embed'));
+            $logo ??= $picture === null ? null : $package->text($picture);
         }
-        $sides = array_map(static fn(string $side): float => max(5.0, min(80.0, (float) $margins[0]->getAttributeNS(self::W, $side) / 20 / Style::POINTS)), ['top', 'right', 'bottom', 'left']);
 
-        return ['margins' => array_map(static fn(float $one): float => round($one, 1), $sides)];
+        return [$settings, $logo];
+    }
+
+    /** The part that a relation leads to; null where there is none in the package. */
+    private function target(string $relations, string $id): ?string
+    {
+        foreach ($this->package->has($relations) ? self::dom($this->package->text($relations))->getElementsByTagName('Relationship') : [] as $relation) {
+            $target = $relation->getAttribute('Target');
+            $name = str_starts_with($target, '/') ? ltrim($target, '/') : "{$this->folder}/{$target}";
+            if ($relation->getAttribute('Id') === $id && $this->package->has($name)) {
+                return $name;
+            }
+        }
+
+        return null;
     }
 
     private static function value(\DOMXPath $path, string $query, ?\DOMNode $from = null): ?string

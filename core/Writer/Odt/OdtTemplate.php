@@ -7,7 +7,6 @@ namespace Embrel\Writer\Odt;
 use Embrel\Archive\BadPackage;
 use Embrel\Archive\Package;
 use Embrel\Document\Document;
-use Embrel\Document\Style;
 use Embrel\Document\Template;
 use Embrel\Writer\TemplateFields;
 use Embrel\Writer\TemplateStyles;
@@ -17,7 +16,6 @@ final class OdtTemplate
 {
     private const STYLE = 'urn:oasis:names:tc:opendocument:xmlns:style:1.0';
     private const TEXT = 'urn:oasis:names:tc:opendocument:xmlns:text:1.0';
-    private const FO = 'urn:oasis:names:tc:opendocument:xmlns:xsl-fo-compatible:1.0';
     /** Our style of the word processor's kind → the same in this kind. */
     private const NAMES = [
         'Title' => 'Title', 'Subtitle' => 'Subtitle', 'Author' => 'Author', 'TOCHeading' => 'Contents_20_Heading', 'BodyText' => 'Text_20_body', 'Quote' => 'Quotations', 'ListBullet' => 'List_20_Item', 'Caption' => 'Caption',
@@ -68,12 +66,11 @@ final class OdtTemplate
         return $isRead && $dom->doctype === null ? $dom : throw BadPackage::damaged();
     }
 
-    /** @return array{array<string, array{name: string, level: int|null}>, array<string, mixed>} paragraph styles, and settings of its page and text */
+    /** @return array<string, array{name: string, level: int|null}> paragraph style by name → what it is called and its heading level from 1 */
     public static function styles(Package $package): array
     {
-        $dom = self::dom($package);
         $known = [];
-        foreach ($dom->getElementsByTagNameNS(self::STYLE, 'style') as $style) {
+        foreach (self::dom($package)->getElementsByTagNameNS(self::STYLE, 'style') as $style) {
             if ($style->getAttributeNS(self::STYLE, 'family') === 'paragraph' && $style->parentNode?->localName === 'styles') {
                 $name = $style->getAttributeNS(self::STYLE, 'name');
                 $level = $style->getAttributeNS(self::STYLE, 'default-outline-level');
@@ -81,31 +78,20 @@ final class OdtTemplate
             }
         }
 
-        return [$known, self::page($dom)];
+        return $known;
     }
 
-    /** @return array<string, mixed> */
-    private static function page(\DOMDocument $dom): array
+    /**
+     * @param array<string, string> $chosen our style → the one of the template
+     *
+     * @return array{array<string, mixed>, string|null} settings of Style, and the picture in its head or foot
+     */
+    public static function look(Package $package, array $chosen): array
     {
-        $page = [];
-        foreach ($dom->getElementsByTagNameNS(self::STYLE, 'page-layout-properties') as $layout) {
-            $sides = array_map(static fn(string $side): float => round(max(5.0, min(80.0, self::millimetres($layout->getAttributeNS(self::FO, "margin-{$side}") ?: $layout->getAttributeNS(self::FO, 'margin')))), 1), ['top', 'right', 'bottom', 'left']);
-            $page += ['margins' => $sides];
-        }
-        foreach ($dom->getElementsByTagNameNS(self::STYLE, 'default-style') as $style) {
-            $properties = $style->getAttributeNS(self::STYLE, 'family') === 'paragraph' ? $style->getElementsByTagNameNS(self::STYLE, 'text-properties')->item(0) : null;
-            $size = (float) $properties?->getAttributeNS(self::FO, 'font-size');
-            $page += $size >= 6.0 && $size <= 36.0 ? ['size' => $size] : [];
-            $font = trim((string) $properties?->getAttributeNS(self::STYLE, 'font-name'));
-            $page += preg_match('/\A[\p{L}\p{N}][\p{L}\p{N} _.-]{0,59}\z/u', $font) === 1 ? ['font' => $font, 'heading_font' => $font] : [];
-        }
+        $look = new TemplateLook(self::dom($package));
+        $logo = $look->logo();
 
-        return $page;
-    }
-
-    private static function millimetres(string $length): float
-    {
-        return preg_match('/\A([\d.]+)(cm|mm|in|pt)\z/', $length, $m) === 1 ? (float) $m[1] * ['cm' => 10.0, 'mm' => 1.0, 'in' => 25.4, 'pt' => 1 / Style::POINTS][$m[2]] : 20.0;
+        return [$look->text($chosen) + $look->page(), $logo !== null && $package->has($logo) ? $package->text($logo) : null];
     }
 
     public function name(string $ours): string

@@ -49,7 +49,7 @@
             <p class="row-acts" x-show="isStyled"><button type="button" class="link" x-on:click="editStyle">Change this style…</button></p>
             <label class="choice" x-show="isTemplated"><span>Template of your own</span><select name="template" x-model="template"><option value="">None</option>@foreach ($templates as $id => $template)<option value="{{ $id }}" data-kind="{{ $template['kind'] }}" @selected((string) $id === $one('template', ''))>{{ \Illuminate\Support\Str::limit($template['name'], 40) }}</option>@endforeach</select></label>
             <p class="row-acts" x-show="isTemplated"><button type="button" class="link" x-on:click="pickTemplate">Upload a document…</button> <button type="button" class="link" x-show="template" x-on:click="editTemplate">Which style for what…</button></p>
-            <p class="hint" x-show="isOtherTemplate">This template is of the other kind of document; it is used when you hand over in its own.</p>
+            <p class="hint" x-show="isOtherTemplate">This template is a document of another kind: its fonts, sizes, spacing, page, head and foot are taken on, and the rest of its styles when you hand over in its own.</p>
             <label class="choice" x-show="isMarkable"><span>Marks, so that it can come back</span><input type="checkbox" name="marks" @checked($is('marks'))></label>
             <label class="choice" x-show="isMarkdown"><span>Marks, so that it can come back</span><input type="checkbox" name="md_marks" @checked($is('md_marks', false))></label>
             <details x-show="isDraft"><summary>What counts as words</summary>
