@@ -12,6 +12,8 @@ use Embrel\RichText\Node;
 /** A document while it is read, element after element. */
 final class Reading
 {
+    private const NUMBER_BEFORE = '/\A[\p{L}\p{N}.() ]{1,40}\s\z/u';
+
     public string $title = '';
     public string $subtitle = '';
     public string $author = '';
@@ -59,6 +61,23 @@ final class Reading
     public function under(string $role, int $below, Flow $flow, string $topic, ?string $title = null): void
     {
         $this->topic($role, max(1, $this->level + $below), $flow, $topic, $title);
+    }
+
+    /**
+     * A topic of ours that came back: what it is and how deep it stands says its bookmark, and the level of a heading.
+     *
+     * @param string $before what stood in the paragraph before the bookmark: a number that was typed
+     */
+    public function came(Anchor $anchor, ?int $level, Flow $flow, string $before): void
+    {
+        $text = $flow->plainText();
+        $title = preg_match(self::NUMBER_BEFORE, $before) === 1 && str_starts_with($text, $before) ? substr($text, \strlen($before)) : null;
+        if ($level !== null) {
+            $this->heading($level, $flow, $anchor->topic, $title);
+        } else {
+            $role = ['s' => Element::HEADING, 'q' => Element::QUOTE][$anchor->kind] ?? Element::ITEM;
+            $this->topic($role, max(1, $this->level + $anchor->below), $flow, $anchor->topic, $title);
+        }
     }
 
     private function topic(string $role, int $level, Flow $flow, string $topic, ?string $title): void

@@ -20,7 +20,6 @@ final class BodyReader
 {
     /** Twentieths of a point that our own documents are indented by, a list level. */
     private const STEP = 360;
-    private const NUMBER_BEFORE = '/\A[\p{L}\p{N}.() ]{1,40}\s\z/u';
     private const NO_PROPERTIES = ['style' => '', 'level' => null, 'list' => null, 'indent' => 0, 'hasRule' => false];
 
     private Fields $fields;
@@ -183,7 +182,9 @@ final class BodyReader
         }
         $level = $p['level'] === null ? $this->styles->level($p['style']) : ($p['level'] <= 8 ? $p['level'] + 1 : null);
         if ($this->anchor !== null) {
-            $this->topic($this->anchor['anchor'], $level, $flow, $role);
+            $this->isOurs = true;
+            $this->reading->came($this->anchor['anchor'], $level, $flow, $this->anchor['before'] ?? '');
+            $this->isInQuote = $level === null && $role === 'quote';
 
             return;
         }
@@ -197,23 +198,6 @@ final class BodyReader
             return;
         }
         $this->body($p, $role, $flow);
-    }
-
-    /** A topic of ours that came back. */
-    private function topic(Anchor $anchor, ?int $level, Flow $flow, string $role): void
-    {
-        $this->isOurs = true;
-        $before = $this->anchor['before'] ?? '';
-        $text = $flow->plainText();
-        $title = preg_match(self::NUMBER_BEFORE, $before) === 1 && str_starts_with($text, $before) ? substr($text, \strlen($before)) : null;
-        if ($level !== null) {
-            $this->reading->heading($level, $flow, $anchor->topic, $title);
-        } elseif ($anchor->kind === 's') {
-            $this->reading->under(Element::HEADING, $anchor->below, $flow, $anchor->topic, $title);
-        } else {
-            $this->reading->under($anchor->kind === 'q' ? Element::QUOTE : Element::ITEM, $anchor->below, $flow, $anchor->topic, $title);
-        }
-        $this->isInQuote = $level === null && $role === 'quote';
     }
 
     /** Title, subtitle and author stand before the first heading. */

@@ -5,15 +5,12 @@ declare(strict_types=1);
 namespace Embrel\Reader\Docx;
 
 use Embrel\Archive\BadPackage;
-use Embrel\Archive\BrokenXml;
 use Embrel\Archive\Package;
 use Embrel\Archive\Shelf;
 use Embrel\Document\Manuscript;
 use Embrel\Document\Reading;
-use Embrel\Document\TooManyPieces;
+use Embrel\Reader\DocumentPackage;
 use Embrel\Reader\DocumentReader;
-use Embrel\Reader\Source;
-use Embrel\Reader\Unreadable;
 use Embrel\RichText\Flow;
 use Embrel\RichText\Node;
 
@@ -27,16 +24,7 @@ final class DocxReader implements DocumentReader
 
     public function read($in, Shelf $shelf, string $work): Manuscript
     {
-        $path = Source::copied($in, "{$work}/package");
-        try {
-            return $this->manuscript(Package::open($path), $shelf, $work);
-        } catch (BadPackage $why) {
-            throw Unreadable::document(self::KIND, $why->getMessage());
-        } catch (BrokenXml $why) {
-            throw $why->hasDoctype ? Unreadable::hasDoctype($why->atLine) : Unreadable::document(self::KIND, 'its XML is not well-formed: ' . $why->getMessage());
-        } catch (TooManyPieces $why) {
-            throw Unreadable::document(self::KIND, $why->getMessage());
-        }
+        return DocumentPackage::read($in, $work, self::KIND, fn(Package $package): Manuscript => $this->manuscript($package, $shelf, $work));
     }
 
     private function manuscript(Package $package, Shelf $shelf, string $work): Manuscript

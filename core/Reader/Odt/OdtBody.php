@@ -10,7 +10,6 @@ use Embrel\Archive\Shelf;
 use Embrel\Archive\Xml;
 use Embrel\Document\Anchor;
 use Embrel\Document\Column;
-use Embrel\Document\Element;
 use Embrel\Document\Reading;
 use Embrel\Limits;
 use Embrel\Reader\PicturePlace;
@@ -24,7 +23,6 @@ use Embrel\RichText\Schema;
 final class OdtBody
 {
     private const LEFT_OUT = ['table-of-content', 'illustration-index', 'table-index', 'object-index', 'user-index', 'alphabetical-index'];
-    private const NUMBER_BEFORE = '/\A[\p{L}\p{N}.() ]{1,40}\s\z/u';
     /** Units in pixels, 96 to the inch. */
     private const PIXELS = ['in' => 96.0, 'inch' => 96.0, 'cm' => 37.7952756, 'mm' => 3.77952756, 'pt' => 1.33333333, 'pc' => 16.0, 'px' => 1.0];
 
@@ -120,7 +118,9 @@ final class OdtBody
         $role = $this->styles->role($style);
         $column = $into ?? $this->reading->column;
         if ($into === null && $this->anchor !== null) {
-            $this->topic($this->anchor['anchor'], $level, $flow, $role);
+            $this->isOurs = true;
+            $this->reading->came($this->anchor['anchor'], $level, $flow, $this->anchor['before'] ?? '');
+            $this->isInQuote = $level === null && $role === 'quote';
         } elseif ($level !== null && $flow->nodes() !== [] && $into === null) {
             $this->isInQuote = false;
             $this->reading->heading($level, $flow);
@@ -166,21 +166,6 @@ final class OdtBody
         $this->reading->{$role} = $text;
 
         return true;
-    }
-
-    private function topic(Anchor $anchor, ?int $level, Flow $flow, string $role): void
-    {
-        $this->isOurs = true;
-        $before = $this->anchor['before'] ?? '';
-        $text = $flow->plainText();
-        $title = preg_match(self::NUMBER_BEFORE, $before) === 1 && str_starts_with($text, $before) ? substr($text, \strlen($before)) : null;
-        if ($level !== null) {
-            $this->reading->heading($level, $flow, $anchor->topic, $title);
-        } else {
-            $kind = ['s' => Element::HEADING, 'q' => Element::QUOTE][$anchor->kind] ?? Element::ITEM;
-            $this->reading->under($kind, $anchor->below, $flow, $anchor->topic, $title);
-        }
-        $this->isInQuote = $level === null && $role === 'quote';
     }
 
     /** A list; items that were topics are topics again, and headings that stand in one are headings. */
