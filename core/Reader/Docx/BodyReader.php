@@ -279,7 +279,7 @@ final class BodyReader
         }
         $form = $this->forms->of($number, $level);
 
-        return $form === null ? null : ['level' => $level, 'list' => $number, 'isOrdered' => $form[0], 'start' => $form[1]];
+        return $form === null ? null : ['level' => $level, 'list' => $this->forms->running($number, $level), 'isOrdered' => $form[0], 'start' => $form[1]];
     }
 
     /** @param array{style: string, level: int|null, list: array{string, int}|null, indent: int, hasRule: bool} $p */

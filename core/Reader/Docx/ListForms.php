@@ -15,6 +15,8 @@ final class ListForms
     private array $lists = [];
     /** @var array<string, array<int, int>> list → level → a start of its own */
     private array $starts = [];
+    /** @var array<string, string> abstract list → the list of it that was begun last */
+    private array $running = [];
 
     public static function read(?Xml $xml): self
     {
@@ -77,5 +79,19 @@ final class ListForms
             'bullet' => [false, 1],
             default => [true, $this->starts[$list][$level] ?? $start],
         };
+    }
+
+    /**
+     * Which list a paragraph is of, asked in reading order: a list that counts goes on under other numbers of the
+     * same abstract list, until one of them starts anew.
+     */
+    public function running(string $list, int $level): string
+    {
+        $abstract = $this->lists[$list] ?? '';
+        if (isset($this->starts[$list][$level]) || ($this->of($list, $level)[0] ?? false) === false) {
+            return $this->running[$abstract] = $list;
+        }
+
+        return $this->running[$abstract] ??= $list;
     }
 }

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Embrel\Archive\Shelf;
+use Embrel\Document\Style;
+use Embrel\Draft\Choices;
+use Embrel\Id\CountedIds;
+use Embrel\Intake\Options;
+use Embrel\Plan\Kind;
+use Embrel\Plan\Plan;
+use Embrel\Plan\Properties;
+use Embrel\Reader\Format as Reading;
+use Embrel\RichText\Node;
+use Embrel\RichText\Note;
+use Embrel\Writer\Format;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\Build\Build;
+use Tests\Core\Build\Package;
+use Tests\Core\Build\Shelved;
+
+/** What a word processor that we did not write makes of our files, and we of its. */
+final class WordProcessorTest extends TestCase
+{
+    private string $folder;
+
+    protected function setUp(): void
+    {
+        if (trim((string) shell_exec('command -v soffice')) === '') {
+            self::markTestSkipped('No word processor is installed.');
+        }
+        $this->folder = sys_get_temp_dir() . '/embrel-office-' . bin2hex(random_bytes(6));
+        mkdir($this->folder);
+    }
+
+    protected function tearDown(): void
+    {
+        exec('rm -rf ' . escapeshellarg($this->folder));
+    }
+
+    private static function plan(): Plan
+    {
+        $plan = Build::plan("Tide & sand\n  Mud\n    Deep\n  a point\nWall\n  Stone");
+        $plan = $plan->with($plan->topic(Build::id($plan, 'a point'))->with(['kind' => Kind::Point]));
+        $item = static fn(string $text): Node => new Node('listItem', [], [Node::plain($text)]);
+        $blocks = [
+            Node::paragraph([Node::text('The marsh stands between them.'), new Node('footnote', [], [Node::text('As the old map has it.')])], Build::ulid(1)),
+            new Node('orderedList', ['id' => Build::ulid(2), 'start' => 3], [$item('third'), $item('fourth')]),
+            new Node('picture', ['id' => Build::ulid(3), 'picture' => hash('sha256', Package::png(90, 60)), 'caption' => 'The wall in spring']),
+            new Node('table', ['id' => Build::ulid(4)], [new Node('tableRow', [], [new Node('tableHeader', [], [Node::plain('Bird')]), new Node('tableHeader', [], [Node::plain('Count')])]), new Node('tableRow', [], [new Node('tableCell', [], [Node::plain('Redshank')]), new Node('tableCell', [], [Node::plain('41')])])]),
+        ];
+        $plan = $plan->with($plan->topic(Build::id($plan, 'Mud'))->withNote(Note::of($blocks)));
+
+        return $plan->with($plan->topic(Build::id($plan, 'Stone'))->withNote(Build::note(str_repeat('Each stone was carried by hand. ', 400))))->withProperties(new Properties(author: 'Ada Marsh'));
+    }
+
+    private function write(string $name, Format $format, Choices $choices): void
+    {
+        $out = fopen("{$this->folder}/{$name}", 'w') ?: throw new \RuntimeException('No file.');
+        mkdir("{$this->folder}/work");
+        $format->writer()->write(self::plan(), $choices->with(['pictures' => new Shelved([Package::png(90, 60)]), 'date' => '2026-11-25']), $out, "{$this->folder}/work");
+        exec('rm -rf ' . escapeshellarg("{$this->folder}/work"));
+    }
+
+    private function convert(string $to, string $files): void
+    {
+        exec('cd ' . escapeshellarg($this->folder) . ' && soffice --headless -env:UserInstallation=file://' . escapeshellarg("{$this->folder}/profile") . " --convert-to {$to} --outdir made {$files} 2>/dev/null");
+    }
+
+    public function testEachStyleShowsHeadingsNumbersContentsHeadAndFoot(): void
+    {
+        $running = ['report' => '/Test plan {5,}\d+$/m', 'essay' => '/^ {20,}Ada Marsh \d+$/m', 'manuscript' => '/Ada Marsh \/ Test plan \/ \d+$/m', 'plain' => '/^ {20,}\d+$/m'];
+        self::assertSame(array_keys($running), array_keys(Style::labels()));
+        foreach (['docx', 'odt'] as $kind) {
+            foreach ($running as $style => $_) {
+                $this->write("{$style}-{$kind}.{$kind}", Format::from($kind), new Choices(style: Style::own($style), figures: true));
+            }
+        }
+        $this->convert('pdf', '*.docx *.odt');
+        foreach ($running as $style => $line) {
+            foreach (['docx', 'odt'] as $kind) {
+                $text = strtr((string) shell_exec('pdftotext -layout ' . escapeshellarg("{$this->folder}/made/{$style}-{$kind}.pdf") . ' - 2>/dev/null'), "\f", "\n");
+                $said = "{$style}, {$kind}:\n" . mb_substr($text, 0, 1500);
+                self::assertMatchesRegularExpression($line, $text, $said);
+                self::assertMatchesRegularExpression('/1\.1\.1 +Deep[ .]+\d+$/m', $text, "Contents of {$said}");
+                foreach (['1 +Tide & sand', '1\.1 +Mud', '1\.1\.1 +Deep', '2\.1 +Stone'] as $heading) {
+                    self::assertMatchesRegularExpression("/^ *{$heading}$/m", $text, $said);
+                }
+                foreach (['/^ *3\. +third$/m', '/Figure 1/', '/The wall in spring/', '/Redshank +41/', '/As the old map has it\./', '/[•·-] +a point/u'] as $found) {
+                    self::assertMatchesRegularExpression($found, $text, $said);
+                }
+            }
+        }
+    }
+
+    public function testWhatItSavedAgainIsReadWithEverythingInIt(): void
+    {
+        $this->write('ours.docx', Format::Docx, new Choices(headingDepth: 9));
+        $this->write('theirs.odt', Format::Odt, new Choices(headingDepth: 9));
+        $this->convert('odt', 'ours.docx');
+        $this->convert('docx', 'theirs.odt');
+        foreach (['ours.odt' => Reading::Odt, 'theirs.docx' => Reading::Docx] as $name => $format) {
+            $file = fopen("{$this->folder}/made/{$name}", 'r') ?: throw new \RuntimeException($name);
+            $plan = $format->read($file, new Options('', stripNumbers: true), new CountedIds('05'), $this->folder, new Shelf($this->folder))->plan;
+            $topics = [];
+            foreach ($plan->walk() as $id => $level) {
+                $topics[] = "{$level} {$plan->topic($id)->kind->value} {$plan->topic($id)->title}";
+            }
+            self::assertSame(['1 section Tide & sand', '2 section Mud', '3 section Deep', '2 point a point', '1 section Wall', '2 section Stone'], $topics, $name);
+            self::assertSame(['Test plan', 'Ada Marsh'], [$plan->title(), $plan->properties->author], $name);
+            $note = $plan->topic(Build::id($plan, 'Mud'))->note ?? self::fail("{$name} lost a note.");
+            self::assertSame(['paragraph', 'orderedList', 'picture', 'table'], array_map(static fn(Node $block): string => $block->type, array_values($note->blocks)), $name);
+            self::assertStringContainsString('The marsh stands between them. [As the old map has it.]', $note->plainText(true));
+            self::assertSame(3, $note->find('orderedList')->current()->int('start', 1));
+            $picture = $note->find('picture')->current();
+            self::assertSame([hash('sha256', Package::png(90, 60)), 'The wall in spring'], [$picture->string('picture'), $picture->string('caption')], $name);
+        }
+    }
+}
