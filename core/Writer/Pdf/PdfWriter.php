@@ -45,12 +45,17 @@ final class PdfWriter implements Writer
         $root = $this->file->object("<< /Type /Catalog /Pages {$tree} 0 R" . ($outline === null ? '' : " /Outlines {$outline} 0 R /PageMode /UseOutlines") . ' /Lang (' . preg_replace('/[^A-Za-z-]/', '', $document->properties->language) . ') /ViewerPreferences << /DisplayDocTitle true >> >>');
         $this->file->end($root, $this->file->object('<< /Title ' . PdfFile::text($document->title) . ' /Author ' . PdfFile::text($document->properties->author) . ' /Subject ' . PdfFile::text($document->properties->subject) . ' /Producer (Embrel) >>'));
 
-        return $this->said($losses, $document);
+        return $this->said($losses, $document, $choices);
     }
 
     /** @return list<string> */
-    private function said(Losses $losses, Document $document): array
+    private function said(Losses $losses, Document $document, Choices $choices): array
     {
+        foreach ($document->elements as $element) {
+            foreach ($element->block?->all() ?? [] as $node) {
+                $node->type === 'picture' && ($choices->pictures === null || $node->string('picture') === null) ? $losses->note('picture') : null;
+            }
+        }
         $losses->also($document->missing);
         $said = [...$losses->sentences(), ...Typesetter::lacking($document)];
 
