@@ -12,6 +12,8 @@ use Embrel\RichText\Node;
 /** A document while it is read, element after element. */
 final class Reading
 {
+    /** A level beyond this is no level that anyone meant. */
+    private const DEEPEST = 1_000;
     private const NUMBER_BEFORE = '/\A[\p{L}\p{N}.() ]{1,40}\s\z/u';
 
     public string $title = '';
@@ -48,8 +50,8 @@ final class Reading
 
             return;
         }
-        $this->level = $level;
-        $this->topic(Element::HEADING, $level, $flow, $topic, $title);
+        $this->level = max(1, min(self::DEEPEST, $level));
+        $this->topic(Element::HEADING, $this->level, $flow, $topic, $title);
     }
 
     /**

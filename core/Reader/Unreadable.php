@@ -91,7 +91,7 @@ final class Unreadable extends \RuntimeException
 
     public static function brokenXml(string $message, int $line): self
     {
-        return new self("The XML is not well-formed or incomplete at line {$line}: {$message}");
+        return new self("The XML is not well-formed or incomplete at line {$line}: " . rtrim($message, ". \n") . '.');
     }
 
     /** @param string $kind what it should be; @param string $why as the end of a sentence */

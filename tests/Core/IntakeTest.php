@@ -171,6 +171,12 @@ final class IntakeTest extends TestCase
         self::assertStringContainsString('"taskItem","attrs":{"checked":true}', self::json($plan, 'A'));
     }
 
+    public function testALevelThatNobodyMeantIsALevelAllTheSame(): void
+    {
+        $file = Package::odt('<text:h text:outline-level="99999999999999999999">Deep</text:h><text:h text:outline-level="-1">High</text:h><text:h text:outline-level="2">Below</text:h>');
+        self::assertSame("Deep\nHigh\n  Below", Build::outline(Build::intake(Format::Odt, $file)->plan));
+    }
+
     public function testTablesOfTopics(): void
     {
         $csv = "Ebene;Titel;Notiz\r\n1;Tide;\"one\n\ntwo\"\r\n2;\"Mud; and silt\";\r\n1;Wall;\r\n";
