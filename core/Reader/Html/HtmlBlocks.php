@@ -25,6 +25,8 @@ final class HtmlBlocks
         'b' => 'bold', 'strong' => 'bold', 'i' => 'italic', 'em' => 'italic', 'cite' => 'italic', 'dfn' => 'italic', 'var' => 'italic', 'u' => 'underline', 'ins' => 'underline',
         's' => 'strike', 'del' => 'strike', 'strike' => 'strike', 'mark' => 'highlight', 'sup' => 'superscript', 'sub' => 'subscript', 'code' => 'code', 'kbd' => 'code', 'samp' => 'code', 'tt' => 'code',
     ];
+    /** Signs by which pages link a heading to itself. */
+    private const PERMALINKS = ['¶', '#', '§', '🔗'];
     /** Deeper than any page that a person made. */
     private const DEPTH = 200;
 
@@ -114,10 +116,19 @@ final class HtmlBlocks
         if (\in_array($tag, self::HIDDEN, true) || $node->hasAttribute('hidden') || $this->isLeftOut($node, $tag)) {
             return;
         }
+        $style = $node->getAttribute('style');
+        if (InlineStyle::isHidden($style)) {
+            trim($node->textContent) === '' ? null : $this->reading->remark('Hidden text was left out.');
+
+            return;
+        }
+        foreach (InlineStyle::marks($style) as $mark) {
+            $marks = self::with($marks, new Mark($mark));
+        }
         $level = $this->level($node, $tag);
         if ($level !== null) {
             $this->heading($node, $level, $into);
-        } elseif (isset(self::MARKS[$tag])) {
+        } elseif (isset(self::MARKS[$tag]) && !InlineStyle::takesBack($style, self::MARKS[$tag])) {
             $footnote = $tag === 'sup' ? $this->footnoteIn($node) : null;
             $footnote === null ? $this->children($node, $into, self::with($marks, new Mark(self::MARKS[$tag]))) : $this->footnote($footnote);
         } elseif (\in_array($tag, self::CONTAINERS, true)) {
@@ -267,6 +278,9 @@ final class HtmlBlocks
             return;
         }
         $href = str_replace(' ', '%20', trim($node->getAttribute('href')));
+        if (str_starts_with($href, '#') && \in_array(trim($node->textContent), self::PERMALINKS, true)) {
+            return;
+        }
         if ($href !== '' && !Schema::isSafeLink($href)) {
             $this->reading->remark('A link that is not an address of the web, mail or telephone was left out; its text stays.');
         }
