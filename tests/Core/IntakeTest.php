@@ -171,6 +171,30 @@ final class IntakeTest extends TestCase
         self::assertStringContainsString('"taskItem","attrs":{"checked":true}', self::json($plan, 'A'));
     }
 
+    /** @return iterable<string, array{string, string}> what stands under a heading → the words that arrive */
+    public static function inWordProcessors(): iterable
+    {
+        $p = Package::paragraph(...);
+        yield 'content controls' => ["<w:sdt><w:sdtContent>{$p('whole')}</w:sdtContent></w:sdt><w:p><w:sdt><w:sdtContent><w:r><w:t>within</w:t></w:r></w:sdtContent></w:sdt></w:p>", "whole\nwithin"];
+        yield 'a contents list in a control' => ["<w:sdt><w:sdtPr><w:docPartObj><w:docPartGallery w:val=\"Table of Contents\"/></w:docPartObj></w:sdtPr><w:sdtContent>{$p('A 1')}</w:sdtContent></w:sdt>{$p('after')}", 'after'];
+        yield 'what was moved with changes tracked' => ['<w:p><w:moveFrom><w:r><w:t>from</w:t></w:r></w:moveFrom><w:moveTo><w:r><w:t>to</w:t></w:r></w:moveTo></w:p>', 'to'];
+        yield 'breaks and signs' => ['<w:p><w:r><w:t>a</w:t><w:br/><w:t>b</w:t><w:br w:type="page"/><w:t>c</w:t><w:noBreakHyphen/><w:t>d</w:t><w:softHyphen/><w:t>e</w:t></w:r></w:p>', "a\nb c\u{2011}de"];
+        yield 'a text box said twice, for old programs too' => ["<w:p><w:r><mc:AlternateContent xmlns:mc=\"http://schemas.openxmlformats.org/markup-compatibility/2006\"><mc:Choice Requires=\"wps\"><w:drawing><w:txbxContent>{$p('boxed')}</w:txbxContent></w:drawing></mc:Choice><mc:Fallback><w:pict><w:txbxContent>{$p('boxed')}</w:txbxContent></w:pict></mc:Fallback></mc:AlternateContent></w:r></w:p>", 'boxed'];
+        yield 'a table in a table' => ["<w:tbl><w:tr><w:tc>{$p('outer')}<w:tbl><w:tr><w:tc>{$p('inner')}</w:tc></w:tr></w:tbl><w:p/></w:tc></w:tr></w:tbl>", "outer\ninner"];
+        yield 'a formula' => ['<w:p><m:oMath xmlns:m="http://schemas.openxmlformats.org/officeDocument/2006/math"><m:r><m:t>x+1</m:t></m:r></m:oMath></w:p>', 'x+1'];
+        yield 'fields show their last result' => ['<w:p>' . Package::field('REF mark \h', '<w:r><w:t>1.2</w:t></w:r>') . Package::field('DATE', '<w:r><w:t> today</w:t></w:r>') . '</w:p>', '1.2 today'];
+        yield 'the level that means text' => [$p('words', '<w:outlineLvl w:val="9"/>'), 'words'];
+        yield 'how a word is said, above it' => ['<w:p><w:r><w:ruby><w:rt><w:r><w:t>kan</w:t></w:r></w:rt><w:rubyBase><w:r><w:t>漢</w:t></w:r></w:rubyBase></w:ruby></w:r></w:p>', '漢'];
+    }
+
+    #[DataProvider('inWordProcessors')]
+    public function testWhatWordProcessorsWrite(string $body, string $words): void
+    {
+        $plan = self::docx(Package::paragraph('Head', self::H) . $body)->plan;
+        self::assertSame('Head', Build::outline($plan));
+        self::assertSame($words, self::note($plan, 'Head'));
+    }
+
     public function testALevelThatNobodyMeantIsALevelAllTheSame(): void
     {
         $file = Package::odt('<text:h text:outline-level="99999999999999999999">Deep</text:h><text:h text:outline-level="-1">High</text:h><text:h text:outline-level="2">Below</text:h>');

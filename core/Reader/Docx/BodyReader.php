@@ -510,7 +510,12 @@ final class BodyReader
         match ($name) {
             't' => $flow->text($this->xml->at->readString(), $marks),
             'tab', 'ptab' => $flow->text("\t", $marks),
-            'br', 'cr' => \in_array($this->xml->get('w:type'), ['page', 'column'], true) ? null : $flow->break(),
+            'br', 'cr' => match (true) {
+                !\in_array($this->xml->get('w:type'), ['page', 'column'], true) => $flow->break(),
+                // Words before and after the end of a page stay two.
+                !$flow->isEmpty() => $flow->text(' ', $marks),
+                default => null,
+            },
             'noBreakHyphen' => $flow->text("\u{2011}", $marks),
             'sym' => $flow->text(self::symbol((string) $this->xml->get('w:char')), $marks),
             'footnoteReference' => $this->note('footnote', $flow),
