@@ -83,6 +83,33 @@ final class HandOverTest extends TestCase
         $this->actingAs($this->other())->getJson("/templates/{$id}")->assertNotFound();
     }
 
+    public function testAnOtherPersonReachesNothingOfAPlan(): void
+    {
+        $file = Package::docx('<w:p/>');
+        $template = $this->post('/templates', ['file' => UploadedFile::fake()->createWithContent('mine.docx', $file)])->json('id');
+        $task = $this->postJson("{$this->address}/task", ['format' => 'docx'])->assertSuccessful()->json('task');
+        $this->actingAs($this->other());
+        foreach (['', '/preview', '/file?format=odt', '/sheets'] as $page) {
+            $this->get("{$this->address}{$page}")->assertNotFound();
+        }
+        $this->putJson($this->address, ['format' => 'odt'])->assertNotFound();
+        $this->postJson("{$this->address}/task", ['format' => 'docx'])->assertNotFound();
+        $this->getJson(strtr($this->address, ['hand-over' => 'way-back']))->assertNotFound();
+        $this->postJson(strtr($this->address, ['hand-over' => 'way-back']), ['token' => 'x'])->assertNotFound();
+        $this->postJson(strtr($this->address, ['hand-over' => 'way-back/accept']), ['token' => 'x', 'keys' => []])->assertNotFound();
+        $this->getJson($task)->assertNotFound();
+        $this->get("{$task}/file")->assertNotFound();
+        $this->getJson("/templates/{$template}")->assertNotFound();
+        $this->deleteJson("/templates/{$template}");
+        self::assertSame(1, DB::table('templates')->where('id', $template)->count(), 'Nor can it be removed by them.');
+    }
+
+    public function testAFileOfNoUseLeavesNothingOfATemplate(): void
+    {
+        $this->post('/templates', ['file' => UploadedFile::fake()->createWithContent('bomb.docx', Package::zip(['word/document.xml' => str_repeat('a', 70 * 1024 * 1024)]))], ['Accept' => 'application/json'])->assertUnprocessable();
+        self::assertSame(0, DB::table('templates')->count());
+    }
+
     public function testLongWorkGoesThroughTheQueue(): void
     {
         config(['queue.default' => 'sync']);

@@ -125,6 +125,43 @@ test('a long draft is made in the queue, with its progress, and comes when it is
     expect(writer.problems).toEqual([]);
 });
 
+test('the text goes to the clipboard with its formatting, the outline as it is', async ({ page, context }) => {
+    const writer = await atHandOver(page);
+    await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+    const copied = (type) => page.evaluate(async (as) => {
+        const [item] = await navigator.clipboard.read();
+        return item.types.includes(as) ? (await item.getType(as)).text() : '';
+    }, type);
+    await page.getByRole('button', { name: 'Copy the text' }).click();
+    await expect(page.getByRole('button', { name: 'Copied' })).toBeVisible();
+    expect(await copied('text/plain')).toContain('1.1 Tide in detail');
+    expect(await copied('text/html')).toMatch(/<h3[^>]*>.*Tide in detail/);
+    await format(page, 'Numbered text txt');
+    await page.getByRole('button', { name: 'Copy the outline' }).click();
+    await expect(page.getByRole('button', { name: 'Copied' })).toBeVisible();
+    expect(await copied('text/plain')).toContain('  1.1 Tide in detail');
+    expect(writer.problems).toEqual([]);
+});
+
+test('a title of a thousand letters breaks no page and no file', async ({ page }, info) => {
+    const long = 'Marsh and wall and tide '.repeat(40).trim();
+    const writer = await atHandOver(page, 'The Sea Wall');
+    await page.goto(page.url().replace('/hand-over', ''));
+    await page.getByRole('treeitem', { name: /Tide$/ }).first().getByText('Tide').click();
+    await page.keyboard.press('F2');
+    await page.keyboard.press('Control+a');
+    await page.keyboard.insertText(long);
+    await page.keyboard.press('Escape');
+    await expect(page.getByText(/^Saved/)).toBeVisible();
+    await page.goto(`${page.url().split('?')[0]}/hand-over`);
+    await expect(page.getByRole('group', { name: 'Page 1' })).toBeVisible();
+    const inside = await page.locator('.paper').first().evaluate((sheet) => [...sheet.querySelectorAll('text')].every((text) => text.getBoundingClientRect().right <= sheet.getBoundingClientRect().right));
+    expect(inside).toBe(true);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280);
+    expect(part(await downloaded(page, info), 'word/document.xml')).toContain('Marsh and wall and tide Marsh');
+    expect(writer.problems).toEqual([]);
+});
+
 test('a draft that was changed elsewhere comes home', async ({ page }, info) => {
     const writer = await atHandOver(page);
     const file = await downloaded(page, info);
