@@ -199,7 +199,8 @@ export default function handOver() {
             try {
                 const plain = await as(this.isStyled ? 'txt' : this.format);
                 if (this.isStyled) {
-                    const html = await as('html');
+                    // A style sheet means nothing on the clipboard: what is pasted takes on that of where it goes.
+                    const html = (await as('html')).replace(/<style\b[^]*?<\/style>/g, '');
                     await navigator.clipboard.write([new ClipboardItem({ 'text/html': new Blob([html], { type: 'text/html' }), 'text/plain': new Blob([plain], { type: 'text/plain' }) })]);
                 } else {
                     await navigator.clipboard.writeText(plain);

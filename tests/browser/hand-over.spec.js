@@ -145,15 +145,13 @@ test('the text goes to the clipboard with its formatting, the outline as it is',
 
 test('a title of a thousand letters breaks no page and no file', async ({ page }, info) => {
     const long = 'Marsh and wall and tide '.repeat(40).trim();
-    const writer = await atHandOver(page, 'The Sea Wall');
-    await page.goto(page.url().replace('/hand-over', ''));
-    await page.getByRole('treeitem', { name: /Tide$/ }).first().getByText('Tide').click();
-    await page.keyboard.press('F2');
-    await page.keyboard.press('Control+a');
-    await page.keyboard.insertText(long);
-    await page.keyboard.press('Escape');
-    await expect(page.getByText(/^Saved/)).toBeVisible();
-    await page.goto(`${page.url().split('?')[0]}/hand-over`);
+    const writer = new Writer(page);
+    await writer.signUp();
+    await page.goto('/intake');
+    await page.getByLabel('File', { exact: true }).setInputFiles({ name: 'Long.md', mimeType: 'text/markdown', buffer: Buffer.from(`# ${long}\n\nwords\n\n## ${'unbroken'.repeat(100)}\n`) });
+    await page.getByRole('button', { name: 'Take it as a new plan' }).click();
+    await page.waitForURL(/plans\/\w+$/);
+    await page.goto(`${page.url()}/hand-over`);
     await expect(page.getByRole('group', { name: 'Page 1' })).toBeVisible();
     const inside = await page.locator('.paper').first().evaluate((sheet) => [...sheet.querySelectorAll('text')].every((text) => text.getBoundingClientRect().right <= sheet.getBoundingClientRect().right));
     expect(inside).toBe(true);
