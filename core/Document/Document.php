@@ -67,6 +67,20 @@ final readonly class Document
         return str_starts_with(strtolower($this->properties->language), 'de');
     }
 
+    public function hasLists(): bool
+    {
+        return $this->contents !== [] || $this->figures !== [];
+    }
+
+    /** Whether the text begins a page, after a title page or lists in front of it; a heading that begins one anyway needs no other. */
+    public function startsPage(): bool
+    {
+        $first = $this->elements[0] ?? null;
+        $begins = $first === null || ($this->style->breaks && $first->role === Element::HEADING && $first->level === 1);
+
+        return ($this->style->hasTitlePage || $this->hasLists()) && !$begins;
+    }
+
     public function contentsTitle(): string
     {
         return $this->isGerman() ? 'Inhalt' : 'Contents';

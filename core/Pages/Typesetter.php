@@ -58,7 +58,7 @@ final class Typesetter
     /** Whether the text begins right below the title. */
     private function sharesPage(): bool
     {
-        return !$this->document->style->hasTitlePage && $this->document->contents === [] && $this->document->figures === [];
+        return !$this->document->style->hasTitlePage && !$this->document->hasLists();
     }
 
     /**
@@ -86,7 +86,7 @@ final class Typesetter
 
             return $flow;
         }
-        $style->hasTitlePage && ($this->document->contents !== [] || $this->document->figures !== []) ? $flow->newPage() : null;
+        $style->hasTitlePage && $this->document->hasLists() ? $flow->newPage() : null;
         $this->listing($flow, $this->document->contentsTitle(), array_map(static fn(array $entry): array => [trim("{$entry['element']->number} {$entry['element']->title}"), $entry['element']->level, "_e{$entry['element']->topic}"], $this->document->contents), $places);
         $this->listing($flow, $this->document->figuresTitle(), array_map(static fn(array $entry, int $i): array => [$entry['text'], 1, '_f' . ($i + 1)], $this->document->figures, array_keys($this->document->figures)), $places);
         $flow->end();

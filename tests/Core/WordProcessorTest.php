@@ -16,6 +16,7 @@ use Embrel\Reader\Format as Reading;
 use Embrel\RichText\Node;
 use Embrel\RichText\Note;
 use Embrel\Writer\Format;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
 use Tests\Core\Build\Package;
@@ -56,11 +57,11 @@ final class WordProcessorTest extends TestCase
         return $plan->with($plan->topic(Build::id($plan, 'Stone'))->withNote(Build::note(str_repeat('Each stone was carried by hand. ', 400))))->withProperties(new Properties(author: 'Ada Marsh'));
     }
 
-    private function write(string $name, Format $format, Choices $choices): void
+    private function write(string $name, Format $format, Choices $choices, ?Plan $plan = null): void
     {
         $out = fopen("{$this->folder}/{$name}", 'w') ?: throw new \RuntimeException('No file.');
         mkdir("{$this->folder}/work");
-        $format->writer()->write(self::plan(), $choices->with(['pictures' => new Shelved([Package::png(90, 60)]), 'date' => '2026-11-25']), $out, "{$this->folder}/work");
+        $format->writer()->write($plan ?? self::plan(), $choices->with(['pictures' => new Shelved([Package::png(90, 60)]), 'date' => '2026-11-25']), $out, "{$this->folder}/work");
         exec('rm -rf ' . escapeshellarg("{$this->folder}/work"));
     }
 
@@ -91,6 +92,34 @@ final class WordProcessorTest extends TestCase
                 foreach (['/^ *3\. +third$/m', '/Figure 1/', '/The wall in spring/', '/Redshank +41/', '/As the old map has it\./', '/[•·-] +a point/u'] as $found) {
                     self::assertMatchesRegularExpression($found, $text, $said);
                 }
+            }
+        }
+    }
+
+    /** @return iterable<string, array{bool, bool, list<string>}> with contents, with an opening note → what each of the first pages begins with */
+    public static function fronts(): iterable
+    {
+        yield 'a title page alone' => [false, false, ['Test plan', '1 Tide & sand']];
+        yield 'a title page and contents' => [true, false, ['Test plan', 'Contents', '1 Tide & sand']];
+        yield 'an opening note' => [false, true, ['Test plan', 'Before all else.', '1 Tide & sand']];
+        yield 'contents and an opening note' => [true, true, ['Test plan', 'Contents', 'Before all else.', '1 Tide & sand']];
+    }
+
+    /** @param list<string> $begin */
+    #[DataProvider('fronts')]
+    public function testNoPageIsBlankAndTheTextBeginsOne(bool $contents, bool $opens, array $begin): void
+    {
+        $plan = self::plan();
+        $plan = $opens ? $plan->with($plan->topic(Plan::ROOT)->withNote(Build::note('Before all else.'))) : $plan;
+        foreach (['docx', 'odt', 'pdf'] as $kind) {
+            $this->write("front-{$kind}.{$kind}", Format::from($kind), new Choices(contents: $contents, style: Style::own('manuscript')), $plan);
+        }
+        $this->convert('pdf', '*.docx *.odt');
+        foreach (["{$this->folder}/made/front-docx.pdf", "{$this->folder}/made/front-odt.pdf", "{$this->folder}/front-pdf.pdf"] as $file) {
+            $pages = explode("\f", (string) shell_exec('pdftotext -layout ' . escapeshellarg($file) . ' - 2>/dev/null'));
+            foreach ($begin as $i => $line) {
+                $lines = array_values(array_filter(array_map(static fn(string $one): string => (string) preg_replace('/\s+/', ' ', trim($one)), explode("\n", $pages[$i] ?? '')), static fn(string $one): bool => $one !== '' && preg_match('/\AAda Marsh \/ Test plan \/ \d+\z/', $one) !== 1));
+                self::assertSame($line, $lines[0] ?? 'blank', basename($file) . ', page ' . ($i + 1));
             }
         }
     }

@@ -107,11 +107,11 @@ final class Body
             $text = $this->document->field($field);
             $text === '' ? null : $this->paragraph($field === 'subtitle' ? 'Subtitle' : 'Author', Runs::text($text));
         }
-        if ($style->hasTitlePage) {
+        if ($style->hasTitlePage && $this->document->hasLists()) {
             $this->pageBreak();
         }
         $this->frontLists();
-        if ($this->document->contents !== [] && !$style->breaks) {
+        if ($this->document->startsPage()) {
             $this->pageBreak();
         }
     }

@@ -26,8 +26,10 @@ final class RunningLine
             $first = $first === '' && $one->role === Element::HEADING && $one->level === 1 ? trim("{$one->number} {$one->title}") : $first;
         }
         $runs = '';
+        // Without a middle, what stands right may be wider than half of the line.
+        $tabs = $thirds[1] === '' ? '<w:tabs><w:tab w:val="clear" w:pos="' . intdiv(Body::textWidth($document), 2) . '"/></w:tabs>' : '';
         foreach ($thirds as $i => $third) {
-            $runs .= $i === 0 ? '' : '<w:r><w:tab/></w:r>';
+            $runs .= $i === 0 || ($i === 1 && $tabs !== '') ? '' : '<w:r><w:tab/></w:r>';
             foreach (Style::pieces($third) as [$piece, $isField]) {
                 $runs .= !$isField ? Runs::text($piece) : match ($piece) {
                     'page' => Runs::field('PAGE', '1'),
@@ -39,6 +41,6 @@ final class RunningLine
             }
         }
 
-        return "<w:{$element} xmlns:w=\"" . Body::W . '" xmlns:r="' . Body::R . "\"><w:p><w:pPr><w:pStyle w:val=\"{$style}\"/></w:pPr>{$runs}</w:p></w:{$element}>";
+        return "<w:{$element} xmlns:w=\"" . Body::W . '" xmlns:r="' . Body::R . "\"><w:p><w:pPr><w:pStyle w:val=\"{$style}\"/>{$tabs}</w:pPr>{$runs}</w:p></w:{$element}>";
     }
 }

@@ -92,13 +92,12 @@ final class OdtBody
             $text = $this->document->field($field);
             $text === '' ? null : $this->paragraph($field === 'subtitle' ? 'Subtitle' : 'Author', OdtRuns::text($text));
         }
-        $hasLists = $this->document->contents !== [] || $this->document->figures !== [];
-        if ($style->hasTitlePage && $hasLists) {
+        if ($style->hasTitlePage && $this->document->hasLists()) {
             $this->paragraph('NewPage', '');
         }
         $this->contents();
         $this->figures();
-        if (($style->hasTitlePage || $hasLists) && !$style->breaks) {
+        if ($this->document->startsPage()) {
             $this->paragraph('NewPage', '');
         }
     }
