@@ -5,15 +5,11 @@ declare(strict_types=1);
 namespace Embrel\Reader\Docx;
 
 use Embrel\Archive\Xml;
-use Embrel\Document\Anchor;
 use Embrel\Document\Column;
 use Embrel\Document\Element;
 use Embrel\Document\Reading;
-use Embrel\Reader\RunMarks;
 use Embrel\RichText\Flow;
-use Embrel\RichText\Mark;
 use Embrel\RichText\Node;
-use Embrel\RichText\Schema;
 
 /** Goes through the body of a document, or through a footnote, from its start to its end. */
 final class BodyReader
@@ -22,13 +18,10 @@ final class BodyReader
     private const STEP = 360;
     private const NO_PROPERTIES = ['style' => '', 'level' => null, 'list' => null, 'indent' => 0, 'hasRule' => false];
 
-    private Fields $fields;
-    /** @var array{anchor: Anchor, before: string}|null the topic of the paragraph at hand, and what stood before its bookmark */
-    private ?array $anchor = null;
-    private bool $startsBlock = false;
+    private readonly Wrappers $wrappers;
+    private readonly Inlines $inlines;
     /** Whether topics of ours came back in it. */
     private bool $isOurs = false;
-    private bool $goesOn = false;
     /** Whether what is read now is the note of a quote. */
     private bool $isInQuote = false;
     private int $boxes = 0;
@@ -45,10 +38,11 @@ final class BodyReader
         private readonly StyleSheet $styles,
         private readonly ListForms $forms,
         private readonly PicturesOf $pictures,
-        private readonly array $links,
-        private readonly array $footnotes,
+        array $links,
+        array $footnotes,
     ) {
-        $this->fields = new Fields();
+        $this->wrappers = new Wrappers($xml, $reading);
+        $this->inlines = new Inlines($xml, $reading, $styles, $pictures, $links, $footnotes, $this->wrappers, $this->box(...));
     }
 
     /** The blocks within the element at hand. */
@@ -64,9 +58,9 @@ final class BodyReader
         match ($name) {
             'p' => $this->paragraph($cell),
             'tbl' => $this->table($cell ?? $this->reading->column),
-            'sdt' => $this->control(fn(string $child) => $this->blockCalled($child, $cell)),
+            'sdt' => $this->wrappers->control(fn(string $child) => $this->blockCalled($child, $cell)),
             'ins', 'moveTo', 'smartTag', 'customXml' => $this->blocks($cell),
-            'AlternateContent' => $this->alternative(fn(string $child) => $this->blockCalled($child, $cell)),
+            'AlternateContent' => $this->wrappers->alternative(fn(string $child) => $this->blockCalled($child, $cell)),
             'del', 'moveFrom' => $this->reading->remark('Text that was deleted with changes tracked was left out.'),
             'altChunk' => $this->reading->remark('A document within the document was left out.'),
             default => null,
@@ -75,65 +69,21 @@ final class BodyReader
 
     public function end(): void
     {
-        $this->fields = new Fields();
+        $this->inlines->end();
     }
 
     /** Only the runs of the paragraph at hand, such as those of a footnote. */
     public function runs(Flow $flow): void
     {
         foreach ($this->xml->children() as $name) {
-            $name === 'pPr' ? null : $this->inline($name, $flow, [], null);
-        }
-    }
-
-    /**
-     * A content control: what it holds, unless it is a contents list.
-     *
-     * @param \Closure(string): void $read
-     */
-    private function control(\Closure $read): void
-    {
-        $isContents = false;
-        foreach ($this->xml->children() as $name) {
-            if ($name === 'sdtPr') {
-                foreach ($this->xml->children() as $property) {
-                    foreach ($property === 'docPartObj' ? $this->xml->children() : [] as $part) {
-                        $isContents = $isContents || ($part === 'docPartGallery' && str_contains(strtolower((string) $this->xml->get('w:val')), 'table of contents'));
-                    }
-                }
-            } elseif ($name === 'sdtContent' && $isContents) {
-                $this->reading->contents();
-            } elseif ($name === 'sdtContent') {
-                foreach ($this->xml->children() as $child) {
-                    $read($child);
-                }
-            }
-        }
-    }
-
-    /**
-     * The first of several forms of the same content, which readers choose from.
-     *
-     * @param \Closure(string): void $read
-     */
-    private function alternative(\Closure $read): void
-    {
-        $isFirst = true;
-        foreach ($this->xml->children() as $_) {
-            if ($isFirst) {
-                foreach ($this->xml->children() as $child) {
-                    $read($child);
-                }
-            }
-            $isFirst = false;
+            $name === 'pPr' ? null : $this->inlines->inline($name, $flow, [], null);
         }
     }
 
     private function paragraph(?Column $cell): void
     {
         $this->reading->count();
-        $this->anchor = null;
-        $this->startsBlock = $this->goesOn = false;
+        $this->inlines->begin();
         $flow = new Flow();
         $properties = ['style' => $this->styles->default()] + self::NO_PROPERTIES;
         $run = $this->styles->runOf($properties['style']);
@@ -143,7 +93,7 @@ final class BodyReader
                 $isPlain = $properties['level'] === null && $this->styles->level($properties['style']) === null && $this->styles->role($properties['style']) === '';
                 $run = $isPlain ? $this->styles->runOf($properties['style']) : [];
             } else {
-                $this->inline($name, $flow, $run, null);
+                $this->inlines->inline($name, $flow, $run, null);
             }
         }
         $cell === null ? $this->place($properties, $flow) : $this->placeInCell($properties, $flow, $cell);
@@ -181,9 +131,9 @@ final class BodyReader
             return;
         }
         $level = $p['level'] === null ? $this->styles->level($p['style']) : ($p['level'] <= 8 ? $p['level'] + 1 : null);
-        if ($this->anchor !== null) {
+        if ($this->inlines->anchor !== null) {
             $this->isOurs = true;
-            $this->reading->came($this->anchor['anchor'], $level, $flow, $this->anchor['before'] ?? '');
+            $this->reading->came($this->inlines->anchor['anchor'], $level, $flow, $this->inlines->anchor['before'] ?? '');
             $this->isInQuote = $level === null && $role === 'quote';
 
             return;
@@ -225,7 +175,7 @@ final class BodyReader
     {
         $column = $this->reading->column;
         $list = $this->listOf($p);
-        $nodes = $this->startsBlock ? $flow->nodes() : [];
+        $nodes = $this->inlines->startsBlock ? $flow->nodes() : [];
         $picture = \count($nodes) === 1 && $nodes[0]->type === 'picture' ? $this->pictures->ofTopic($nodes[0]) : null;
         if ($picture !== null) {
             $this->reading->topicPicture($picture);
@@ -234,16 +184,16 @@ final class BodyReader
         } elseif ($role === 'see-also') {
             $this->reading->seeAlso();
         } elseif ($list !== null) {
-            $this->startsBlock ? $column->endList() : null;
+            $this->inlines->startsBlock ? $column->endList() : null;
             $column->item($list['level'], $list['list'], $list['isOrdered'], $list['start'], $flow->blocks());
         } elseif ($role === 'continue' && $p['indent'] > 0 && $column->continue(intdiv($p['indent'], self::STEP) - 1, $this->styled($role, $p, $flow))) {
             return;
         } elseif ($role === 'caption' && $column->caption(Reading::line($flow->plainText()))) {
             return;
-        } elseif ($role === 'quote' && (!$this->isInQuote || $this->startsBlock || $this->goesOn)) {
-            $column->quoted($flow->blocks(), $this->startsBlock);
+        } elseif ($role === 'quote' && (!$this->isInQuote || $this->inlines->startsBlock || $this->inlines->goesOn)) {
+            $column->quoted($flow->blocks(), $this->inlines->startsBlock);
         } elseif ($role === 'code') {
-            $column->code($flow->plainText(), $this->startsBlock);
+            $column->code($flow->plainText(), $this->inlines->startsBlock);
         } else {
             $column->add($this->styled($role, $p, $flow));
         }
@@ -367,196 +317,6 @@ final class BodyReader
         return $cells;
     }
 
-    /**
-     * @param array<string, bool> $run  what the paragraph sets on its runs
-     * @param Mark|null           $link around them
-     */
-    private function inline(string $name, Flow $flow, array $run, ?Mark $link): void
-    {
-        match ($name) {
-            'r' => $this->run($flow, $run, $link),
-            'hyperlink' => $this->within($flow, $run, $this->link((string) $this->xml->get('r:id'), (string) $this->xml->get('w:anchor')) ?? $link),
-            'ins', 'moveTo', 'smartTag', 'customXml', 'dir', 'bdo' => $this->within($flow, $run, $link),
-            'sdt' => $this->control(fn(string $child) => $this->inline($child, $flow, $run, $link)),
-            'fldSimple' => $this->simpleField($flow, $run, $link),
-            'AlternateContent' => $this->alternative(fn(string $child) => $this->inline($child, $flow, $run, $link)),
-            'bookmarkStart' => $this->bookmark((string) $this->xml->get('w:name'), $flow),
-            'del', 'moveFrom' => $this->reading->remark('Text that was deleted with changes tracked was left out.'),
-            'oMath', 'oMathPara' => $this->formula($flow, $link),
-            default => null,
-        };
-    }
-
-    /** @param array<string, bool> $run */
-    private function within(Flow $flow, array $run, ?Mark $link): void
-    {
-        foreach ($this->xml->children() as $name) {
-            $this->inline($name, $flow, $run, $link);
-        }
-    }
-
-    private function formula(Flow $flow, ?Mark $link): void
-    {
-        $this->reading->remark('A formula was taken in as plain text.');
-        $flow->text($this->xml->text(), $link === null ? [] : [$link]);
-    }
-
-    private function bookmark(string $name, Flow $flow): void
-    {
-        $anchor = Anchor::of($name);
-        if ($anchor !== null) {
-            $this->anchor = ['anchor' => $anchor, 'before' => $flow->plainText()];
-        }
-        $this->startsBlock = $this->startsBlock || str_starts_with($name, Anchor::BLOCK);
-        $this->goesOn = $this->goesOn || str_starts_with($name, Anchor::MORE);
-    }
-
-    private function link(string $relation, string $anchor): ?Mark
-    {
-        $address = $relation === '' ? '' : $this->links[$relation] ?? '';
-        $address .= $anchor === '' ? '' : "#{$anchor}";
-
-        return $this->linkTo($address);
-    }
-
-    private function linkTo(string $address): ?Mark
-    {
-        $address = str_replace(' ', '%20', trim($address));
-        if (Schema::isSafeLink($address)) {
-            return new Mark('link', ['href' => $address]);
-        }
-        if ($address !== '') {
-            $this->reading->remark('A link that is not an address of the web, mail or telephone was left out; its text stays.');
-        }
-
-        return null;
-    }
-
-    /** @param array<string, bool> $run */
-    private function simpleField(Flow $flow, array $run, ?Mark $link): void
-    {
-        $kind = Fields::kind((string) $this->xml->get('w:instr'));
-        if ($kind['isHidden']) {
-            return;
-        }
-        $this->within($flow, $run, $kind['address'] === '' ? $link : $this->linkTo($kind['address']) ?? $link);
-    }
-
-    /** @param array<string, bool> $run */
-    private function run(Flow $flow, array $run, ?Mark $link): void
-    {
-        $this->reading->count();
-        $marks = null;
-        foreach ($this->xml->children() as $name) {
-            if ($name === 'rPr') {
-                $run = $this->runProperties($run);
-                continue;
-            }
-            if ($name === 'fldChar') {
-                $this->field((string) $this->xml->get('w:fldCharType'));
-                continue;
-            }
-            if ($name === 'instrText') {
-                $this->fields->instruct($this->xml->text());
-                continue;
-            }
-            if ($this->fields->isHiding()) {
-                continue;
-            }
-            $around = $this->fields->address() === '' ? $link : $this->linkTo($this->fields->address()) ?? $link;
-            $marks ??= RunMarks::of($run, $around);
-            $this->piece($name, $flow, $marks, $run);
-        }
-    }
-
-    /**
-     * @param array<string, bool> $run
-     *
-     * @return array<string, bool>
-     */
-    private function runProperties(array $run): array
-    {
-        $own = StyleSheet::run($this->xml);
-        foreach (array_keys($own) as $key) {
-            if (str_starts_with((string) $key, 'style:')) {
-                $run = $this->styles->runOf(substr((string) $key, 6)) + $run;
-            }
-        }
-
-        return $own + $run;
-    }
-
-    private function field(string $type): void
-    {
-        match ($type) {
-            'begin' => $this->fields->begin(),
-            'separate' => $this->fields->separate() ? $this->reading->contents() : null,
-            'end' => $this->fields->end(),
-            default => null,
-        };
-    }
-
-    /**
-     * @param list<Mark>          $marks
-     * @param array<string, bool> $run
-     */
-    private function piece(string $name, Flow $flow, array $marks, array $run): void
-    {
-        if ($run['hidden'] ?? false) {
-            $this->reading->remark('Hidden text was left out.');
-
-            return;
-        }
-        match ($name) {
-            't' => $flow->text($this->xml->at->readString(), $marks),
-            'tab', 'ptab' => $flow->text("\t", $marks),
-            'br', 'cr' => match (true) {
-                !\in_array($this->xml->get('w:type'), ['page', 'column'], true) => $flow->break(),
-                // Words before and after the end of a page stay two.
-                !$flow->isEmpty() => $flow->text(' ', $marks),
-                default => null,
-            },
-            'noBreakHyphen' => $flow->text("\u{2011}", $marks),
-            'sym' => $flow->text(self::symbol((string) $this->xml->get('w:char')), $marks),
-            'footnoteReference' => $this->note('footnote', $flow),
-            'endnoteReference' => $this->note('endnote', $flow),
-            'drawing', 'pict', 'object' => $this->picture($flow, $marks),
-            'AlternateContent' => $this->alternative(fn(string $child) => $this->piece($child, $flow, $marks, $run)),
-            'ruby' => $this->ruby($flow, $marks),
-            'commentReference' => $this->reading->remark('A comment was left out.'),
-            default => null,
-        };
-    }
-
-    /** Signs of the symbol fonts stand in a private area; all but those are ordinary ones. */
-    private static function symbol(string $hex): string
-    {
-        $code = preg_match('/\A[0-9a-fA-F]{1,6}\z/', $hex) === 1 ? (int) hexdec($hex) : 0;
-
-        return $code < 32 || ($code >= 0xE000 && $code <= 0xF8FF) ? '•' : (mb_chr($code) ?: '');
-    }
-
-    private function note(string $kind, Flow $flow): void
-    {
-        $inlines = $this->footnotes[$kind][(string) $this->xml->get('w:id')] ?? null;
-        if ($inlines !== null && $inlines !== []) {
-            $this->reading->count(\count($inlines));
-            $flow->put(new Node('footnote', [], $inlines));
-        }
-    }
-
-    /** @param list<Mark> $marks */
-    private function picture(Flow $flow, array $marks): void
-    {
-        $picture = $this->pictures->read($this->xml, $this->box(...));
-        if ($picture !== null) {
-            foreach ($marks as $mark) {
-                $picture = $mark->type === 'link' ? new Node('picture', $picture->attrs + ['href' => $mark->attrs['href']]) : $picture;
-            }
-            $flow->put($picture);
-        }
-    }
-
     /** The text of a text box, which stands behind the paragraph that it is tied to. */
     private function box(): void
     {
@@ -565,20 +325,10 @@ final class BodyReader
         }
         ++$this->boxes;
         $column = new Column();
-        $anchor = [$this->anchor, $this->startsBlock];
+        $anchor = [$this->inlines->anchor, $this->inlines->startsBlock];
         $this->blocks($column);
-        [$this->anchor, $this->startsBlock] = $anchor;
+        [$this->inlines->anchor, $this->inlines->startsBlock] = $anchor;
         --$this->boxes;
         array_push($this->boxed, ...$column->take());
-    }
-
-    /** @param list<Mark> $marks */
-    private function ruby(Flow $flow, array $marks): void
-    {
-        foreach ($this->xml->children() as $name) {
-            if ($name === 'rubyBase') {
-                $flow->text($this->xml->text(), $marks);
-            }
-        }
     }
 }

@@ -1,0 +1,256 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Reader\Docx;
+
+use Embrel\Archive\Xml;
+use Embrel\Document\Anchor;
+use Embrel\Document\Reading;
+use Embrel\Reader\RunMarks;
+use Embrel\RichText\Flow;
+use Embrel\RichText\Mark;
+use Embrel\RichText\Node;
+use Embrel\RichText\Schema;
+
+/** What stands within a line: runs, fields, links, notes, pictures; and the bookmarks of ours in it. */
+final class Inlines
+{
+    /** @var array{anchor: Anchor, before: string}|null the topic of the paragraph at hand, and what stood before its bookmark */
+    public ?array $anchor = null;
+    public bool $startsBlock = false;
+    public bool $goesOn = false;
+
+    private Fields $fields;
+
+    /**
+     * @param array<string, string>                    $links     relationship → address
+     * @param array<string, array<string, list<Node>>> $footnotes element → id → inlines
+     * @param \Closure(): void                         $box       reads the text box at hand
+     */
+    public function __construct(
+        private readonly Xml $xml,
+        private readonly Reading $reading,
+        private readonly StyleSheet $styles,
+        private readonly PicturesOf $pictures,
+        private readonly array $links,
+        private readonly array $footnotes,
+        private readonly Wrappers $wrappers,
+        private readonly \Closure $box,
+    ) {
+        $this->fields = new Fields();
+    }
+
+    /** A paragraph begins. */
+    public function begin(): void
+    {
+        $this->anchor = null;
+        $this->startsBlock = $this->goesOn = false;
+    }
+
+    /** Fields that were never closed hide nothing that comes later. */
+    public function end(): void
+    {
+        $this->fields = new Fields();
+    }
+
+    /**
+     * @param array<string, bool> $run  what the paragraph sets on its runs
+     * @param Mark|null           $link around them
+     */
+    public function inline(string $name, Flow $flow, array $run, ?Mark $link): void
+    {
+        match ($name) {
+            'r' => $this->run($flow, $run, $link),
+            'hyperlink' => $this->within($flow, $run, $this->link((string) $this->xml->get('r:id'), (string) $this->xml->get('w:anchor')) ?? $link),
+            'ins', 'moveTo', 'smartTag', 'customXml', 'dir', 'bdo' => $this->within($flow, $run, $link),
+            'sdt' => $this->wrappers->control(fn(string $child) => $this->inline($child, $flow, $run, $link)),
+            'fldSimple' => $this->simpleField($flow, $run, $link),
+            'AlternateContent' => $this->wrappers->alternative(fn(string $child) => $this->inline($child, $flow, $run, $link)),
+            'bookmarkStart' => $this->bookmark((string) $this->xml->get('w:name'), $flow),
+            'del', 'moveFrom' => $this->reading->remark('Text that was deleted with changes tracked was left out.'),
+            'oMath', 'oMathPara' => $this->formula($flow, $link),
+            default => null,
+        };
+    }
+
+    /** @param array<string, bool> $run */
+    private function within(Flow $flow, array $run, ?Mark $link): void
+    {
+        foreach ($this->xml->children() as $name) {
+            $this->inline($name, $flow, $run, $link);
+        }
+    }
+
+    private function formula(Flow $flow, ?Mark $link): void
+    {
+        $this->reading->remark('A formula was taken in as plain text.');
+        $flow->text($this->xml->text(), $link === null ? [] : [$link]);
+    }
+
+    private function bookmark(string $name, Flow $flow): void
+    {
+        $anchor = Anchor::of($name);
+        if ($anchor !== null) {
+            $this->anchor = ['anchor' => $anchor, 'before' => $flow->plainText()];
+        }
+        $this->startsBlock = $this->startsBlock || str_starts_with($name, Anchor::BLOCK);
+        $this->goesOn = $this->goesOn || str_starts_with($name, Anchor::MORE);
+    }
+
+    private function link(string $relation, string $anchor): ?Mark
+    {
+        $address = $relation === '' ? '' : $this->links[$relation] ?? '';
+        $address .= $anchor === '' ? '' : "#{$anchor}";
+
+        return $this->linkTo($address);
+    }
+
+    private function linkTo(string $address): ?Mark
+    {
+        $address = str_replace(' ', '%20', trim($address));
+        if (Schema::isSafeLink($address)) {
+            return new Mark('link', ['href' => $address]);
+        }
+        if ($address !== '') {
+            $this->reading->remark('A link that is not an address of the web, mail or telephone was left out; its text stays.');
+        }
+
+        return null;
+    }
+
+    /** @param array<string, bool> $run */
+    private function simpleField(Flow $flow, array $run, ?Mark $link): void
+    {
+        $kind = Fields::kind((string) $this->xml->get('w:instr'));
+        if ($kind['isHidden']) {
+            return;
+        }
+        $this->within($flow, $run, $kind['address'] === '' ? $link : $this->linkTo($kind['address']) ?? $link);
+    }
+
+    /** @param array<string, bool> $run */
+    private function run(Flow $flow, array $run, ?Mark $link): void
+    {
+        $this->reading->count();
+        $marks = null;
+        foreach ($this->xml->children() as $name) {
+            if ($name === 'rPr') {
+                $run = $this->runProperties($run);
+                continue;
+            }
+            if ($name === 'fldChar') {
+                $this->field((string) $this->xml->get('w:fldCharType'));
+                continue;
+            }
+            if ($name === 'instrText') {
+                $this->fields->instruct($this->xml->text());
+                continue;
+            }
+            if ($this->fields->isHiding()) {
+                continue;
+            }
+            $around = $this->fields->address() === '' ? $link : $this->linkTo($this->fields->address()) ?? $link;
+            $marks ??= RunMarks::of($run, $around);
+            $this->piece($name, $flow, $marks, $run);
+        }
+    }
+
+    /**
+     * @param array<string, bool> $run
+     *
+     * @return array<string, bool>
+     */
+    private function runProperties(array $run): array
+    {
+        $own = StyleSheet::run($this->xml);
+        foreach (array_keys($own) as $key) {
+            if (str_starts_with((string) $key, 'style:')) {
+                $run = $this->styles->runOf(substr((string) $key, 6)) + $run;
+            }
+        }
+
+        return $own + $run;
+    }
+
+    private function field(string $type): void
+    {
+        match ($type) {
+            'begin' => $this->fields->begin(),
+            'separate' => $this->fields->separate() ? $this->reading->contents() : null,
+            'end' => $this->fields->end(),
+            default => null,
+        };
+    }
+
+    /**
+     * @param list<Mark>          $marks
+     * @param array<string, bool> $run
+     */
+    private function piece(string $name, Flow $flow, array $marks, array $run): void
+    {
+        if ($run['hidden'] ?? false) {
+            $this->reading->remark('Hidden text was left out.');
+
+            return;
+        }
+        match ($name) {
+            't' => $flow->text($this->xml->at->readString(), $marks),
+            'tab', 'ptab' => $flow->text("\t", $marks),
+            'br', 'cr' => match (true) {
+                !\in_array($this->xml->get('w:type'), ['page', 'column'], true) => $flow->break(),
+                // Words before and after the end of a page stay two.
+                !$flow->isEmpty() => $flow->text(' ', $marks),
+                default => null,
+            },
+            'noBreakHyphen' => $flow->text("\u{2011}", $marks),
+            'sym' => $flow->text(self::symbol((string) $this->xml->get('w:char')), $marks),
+            'footnoteReference' => $this->note('footnote', $flow),
+            'endnoteReference' => $this->note('endnote', $flow),
+            'drawing', 'pict', 'object' => $this->picture($flow, $marks),
+            'AlternateContent' => $this->wrappers->alternative(fn(string $child) => $this->piece($child, $flow, $marks, $run)),
+            'ruby' => $this->ruby($flow, $marks),
+            'commentReference' => $this->reading->remark('A comment was left out.'),
+            default => null,
+        };
+    }
+
+    /** Signs of the symbol fonts stand in a private area; all but those are ordinary ones. */
+    private static function symbol(string $hex): string
+    {
+        $code = preg_match('/\A[0-9a-fA-F]{1,6}\z/', $hex) === 1 ? (int) hexdec($hex) : 0;
+
+        return $code < 32 || ($code >= 0xE000 && $code <= 0xF8FF) ? '•' : (mb_chr($code) ?: '');
+    }
+
+    private function note(string $kind, Flow $flow): void
+    {
+        $inlines = $this->footnotes[$kind][(string) $this->xml->get('w:id')] ?? null;
+        if ($inlines !== null && $inlines !== []) {
+            $this->reading->count(\count($inlines));
+            $flow->put(new Node('footnote', [], $inlines));
+        }
+    }
+
+    /** @param list<Mark> $marks */
+    private function picture(Flow $flow, array $marks): void
+    {
+        $picture = $this->pictures->read($this->xml, $this->box);
+        if ($picture !== null) {
+            foreach ($marks as $mark) {
+                $picture = $mark->type === 'link' ? new Node('picture', $picture->attrs + ['href' => $mark->attrs['href']]) : $picture;
+            }
+            $flow->put($picture);
+        }
+    }
+
+    /** @param list<Mark> $marks */
+    private function ruby(Flow $flow, array $marks): void
+    {
+        foreach ($this->xml->children() as $name) {
+            if ($name === 'rubyBase') {
+                $flow->text($this->xml->text(), $marks);
+            }
+        }
+    }
+}
