@@ -22,7 +22,7 @@
                 <label class="choice"><span>Take typed numbers off the titles</span><input type="checkbox" x-model="stripNumbers"></label>
             </div>
             <label class="choice" x-show="isOne"><span>Into</span><select x-model="into"><option value="">A new plan</option>@foreach ($plans as $id => $title)<option value="{{ $id }}">{{ \Illuminate\Support\Str::limit($title, 60) }}</option>@endforeach</select></label>
-            <div class="dialog-foot"><a class="plain" href="{{ route('plans') }}">Cancel</a><button class="primary" x-bind:disabled="!canTake" x-text="takeLabel">Take it as a new plan</button></div>
+            <div class="dialog-foot" x-show="isOne"><a class="plain" href="{{ route('plans') }}">Cancel</a><button class="primary" x-bind:disabled="!canTake" x-text="takeLabel">Take it as a new plan</button></div>
         </form>
         <main class="stage">
             <p class="said error" role="alert" x-show="error" x-cloak x-text="error"></p>
