@@ -276,4 +276,17 @@ final class WriterTest extends TestCase
             self::assertSame([], $format->writer()->write($plan, new Choices(notes: false), $out, $this->folder));
         }
     }
+
+    public function testLatexIsSourceThatAnyEngineTakes(): void
+    {
+        $plan = Build::plan("Tide & 100% _mud_\n  #2 {deep} \\ ~^\$");
+        $note = [Node::paragraph([Node::text('é 盐', [new Mark('highlight')]), new Node('footnote', [], [Node::text('a_b')])], Build::ulid(1))];
+        $plan = $plan->with($plan->topic(Build::id($plan, 'Tide & 100% _mud_'))->withNote(Note::of($note)));
+        $source = $this->write(Format::Latex, $plan, new Choices(marks: false));
+        self::assertStringContainsString('\section{1 Tide \& 100\% \_mud\_}', $source);
+        self::assertStringContainsString('\subsection{1.1 \#2 \{deep\} \textbackslash{} \textasciitilde{}\textasciicircum{}\$}', $source);
+        self::assertStringContainsString('\marked{é 盐}\footnote{a\_b}', $source);
+        self::assertStringContainsString('\UTFviii@undefined@err', $source, 'A sign that the older engine lacks does not stop it.');
+        self::assertSame(substr_count($source, '\begin{'), substr_count($source, '\end{'));
+    }
 }

@@ -19,11 +19,14 @@ use Embrel\Writer\Writer;
 final class LatexWriter implements Writer
 {
     private const HEADINGS = ['section', 'subsection', 'subsubsection', 'paragraph', 'subparagraph'];
-    private const MARKS = ['bold' => 'textbf', 'italic' => 'emph', 'underline' => 'uline', 'strike' => 'sout', 'highlight' => 'hl', 'superscript' => 'textsuperscript', 'subscript' => 'textsubscript', 'code' => 'texttt'];
+    private const MARKS = ['bold' => 'textbf', 'italic' => 'emph', 'underline' => 'uline', 'strike' => 'sout', 'highlight' => 'marked', 'superscript' => 'textsuperscript', 'subscript' => 'textsubscript', 'code' => 'texttt'];
     private const ESCAPES = [
         '\\' => '\textbackslash{}', '{' => '\{', '}' => '\}', '$' => '\$', '&' => '\&', '#' => '\#', '_' => '\_', '%' => '\%', '~' => '\textasciitilde{}', '^' => '\textasciicircum{}',
         '<' => '\textless{}', '>' => '\textgreater{}', '|' => '\textbar{}', '"' => '\textquotedbl{}', '`' => '\textasciigrave{}', '[' => '{[}', ']' => '{]}', "\u{A0}" => '~',
     ];
+
+    /** Engines that know Unicode take any font; the older one has no sign for much of it, and shows a question mark instead of stopping. */
+    private const ENGINES = "\\ifdefined\\Umathchar\n\\usepackage{fontspec}\n\\else\n\\usepackage[T1]{fontenc}\n\\usepackage[utf8]{inputenc}\n\\makeatletter\\def\\UTFviii@undefined@err#1{?}\\makeatother\n\\fi\n";
 
     private Losses $losses;
 
@@ -61,9 +64,9 @@ final class LatexWriter implements Writer
         $facts = array_filter(array_map($document->field(...), array_intersect($style->titleFields, ['author', 'subject', 'words'])));
         $language = $document->isGerman() ? 'ngerman' : 'english';
 
-        return "\\documentclass[{$size}pt]{article}\n\\usepackage[T1]{fontenc}\n\\usepackage[utf8]{inputenc}\n\\usepackage{textcomp}\n\\usepackage[{$language}]{babel}\n"
+        return "\\documentclass[{$size}pt]{article}\n" . self::ENGINES . "\\usepackage{textcomp}\n\\usepackage[{$language}]{babel}\n"
             . "\\usepackage[paperwidth={$width}mm,paperheight={$height}mm,top={$top}mm,right={$right}mm,bottom={$bottom}mm,left={$left}mm]{geometry}\n"
-            . "\\usepackage{graphicx}\n\\usepackage[normalem]{ulem}\n\\usepackage{soul}\n\\usepackage{enumitem}\n\\usepackage[hidelinks]{hyperref}\n\\setlistdepth{9}\\renewlist{itemize}{itemize}{9}\\setlist[itemize]{label=\\textbullet}\\renewlist{enumerate}{enumerate}{9}\\setlist[enumerate]{label=\\arabic*.}\n"
+            . "\\usepackage{graphicx}\n\\usepackage[normalem]{ulem}\n\\usepackage{xcolor}\n\\newcommand\\marked{\\bgroup\\markoverwith{\\textcolor{yellow!60}{\\rule[-.5ex]{2pt}{2.5ex}}}\\ULon}\n\\usepackage{enumitem}\n\\usepackage[hidelinks]{hyperref}\n\\setlistdepth{9}\\renewlist{itemize}{itemize}{9}\\setlist[itemize]{label=\\textbullet}\\renewlist{enumerate}{enumerate}{9}\\setlist[enumerate]{label=\\arabic*.}\n"
             . '\\linespread{' . round($style->line / 1.2 * 1.0, 2) . "}\n\\setlength{\\parskip}{{$style->gap}pt}\n\\setlength{\\parindent}{{$style->firstLine}mm}\n\\setcounter{secnumdepth}{-1}\n\\setcounter{tocdepth}{3}\n"
             . '\title{' . self::escaped($document->title) . ($document->properties->subtitle === '' ? '' : '\\\\ \large ' . self::escaped($document->properties->subtitle)) . "}\n"
             . '\author{' . implode('\\\\ ', array_map(self::escaped(...), $facts)) . "}\n\\date{" . self::escaped($document->date) . "}\n\\begin{document}\n\\maketitle\n"
