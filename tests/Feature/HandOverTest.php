@@ -87,7 +87,7 @@ final class HandOverTest extends TestCase
     {
         $file = Package::docx('<w:p/>');
         $template = $this->post('/templates', ['file' => UploadedFile::fake()->createWithContent('mine.docx', $file)])->json('id');
-        $task = $this->postJson("{$this->address}/task", ['format' => 'docx'])->assertSuccessful()->json('task');
+        $task = $this->postJson("{$this->address}/task", ['format' => 'docx'])->assertSuccessful()->json('address');
         $this->actingAs($this->other());
         foreach (['', '/preview', '/file?format=odt', '/sheets'] as $page) {
             $this->get("{$this->address}{$page}")->assertNotFound();
