@@ -37,22 +37,22 @@ final readonly class Intakes
     }
 
     /**
-     * Reads a file whose pictures are then those of a plan: what was not in it yet is kept there, and no picture is named that is not.
+     * Reads a file whose pictures are then those of a plan: what was not in it yet is kept there if that is wanted.
      *
      * @param resource $in
      *
      * @throws Unreadable
      */
-    public function readWithPictures(PlanRow $row, $in, Format $format, Options $options): Result
+    public function readWithPictures(PlanRow $row, $in, Format $format, Options $options, bool $keeps): Result
     {
-        return WorkFolder::with(function (string $work) use ($row, $in, $format, $options): Result {
+        return WorkFolder::with(function (string $work) use ($row, $in, $format, $options, $keeps): Result {
             $shelf = new Shelf($work);
             $read = $format->read($in, $options, $this->ids, $work, $shelf);
             $kept = new PlanPictures($row->id);
             // A picture that came back as it went is the plan's own.
             $known = array_filter($shelf->ids(), static fn(string $id): bool => $kept->row($id) !== null);
             [$now, $files] = $this->pictures($shelf, $read->plan, $work, static function (int $done, int $of, string $says): void {}, $known);
-            foreach ($files as $path) {
+            foreach ($keeps ? $files : [] as $path) {
                 $kept->keepFile($path);
             }
 

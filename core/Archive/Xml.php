@@ -37,6 +37,27 @@ final class Xml
         return $reader instanceof \XMLReader ? new self($reader) : throw new BrokenXml('it is empty', 1);
     }
 
+    /**
+     * A small part as a tree, for one that is changed and written again.
+     *
+     * @throws BadPackage where it is damaged, or has a document type
+     */
+    public static function dom(string $xml): \DOMDocument
+    {
+        $dom = new \DOMDocument();
+        $errors = libxml_use_internal_errors(true);
+        $isRead = $xml !== '' && $dom->loadXML($xml, \LIBXML_NONET | \LIBXML_COMPACT);
+        libxml_clear_errors();
+        libxml_use_internal_errors($errors);
+
+        return $isRead && $dom->doctype === null ? $dom : throw BadPackage::damaged();
+    }
+
+    public static function escaped(string $text): string
+    {
+        return htmlspecialchars($text, ENT_QUOTES | ENT_XML1 | ENT_SUBSTITUTE, 'UTF-8');
+    }
+
     /** Goes to the root element; its local name. */
     public function root(): string
     {

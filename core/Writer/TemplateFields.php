@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer;
 
-use Embrel\Archive\BadPackage;
+use Embrel\Archive\Xml;
 use Embrel\Document\Document;
 
 /** Fills the fields that a template names in its text, such as {title}, also where a word processor divided one into several runs. */
@@ -18,14 +18,7 @@ final class TemplateFields
      */
     public static function filled(string $xml, string $namespace, string $text, Document $document): string
     {
-        $dom = new \DOMDocument();
-        $errors = libxml_use_internal_errors(true);
-        $isRead = $dom->loadXML($xml, \LIBXML_NONET | \LIBXML_COMPACT);
-        libxml_clear_errors();
-        libxml_use_internal_errors($errors);
-        if (!$isRead || $dom->doctype !== null) {
-            throw BadPackage::damaged();
-        }
+        $dom = Xml::dom($xml);
         foreach (iterator_to_array($dom->getElementsByTagNameNS($namespace, 'p'), false) as $paragraph) {
             if (preg_match(self::FIELD, $paragraph->textContent) === 1) {
                 self::fill($paragraph, $namespace, $text, $document);

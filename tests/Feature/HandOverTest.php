@@ -7,6 +7,8 @@ namespace Tests\Feature;
 use App\Models\User;
 use App\Store\NewIds;
 use App\Store\PlanStore;
+use Embrel\RichText\Node;
+use Embrel\RichText\Note;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Tests\Core\Build\Build;
@@ -32,6 +34,16 @@ final class HandOverTest extends TestCase
         $this->get("{$this->address}/preview?format=pdf")->assertDontSee('may break them elsewhere');
         $this->get("{$this->address}/preview?format=md")->assertSee('## 1 Tide');
         $this->get("{$this->address}/preview?format=epub")->assertSee('Every tide leaves a skin of silt.');
+    }
+
+    public function testThePagesSayWhatTheFormatCannotHold(): void
+    {
+        $plan = Build::plan('Tide', new NewIds());
+        $item = new Node('listItem', [], [Node::plain('one'), new Node('blockquote', [], [Node::plain('said')])]);
+        $note = Note::of([new Node('bulletList', ['id' => Build::ulid(3)], [$item])]);
+        $row = app(PlanStore::class)->create($this->user, $plan->with($plan->topic(Build::id($plan, 'Tide'))->withNote($note)));
+        $this->get("/plans/{$row->id}/hand-over/preview?format=docx")->assertSee('within list items (1) stand behind the item');
+        $this->get("/plans/{$row->id}/hand-over/preview?format=pdf")->assertDontSee('stand behind the item');
     }
 
     public function testEveryFormatIsHandedOver(): void

@@ -98,13 +98,13 @@ final class HandOverController
         foreach (\array_slice($book->pages, $from, self::PAGES) as $i => $page) {
             $pages[] = PageSvg::of($page, $book, $from + $i + 1, static fn(string $id): string => ($choices->pictures instanceof WithLogo ? $choices->pictures->address($id) : null) ?? route('plan.picture', [$plan, $id]));
         }
-        $losses = new Losses();
-        $losses->also($document->missing);
+        $isLong = HandedOver::isLong($tree);
+        $said = $from > 0 || $isLong ? [] : $this->text($tree, $choices, $format)[1];
 
         return view('plans.pages', [
             'pages' => $pages, 'count' => \count($book->pages), 'from' => $from, 'next' => $from + self::PAGES < \count($book->pages) ? $from + self::PAGES : null, 'words' => $document->words(), 'format' => $format,
-            'said' => [...LeftOut::sentences($document->leftOut), ...$losses->sentences(), ...($format === Format::Pdf ? Typesetter::lacking($document) : [])],
-            'isLong' => HandedOver::isLong($tree),
+            'said' => [...LeftOut::sentences($document->leftOut), ...$said],
+            'isLong' => $isLong,
         ]);
     }
 

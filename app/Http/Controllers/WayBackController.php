@@ -35,7 +35,7 @@ final class WayBackController
     public function compare(Request $request, Plan $plan): JsonResponse
     {
         Gate::authorize('update', $plan);
-        $comparison = $this->comparison($request, $plan);
+        $comparison = $this->comparison($request, $plan, false);
 
         return response()->json(['changes' => array_map(static fn(Change $change): array => $change->toArray(), $comparison->changes), 'sure' => round($comparison->sureness(), 2), 'found' => \count($comparison->matches->here), 'byMarks' => \count(array_filter($comparison->matches->sure, static fn(float $sure): bool => $sure >= 1.0))]);
     }
@@ -45,7 +45,7 @@ final class WayBackController
         Gate::authorize('update', $plan);
         $user = $request->user() ?? abort(401);
         $keys = array_values(array_filter((array) $request->input('keys'), \is_string(...)));
-        $comparison = $this->comparison($request, $plan);
+        $comparison = $this->comparison($request, $plan, true);
         $operation = Acceptance::of($comparison, $keys, $this->ids);
         $count = \count($keys);
         $this->store->insist($plan, $user, $this->store->change($operation, says: $count === 1 ? 'took in a change from a draft' : "took in {$count} changes from a draft"));
@@ -62,11 +62,11 @@ final class WayBackController
     }
 
     /** @throws Unreadable */
-    private function comparison(Request $request, Plan $plan): Comparison
+    private function comparison(Request $request, Plan $plan, bool $keeps): Comparison
     {
         $found = $this->waiting->find($request->user() ?? abort(401), $this->token($request)) ?? throw Unreadable::gone();
         $format = Format::ofPath($found['name']);
-        $read = $this->intakes->readWithPictures($plan, fopen($found['path'], 'r') ?: throw Unreadable::gone(), $format, new Options('', firstIsTitle: $format === Format::Markdown || $format === Format::Package, references: false));
+        $read = $this->intakes->readWithPictures($plan, fopen($found['path'], 'r') ?: throw Unreadable::gone(), $format, new Options('', firstIsTitle: $format === Format::Markdown || $format === Format::Package, references: false), $keeps);
 
         return Comparison::of($this->store->load($plan, true), $read->plan, $read->came);
     }

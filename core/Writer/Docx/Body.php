@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Docx;
 
+use Embrel\Archive\Xml;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
@@ -153,7 +154,7 @@ final class Body
 
     private function entry(string $style, string $field, string $anchor, string $text, int $page, bool $isLast): void
     {
-        $begin = $field === '' ? '' : Runs::mark('begin') . '<w:r><w:instrText xml:space="preserve"> ' . DocxWriter::escaped($field) . ' </w:instrText></w:r>' . Runs::mark('separate');
+        $begin = $field === '' ? '' : Runs::mark('begin') . '<w:r><w:instrText xml:space="preserve"> ' . Xml::escaped($field) . ' </w:instrText></w:r>' . Runs::mark('separate');
         $entry = '<w:hyperlink w:anchor="' . $anchor . '" w:history="1">' . Runs::text($text) . '<w:r><w:tab/></w:r>' . Runs::field("PAGEREF {$anchor} \\h", (string) $page) . '</w:hyperlink>';
         $this->paragraph($style, $begin . $entry . ($isLast ? Runs::mark('end') : ''));
     }

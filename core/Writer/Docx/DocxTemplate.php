@@ -6,6 +6,7 @@ namespace Embrel\Writer\Docx;
 
 use Embrel\Archive\BadPackage;
 use Embrel\Archive\Package;
+use Embrel\Archive\Xml;
 use Embrel\Archive\ZipFile;
 use Embrel\Document\Document;
 use Embrel\Document\Template;
@@ -34,27 +35,13 @@ final class DocxTemplate
 
     private function __construct(private readonly Package $package)
     {
-        $relations = self::dom($package->text('_rels/.rels'));
+        $relations = Xml::dom($package->text('_rels/.rels'));
         $main = '';
         foreach ($relations->getElementsByTagName('Relationship') as $relation) {
             $main = str_ends_with($relation->getAttribute('Type'), '/officeDocument') ? ltrim($relation->getAttribute('Target'), '/') : $main;
         }
         $this->main = $package->has($main) ? $main : throw BadPackage::missing('word/document.xml');
         $this->folder = \dirname($this->main);
-    }
-
-    private static function dom(string $xml): \DOMDocument
-    {
-        $dom = new \DOMDocument();
-        $errors = libxml_use_internal_errors(true);
-        $isRead = $xml !== '' && $dom->loadXML($xml, \LIBXML_NONET | \LIBXML_COMPACT);
-        libxml_clear_errors();
-        libxml_use_internal_errors($errors);
-        if (!$isRead || $dom->doctype !== null) {
-            throw BadPackage::damaged();
-        }
-
-        return $dom;
     }
 
     private static function path(\DOMDocument $dom): \DOMXPath
@@ -80,7 +67,7 @@ final class DocxTemplate
     /** @return array<string, array{name: string, level: int|null}> paragraph style by id → its name and heading level from 1 */
     public static function styles(Package $package): array
     {
-        $path = self::path(self::dom((new self($package))->part('styles')));
+        $path = self::path(Xml::dom((new self($package))->part('styles')));
         $known = [];
         foreach (self::all($path, '//w:style[@w:type="paragraph"]') as $style) {
             $level = self::value($path, 'w:pPr/w:outlineLvl', $style);
@@ -99,8 +86,8 @@ final class DocxTemplate
     {
         $template = new self($package);
         $theme = $template->name('theme');
-        $look = new TemplateLook(self::path(self::dom($template->part('styles'))), $theme === null ? null : self::path(self::dom($package->text($theme))));
-        $path = self::path(self::dom($package->text($template->main)));
+        $look = new TemplateLook(self::path(Xml::dom($template->part('styles'))), $theme === null ? null : self::path(Xml::dom($package->text($theme))));
+        $path = self::path(Xml::dom($package->text($template->main)));
         $path->registerNamespace('r', Body::R);
         $section = self::all($path, '//w:body/w:sectPr')[0] ?? null;
         $settings = $look->text($chosen) + TemplateLook::page($section);
@@ -108,7 +95,7 @@ final class DocxTemplate
         foreach (['header', 'footer'] as $line) {
             $id = $section === null ? null : self::all($path, "w:{$line}Reference[@w:type='default']", $section)[0] ?? null;
             $name = $id === null ? null : $template->target($template->relationsName(), $id->getAttributeNS(Body::R, 'id'));
-            $part = $name === null ? null : self::path(self::dom($package->text($name)));
+            $part = $name === null ? null : self::path(Xml::dom($package->text($name)));
             $settings[$line] = $part === null ? ['', '', ''] : $look->running($part);
             $blip = $part === null ? null : self::all($part, '//a:blip')[0] ?? null;
             $picture = $blip === null || $name === null ? null : $template->target(\dirname($name) . '/_rels/' . basename($name) . '.rels', $blip->getAttributeNS(Body::R, 'embed'));
@@ -121,7 +108,7 @@ final class DocxTemplate
     /** The part that a relation leads to; null where there is none in the package. */
     private function target(string $relations, string $id): ?string
     {
-        foreach ($this->package->has($relations) ? self::dom($this->package->text($relations))->getElementsByTagName('Relationship') : [] as $relation) {
+        foreach ($this->package->has($relations) ? Xml::dom($this->package->text($relations))->getElementsByTagName('Relationship') : [] as $relation) {
             $target = $relation->getAttribute('Target');
             $name = str_starts_with($target, '/') ? ltrim($target, '/') : "{$this->folder}/{$target}";
             if ($relation->getAttribute('Id') === $id && $this->package->has($name)) {
@@ -169,7 +156,7 @@ final class DocxTemplate
 
     private function relations(): \DOMDocument
     {
-        return self::dom($this->package->has($this->relationsName()) ? $this->package->text($this->relationsName()) : '<Relationships xmlns="' . DocxWriter::PACKAGE_RELATIONS . '"/>');
+        return Xml::dom($this->package->has($this->relationsName()) ? $this->package->text($this->relationsName()) : '<Relationships xmlns="' . DocxWriter::PACKAGE_RELATIONS . '"/>');
     }
 
     /**
@@ -191,9 +178,9 @@ final class DocxTemplate
     {
         $losses = new Losses();
         $document = Draft::of($plan, $choices);
-        $styles = self::dom($this->part('styles'));
+        $styles = Xml::dom($this->part('styles'));
         $names = $this->namesIn($styles, TemplateStyles::of($template)->chosen());
-        $numbering = $this->name('numbering') === null ? null : self::dom($this->part('numbering'));
+        $numbering = $this->name('numbering') === null ? null : Xml::dom($this->part('numbering'));
         $lists = new Lists(new ListNumbers($document, ListNumbers::countsAbove($plan, $choices->from)), $numbering === null ? 0 : self::highest($numbering));
         [$front, $section, $namespaces] = $this->frame($document);
         [$separators, $firstNote] = $this->separators();
@@ -293,7 +280,7 @@ final class DocxTemplate
     {
         $xml = $this->package->text($this->main);
         $hasFields = preg_match('/\{(?:title|subtitle|author|subject|date)\}/', strip_tags($xml)) === 1;
-        $dom = self::dom($hasFields ? TemplateFields::filled($xml, self::W, 't', $document) : $xml);
+        $dom = Xml::dom($hasFields ? TemplateFields::filled($xml, self::W, 't', $document) : $xml);
         $path = self::path($dom);
         $body = self::all($path, '/w:document/w:body')[0] ?? throw BadPackage::missing('a body');
         $sections = self::all($path, 'w:sectPr', $body);
@@ -318,7 +305,7 @@ final class DocxTemplate
         if ($name === null) {
             return ['', 0];
         }
-        $dom = self::dom($this->package->text($name));
+        $dom = Xml::dom($this->package->text($name));
         $xml = '';
         $highest = 0;
         foreach (self::all(self::path($dom), '//w:footnote[@w:type]') as $note) {
@@ -351,7 +338,7 @@ final class DocxTemplate
 
     private function types(): string
     {
-        $dom = self::dom($this->package->text('[Content_Types].xml'));
+        $dom = Xml::dom($this->package->text('[Content_Types].xml'));
         $root = $dom->documentElement ?? throw BadPackage::damaged();
         $defaults = $parts = [];
         foreach (iterator_to_array($root->childNodes, false) as $type) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Docx;
 
+use Embrel\Archive\Xml;
 use Embrel\Archive\ZipFile;
 use Embrel\Document\Document;
 use Embrel\Document\Style;
@@ -100,7 +101,7 @@ final class DocxWriter implements Writer
     {
         $xml = '';
         foreach (array_unique([$style->font, $style->headingFont]) as $font) {
-            $xml .= '<w:font w:name="' . self::escaped($font) . '"><w:altName w:val="' . Style::SUBSTITUTES[Style::family($font)] . '"/></w:font>';
+            $xml .= '<w:font w:name="' . Xml::escaped($font) . '"><w:altName w:val="' . Style::SUBSTITUTES[Style::family($font)] . '"/></w:font>';
         }
 
         return '<w:fonts xmlns:w="' . Body::W . "\">{$xml}</w:fonts>";
@@ -109,10 +110,10 @@ final class DocxWriter implements Writer
     public static function properties(Document $document): string
     {
         return '<cp:coreProperties xmlns:cp="http://schemas.openxmlformats.org/package/2006/metadata/core-properties" xmlns:dc="http://purl.org/dc/elements/1.1/">'
-            . '<dc:title>' . self::escaped($document->title) . '</dc:title>'
-            . '<dc:subject>' . self::escaped($document->properties->subject) . '</dc:subject>'
-            . '<dc:creator>' . self::escaped($document->properties->author) . '</dc:creator>'
-            . '<dc:language>' . self::escaped($document->properties->language) . '</dc:language></cp:coreProperties>';
+            . '<dc:title>' . Xml::escaped($document->title) . '</dc:title>'
+            . '<dc:subject>' . Xml::escaped($document->properties->subject) . '</dc:subject>'
+            . '<dc:creator>' . Xml::escaped($document->properties->author) . '</dc:creator>'
+            . '<dc:language>' . Xml::escaped($document->properties->language) . '</dc:language></cp:coreProperties>';
     }
 
     private function relations(Body $body): string
@@ -139,7 +140,7 @@ final class DocxWriter implements Writer
     {
         $xml = '';
         foreach ($runs->links as $href => $id) {
-            $xml .= "<Relationship Id=\"{$id}\" Type=\"" . Body::R . '/hyperlink" Target="' . self::escaped((string) $href) . '" TargetMode="External"/>';
+            $xml .= "<Relationship Id=\"{$id}\" Type=\"" . Body::R . '/hyperlink" Target="' . Xml::escaped((string) $href) . '" TargetMode="External"/>';
         }
 
         return $xml;
@@ -155,10 +156,5 @@ final class DocxWriter implements Writer
         }
 
         return "{$xml}</w:footnotes>";
-    }
-
-    public static function escaped(string $text): string
-    {
-        return htmlspecialchars($text, ENT_QUOTES | ENT_XML1 | ENT_SUBSTITUTE, 'UTF-8');
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Docx;
 
+use Embrel\Archive\Xml;
 use Embrel\Document\Element;
 use Embrel\Numbering\Counter;
 use Embrel\Writer\ListNumbers;
@@ -118,7 +119,7 @@ final class Lists
         $restart = $i === 1 && $list === ListNumbers::HEADINGS && $this->numbers->runsOn() ? '<w:lvlRestart w:val="0"/>' : '';
 
         return "<w:lvl w:ilvl=\"{$i}\"><w:start w:val=\"{$start}\"/><w:numFmt w:val=\"{$format}\"/>{$restart}{$style}<w:suff w:val=\"" . ($form === null ? 'nothing' : 'space') . '"/>'
-            . '<w:lvlText w:val="' . DocxWriter::escaped($this->numbers->text($list, $i + 1)) . '"/><w:lvlJc w:val="left"/><w:pPr><w:ind w:left="0" w:firstLine="0"/></w:pPr></w:lvl>';
+            . '<w:lvlText w:val="' . Xml::escaped($this->numbers->text($list, $i + 1)) . '"/><w:lvlJc w:val="left"/><w:pPr><w:ind w:left="0" w:firstLine="0"/></w:pPr></w:lvl>';
     }
 
     private static function plainLevel(int $i, string $format, string $text): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Docx;
 
+use Embrel\Archive\Xml;
 use Embrel\Document\Document;
 use Embrel\Document\Pictures;
 use Embrel\Document\PictureType;
@@ -34,7 +35,7 @@ final class Runs
     public static function text(string $text, string $properties = ''): string
     {
         $properties = $properties === '' ? '' : "<w:rPr>{$properties}</w:rPr>";
-        $inner = '<w:t xml:space="preserve">' . DocxWriter::escaped($text) . '</w:t>';
+        $inner = '<w:t xml:space="preserve">' . Xml::escaped($text) . '</w:t>';
         if (strpbrk($text, "\n\t") !== false) {
             $inner = str_replace(["\n", "\t"], ['</w:t><w:br/><w:t xml:space="preserve">', '</w:t><w:tab/><w:t xml:space="preserve">'], $inner);
         }
@@ -84,7 +85,7 @@ final class Runs
         if ($href[0] === '#') {
             $anchor = str_starts_with($href, '#_e') ? $this->anchors[substr($href, 3)] ?? substr($href, 1) : mb_substr($href, 1, 40);
 
-            return '<w:hyperlink w:anchor="' . DocxWriter::escaped($anchor) . '">' . self::text($node->text, $properties) . '</w:hyperlink>';
+            return '<w:hyperlink w:anchor="' . Xml::escaped($anchor) . '">' . self::text($node->text, $properties) . '</w:hyperlink>';
         }
         $id = $this->links[$href] ??= 'link' . (\count($this->links) + 1);
 
@@ -125,7 +126,7 @@ final class Runs
     public static function pictureXml(string $relation, int $id, float $width, float $aspect, string $says): string
     {
         $size = 'cx="' . (int) $width . '" cy="' . max(1, (int) ($width * $aspect)) . '"';
-        $name = DocxWriter::escaped($says);
+        $name = Xml::escaped($says);
 
         return '<w:r><w:drawing><wp:inline xmlns:wp="http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing" distT="0" distB="0" distL="0" distR="0"><wp:extent ' . $size . "/><wp:docPr id=\"{$id}\" name=\"Picture {$id}\" descr=\"{$name}\"/>"
             . '<a:graphic xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main"><a:graphicData uri="http://schemas.openxmlformats.org/drawingml/2006/picture"><pic:pic xmlns:pic="http://schemas.openxmlformats.org/drawingml/2006/picture">'
@@ -140,7 +141,7 @@ final class Runs
 
     public static function field(string $instruction, string $shows): string
     {
-        return self::mark('begin') . '<w:r><w:instrText xml:space="preserve"> ' . DocxWriter::escaped($instruction) . ' </w:instrText></w:r>' . self::mark('separate') . self::text($shows) . self::mark('end');
+        return self::mark('begin') . '<w:r><w:instrText xml:space="preserve"> ' . Xml::escaped($instruction) . ' </w:instrText></w:r>' . self::mark('separate') . self::text($shows) . self::mark('end');
     }
 
     public static function mark(string $kind): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Docx;
 
+use Embrel\Archive\Xml;
 use Embrel\Document\Document;
 use Embrel\Document\Style;
 
@@ -24,7 +25,7 @@ final class Styles
     private static function defaults(Document $document): string
     {
         $style = $document->style;
-        $language = DocxWriter::escaped($document->properties->language);
+        $language = Xml::escaped($document->properties->language);
 
         return '<w:docDefaults><w:rPrDefault><w:rPr>' . self::fonts($style->font) . self::size($style->size) . "<w:lang w:val=\"{$language}\" w:eastAsia=\"{$language}\" w:bidi=\"ar-SA\"/></w:rPr></w:rPrDefault>"
             . '<w:pPrDefault><w:pPr><w:spacing w:after="' . self::twips($style->gap) . '" w:line="' . (int) round($style->line * 240) . '" w:lineRule="auto"/></w:pPr></w:pPrDefault></w:docDefaults>'
@@ -35,7 +36,7 @@ final class Styles
 
     private static function fonts(string $font): string
     {
-        $font = DocxWriter::escaped($font);
+        $font = Xml::escaped($font);
 
         return "<w:rFonts w:ascii=\"{$font}\" w:hAnsi=\"{$font}\" w:eastAsia=\"{$font}\" w:cs=\"{$font}\"/>";
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Epub;
 
+use Embrel\Archive\Xml;
 use Embrel\Archive\ZipFile;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
@@ -49,9 +50,9 @@ final class EpubWriter implements Writer
 
     private static function page(Document $document, string $title, string $body): string
     {
-        $language = self::escaped($document->properties->language);
+        $language = Xml::escaped($document->properties->language);
 
-        return self::DECLARATION . "<!DOCTYPE html>\n<html xmlns=\"http://www.w3.org/1999/xhtml\" xmlns:epub=\"http://www.idpf.org/2007/ops\" lang=\"{$language}\" xml:lang=\"{$language}\"><head><meta charset=\"utf-8\"/><title>" . self::escaped($title) . "</title><link rel=\"stylesheet\" href=\"style.css\"/></head><body>{$body}</body></html>";
+        return self::DECLARATION . "<!DOCTYPE html>\n<html xmlns=\"http://www.w3.org/1999/xhtml\" xmlns:epub=\"http://www.idpf.org/2007/ops\" lang=\"{$language}\" xml:lang=\"{$language}\"><head><meta charset=\"utf-8\"/><title>" . Xml::escaped($title) . "</title><link rel=\"stylesheet\" href=\"style.css\"/></head><body>{$body}</body></html>";
     }
 
     /** @param array<string, string> $places */
@@ -62,10 +63,10 @@ final class EpubWriter implements Writer
         foreach ($document->contents as ['element' => $element]) {
             $level = min($element->level, $open + 1);
             $list .= $level > $open ? '<ol>' : '</li>' . str_repeat('</ol></li>', $open - $level);
-            $list .= '<li><a href="' . self::escaped($places[$element->topic] ?? 'index.xhtml') . '">' . (self::escaped(trim("{$element->number} {$element->title}")) ?: '–') . '</a>';
+            $list .= '<li><a href="' . Xml::escaped($places[$element->topic] ?? 'index.xhtml') . '">' . (Xml::escaped(trim("{$element->number} {$element->title}")) ?: '–') . '</a>';
             $open = $level;
         }
-        $list = $list === '' ? '<ol><li><a href="index.xhtml">' . (self::escaped($document->title) ?: '–') . '</a></li></ol>' : $list . str_repeat('</li></ol>', $open);
+        $list = $list === '' ? '<ol><li><a href="index.xhtml">' . (Xml::escaped($document->title) ?: '–') . '</a></li></ol>' : $list . str_repeat('</li></ol>', $open);
 
         return '<nav epub:type="toc" id="toc"><h1>' . $document->contentsTitle() . "</h1>{$list}</nav>";
     }
@@ -85,9 +86,9 @@ final class EpubWriter implements Writer
             $manifest .= "<item id=\"picture{$i}\" href=\"{$file['name']}\" media-type=\"{$file['type']->mediaType()}\"/>";
         }
 
-        return '<package xmlns="http://www.idpf.org/2007/opf" version="3.0" unique-identifier="id" xml:lang="' . self::escaped($properties->language) . '"><metadata xmlns:dc="http://purl.org/dc/elements/1.1/">'
-            . '<dc:identifier id="id">' . self::identifier($document) . '</dc:identifier><dc:title>' . (self::escaped($document->title) ?: '–') . '</dc:title><dc:language>' . self::escaped($properties->language) . '</dc:language>'
-            . ($properties->author === '' ? '' : '<dc:creator>' . self::escaped($properties->author) . '</dc:creator>') . ($properties->subject === '' ? '' : '<dc:subject>' . self::escaped($properties->subject) . '</dc:subject>')
+        return '<package xmlns="http://www.idpf.org/2007/opf" version="3.0" unique-identifier="id" xml:lang="' . Xml::escaped($properties->language) . '"><metadata xmlns:dc="http://purl.org/dc/elements/1.1/">'
+            . '<dc:identifier id="id">' . self::identifier($document) . '</dc:identifier><dc:title>' . (Xml::escaped($document->title) ?: '–') . '</dc:title><dc:language>' . Xml::escaped($properties->language) . '</dc:language>'
+            . ($properties->author === '' ? '' : '<dc:creator>' . Xml::escaped($properties->author) . '</dc:creator>') . ($properties->subject === '' ? '' : '<dc:subject>' . Xml::escaped($properties->subject) . '</dc:subject>')
             . "<meta property=\"dcterms:modified\">{$modified}</meta></metadata><manifest>{$manifest}</manifest><spine>{$spine}</spine></package>";
     }
 
@@ -97,10 +98,5 @@ final class EpubWriter implements Writer
         $hex = substr(hash('sha256', "{$document->title}\n{$document->properties->author}"), 0, 32);
 
         return 'urn:uuid:' . substr($hex, 0, 8) . '-' . substr($hex, 8, 4) . '-8' . substr($hex, 13, 3) . '-a' . substr($hex, 17, 3) . '-' . substr($hex, 20, 12);
-    }
-
-    private static function escaped(string $text): string
-    {
-        return htmlspecialchars($text, ENT_QUOTES | ENT_XML1 | ENT_SUBSTITUTE, 'UTF-8');
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Odt;
 
+use Embrel\Archive\Xml;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
@@ -108,7 +109,7 @@ final class OdtBody
             return;
         }
         $entry = static fn(int $level): string => "<text:table-of-content-entry-template text:outline-level=\"{$level}\" text:style-name=\"Contents_20_{$level}\"><text:index-entry-link-start/><text:index-entry-chapter/><text:index-entry-span> </text:index-entry-span><text:index-entry-text/><text:index-entry-tab-stop style:type=\"right\" style:leader-char=\".\"/><text:index-entry-page-number/><text:index-entry-link-end/></text:table-of-content-entry-template>";
-        $title = OdtWriter::escaped($this->document->contentsTitle());
+        $title = Xml::escaped($this->document->contentsTitle());
         $this->put("<text:table-of-content text:style-name=\"Index\" text:name=\"Contents1\" text:protected=\"true\"><text:table-of-content-source text:outline-level=\"3\"><text:index-title-template text:style-name=\"Contents_20_Heading\">{$title}</text:index-title-template>" . implode('', array_map($entry, [1, 2, 3])) . "</text:table-of-content-source><text:index-body><text:index-title text:style-name=\"Index\" text:name=\"Contents1_Head\"><text:p text:style-name=\"Contents_20_Heading\">{$title}</text:p></text:index-title>");
         foreach ($this->document->contents as ['element' => $element, 'page' => $page]) {
             $this->entry("Contents_20_{$element->level}", $this->anchors[$element->topic] ?? '', trim("{$element->number} {$element->title}"), $page);
@@ -121,7 +122,7 @@ final class OdtBody
         if ($this->document->figures === []) {
             return;
         }
-        $title = OdtWriter::escaped($this->document->figuresTitle());
+        $title = Xml::escaped($this->document->figuresTitle());
         $this->put("<text:illustration-index text:style-name=\"Index\" text:name=\"Figures1\" text:protected=\"true\"><text:illustration-index-source text:use-caption=\"false\"><text:index-title-template text:style-name=\"Contents_20_Heading\">{$title}</text:index-title-template></text:illustration-index-source><text:index-body><text:index-title text:style-name=\"Index\" text:name=\"Figures1_Head\"><text:p text:style-name=\"Contents_20_Heading\">{$title}</text:p></text:index-title>");
         foreach ($this->document->figures as $i => ['text' => $text, 'page' => $page]) {
             $this->entry('Illustration_20_Index_20_1', '_f' . ($i + 1), $text, $page);

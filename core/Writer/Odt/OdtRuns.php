@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Odt;
 
+use Embrel\Archive\Xml;
 use Embrel\Document\Pictures;
 use Embrel\Document\PictureType;
 use Embrel\RichText\Node;
@@ -32,7 +33,7 @@ final class OdtRuns
     /** Text with its breaks, tabs and runs of spaces (OpenDocument 1.3, part 3, 6.1). */
     public static function text(string $text): string
     {
-        $xml = OdtWriter::escaped($text);
+        $xml = Xml::escaped($text);
         if (preg_match('/[\n\t]|  |\A | \z/', $xml) !== 1) {
             return $xml;
         }
@@ -95,7 +96,7 @@ final class OdtRuns
 
     private function address(string $href): string
     {
-        return OdtWriter::escaped(str_starts_with($href, '#_e') ? '#' . ($this->anchors[substr($href, 3)] ?? substr($href, 1)) : $href);
+        return Xml::escaped(str_starts_with($href, '#_e') ? '#' . ($this->anchors[substr($href, 3)] ?? substr($href, 1)) : $href);
     }
 
     /** A picture of a note; null where its file is not at hand. */
@@ -121,6 +122,6 @@ final class OdtRuns
         $n = ++$this->frames;
 
         return "<draw:frame draw:name=\"Picture {$n}\" text:anchor-type=\"as-char\" svg:width=\"" . \sprintf('%.4Fin', $width / 96) . '" svg:height="' . \sprintf('%.4Fin', max(1.0, $width * $aspect) / 96) . '">'
-            . "<draw:image xlink:href=\"{$part}\" xlink:type=\"simple\" xlink:show=\"embed\" xlink:actuate=\"onLoad\"/>" . ($says === '' ? '' : '<svg:desc>' . OdtWriter::escaped($says) . '</svg:desc>') . '</draw:frame>';
+            . "<draw:image xlink:href=\"{$part}\" xlink:type=\"simple\" xlink:show=\"embed\" xlink:actuate=\"onLoad\"/>" . ($says === '' ? '' : '<svg:desc>' . Xml::escaped($says) . '</svg:desc>') . '</draw:frame>';
     }
 }

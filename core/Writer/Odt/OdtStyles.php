@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Odt;
 
+use Embrel\Archive\Xml;
 use Embrel\Document\Document;
 use Embrel\Document\Style;
 use Embrel\Numbering\Form;
@@ -35,7 +36,7 @@ final class OdtStyles
     {
         $fonts = '';
         foreach (array_unique([$document->style->font, $document->style->headingFont]) as $font) {
-            $name = OdtWriter::escaped($font);
+            $name = Xml::escaped($font);
             $other = Style::SUBSTITUTES[Style::family($font)];
             $fonts .= "<style:font-face style:name=\"{$name}\" svg:font-family=\"&apos;{$name}&apos;, &apos;{$other}&apos;\"/>";
         }
@@ -55,12 +56,12 @@ final class OdtStyles
     {
         $style = $document->style;
         [$language, $country] = explode('-', $document->properties->language) + [1 => 'none'];
-        $font = OdtWriter::escaped($style->font);
+        $font = Xml::escaped($style->font);
         $line = (int) round($style->line * 100) . '%';
         $out = "<style:default-style style:family=\"paragraph\"><style:paragraph-properties fo:orphans=\"2\" fo:widows=\"2\" style:tab-stop-distance=\"1cm\"/><style:text-properties style:font-name=\"{$font}\" fo:font-size=\"{$style->size}pt\" fo:language=\"{$language}\" fo:country=\"{$country}\"/></style:default-style>"
             . self::paragraph('Standard', '', "fo:line-height=\"{$line}\" fo:margin-bottom=\"{$style->gap}pt\"", '')
             . self::paragraph('Text_20_body', 'Standard', ($style->firstLine > 0 ? "fo:text-indent=\"{$style->firstLine}mm\" " : '') . ($style->isJustified ? 'fo:text-align="justify"' : ''), '')
-            . self::paragraph('Heading', 'Standard', 'fo:keep-with-next="always" fo:line-height="100%" fo:margin-top="14pt" fo:margin-bottom="6pt"', 'style:font-name="' . OdtWriter::escaped($style->headingFont) . '" fo:font-weight="bold"')
+            . self::paragraph('Heading', 'Standard', 'fo:keep-with-next="always" fo:line-height="100%" fo:margin-top="14pt" fo:margin-bottom="6pt"', 'style:font-name="' . Xml::escaped($style->headingFont) . '" fo:font-weight="bold"')
             . self::paragraph('Title', 'Heading', 'fo:margin-top="' . ($style->hasTitlePage ? '80mm' : '8mm') . '"' . ($style->isTitleCentred ? ' fo:text-align="center"' : ''), 'fo:font-size="' . max(16.0, $style->headingSizes[0] * 1.4) . 'pt"')
             . self::paragraph('Subtitle', 'Standard', 'fo:line-height="100%" fo:margin-bottom="12pt"' . ($style->isTitleCentred ? ' fo:text-align="center"' : ''), 'fo:color="#5e5668" fo:font-size="' . $style->size * 1.2 . 'pt"')
             . self::paragraph('Author', 'Standard', 'fo:line-height="100%" fo:margin-bottom="12pt"' . ($style->isTitleCentred ? ' fo:text-align="center"' : ''), '');
@@ -138,7 +139,7 @@ final class OdtStyles
 
     private static function around(?Form $form): string
     {
-        return $form === null ? '' : ' style:num-prefix="' . OdtWriter::escaped($form->before) . '" style:num-suffix="' . OdtWriter::escaped($form->after . (str_ends_with($form->before, ' ') ? "\u{2002}" : '')) . '"';
+        return $form === null ? '' : ' style:num-prefix="' . Xml::escaped($form->before) . '" style:num-suffix="' . Xml::escaped($form->after . (str_ends_with($form->before, ' ') ? "\u{2002}" : '')) . '"';
     }
 
     private static function lists(): string

@@ -6,6 +6,7 @@ namespace Embrel\Writer\Odt;
 
 use Embrel\Archive\BadPackage;
 use Embrel\Archive\Package;
+use Embrel\Archive\Xml;
 use Embrel\Document\Document;
 use Embrel\Document\Template;
 use Embrel\Writer\TemplateFields;
@@ -57,13 +58,8 @@ final class OdtTemplate
         if (!str_starts_with($package->has('mimetype') ? $package->text('mimetype', 1024) : '', OdtWriter::MEDIA_TYPE)) {
             throw BadPackage::notZip();
         }
-        $dom = new \DOMDocument();
-        $errors = libxml_use_internal_errors(true);
-        $isRead = $dom->loadXML($package->text('styles.xml'), \LIBXML_NONET | \LIBXML_COMPACT);
-        libxml_clear_errors();
-        libxml_use_internal_errors($errors);
 
-        return $isRead && $dom->doctype === null ? $dom : throw BadPackage::damaged();
+        return Xml::dom($package->text('styles.xml'));
     }
 
     /** @return array<string, array{name: string, level: int|null}> paragraph style by name → what it is called and its heading level from 1 */

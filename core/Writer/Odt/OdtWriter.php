@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Odt;
 
+use Embrel\Archive\Xml;
 use Embrel\Archive\ZipFile;
 use Embrel\Document\Document;
 use Embrel\Document\PictureType;
@@ -86,12 +87,7 @@ final class OdtWriter implements Writer
 
     private static function meta(Document $document): string
     {
-        return '<office:document-meta' . OdtStyles::namespaces() . '><office:meta><meta:generator>Embrel</meta:generator><dc:title>' . self::escaped($document->title) . '</dc:title><dc:subject>' . self::escaped($document->properties->subject) . '</dc:subject>'
-            . '<meta:initial-creator>' . self::escaped($document->properties->author) . '</meta:initial-creator><dc:language>' . self::escaped($document->properties->language) . '</dc:language></office:meta></office:document-meta>';
-    }
-
-    public static function escaped(string $text): string
-    {
-        return htmlspecialchars($text, ENT_QUOTES | ENT_XML1 | ENT_SUBSTITUTE, 'UTF-8');
+        return '<office:document-meta' . OdtStyles::namespaces() . '><office:meta><meta:generator>Embrel</meta:generator><dc:title>' . Xml::escaped($document->title) . '</dc:title><dc:subject>' . Xml::escaped($document->properties->subject) . '</dc:subject>'
+            . '<meta:initial-creator>' . Xml::escaped($document->properties->author) . '</meta:initial-creator><dc:language>' . Xml::escaped($document->properties->language) . '</dc:language></office:meta></office:document-meta>';
     }
 }

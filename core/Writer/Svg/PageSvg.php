@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Svg;
 
+use Embrel\Archive\Xml;
 use Embrel\Pages\Book;
 use Embrel\Pages\Page;
 use Embrel\Pages\Piece;
@@ -20,7 +21,7 @@ final class PageSvg
         foreach ($page->pieces as $piece) {
             $out .= match ($piece->kind) {
                 Piece::TEXT => self::text($piece, $book),
-                Piece::PICTURE => '<image x="' . self::n($piece->x) . '" y="' . self::n($piece->y) . '" width="' . self::n($piece->width) . '" height="' . self::n($piece->height) . '" href="' . self::escaped($address($piece->text)) . '" role="img" aria-label="' . (self::escaped($piece->says) ?: 'Picture') . '"/>',
+                Piece::PICTURE => '<image x="' . self::n($piece->x) . '" y="' . self::n($piece->y) . '" width="' . self::n($piece->width) . '" height="' . self::n($piece->height) . '" href="' . Xml::escaped($address($piece->text)) . '" role="img" aria-label="' . (Xml::escaped($piece->says) ?: 'Picture') . '"/>',
                 default => '<rect x="' . self::n($piece->x) . '" y="' . self::n($piece->y) . '" width="' . self::n($piece->width === 0.0 ? $book->width - 2 * $piece->x : $piece->width) . '" height="' . self::n($piece->height) . "\" fill=\"{$piece->colour}\"/>",
             };
         }
@@ -36,7 +37,7 @@ final class PageSvg
         [$family] = explode('-', $piece->face);
         $decoration = ['u' => 'underline', 's' => 'line-through', 'us' => 'underline line-through'][$piece->marks] ?? '';
         $text = '<text x="' . self::n($piece->x) . '" y="' . self::n($piece->y) . '" textLength="' . self::n($piece->width) . '" font-family="' . self::FAMILIES[$family] . '" font-size="' . self::n($piece->size) . "\" fill=\"{$piece->colour}\""
-            . (str_contains($piece->face, '-bold') ? ' font-weight="680"' : '') . (str_contains($piece->face, '-italic') ? ' font-style="italic"' : '') . ($decoration === '' ? '' : " text-decoration=\"{$decoration}\"") . ($piece->level === 0 ? '' : ' role="heading" aria-level="' . ($piece->level + 1) . '" aria-label="' . self::escaped($piece->says) . '"') . '>' . self::escaped($piece->text) . '</text>';
+            . (str_contains($piece->face, '-bold') ? ' font-weight="680"' : '') . (str_contains($piece->face, '-italic') ? ' font-style="italic"' : '') . ($decoration === '' ? '' : " text-decoration=\"{$decoration}\"") . ($piece->level === 0 ? '' : ' role="heading" aria-level="' . ($piece->level + 1) . '" aria-label="' . Xml::escaped($piece->says) . '"') . '>' . Xml::escaped($piece->text) . '</text>';
         $page = str_starts_with($piece->link, '#') ? $book->places[substr($piece->link, 1)] ?? null : null;
 
         return $page === null ? $text : "<a href=\"#page-{$page}\" data-page=\"{$page}\">{$text}</a>";
@@ -45,10 +46,5 @@ final class PageSvg
     private static function n(float $number): string
     {
         return rtrim(rtrim(\sprintf('%.2F', $number), '0'), '.');
-    }
-
-    private static function escaped(string $text): string
-    {
-        return htmlspecialchars($text, ENT_QUOTES | ENT_XML1 | ENT_SUBSTITUTE, 'UTF-8');
     }
 }
