@@ -24,7 +24,10 @@ final readonly class IntakeTask
         $token = \is_string($given['token'] ?? null) ? $given['token'] : '';
         $file = $this->waiting->find($user, $token) ?? throw Unreadable::gone();
         $in = fopen($file['path'], 'r') ?: throw Unreadable::gone();
-        $kept = $this->intakes->keep($user, $in, Format::ofPath($file['name']), IntakeRequest::options(\is_array($given['choices'] ?? null) ? $given['choices'] : [], $file['name']), \is_string($given['into'] ?? null) ? $given['into'] : '', static fn(int $done, int $of, string $says) => Tasks::progress($task, $done, $of, $says));
+        $options = IntakeRequest::options(\is_array($given['choices'] ?? null) ? $given['choices'] : [], $file['name']);
+        [$into, $under] = array_map(static fn(string $name): string => \is_string($given[$name] ?? null) ? $given[$name] : '', ['into', 'under']);
+        $progress = static fn(int $done, int $of, string $says) => Tasks::progress($task, $done, $of, $says);
+        $kept = $this->intakes->keep($user, $in, Format::ofPath($file['name']), $options, $into, $under, $progress);
         $this->waiting->forget($user, $token);
 
         return ['address' => route('plan', $kept['plan']), 'title' => $kept['plan']->title, 'repairs' => $kept['repairs']];

@@ -12,6 +12,8 @@ use Embrel\Intake\Branch;
 use Embrel\Intake\Options;
 use Embrel\Intake\PictureNames;
 use Embrel\Intake\Result;
+use Embrel\Operation\Compound;
+use Embrel\Operation\EditNote;
 use Embrel\Operation\OperationRefused;
 use Embrel\Plan\Plan;
 use Embrel\Reader\Format;
@@ -63,25 +65,26 @@ final readonly class Intakes
     /**
      * @param resource                          $in
      * @param string                            $into a plan's id; empty for a new plan
+     * @param string                            $under a topic of that plan, below which it comes; empty: as a main section that is named after it
      * @param \Closure(int, int, string): void|null $progress done, of how many, what is being done
      *
      * @return array{plan: PlanRow, repairs: list<string>}
      *
      * @throws Unreadable|OperationRefused
      */
-    public function keep(User $user, $in, Format $format, Options $options, string $into = '', ?\Closure $progress = null): array
+    public function keep(User $user, $in, Format $format, Options $options, string $into = '', string $under = '', ?\Closure $progress = null): array
     {
         $progress ??= static function (int $done, int $of, string $says): void {};
 
-        return WorkFolder::with(function (string $work) use ($user, $in, $format, $options, $into, $progress): array {
+        return WorkFolder::with(function (string $work) use ($user, $in, $format, $options, $into, $under, $progress): array {
             $shelf = new Shelf($work);
             $progress(0, 0, 'Reading the file');
             $read = $format->read($in, $options, $this->ids, $work, $shelf);
             [$now, $pictures, $lost] = $this->pictures($shelf, $read->plan, $work, $progress);
             $plan = $now === [] ? $read->plan : PictureNames::changed($read->plan, $now);
             $progress(\count($now), \count($now), 'Keeping the plan');
-            $row = DB::transaction(function () use ($user, $plan, $into, $pictures): PlanRow {
-                $row = $into === '' ? $this->store->create($user, $plan) : $this->branch($user, $plan, $into);
+            $row = DB::transaction(function () use ($user, $plan, $into, $under, $pictures): PlanRow {
+                $row = $into === '' ? $this->store->create($user, $plan) : $this->branch($user, $plan, $into, $under);
                 $kept = new PlanPictures($row->id);
                 foreach ($pictures as $path) {
                     $kept->keepFile($path);
@@ -122,11 +125,21 @@ final readonly class Intakes
     }
 
     /** @throws OperationRefused */
-    private function branch(User $user, Plan $read, string $into): PlanRow
+    private function branch(User $user, Plan $read, string $into, string $under): PlanRow
     {
         $row = PlanRow::query()->where('id', $into)->firstOrFail();
         Gate::forUser($user)->authorize('update', $row);
-        $operation = PlanSources::along($row, $read->sources, Branch::of($read, $this->ids, $this->store->load($row)), true);
+        $tree = $this->store->load($row);
+        $add = $under === '' ? Branch::of($read, $this->ids, $tree) : Branch::below($read, $tree, $under);
+        $operation = $add === null ? null : PlanSources::along($row, $read->sources, $add, true);
+        // What stood before the first topic goes on in the note of the one below which it comes.
+        $opening = $under === '' ? [] : array_values($read->topic(Plan::ROOT)->note->blocks ?? []);
+        if ($opening !== []) {
+            $operation = new Compound([new EditNote($under, $opening), ...$operation === null ? [] : [$operation]]);
+        }
+        if ($operation === null) {
+            return $row;
+        }
         $outcome = $this->store->apply($row, $user, [$this->store->change($operation)]);
         if ($outcome->refused !== []) {
             throw OperationRefused::value(new \DomainException($outcome->refused[0]['message'] . ' Nothing was taken in.'));

@@ -61,7 +61,7 @@ final class MapView
         }
         $print = hash('xxh64', json_encode($topics, JSON_THROW_ON_ERROR));
 
-        return ['id' => $id, 'at' => [round($standing->x, 1), round($standing->y, 1), round($standing->turn, 4), $standing->isMirrored], 'print' => $print]
+        return ['id' => $id, 'at' => [round($standing->x, 1), round($standing->y, 1), $standing->isMirrored], 'print' => $print]
             + (($known[$id] ?? null) === $print ? [] : ['topics' => $topics]);
     }
 
@@ -90,7 +90,7 @@ final class MapView
         $geometry = $picture->geometry;
 
         return [
-            $label->id, $label->level, round($geometry->x[$i], 1), round($geometry->y[$i], 1), round($geometry->turns[$i], 4), round($picture->boxes->widths[$i], 1), round($label->height, 1),
+            $label->id, $label->level, round($geometry->x[$i], 1), round($geometry->y[$i], 1), round($picture->boxes->widths[$i], 1), round($label->height, 1),
             $label->start, round($label->indent, 1), round($label->width, 1), $label->size, $label->number, $label->lines, round($label->baseline(0), 1), round($label->size * Label::LINE, 2),
             $label->marks, ($label->isRightToLeft ? 1 : 0) | ($label->isUntitled ? 2 : 0) | ($label->hasFloret ? 4 : 0) | ($label->isLoose ? 8 : 0), $label->inside, $label->dye, round($label->filled, 3), $picture->stalk($i), $label->picture === null ? null : [$label->picture->id, ...$label->pictureBox() ?? []],
         ];

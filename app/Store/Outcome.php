@@ -10,6 +10,16 @@ final readonly class Outcome
     /**
      * @param list<array{id: string, reason: string, message: string}> $refused
      * @param string|null                                              $says    what the last change did; null where there was none
+     * @param array<string, array{int|null, int}>                      $notes   topic whose note was written → its revision before
+     *                                                                          and after; null before where others' words came in
      */
-    public function __construct(public Sight $before, public Sight $after, public int $from, public int $revision, public array $refused, public ?string $says) {}
+    public function __construct(
+        public Sight $before,
+        public Sight $after,
+        public int $from,
+        public int $revision,
+        public array $refused,
+        public ?string $says,
+        public array $notes = [],
+    ) {}
 }

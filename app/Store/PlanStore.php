@@ -7,6 +7,7 @@ namespace App\Store;
 use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Id\Ids;
+use Embrel\Operation\EditNote;
 use Embrel\Operation\NotesMissing;
 use Embrel\Operation\Operation;
 use Embrel\Operation\OperationRefused;
@@ -107,16 +108,23 @@ final class PlanStore
     {
         return $this->locked($row, function () use ($row, $user, $changes): Outcome {
             $rows = new PlanRows();
-            $changes = $this->unknownOf($row->id, $changes);
+            $written = self::notesWritten($changes);
+            $new = $this->unknownOf($row->id, $changes);
+            $isRepeated = \count($new) < \count($changes);
+            $changes = $new;
+            $revisions = self::revisions($row->id, $written);
             $before = $this->loadedFor($rows, $row, $changes);
             $state = $before;
             $seq = $row->revision;
-            $log = $refused = $missing = [];
+            $log = $refused = $missing = $met = [];
             foreach ($changes as $change) {
                 try {
                     // Applied first: what cannot be is refused there, before anything is asked about its topics.
                     $next = $this->applied($rows, $row, $change->operation, $before, $state);
                     $inverse = $change->operation->inverse($state);
+                    if ($change->operation instanceof EditNote && $change->operation->meets($state)) {
+                        $met[] = $change->operation->topic;
+                    }
                     $says = $change->says ?? Wording::of($change->operation, $state);
                     $state = $next;
                     $log[] = ['plan_id' => $row->id, 'seq' => ++$seq, 'op_id' => $change->id, 'step_id' => $change->step, 'undoes' => $change->undoes, 'user_id' => $user->id]
@@ -133,8 +141,43 @@ final class PlanStore
                 $this->keep($row, $rows, $sight, $after, $seq, $log);
             }
 
-            return new Outcome($sight, $after, $seq - \count($log), $seq, $refused, $log === [] ? null : $log[\count($log) - 1]['says']);
+            $notes = [];
+            foreach ($log === [] ? $revisions : self::revisions($row->id, $written) as $topic => $revision) {
+                $notes[$topic] = [$isRepeated || \in_array($topic, $met, true) ? null : $revisions[$topic] ?? null, $revision];
+            }
+
+            $last = end($log);
+
+            return new Outcome($sight, $after, $seq - \count($log), $seq, $refused, $last === false || $last['type'] === 'drop' ? null : $last['says'], $notes);
         });
+    }
+
+    /**
+     * @param list<Change> $changes
+     *
+     * @return list<string> topics
+     */
+    private static function notesWritten(array $changes): array
+    {
+        $topics = [];
+        foreach ($changes as $change) {
+            if ($change->operation instanceof EditNote) {
+                $topics[$change->operation->topic] = true;
+            }
+        }
+
+        return array_keys($topics);
+    }
+
+    /**
+     * @param list<string> $topics
+     *
+     * @return array<string, int> when the row of each was last written
+     */
+    private static function revisions(string $planId, array $topics): array
+    {
+        /** @var array<string, int> */
+        return $topics === [] ? [] : DB::table('topics')->where('plan_id', $planId)->whereIn('id', $topics)->pluck('revision', 'id')->all();
     }
 
     /**

@@ -44,7 +44,9 @@ final class PlanView
     {
         $steps = $outcome->says === null ? (new UndoLog($row->id, $user->id))->names() : ['undo' => $outcome->says, 'redo' => null];
 
-        return ['steps' => $steps] + self::since($row, $base, $outcome->after, $outcome->before, $outcome->from);
+        $notes = $outcome->notes === [] ? [] : ['notes' => $outcome->notes];
+
+        return ['steps' => $steps] + $notes + self::since($row, $base, $outcome->after, $outcome->before, $outcome->from);
     }
 
     /**

@@ -8,6 +8,7 @@ use Embrel\Operation\Codec;
 use Embrel\Operation\Compound;
 use Embrel\Operation\Operation;
 use Embrel\Operation\OperationRefused;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -104,8 +105,30 @@ final class UndoLog
     /** @return array<string, string|null> step → the step it undoes, newest first */
     private function steps(): array
     {
-        return $this->steps ??= DB::table('operations')->where('plan_id', $this->planId)->where('user_id', $this->userId)->orderByDesc('seq')->limit(self::REACH)
-            ->get(['step_id', 'undoes'])->pluck('undoes', 'step_id')->all();
+        if ($this->steps === null) {
+            $rows = DB::table('operations')->where('plan_id', $this->planId)->where('user_id', $this->userId)
+                ->orderByDesc('seq')->limit(self::REACH)->get(['step_id', 'undoes', 'type']);
+            $this->steps = array_diff_key($rows->pluck('undoes', 'step_id')->all(), self::idle($rows));
+        }
+
+        return $this->steps;
+    }
+
+    /**
+     * Steps that came to nothing: a topic was added and, left empty, went by itself.
+     *
+     * @param Collection<int, \stdClass> $rows
+     *
+     * @return array<string, true>
+     */
+    private static function idle(Collection $rows): array
+    {
+        $types = [];
+        foreach ($rows as $row) {
+            $types[$row->step_id][$row->type] = true;
+        }
+
+        return array_fill_keys(array_keys(array_filter($types, static fn(array $of): bool => \count($of) === 2 && isset($of['add'], $of['drop']))), true);
     }
 
     /** The step by which one of the person's own is in force now: itself, or the one that brought it back; null where it has been taken back, or there is no such step. */

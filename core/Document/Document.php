@@ -18,6 +18,7 @@ final readonly class Document
      * @param array<string, int>         $leftOut  what was left out by choice → how often: `empty`, `notes`, `pictures`, `quote`, `point`, `aside`
      * @param string                     $date     of the hand-over, as it is printed; empty: none
      * @param Counted                    $counted  what counts as words
+     * @param int                        $contentsDepth how deep the contents list goes
      * @param bool                       $marks    whether topics are marked so that the document can come back
      */
     public function __construct(
@@ -34,6 +35,7 @@ final readonly class Document
         public string $date = '',
         public Counted $counted = new Counted(),
         public bool $marks = true,
+        public int $contentsDepth = 3,
     ) {}
 
     public function words(): int

@@ -20,6 +20,8 @@ final readonly class Element
     public const PICTURE = 'picture';
     /** An entry of the list of references. */
     public const REFERENCE = 'reference';
+    /** A contents list, or what leads around a site: left out unless it is wanted. Its title says which. */
+    public const LEFT_OUT = 'left-out';
     /** A line that names related sections. */
     public const SEE_ALSO = 'see-also';
 
@@ -32,10 +34,11 @@ final readonly class Element
      * @param string    $topic    the id of the topic it was made of
      * @param Node|null $block    of a body or reference
      * @param int       $depth    how deep the topic stands in the plan, from 1
-     * @param bool      $inQuote  whether the body belongs to a quote
+     * @param bool      $inQuote  whether the body belongs to a quote; of a quote: whether its note follows, from which its title must not be parted
      * @param Picture|null $picture of a picture; its title is what it shows
      * @param bool      $appendix whether the number is an appendix's or stands under one
      * @param string    $dye      the colour of its section, six hexadecimal digits after a #
+     * @param list<string> $names by which links in a document that was read call the topic, or what stands in its text
      * @param Anchor|null $anchor by which the topic is found again when the document comes back
      */
     public function __construct(
@@ -51,6 +54,7 @@ final readonly class Element
         public ?Picture $picture = null,
         public string $dye = '',
         public ?Anchor $anchor = null,
+        public array $names = [],
     ) {}
 
     /** @param array<string, mixed> $changes field → value of the field's own type */

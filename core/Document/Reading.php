@@ -12,6 +12,8 @@ use Embrel\RichText\Node;
 /** A document while it is read, element after element. */
 final class Reading
 {
+    public const NO_CONTENTS = 'The contents list was left out: the plan makes its own.';
+
     /** A level beyond this is no level that anyone meant. */
     private const DEEPEST = 1_000;
     private const NUMBER_BEFORE = '/\A[\p{L}\p{N}.() ]{1,40}\s\z/u';
@@ -29,6 +31,12 @@ final class Reading
     private array $remarks = [];
     private int $pieces = 0;
     private int $level = 0;
+    /** The element of the topic at hand; null before the first. */
+    private ?int $topicAt = null;
+    /** @var list<string> names that were met, until it is known whether a title follows them */
+    private array $waiting = [];
+    /** @var array<string, int> name → the element of the topic that it leads to */
+    private array $names = [];
 
     public function __construct()
     {
@@ -98,7 +106,9 @@ final class Reading
         }
         $title ??= $flow->plainText();
         $title = self::line($title) === '' ? self::line($described) : self::line($title);
+        $this->topicAt = \count($this->elements);
         $this->elements[] = new Element($role, $level, title: $title, topic: $topic);
+        $this->settleNames();
         $this->count();
         $this->column->add([...$pictures, ...$notes]);
     }
@@ -121,7 +131,37 @@ final class Reading
     /** Said once, however many lines it had. */
     public function contents(): void
     {
-        $this->remarks['The contents list was left out: the plan makes its own.'] = 1;
+        $this->remarks[self::NO_CONTENTS] = 1;
+    }
+
+    /**
+     * What is not taken in unless the person wants it, kept until that is known.
+     *
+     * @param list<Node> $blocks
+     */
+    public function leftOut(string $what, array $blocks): void
+    {
+        $this->endNote();
+        foreach ($blocks as $block) {
+            $this->elements[] = new Element(Element::LEFT_OUT, 0, title: $what, block: $block);
+        }
+    }
+
+    /** A name to which links in the document lead: that of the title that comes next, or a place in the text at hand. */
+    public function name(string $name): void
+    {
+        if ($name !== '') {
+            $this->waiting[] = $name;
+        }
+    }
+
+    /** Names that were met stand in the text at hand. */
+    public function settleNames(): void
+    {
+        if ($this->topicAt !== null) {
+            $this->names += array_fill_keys($this->waiting, $this->topicAt);
+        }
+        $this->waiting = [];
     }
 
     /** A list of references of ours: the plan makes it anew of its sources. */
@@ -163,7 +203,15 @@ final class Reading
 
     public function done(): Manuscript
     {
+        $this->settleNames();
         $this->endNote();
+        $names = [];
+        foreach ($this->names as $name => $at) {
+            $names[$at][] = (string) $name;
+        }
+        foreach ($names as $at => $of) {
+            array_splice($this->elements, $at, 1, [$this->elements[$at]->with(['names' => $of])]);
+        }
 
         return new Manuscript(self::line($this->title), self::line($this->subtitle), self::line($this->author), $this->language, $this->elements, $this->remarks, $this->isOutline);
     }

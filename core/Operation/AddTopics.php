@@ -52,15 +52,31 @@ final readonly class AddTopics extends Basic
         }
         $next = $edit->insert($heads, $this->place)->done();
 
-        return $this->place->parent === Plan::ROOT ? self::dyed($next, $heads) : $next;
+        return self::dyed($next, $heads);
     }
 
-    /** @param list<string> $ids main sections */
+    /**
+     * A main section has a dye, by itself where nobody chose one; what is none any more loses what it got so.
+     *
+     * @param list<string> $ids topics that have come to where they stand
+     */
     public static function dyed(Plan $plan, array $ids): Plan
     {
         foreach ($ids as $id) {
-            if ($plan->topic($id)->dye === null) {
+            if ($plan->parent($id) === Plan::ROOT && $plan->topic($id)->dye === null) {
                 $plan = $plan->with($plan->topic($id)->with(['dye' => Dye::leastUsed($plan)]));
+            }
+        }
+
+        return self::undyed($plan, $ids);
+    }
+
+    /** @param list<string> $ids topics of which those that are no main sections lose the dye that nobody chose */
+    public static function undyed(Plan $plan, array $ids): Plan
+    {
+        foreach ($ids as $id) {
+            if ($plan->parent($id) !== Plan::ROOT && $plan->topic($id)->dye?->isGiven === true) {
+                $plan = $plan->with($plan->topic($id)->with(['dye' => null]));
             }
         }
 

@@ -44,6 +44,7 @@ final class Codec
         return match ($s->string('type')) {
             'add' => self::add($s),
             'remove' => new RemoveTopics($s->ids('ids')),
+            'drop' => new RemoveTopics($s->ids('ids'), onlyEmpty: true),
             'restore' => self::restore($s),
             'move' => new MoveTopics($s->ids('ids'), Place::fromShape($s->object('at'))),
             'split' => new SplitTopic($s->id('topic'), $s->id('new'), $s->int('at')),
@@ -60,7 +61,7 @@ final class Codec
             'relate' => new AddRelations(array_map(PlanForm::relation(...), $s->objects('relations'))),
             'unrelate' => new RemoveRelations($s->ids('ids')),
             'relation' => self::relation($s),
-            'retitle' => new Retitle($s->id('topic'), $s->string('title')),
+            'retitle' => new Retitle($s->id('topic'), $s->string('title'), $s->has('was') ? $s->string('was') : null),
             'kind' => new SetKind($s->ids('ids'), Kind::tryFrom($s->string('value')) ?? throw InvalidValue::field('kind', $s->string('value'))),
             'numbered' => new SetNumbered($s->ids('ids'), Numbered::tryFrom($s->string('value')) ?? throw InvalidValue::field('numbered', $s->string('value'))),
             'dye' => new SetDye($s->ids('ids'), $s->has('value') ? Dye::of($s->string('value')) : null),
@@ -132,6 +133,11 @@ final class Codec
             }
             $was[(string) $id] = $seen;
         }
+        $base = [];
+        foreach ($s->has('base') ? $s->list('base') : [] as $json) {
+            $block = Schema::block($json);
+            $base[(string) $block->id()] = $block;
+        }
 
         return new EditNote(
             $s->id('topic'),
@@ -139,6 +145,7 @@ final class Codec
             $s->has('remove') ? $s->ids('remove') : [],
             $s->has('order') ? $s->ids('order') : null,
             $was,
+            $base,
         );
     }
 

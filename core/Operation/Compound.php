@@ -25,11 +25,13 @@ final readonly class Compound extends Basic
     {
         $inverses = [];
         foreach ($this->operations as $operation) {
-            $inverses[] = $operation->inverse($before);
+            $inverse = $operation->inverse($before);
+            // One level only: what is undone and redone many times must not nest ever deeper.
+            array_unshift($inverses, ...$inverse instanceof self ? $inverse->operations : [$inverse]);
             $before = $operation->apply($before);
         }
 
-        return new self(array_reverse($inverses));
+        return new self($inverses);
     }
 
     public function needsNotes(): array

@@ -6,13 +6,15 @@ namespace Embrel\Operation;
 
 use Embrel\Plan\Plan;
 use Embrel\RichText\InvalidNote;
+use Embrel\RichText\Merging;
 use Embrel\RichText\Node;
 use Embrel\RichText\Note;
 
 /**
  * Changes a note block by block, so that two writers meet only where they changed the same block.
- * `was` tells what the writer saw: a block that differs from that by now was changed by someone
- * else, and the edit is refused.
+ * `base` holds the blocks as the writer last saw them: where one differs from that by now, someone
+ * else has written in it, and the words of both are joined. `was` tells the same by fingerprints
+ * alone, and there the edit is refused: nobody may write over what was never seen.
  */
 final readonly class EditNote extends Basic
 {
@@ -21,6 +23,7 @@ final readonly class EditNote extends Basic
      * @param list<string>               $remove ids of blocks
      * @param list<string>|null          $order  all block ids in order as the writer sees them; null: as it is
      * @param array<string, string|null> $was    block id → fingerprint as last seen, null where it was not there
+     * @param array<string, Node>        $base   block id → the block as last seen
      */
     public function __construct(
         public string $topic,
@@ -28,6 +31,7 @@ final readonly class EditNote extends Basic
         public array $remove = [],
         public ?array $order = null,
         public array $was = [],
+        public array $base = [],
     ) {}
 
     /** A short fingerprint of a block's stored form, null for no block. */
@@ -49,10 +53,19 @@ final readonly class EditNote extends Basic
             }
         }
         foreach ($this->put as $block) {
-            $blocks[(string) $block->id()] = $block;
+            $id = (string) $block->id();
+            $joined = $this->joined($id, $blocks[$id] ?? null, $block);
+            if ($joined !== null) {
+                $blocks[$id] = $joined;
+            }
         }
         foreach ($this->remove as $id) {
-            unset($blocks[$id]);
+            $rest = isset($this->base[$id], $blocks[$id]) ? Merging::rest($this->base[$id], $blocks[$id]) : null;
+            if ($rest === null) {
+                unset($blocks[$id]);
+            } else {
+                $blocks[$id] = $rest;
+            }
         }
         try {
             $note = Note::of($this->ordered($blocks));
@@ -62,6 +75,31 @@ final readonly class EditNote extends Basic
         }
 
         return $plan->with($topic->withNote($note));
+    }
+
+    /** A block with what others have written in it since; of one that they have taken out, only what is new: the rest stands where they put it. */
+    private function joined(string $id, ?Node $now, Node $mine): ?Node
+    {
+        $base = $this->base[$id] ?? null;
+
+        return match (true) {
+            $base === null => $mine,
+            $now === null => Merging::rest($base, $mine),
+            default => Merging::of($base, $now, $mine),
+        };
+    }
+
+    /** Whether someone else has changed a block that this changes, so that what comes of it is not what its writer sees. */
+    public function meets(Plan $plan): bool
+    {
+        $blocks = ($plan->topic($this->topic)->note ?? Note::empty())->blocks;
+        foreach ($this->base as $id => $block) {
+            if (($blocks[$id] ?? null)?->toArray() !== $block->toArray()) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -132,7 +170,10 @@ final readonly class EditNote extends Basic
         $put = array_diff_key($put, array_flip($next->remove));
         $remove = array_values(array_diff(array_unique([...$this->remove, ...$next->remove]), array_keys($put)));
 
-        return new self($this->topic, array_values($put), $remove, $next->order ?? $this->order, $this->was + array_diff_key($next->was, array_flip($this->blocks())));
+        $touched = array_flip($this->blocks());
+        [$was, $base] = [$this->was + array_diff_key($next->was, $touched), $this->base + array_diff_key($next->base, $touched)];
+
+        return new self($this->topic, array_values($put), $remove, $next->order ?? $this->order, $was, $base);
     }
 
     /** @return list<string> */
@@ -155,6 +196,6 @@ final readonly class EditNote extends Basic
             'remove' => $this->remove,
             'order' => $this->order,
             'was' => $this->was,
-        ];
+        ] + ($this->base === [] ? [] : ['base' => array_map(static fn(Node $block): array => $block->toArray(), array_values($this->base))]);
     }
 }

@@ -11,7 +11,8 @@ use Embrel\Plan\Plan;
 
 /**
  * Moves topics with everything under them, keeping the order they are given in. A topic that
- * becomes a main section without a dye of its own takes the least used one.
+ * becomes a main section without a dye of its own takes the least used one, and one that is none any
+ * more loses the dye that it got by itself.
  */
 final readonly class MoveTopics extends Basic
 {
@@ -33,9 +34,9 @@ final readonly class MoveTopics extends Basic
         }
         $next = (new Edit($plan))->detach($heads)->insert($heads, $this->standing($plan, $heads))->done();
 
-        $new = array_values(array_filter($heads, static fn(string $id): bool => $plan->parent($id) !== Plan::ROOT));
+        $new = array_values(array_filter($heads, fn(string $id): bool => $plan->parent($id) !== $this->place->parent));
 
-        return $this->place->parent === Plan::ROOT ? AddTopics::dyed($next, $new) : $next;
+        return AddTopics::dyed($next, $new);
     }
 
     /**
@@ -64,8 +65,8 @@ final readonly class MoveTopics extends Basic
         foreach (Order::of($before, self::heads($before, $this->ids)) as $id) {
             $back[] = new self([$id], Place::of($before, $id));
             $topic = $before->topic($id);
-            if ($topic->dye === null && ($this->place->parent === Plan::ROOT || $before->parent($id) === Plan::ROOT)) {
-                $back[] = new SetDye([$id], null);
+            if (($topic->dye === null || $topic->dye->isGiven) && ($this->place->parent === Plan::ROOT || $before->parent($id) === Plan::ROOT)) {
+                $back[] = new SetDye([$id], $topic->dye);
             }
         }
 

@@ -11,19 +11,25 @@ use Embrel\Plan\Plan;
 /** Removes topics with everything under them: into the bin, from where RestoreTopics brings them back. */
 final readonly class RemoveTopics extends Basic
 {
-    /** @param list<string> $ids */
-    public function __construct(public array $ids) {}
+    /**
+     * @param list<string> $ids
+     * @param bool         $onlyEmpty those that have a title, a note, parts or anything else by now stay
+     */
+    public function __construct(public array $ids, public bool $onlyEmpty = false) {}
 
     public function apply(Plan $plan): Plan
     {
-        $heads = self::heads($plan, $this->ids);
+        $heads = $this->chosen($plan);
+        if ($heads === []) {
+            return $plan;
+        }
 
         return (new Edit($plan))->detach($heads)->insert($heads, Place::lastIn($plan, Plan::BIN))->done();
     }
 
     public function inverse(Plan $before): Operation
     {
-        $heads = self::heads($before, $this->ids);
+        $heads = $this->chosen($before);
         $order = array_flip(Order::of($before, $heads));
         usort($heads, static fn(string $a, string $b): int => $order[$a] <=> $order[$b]);
         $places = [];
@@ -36,6 +42,16 @@ final readonly class RemoveTopics extends Basic
         return new RestoreTopics($places, $ids);
     }
 
+    /** @return list<string> */
+    private function chosen(Plan $plan): array
+    {
+        $heads = self::heads($plan, $this->ids);
+
+        $isEmpty = static fn(string $id): bool => $plan->parts($id) === [] && $plan->topic($id)->isBare();
+
+        return $this->onlyEmpty ? array_values(array_filter($heads, $isEmpty)) : $heads;
+    }
+
     public function touches(): array
     {
         return array_map(static fn(string $id): string => "{$id}:place", $this->ids);
@@ -43,6 +59,6 @@ final readonly class RemoveTopics extends Basic
 
     public function toArray(): array
     {
-        return ['type' => 'remove', 'ids' => $this->ids];
+        return ['type' => $this->onlyEmpty ? 'drop' : 'remove', 'ids' => $this->ids];
     }
 }

@@ -16,6 +16,6 @@ final readonly class SetDye extends SetField
 
     protected static function stored(mixed $value): ?string
     {
-        return $value instanceof Dye ? $value->value : null;
+        return $value instanceof Dye ? $value->stored() : null;
     }
 }

@@ -34,7 +34,7 @@ final class TopicForm
             'title' => $topic->title,
             'kind' => $topic->kind === Kind::Section ? null : $topic->kind->value,
             'numbered' => $topic->numbered === Numbered::Usual ? null : $topic->numbered->value,
-            'dye' => $topic->dye?->value,
+            'dye' => $topic->dye?->stored(),
             'flag' => $topic->flag?->value,
             'target' => $topic->target?->words,
             'size' => $topic->size?->value,

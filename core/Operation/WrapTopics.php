@@ -19,7 +19,7 @@ final readonly class WrapTopics extends Composed
         $heads = Order::of($plan, self::heads($plan, $this->ids));
         $parent = new Topic($this->new, Topic::title($this->title));
         if ($plan->parent($heads[0]) === Plan::ROOT) {
-            $parent = $parent->with(['dye' => $plan->topic($heads[0])->dye]);
+            $parent = $parent->with(['dye' => $plan->topic($heads[0])->dye?->given()]);
         }
 
         return new Compound([AddTopics::one($parent, Place::of($plan, $heads[0])), new MoveTopics($heads, new Place($this->new))]);

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Embrel\Plan;
 
-/** A section's colour: one of the eight names, or six hexadecimal digits that the writer picked. */
+/**
+ * A section's colour: one of the eight names, or six hexadecimal digits that the writer picked. One
+ * that a main section got by itself, chosen by nobody, is the section's only as long as it is one.
+ */
 final readonly class Dye
 {
     public const NAMES = ['madder', 'weld', 'woad', 'fern', 'walnut', 'orchil', 'verdigris', 'slate'];
@@ -12,17 +15,36 @@ final readonly class Dye
     /** The ground of the page by day and by night, as the styles have it. */
     public const GROUNDS = ['light' => '#F1F0F4', 'dark' => '#1A1620'];
     private const ENOUGH = 3.0;
+    private const GIVEN = '~';
 
-    private function __construct(public string $value) {}
+    private function __construct(public string $value, public bool $isGiven = false) {}
 
-    /** @throws InvalidValue */
+    /**
+     * @param string $value as stored: with ~ before it where nobody chose it
+     *
+     * @throws InvalidValue
+     */
     public static function of(string $value): self
     {
+        if (str_starts_with($value, self::GIVEN)) {
+            return self::of(substr($value, 1))->given();
+        }
         if (\in_array($value, self::NAMES, true)) {
             return new self($value);
         }
 
         return preg_match('/\A#[0-9a-fA-F]{6}\z/', $value) === 1 ? new self(strtolower($value)) : throw InvalidValue::dye($value);
+    }
+
+    /** The same, as one that nobody chose. */
+    public function given(): self
+    {
+        return new self($this->value, true);
+    }
+
+    public function stored(): string
+    {
+        return ($this->isGiven ? self::GIVEN : '') . $this->value;
     }
 
     /**
@@ -73,6 +95,6 @@ final readonly class Dye
             }
         }
 
-        return new self((string) array_search(min($uses), $uses, true));
+        return new self((string) array_search(min($uses), $uses, true), true);
     }
 }

@@ -48,6 +48,12 @@ final readonly class Topic
         return \strlen($title) > Limits::TITLE && mb_strlen($title) > Limits::TITLE ? throw InvalidValue::titleTooLong() : $title;
     }
 
+    /** Whether nobody has written anything on it, or chosen anything for it but what it prints as and where it stands. */
+    public function isBare(): bool
+    {
+        return $this->title === '' && !$this->noted && $this->flag === null && $this->target === null && $this->picture === null && $this->foreign === [];
+    }
+
     public function withTitle(string $title): self
     {
         return $this->with(['title' => $title]);

@@ -116,6 +116,13 @@ final readonly class Node
 
             return $now === null ? $this : new self($this->type, ['topic' => $now] + $this->attrs);
         }
+        $href = $this->type === 'text' ? (string) $this->link() : '';
+        if (str_starts_with($href, '#_e') && isset($topics[substr($href, 3)])) {
+            $link = new Mark('link', ['href' => "#_e{$topics[substr($href, 3)]}"]);
+            $led = static fn(Mark $mark): Mark => $mark->type === 'link' ? $link : $mark;
+
+            return new self('text', text: $this->text, marks: array_map($led, $this->marks));
+        }
         $content = array_map(static fn(self $node): self => $node->retargeted($topics), $this->content);
 
         return $content === $this->content ? $this : new self($this->type, $this->attrs, $content, $this->text, $this->marks);

@@ -6,6 +6,7 @@ namespace Tests\Core;
 
 use Embrel\Operation\AddTopics;
 use Embrel\Operation\Codec;
+use Embrel\Operation\DissolveTopics;
 use Embrel\Operation\EditNote;
 use Embrel\Operation\JoinTopics;
 use Embrel\Operation\MalformedOperation;
@@ -14,7 +15,11 @@ use Embrel\Operation\OperationRefused;
 use Embrel\Operation\Reason;
 use Embrel\Operation\RemoveTopics;
 use Embrel\Operation\Retitle;
+use Embrel\Operation\SetDye;
 use Embrel\Operation\SplitTopic;
+use Embrel\Operation\WrapTopics;
+use Embrel\Plan\Dye;
+use Embrel\Plan\Flag;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
@@ -175,5 +180,40 @@ final class OperationTest extends TestCase
     {
         $this->expectException(MalformedOperation::class);
         Codec::decode(json_decode(str_replace('\n"]', '\\n"]', $json), true, 512, JSON_THROW_ON_ERROR));
+    }
+
+
+    public function testADyeThatNobodyChoseGoesWithTheMainSectionAndComesBack(): void
+    {
+        $a = $this->id('A');
+        self::assertTrue($this->plan->topic($this->id('B'))->dye?->isGiven);
+        $under = new MoveTopics([$this->id('B')], Place::lastIn($this->plan, $a));
+        $within = $under->apply($this->plan);
+        self::assertNull($within->topic($this->id('B'))->dye);
+        self::assertEquals($this->plan->topic($this->id('B'))->dye, $under->inverse($this->plan)->apply($within)->topic($this->id('B'))->dye);
+        self::assertTrue((new MoveTopics([$this->id('A1')], new Place(Plan::ROOT, $a)))->apply($this->plan)->topic($this->id('A1'))->dye?->isGiven);
+        self::assertNull((new WrapTopics([$this->id('B')], Build::ulid(3), 'Around'))->apply($this->plan)->topic($this->id('B'))->dye);
+        self::assertTrue((new DissolveTopics([$a]))->apply($this->plan)->topic($this->id('A1'))->dye?->isGiven);
+        $chosen = (new SetDye([$this->id('B')], Dye::of('fern')))->apply($this->plan);
+        self::assertSame('fern', $under->apply($chosen)->topic($this->id('B'))->dye?->value, 'What a person chose stays.');
+    }
+
+    public function testTwoWritersOfATitleBothStay(): void
+    {
+        $id = $this->id('A');
+        $plan = (new Retitle($id, 'The tide and the mud'))->apply($this->plan);
+        $plan = (new Retitle($id, 'The spring tide and the mud', 'The tide and the mud'))->apply($plan);
+        $plan = (new Retitle($id, 'The tide and the deep mud', 'The tide and the mud'))->apply($plan);
+        self::assertSame('The spring tide and the deep mud', $plan->topic($id)->title);
+    }
+
+    public function testOnlyWhatIsEmptyIsDropped(): void
+    {
+        $plan = AddTopics::one(new Topic(Build::ulid(1), ''), Place::lastIn($this->plan, Plan::ROOT))->apply($this->plan);
+        $drop = new RemoveTopics([Build::ulid(1), $this->id('A1'), $this->id('B')], onlyEmpty: true);
+        self::assertSame(Build::outline($this->plan), Build::outline($drop->apply($plan)));
+        foreach ([$plan->topic(Build::ulid(1))->withTitle('By now'), $plan->topic(Build::ulid(1))->withNote(Build::note('By now')), $plan->topic(Build::ulid(1))->with(['flag' => Flag::cases()[0]])] as $filled) {
+            self::assertTrue($drop->apply($plan->with($filled))->has(Build::ulid(1)) && $drop->apply($plan->with($filled))->parent(Build::ulid(1)) === Plan::ROOT);
+        }
     }
 }

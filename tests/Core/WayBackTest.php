@@ -22,6 +22,7 @@ use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
 use Tests\Core\Build\Notes;
 use Tests\Core\Build\Package;
+use Tests\Core\Build\Shelved;
 use Tests\Core\Build\Trees;
 
 /** A draft that was handed over, changed elsewhere, and comes home. */
@@ -36,12 +37,12 @@ final class WayBackTest extends TestCase
         return $plan->with($plan->topic(Build::id($plan, 'Mud'))->withNote($note))->with($plan->topic(Build::id($plan, 'Wall'))->withNote(Build::note('The wall was dear to seven parishes and to the sea.')));
     }
 
-    private static function written(Writing $format, Plan $plan): string
+    private static function written(Writing $format, Plan $plan, ?Choices $choices = null): string
     {
         $work = sys_get_temp_dir() . '/embrel-back-' . bin2hex(random_bytes(6));
         mkdir($work);
         $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No stream.');
-        $format->writer()->write($plan, new Choices(headingDepth: 9, marks: true), $out, $work);
+        $format->writer()->write($plan, $choices ?? new Choices(headingDepth: 9, marks: true), $out, $work);
         rewind($out);
         exec('rm -rf ' . escapeshellarg($work));
 
@@ -82,6 +83,22 @@ final class WayBackTest extends TestCase
             // Pictures that are not at hand leave their words only.
             $plan = array_reduce($plan->topics, static fn(Plan $so, $topic): Plan => $topic->note === null ? $so : $so->with($topic->withNote(Note::of(array_filter($topic->note->blocks, static fn(Node $block): bool => $block->type !== 'picture')))), $plan);
             self::assertSame([], array_map(static fn(Change $change): string => $change->key() . json_encode($change->words, JSON_UNESCAPED_UNICODE), self::compared($plan, $reading, self::written($writing, $plan))->changes), "plan {$seed}");
+        }
+    }
+
+    #[DataProvider('formats')]
+    public function testFiguresThatWereCountedAreNoChange(Writing $writing, Reading $reading): void
+    {
+        $png = Package::png(60, 40);
+        $pictures = new Shelved([$png]);
+        foreach (['The wall in 1890', 'Figure 7. A caption of the writer’s own'] as $caption) {
+            $plan = self::plan();
+            $picture = (new Node('picture', ['picture' => $pictures->ids()[0], 'caption' => $caption, 'alt' => 'A wall']))->withId(Build::ulid(51));
+            $plan = $plan->with($plan->topic(Build::id($plan, 'Sand'))->withNote(Note::of([Node::plain('Before it.', Build::ulid(50)), $picture])));
+            $figures = !str_starts_with($caption, 'Figure');
+            $file = self::written($writing, $plan, new Choices(headingDepth: 9, pictures: $pictures, figures: $figures, marks: true));
+            $words = array_map(static fn(Change $change): string => $change->key() . json_encode($change->words, JSON_UNESCAPED_UNICODE), self::compared($plan, $reading, $file)->changes);
+            self::assertSame([], $words, $caption);
         }
     }
 

@@ -293,4 +293,54 @@ final class OperationsTest extends TestCase
         $this->step('redo')->assertOk();
         self::assertSame("B\n  B1\nC", $this->outline());
     }
+
+    public function testTwoWhoWriteInOneParagraphKeepAllTheirWordsAndAreTold(): void
+    {
+        [$a, $block] = [$this->id('A'), self::newId()];
+        $was = $this->note($a, 'the tide and the wall', $block);
+        $this->send($was)->assertOk();
+        $seen = $this->row->refresh()->revision;
+        $base = ['base' => $was['put']];
+        $this->send($this->note($a, 'the spring tide and the wall', $block) + $base)->assertOk()->assertJsonPath("notes.{$a}", [2, 3]);
+        $answer = $this->postJson("/plans/{$this->row->id}/operations", ['base' => $seen, 'operations' => [['id' => self::newId(), 'step' => self::newId()] + $this->note($a, 'the tide and the old wall', $block) + $base]])->assertOk()->assertJsonPath('refused', []);
+        self::assertSame('the spring tide and the old wall', $this->plan()->topic($a)->note?->plainText());
+        $answer->assertJsonPath("notes.{$a}", [null, 4]);
+    }
+
+    public function testAnEmptyTopicThatWasLeftTakesNoUndo(): void
+    {
+        $this->send(['type' => 'retitle', 'topic' => $this->id('C'), 'title' => 'Sea'])->assertOk();
+        $add = $this->add('');
+        $step = ['step' => self::newId()];
+        $this->send($step + $add, $step + ['type' => 'drop', 'ids' => [$add['topics'][0]['id']]])->assertOk()->assertJsonPath('refused', []);
+        self::assertSame("A\n  A1\n  A2\nB\n  B1\nSea", $this->outline());
+        $this->step('undo')->assertOk();
+        self::assertSame("A\n  A1\n  A2\nB\n  B1\nC", $this->outline());
+    }
+
+    public function testTwoWhoWriteOneTitleKeepTheWordsOfBoth(): void
+    {
+        $this->send(['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'The tide and the mud'])->assertOk();
+        $id = $this->id('The tide and the mud');
+        foreach (['The spring tide and the mud', 'The tide and the deep mud'] as $title) {
+            $this->send(['type' => 'retitle', 'topic' => $id, 'title' => $title, 'was' => 'The tide and the mud'])->assertOk()->assertJsonPath('refused', []);
+        }
+        self::assertSame('The spring tide and the deep mud', $this->plan(false)->topic($id)->title);
+        $this->step('undo')->assertOk();
+        self::assertSame('The spring tide and the mud', $this->plan(false)->topic($id)->title);
+    }
+
+    public function testADyeThatNobodyChoseIsTheMainSectionsAlone(): void
+    {
+        [$a, $b] = [$this->id('A'), $this->id('B')];
+        $dye = fn(string $id): ?string => $this->plan(false)->topic($id)->dye?->value;
+        $was = $dye($b);
+        $answer = $this->send(['type' => 'move', 'ids' => [$b], 'at' => ['parent' => $a, 'after' => null]])->assertOk();
+        self::assertSame([null], array_values(array_unique(array_column(array_filter($answer->json('topics'), static fn(array $one): bool => $one['id'] === $b), 'dye'))) ?: [null]);
+        self::assertNull($dye($b));
+        $this->step('undo')->assertOk();
+        self::assertSame($was, $dye($b));
+        $this->send(['type' => 'dye', 'ids' => [$b], 'value' => 'orchil'], ['type' => 'move', 'ids' => [$b], 'at' => ['parent' => $a, 'after' => null]])->assertOk();
+        self::assertSame('orchil', $dye($b), 'One that somebody chose goes with it.');
+    }
 }

@@ -33,6 +33,7 @@ final class Comparison
      */
     public static function of(Plan $plan, Plan $file, array $came): self
     {
+        $file = Captions::uncounted($plan, $file);
         $comparison = new self($plan, $file, Matches::of($plan, $file, $came));
         $comparison->contents();
         $comparison->places();

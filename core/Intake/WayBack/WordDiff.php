@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Embrel\Intake\WayBack;
 
-/** Which words went and which came between two texts: the longest common run of them stays (Myers, 1986, by the plain table). */
+use Embrel\RichText\LongestCommon;
+
+/** Which words went and which came between two texts: the longest row of them that both have stays. */
 final class WordDiff
 {
     /** Of the table; beyond that the middle is said to be another text as a whole. */
@@ -14,19 +16,14 @@ final class WordDiff
     public static function between(string $before, string $after): array
     {
         [$old, $new] = [self::pieces($before), self::pieces($after)];
-        $start = 0;
-        while (isset($old[$start], $new[$start]) && $old[$start] === $new[$start]) {
-            ++$start;
+        $out = [];
+        [$i, $k] = [0, 0];
+        foreach (LongestCommon::of($old, $new, self::MOST) + [\count($old) => \count($new)] as $sameOld => $sameNew) {
+            $out[] = ['-', implode('', \array_slice($old, $i, $sameOld - $i))];
+            $out[] = ['+', implode('', \array_slice($new, $k, $sameNew - $k))];
+            $out[] = ['=', $old[$sameOld] ?? ''];
+            [$i, $k] = [$sameOld + 1, $sameNew + 1];
         }
-        $end = 0;
-        while ($end < \count($old) - $start && $end < \count($new) - $start && $old[\count($old) - 1 - $end] === $new[\count($new) - 1 - $end]) {
-            ++$end;
-        }
-        $out = [['=', implode('', \array_slice($old, 0, $start))]];
-        foreach (self::middle(\array_slice($old, $start, \count($old) - $start - $end), \array_slice($new, $start, \count($new) - $start - $end)) as $one) {
-            $out[] = $one;
-        }
-        $out[] = ['=', $end === 0 ? '' : implode('', \array_slice($old, -$end))];
 
         return self::joined($out);
     }
@@ -37,42 +34,6 @@ final class WordDiff
         preg_match_all('/\S+\s*|\A\s+/u', $text, $m);
 
         return $m[0];
-    }
-
-    /**
-     * @param list<string> $old
-     * @param list<string> $new
-     *
-     * @return list<array{string, string}>
-     */
-    private static function middle(array $old, array $new): array
-    {
-        [$n, $m] = [\count($old), \count($new)];
-        if ($n === 0 || $m === 0 || $n * $m > self::MOST) {
-            return [['-', implode('', $old)], ['+', implode('', $new)]];
-        }
-        $table = array_fill(0, $n + 1, []);
-        $table[$n] = array_fill(0, $m + 1, 0);
-        for ($i = $n - 1; $i >= 0; --$i) {
-            $row = [$m => 0];
-            for ($k = $m - 1; $k >= 0; --$k) {
-                $row[$k] = $old[$i] === $new[$k] ? $table[$i + 1][$k + 1] + 1 : max($table[$i + 1][$k], $row[$k + 1]);
-            }
-            $table[$i] = $row;
-        }
-        $out = [];
-        for ($i = $k = 0; $i < $n || $k < $m;) {
-            if ($i < $n && $k < $m && $old[$i] === $new[$k]) {
-                $out[] = ['=', $old[$i++]];
-                ++$k;
-            } elseif ($i < $n && ($k >= $m || $table[$i + 1][$k] >= $table[$i][$k + 1])) {
-                $out[] = ['-', $old[$i++]];
-            } else {
-                $out[] = ['+', $new[$k++]];
-            }
-        }
-
-        return $out;
     }
 
     /**
