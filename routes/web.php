@@ -49,6 +49,7 @@ Route::middleware('auth')->group(static function (): void {
     Route::post('/plans/{plan}/undo', C\UndoController::class)->name('plan.undo');
     Route::post('/plans/{plan}/redo', C\RedoController::class)->name('plan.redo');
     Route::get('/plans/{plan}/changes', C\ChangeController::class)->name('plan.changes');
+    Route::get('/plans/{plan}/place-names', C\PlaceNamesController::class);
     Route::get('/plans/{plan}/landing', C\LandingController::class)->name('plan.landing');
     Route::put('/plans/{plan}/folds', C\FoldController::class)->name('plan.folds');
     Route::put('/plans/{plan}/look', C\LookController::class)->name('plan.look');

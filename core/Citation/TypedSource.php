@@ -18,6 +18,13 @@ final class TypedSource
     private const EDITION = '/[,;.(]?\s*\b((?:\d+(?:st|nd|rd|th)|rev(?:ised)?|\d+\.)\s*(?:ed(?:ition|n)?|Aufl(?:age)?))\b\.?\)?/ui';
     private const NUMBER = '/[,;]?\s*\bvol(?:ume)?\.?\s*(\d+)(?:\s*,?\s*(?:no|nr|iss(?:ue)?)\.?\s*(\d+))?|\s(\d{1,4})\s?\((\d{1,4})\)/ui';
     private const YEAR = '/\(?\b((?:c(?:a|irca)?\.?\s*|um\s*)?1[4-9]\d\d|(?:c(?:a|irca)?\.?\s*)?20\d\d)[a-z]?\b(?:,\s*((?:\p{L}{3,9}\.?\s+\d{1,2})|(?:\d{1,2}\.?\s+\p{L}{3,9})))?\)?/u';
+    /** “(Lind 2019)”, “see Pell 1994”, “Quist and Moor 2003: 14”: names and a year, in brackets, pointed to, or with pages. */
+    private const SHORT = '/\A(?<open>[(\[])?\s*(?<see>(?i:see|cf\.?|vgl\.?|siehe|compare)(?:\s+(?:also|auch))?,?\s+)?'
+        . '(?<names>\p{Lu}[\p{L}\'’\-]+(?:(?(<open>)(?:,\s+|,?\s+(?:and|und|&)\s+)|\s+(?:and|und|&)\s+)\p{Lu}[\p{L}\'’\-]+){0,3}(?:\s+et al\.?)?)'
+        . ',?\s+(?<bracket>\()?(?<year>(?:c(?:a|irca)?\.?\s*)?(?:1[4-9]|20)\d\d)[a-z]?(?<pages>(?:\)?\s*:\s*|,\s*(?:pp?\.|S\.)\s*)[\divxlc]+(?:\s*[-–—]\s*[\divxlc]+)?)?\s*[)\]]*\.?\z/u';
+    /** A month or a season before a year is no name. */
+    private const TIME = '/\A(?:January|February|March|April|May|June|July|August|September|October|November|December'
+        . '|Spring|Summer|Autumn|Winter|Easter|Christmas|Januar|Februar|März|Mai|Juni|Juli|Oktober|Dezember|Frühjahr|Frühling|Sommer|Herbst|Anno|Since|Until|After|Before|In|By|From|The)\b/u';
     private const QUOTED = '/[“„"«]([^“”„"«»]+?)[,.]?[”“"»]/u';
 
     private function __construct(public readonly Source $source, public readonly string $pages) {}
@@ -26,6 +33,12 @@ final class TypedSource
     public static function read(string $line, string $id): self
     {
         $rest = trim($line);
+        $short = self::short($rest);
+        if ($short !== null) {
+            $source = new Source($id, '', SourceKind::Book, date: PartialDate::typed($short['year']));
+
+            return new self($source->with(['authors' => $short['people']]), $short['pages']);
+        }
         $fields = [];
         if (preg_match(self::DOI, $rest, $m) === 1) {
             $fields['doi'] = rtrim($m[1], '.,;)');
@@ -52,6 +65,29 @@ final class TypedSource
         [$before, $after, $date] = self::dated($rest);
 
         return self::put($id, $before, $after, $date, array_filter($fields, static fn(string $value): bool => $value !== ''), $pages);
+    }
+
+    /** Whether a line only names who and when, as a citation in a text does. */
+    public static function isShort(string $line): bool
+    {
+        return self::short(trim($line)) !== null;
+    }
+
+    /** @return array{people: list<Person>, year: string, pages: string}|null */
+    private static function short(string $line): ?array
+    {
+        if (preg_match(self::SHORT, $line, $m) !== 1 || preg_match(self::TIME, $m['names']) === 1) {
+            return null;
+        }
+        $pages = trim(preg_replace('/\A\)?\s*[:,]\s*(?:pp?\.|S\.)?\s*/u', '', $m['pages'] ?? '') ?? '');
+        // “Pell 1994” alone may be what a section is about.
+        $isMeant = $m['open'] !== '' || $m['see'] !== '' || $m['bracket'] !== '' || $pages !== '';
+
+        $names = preg_split('/,?\s+(?:and|und|&)\s+|,\s+/u', preg_replace('/\s+et al\.?\z/u', '', $m['names']) ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: [];
+
+        $people = array_map(static fn(string $family): Person => Person::of($family, ''), $names);
+
+        return $isMeant ? ['people' => $people, 'year' => $m['year'], 'pages' => $pages] : null;
     }
 
     /** Takes what a form finds out of the line. */
@@ -118,6 +154,14 @@ final class TypedSource
         }
         $fields = array_map(static fn(string $value): string => trim($value, " ,;\t"), $fields);
         $isBare = $title === '' && $names === '' && isset($fields['url']);
+        // A number alone is what the source is called until someone knows better.
+        // One of which nothing is known but its number, or its address, is called by that.
+        $called = match (true) {
+            $title === '' && $names === '' && isset($fields['doi']) => "doi:{$fields['doi']}",
+            $title === '' && $names === '' && isset($fields['isbn']) => "ISBN {$fields['isbn']}",
+            $isBare => $fields['url'],
+            default => $title === '' ? $names : $title,
+        };
 
         // The name of the place in the title is a name there too.
         if (($fields['place'] ?? '') !== '' && preg_match('/\b' . preg_quote($fields['place'], '/') . '\b/u', $title) === 1) {
@@ -127,7 +171,7 @@ final class TypedSource
         $role = preg_match('/\b(?:Eds?|eds?|Hrsg)\b/', $names) === 1 ? 'editors' : 'authors';
 
         return new self(
-            (new Source($id, $isBare ? $fields['url'] : ($title === '' ? $names : $title), $isBare ? SourceKind::WebPage : $kind, date: $date))->with([$role => $people] + $fields),
+            (new Source($id, $called, $isBare ? SourceKind::WebPage : $kind, date: $date))->with([$role => $people] + $fields),
             $pages,
         );
     }

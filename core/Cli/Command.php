@@ -61,6 +61,7 @@ final class Command
                 $argument === '--lists' => $reading['lists'] = true,
                 $argument === '--no-notes' => $choices['notes'] = false,
                 $argument === '--no-contents' => $choices['contents'] = false,
+                $name === '--contents-depth' => $choices['contentsDepth'] = self::depth($value),
                 $name === '--arrangement' => $look['arrangement'] = Arrangement::tryFrom($value) ?? throw new Usage("There is no arrangement called “{$value}”."),
                 $name === '--style' => $look['style'] = Style::tryFrom($value) ?? throw new Usage("There is no style called “{$value}”."),
                 $name === '--paper' => $choices['paper'] = isset(Sheets::PAPERS[$value]) ? $value : throw new Usage("There is no paper called “{$value}”."),

@@ -16,7 +16,8 @@ final class Usage extends \InvalidArgumentException
 
           --numbering=decimal|essay|chapter|none   --number-depth=N (1 to 9)
           --heading-depth=N (1 to 9)               --no-notes
-          --no-contents                            --strip-numbers
+          --no-contents                            --contents-depth=N (1 to 9)
+          --strip-numbers
           --arrangement=spine|both|round           --fonts  SVG: with the fonts in it
           --style=reed|dense|broad|field|drafting  --no-ground  SVG: without a ground
           --paper=a4|a3|a2|letter|tabloid          --sheets  PDF: in its own size across several

@@ -75,7 +75,7 @@ final class Growing
             $topic = $dress($topic);
         }
         if ($parent === Plan::ROOT && $topic->dye === null) {
-            $topic = $topic->with(['dye' => Dye::of(Dye::NAMES[$this->mainSections++ % \count(Dye::NAMES)])]);
+            $topic = $topic->with(['dye' => Dye::of(Dye::NAMES[$this->mainSections++ % \count(Dye::NAMES)])->given()]);
         }
         if ($rest !== '' || $blocks !== []) {
             $topic = $topic->withNote($this->note($rest === '' ? $blocks : [Node::plain($rest), ...$blocks]));

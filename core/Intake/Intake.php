@@ -7,9 +7,7 @@ namespace Embrel\Intake;
 use Embrel\Document\Element;
 use Embrel\Document\Manuscript;
 use Embrel\Id\Ids;
-use Embrel\Id\Ulid;
 use Embrel\Limits;
-use Embrel\Plan\Edit;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Picture;
 use Embrel\Plan\Plan;
@@ -29,9 +27,13 @@ final class Intake
     private const SURELY_FITS = Limits::NOTE / 4;
 
     private Growing $growing;
-    /** @var array<string, string> the id of a topic in the file → its id now */
-    private array $came = [];
-    /** @var array{level: int, title: string, kind: Kind, picture?: Picture|null, was?: string}|null the topic whose note is being read; the id that it had in the file */
+    private Links $links;
+    private LeftOut $leftOut;
+    /**
+     * The topic whose note is being read, with the id that it had in the file, and what links call it.
+     *
+     * @var array{level: int, title: string, kind: Kind, picture?: Picture|null, was?: string, names?: list<string>}|null
+     */
     private ?array $topic = null;
     /** Whether that topic is in the plan already. */
     private bool $isPut = false;
@@ -48,6 +50,8 @@ final class Intake
     private function __construct(private readonly Options $options, private readonly Ids $ids, string $title)
     {
         $this->growing = new Growing($ids, $title);
+        $this->links = new Links($options->references);
+        $this->leftOut = new LeftOut();
         $this->listsAreTopics = $options->lists;
     }
 
@@ -67,51 +71,22 @@ final class Intake
         }
         $this->listsAreTopics = $this->options->lists || ($manuscript->isOutline && self::firstHeading($elements) === null);
         $this->listKind = self::firstHeading($elements) === null ? Kind::Section : Kind::Point;
-        $elements = $this->options->firstIsTitle ? $this->titled($elements) : $elements;
+        if (self::firstHeading($elements) === null && !$manuscript->isOutline && $elements !== [] && $this->isText($elements)) {
+            $this->growing->repaired('Nothing in it is marked as a heading, so it has no topics: all of it is the opening note. '
+                . 'Give its headings a heading style, or take it in as text, a line a topic.');
+        }
+        $elements = $this->options->firstIsTitle ?? self::holdsOthers($elements) ? $this->titled($elements) : $elements;
         foreach ($elements as $element) {
             $this->element($element);
         }
         $this->flush();
         $this->remarks($manuscript->remarks);
-        $plan = $this->referring($this->growing->done());
+        $plan = $this->links->in($this->growing->done());
         $plan = $plan->withProperties(self::properties($plan->properties, $manuscript));
 
-        return new Result($this->options->stripNumbers ? TypedNumbers::stripped($plan) : $plan, $this->growing->repairs(), $bold['seen'], $bold['taken'] > 0, $this->came);
-    }
+        $plan = $this->options->stripNumbers ? TypedNumbers::stripped($plan) : $plan;
 
-    /** Links to topics that came with the file are references to them again. */
-    private function referring(Plan $plan): Plan
-    {
-        if ($this->came === [] || !$this->options->references) {
-            return $plan;
-        }
-        $edit = new Edit($plan);
-        foreach ($plan->topics as $topic) {
-            $blocks = array_map(fn(Node $block): Node => $this->referred($block), array_values($topic->note->blocks ?? []));
-            if ($topic->note !== null && $blocks !== array_values($topic->note->blocks)) {
-                $edit->put($topic->withNote(Note::of($blocks)));
-            }
-        }
-
-        return $edit->done();
-    }
-
-    private function referred(Node $node): Node
-    {
-        $content = [];
-        $before = null;
-        foreach ($node->content as $child) {
-            $href = $child->type === 'text' ? (string) $child->link() : '';
-            $topic = str_starts_with($href, '#_e') ? $this->came[substr($href, 3, 26)] ?? null : null;
-            if ($topic === null) {
-                $content[] = $this->referred($child);
-            } elseif ($topic !== $before) {
-                $content[] = new Node('topicRef', ['topic' => $topic]);
-            }
-            $before = $topic;
-        }
-
-        return $content === $node->content ? $node : new Node($node->type, $node->attrs, $content, $node->text, $node->marks);
+        return new Result($plan, $this->growing->repairs(), $bold['seen'], $bold['taken'] > 0, $this->links->came, $this->leftOut->all);
     }
 
     private static function properties(Properties $properties, Manuscript $manuscript): Properties
@@ -150,6 +125,12 @@ final class Intake
         return $elements;
     }
 
+    /** @param list<Element> $elements */
+    private static function holdsOthers(array $elements): bool
+    {
+        return \count(array_filter($elements, static fn(Element $element): bool => $element->role === Element::HEADING)) > 1;
+    }
+
     /**
      * Where the one heading stands that is above all others and before them.
      *
@@ -169,6 +150,23 @@ final class Intake
         }
 
         return $first;
+    }
+
+    /**
+     * Whether it is nothing but text, of which no list becomes topics.
+     *
+     * @param list<Element> $elements
+     */
+    private function isText(array $elements): bool
+    {
+        foreach ($elements as $element) {
+            $isList = \in_array($element->block?->type, ['bulletList', 'orderedList', 'taskList'], true);
+            if ($element->role !== Element::BODY || ($isList && $this->listsAreTopics)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** @param list<Element> $elements */
@@ -191,7 +189,10 @@ final class Intake
             Element::QUOTE => Kind::Quote,
             default => null,
         };
-        if ($kind === null) {
+        if ($element->role === Element::LEFT_OUT && $element->block !== null && !$this->options->keepsLeftOut) {
+            $said = $this->leftOut->add($element->title, $this->topic['title'] ?? '', $element->block->plainText());
+            $said === null ? null : $this->growing->repaired($said);
+        } elseif ($kind === null) {
             $element->block === null || !$this->options->notes ? null : $this->block($element->block);
         } elseif ($this->depth($element->level) > $this->options->depth) {
             $this->deep($element, $kind);
@@ -213,6 +214,11 @@ final class Intake
     /** What stands deeper than topics are wanted is written in the note of the topic above. */
     private function deep(Element $element, Kind $kind): void
     {
+        if ($this->topic !== null && !$this->isPut) {
+            $this->topic['names'] = [...$this->topic['names'] ?? [], ...$element->names];
+        } else {
+            $this->links->inText($element->names);
+        }
         if ($this->options->notes) {
             $this->note[] = $kind === Kind::Section
                 ? new Node('heading', ['level' => max(1, min(3, $element->level - $this->options->depth))], $element->title === '' ? [] : [Node::text($element->title)])
@@ -224,7 +230,8 @@ final class Intake
     private function topic(int $level, string $title, Kind $kind, Element $element): void
     {
         $this->flush();
-        $this->topic = ['level' => $level, 'title' => $title, 'kind' => $kind, 'picture' => $element->picture, 'was' => $element->topic];
+        $came = ['picture' => $element->picture, 'was' => $element->topic, 'names' => $element->names];
+        $this->topic = ['level' => $level, 'title' => $title, 'kind' => $kind] + $came;
         $this->isPut = false;
         if ($this->before !== null && $level > $this->before + 1) {
             $this->growing->repaired('A heading skipped a level; it was put right below the one above it.');
@@ -292,7 +299,8 @@ final class Intake
         } elseif ($this->isPut) {
             $this->later($this->topic['level'] + 1);
         } else {
-            $this->put($this->topic['level'], $this->topic['title'], $this->topic['kind'], $this->topic['picture'] ?? null, $this->topic['was'] ?? '');
+            ['level' => $level, 'title' => $title, 'kind' => $kind] = $topic = $this->topic;
+            $this->put($level, $title, $kind, $topic['picture'] ?? null, $topic['was'] ?? '', $topic['names'] ?? []);
             $this->isPut = true;
         }
         $this->note = [];
@@ -321,13 +329,12 @@ final class Intake
         $this->continued($level, '', $rest);
     }
 
-    private function put(int $level, string $title, Kind $kind, ?Picture $picture, string $was): void
+    /** @param list<string> $names */
+    private function put(int $level, string $title, Kind $kind, ?Picture $picture, string $was, array $names): void
     {
         [$note, $rest] = $this->fitting($this->note);
         $id = $this->add($level, $title, $kind, $note, $picture);
-        if (Ulid::isValid($was)) {
-            $this->came[$was] = $id;
-        }
+        $this->links->topic($id, $was, $names);
         $this->continued($level, $title, $rest);
     }
 

@@ -16,8 +16,10 @@ final readonly class Options
      * @param bool   $lists        list items become points also beside headings, instead of standing in the note
      * @param bool   $notes        false: titles alone
      * @param int    $depth        how deep topics go; what stands deeper is a heading in a note
-     * @param bool   $firstIsTitle the first heading of the first level is the plan's title, if no other has that level
+     * @param bool|null $firstIsTitle the first heading of the first level is the plan's title, if no other has that level;
+     *                             null: where it holds all the others, and no title was given
      * @param bool|null $boldLines paragraphs that are one bold line become headings; null: where there are no others
+     * @param bool   $keepsLeftOut contents lists and what leads around a site come in too
      * @param bool   $references  links to topics that come with the file are references to them again
      */
     public function __construct(
@@ -27,8 +29,9 @@ final readonly class Options
         public bool $lists = false,
         public bool $notes = true,
         public int $depth = Limits::LEVELS,
-        public bool $firstIsTitle = false,
+        public ?bool $firstIsTitle = false,
         public ?bool $boldLines = null,
         public bool $references = true,
+        public bool $keepsLeftOut = false,
     ) {}
 }

@@ -6,6 +6,7 @@ namespace Embrel\Intake;
 
 use Embrel\Id\Ids;
 use Embrel\Limits;
+use Embrel\Operation\AddTopics;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Plan;
 use Embrel\RichText\InvalidNote;
@@ -18,7 +19,7 @@ final class Reshaping
     /** @throws InvalidNote where what is folded into a note is larger than one can be */
     public static function of(Result $read, Options $options, Ids $ids): Result
     {
-        $plan = $options->firstIsTitle ? self::titled($read->plan) : $read->plan;
+        $plan = $options->firstIsTitle ?? self::holdsOthers($read->plan) ? self::titled($read->plan) : $read->plan;
         $folded = 0;
         if ($options->depth < Limits::LEVELS) {
             [$plan, $folded] = self::folded($plan, $options->depth, $ids);
@@ -26,6 +27,13 @@ final class Reshaping
         $plan = $options->notes ? $plan : self::bare($plan);
 
         return new Result($plan, $folded === 0 ? $read->repairs : [...$read->repairs, "Topics below the chosen depth ({$folded}) are lists in the notes of those above them."]);
+    }
+
+    private static function holdsOthers(Plan $plan): bool
+    {
+        $top = $plan->parts(Plan::ROOT);
+
+        return \count($top) === 1 && $plan->parts($top[0]) !== [];
     }
 
     private static function titled(Plan $plan): Plan
@@ -46,7 +54,9 @@ final class Reshaping
             $next->append($plan->topic($id), (string) $plan->parent($id));
         }
 
-        return $next->done();
+        $plan = $next->done();
+
+        return AddTopics::dyed($plan, $plan->parts(Plan::ROOT));
     }
 
     /** @return array{Plan, int} */

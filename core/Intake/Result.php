@@ -13,7 +13,16 @@ final readonly class Result
      * @param list<string> $repairs   a sentence each
      * @param int          $boldLines how many bold lines could be headings; 0 where the format has none
      * @param bool         $boldAreTaken whether they were taken for headings
+     * @param list<array{what: string, after: string, words: int, text: string}> $leftOut what could be taken in too, and the
+     *        title after which it stands; empty: at the beginning
      * @param array<string, string> $came the id of a topic that the file carried → the topic that was made of it
      */
-    public function __construct(public Plan $plan, public array $repairs, public int $boldLines = 0, public bool $boldAreTaken = false, public array $came = []) {}
+    public function __construct(
+        public Plan $plan,
+        public array $repairs,
+        public int $boldLines = 0,
+        public bool $boldAreTaken = false,
+        public array $came = [],
+        public array $leftOut = [],
+    ) {}
 }

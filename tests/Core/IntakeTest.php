@@ -8,6 +8,7 @@ use Embrel\Intake\Options;
 use Embrel\Intake\Result;
 use Embrel\Plan\Plan;
 use Embrel\Reader\Format;
+use Embrel\Reader\Markdown\Recognition;
 use Embrel\Reader\Unreadable;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -266,5 +267,44 @@ final class IntakeTest extends TestCase
         $long = Build::intake(Format::Html, '<h1>A</h1>' . str_repeat('<p>' . str_repeat('word ', 20_000) . '</p>', 25));
         self::assertSame("A\nA (2)", Build::outline($long->plan));
         self::assertStringContainsString('goes on in a section of its own', $long->repairs[0]);
+    }
+
+
+    /** @return iterable<string, array{string, Options, string, string}> pasted text → the plan's title, its tree */
+    public static function pasted(): iterable
+    {
+        $maybe = new Options('Untitled', firstIsTitle: null);
+        yield 'one first line that holds the rest' => ["Tide\n  Mud\n  Wall", $maybe, 'Tide', "Mud\nWall"];
+        yield 'unless the person says no' => ["Tide\n  Mud\n  Wall", new Options('Untitled', firstIsTitle: false), 'Untitled', "Tide\n  Mud\n  Wall"];
+        yield 'two first lines' => ["Tide\n  Mud\nWall", $maybe, 'Untitled', "Tide\n  Mud\nWall"];
+        yield 'one line alone' => ['Tide', $maybe, 'Untitled', 'Tide'];
+        yield 'one sign among lines without' => ["Mud\n* not a list\nWall", $maybe, 'Untitled', "Mud\n* not a list\nWall"];
+        yield 'a list' => ["- Mud\n- Wall", $maybe, 'Untitled', "Mud\nWall"];
+    }
+
+    #[DataProvider('pasted')]
+    public function testAPastedOutline(string $text, Options $options, string $title, string $outline): void
+    {
+        $plan = Build::intake(Format::Text, $text, $options)->plan;
+        self::assertSame([$title, $outline], [$plan->title(), Build::outline($plan)]);
+        self::assertNotContains(null, array_map(static fn(string $id): ?string => $plan->topic($id)->dye?->value, $plan->parts(Plan::ROOT)), 'Every main section has its dye.');
+    }
+
+    public function testMarkdownIsRecognised(): void
+    {
+        foreach (["# Tide\n\nThe *mud* is deep.\n\n## Wall\n\nIt holds.", "Intro\n\n## Head\n\n- **bold** point\n\n## Head\n\ntext", "Tide\n====\n\ntext\n\nWall\n----\n\ntext"] as $markdown) {
+            self::assertTrue(Recognition::isMarkdown($markdown), $markdown);
+        }
+        foreach (["Mud\n  Silt\n  Sand", "1. Mud\n2. Sand", "Mud\n# 3 is the third", "- Mud\n- Sand\n  - Silt", "Tide\n| its note\n* a sign"] as $text) {
+            self::assertFalse(Recognition::isMarkdown($text), $text);
+        }
+    }
+
+    public function testADocumentWithoutAListOfStyles(): void
+    {
+        $bare = static fn(string $body): Result => Build::intake(Format::Docx, Package::docx($body, '', ['word/styles.xml' => '<w:styles xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"/>', 'word/_rels/document.xml.rels' => '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"/>']));
+        $read = $bare(Package::paragraph('The Harbour', '<w:pStyle w:val="Title"/>') . Package::paragraph('Mud', '<w:pStyle w:val="Heading1"/>') . Package::paragraph('Silt', '<w:pStyle w:val="Heading2"/>') . Package::paragraph('grains'));
+        self::assertSame(["Mud\n  Silt", 'The Harbour', []], [Build::outline($read->plan), $read->plan->title(), $read->repairs]);
+        self::assertStringContainsString('Nothing in it is marked as a heading', $bare(Package::paragraph('A long line of text that nobody marked.'))->repairs[0]);
     }
 }

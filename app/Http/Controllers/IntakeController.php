@@ -24,12 +24,20 @@ final class IntakeController
 {
     /** A file larger than this is taken in through the queue. */
     private const LARGE = 1024 * 1024;
+    /** Of what was left out, in characters, for each piece. */
+    private const SHOWN = 4000;
 
     public function __construct(private readonly Intakes $intakes, private readonly WaitingFiles $waiting) {}
 
     public function create(Request $request, PlanList $list): View
     {
-        return view('plans.intake', ['plans' => $list->names($request->user() ?? abort(401)), 'into' => Given::text($request, 'into') ?: null, 'waits' => Given::text($request, 'file') ?: null, 'extensions' => implode(',', Format::extensions())]);
+        return view('plans.intake', [
+            'plans' => $list->names($request->user() ?? abort(401)),
+            'into' => Given::text($request, 'into') ?: null,
+            'under' => Given::text($request, 'under') ?: null,
+            'waits' => Given::text($request, 'file') ?: null,
+            'extensions' => implode(',', Format::extensions()),
+        ]);
     }
 
     /** A file comes up once, and waits until it is taken in. */
@@ -63,21 +71,36 @@ final class IntakeController
     public function preview(IntakeRequest $request): JsonResponse
     {
         ['in' => $in, 'format' => $format, 'name' => $name] = $request->source($this->waiting);
-        $result = $this->intakes->read($in, $format, IntakeRequest::options($request->validated(), $name));
+        $options = IntakeRequest::options($request->validated(), $name, $request->isPasted());
+        $result = $this->intakes->read($in, $format, $options);
 
-        return response()->json(Outline::of($result->plan) + ['repairs' => $result->repairs, 'boldLines' => $result->boldLines, 'boldAreTaken' => $result->boldAreTaken, 'isDocument' => $format->isDocument()]);
+        $title = $result->plan->title();
+
+        return response()->json(Outline::of($result->plan) + [
+            'isMarkdown' => $request->isPasted() && $request->isMarkdown(),
+            'firstIsTitle' => $options->firstIsTitle ?? $title !== $options->title,
+            'repairs' => $result->repairs,
+            'leftOut' => array_map(static fn(array $one): array => ['text' => mb_strimwidth($one['text'], 0, self::SHOWN, '…')] + $one, $result->leftOut),
+            'boldLines' => $result->boldLines,
+            'boldAreTaken' => $result->boldAreTaken,
+            'isDocument' => $format->isDocument(),
+        ]);
     }
 
     public function store(IntakeRequest $request, Tasks $tasks): JsonResponse
     {
         $user = $request->user() ?? abort(401);
         $token = $request->string('token')->toString();
+        [$into, $under] = [Given::text($request, 'into'), Given::text($request, 'under')];
         $found = $token === '' ? null : $this->waiting->find($user, $token);
         if ($found !== null && filesize($found['path']) > self::LARGE) {
-            return response()->json(['task' => $tasks->start($user, 'intake', ['token' => $token, 'into' => Given::text($request, 'into'), 'choices' => array_diff_key($request->validated(), ['file' => 1, 'text' => 1])])['address']], 202);
+            $task = ['token' => $token, 'into' => $into, 'under' => $under, 'choices' => array_diff_key($request->validated(), ['file' => 1, 'text' => 1])];
+
+            return response()->json(['task' => $tasks->start($user, 'intake', $task)['address']], 202);
         }
         ['in' => $in, 'format' => $format, 'name' => $name] = $request->source($this->waiting);
-        $kept = $this->intakes->keep($user, $in, $format, IntakeRequest::options($request->validated(), $name), Given::text($request, 'into'));
+        $options = IntakeRequest::options($request->validated(), $name, $request->isPasted());
+        $kept = $this->intakes->keep($user, $in, $format, $options, $into, $under);
         $this->waiting->forget($user, $token);
 
         return response()->json(['address' => route('plan', $kept['plan']), 'title' => $kept['plan']->title, 'repairs' => $kept['repairs']]);

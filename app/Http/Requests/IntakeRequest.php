@@ -8,6 +8,7 @@ use App\Store\WaitingFiles;
 use Embrel\Intake\Options;
 use Embrel\Limits;
 use Embrel\Reader\Format;
+use Embrel\Reader\Markdown\Recognition;
 use Embrel\Reader\Unreadable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
@@ -28,12 +29,14 @@ final class IntakeRequest extends FormRequest
             'text' => ['nullable', 'string'],
             'title' => ['nullable', 'string', 'max:1000'],
             'into' => ['nullable', 'string', 'size:26'],
+            'under' => ['nullable', 'string', 'size:26'],
             'strip_numbers' => ['boolean'],
             'descriptions' => ['boolean'],
             'lists' => ['boolean'],
-            'markdown' => ['boolean'],
+            'markdown' => ['nullable', 'boolean'],
             'notes' => ['boolean'],
-            'first_is_title' => ['boolean'],
+            'left_out' => ['boolean'],
+            'first_is_title' => ['nullable', 'boolean'],
             'bold_lines' => ['nullable', 'boolean'],
             'depth' => ['nullable', 'integer', 'between:1,' . Limits::LEVELS],
         ];
@@ -49,9 +52,10 @@ final class IntakeRequest extends FormRequest
      * What was chosen, however it was sent.
      *
      * @param array<array-key, mixed> $given
-     * @param string                  $name  of the file, whose name is the title where there is no other
+     * @param string                  $name     of the file, whose name is the title where there is no other
+     * @param bool                    $isPasted text that has no name: its first line is the title where it holds all the rest
      */
-    public static function options(array $given, string $name): Options
+    public static function options(array $given, string $name, bool $isPasted = false): Options
     {
         $is = static fn(string $key, bool $default = false): bool => isset($given[$key]) ? filter_var($given[$key], FILTER_VALIDATE_BOOLEAN) : $default;
         $title = \is_string($given['title'] ?? null) ? trim($given['title']) : '';
@@ -64,9 +68,22 @@ final class IntakeRequest extends FormRequest
             $is('lists'),
             $is('notes', true),
             max(1, min(Limits::LEVELS, $depth)),
-            $is('first_is_title'),
+            isset($given['first_is_title']) || !$isPasted || $title !== '' ? $is('first_is_title') : null,
             isset($given['bold_lines']) ? $is('bold_lines') : null,
+            keepsLeftOut: $is('left_out'),
         );
+    }
+
+    /** Whether there is no file, but text that was pasted. */
+    public function isPasted(): bool
+    {
+        return !$this->hasFile('file') && $this->string('token')->toString() === '';
+    }
+
+    /** Whether pasted text is Markdown: as the person says, else as it looks. */
+    public function isMarkdown(): bool
+    {
+        return $this->filled('markdown') ? $this->boolean('markdown') : Recognition::isMarkdown($this->string('text')->toString());
     }
 
     /**
@@ -88,7 +105,7 @@ final class IntakeRequest extends FormRequest
             $name = $found['name'];
             $in = fopen($found['path'], 'r');
         } else {
-            $name = 'Untitled.' . ($this->boolean('markdown') ? 'md' : 'txt');
+            $name = 'Untitled.' . ($this->isMarkdown() ? 'md' : 'txt');
             $in = fopen('php://temp', 'w+');
             if ($in !== false) {
                 fwrite($in, (string) $this->input('text'));

@@ -16,12 +16,6 @@ use Embrel\Plan\Plan;
 /** Which topics look like research: a bare address, quotation marks around the whole, a page, a chapter, a year in brackets, a line that names a source. */
 final class Guesses
 {
-    private const ADDRESS = '/\A(?:https?:\/\/|www\.)[^\s]+\z/i';
-    private const QUOTED = '/\A\s*(?:“[^”]{3,}”|„[^“”]{3,}[“”]|"[^"]{3,}"|«[^»]{3,}»|»[^«]{3,}«|‘[^’]{8,}’)\s*[.,]?\s*(?:[(\[—–-].*)?\z/us';
-    private const REFERENCE = '/\b(?:pp?|S)\.\s*\d|\b(?:ch|chap|chapter|Kap|fol)\.?\s*\d|\((?:[^()]{0,60}[\s,])?(?:c(?:a|irca)?\.?\s*)?(?:1[4-9]|20)\d\d[a-z]?\)|\bdoi:|\b10\.\d{4,9}\/|\bISBN\b/ui';
-    /** “Name, Title, 1994”: capitals, commas and a year at the end. */
-    private const ENTRY = '/\A\p{Lu}[\p{L}\'’.\- &]{1,60},\s+\S.{3,200},\s*(?:c(?:a|irca)?\.?\s*)?(?:1[4-9]|20)\d\d[.;]?(?:,?\s*(?:pp?|S)\..*)?\z/u';
-
     private readonly Duplicates $duplicates;
 
     /** @var array<string, Source> those of the plan, and those that lines made */
@@ -55,7 +49,7 @@ final class Guesses
         $matching = new Matching($this->plan->sources);
         foreach ($of ?? $this->plan->standing() as $id) {
             $topic = $this->plan->topic($id);
-            $sign = $topic->title === '' || ($topic->kind === Kind::Aside && $of === null) ? null : self::sign($topic->title, $matching);
+            $sign = $topic->title === '' || ($topic->kind === Kind::Aside && $of === null) ? null : Signs::of($topic->title, $matching);
             if ($sign !== null || $of !== null) {
                 $signs[$id] = $sign;
             }
@@ -85,17 +79,6 @@ final class Guesses
         return $source->people() !== [] && $source->title !== '';
     }
 
-    private static function sign(string $title, Matching $matching): ?Sign
-    {
-        return match (true) {
-            preg_match(self::ADDRESS, $title) === 1 => Sign::Address,
-            preg_match(self::QUOTED, $title) === 1 => Sign::Quotation,
-            $matching->of($title) !== null => Sign::KnownSource,
-            preg_match(self::REFERENCE, $title) === 1, preg_match(self::ENTRY, $title) === 1 => Sign::Reference,
-            default => null,
-        };
-    }
-
     private function reference(string $id, ?Sign $sign, Matching $matching): Guess
     {
         $title = $this->plan->topic($id)->title;
@@ -119,7 +102,7 @@ final class Guesses
     /** @param array<string, Guess|null> $guesses those made already */
     private function quotation(string $id, array $guesses, Matching $matching): Guess
     {
-        $title = $this->plan->topic($id)->title;
+        $title = Signs::unmarked($this->plan->topic($id)->title);
         $end = $matching->atEnd($title);
         if ($end !== null) {
             return new Guess($id, Sign::Quotation, $end[1], null, $end[1]->pages, $end[0]);

@@ -47,8 +47,8 @@ final class Sorted
         $fold = new FoldTopics([$guess->topic], $into, FoldAs::Quotations, $seed, $cite);
 
         $draft = $guess->cited === null || isset($plan->sources[$guess->cited->source]) ? null : $drafts[$guess->cited->source] ?? null;
-        // What named the source in brackets is said by the citation now.
-        $retitled = $guess->cited !== null && $guess->text !== '' && $guess->text !== $plan->topic($guess->topic)->title;
+        // What named the source in brackets is said by the citation now, and what marked it as quoted by the quotation.
+        $retitled = $guess->text !== '' && $guess->text !== $plan->topic($guess->topic)->title;
 
         return new Compound([...($draft === null ? [] : [new AddSources([$draft])]), ...($retitled ? [new Retitle($guess->topic, $guess->text)] : []), $fold]);
     }

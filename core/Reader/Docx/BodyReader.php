@@ -57,6 +57,7 @@ final class BodyReader
     {
         match ($name) {
             'p' => $this->paragraph($cell),
+            'bookmarkStart' => $this->reading->name((string) $this->xml->get('w:name')),
             'tbl' => $this->table($cell ?? $this->reading->column),
             'sdt' => $this->wrappers->control(fn(string $child) => $this->blockCalled($child, $cell)),
             'ins', 'moveTo', 'smartTag', 'customXml' => $this->blocks($cell),
@@ -97,6 +98,9 @@ final class BodyReader
             }
         }
         $cell === null ? $this->place($properties, $flow) : $this->placeInCell($properties, $flow, $cell);
+        if (!$flow->isEmpty()) {
+            $this->reading->settleNames();
+        }
         if ($this->boxed !== []) {
             ($cell ?? $this->reading->column)->add($this->boxed);
             $this->boxed = [];

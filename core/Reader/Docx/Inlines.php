@@ -90,6 +90,7 @@ final class Inlines
 
     private function bookmark(string $name, Flow $flow): void
     {
+        $this->reading->name($name);
         $anchor = Anchor::of($name);
         if ($anchor !== null) {
             $this->anchor = ['anchor' => $anchor, 'before' => $flow->plainText()];

@@ -191,6 +191,12 @@ final class StyleSheet
         return $this->runs[$style] = $run;
     }
 
+    /** The name of a built-in style by its id: Heading1 is heading 1, TOCHeading is toc heading. */
+    private static function builtIn(string $id): string
+    {
+        return strtolower((string) preg_replace('/(?<=[a-z])(?=[A-Z0-9])|(?<=[A-Z])(?=[A-Z][a-z]|\d)/', ' ', $id));
+    }
+
     public function default(): string
     {
         return $this->default;
@@ -199,6 +205,12 @@ final class StyleSheet
     /** @return \Generator<array{name: string, type: string, basedOn: string, level: int|null, list: array{string, int}|null, run: array<string, bool>}> */
     private function chain(string $style): \Generator
     {
+        if ($style !== '' && !isset($this->styles[$style])) {
+            // A style that the file does not define is the standard's own: ISO/IEC 29500-1, 17.7.4.9 and annex, names by id.
+            yield ['name' => self::builtIn($style), 'type' => 'paragraph', 'basedOn' => '', 'level' => null, 'list' => null, 'run' => []];
+
+            return;
+        }
         for ($steps = 0; isset($this->styles[$style]) && $steps < 30; ++$steps) {
             yield $this->styles[$style];
             $style = $this->styles[$style]['basedOn'];

@@ -33,14 +33,15 @@ final class HtmlBlocks
     private Flow $flow;
     private bool $endsInSpace = true;
     private int $depth = 0;
-    /** @var array<string, true> ids of elements that were read as footnotes */
-    private array $asNotes = [];
+    private Footnotes $footnotes;
     private bool $isInQuoteTopic = false;
     private bool $isTitled = false;
+    private bool $isLeavingOut = false;
 
-    public function __construct(private readonly Reading $reading, private readonly Shelf $shelf, private readonly \DOMDocument $page)
+    public function __construct(private readonly Reading $reading, private readonly Shelf $shelf, \DOMDocument $page)
     {
         $this->flow = new Flow();
+        $this->footnotes = new Footnotes($page);
     }
 
     /** A whole page: its headings are headings. */
@@ -105,6 +106,7 @@ final class HtmlBlocks
         $this->flow = new Flow();
         $this->endsInSpace = true;
         if (!$flow->isEmpty()) {
+            $this->reading->settleNames();
             $this->reading->count();
             ($into ?? $this->reading->column)->add($flow->blocks());
         }
@@ -113,7 +115,15 @@ final class HtmlBlocks
     /** @param list<Mark> $marks */
     private function element(\DOMElement $node, string $tag, ?Column $into, array $marks): void
     {
-        if (\in_array($tag, self::HIDDEN, true) || $node->hasAttribute('hidden') || $this->isLeftOut($node, $tag)) {
+        if (\in_array($tag, self::HIDDEN, true) || $node->hasAttribute('hidden') || $this->footnotes->isNoteOrBackLink($node)) {
+            return;
+        }
+        $this->reading->name($node->getAttribute('id'));
+        $this->reading->name($tag === 'a' ? $node->getAttribute('name') : '');
+        $leading = Leading::of($node, $tag);
+        if ($leading !== null) {
+            $this->leaveOut($node, $leading, $into);
+
             return;
         }
         $style = $node->getAttribute('style');
@@ -129,7 +139,7 @@ final class HtmlBlocks
         if ($level !== null) {
             $this->heading($node, $level, $into);
         } elseif (isset(self::MARKS[$tag]) && !InlineStyle::takesBack($style, self::MARKS[$tag])) {
-            $footnote = $tag === 'sup' ? $this->footnoteIn($node) : null;
+            $footnote = $tag === 'sup' ? $this->footnotes->in($node) : null;
             $footnote === null ? $this->children($node, $into, self::with($marks, new Mark(self::MARKS[$tag]))) : $this->footnote($footnote);
         } elseif (\in_array($tag, self::CONTAINERS, true)) {
             $this->container($node, $tag, $into, $marks);
@@ -156,23 +166,14 @@ final class HtmlBlocks
         };
     }
 
-    /** What leads around a site, contents lists, and footnotes that stand where they are referred to. */
-    private function isLeftOut(\DOMElement $node, string $tag): bool
+    /** A contents list, or what leads around a site: kept aside, until it is known whether it is wanted. */
+    private function leaveOut(\DOMElement $node, Leading $leading, ?Column $into): void
     {
-        $role = $node->getAttribute('role');
-        $isContents = $role === 'doc-toc' || preg_match('/(?:\A|\s)(?:toc|table-of-contents|toctree-wrapper)(?:\s|\z)/', $node->getAttribute('class')) === 1;
-        if ($isContents && !\in_array($tag, ['body', 'html', 'main', 'article'], true)) {
-            $this->reading->contents();
-
-            return true;
-        }
-        if ($tag === 'nav' || $role === 'navigation') {
-            $this->reading->remark('What leads around the pages of a site was left out.');
-
-            return true;
-        }
-
-        return isset($this->asNotes[$node->getAttribute('id')]) || ($role === 'doc-endnotes' && $this->asNotes !== []) || $role === 'doc-backlink';
+        $this->flush($into);
+        $this->isLeavingOut = true;
+        $blocks = $this->inner($node);
+        $this->isLeavingOut = false;
+        $this->reading->leftOut($leading->value, $blocks);
     }
 
     private function level(\DOMElement $node, string $tag): ?int
@@ -271,7 +272,7 @@ final class HtmlBlocks
     /** @param list<Mark> $marks */
     private function link(\DOMElement $node, ?Column $into, array $marks): void
     {
-        $footnote = $this->footnoteAt($node);
+        $footnote = $this->footnotes->at($node);
         if ($footnote !== null) {
             $this->footnote($footnote);
 
@@ -281,38 +282,10 @@ final class HtmlBlocks
         if (str_starts_with($href, '#') && \in_array(trim($node->textContent), self::PERMALINKS, true)) {
             return;
         }
-        if ($href !== '' && !Schema::isSafeLink($href)) {
+        if ($href !== '' && !$this->isLeavingOut && !Schema::isSafeLink($href)) {
             $this->reading->remark('A link that is not an address of the web, mail or telephone was left out; its text stays.');
         }
         $this->children($node, $into, Schema::isSafeLink($href) ? self::with($marks, new Mark('link', ['href' => $href])) : $marks);
-    }
-
-    /** The footnote that a raised sign leads to. */
-    private function footnoteIn(\DOMElement $raised): ?\DOMElement
-    {
-        foreach ($raised->childNodes as $child) {
-            if ($child instanceof \DOMElement && $child->nodeName === 'a') {
-                return $this->footnoteAt($child);
-            }
-        }
-
-        return null;
-    }
-
-    private function footnoteAt(\DOMElement $link): ?\DOMElement
-    {
-        $isSign = $link->getAttribute('role') === 'doc-noteref' || preg_match('/(?:footnote-ref|sdfootnoteanc|sdendnoteanc|noteref)/', $link->getAttribute('class')) === 1;
-        $href = $link->getAttribute('href');
-        if (!$isSign || !str_starts_with($href, '#')) {
-            return null;
-        }
-        $note = $this->page->getElementById(substr($href, 1));
-        // Some programs name the sign within the note instead of the note.
-        while ($note instanceof \DOMElement && \in_array($note->nodeName, ['a', 'sup', 'span', 'p'], true) && $note->parentNode instanceof \DOMElement && $note->parentNode->nodeName !== 'body') {
-            $note = $note->parentNode;
-        }
-
-        return $note instanceof \DOMElement ? $note : null;
     }
 
     private function footnote(\DOMElement $note): void
@@ -321,14 +294,8 @@ final class HtmlBlocks
         [$this->flow, $this->endsInSpace] = [new Flow(), true];
         $blocks = $this->inner($note);
         [$this->flow, $this->endsInSpace] = $outer;
-        $this->asNotes[$note->getAttribute('id')] = true;
-        $inlines = [];
-        foreach ($blocks as $i => $block) {
-            $inlines = [...$inlines, ...($i > 0 ? [new Node('hardBreak')] : []), ...array_values(array_filter($block->type === 'paragraph' ? $block->content : Node::plain($block->plainText())->content, static fn(Node $one): bool => $one->type !== 'footnote' && !str_starts_with((string) $one->link(), '#')))];
-        }
+        $inlines = $this->footnotes->read($note, $blocks);
         if ($inlines !== []) {
-            $last = \count($inlines) - 1;
-            $inlines[$last] = $inlines[$last]->type === 'text' && rtrim($inlines[$last]->text) !== '' ? Node::text(rtrim($inlines[$last]->text), $inlines[$last]->marks) : $inlines[$last];
             $this->flow->put(new Node('footnote', [], $inlines));
             $this->endsInSpace = false;
         }
@@ -348,7 +315,7 @@ final class HtmlBlocks
                 $this->topicItem($child, $anchor);
                 continue;
             }
-            $blocks = $this->isLeftOut($child, 'li') ? [] : $this->inner($child);
+            $blocks = $this->footnotes->isNoteOrBackLink($child) ? [] : $this->inner($child);
             $blocks === [] ? null : $items[] = $blocks;
         }
         $this->block($into, $items === [] ? [] : [Column::list($items, $isOrdered, $start)]);

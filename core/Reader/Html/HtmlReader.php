@@ -41,7 +41,8 @@ final class HtmlReader implements DocumentReader
             throw Unreadable::document('web page', $why->getMessage());
         }
         $title = $page->getElementsByTagName('title')->item(0);
-        $reading->title = $reading->title === '' ? $title->textContent ?? '' : $reading->title;
+        // A page must have a title: ours say so by a dash where the plan has none.
+        $reading->title = $reading->title === '' && trim($title->textContent ?? '') !== '–' ? $title->textContent ?? '' : $reading->title;
 
         return $reading->done();
     }

@@ -169,6 +169,7 @@ final class Blocks
         foreach ($parent->children() as $node) {
             if ($node instanceof CommonInline\HtmlInline) {
                 $html->tag($node->getLiteral());
+                array_map($this->reading->name(...), $html->names());
                 array_push($out, ...$this->made($html));
                 continue;
             }

@@ -21,6 +21,8 @@ final class InlineHtml
     /** @var list<array{tag: string, mark: Mark|null}> */
     private array $open = [];
     private ?string $hidden = null;
+    /** @var list<string> by which links within the document call a place */
+    private array $names = [];
     /** @var list<Node|Anchor|array{src: string, alt: string, marks: list<Mark>, width: int, caption: string}> */
     private array $made = [];
 
@@ -44,8 +46,19 @@ final class InlineHtml
             $this->made[] = $anchor;
             $this->open[] = ['tag' => $tag, 'mark' => null];
         } else {
+            $names = [self::attribute($html, 'id'), $tag === 'a' ? self::attribute($html, 'name') : ''];
+            array_push($this->names, ...array_filter($names, static fn(string $name): bool => $name !== ''));
             $this->open[] = ['tag' => $tag, 'mark' => $this->mark($tag, $html)];
         }
+    }
+
+    /** @return list<string> those that the tags since the last call gave */
+    public function names(): array
+    {
+        $names = $this->names;
+        $this->names = [];
+
+        return $names;
     }
 
     private function mark(string $tag, string $html): ?Mark

@@ -17,6 +17,7 @@ use Embrel\Reader\Html\HtmlBlocks;
 use Embrel\Reader\Source;
 use Embrel\Reader\Unreadable;
 use Embrel\RichText\Flow;
+use Embrel\RichText\Node;
 use League\CommonMark\Environment\Environment;
 use League\CommonMark\Extension\CommonMark\CommonMarkCoreExtension;
 use League\CommonMark\Extension\CommonMark\Node\Block as CommonBlock;
@@ -41,6 +42,8 @@ final class MarkdownReader implements DocumentReader
 
     private Reading $reading;
     private Blocks $blocks;
+    /** @var array<string, int> what headings are called by links → how many were */
+    private array $slugs = [];
     private HtmlBlocks $html;
     private bool $isInQuote = false;
 
@@ -87,6 +90,7 @@ final class MarkdownReader implements DocumentReader
     {
         if ($node instanceof CommonBlock\Heading) {
             [$flow, $anchor, $title] = $this->blocks->title($node);
+            $this->reading->name($this->slug($flow->plainText()));
             $this->reading->heading($node->getLevel(), $flow, $anchor->topic ?? '', $title);
             $this->isInQuote = false;
         } elseif ($node instanceof CommonBlock\HtmlBlock) {
@@ -96,8 +100,22 @@ final class MarkdownReader implements DocumentReader
         } elseif ($node instanceof CommonBlock\BlockQuote) {
             $this->quotation($node);
         } elseif (!$node instanceof FootnoteContainer) {
-            $this->reading->column->add($this->blocks->of($node));
+            $blocks = $this->blocks->of($node);
+            // A name that stands alone on its line is that of what follows.
+            if (array_filter($blocks, static fn(Node $block): bool => $block->plainText() !== '') !== []) {
+                $this->reading->settleNames();
+            }
+            $this->reading->column->add($blocks);
         }
+    }
+
+    /** By which links in a Markdown file call a heading: in small letters, spaces as hyphens, other signs gone; the second of its kind counted. */
+    private function slug(string $title): string
+    {
+        $slug = str_replace(' ', '-', preg_replace('/[^\p{L}\p{M}\p{N}_\- ]/u', '', mb_strtolower(trim($title))) ?? '');
+        $count = $this->slugs[$slug] = ($this->slugs[$slug] ?? -1) + 1;
+
+        return $count === 0 ? $slug : "{$slug}-{$count}";
     }
 
     /** A list of the note; items that were topics are topics again. */

@@ -95,6 +95,9 @@ final class OdtBody
         $boxed = $this->boxed;
         $this->boxed = [];
         $this->place($style, $level, $flow, $into);
+        if (!$flow->isEmpty()) {
+            $this->reading->settleNames();
+        }
         if ($boxed !== []) {
             ($into ?? $this->reading->column)->add($boxed);
         }
@@ -366,6 +369,7 @@ final class OdtBody
 
     private function bookmark(string $name, Flow $flow): void
     {
+        $this->reading->name($name);
         $anchor = Anchor::of($name);
         if ($anchor !== null) {
             $this->anchor = ['anchor' => $anchor, 'before' => $flow->plainText()];

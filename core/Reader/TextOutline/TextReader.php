@@ -18,8 +18,9 @@ use Embrel\RichText\Node;
 /**
  * Indented text: a line a topic. A line that is indented deeper than the one before is one level
  * deeper, however much deeper; a tab counts as four columns. One list sign at the start of a line
- * (- * + • – ◦ ▪) and the space after it are taken off. Lines that start with a bar are the note of
- * the topic above, as our own numbered text writes them.
+ * (- * + • – ◦ ▪) and the space after it are taken off; where only one line of several begins with one,
+ * it is part of the line. Lines that start with a bar are the note of the topic above, as our own
+ * numbered outline writes them.
  */
 final class TextReader implements Reader
 {
@@ -32,6 +33,7 @@ final class TextReader implements Reader
         /** @var list<int> $columns the indents of the open branch */
         $columns = [];
         $topic = null;
+        $hasBullets = self::hasBullets($in);
         foreach (Source::lines($in) as $number => $line) {
             $text = preg_replace('/\A[\p{Z}\s]+|[\p{Z}\s]+\z/u', '', $line) ?? $line;
             if ($text === '') {
@@ -43,7 +45,8 @@ final class TextReader implements Reader
                 continue;
             }
             $this->addTo($growing, $topic);
-            $topic = ['level' => $this->level($column, $columns, $growing, $number), 'title' => preg_replace(self::BULLET, '', $text) ?? $text, 'note' => [], 'column' => $column];
+            $title = $hasBullets ? preg_replace(self::BULLET, '', $text) ?? $text : $text;
+            $topic = ['level' => $this->level($column, $columns, $growing, $number), 'title' => $title, 'note' => [], 'column' => $column];
             if ($growing->count() >= Limits::TOPICS) {
                 throw Unreadable::tooManyTopics($number);
             }
@@ -55,6 +58,31 @@ final class TextReader implements Reader
         $plan = $growing->done();
 
         return new Result($options->stripNumbers ? TypedNumbers::stripped($plan) : $plan, $growing->repairs());
+    }
+
+    /**
+     * Whether signs at the start of lines are those of a list: a sign that stands alone among lines without one is not.
+     *
+     * @param resource $in read from where it is, and put back there
+     */
+    private static function hasBullets($in): bool
+    {
+        if (!stream_get_meta_data($in)['seekable']) {
+            return true;
+        }
+        $start = (int) ftell($in);
+        $lines = $bullets = 0;
+        foreach (Source::lines($in) as $line) {
+            $text = ltrim($line);
+            $lines += $text === '' ? 0 : 1;
+            $bullets += preg_match(self::BULLET, $text) === 1 ? 1 : 0;
+            if ($bullets > 1) {
+                break;
+            }
+        }
+        fseek($in, $start);
+
+        return $bullets > 1 || $lines === 1;
     }
 
     /** @param array{level: int, title: string, note: list<Node>, column: int}|null $topic */
