@@ -39,6 +39,7 @@ final readonly class Choices
      * @param bool        $showsPictures
      * @param bool        $seeAlso      relations are named under each section
      * @param bool        $sources      with the list of references
+     * @param int         $contentsDepth how deep the contents list goes, 1 to 9
      * @param bool        $figures      with a list of figures, which are counted
      * @param string|null $date         of the hand-over, YYYY-MM-DD
      * @param Template|null $template   docx and odt: a document of the writer's whose styles, page, head and foot are used
@@ -73,6 +74,7 @@ final readonly class Choices
         public ?string $date = null,
         public ?bool $marks = null,
         public ?Template $template = null,
+        public int $contentsDepth = self::CONTENTS_LEVELS,
     ) {}
 
     public function style(): Style

@@ -27,19 +27,19 @@ final class Contents
     private readonly int $linesAPage;
 
     /** @param list<Element> $elements */
-    public function __construct(array $elements, Style $style, string $paper)
+    public function __construct(array $elements, Style $style, string $paper, private readonly int $depth)
     {
         [$width, $height] = $style->page($paper);
         [$top, $right, $bottom, $left] = $style->edges();
         $this->wordsALine = max(1.0, ($width - $left - $right) / ($style->size * self::SIGN * self::WORD));
         $this->linesAPage = max(10, (int) (($height - $top - $bottom) / ($style->size * $style->line * self::SINGLE)));
-        $listed = array_filter($elements, self::isListed(...));
+        $listed = array_filter($elements, $this->isListed(...));
         $line = $this->linesAPage * (max(1, (int) ceil((\count($listed) + 6) / $this->linesAPage)) + ($style->hasTitlePage ? 1 : 0));
         foreach ($elements as $element) {
             if ($style->breaks && $element->role === Element::HEADING && $element->level === 1) {
                 $line = (int) ceil($line / $this->linesAPage) * $this->linesAPage;
             }
-            if (self::isListed($element)) {
+            if ($this->isListed($element)) {
                 $this->list[] = ['element' => $element, 'page' => $this->page($line)];
             }
             foreach ($element->block?->all() ?? [] as $node) {
@@ -54,9 +54,9 @@ final class Contents
         return 1 + intdiv($line, $this->linesAPage);
     }
 
-    public static function isListed(Element $element): bool
+    private function isListed(Element $element): bool
     {
-        return $element->role === Element::HEADING && $element->level <= Choices::CONTENTS_LEVELS;
+        return $element->role === Element::HEADING && $element->level <= $this->depth;
     }
 
     private function lines(Element $element): int

@@ -36,7 +36,8 @@ final class Draft
         $elements = $choices->seeAlso ? SeeAlso::in($elements, $plan, $numbering) : $elements;
         $elements = $choices->sources && $printed !== null ? self::withReferences($elements, $printed) : $elements;
         [$elements, $captions] = $choices->figures && $choices->showsPictures ? Figures::counted($elements, $plan->properties->language) : [$elements, []];
-        $pages = $choices->contents || $captions !== [] ? new Contents($elements, $choices->style(), $plan->properties->pageSize) : null;
+        $hasPages = $choices->contents || $captions !== [];
+        $pages = $hasPages ? new Contents($elements, $choices->style(), $plan->properties->pageSize, $choices->contentsDepth) : null;
         $whole = $choices->from === Plan::ROOT;
 
         return new Document(
@@ -53,6 +54,7 @@ final class Draft
             self::date($choices->date, $plan->properties->language),
             $choices->counted,
             $choices->marks ?? true,
+            $choices->contentsDepth,
         );
     }
 
@@ -96,7 +98,11 @@ final class Draft
             $out[] = $element;
             // The picture of a topic stands between its title and its note.
             if ($element->role !== Element::PICTURE && ($elements[$i + 1]->role ?? '') !== Element::PICTURE) {
-                array_push($out, ...self::noteOf($printed, $element->topic, $element));
+                $note = self::noteOf($printed, $element->topic, $element);
+                if ($note !== [] && $element->role === Element::QUOTE) {
+                    $out[\count($out) - 1] = $element->with(['inQuote' => true]);
+                }
+                array_push($out, ...$note);
             } elseif ($element->role === Element::PICTURE) {
                 array_push($out, ...self::noteOf($printed, $element->topic, $elements[$i - 1]));
             }

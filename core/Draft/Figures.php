@@ -10,6 +10,8 @@ use Embrel\RichText\Node;
 /** The pictures in the notes of a draft. */
 final class Figures
 {
+    private const COUNT = '/\A(?:Figure|Abbildung) \d+\. /';
+
     /**
      * @param list<Element> $elements
      *
@@ -61,6 +63,22 @@ final class Figures
         }
 
         return [$elements, $captions];
+    }
+
+    /** The caption as the writer has it, of a picture that was counted or not. */
+    public static function bare(string $caption): string
+    {
+        return preg_replace(self::COUNT, '', $caption) ?? $caption;
+    }
+
+    /** The block, with the captions in it as the writer has them; the same where none was counted. */
+    public static function uncounted(Node $block): Node
+    {
+        return self::mapped($block, static function (Node $picture): Node {
+            $caption = $picture->string('caption') ?? '';
+
+            return self::bare($caption) === $caption ? $picture : new Node('picture', ['caption' => self::bare($caption)] + $picture->attrs);
+        }) ?? $block;
     }
 
     /** @param \Closure(Node): ?Node $map what a picture becomes; null: it goes */

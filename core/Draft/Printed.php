@@ -7,6 +7,7 @@ namespace Embrel\Draft;
 use Embrel\Citation\Cited;
 use Embrel\Citation\References;
 use Embrel\Citation\Terms;
+use Embrel\Document\Anchor;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Mark;
@@ -53,6 +54,10 @@ final class Printed
                 foreach ($note->find('topicRef') as $node) {
                     $referenced[(string) $node->string('topic')] = true;
                 }
+                foreach ($note->find('text') as $node) {
+                    $topic = self::linked($node);
+                    $referenced += $topic === null ? [] : [$topic => true];
+                }
             }
         }
         $properties = $plan->properties;
@@ -72,7 +77,8 @@ final class Printed
     private static function holds(array $nodes): bool
     {
         foreach ($nodes as $node) {
-            if (isset(self::SPOKEN_FOR[$node->type]) || ($node->content !== [] && self::holds($node->content))) {
+            $leads = $node->marks !== [] && str_starts_with((string) $node->link(), '#');
+            if ($leads || isset(self::SPOKEN_FOR[$node->type]) || ($node->content !== [] && self::holds($node->content))) {
                 return true;
             }
         }
@@ -108,7 +114,7 @@ final class Printed
             if ($node->type === 'topicRef') {
                 $out[] = $this->reference((string) $node->string('topic'));
             } elseif ($node->type !== 'citation') {
-                $node = $this->unmarked($node, $nodes[$i - 1] ?? null, $inFootnote);
+                $node = $this->unmarked($this->led($node), $nodes[$i - 1] ?? null, $inFootnote);
                 array_push($out, ...($node->type === 'text' && $node->text === '' ? [] : [$this->node($node, $inFootnote)]));
             } else {
                 $runs = $this->references->citations[$this->at++];
@@ -153,6 +159,26 @@ final class Printed
         $rest = substr($node->text, \strlen(self::endOf($node)));
 
         return $rest === '' ? new Node('text', marks: $node->marks) : Node::text($rest, $node->marks);
+    }
+
+    /** The topic to which a run of text is linked. */
+    private static function linked(Node $node): ?string
+    {
+        $href = (string) $node->link();
+
+        return str_starts_with($href, '#') ? Anchor::of(substr($href, 1))?->topic : null;
+    }
+
+    /** A link within the text that leads to a topic of this draft; one that leads nowhere is its words alone. */
+    private function led(Node $node): Node
+    {
+        if ($node->type !== 'text' || !str_starts_with((string) $node->link(), '#')) {
+            return $node;
+        }
+        $topic = self::linked($node);
+        $others = array_values(array_filter($node->marks, static fn(Mark $mark): bool => $mark->type !== 'link'));
+
+        return Node::text($node->text, $topic !== null && isset($this->anchors[$topic]) ? [...$others, new Mark('link', ['href' => "#_e{$topic}"])] : $others);
     }
 
     private function reference(string $topic): Node

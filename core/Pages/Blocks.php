@@ -55,9 +55,17 @@ final class Blocks
             Element::PICTURE => $this->topicPicture($element, $indent),
             Element::REFERENCE => [$this->paragraph($element->block->content ?? [], $this->text->with(['indent' => self::QUOTE, 'firstLine' => -self::QUOTE, 'align' => 'left']), max(4.0, $this->document->style->gap))],
             Element::SEE_ALSO => [$this->paragraph($element->block->content ?? [], $this->text->with(['indent' => $indent, 'firstLine' => 0.0, 'size' => $this->text->size * 0.92, 'spacing' => 1.0]), 7.0)],
-            Element::QUOTE => [$this->anchored($this->paragraph([Node::text($element->title === '' ? ' ' : $element->title)], $this->quotation($indent), max(4.0, $this->document->style->gap)), $element)],
+            Element::QUOTE => [$this->anchored($this->quoteTitle($element, $indent), $element)],
             default => $this->body($element, $indent),
         };
+    }
+
+    private function quoteTitle(Element $element, float $indent): Group
+    {
+        $title = Node::text($element->title === '' ? ' ' : $element->title);
+        $group = $this->paragraph([$title], $this->quotation($indent), max(4.0, $this->document->style->gap));
+
+        return new Group($group->lines, $group->before, $group->after, keepsNext: $element->inQuote);
     }
 
     /** @return list<Group> */

@@ -39,7 +39,7 @@ enum Format: string
         'md-zip' => ['zip', 'application/zip', 'Markdown'],
         'tex' => ['tex', 'application/x-tex', 'LaTeX'],
         'tex-zip' => ['zip', 'application/zip', 'LaTeX'],
-        'txt' => ['txt', 'text/plain; charset=utf-8', 'Numbered text'],
+        'txt' => ['txt', 'text/plain; charset=utf-8', 'Numbered outline'],
         'opml' => ['opml', 'text/x-opml; charset=utf-8', 'Outline file'],
         'csv' => ['csv', 'text/csv; charset=utf-8', 'Table'],
         'svg' => ['svg', 'image/svg+xml', 'Map'],

@@ -6,10 +6,14 @@ namespace Tests\Core;
 
 use Embrel\Document\Style;
 use Embrel\Draft\Choices;
+use Embrel\Draft\Draft;
+use Embrel\Plan\Kind;
+use Embrel\Plan\Plan;
 use Embrel\Plan\Properties;
 use Embrel\Writer\Format;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Build\Build;
 use Tests\Core\Build\Notes;
 use Tests\Core\Build\Package;
 use Tests\Core\Build\Shelved;
@@ -180,5 +184,45 @@ final class PackageTest extends TestCase
                 }
             }
         }
+    }
+
+    public function testTheContentsListGoesAsDeepAsItIsAskedTo(): void
+    {
+        $plan = Build::plan("One\n  Two\n    Three\n      Four\n        Five\n          Six");
+        foreach ([1, 3, 5] as $depth) {
+            $choices = new Choices(headingDepth: 9, contentsDepth: $depth);
+            $docx = self::dom(self::parts($plan, $choices, Format::Docx)['word/document.xml']);
+            self::assertSame($depth, \count(self::values($docx, '//*[local-name()="pStyle"][starts-with(@*[local-name()="val"], "TOC") and @*[local-name()="val"] != "TOCHeading"]')), "docx, {$depth}");
+            $odt = self::dom(self::parts($plan, $choices, Format::Odt)['content.xml']);
+            self::assertSame($depth, \count(self::values($odt, '//*[local-name()="index-body"]/*[local-name()="p"]')), "odt, {$depth}");
+            $document = Draft::of($plan, $choices);
+            self::assertSame($depth, \count($document->contents), "pages, {$depth}");
+        }
+    }
+
+    public function testTheTitleOfAQuoteIsKeptWithItsQuotation(): void
+    {
+        $plan = Build::plan("A\n  Pell says\n  Quoted alone");
+        foreach (['Pell says', 'Quoted alone'] as $title) {
+            $plan = $plan->with($plan->topic(Build::id($plan, $title))->with(['kind' => Kind::Quote]));
+        }
+        $plan = $plan->with($plan->topic(Build::id($plan, 'Pell says'))->withNote(Build::note('The wall was never meant to last.')));
+        $docx = self::dom(self::parts($plan, new Choices(), Format::Docx)['word/document.xml']);
+        self::assertSame(['Pell says'], self::values($docx, '//*[local-name()="p"][*[local-name()="pPr"]/*[local-name()="keepNext"]][.//*[@*[local-name()="val"]="Quote"]]'));
+        $odt = self::dom(self::parts($plan, new Choices(), Format::Odt)['content.xml']);
+        self::assertSame(['Pell says'], self::values($odt, '//*[local-name()="p"][@*[local-name()="style-name"] = //*[local-name()="style"][*[@*[local-name()="keep-with-next"]="always"]]/@*[local-name()="name"]]'));
+    }
+
+    /** @return array<string, string> */
+    private static function parts(Plan $plan, Choices $choices, Format $format): array
+    {
+        $work = sys_get_temp_dir() . '/embrel-package-' . bin2hex(random_bytes(6));
+        mkdir($work);
+        $out = Build::stream('');
+        $format->writer()->write($plan, $choices, $out, $work);
+        rewind($out);
+        exec('rm -rf ' . escapeshellarg($work));
+
+        return Package::parts((string) stream_get_contents($out));
     }
 }

@@ -10,6 +10,7 @@ use Embrel\Draft\Draft;
 use Embrel\Pages\Book;
 use Embrel\Pages\Piece;
 use Embrel\Pages\Typesetter;
+use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Properties;
 use Embrel\Writer\Format;
@@ -151,5 +152,17 @@ final class PagesTest extends TestCase
         self::assertMatchesRegularExpression('/Title: +Test plan/', $info);
         self::assertStringNotContainsString('Error', $info . $text);
         self::assertSame(60, substr_count($bookmarks, '/Dest [') - substr_count($bookmarks, '/Subtype /Link'), 'Every heading has a bookmark, and every line of the contents a link.');
+    }
+
+    public function testTheTitleOfAQuoteIsNeverTheLastLineOfAPage(): void
+    {
+        for ($filling = 30; $filling < 60; ++$filling) {
+            $plan = Build::plan("A\n  Pell says");
+            $quote = Build::id($plan, 'Pell says');
+            $plan = $plan->with($plan->topic(Build::id($plan, 'A'))->withNote(Build::note(...array_fill(0, $filling, 'Silt.'))))
+                ->with($plan->topic($quote)->withNote(Build::note('Zwart was the water.'))->with(['kind' => Kind::Quote]));
+            $on = static fn(string $words): array => array_keys(array_filter(self::texts(self::book($plan, new Choices(contents: false))), static fn(string $text): bool => str_contains($text, $words)));
+            self::assertSame($on('Zwart'), $on('Pell'), "{$filling} lines before it");
+        }
     }
 }

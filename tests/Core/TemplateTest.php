@@ -59,6 +59,25 @@ final class TemplateTest extends TestCase
         ));
     }
 
+    /** The word processor's own fields, each with what the template's author left in it. */
+    public function testItsOwnFieldsTakeAuthorTitleAndDateOfThePlan(): void
+    {
+        $complex = static fn(string $instruction): string => '<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText xml:space="preserve"> ' . $instruction . ' </w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r><w:r><w:t>Tess </w:t></w:r><w:r><w:t>Template</w:t></w:r><w:r><w:fldChar w:fldCharType="end"/></w:r>';
+        $docx = Package::parts(self::docx()->bytes);
+        $docx['word/header7.xml'] = str_replace('<w:p>', '<w:p><w:fldSimple w:instr=" AUTHOR \\* MERGEFORMAT "><w:r><w:t>Tess Template</w:t></w:r></w:fldSimple>' . $complex('TITLE') . $complex('SAVEDATE \\@ "yyyy"') . $complex('PAGE')
+            . '<w:sdt><w:sdtPr><w:dataBinding w:xpath="/ns1:coreProperties[1]/ns0:creator[1]"/></w:sdtPr><w:sdtContent><w:r><w:t>Tess Template</w:t></w:r></w:sdtContent></w:sdt>', $docx['word/header7.xml']);
+        $header = self::draft(new Template('docx', Package::zip($docx)))['word/header7.xml'];
+        $shown = trim(preg_replace('/\s+/', ' ', strip_tags(preg_replace('/<w:instrText.*?<\/w:instrText>/s', '', $header) ?? '')) ?? '');
+        self::assertSame('Ada MarshTest plan23 November 2026Tess TemplateAda MarshTest plan by Ada Marsh', $shown, 'A field of another kind is left to the word processor.');
+
+        $odt = Package::parts(self::odt()->bytes);
+        $odt['styles.xml'] = str_replace('<text:p>{title}', '<text:p><text:initial-creator>Tess</text:initial-creator>, <text:title>Form 7</text:title>, <text:creation-date text:date-value="2011-02-03">2011</text:creation-date> {title}', $odt['styles.xml']);
+        $template = new Template('odt', Package::zip($odt));
+        self::assertStringContainsString('Ada Marsh, Test plan, 23 November 2026 Test plan by Ada Marsh', strip_tags(self::draft($template)['styles.xml']));
+        // In a document of another kind the look of its head is taken on, with the same fields.
+        self::assertSame(['{author}, {title}, {date} {title} by {author}', '', ''], TemplateStyles::of($template)->applied(Style::own(), null)[0]->header);
+    }
+
     private static function plan(): Plan
     {
         return Notes::on(Build::plan("Tide & sand\n  Mud\n  Sand\nWall\n  Stone"), 4, [hash('sha256', Package::png(90, 90))])->withProperties(new Properties(author: 'Ada Marsh'));

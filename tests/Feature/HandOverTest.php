@@ -166,4 +166,77 @@ final class HandOverTest extends TestCase
     {
         return $this->another ??= $this->account('other');
     }
+
+    public function testANumberedOutlineIsTitlesAndNumbersAndItsNotesWhenAskedFor(): void
+    {
+        $cell = static fn(string $type, string $text): Node => new Node($type, [], [Node::plain($text)]);
+        $table = new Node('table', ['id' => Build::ulid(5)], [
+            new Node('tableRow', [], [$cell('tableHeader', 'Bird'), $cell('tableHeader', 'Pairs')]),
+            new Node('tableRow', [], [$cell('tableCell', 'Redshank'), $cell('tableCell', '14')]),
+        ]);
+        $item = static fn(string $text): Node => new Node('listItem', [], [Node::plain($text)]);
+        $list = new Node('orderedList', ['id' => Build::ulid(6)], [$item('mud'), $item('silt')]);
+        $this->writeNote('Wall', $table, $list);
+        $plain = $this->get("{$this->address}/file?format=txt")->streamedContent();
+        self::assertStringContainsString("1. Tide\n", str_replace('1 Tide', '1. Tide', $plain));
+        self::assertStringNotContainsString('skin of silt', $plain);
+        $noted = $this->get("{$this->address}/file?format=txt&text_notes=1")->streamedContent();
+        self::assertMatchesRegularExpression('/Bird {6}Pairs.*\n.*-+ {2}-+.*\n.*Redshank {2}14/', $noted);
+        self::assertMatchesRegularExpression('/1\. mud\n.*2\. silt/', $noted);
+        $this->get($this->address)->assertOk()->assertSee('Numbered outline');
+    }
+
+    public function testTheContentsListGoesAsDeepAsItIsAskedToInEveryDraft(): void
+    {
+        $this->row = $this->start("One\n  Two\n    Three\n      Four\n        Five");
+        $this->address = "/plans/{$this->row->id}/hand-over";
+        foreach (['' => 3, '&contents_depth=1' => 1, '&contents_depth=5' => 5] as $asked => $depth) {
+            $html = $this->get("{$this->address}/file?format=html&heading_depth=9{$asked}")->assertOk()->streamedContent();
+            self::assertSame(1, preg_match('/<nav class="contents".*?<\/nav>/s', $html, $contents));
+            self::assertSame($depth, substr_count($contents[0], '<a '), "asked for: {$asked}");
+            $docx = Package::parts($this->get("{$this->address}/file?format=docx&heading_depth=9{$asked}")->streamedContent());
+            self::assertSame($depth, preg_match_all('/<w:pStyle w:val="TOC\d"\/>/', $docx['word/document.xml']));
+            self::assertStringContainsString("TOC \\o &quot;1-{$depth}&quot;", $docx['word/document.xml']);
+        }
+        $this->get("{$this->address}/file?format=html&contents_depth=99")->assertSessionHasErrors('contents_depth');
+    }
+
+    public function testTheTitleOfAQuoteIsNotPartedFromItsQuotation(): void
+    {
+        $this->send(['type' => 'kind', 'ids' => [$this->id('Mud')], 'value' => 'quote'])->assertOk();
+        $docx = Package::parts($this->get("{$this->address}/file?format=docx")->streamedContent())['word/document.xml'];
+        self::assertMatchesRegularExpression('/<w:pStyle w:val="Quote"\/><w:keepNext\/>(?:(?!<\/w:p>).)*>Mud</s', $docx);
+        $odt = Package::parts($this->get("{$this->address}/file?format=odt")->streamedContent())['content.xml'];
+        self::assertMatchesRegularExpression('/<style:style [^>]*style:name="(P\d+)"[^>]*style:parent-style-name="Quotations"><style:paragraph-properties fo:keep-with-next="always"\/>.*<text:p text:style-name="\\1">/s', $odt);
+        $html = $this->get("{$this->address}/file?format=html")->streamedContent();
+        self::assertMatchesRegularExpression('/\.draft-quote \{ break-after: avoid/', $html);
+        self::assertMatchesRegularExpression('/<blockquote[^>]* class="draft-quote"><p>Mud</', $html);
+    }
+
+    public function testATemplatesOwnFieldsSayWhatThePlanSays(): void
+    {
+        $this->send(['type' => 'plan', 'set' => ['author' => 'Ada Marsh', 'subject' => 'Harrow Creek']])->assertOk();
+        $field = static fn(string $name, string $shows): string => '<w:p>' . Package::field($name, "<w:r><w:t>{$shows}</w:t></w:r>") . '</w:p>';
+        $body = $field('AUTHOR', 'The Secretary') . $field('TITLE', 'Minutes') . $field('DATE \\@ "yyyy"', '1997') . Package::paragraph('{title}');
+        $id = $this->post('/templates', ['file' => UploadedFile::fake()->createWithContent('minutes.dotx', Package::docx($body))])->assertOk()->json('id');
+        $document = Package::parts($this->get("{$this->address}/file?format=docx&template={$id}")->assertOk()->streamedContent())['word/document.xml'];
+        self::assertStringContainsString('Ada Marsh', $document);
+        self::assertStringContainsString('Test plan', $document);
+        foreach (['The Secretary', 'Minutes', '1997'] as $left) {
+            self::assertStringNotContainsString($left, $document);
+        }
+    }
+
+    public function testOneBranchIsChosenFromItsMenu(): void
+    {
+        $mud = $this->id('Mud');
+        $this->get("{$this->address}?from={$mud}")->assertOk()->assertSee("<option value=\"{$mud}\" selected", false);
+        $this->get("{$this->address}/preview?format=html&from={$mud}")->assertOk()->assertSee('skin of silt')->assertDontSee('Wall');
+    }
+
+    private function writeNote(string $title, Node ...$blocks): void
+    {
+        $put = array_map(static fn(Node $block): array => $block->toArray(), $blocks);
+        $this->send(['type' => 'note', 'topic' => $this->id($title), 'put' => $put, 'remove' => [], 'order' => null])->assertOk()->assertJsonPath('refused', []);
+    }
 }

@@ -54,14 +54,16 @@ final class HandOverController
         $tree = $this->store->load($plan);
         $numbering = Numbering::of($tree);
         $branches = [];
+        $from = Given::text($request, 'from');
         foreach ($tree->walk() as $id => $level) {
-            if ($level <= 3 && $tree->topic($id)->kind === Kind::Section) {
+            if ($id === $from || ($level <= 3 && $tree->topic($id)->kind === Kind::Section)) {
                 $branches[] = ['id' => $id, 'name' => str_repeat("\u{2003}", $level - 1) . trim($numbering->own($id) . ' ' . $tree->topic($id)->title)];
             }
         }
         $kept = $personal->handOver($user, $plan);
 
-        return view('plans.hand-over', ['plan' => $plan, 'branches' => $branches, 'properties' => $tree->properties, 'strip' => $plan->strip ?? [],
+        return view('plans.hand-over', [
+            'plan' => $plan, 'branches' => $branches, 'from' => $from, 'properties' => $tree->properties, 'strip' => $plan->strip ?? [],
             'chosen' => (Format::tryFrom(Given::text($request, 'format')) ?? Format::tryFrom((string) ($kept['format'] ?? '')) ?? Format::Docx)->value,
             'files' => array_merge(...array_values(Attachments::of($plan->id))), 'seen' => $request->boolean('seen'), 'look' => $personal->map($user, $plan),
             'kept' => $kept, 'styles' => $styles->all($user), 'templates' => $templates->names($user),

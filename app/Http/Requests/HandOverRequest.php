@@ -63,7 +63,9 @@ final class HandOverRequest extends FormRequest
             'numbering' => ['nullable', Rule::enum(Scheme::class)],
             'number_depth' => ['nullable', 'integer', 'between:1,9'],
             'notes' => ['nullable', 'boolean'],
+            'text_notes' => ['nullable', 'boolean'],
             'contents' => ['nullable', 'boolean'],
+            'contents_depth' => ['nullable', 'integer', 'between:1,9'],
             'other_notes' => ['nullable', 'boolean'],
             'loose' => ['nullable', 'boolean'],
             'all_sources' => ['nullable', 'boolean'],
@@ -152,7 +154,8 @@ final class HandOverRequest extends FormRequest
             $this->integer('heading_depth', 6) ?: 6,
             Scheme::tryFrom($this->string('numbering')->toString()),
             $numberDepth === null ? null : (int) $numberDepth,
-            $this->boolean('notes', true),
+            // A numbered outline is titles and numbers, unless its notes are asked for.
+            $this->writing() === Format::Text ? $this->boolean('text_notes') : $this->boolean('notes', true),
             $this->boolean('contents', true),
             $this->boolean('other_notes', true),
             $this->boolean('loose'),
@@ -176,6 +179,7 @@ final class HandOverRequest extends FormRequest
             now($this->person()->time_zone ?: 'UTC')->format('Y-m-d'),
             $this->has('marks') ? $this->boolean('marks') : null,
             $this->template(),
+            $this->integer('contents_depth', Choices::CONTENTS_LEVELS) ?: Choices::CONTENTS_LEVELS,
         );
     }
 }

@@ -139,7 +139,8 @@ final class Body
         $last = \count($this->document->contents) - 1;
         foreach ($this->document->contents as $i => ['element' => $element, 'page' => $page]) {
             $anchor = $this->anchors[$element->topic] ?? "_e{$element->topic}";
-            $this->entry('TOC' . $element->level, $i === 0 ? 'TOC \o "1-3" \h \z \u' : '', $anchor, ($element->number === '' ? '' : $element->number . ' ') . $element->title, $page, $i === $last);
+            $field = $i === 0 ? "TOC \\o \"1-{$this->document->contentsDepth}\" \\h \\z \\u" : '';
+            $this->entry('TOC' . $element->level, $field, $anchor, ($element->number === '' ? '' : $element->number . ' ') . $element->title, $page, $i === $last);
         }
     }
 
@@ -167,7 +168,11 @@ final class Body
             Element::PICTURE => $this->picture($element),
             Element::REFERENCE => $this->paragraph('Bibliography', $this->runs->inlines($element->block->content ?? [])),
             Element::SEE_ALSO => $this->paragraph('SeeAlso', $this->runs->inlines($element->block->content ?? []), self::indent($element->level)),
-            Element::QUOTE => $this->paragraph('Quote', $this->marked($element, '', Runs::text($element->title)), self::indent($element->level, 567)),
+            Element::QUOTE => $this->paragraph(
+                'Quote',
+                $this->marked($element, '', Runs::text($element->title)),
+                ($element->inQuote ? '<w:keepNext/>' : '') . self::indent($element->level, 567),
+            ),
             default => $this->bodyElement($element),
         };
     }

@@ -95,7 +95,7 @@ final class DocxTemplate
         foreach (['header', 'footer'] as $line) {
             $id = $section === null ? null : self::all($path, "w:{$line}Reference[@w:type='default']", $section)[0] ?? null;
             $name = $id === null ? null : $template->target($template->relationsName(), $id->getAttributeNS(Body::R, 'id'));
-            $part = $name === null ? null : self::path(Xml::dom($package->text($name)));
+            $part = $name === null ? null : self::path(TemplateFields::named(Xml::dom($package->text($name)), self::W, 't'));
             $settings[$line] = $part === null ? ['', '', ''] : $look->running($part);
             $blip = $part === null ? null : self::all($part, '//a:blip')[0] ?? null;
             $picture = $blip === null || $name === null ? null : $template->target(\dirname($name) . '/_rels/' . basename($name) . '.rels', $blip->getAttributeNS(Body::R, 'embed'));

@@ -78,9 +78,12 @@ final class Styles
             $list = $base + $level <= 9 ? '<w:numPr><w:ilvl w:val="' . ($base + $level - 1) . "\"/><w:numId w:val=\"{$headings}\"/></w:numPr>" : '';
             $styles["Heading{$level}"] = self::paragraph("Heading{$level}", '<w:keepNext/><w:keepLines/>' . $list . '<w:spacing w:before="' . ($level === 1 ? 480 : 280) . "\" w:after=\"120\"{$single}/>" . '<w:outlineLvl w:val="' . ($level - 1) . '"/>', $head . '<w:b/>' . self::size($style->headingSize($level)), 'BodyText');
         }
+        for ($level = 1; $level <= max(3, $document->contentsDepth); ++$level) {
+            $indent = '<w:ind w:left="' . (($level - 1) * 280) . '"/>';
+            $styles["TOC{$level}"] = self::paragraph("TOC{$level}", self::leader($document) . "<w:spacing w:after=\"60\"{$single}/>{$indent}", '');
+        }
         for ($level = 1; $level <= 3; ++$level) {
             $styles["NoteHeading{$level}"] = self::paragraph("NoteHeading{$level}", "<w:keepNext/><w:spacing w:before=\"200\" w:after=\"80\"{$single}/>", $level === 3 ? '<w:i/>' : '<w:b/>', 'BodyText');
-            $styles["TOC{$level}"] = self::paragraph("TOC{$level}", self::leader($document) . "<w:spacing w:after=\"60\"{$single}/><w:ind w:left=\"" . (($level - 1) * 280) . '"/>', '');
         }
 
         return $styles + [

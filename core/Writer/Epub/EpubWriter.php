@@ -52,7 +52,7 @@ final class EpubWriter implements Writer
     {
         $language = Xml::escaped($document->properties->language);
 
-        return self::DECLARATION . "<!DOCTYPE html>\n<html xmlns=\"http://www.w3.org/1999/xhtml\" xmlns:epub=\"http://www.idpf.org/2007/ops\" lang=\"{$language}\" xml:lang=\"{$language}\"><head><meta charset=\"utf-8\"/><title>" . Xml::escaped($title) . "</title><link rel=\"stylesheet\" href=\"style.css\"/></head><body>{$body}</body></html>";
+        return self::DECLARATION . "<!DOCTYPE html>\n<html xmlns=\"http://www.w3.org/1999/xhtml\" xmlns:epub=\"http://www.idpf.org/2007/ops\" lang=\"{$language}\" xml:lang=\"{$language}\"><head><meta charset=\"utf-8\"/><title>" . Xml::escaped(trim($title) === '' ? '–' : $title) . "</title><link rel=\"stylesheet\" href=\"style.css\"/></head><body>{$body}</body></html>";
     }
 
     /** @param array<string, string> $places */

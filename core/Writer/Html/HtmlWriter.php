@@ -112,7 +112,7 @@ final class HtmlWriter
             Element::REFERENCE => '<p class="draft-reference">' . $this->nodes($element->block->content ?? []) . '</p>',
             Element::SEE_ALSO => '<p class="draft-see">' . $this->nodes($element->block->content ?? []) . '</p>',
             Element::ITEM => "<li{$id}>" . $this->numbered($element),
-            Element::QUOTE => "<blockquote{$id}><p>" . self::escaped($element->title) . '</p></blockquote>',
+            Element::QUOTE => "<blockquote{$id}" . ($element->inQuote ? ' class="draft-quote"' : '') . '><p>' . self::escaped($element->title) . '</p></blockquote>',
             default => $element->anchor !== null ? "<p{$id}>" . self::escaped($element->title) . '</p>' : $this->bodyBlock($element),
         };
     }
@@ -215,7 +215,7 @@ final class HtmlWriter
             $html .= "<li id=\"note-{$n}\">{$text} <a{$this->role('backlink')} href=\"#noted-{$n}\" aria-label=\"Back to the text\">↩</a></li>";
         }
 
-        return $html === '' ? '' : "<ol class=\"draft-footnotes\"{$this->role('endnotes')}>{$html}</ol>";
+        return $html === '' ? '' : "<section class=\"draft-footnotes\"{$this->role('endnotes')}><ol>{$html}</ol></section>";
     }
 
     private function notePicture(Node $node): string

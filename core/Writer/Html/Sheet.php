@@ -26,10 +26,11 @@ final class Sheet
             . ".doc-title { font-size: 1.9em; margin-top: 0; } .doc-subtitle { color: #5e5668; font-size: 1.15em; }\n{$centre}\n"
             . ".draft-heading-1 { font-size: {$h1}; } .draft-heading-2 { font-size: {$h2}; } .draft-heading-3, .draft-heading-4, .draft-heading-5, .draft-heading-6 { font-size: {$h3}; }\n"
             . ".note-heading { font-weight: 650; margin-top: 1em; } .draft-reference { padding-left: 2em; text-indent: -2em; } .draft-see, .draft-footnotes, figcaption { font-size: 0.9em; color: #5e5668; }\n"
+            . ".draft-heading, .note-heading, .draft-quote { break-after: avoid; }\n"
             . "blockquote { margin: 0.6em 2em; font-style: italic; } blockquote blockquote { margin: 0; } figure { margin: 1em 0; } img { max-width: 100%; height: auto; } figcaption { font-style: italic; }\n"
             . "pre { white-space: pre-wrap; background: #f1f0f4; padding: 0.7em 0.9em; border-radius: 6px; font-size: 0.88em; } mark { background: #f8f4cf; } hr { border: 0; border-top: 1px solid #8a8494; margin: 1.5em 0; }\n"
             . "table { border-collapse: collapse; margin: 1em 0; } th, td { border: 1px solid #8a8494; padding: 0.3em 0.6em; vertical-align: top; text-align: start; } th { background: #f1f0f4; } td p, th p { margin: 0; text-indent: 0; }\n"
-            . "nav.contents ol { list-style: none; padding: 0; } nav.contents li { margin: 0.15em 0; } a { color: #2f6690; } .turn { display: flex; justify-content: space-between; gap: 1em; margin: 2em 0; }\n"
+            . "nav.contents { margin-bottom: 2.5em; } nav.contents ol { list-style: none; padding: 0; } nav.contents li { margin: 0.15em 0; } a { color: #2f6690; } .turn { display: flex; justify-content: space-between; gap: 1em; margin: 2em 0; }\n"
             . '@media print { body { margin: 0; max-width: none; } .turn { display: none; }' . ($style->breaks ? ' .draft-heading-1 { break-before: page; }' : '') . " }\n"
             . "@media (prefers-color-scheme: dark) { body { color: #ece8f2; background: #1a1620; } a { color: #8fbde0; } pre, th { background: #262030; } mark { background: #6b6420; color: #fff; } .doc-subtitle, .draft-see, .draft-footnotes, figcaption { color: #b9b2c6; } }\n"
             . self::dyes($document);

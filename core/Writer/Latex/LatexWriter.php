@@ -9,6 +9,7 @@ use Embrel\Document\Element;
 use Embrel\Document\Style;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
+use Embrel\Draft\Figures;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Scheme;
 use Embrel\RichText\Node;
@@ -67,7 +68,7 @@ final class LatexWriter implements Writer
         return "\\documentclass[{$size}pt]{article}\n" . self::ENGINES . "\\usepackage{textcomp}\n\\usepackage[{$language}]{babel}\n"
             . "\\usepackage[paperwidth={$width}mm,paperheight={$height}mm,top={$top}mm,right={$right}mm,bottom={$bottom}mm,left={$left}mm]{geometry}\n"
             . "\\usepackage{graphicx}\n\\usepackage[normalem]{ulem}\n\\usepackage{xcolor}\n\\newcommand\\marked{\\bgroup\\markoverwith{\\textcolor{yellow!60}{\\rule[-.5ex]{2pt}{2.5ex}}}\\ULon}\n\\usepackage{enumitem}\n\\usepackage[hidelinks]{hyperref}\n\\setlistdepth{9}\\renewlist{itemize}{itemize}{9}\\setlist[itemize]{label=\\textbullet}\\renewlist{enumerate}{enumerate}{9}\\setlist[enumerate]{label=\\arabic*.}\n"
-            . '\\linespread{' . round($style->line / 1.2 * 1.0, 2) . "}\n\\setlength{\\parskip}{{$style->gap}pt}\n\\setlength{\\parindent}{{$style->firstLine}mm}\n\\setcounter{secnumdepth}{-1}\n\\setcounter{tocdepth}{3}\n"
+            . '\\linespread{' . round($style->line / 1.2 * 1.0, 2) . "}\n\\setlength{\\parskip}{{$style->gap}pt}\n\\setlength{\\parindent}{{$style->firstLine}mm}\n\\setcounter{secnumdepth}{-1}\n\\setcounter{tocdepth}{{$document->contentsDepth}}\n"
             . '\title{' . self::escaped($document->title) . ($document->properties->subtitle === '' ? '' : '\\\\ \large ' . self::escaped($document->properties->subtitle)) . "}\n"
             . '\author{' . implode('\\\\ ', array_map(self::escaped(...), $facts)) . "}\n\\date{" . self::escaped($document->date) . "}\n\\begin{document}\n\\maketitle\n"
             . ($document->contents === [] ? '' : "\\tableofcontents\n\\clearpage\n") . ($document->figures === [] ? '' : "\\listoffigures\n\\clearpage\n");
@@ -80,7 +81,7 @@ final class LatexWriter implements Writer
         return match ($element->role) {
             Element::HEADING => "\n\\" . self::HEADINGS[min(5, $element->level) - 1] . '{' . self::titled($element) . "}{$label}\n\n",
             Element::ITEM => '\item ' . self::titled($element) . "{$label}\n",
-            Element::QUOTE => "\\begin{quote}\n" . self::escaped($element->title) . "{$label}\n\\end{quote}\n",
+            Element::QUOTE => "\\begin{quote}\n" . self::escaped($element->title) . "{$label}\n\\end{quote}" . ($element->inQuote ? "\\nopagebreak\n" : "\n"),
             Element::PICTURE => $this->picture((string) $element->picture?->id, '', ($element->picture->shown ?? 0) * 1.5, 'topicPicture'),
             Element::REFERENCE => '{\hangindent=2em\noindent ' . $this->inlines($element->block->content ?? []) . "\\par}\n",
             default => $element->block === null ? '' : ($element->inQuote ? "\\begin{quote}\n" . $this->block($element->block) . "\\end{quote}\n" : $this->block($element->block)),
@@ -151,7 +152,9 @@ final class LatexWriter implements Writer
         $size = $width > 0 ? 'width=\ifdim' . ($points = round($width * 0.75)) . "pt>\\linewidth\\linewidth\\else{$points}pt\\fi" : 'max width=\linewidth';
         $image = '\includegraphics[' . ($width > 0 ? $size : 'width=0.8\linewidth') . "]{{$file}}";
 
-        return $caption === '' ? "\\noindent {$image}\n\n" : "\\begin{figure}[htbp]\n{$image}\n\\caption{" . self::escaped(preg_replace('/\A(?:Figure|Abbildung) \d+\. /', '', $caption) ?? $caption) . "}\n\\end{figure}\n\n";
+        $caption = self::escaped(Figures::bare($caption));
+
+        return $caption === '' ? "\\noindent {$image}\n\n" : "\\begin{figure}[htbp]\n{$image}\n\\caption{{$caption}}\n\\end{figure}\n\n";
     }
 
     /** @param list<Node> $nodes */

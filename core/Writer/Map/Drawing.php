@@ -78,16 +78,12 @@ final class Drawing
                 continue;
             }
             $tint = Palette::tint($this->picture->labels[$from]->dye);
-            [$path, $box] = ['', [INF, INF, -INF, -INF]];
+            $box = [INF, INF, -INF, -INF];
             for ($i = $from; $i < $to; ++$i) {
-                [$a, $b, $c, $d] = $this->picture->corners($i, $from);
-                $path .= \sprintf('M%.1F %.1FL%.1F %.1F', ($a[0] + $d[0]) / 2, ($a[1] + $d[1]) / 2, ($b[0] + $c[0]) / 2, ($b[1] + $c[1]) / 2);
                 [$left, $top, $right, $bottom] = $this->picture->box($i, $from);
                 $box = [min($box[0], $left), min($box[1], $top), max($box[2], $right), max($box[3], $bottom)];
             }
-            $this->picture->isRound()
-                ? $this->pen->path($path, $tint, 44.0)
-                : $this->pen->rectangle($box[0] - 12, $box[1] - 6, $box[2] - $box[0] + 24, $box[3] - $box[1] + 12, 12.0, $tint);
+            $this->pen->rectangle($box[0] - 12, $box[1] - 6, $box[2] - $box[0] + 24, $box[3] - $box[1] + 12, 12.0, $tint);
         }
     }
 
@@ -97,7 +93,7 @@ final class Drawing
             return;
         }
         $standing = $this->picture->geometry->standings[$from];
-        $this->pen->within($standing->x, $standing->y, rad2deg($standing->turn), $standing->isMirrored, function () use ($from, $to): void {
+        $this->pen->within($standing->x, $standing->y, $standing->isMirrored, function () use ($from, $to): void {
             for ($i = $from + 1; $i < $to; ++$i) {
                 $label = $this->picture->labels[$i];
                 $this->pen->path($this->picture->stalk($i), Palette::dye($label->dye), $this->picture->look->style->line($label->level), null, 0.75);
@@ -109,10 +105,8 @@ final class Drawing
     {
         $label = $this->picture->labels[$i];
         [$x, $y] = $this->picture->geometry->point($i, $section);
-        $turn = $this->picture->geometry->standings[$section]->direction($this->picture->geometry->turns[$i]);
-        // Upright, whichever way its branch grows.
-        $isFlipped = cos($turn) < -1e-6;
-        $this->pen->within($x, $y, rad2deg($turn) - ($isFlipped ? 180 : 0), false, function () use ($label, $i, $isFlipped): void {
+        $isFlipped = $this->picture->geometry->standings[$section]->isMirrored;
+        $this->pen->within($x, $y, false, function () use ($label, $i, $isFlipped): void {
             $dye = Palette::dye($label->dye);
             $label->level === 1 ? $this->disc($label, $dye, $isFlipped) : $this->floret($label, $dye);
             $this->text($label, $isFlipped ? -($label->start + $label->width) : $label->start, $dye);
@@ -147,7 +141,7 @@ final class Drawing
 
     private function text(Label $label, float $x, string $dye): void
     {
-        if ($label->number !== '') {
+        if ($label->number !== '' && $label->indent > 0.0) {
             $this->pen->number($label->number, $x, $label->baseline(0), $label->size, $dye);
         }
         $isFaint = $label->isUntitled || $this->plan->topics[$label->id]->kind === Kind::Aside;
@@ -168,14 +162,14 @@ final class Drawing
     {
         $colour = $which === 'words' ? Palette::FAINT : Palette::SOFT;
         if ($which === 'note') {
-            $this->pen->within($x, $y - 10, 0.0, false, fn() => $this->pen->path(Signs::NOTE, Palette::FAINT, 1.2));
+            $this->pen->within($x, $y - 10, false, fn() => $this->pen->path(Signs::NOTE, Palette::FAINT, 1.2));
 
             return;
         }
         if ($which === 'flag') {
             [$form, $dye] = Signs::FLAGS[$text];
             $colour = Palette::dye($dye);
-            $this->pen->within($x, $y - 9, 0.0, false, fn() => $this->pen->path($form, null, 0.0, $colour));
+            $this->pen->within($x, $y - 9, false, fn() => $this->pen->path($form, null, 0.0, $colour));
             $x += 14;
         }
         $this->pen->text($text, $x, $y, Face::Regular, self::SMALL, $colour, isItalic: $which === 'kind');

@@ -14,7 +14,7 @@ interface Pen
      *
      * @param \Closure(): void $draw
      */
-    public function within(float $x, float $y, float $degrees, bool $isMirrored, \Closure $draw): void;
+    public function within(float $x, float $y, bool $isMirrored, \Closure $draw): void;
 
     /** @param string $path of SVG, with the commands M, L, H, V, C and Z, and A for arcs of circles */
     public function path(string $path, ?string $stroke, float $width = 1.0, ?string $fill = null, float $opacity = 1.0): void;

@@ -110,7 +110,7 @@ final class OdtBody
         }
         $entry = static fn(int $level): string => "<text:table-of-content-entry-template text:outline-level=\"{$level}\" text:style-name=\"Contents_20_{$level}\"><text:index-entry-link-start/><text:index-entry-chapter/><text:index-entry-span> </text:index-entry-span><text:index-entry-text/><text:index-entry-tab-stop style:type=\"right\" style:leader-char=\".\"/><text:index-entry-page-number/><text:index-entry-link-end/></text:table-of-content-entry-template>";
         $title = Xml::escaped($this->document->contentsTitle());
-        $this->put("<text:table-of-content text:style-name=\"Index\" text:name=\"Contents1\" text:protected=\"true\"><text:table-of-content-source text:outline-level=\"3\"><text:index-title-template text:style-name=\"Contents_20_Heading\">{$title}</text:index-title-template>" . implode('', array_map($entry, [1, 2, 3])) . "</text:table-of-content-source><text:index-body><text:index-title text:style-name=\"Index\" text:name=\"Contents1_Head\"><text:p text:style-name=\"Contents_20_Heading\">{$title}</text:p></text:index-title>");
+        $this->put("<text:table-of-content text:style-name=\"Index\" text:name=\"Contents1\" text:protected=\"true\"><text:table-of-content-source text:outline-level=\"{$this->document->contentsDepth}\"><text:index-title-template text:style-name=\"Contents_20_Heading\">{$title}</text:index-title-template>" . implode('', array_map($entry, range(1, $this->document->contentsDepth))) . "</text:table-of-content-source><text:index-body><text:index-title text:style-name=\"Index\" text:name=\"Contents1_Head\"><text:p text:style-name=\"Contents_20_Heading\">{$title}</text:p></text:index-title>");
         foreach ($this->document->contents as ['element' => $element, 'page' => $page]) {
             $this->entry("Contents_20_{$element->level}", $this->anchors[$element->topic] ?? '', trim("{$element->number} {$element->title}"), $page);
         }
@@ -150,7 +150,7 @@ final class OdtBody
             Element::PICTURE => $this->picture($element),
             Element::REFERENCE => $this->paragraph('Bibliography_20_1', $this->runs->inlines($element->block->content ?? [])),
             Element::SEE_ALSO => $this->paragraph('See_20_Also', $this->runs->inlines($element->block->content ?? [])),
-            Element::QUOTE => $this->paragraph('Quotations', $this->marked($element)),
+            Element::QUOTE => $this->paragraph($element->inQuote ? $this->kept('Quotations') : 'Quotations', $this->marked($element)),
             default => $this->bodyElement($element),
         };
     }
@@ -178,6 +178,16 @@ final class OdtBody
     private function coloured(string $parent, string $colour): string
     {
         $key = "style:parent-style-name=\"{$parent}\"><style:text-properties fo:color=\"" . strtolower($colour) . '"/>';
+
+        return $this->paragraphs[$key] ??= 'P' . (\count($this->paragraphs) + 1);
+    }
+
+    /** A style that stays on one page with what follows. */
+    private function kept(string $parent): string
+    {
+        $parent = $this->template?->name($parent) ?? $parent;
+
+        $key = "style:parent-style-name=\"{$parent}\"><style:paragraph-properties fo:keep-with-next=\"always\"/>";
 
         return $this->paragraphs[$key] ??= 'P' . (\count($this->paragraphs) + 1);
     }

@@ -88,6 +88,6 @@ final class OdtWriter implements Writer
     private static function meta(Document $document): string
     {
         return '<office:document-meta' . OdtStyles::namespaces() . '><office:meta><meta:generator>Embrel</meta:generator><dc:title>' . Xml::escaped($document->title) . '</dc:title><dc:subject>' . Xml::escaped($document->properties->subject) . '</dc:subject>'
-            . '<meta:initial-creator>' . Xml::escaped($document->properties->author) . '</meta:initial-creator><dc:language>' . Xml::escaped($document->properties->language) . '</dc:language></office:meta></office:document-meta>';
+            . '<meta:initial-creator>' . Xml::escaped($document->properties->author) . '</meta:initial-creator><dc:creator>' . Xml::escaped($document->properties->author) . '</dc:creator><dc:language>' . Xml::escaped($document->properties->language) . '</dc:language></office:meta></office:document-meta>';
     }
 }

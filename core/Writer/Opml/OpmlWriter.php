@@ -126,7 +126,7 @@ final class OpmlWriter implements Writer
         $own = [
             'kind' => $topic->kind === Kind::Section ? null : $topic->kind->value,
             'numbered' => $topic->numbered === Numbered::Usual ? null : $topic->numbered->value,
-            'dye' => $topic->dye?->value,
+            'dye' => $topic->dye?->stored(),
             'flag' => $topic->flag?->value,
             'target' => $topic->target === null ? null : (string) $topic->target->words,
             'size' => $topic->size?->value,

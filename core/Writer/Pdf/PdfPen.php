@@ -37,11 +37,9 @@ final class PdfPen implements Pen
         return self::n(...array_map(static fn(string $pair): float => hexdec($pair) / 255, str_split(substr($colour, 1), 2))) . " {$operator} ";
     }
 
-    public function within(float $x, float $y, float $degrees, bool $isMirrored, \Closure $draw): void
+    public function within(float $x, float $y, bool $isMirrored, \Closure $draw): void
     {
-        [$cos, $sin] = [cos(deg2rad($degrees)), sin(deg2rad($degrees))];
-        $side = $isMirrored ? -1.0 : 1.0;
-        $this->content .= 'q ' . self::n($cos * $side, $sin * $side, -$sin, $cos, $x, $y) . " cm\n";
+        $this->content .= 'q ' . self::n($isMirrored ? -1.0 : 1.0, 0.0, 0.0, 1.0, $x, $y) . " cm\n";
         $draw();
         $this->content .= "Q\n";
     }

@@ -21,9 +21,9 @@ final class SvgPen implements Pen
         $this->ruler = new Ruler();
     }
 
-    public function within(float $x, float $y, float $degrees, bool $isMirrored, \Closure $draw): void
+    public function within(float $x, float $y, bool $isMirrored, \Closure $draw): void
     {
-        $this->start('g', ['transform' => 'translate(' . self::decimal($x) . ' ' . self::decimal($y) . ')' . (abs($degrees) < 0.005 ? '' : ' rotate(' . self::decimal($degrees) . ')') . ($isMirrored ? ' scale(-1 1)' : '')]);
+        $this->start('g', ['transform' => 'translate(' . self::decimal($x) . ' ' . self::decimal($y) . ')' . ($isMirrored ? ' scale(-1 1)' : '')]);
         $draw();
         $this->xml->endElement();
     }

@@ -16,7 +16,7 @@ use Embrel\RichText\Note;
 use Embrel\Writer\Losses;
 use Embrel\Writer\Writer;
 
-/** Numbered text: a line a topic, two spaces a level, the note under its topic one level in behind a bar. */
+/** The numbered outline: a line a topic, two spaces a level, a note under its topic one level in behind a bar. */
 final class TextWriter implements Writer
 {
     public function write(Plan $plan, Choices $choices, $out, string $work): array
@@ -57,12 +57,9 @@ final class TextWriter implements Writer
 
     private function note(?Note $note, string $indent): string
     {
-        $text = (string) $note?->plainText(true);
-        if (trim($text) === '') {
-            return '';
-        }
+        $text = $note === null ? '' : TextNote::of($note);
 
-        return $indent . '| ' . str_replace("\n", "\n{$indent}| ", trim($text)) . "\n";
+        return $text === '' ? '' : $indent . '| ' . str_replace("\n", "\n{$indent}| ", $text) . "\n";
     }
 
     private static function references(References $references): string

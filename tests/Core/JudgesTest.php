@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Embrel\Draft\Choices;
+use Embrel\Intake\Options;
+use Embrel\Plan\Plan;
+use Embrel\Plan\Properties;
+use Embrel\Reader\Format as Reading;
+use Embrel\Writer\Format;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\Build\Build;
+use Tests\Core\Build\Notes;
+use Tests\Core\Build\Package;
+use Tests\Core\Build\Shelved;
+use Tests\Core\Build\Trees;
+
+/** Files that are handed over, judged by programs that others wrote: the sample plans, random ones, and real documents. */
+final class JudgesTest extends TestCase
+{
+    private const RANDOM = 6;
+    private string $work;
+
+    protected function setUp(): void
+    {
+        $this->work = sys_get_temp_dir() . '/embrel-judges-' . bin2hex(random_bytes(6));
+        mkdir($this->work);
+    }
+
+    protected function tearDown(): void
+    {
+        exec('rm -rf ' . escapeshellarg($this->work));
+    }
+
+    /** @return iterable<string, array{Format, string}> */
+    public static function judges(): iterable
+    {
+        $root = \dirname(__DIR__, 2);
+        yield 'docx by the Open XML SDK' => [Format::Docx, "cd {$root}/tests/Core && node judge-docx.mjs %s"];
+        yield 'web pages by the Nu checker' => [Format::Html, "java -jar {$root}/node_modules/vnu-jar/build/dist/vnu.jar --errors-only --exit-zero-always %s 2>&1"];
+        yield 'e-books by EPUBCheck' => [Format::Epub, 'for f in %s; do java -jar /usr/share/java/epubcheck.jar --error "$f" 2>&1 | grep -E "^(ERROR|FATAL)"; done'];
+        yield 'PDF by qpdf' => [Format::Pdf, 'for f in %s; do qpdf --check "$f" >/dev/null 2>&1 || echo "$f"; done'];
+    }
+
+    #[DataProvider('judges')]
+    public function testOthersFindNothingWrong(Format $format, string $command): void
+    {
+        $files = [];
+        foreach ($this->plans() as $name => [$plan, $pictures]) {
+            $files[] = $path = "{$this->work}/{$name}.{$format->extension()}";
+            $out = fopen($path, 'w') ?: throw new \RuntimeException($path);
+            $format->writer()->write($plan, new Choices(headingDepth: 9, pictures: $pictures, figures: true, date: '2026-11-23'), $out, $this->work);
+            fclose($out);
+        }
+        self::assertGreaterThan(self::RANDOM, \count($files));
+        exec(\sprintf($command, implode(' ', array_map(escapeshellarg(...), $files))), $said);
+        self::assertSame([], array_map(fn(string $line): string => str_replace("{$this->work}/", '', $line), $said));
+    }
+
+    /** @return \Generator<string, array{Plan, Shelved}> */
+    private function plans(): \Generator
+    {
+        $root = \dirname(__DIR__, 2);
+        $none = new Shelved([]);
+        foreach (['tide.md', 'night-bus.md', 'bell-foundry.txt', 'plants.md'] as $sample) {
+            yield pathinfo($sample, \PATHINFO_FILENAME) => [$this->read("{$root}/database/seeders/plans/{$sample}"), $none];
+        }
+        for ($seed = 1; $seed <= self::RANDOM; ++$seed) {
+            $pictures = new Shelved([Package::png(80, 60), Package::png(300, 10)]);
+            yield "random-{$seed}" => [Notes::on(Trees::random($seed, 40), $seed, $pictures->ids())->withProperties(new Properties(author: 'Ada & Co', subtitle: 'Sub', language: 'en-GB')), $pictures];
+        }
+        $samples = getenv('EMBREL_SAMPLES') ?: null;
+        foreach ($samples === null ? [] : (glob("{$samples}/{docx,odt,html,markdown}/*.{docx,odt,html,md}", \GLOB_BRACE) ?: []) as $path) {
+            yield str_replace('.', '-', basename($path)) => [$this->read($path), $none];
+        }
+    }
+
+    private function read(string $path): Plan
+    {
+        return Build::intake(Reading::ofPath($path), fopen($path, 'r') ?: throw new \RuntimeException($path), new Options(pathinfo($path, \PATHINFO_FILENAME)))->plan;
+    }
+}
