@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Embrel\Layout\Map\Arrangement;
+use Embrel\Layout\Map\Legible;
 use Embrel\Layout\Map\Look;
 use Embrel\Layout\Map\Picture;
 use Embrel\Layout\Map\Routing;
@@ -29,6 +30,7 @@ use Embrel\Plan\Size;
 use Embrel\Plan\Spot;
 use Embrel\Plan\Topic;
 use Embrel\Plan\WordTotals;
+use Embrel\Reader\Format as Reading;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
@@ -75,8 +77,9 @@ final class MapTest extends TestCase
             foreach ($picture->boxes->parents as $i => $parent) {
                 $standing = $parent < 0 ? $geometry->standings[$i] : null;
                 $at = match (true) {
-                    $standing === null => $arrangement === Arrangement::Round ? $geometry->turns[$i] : $geometry->y[$i],
-                    $arrangement === Arrangement::Round => fmod($standing->turn + 2.5 * M_PI, 2 * M_PI),
+                    $standing === null => $geometry->y[$i],
+                    // Clockwise around the title, from the top.
+                    $arrangement === Arrangement::Round => fmod(atan2($standing->y, $standing->x) + 2.5 * M_PI, 2 * M_PI),
                     default => $standing->y + ($standing->isMirrored ? 1e6 : 0),
                 };
                 if (isset($last[$parent])) {
@@ -107,7 +110,7 @@ final class MapTest extends TestCase
             }
             for ($i = 0; $i < $to - $from; ++$i) {
                 self::assertSame($before->labels[$from + $i]->id, $after->labels[$now + $i]->id);
-                self::assertEqualsWithDelta([$before->geometry->x[$from + $i], $before->geometry->y[$from + $i], $before->geometry->turns[$from + $i]], [$after->geometry->x[$now + $i], $after->geometry->y[$now + $i], $after->geometry->turns[$now + $i]], 1e-6);
+                self::assertEqualsWithDelta([$before->geometry->x[$from + $i], $before->geometry->y[$from + $i]], [$after->geometry->x[$now + $i], $after->geometry->y[$now + $i]], 1e-6);
             }
         }
         self::assertSame(2, $touched);
@@ -122,9 +125,26 @@ final class MapTest extends TestCase
         $mirrored = array_values(array_map(static fn($standing): bool => $standing->isMirrored, $both->geometry->standings));
         self::assertSame([false, false, true, true, true, true], $mirrored, 'The right side first, and both about as high.');
         $round = self::picture($plan, new Look(Arrangement::Round));
-        self::assertCount(6, array_unique(array_map(static fn($standing): string => (string) round($standing->turn, 3), $round->geometry->standings)));
+        self::assertSame([false, false, true, true, true, true], array_values(array_map(static fn($standing): bool => $standing->isMirrored, $round->geometry->standings)), 'Down the right side, then up the left one.');
+        foreach ($round->sections as [$from, $to]) {
+            for ($i = $from; $i < $to; ++$i) {
+                [[, $start], [, $end]] = $round->corners($i, $from);
+                self::assertSame($start, $end, 'All labels are level.');
+            }
+        }
         $one = self::picture(Build::plan("Alone\n  Part"), new Look(Arrangement::Round));
-        self::assertEqualsWithDelta(0.0, $one->geometry->standings[0]->turn, 0.01);
+        self::assertEqualsWithDelta(0.0, $one->geometry->standings[0]->y, 0.01);
+    }
+
+    public function testTheReportAndABookOfChaptersFitAScreenWhenTheyAreRound(): void
+    {
+        $read = static fn(string $file): Plan => Build::intake(Reading::ofPath($file), (string) file_get_contents(\dirname(__DIR__, 2) . "/database/seeders/plans/{$file}"))->plan;
+        $book = $read('bell-foundry.txt');
+        foreach ([[$read('tide.md'), []], [$book, array_fill_keys($book->parts(Plan::ROOT), true)]] as [$plan, $folded]) {
+            [$left, $top, $right, $bottom] = self::picture($plan, new Look(Arrangement::Round), $folded)->bounds();
+            // What is left of 1280 by 800 below the head and the strip, with room around it.
+            self::assertGreaterThanOrEqual(0.7, min((1280 - 48) / ($right - $left), (800 - 130 - 60) / ($bottom - $top)));
+        }
     }
 
     public function testFoldedBranchesTellHowManyAreInside(): void
@@ -332,6 +352,18 @@ final class MapTest extends TestCase
     private static function crossings(Picture $picture, array $boxes): array
     {
         $crossings = [];
+        // A spoke touches nothing but the disc that it leads to.
+        foreach ($picture->look->arrangement === Arrangement::Round ? $picture->geometry->spine : [] as $s => [$x1, $y1, $x2, $y2]) {
+            $points = array_map(static fn(int $t): array => [$x1 + ($x2 - $x1) * $t / 50, $y1 + ($y2 - $y1) * $t / 50], range(0, 49));
+            foreach ($boxes as $b => [$corners]) {
+                foreach ($b === $picture->sections[$s][0] ? [] : $points as $point) {
+                    if (!self::isApart($corners, [$point])) {
+                        $crossings[] = "spoke {$s} and label {$b}";
+                        break;
+                    }
+                }
+            }
+        }
         foreach ($picture->sections as [$from, $to]) {
             for ($i = $from + 1; $i < $to; ++$i) {
                 $line = self::along($picture, $i, $from);
@@ -376,5 +408,32 @@ final class MapTest extends TestCase
         }
 
         return array_map(static fn(array $point): array => $picture->geometry->standings[$section]->point(...$point), $points);
+    }
+
+
+    public function testAPlanThatIsTooLargeToBeReadOpensFolded(): void
+    {
+        $folded = static fn(Plan $plan, Arrangement $arrangement): array => Legible::folded($plan, Numbering::of($plan), WordTotals::of($plan), new Look($arrangement), [1232.0, 610.0]);
+        $book = Build::intake(Reading::Text, (string) file_get_contents(\dirname(__DIR__, 2) . '/database/seeders/plans/bell-foundry.txt'))->plan;
+        foreach (Arrangement::cases() as $arrangement) {
+            self::assertSame([], $folded(Build::plan("Why\n  Storms\n  Fish\nBefore"), $arrangement));
+            $shut = $folded($book, $arrangement);
+            self::assertNotSame([], $shut);
+            [$left, $top, $right, $bottom] = self::picture($book, new Look($arrangement), array_fill_keys($shut, true))->bounds();
+            // Level 1 is what is shown at least, whether it fits or not.
+            $levels = array_values(array_unique(array_map(static fn(string $id): int => $book->level($id), $shut)));
+            self::assertTrue($levels === [1] || min(1232 / ($right - $left), 610 / ($bottom - $top)) >= 0.6, $arrangement->value);
+            self::assertCount(1, $levels);
+        }
+    }
+
+    public function testTheNumberOfAMainSectionStandsOnce(): void
+    {
+        $plan = Build::plan("Why\n  Storms\nBefore");
+        // The disc has the number of every main section; a label with an indent has its number in front of its title.
+        $says = static fn(Plan $plan): array => array_map(static fn($label): array => [$label->number, $label->indent > 0], self::picture($plan, new Look())->labels);
+        self::assertSame([['1', false], ['1.1', true], ['2', false]], $says($plan));
+        $chapters = $plan->withProperties($plan->properties->with(['numbering' => 'chapter']));
+        self::assertSame(['Chapter 1', true], $says($chapters)[0]);
     }
 }

@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { findings, planOf } from './writer.js';
+import { findings, planOf, test } from './writer.js';
 
 const LINES = ['Why', '\tStorms', '\tFish', 'Before', '\tGrazing', '\t\tSamphire', '\tWall', 'Breach'];
 
@@ -146,6 +146,12 @@ test('every arrangement and style keeps the order; zoom, fit, focus; the note st
         await expect(page.getByRole('button', { name: arrangement })).toHaveAttribute('aria-pressed', 'true');
         await expect(page.locator('#map')).toHaveAttribute('data-arrangement', { 'Both sides': 'both', Round: 'round', Spine: 'spine' }[arrangement]);
         await writer.expectMap('1 Why *\n  1.1 Storms\n  1.2 Fish\n2 Before\n  2.1 Grazing\n    2.1.1 Samphire\n  2.2 Wall\n3 Breach');
+        // Every stalk leads to its floret.
+        await expect.poll(() => page.evaluate(() => {
+            const ends = [...document.querySelectorAll('.stalks .stalk')].map((stalk) => stalk.getPointAtLength(stalk.getTotalLength()).matrixTransform(stalk.getScreenCTM()));
+            const florets = [...document.querySelectorAll('.leaf .floret-ring')].map((ring) => ring.getBoundingClientRect());
+            return florets.length >= 5 && florets.every(({ x, y, width, height }) => ends.some((end) => Math.hypot(end.x - x - width / 2, end.y - y - height / 2) < 12));
+        }), arrangement).toBe(true);
         expect(await findings(page)).toEqual([]);
     }
     await page.getByRole('tree').focus();
@@ -338,6 +344,7 @@ test('a picture is chosen for a topic, shown on the map, made wider and taken of
         const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('dialog', { name: /^Topic:/ }).getByRole('button', { name }).click()]);
         await chooser.setFiles(file);
     };
+    writer.expectRefused(/^422 POST .*pictures$/);
     await choose('Choose…', { name: 'half.svg', mimeType: 'image/png', buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>') });
     await expect(page.getByText('Save it as PNG')).toBeVisible();
     await choose('Choose…', { name: 'half.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') });
@@ -418,7 +425,6 @@ test('the map is handed over as SVG, PNG and PDF, as it is seen, and printed', a
     const writer = await mapOf(page, 'Leaving', ...LINES);
     await writer.type('[ArrowDown]', '[Space]');
     await expect(page.getByRole('treeitem', { name: '2 Before 3 inside' })).toBeVisible();
-    await page.waitForTimeout(600);
     await page.getByRole('button', { name: 'How the map is drawn' }).click();
     await page.getByRole('link', { name: 'Hand over this map' }).click();
     await expect(page.getByRole('img', { name: 'The map of Leaving' })).toBeVisible();
@@ -553,4 +559,74 @@ test('a finger draws a rectangle, relates topics, and makes a picture wider', as
     await expect.poll(async () => Number(await image.getAttribute('width'))).toBeLessThan(200);
     expect(writer.problems).toEqual([]);
     await context.close();
+});
+
+test('a plan that is too large to be read opens folded; what the person unfolds stays so', async ({ page }) => {
+    const lines = Array.from({ length: 12 }, (_, i) => [`Part ${i + 1}`, ...Array.from({ length: 24 }, (_, n) => `\t${n % 4 ? '\t' : ''}Topic ${i + 1} ${n + 1}`)]).flat();
+    const writer = await mapOf(page, 'Large', ...lines);
+    await expect(page.getByRole('treeitem', { name: /^1 Part 1 / })).toBeVisible();
+    await expect(page.getByRole('treeitem', { name: /Topic 1 1$/ })).toHaveCount(0);
+    await page.mouse.click(...await middle(page, /^1 Part 1 /));
+    await page.keyboard.press('Space');
+    await expect(page.getByRole('treeitem', { name: /Topic 1 1\b/ }).first()).toBeVisible();
+    await writer.saved();
+    await page.reload();
+    await expect(page.getByRole('treeitem', { name: /Topic 1 1\b/ }).first()).toBeVisible();
+    await expect(page.getByRole('treeitem', { name: /Topic 2 1\b/ })).toHaveCount(0);
+    expect(writer.problems).toEqual([]);
+});
+
+test('a tap anywhere on a label marks it; the handle of relations is to be had when it is seen', async ({ browser }) => {
+    const context = await browser.newContext({ viewport: { width: 820, height: 1180 }, hasTouch: true, isMobile: true });
+    const page = await context.newPage();
+    const writer = await mapOf(page, 'Taps', ...LINES);
+    for (const name of [/Wall/, /Fish/, /Breach/]) {
+        const { x, y, width, height } = await page.getByRole('treeitem', { name }).locator('.back').boundingBox();
+        for (const [right, down] of [[0.5, 0.9], [0.5, 0.5], [0.9, 0.8], [0.2, 0.6]]) {
+            await page.touchscreen.tap(...await middle(page, /Storms/));
+            await expect(marked(page)).toHaveAccessibleName(/Storms/);
+            await page.touchscreen.tap(x + width * right, y + height * down);
+            await expect(marked(page)).toHaveAccessibleName(name);
+        }
+        const handle = page.getByRole('treeitem', { name }).locator('.handle');
+        await expect(handle).toHaveCSS('opacity', '1');
+        const at = await handle.boundingBox();
+        expect(at.x >= x + width - 1 || at.x + at.width <= x + 1).toBe(true);
+    }
+    expect(writer.problems).toEqual([]);
+    await context.close();
+});
+
+test('the number of a main section stands once, in its disc, and no label is tilted in any arrangement', async ({ page }) => {
+    const writer = await mapOf(page, 'Level', ...LINES);
+    for (const arrangement of ['Spine', 'Both sides', 'Round']) {
+        await page.getByRole('button', { name: arrangement }).click();
+        await expect(page.locator('#map')).toHaveAttribute('data-arrangement', { 'Both sides': 'both', Round: 'round', Spine: 'spine' }[arrangement]);
+        const leaf = page.getByRole('treeitem', { name: /^1 Why/ });
+        await expect(leaf.locator('text.number')).toHaveCount(0);
+        await expect(page.locator('.in-disc').first()).toHaveText('1');
+        await expect(page.getByRole('treeitem', { name: /1\.1 Storms/ }).locator('text.number')).toHaveText('1.1 ');
+        const tilted = await page.locator('.leaf').evaluateAll((leaves) => leaves.filter((one) => {
+            const { a, b, c, d } = new DOMMatrix(getComputedStyle(one).transform);
+            return [a, b, c, d].join() !== '1,0,0,1';
+        }).length);
+        expect(tilted, arrangement).toBe(0);
+    }
+    expect(writer.problems).toEqual([]);
+});
+
+test('round, the report of the sample is read at a glance, and so is its book', async ({ page }) => {
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Look around in the sample account' }).click();
+    for (const title of ['Bringing Back the Tide', 'A Year at the Bell Foundry']) {
+        await page.goto('/plans');
+        await page.getByRole('link', { name: title }).click();
+        await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Map' }).click();
+        await page.getByRole('button', { name: 'Round' }).click();
+        await expect(page.locator('#map')).toHaveAttribute('data-arrangement', 'round');
+        await page.getByRole('button', { name: 'Whole plan' }).click();
+        await expect.poll(async () => parseInt(await page.locator('.map-tools').textContent().then((text) => /(\d+)%/.exec(text)[1]), 10), title).toBeGreaterThanOrEqual(70);
+        await page.getByRole('button', { name: 'Spine' }).click();
+        await expect(page.locator('#map')).toHaveAttribute('data-arrangement', 'spine');
+    }
 });

@@ -9,12 +9,16 @@ use App\Store\MapView;
 use App\Store\PlanRows;
 use App\Store\Sight;
 use Embrel\Id\Ulid;
+use Embrel\Layout\Map\Legible;
 use Embrel\Layout\Map\Look;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 
-/** What a page asks of the map: `{look, folded, start, known}`. What is none of what it can be is as usual. */
+/**
+ * What a page asks of the map: `{look, folded, start, known}`, and `room`, width and height, where it is to be folded
+ * so far that the whole can be read. What is none of what it can be is as usual.
+ */
 final class MapRequest extends FormRequest
 {
     public function authorize(): \Illuminate\Auth\Access\Response
@@ -50,6 +54,14 @@ final class MapRequest extends FormRequest
         $plan = $request->route('plan');
         $relations = $plan instanceof Plan ? PlanRows::relations($plan->id) : [];
 
-        return MapView::of($sight, self::look($request), $ids($asked['folded'] ?? []), $ids([$asked['start'] ?? null])[0] ?? null, $known, $relations);
+        $look = self::look($request);
+        [$width, $height] = \is_array($asked['room'] ?? null) ? [$asked['room'][0] ?? 0, $asked['room'][1] ?? 0] : [0, 0];
+        if (is_numeric($width) && is_numeric($height) && $width > 0 && $height > 0) {
+            $folded = Legible::folded($sight->plan, $sight->numbering(), $sight->totals(), $look, [(float) $width, (float) $height]);
+
+            return ['folded' => $folded] + MapView::of($sight, $look, $folded, null, $known, $relations);
+        }
+
+        return MapView::of($sight, $look, $ids($asked['folded'] ?? []), $ids([$asked['start'] ?? null])[0] ?? null, $known, $relations);
     }
 }

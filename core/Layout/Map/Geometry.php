@@ -12,35 +12,32 @@ final readonly class Geometry
     /**
      * @param array<int, float>    $x         of a topic's floret, from that of its main section
      * @param array<int, float>    $y
-     * @param list<float>          $turns     the direction in which a topic reads, in radians, within its main section
      * @param array<int, Standing> $standings main section → where it stands
      * @param list<array{float, float, float, float}> $spine lines that carry the main sections: from, to
      * @param array{float, float}  $title     the middle of the title
      */
-    public function __construct(public array $x, public array $y, public array $turns, public array $standings, public array $spine, public array $title) {}
+    public function __construct(public array $x, public array $y, public array $standings, public array $spine, public array $title) {}
 
     /**
      * @param array{float, float} $title how wide and high the title is
      */
     public static function of(Arrangement $arrangement, Boxes $boxes, Spacing $spacing, array $title = [0.0, 0.0]): self
     {
-        if ($arrangement === Arrangement::Round) {
-            $fan = Fan::of($boxes, $spacing);
-            $x = $y = [];
-            foreach ($fan->radius as $i => $radius) {
-                $x[] = $radius * cos($fan->angle[$i]);
-                $y[] = $radius * sin($fan->angle[$i]);
-            }
-            $ring = Ring::of($boxes, $fan, $x, $y, $title);
-
-            return new self($x, $y, $fan->angle, $ring->standings, $ring->spokes, [0.0, 0.0]);
-        }
         $bands = Bands::of($boxes, $spacing);
-        $turns = array_fill(0, \count($boxes->parents), 0.0);
 
-        return $arrangement === Arrangement::Spine
-            ? self::spine($bands, $spacing, $turns, $title)
-            : self::bothSides($bands, $spacing, $turns, $title);
+        return match ($arrangement) {
+            Arrangement::Spine => self::spine($bands, $spacing, $title),
+            Arrangement::Both => self::bothSides($bands, $spacing, $title),
+            Arrangement::Round => self::round($bands, $spacing, $title),
+        };
+    }
+
+    /** @param array{float, float} $title */
+    private static function round(Bands $bands, Spacing $spacing, array $title): self
+    {
+        $ring = Ring::of($bands->extents, self::rightSide($bands->extents, $spacing), $spacing, $title);
+
+        return new self($bands->x, $bands->y, $ring->standings, $ring->spokes, [0.0, 0.0]);
     }
 
     /**
@@ -57,14 +54,11 @@ final readonly class Geometry
             $standings[$count + $from] = new Standing((float) $spots[$n]->x, (float) $spots[$n]->y);
         }
 
-        return new self([...$this->x, ...$bands->x], [...$this->y, ...$bands->y], [...$this->turns, ...array_fill(0, \count($boxes->parents), 0.0)], $standings, $this->spine, $this->title);
+        return new self([...$this->x, ...$bands->x], [...$this->y, ...$bands->y], $standings, $this->spine, $this->title);
     }
 
-    /**
-     * @param list<float>         $turns
-     * @param array{float, float} $title
-     */
-    private static function spine(Bands $bands, Spacing $spacing, array $turns, array $title): self
+    /** @param array{float, float} $title */
+    private static function spine(Bands $bands, Spacing $spacing, array $title): self
     {
         $standings = [];
         foreach (self::column($bands->extents, $spacing, $title[1] / 2 + 24.0) as $i => $y) {
@@ -73,14 +67,11 @@ final readonly class Geometry
         $last = $standings === [] ? 0.0 : $standings[array_key_last($standings)]->y;
         $spine = $standings === [] ? [] : [[0.0, $title[1] / 2 + 8.0, 0.0, $last]];
 
-        return new self($bands->x, $bands->y, $turns, $standings, $spine, [$title[0] / 2 - Spacing::DISC, 0.0]);
+        return new self($bands->x, $bands->y, $standings, $spine, [$title[0] / 2 - Spacing::DISC, 0.0]);
     }
 
-    /**
-     * @param list<float>         $turns
-     * @param array{float, float} $title
-     */
-    private static function bothSides(Bands $bands, Spacing $spacing, array $turns, array $title): self
+    /** @param array{float, float} $title */
+    private static function bothSides(Bands $bands, Spacing $spacing, array $title): self
     {
         $right = self::rightSide($bands->extents, $spacing);
         $left = \array_slice($bands->extents, $right, null, true);
@@ -93,7 +84,7 @@ final readonly class Geometry
         $ends = [];
         foreach ($columns as [$column, $height, $isMirrored]) {
             foreach ($column as $i => $y) {
-                $standings[$i] = new Standing($isMirrored ? -40.0 : 40.0, $y + ($tallest - $height) / 2 + $title[1] / 2 + 30.0, 0.0, $isMirrored);
+                $standings[$i] = new Standing($isMirrored ? -40.0 : 40.0, $y + ($tallest - $height) / 2 + $title[1] / 2 + 30.0, $isMirrored);
                 $ends[] = $standings[$i]->y;
             }
         }
@@ -103,7 +94,7 @@ final readonly class Geometry
         }
         ksort($standings);
 
-        return new self($bands->x, $bands->y, $turns, $standings, $lines, [0.0, 0.0]);
+        return new self($bands->x, $bands->y, $standings, $lines, [0.0, 0.0]);
     }
 
     /**

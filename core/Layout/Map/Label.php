@@ -16,7 +16,7 @@ final readonly class Label
     /**
      * @param non-empty-list<string>|array{}            $lines none where titles are hidden
      * @param list<array{string, string, float, float}> $marks kind, flag, note or words; its text; from the start of the content, and down from the middle of the label
-     * @param float                                     $indent where the lines begin: after the number
+     * @param float                                     $indent where the lines begin: after the number, where that is written before them
      * @param float                                     $width  of the content
      * @param int                                       $inside how many topics are folded away in it
      */

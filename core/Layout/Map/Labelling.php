@@ -51,7 +51,8 @@ final class Labelling
         $face = $level === 1 ? Face::Strong : Face::Regular;
         $isShown = $this->look->titles === 0 || $level <= $this->look->titles;
         $number = $isShown ? $this->numbering->own($id) : '';
-        $indent = $number === '' ? 0.0 : $this->ruler->number($number, $size) + $size * 0.45;
+        // The disc of a main section holds its number; only one with a word to it, as Chapter 1, stands before the title too.
+        $indent = $number === '' || ($level === 1 && !str_contains($number, ' ')) ? 0.0 : $this->ruler->number($number, $size) + $size * 0.45;
         $title = $topic->title === '' ? self::UNTITLED : $topic->title;
         $lines = $isShown ? $this->wrapping->lines($title, $face, $size, $this->wrap) : [];
         $widest = 0.0;

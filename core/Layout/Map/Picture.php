@@ -31,7 +31,6 @@ final readonly class Picture
         public array $title,
         public array $titleSize,
         public array $sections,
-        private Spacing $spacing,
     ) {}
 
     /**
@@ -64,12 +63,7 @@ final readonly class Picture
             $boxes = $boxes->and($loose->boxes());
         }
 
-        return new self($look, [...$growing->labels, ...$loose->labels], $boxes, $geometry, $lines, $size, $boxes->trees(), $spacing);
-    }
-
-    public function isRound(): bool
-    {
-        return $this->look->arrangement === Arrangement::Round;
+        return new self($look, [...$growing->labels, ...$loose->labels], $boxes, $geometry, $lines, $size, $boxes->trees());
     }
 
     /** The dye of one of the lines that carry the main sections; null: ink. */
@@ -99,7 +93,7 @@ final readonly class Picture
 
         return match (true) {
             $this->look->style->stalk() === Stalk::Straight => "M{$x1} {$y1}L{$x4} {$y4}",
-            $this->look->style->stalk() === Stalk::Angled && ($this->look->arrangement !== Arrangement::Round || $this->labels[$i]->isLoose) => "M{$x1} {$y1}H" . round(($x1 + $x4) / 2, 1) . "V{$y4}H{$x4}",
+            $this->look->style->stalk() === Stalk::Angled => "M{$x1} {$y1}H" . round(($x1 + $x4) / 2, 1) . "V{$y4}H{$x4}",
             default => "M{$x1} {$y1}C{$x2} {$y2} {$x3} {$y3} {$x4} {$y4}",
         };
     }
@@ -112,21 +106,11 @@ final readonly class Picture
             return [];
         }
         $geometry = $this->geometry;
-        [$cos, $sin] = [cos($geometry->turns[$parent]), sin($geometry->turns[$parent])];
-        $exit = $this->boxes->widths[$parent];
-        $from = [$geometry->x[$parent] + $exit * $cos, $geometry->y[$parent] + $exit * $sin];
-        if ($this->look->arrangement !== Arrangement::Round || $this->labels[$i]->isLoose) {
-            $to = [$geometry->x[$i] - Spacing::FLORET, $geometry->y[$i]];
-            $reach = $to[0] - $from[0];
+        $from = [$geometry->x[$parent] + $this->boxes->widths[$parent], $geometry->y[$parent]];
+        $to = [$geometry->x[$i] - Spacing::FLORET, $geometry->y[$i]];
+        $reach = $to[0] - $from[0];
 
-            return [$from, [$from[0] + $reach * 0.62, $from[1]], [$from[0] + $reach * 0.34, $to[1]], $to];
-        }
-        [$outCos, $outSin] = [cos($geometry->turns[$i]), sin($geometry->turns[$i])];
-        $radius = hypot($geometry->x[$i], $geometry->y[$i]) - Spacing::FLORET;
-        $first = max(0.0, $radius - hypot($from[0], $from[1])) * 0.45;
-        $second = $radius - $this->spacing->reach * 0.5;
-
-        return [$from, [$from[0] + $first * $cos, $from[1] + $first * $sin], [$second * $outCos, $second * $outSin], [$radius * $outCos, $radius * $outSin]];
+        return [$from, [$from[0] + $reach * 0.62, $from[1]], [$from[0] + $reach * 0.34, $to[1]], $to];
     }
 
     /** @return array{float, float, float, float} left, top, right and bottom of everything */
@@ -167,12 +151,11 @@ final readonly class Picture
     {
         $geometry = $this->geometry;
         $standing = $geometry->standings[$section];
-        [$cos, $sin, $half] = [cos($geometry->turns[$i]), sin($geometry->turns[$i]), $this->boxes->heights[$i] / 2];
-        $corners = [];
-        foreach ([[$this->labels[$i]->level === 1 ? -Spacing::DISC : -Spacing::FLORET, -$half], [$this->boxes->widths[$i], -$half], [$this->boxes->widths[$i], $half], [$this->labels[$i]->level === 1 ? -Spacing::DISC : -Spacing::FLORET, $half]] as [$along, $aside]) {
-            $corners[] = $standing->point($geometry->x[$i] + $along * $cos - $aside * $sin, $geometry->y[$i] + $along * $sin + $aside * $cos);
-        }
+        [$x, $y, $half] = [$geometry->x[$i], $geometry->y[$i], $this->boxes->heights[$i] / 2];
+        [$start, $end] = [$x - ($this->labels[$i]->level === 1 ? Spacing::DISC : Spacing::FLORET), $x + $this->boxes->widths[$i]];
 
-        return $corners;
+        $corners = [[$start, $y - $half], [$end, $y - $half], [$end, $y + $half], [$start, $y + $half]];
+
+        return array_map(static fn(array $corner): array => $standing->point(...$corner), $corners);
     }
 }

@@ -5,13 +5,18 @@ declare(strict_types=1);
 namespace Embrel\Layout\Map;
 
 /**
- * Places fans around the title, clockwise from the top: each gets the angle that it takes up as
- * seen from the middle, and all stand as near to the middle as those angles allow.
+ * Places main sections around the title, clockwise from the top: down its right side and up its
+ * left one, each with all that is under it in a band of its own height, so that every label is
+ * level and no two meet. Their discs stand on an ellipse: so a line from the title to one of them
+ * passes all that are nearer to the middle on its inner side.
  */
 final readonly class Ring
 {
-    private const MARGIN = 9.0;
-    private const SLICES = 24;
+    /** How much higher the ellipse is than the farthest disc, and how wide it is at least for its height. */
+    private const HEADROOM = 1.1;
+    private const ROUNDNESS = 0.3;
+    /** Between the title and the discs beside it. */
+    private const GAP = 40.0;
 
     /**
      * @param array<int, Standing>                    $standings
@@ -20,142 +25,49 @@ final readonly class Ring
     private function __construct(public array $standings, public array $spokes) {}
 
     /**
-     * @param list<float>         $x     of florets within their section
-     * @param list<float>         $y
-     * @param array{float, float} $title
+     * @param array<int, array{float, float}> $extents main section → how far its branch reaches up and down from it
+     * @param int                             $right   how many of them stand on the right
+     * @param array{float, float}             $title   how wide and high it is
      */
-    public static function of(Boxes $boxes, Fan $fan, array $x, array $y, array $title): self
+    public static function of(array $extents, int $right, Spacing $spacing, array $title): self
     {
-        $outlines = [];
-        foreach ($fan->trees as [$from, $to]) {
-            $outlines[] = self::outline($boxes, $fan, $x, $y, $from, $to);
+        $y = [];
+        foreach ([\array_slice($extents, 0, $right, true), array_reverse(\array_slice($extents, $right, null, true), true)] as $side) {
+            $y += self::column($side, $spacing);
         }
+        $high = max([$title[1] / 2 + 60.0, ...array_map(abs(...), array_values($y))]) * self::HEADROOM;
+        $wide = max($title[0] / 2 + Spacing::DISC + self::GAP, 96.0, $high * self::ROUNDNESS);
         $core = hypot($title[0], $title[1]) / 2 + 12.0;
-        $distance = self::distance(array_merge(...$outlines), $core + Spacing::DISC + 16.0);
-        $widths = array_map(static fn(array $outline): array => [self::width($outline[0], $distance), self::width($outline[1], $distance)], $outlines);
-        $slack = (2 * M_PI - array_sum(array_map(array_sum(...), $widths))) / max(1, \count($widths));
         $standings = $spokes = [];
-        $at = \count($widths) === 1 ? -$slack / 2 - $widths[0][0] : -M_PI / 2;
-        foreach ($widths as $s => [$before, $after]) {
-            $turn = $at + $slack / 2 + $before;
-            $standings[$fan->trees[$s][0]] = new Standing($distance * cos($turn), $distance * sin($turn), $turn);
-            $spokes[] = [$core * cos($turn), $core * sin($turn), $distance * cos($turn), $distance * sin($turn)];
-            $at += $before + $after + $slack;
+        foreach (array_keys($extents) as $n => $i) {
+            $isLeft = $n >= $right;
+            $x = $wide * sqrt(1 - ($y[$i] / $high) ** 2);
+            if (abs($y[$i]) < $title[1] / 2 + Spacing::DISC + 10.0) {
+                $x = max($x, $title[0] / 2 + Spacing::DISC + self::GAP);
+            }
+            $standings[$i] = new Standing($isLeft ? -$x : $x, $y[$i], $isLeft);
+            $from = min($core / hypot($x, $y[$i]), 0.8);
+            $spokes[] = [$standings[$i]->x * $from, $y[$i] * $from, $standings[$i]->x, $y[$i]];
         }
 
         return new self($standings, $spokes);
     }
 
     /**
-     * How far a fan reaches to both sides of its axis, in slices along it; without those that one
-     * nearer to the middle and wider hides, as they never decide the angle.
+     * @param array<int, array{float, float}> $extents
      *
-     * @param list<float> $x
-     * @param list<float> $y
-     *
-     * @return array{list<array{float, float}>, list<array{float, float}>} before and after the axis: where a slice begins, its reach
+     * @return array<int, float> one below the other, the whole in the middle beside the title
      */
-    private static function outline(Boxes $boxes, Fan $fan, array $x, array $y, int $from, int $to): array
+    private static function column(array $extents, Spacing $spacing): array
     {
-        $far = 1.0;
-        for ($i = $from; $i < $to; ++$i) {
-            $far = max($far, $fan->radius[$i] + $boxes->widths[$i]);
-        }
-        // Nothing stands farther back than a disc and half a label.
-        $near = -Spacing::DISC - $boxes->heights[$from] - self::MARGIN;
-        $step = ($far - $near) / self::SLICES;
-        $before = $after = [];
-        for ($i = $from; $i < $to; ++$i) {
-            [$cos, $sin, $half] = [cos($fan->angle[$i]), sin($fan->angle[$i]), $boxes->heights[$i] / 2 + self::MARGIN];
-            [$asideX, $asideY] = [$half * $sin, $half * $cos];
-            foreach ([$i === $from ? -Spacing::DISC : -Spacing::FLORET, $boxes->widths[$i] + self::MARGIN] as $along) {
-                [$atX, $atY] = [$x[$i] + $along * $cos, $y[$i] + $along * $sin];
-                $slice = (int) max(0.0, ($atX + $asideX - $near) / $step);
-                $reach = -$atY + $asideY;
-                if ($reach > ($before[$slice] ?? 0.0)) {
-                    $before[$slice] = $reach;
-                }
-                $slice = (int) max(0.0, ($atX - $asideX - $near) / $step);
-                $reach = $atY + $asideY;
-                if ($reach > ($after[$slice] ?? 0.0)) {
-                    $after[$slice] = $reach;
-                }
-            }
+        $height = array_sum(array_map(array_sum(...), $extents)) + max(0, \count($extents) - 1) * $spacing->sections;
+        $from = -$height / 2;
+        $at = [];
+        foreach ($extents as $i => [$up, $down]) {
+            $at[$i] = $from + $up;
+            $from += $up + $down + $spacing->sections;
         }
 
-        return [self::deciding($before, $near, $step), self::deciding($after, $near, $step)];
-    }
-
-    /**
-     * @param array<int, float> $slices
-     *
-     * @return list<array{float, float}>
-     */
-    private static function deciding(array $slices, float $near, float $step): array
-    {
-        ksort($slices);
-        $deciding = [];
-        $widest = 0.0;
-        foreach ($slices as $slice => $reach) {
-            if ($reach > $widest) {
-                $deciding[] = [$near + $slice * $step, $widest = $reach];
-            }
-        }
-
-        return $deciding;
-    }
-
-    /**
-     * @param list<array{float, float}> $slices
-     *
-     * @return float the angle that one side of a fan takes up, seen from the middle
-     */
-    private static function width(array $slices, float $distance): float
-    {
-        $width = 0.0;
-        foreach ($slices as [$along, $reach]) {
-            $angle = atan2($reach, $along + $distance);
-            if ($angle > $width) {
-                $width = $angle;
-            }
-        }
-
-        return $width;
-    }
-
-    /**
-     * @param list<list<array{float, float}>> $sides of all fans
-     *
-     * @return float a distance at which all fit around the middle, at most a hundredth more than the least
-     */
-    private static function distance(array $sides, float $least): float
-    {
-        if (self::fit($sides, $least)) {
-            return $least;
-        }
-        [$low, $high] = [$least, $least * 2];
-        while (!self::fit($sides, $high)) {
-            [$low, $high] = [$high, $high * 2];
-        }
-        while ($high - $low > max(4.0, $high * 0.01)) {
-            $middle = ($low + $high) / 2;
-            self::fit($sides, $middle) ? $high = $middle : $low = $middle;
-        }
-
-        return $high;
-    }
-
-    /** @param list<list<array{float, float}>> $sides */
-    private static function fit(array $sides, float $distance): bool
-    {
-        $sum = 0.0;
-        foreach ($sides as $slices) {
-            $sum += self::width($slices, $distance);
-            if ($sum > 2 * M_PI) {
-                return false;
-            }
-        }
-
-        return true;
+        return $at;
     }
 }

@@ -142,20 +142,18 @@ final class Routing
         $label = $this->picture->labels[$i];
         [$x, $y] = $this->picture->geometry->point($i, $section);
         $standing = $this->picture->geometry->standings[$section];
-        $turn = $standing->direction($this->picture->geometry->turns[$i]);
-        [$cos, $sin] = [cos($turn), sin($turn)];
+        $out = $standing->out();
         [$middle, $half] = [$label->start + $label->width / 2, $label->height / 2 + 2.0];
         $doors = [
-            [[$x + $middle * $cos - $half * $sin, $y + $middle * $sin + $half * $cos], [-$sin, $cos]],
-            [[$x + $middle * $cos + $half * $sin, $y + $middle * $sin - $half * $cos], [$sin, -$cos]],
+            [[$x + $middle * $out, $y + $half * $out], [0.0, $out]],
+            [[$x + $middle * $out, $y - $half * $out], [0.0, -$out]],
         ];
         if ($label->level === 1) {
-            $back = Spacing::DISC + 3.0;
-            $doors[] = [[$x - $back * $cos, $y - $back * $sin], [-$cos, -$sin]];
+            $doors[] = [[$x - (Spacing::DISC + 3.0) * $out, $y], [-$out, 0.0]];
         }
         if (($this->picture->boxes->parents[$i + 1] ?? -1) !== $i) {
             $end = $this->picture->boxes->widths[$i] + 3.0;
-            array_unshift($doors, [[$x + $end * $cos, $y + $end * $sin], [$cos, $sin]]);
+            array_unshift($doors, [[$x + $end * $out, $y], [$out, 0.0]]);
         }
 
         return $doors;

@@ -1,5 +1,7 @@
 import { dress } from '../plan/element.js';
 
+/** How far from the end of a topic the handle of its relations stands. */
+const HANDLE = 16;
 const SVG = 'http://www.w3.org/2000/svg';
 
 /** An SVG element with attributes and children; text is always text. */
@@ -24,7 +26,8 @@ export function label(shape, hasParts, signs, address) {
     const x = shape.textX;
     const nodes = [svg('rect', { class: 'back', x: x - 5, y: -shape.height / 2, width: shape.width + 10, height: shape.height, rx: 2 }), svg('rect', { class: 'under', x: x - 5, y: shape.height / 2 - 3, width: shape.width + 10, height: 3 })];
     nodes.push(...(shape.isMain ? disc(shape) : floret(shape)));
-    if (shape.number) {
+    // That of a main section stands in its disc; with a word to it, before the title too.
+    if (shape.number && shape.indent > 0) {
         nodes.push(svg('text', { class: 'number', x, y: shape.baseline, 'font-size': shape.size }, `${shape.number} `));
     }
     if (shape.lines.length) {
@@ -37,16 +40,22 @@ export function label(shape, hasParts, signs, address) {
         nodes.push(svg('image', { class: 'topic-picture', href: `${address}/pictures/${id}`, x: x + left, y: top, width, height }), svg('g', { class: 'resize', transform: `translate(${x + left + width} ${top + height})` }, svg('rect', { class: 'hit', x: -16, y: -16, width: 24, height: 20 }), svg('path', { d: 'M-10 0h10v-10z' })));
     }
     shape.marks.forEach((mark) => nodes.push(sign(mark, x, signs)));
+    // Beside the label, where no other label stands; a pointer comes to it over a bridge, which covers nothing else.
+    const { out } = shape;
+    const [end, at] = [out > 0 ? x + shape.width : x, shape.endX + out * HANDLE];
+    nodes.push(
+        svg('rect', { class: 'bridge', x: Math.min(end, at), y: -7, width: Math.abs(at - end), height: 14 }),
+        svg('circle', { class: 'handle', cx: at, r: 5 }),
+    );
     if (hasParts) {
         nodes.push(knob(shape));
     }
-    nodes.push(svg('circle', { class: 'handle', cx: x + shape.width / 2, cy: shape.height / 2 + 3, r: 5 }));
     return nodes;
 }
 
 function disc(shape) {
     return [
-        shape.start > 30 && svg('path', { class: 'tie', d: shape.isFlipped ? 'M-14 0H-28' : 'M14 0H28' }),
+        shape.start > 30 && svg('path', { class: 'tie', d: shape.isMirrored ? 'M-14 0H-28' : 'M14 0H28' }),
         svg('circle', { class: 'disc', r: 14 }),
     ].filter(Boolean);
 }
@@ -56,7 +65,7 @@ export function beside(shape) {
     const short = shape.number.split(' ').at(-1).replace(/\.$/, '');
     return svg('g', { class: 'beside' },
         shape.isMain && svg('text', { class: 'in-disc', y: 5, 'font-size': short.length > 3 ? 9 : short.length > 2 ? 11 : 14 }, short),
-        shape.inside > 0 && svg('text', { class: 'in-knob', x: shape.endX - (shape.isFlipped ? -1 : 1) * knobWidth(shape) / 2, y: 4.2 }, shape.inside));
+        shape.inside > 0 && svg('text', { class: 'in-knob', x: shape.endX - shape.out * knobWidth(shape) / 2, y: 4.2 }, shape.inside));
 }
 
 function floret(shape) {
@@ -74,7 +83,7 @@ function sign([which, text, at, y], x, signs) {
 }
 
 function knob(shape) {
-    const out = shape.isFlipped ? -1 : 1;
+    const { out } = shape;
     if (!shape.inside) {
         return svg('g', { class: 'knob' }, svg('circle', { class: 'hit', cx: shape.endX, r: 9 }), svg('circle', { class: 'dot', cx: shape.endX, r: shape.isMain ? 3.2 : 2.4 }));
     }

@@ -13,6 +13,8 @@ export class Hands {
         this.isDrawing = false;
         const box = this.box = map.picture.box;
         box.addEventListener('pointerdown', (event) => this.press(event));
+        // What is pulled by a finger is not scrolled by it, whatever the browser has made of what became visible a moment ago.
+        box.addEventListener('touchstart', (event) => event.target.closest?.('.handle, .resize') && event.preventDefault(), { passive: false });
         box.addEventListener('dblclick', (event) => this.twice(event));
         box.addEventListener('contextmenu', (event) => this.menu(event));
         this.band = map.picture.over.appendChild(svg('rect', { class: 'band', hidden: '' }));
@@ -222,8 +224,7 @@ export class Hands {
     }
 
     show(event, { shape, side, at }) {
-        const flip = shape.isMirrored ? -1 : 1;
-        const line = (from, to, aside) => [from, to].map((along) => `${(shape.x + along * shape.cos - aside * flip * shape.sin).toFixed(1)} ${(shape.y + along * shape.sin + aside * flip * shape.cos).toFixed(1)}`).join('L');
+        const line = (from, to, aside) => [from, to].map((along) => `${(shape.x + along * shape.out).toFixed(1)} ${(shape.y + aside).toFixed(1)}`).join('L');
         const half = shape.height / 2 + 3;
         this.mark.setAttribute('d', `M${side === 'inside' ? line(shape.reach, shape.reach + 46, 0) : line(0, shape.start + shape.width, side === 'before' ? -half : half)}`);
         this.mark.removeAttribute('hidden');

@@ -34,10 +34,13 @@ export class MapView {
         this.pictures = new Pictures(this);
         this.box = this.picture.box;
         this.box.addEventListener('keydown', (event) => this.pressed(event));
-        document.getElementById('first-on-map').addEventListener('keydown', (event) => this.outline.addFirst(event));
+        this.outline.takesFirst(document.getElementById('first-on-map'));
         new ResizeObserver(() => this.isShown && this.resized()).observe(this.box);
         this.side.querySelector('.map-tools').addEventListener('click', (event) => this.tool(event.target.closest('[data-tool]')));
         document.addEventListener('fullscreenchange', () => this.drawTools());
+        /** What is folded so that the whole can be read; null: as the person has it. */
+        this.folds = null;
+        this.decided = `embrel.unfolded.${page.data.user}.${page.data.plan}`;
     }
 
     get tree() { return this.page.tree; }
@@ -53,9 +56,22 @@ export class MapView {
     async enter() {
         this.drawTools();
         const { outline } = this;
+        outline.active = this.picture.index.has(outline.active) ? outline.active : this.picture.list[0]?.id ?? null;
+        if (outline.active) {
+            outline.marking.only(outline.active);
+        }
+        // At once: what is typed while the picture is on its way is typed here.
+        if (!outline.active) {
+            document.getElementById('first-on-map').focus();
+        } else if (!this.page.note.isOpen) {
+            this.box.focus({ preventScroll: true });
+        }
         // Another question may have been asked meanwhile, and this one's answer be too old.
         for (let tries = 0; (!this.picture.told || this.isStale) && tries < 3; tries++) {
             await this.ask();
+        }
+        if (!this.isShown) {
+            return;
         }
         if (!this.picture.told) {
             this.page.say('The map cannot be drawn: the server cannot be reached.');
@@ -64,15 +80,6 @@ export class MapView {
         if (!this.isPlaced) {
             this.isPlaced = true;
             this.first();
-        }
-        outline.active = this.picture.index.has(outline.active) ? outline.active : this.picture.list[0]?.id ?? null;
-        if (outline.active) {
-            outline.marking.only(outline.active);
-        } else {
-            document.getElementById('first-on-map')?.focus();
-        }
-        if (!this.page.note.isOpen) {
-            this.box.focus({ preventScroll: true });
         }
         this.picture.draw();
     }
@@ -152,8 +159,30 @@ export class MapView {
         const { outline, picture } = this;
         return {
             look: this.look, start: outline.looks.isAlone ? outline.start : null, known: picture.prints,
-            folded: [...outline.folds].filter((id) => this.tree.get(id)),
+            ...(this.foldsItself ? { room: this.room } : { folded: [...outline.folds].filter((id) => this.tree.get(id)) }),
         };
+    }
+
+    /** Whether the map is to be folded so far that it can be read: at its first look, where the person has folded nothing, here or ever. */
+    get foldsItself() {
+        const { outline } = this;
+        return !this.isPlaced && this.folds === null && outline.ownFolds.size === 0 && !outline.looks.isAlone && !localStorage.getItem(this.decided);
+    }
+
+    /** What there is for the map, in pixels. */
+    get room() {
+        const { width, height } = this.camera.size;
+        return [Math.max(1, Math.round(width - this.taken - 48)), Math.max(1, Math.round(height - 96))];
+    }
+
+    /** From now on it is folded as the person wants it. */
+    foldedByHand() {
+        this.folds = null;
+        try {
+            localStorage.setItem(this.decided, '1');
+        } catch {
+            // The storage is full: it will be folded by itself once more.
+        }
     }
 
     /** The picture is not that of the plan any more: asks for it now, or when the map is looked at. */
@@ -169,7 +198,9 @@ export class MapView {
         clearTimeout(this.asking);
         await this.page.queue.flush();
         const ticket = this.ticket = {};
-        const told = await send('POST', `${this.page.address}/map`, { map: this.wants, keep }).catch(() => null);
+        /** The answer that is awaited. */
+        this.asked = send('POST', `${this.page.address}/map`, { map: this.wants, keep }).catch(() => null);
+        const told = await this.asked;
         if (told && this.ticket === ticket) {
             this.take(told);
         }
@@ -183,6 +214,9 @@ export class MapView {
         this.isStale = false;
         this.side.dataset.arrangement = told.look.arrangement;
         this.side.dataset.style = told.look.style;
+        if (told.folded?.length && this.folds === null && this.outline.ownFolds.size === 0) {
+            this.folds = new Set(told.folded);
+        }
         this.picture.take(told);
         if (isLast) {
             this.outline.draw();
@@ -298,7 +332,7 @@ export class MapView {
     /** The first part of a topic that was unfolded a moment ago: the same, whether its parts are on the map by now or not. */
     justUnfolded(id, direction) {
         const shape = this.picture.shapes.get(id);
-        const isOut = shape && { right: shape.cos > 0.7, left: shape.cos < -0.7, up: shape.sin < -0.7, down: shape.sin > 0.7 }[direction];
+        const isOut = shape && direction === (shape.isMirrored ? 'left' : 'right');
         const [first] = isOut ? this.tree.partsOf(id).filter((part) => this.picture.index.has(part)) : [];
         return first && (this.unfolded === id || !this.picture.shapes.has(first)) ? first : null;
     }
@@ -307,7 +341,7 @@ export class MapView {
     nearNew(id, direction) {
         const { parent, after } = this.tree.placeOf(id);
         const beside = this.picture.shapes.get(after) ?? this.picture.shapes.get(parent);
-        const isBack = beside && { right: beside.cos < -0.7, left: beside.cos > 0.7, up: beside.sin > 0.7, down: beside.sin < -0.7 }[direction];
+        const isBack = beside && direction === (beside.isMirrored ? 'right' : 'left');
         return isBack && this.tree.get(parent) ? parent : beside?.id ?? null;
     }
 

@@ -34,7 +34,7 @@ export class Overview {
             const paths = new Map();
             for (const shape of shapes.values()) {
                 const [x, y] = this.at(shape.x, shape.y);
-                const [toX, toY] = this.at(shape.x + shape.reach * shape.cos, shape.y + shape.reach * shape.sin);
+                const [toX, toY] = this.at(shape.x + shape.reach * shape.out, shape.y);
                 paths.set(shape.dye, `${paths.get(shape.dye) ?? ''}M${x.toFixed(1)} ${y.toFixed(1)}L${toX.toFixed(1)} ${toY.toFixed(1)}`);
             }
             this.ground.replaceChildren(...[...paths].map(([name, d]) => svg('path', { d, style: `stroke: ${colour(name)}`, 'stroke-width': Math.max(0.8, Math.min(3, 16 * scale)) })));

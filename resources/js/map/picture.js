@@ -1,3 +1,4 @@
+import { counted } from '../counted.js';
 import { Shape } from './shape.js';
 import { colour, setAttributes } from '../plan/element.js';
 import { beside, label, svg } from './draw.js';
@@ -6,6 +7,8 @@ import { Ways } from './ways.js';
 /** Under this size type cannot be read: branches are drawn as strokes. */
 const COARSE = 0.34;
 const SPARE = 0.3;
+/** Of a topic that is not on the map yet: about where and how large it will be. */
+const GUESS = { out: 1, isMirrored: false, start: 15, width: 0, height: 22, size: 15, reach: 20, isGuess: true };
 
 /**
  * The map as it is drawn: a tree for screen readers, of which only what is in sight is in the page.
@@ -89,9 +92,6 @@ export class Picture {
 
     tint(id) {
         const { shapes } = this.sections.get(id);
-        if (this.told.look.arrangement === 'round') {
-            return svg('path', { class: 'tint', '--d': colour(shapes[0].dye), d: shapes.map(({ x, y, reach, cos, sin }) => `M${x.toFixed()} ${y.toFixed()}l${(reach * cos).toFixed()} ${(reach * sin).toFixed()}`).join('') });
-        }
         const [left, top, right, bottom] = this.bounds(shapes);
         return svg('rect', { class: 'tint', '--d': colour(shapes[0].dye), x: left - 12, y: top - 6, width: right - left + 24, height: bottom - top + 12, rx: 12 });
     }
@@ -202,9 +202,9 @@ export class Picture {
             node.dataset.id = shape.id;
             this.drawn.set(shape.id, node);
         }
-        if (node.shape !== shape || node.flipped !== shape.isFlipped) {
+        if (node.shape !== shape || node.mirrored !== shape.isMirrored) {
             node.shape = shape;
-            node.flipped = shape.isFlipped;
+            node.mirrored = shape.isMirrored;
             node.badge?.remove();
             node.badge = shape.isMain || shape.inside ? this.over.appendChild(beside(shape)) : null;
             node.badge?.style.setProperty('--d', colour(shape.dye));
@@ -253,7 +253,8 @@ export class Picture {
             this.stalks.set(shape.id, path);
         }
         const { at } = this.sections.get(shape.section);
-        const placed = `translate(${at[0]}px, ${at[1]}px) rotate(${at[2]}rad) scale(${at[3] ? -1 : 1}, 1)`;
+        const [x, y, isMirrored] = at;
+        const placed = `translate(${x}px, ${y}px) scale(${isMirrored ? -1 : 1}, 1)`;
         if (path.shape !== shape) {
             path.shape = shape;
             path.setAttribute('d', shape.stalk);
@@ -271,17 +272,20 @@ export class Picture {
             return;
         }
         this.hasCoarse = true;
-        this.coarseLayer.replaceChildren(...[...this.sections.values()].flatMap(({ at, shapes }) => {
+        this.coarseLayer.replaceChildren(...[...this.sections.values()].flatMap(({ at: [x, y, isMirrored], shapes }) => {
             const strokes = new Map();
             const stalks = [];
             for (const shape of shapes) {
                 const key = `${shape.dye} ${Math.round(shape.height)}`;
-                const [x1, x2] = [shape.start, shape.start + shape.width];
-                strokes.set(key, `${strokes.get(key) ?? ''}M${(shape.x + x1 * shape.cos).toFixed()} ${(shape.y + x1 * shape.sin).toFixed()}L${(shape.x + x2 * shape.cos).toFixed()} ${(shape.y + x2 * shape.sin).toFixed()}`);
+                const [from, to] = [shape.start, shape.start + shape.width].map((along) => `${(shape.x + along * shape.out).toFixed()} ${shape.y.toFixed()}`);
+                strokes.set(key, `${strokes.get(key) ?? ''}M${from}L${to}`);
                 stalks.push(shape.stalk);
             }
             return [
-                svg('path', { class: 'stalk', d: stalks.join(''), transform: `translate(${at[0]} ${at[1]}) rotate(${(at[2] * 180) / Math.PI}) scale(${at[3] ? -1 : 1} 1)`, style: `stroke: ${colour(shapes[0].dye)}; stroke-width: 3` }),
+                svg('path', {
+                    class: 'stalk', d: stalks.join(''), transform: `translate(${x} ${y}) scale(${isMirrored ? -1 : 1} 1)`,
+                    style: `stroke: ${colour(shapes[0].dye)}; stroke-width: 3`,
+                }),
                 ...[...strokes].map(([key, d]) => svg('path', { class: 'blur', d, '--d': colour(key.split(' ')[0]), 'stroke-width': Number(key.split(' ')[1]) * 0.55 })),
             ];
         }));
@@ -307,7 +311,10 @@ export class Picture {
             }
             const [words] = tree.figures.get(id) ?? [0];
             // What can be read, in the order in which it stands there; then what only a picture tells.
-            const said = [shape.number, topic.title || 'Untitled topic', topic.kind === 'section' ? '' : topic.kind, topic.flag?.replace('-', ' '), words ? `${words.toLocaleString('en')} words` : '', topic.flag && 'flagged', topic.noted && 'with a note', shape.inside && `${shape.inside} inside`].filter(Boolean).join(' ');
+            const said = [
+                shape.number, topic.title || 'Untitled topic', topic.kind === 'section' ? '' : topic.kind, topic.flag?.replace('-', ' '), words ? counted(words, 'word') : '',
+                topic.flag && 'flagged', topic.noted && 'with a note', shape.inside && `${shape.inside} inside`,
+            ].filter(Boolean).join(' ');
             setAttributes(node, { 'aria-level': shape.level, 'aria-setsize': siblings.length, 'aria-posinset': siblings.indexOf(id) + 1, 'aria-selected': outline.marked.has(id), 'aria-expanded': parts.length ? !shape.inside : null, 'aria-label': said });
         }
         for (const [id, path] of this.stalks) {
@@ -346,7 +353,7 @@ export class Picture {
     shapeFor(id) {
         const spot = this.tree.get(id)?.spot?.split(',').map(Number);
         if (spot) {
-            return { x: spot[0], y: spot[1], turn: 0, cos: 1, sin: 0, isFlipped: false, start: 15, width: 0, height: 22, size: 15, reach: 20, level: 2, isGuess: true };
+            return { ...GUESS, x: spot[0], y: spot[1], level: 2 };
         }
         // After the nearest sibling that is on the map, one below the other; else inside its parent.
         const { parent } = this.tree.get(id);
@@ -354,10 +361,10 @@ export class Picture {
         const distance = before.findIndex((one) => this.shapes.has(one));
         const known = this.shapes.get(before[distance]) ?? this.shapes.get(parent);
         if (!known) {
-            return this.tree.get(id) ? { x: 0, y: 60, turn: 0, cos: 1, sin: 0, isFlipped: false, start: 15, width: 0, height: 22, size: 15, reach: 20, level: 1, isGuess: true } : null;
+            return this.tree.get(id) ? { ...GUESS, x: 0, y: 60, level: 1 } : null;
         }
         const [along, aside] = distance < 0 ? [known.reach + 50, before.length * 28] : [0, known.height + 4 + distance * 28];
-        return { ...known, width: 0, indent: 0, lines: [], x: known.x + along * known.cos - (known.isMirrored ? -aside : aside) * known.sin, y: known.y + along * known.sin + (known.isMirrored ? -aside : aside) * known.cos, isGuess: true };
+        return { ...known, width: 0, indent: 0, lines: [], x: known.x + along * known.out, y: known.y + aside, isGuess: true };
     }
 
     closeField() {
@@ -380,9 +387,9 @@ export class Picture {
         const scale = Math.max(0.8, Math.min(1.6, view.k));
         const indent = shape.indent || 0;
         const width = Math.max(200, Math.min(640, (shape.width - indent) * view.k + 60, 640));
-        const along = shape.start + (shape.isFlipped ? shape.width : indent);
-        const [x, y] = view.apply([shape.x + along * shape.cos, shape.y + along * shape.sin]);
-        const left = Math.max(4, Math.min(this.box.clientWidth - width - 4, x - 6 - (Math.abs(shape.cos) < 0.5 ? width / 2 : 0)));
+        const along = shape.start + (shape.isMirrored ? shape.width : indent);
+        const [x, y] = view.apply([shape.x + along * shape.out, shape.y]);
+        const left = Math.max(4, Math.min(this.box.clientWidth - width - 4, x - 6));
         Object.assign(input.style, { left: `${left}px`, top: `${Math.max(2, y - 15 * scale)}px`, width: `${width}px`, fontSize: `${(shape.size * scale).toFixed(1)}px`, fontWeight: shape.level === 1 ? 680 : 400 });
     }
 }

@@ -57,7 +57,7 @@ export class Pictures {
         map.hands.track(event, {
             move: (e) => {
                 const [along] = shape.seen(...map.camera.point(e));
-                width = Math.round(Math.max(NARROWEST, Math.min(WIDEST, Number(value) + (shape.isFlipped ? start - along : along - start))));
+                width = Math.round(Math.max(NARROWEST, Math.min(WIDEST, Number(value) + (shape.isMirrored ? start - along : along - start))));
                 image.setAttribute('width', width);
                 image.setAttribute('height', (shape.picture[4] * width) / Number(value));
             },

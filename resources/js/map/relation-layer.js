@@ -72,7 +72,7 @@ export class RelationLayer {
     /** From the handle of a topic to another one. */
     pull(event, id) {
         const shape = this.map.picture.shapes.get(id);
-        const [x, y] = [shape.x + shape.reach * shape.cos, shape.y + shape.reach * shape.sin];
+        const [x, y] = [shape.x + shape.reach * shape.out, shape.y];
         this.map.hands.track(event, {
             move: (e) => {
                 const [toX, toY] = this.map.camera.point(e);

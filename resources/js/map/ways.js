@@ -1,5 +1,4 @@
-const QUARTER = Math.PI / 2;
-const DIRECTIONS = { right: 0, down: 1, left: 2, up: 3 };
+const DIRECTIONS = { right: [1, 0], down: [0, 1], left: [-1, 0], up: [0, -1] };
 
 /**
  * The topic to which an arrow key goes. Seen from a topic its parts lie in the direction in which
@@ -28,20 +27,17 @@ export class Ways {
     /** @returns the id, or null where nothing is on that side */
     go(id, direction) {
         const shape = this.shapes.get(id);
-        const wanted = DIRECTIONS[direction];
-        const outward = ((Math.round(shape.turn / QUARTER) % 4) + 4) % 4;
-        const next = (outward + (shape.isMirrored ? 3 : 1)) % 4;
         const relative = {
-            [outward]: () => this.nearestPart(shape),
-            [(outward + 2) % 4]: () => this.parents.get(id),
-            [next]: () => this.sibling(shape, 1),
-            [(next + 2) % 4]: () => this.sibling(shape, -1),
-        }[wanted]();
-        return relative ?? this.nearest(shape, wanted);
+            [shape.isMirrored ? 'left' : 'right']: () => this.nearestPart(shape),
+            [shape.isMirrored ? 'right' : 'left']: () => this.parents.get(id),
+            down: () => this.sibling(shape, 1),
+            up: () => this.sibling(shape, -1),
+        }[direction]();
+        return relative ?? this.nearest(shape, direction);
     }
 
     nearestPart(shape) {
-        const [x, y] = [shape.x + shape.reach * shape.cos, shape.y + shape.reach * shape.sin];
+        const [x, y] = [shape.x + shape.reach * shape.out, shape.y];
         const distance = (id) => Math.hypot(this.shapes.get(id).x - x, this.shapes.get(id).y - y);
         return (this.parts.get(shape.id) ?? []).reduce((best, id) => (best === null || distance(id) < distance(best) - 0.01 ? id : best), null);
     }
@@ -54,7 +50,7 @@ export class Ways {
     }
 
     nearest(shape, direction) {
-        const [cos, sin] = [[1, 0], [0, 1], [-1, 0], [0, -1]][direction];
+        const [cos, sin] = DIRECTIONS[direction];
         let best = null;
         let least = Infinity;
         for (const other of this.shapes.values()) {
