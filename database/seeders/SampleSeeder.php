@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Models\User;
+use App\Store\PersonalState;
+use App\Store\PlanPictures;
 use App\Store\PlanStore;
 use App\Store\WorkFolder;
 use Embrel\Archive\Shelf;
@@ -35,12 +37,24 @@ final class SampleSeeder
         $user = User::query()->firstOrCreate(['email' => config('embrel.sample_email')], ['name' => 'Ada Marsh', 'password' => bin2hex(random_bytes(16)), 'time_zone' => 'Europe/London']);
         foreach (array_reverse(require __DIR__ . '/plans/plans.php') as $given) {
             if (!$user->allPlans()->where('title', $given['title'])->exists()) {
-                $this->store->create($user, $this->plan($given))->update(['changed_at' => now()->subHours($given['hours_ago'])]);
+                $row = $this->store->create($user, $this->plan($given));
+                $row->update(['changed_at' => now()->subHours($given['hours_ago'])]);
+                foreach ($given['pictures'] ?? [] as $picture) {
+                    (new PlanPictures($row->id))->keepFile(self::file($picture['file']));
+                }
+                if (isset($given['hand_over'])) {
+                    (new PersonalState())->keepHandOver($user, $row, $given['hand_over']);
+                }
             }
         }
     }
 
-    /** @param array{title: string, hours_ago: int, file: string, properties: array<string, mixed>, topics?: array<string, array<string, mixed>>, loose?: list<string>, sources?: array<string, array<string, mixed>>, targets?: list<int|null>} $given */
+    private static function file(string $picture): string
+    {
+        return __DIR__ . "/pictures/{$picture}";
+    }
+
+    /** @param array{title: string, hours_ago: int, file: string, properties: array<string, mixed>, topics?: array<string, array<string, mixed>>, loose?: list<string>, sources?: array<string, array<string, mixed>>, targets?: list<int|null>, pictures?: array<string, array{file: string, behind: int, caption: string, alt: string}>, hand_over?: array<string, mixed>} $given */
     public function plan(array $given): Plan
     {
         $in = fopen(__DIR__ . '/plans/' . $given['file'], 'r') ?: throw new \RuntimeException("{$given['file']} is missing.");
@@ -61,11 +75,31 @@ final class SampleSeeder
                 $edit->put($topic->with(['target' => Target::of($target)] + self::fields($given['topics'][$topic->title] ?? [])));
             }
         }
+        foreach ($edit->done()->topics as $topic) {
+            $picture = $given['pictures'][$topic->title] ?? null;
+            if ($picture !== null && $topic->note !== null) {
+                $edit->put($topic->withNote(self::pictured($topic->note, $picture, $this->ids->next())));
+            }
+        }
         foreach ($given['loose'] ?? [] as $title) {
             $edit->append(new Topic($this->ids->next(), $title), Plan::TRAY);
         }
 
         return $this->cited($edit->done(), $given['sources'] ?? []);
+    }
+
+    /**
+     * A note with a picture behind so many of its blocks.
+     *
+     * @param array{file: string, behind: int, caption: string, alt: string} $picture
+     */
+    private static function pictured(Note $note, array $picture, string $id): Note
+    {
+        $node = new Node('picture', ['id' => $id, 'picture' => (string) hash_file('sha256', self::file($picture['file'])), 'width' => 640, 'caption' => $picture['caption'], 'alt' => $picture['alt']]);
+        $blocks = array_values($note->blocks);
+        array_splice($blocks, $picture['behind'], 0, [$node]);
+
+        return Note::of($blocks);
     }
 
     /**

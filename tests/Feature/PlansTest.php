@@ -211,4 +211,16 @@ final class PlansTest extends TestCase
         $this->putJson("/plans/{$this->row->id}/folds", ['folded' => []])->assertNoContent();
         $this->get("/plans/{$this->row->id}")->assertSee('"folds":[]', false);
     }
+
+    public function testTheSampleReportIsARealDraftAndTheBookHasItsFirstMonth(): void
+    {
+        app(SampleSeeder::class)->run();
+        $report = Plan::query()->where('title', 'Bringing Back the Tide')->sole();
+        $this->actingAs($report->owner);
+        $html = $this->get("/plans/{$report->id}/hand-over/file?format=html&figures=1")->assertOk()->streamedContent();
+        self::assertSame(2, preg_match_all('/<figure[^>]*>\s*<img [^>]*alt="[^"]{20,}"[^>]*>\s*<figcaption>Figure \d\. [^<]{10,}<\/figcaption>/', $html));
+        $book = Plan::query()->where('title', 'A Year at the Bell Foundry')->sole();
+        $january = $this->get("/plans/{$book->id}/hand-over/file?format=md")->assertOk()->streamedContent();
+        self::assertGreaterThan(500, str_word_count(explode('February', $january)[1] ?? ''), 'The first chapter has text.');
+    }
 }

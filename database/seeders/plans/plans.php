@@ -9,6 +9,11 @@ return [
         'hours_ago' => 0,
         'properties' => ['subtitle' => 'Restoring the salt marsh at Harrow Creek', 'author' => 'Ada Marsh', 'form' => 'report', 'subject' => 'Coastal ecology', 'target' => 3600, 'due' => '+21 days'],
         'targets' => [500, 600, 1100, 700, 400, 300],
+        'pictures' => [
+            'Choosing the breach sites' => ['file' => 'creek.png', 'behind' => 1, 'caption' => 'The creek and its walls, with the two places where the bank would be opened', 'alt' => 'A map: the wall of 1887 runs straight across the bed of the old creek; a first breach where it crosses the creek, a second at the creek by Teal End that still floods, and a new bank around the land between them.'],
+            'Plants of the upper marsh' => ['file' => 'marsh.png', 'behind' => 1, 'caption' => 'A section through the marsh at spring tide', 'alt' => 'From the sea to the wall the ground rises from mudflat through lower and middle to upper marsh; the spring tide stands at the foot of the wall, mean high water covers the lower marsh.'],
+        ],
+        'hand_over' => ['figures' => '1'],
         'topics' => [
             'Pell on siltation rates' => ['kind' => 'quote'],
             'Ask Pell for the 1994 field books' => ['kind' => 'aside', 'flag' => 'waiting'],
