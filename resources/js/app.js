@@ -2,7 +2,7 @@ import Alpine from '@alpinejs/csp';
 import intake from './intake.js';
 import handOver from './hand-over.js';
 import { dropFiles } from './drop-files.js';
-import { start } from './plans.js';
+import { cardMenus, start } from './plans.js';
 import wayBack from './way-back.js';
 
 Alpine.data('intake', intake);
@@ -13,6 +13,7 @@ Alpine.start();
 
 if (document.querySelector('.list-wrap')) {
     dropFiles();
+    cardMenus();
 }
 // A time in the person's own zone, as the browser knows it.
 for (const field of document.querySelectorAll('input[data-time-zone]')) {

@@ -27,6 +27,7 @@ export default function handOver() {
         isWorking: false,
         isLong: false,
         error: '',
+        isChoosing: false,
         init() {
             this.format = this.$root.dataset.format;
             this.draftStyle = this.$root.querySelector('[name=draft_style]').value;
@@ -35,6 +36,21 @@ export default function handOver() {
             this.$refs.stage.addEventListener('scroll', () => this.more(), { passive: true });
             this.$refs.preview.addEventListener('click', (event) => this.turnTo(event));
             this.look();
+            // The keyboard begins at the first choice, unless something has taken it already.
+            if (document.activeElement === document.body && matchMedia('(min-width: 768px)').matches) {
+                this.$root.querySelector('[name=format]:checked')?.focus({ preventScroll: true });
+            }
+        },
+        /** On a small screen the choices open over the pages. */
+        openChoices() {
+            this.isChoosing = true;
+            this.$nextTick(() => this.$root.querySelector('[name=format]:checked')?.focus({ preventScroll: true }));
+        },
+        closeChoices() {
+            if (this.isChoosing) {
+                this.isChoosing = false;
+                this.$nextTick(() => this.$refs.opener.focus());
+            }
         },
         get isOpml() {
             return this.format === 'opml';
@@ -50,6 +66,12 @@ export default function handOver() {
         },
         get isText() {
             return this.format === 'txt' || this.format === 'csv';
+        },
+        get isNumberedOutline() {
+            return this.format === 'txt';
+        },
+        get hasNotes() {
+            return !this.isMap && !this.isNumberedOutline;
         },
         get hasContents() {
             return this.isStyled || this.format === 'tex';
@@ -194,6 +216,10 @@ export default function handOver() {
             const as = (format) => {
                 const query = this.query();
                 query.set('format', format);
+                // The plain words of a draft are all of it.
+                if (format !== this.format && query.get('notes') !== '0') {
+                    query.set('text_notes', '1');
+                }
                 return fetch(`${this.$root.dataset.address}/file?${query}`).then((response) => response.text());
             };
             try {

@@ -1,3 +1,5 @@
+/** Longer than any answer takes; after that a request is as one that did not arrive. */
+const PATIENCE = 60_000;
 const token = () => document.querySelector('meta[name=csrf-token]')?.content ?? '';
 
 /** An answer that was not a success; `status` 0: the server was not reached. */
@@ -9,14 +11,16 @@ export class Refusal extends Error {
     }
 }
 
-/** Sends JSON or a form and returns the decoded answer, or null for an empty one. */
-export async function send(method, address, body = null) {
+/** Sends JSON or a form and returns the decoded answer, or null for an empty one. `options`: of `fetch`, as `keepalive` for what outlives the page. */
+export async function send(method, address, body = null, options = {}) {
     const isForm = body instanceof FormData;
     let response;
     try {
         response = await fetch(address, {
             method,
             credentials: 'same-origin',
+            ...options,
+            ...(isForm ? {} : { signal: AbortSignal.timeout(PATIENCE) }),
             headers: {
                 Accept: 'application/json', 'X-CSRF-TOKEN': token(), 'X-Requested-With': 'XMLHttpRequest',
                 ...(body && !isForm ? { 'Content-Type': 'application/json' } : {}),

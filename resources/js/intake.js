@@ -1,3 +1,4 @@
+import { counted } from './counted.js';
 import { send } from './http.js';
 import { follow } from './task.js';
 import { waiting } from './upload.js';
@@ -13,13 +14,18 @@ export default function intake() {
         text: '',
         title: '',
         into: '',
+        under: '',
+        places: [],
         depth: '60',
         stripNumbers: false,
         descriptions: true,
         lists: false,
         markdown: false,
+        markdownWasSet: false,
         notes: true,
+        keepsLeftOut: false,
         firstIsTitle: false,
+        titleWasSet: false,
         boldLines: false,
         boldWasSet: false,
         several: [],
@@ -33,10 +39,15 @@ export default function intake() {
         ticket: 0,
         init() {
             this.into = this.$root.dataset.into ?? '';
-            for (const name of ['stripNumbers', 'descriptions', 'lists', 'markdown', 'notes', 'firstIsTitle', 'depth']) {
+            for (const name of ['stripNumbers', 'descriptions', 'lists', 'notes', 'keepsLeftOut', 'depth']) {
                 this.$watch(name, () => this.look());
             }
-            this.$watch('boldLines', () => this.boldChanged());
+            // What is recognised by itself is shown as recognised, and holds as chosen once it was chosen.
+            for (const [name, wasSet] of [['boldLines', 'boldWasSet'], ['markdown', 'markdownWasSet'], ['firstIsTitle', 'titleWasSet']]) {
+                this.$watch(name, () => this.chose(name, wasSet));
+            }
+            this.$watch('into', () => this.findPlaces(''));
+            this.findPlaces(this.$root.dataset.under ?? '');
             this.$watch('title', () => this.lookSoon());
             this.$watch('text', () => this.lookSoon());
             if (this.$root.dataset.waits) {
@@ -80,23 +91,34 @@ export default function intake() {
             return !!this.seen && !this.busy;
         },
         get rows() {
-            return (this.seen?.rows ?? []).map((row, i) => ({ ...row, key: i, name: row.title || 'Untitled', style: `--l:${row.level - 1};--d:var(--${row.dye})`, kind: row.level === 1 ? 'main' : '', note: row.words ? `note, ${row.words} ${row.words === 1 ? 'word' : 'words'}` : '' }));
+            return (this.seen?.rows ?? []).map((row, i) => ({
+                ...row, key: i, name: row.title || 'Untitled', style: `--l:${row.level - 1};--d:var(--${row.dye})`, kind: row.level === 1 ? 'main' : '',
+                note: row.words ? `note, ${counted(row.words, 'word')}` : '',
+            }));
         },
         get summary() {
-            const pictures = this.seen.pictures ? `, ${this.seen.pictures} ${this.seen.pictures === 1 ? 'picture' : 'pictures'}` : '';
-            return `${this.seen.count.toLocaleString('en')} ${this.seen.count === 1 ? 'topic' : 'topics'}, ${this.seen.words.toLocaleString('en')} words in notes${pictures}`;
+            const pictures = this.seen.pictures ? `, ${counted(this.seen.pictures, 'picture')}` : '';
+            return `${counted(this.seen.count, 'topic')}, ${counted(this.seen.words, 'word')} in notes${pictures}`;
         },
         get opening() {
-            return this.seen.opening ? `Opening note, ${this.seen.opening.toLocaleString('en')} ${this.seen.opening === 1 ? 'word' : 'words'}` : '';
+            return this.seen.opening ? `Opening note, ${counted(this.seen.opening, 'word')}` : '';
         },
         get rest() {
             return this.seen.count > this.seen.rows.length ? `and ${(this.seen.count - this.seen.rows.length).toLocaleString('en')} more` : '';
+        },
+        /** What could come in too, each piece with its words and its place. */
+        get leftOut() {
+            const place = (after) => (after ? `after “${after}”` : 'at the beginning');
+            return (this.seen?.leftOut ?? []).map(({ what, after, words, text }, key) => ({ key, text, says: `${counted(words, 'word')} of ${what}, ${place(after)}` }));
+        },
+        get hasLeftOut() {
+            return this.leftOut.length > 0 || this.keepsLeftOut;
         },
         get repairs() {
             return this.seen?.repairs ?? [];
         },
         get takeLabel() {
-            return this.into ? 'Take it as a branch' : 'Take it as a new plan';
+            return this.under ? 'Take it in there' : this.into ? 'Take it as a branch' : 'Take it as a new plan';
         },
         get dropLabel() {
             return this.token ? this.fileName : 'Choose files, or drop them here';
@@ -165,20 +187,36 @@ export default function intake() {
             if (this.token) {
                 send('DELETE', `/intake/files/${this.token}`).catch(() => {});
             }
-            Object.assign(this, { token: '', fileName: '', several: [], seen: null, error: '', boldWasSet: false });
+            Object.assign(this, { token: '', fileName: '', several: [], seen: null, error: '', boldWasSet: false, titleWasSet: false });
             this.look();
         },
-        boldChanged() {
-            if (this.boldIsShown !== this.boldLines) {
-                this.boldWasSet = true;
+        chose(name, wasSet) {
+            if (this.shown?.[name] !== this[name]) {
+                this[wasSet] = true;
                 this.look();
+            }
+        },
+        /** The topics below which it can come. */
+        async findPlaces(under) {
+            const { into } = this;
+            this.places = [];
+            this.under = '';
+            const answer = into ? await send('GET', `/plans/${into}/place-names`).catch(() => null) : null;
+            if (answer && this.into === into) {
+                const short = (name) => (name.length > 60 ? `${name.slice(0, 59)}…` : name);
+                this.places = answer.places.map(({ id, level, name }) => ({ id, name: '\u2003'.repeat(Math.min(level, 6) - 1) + short(name) }));
+                // The list must stand before one of it can be chosen.
+                this.$nextTick(() => { this.under = under; });
             }
         },
         form(others = {}) {
             const form = new FormData();
             const given = {
-                ...(this.token ? { token: this.token } : { text: this.text }), title: this.title, strip_numbers: this.stripNumbers, descriptions: this.descriptions, lists: this.lists, markdown: this.markdown,
-                notes: this.notes, first_is_title: this.firstIsTitle, depth: this.depth, ...(this.boldWasSet ? { bold_lines: this.boldLines } : {}), ...(this.into ? { into: this.into } : {}), ...others,
+                ...(this.token ? { token: this.token } : { text: this.text }), title: this.title, depth: this.depth,
+                strip_numbers: this.stripNumbers, descriptions: this.descriptions, lists: this.lists, notes: this.notes, left_out: this.keepsLeftOut,
+                ...(this.markdownWasSet && { markdown: this.markdown }), ...(this.titleWasSet && { first_is_title: this.firstIsTitle }),
+                ...(this.boldWasSet && { bold_lines: this.boldLines }), ...(this.into && { into: this.into }), ...(this.under && { under: this.under }),
+                ...others,
             };
             for (const [name, value] of Object.entries(given)) {
                 form.append(name, value === true ? '1' : (value === false ? '0' : value));
@@ -212,8 +250,12 @@ export default function intake() {
                 const seen = await this.work('Reading', () => send('POST', '/intake/preview', this.form()));
                 if (ticket === this.ticket) {
                     this.seen = seen;
-                    this.boldIsShown = this.boldWasSet ? this.boldLines : seen.boldAreTaken;
-                    this.boldLines = this.boldIsShown;
+                    this.shown = {
+                        boldLines: this.boldWasSet ? this.boldLines : seen.boldAreTaken,
+                        markdown: this.markdownWasSet ? this.markdown : seen.isMarkdown,
+                        firstIsTitle: this.titleWasSet ? this.firstIsTitle : seen.firstIsTitle,
+                    };
+                    Object.assign(this, this.shown);
                 }
             } catch (error) {
                 if (ticket === this.ticket) {

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Plan;
 use App\Models\User;
 use Illuminate\Auth\Notifications\ResetPassword;
+use Illuminate\Routing\Middleware\ThrottleRequests;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Notification;
 
@@ -73,5 +74,24 @@ final class AccountTest extends TestCase
         $this->put('/account/password', ['current_password' => 'a long secret', 'password' => 'another one'])->assertSessionHas('said');
         self::assertTrue(Auth::validate(['email' => 'ada@example.org', 'password' => 'another one']));
         self::assertSame('Asia/Tokyo', $this->user->fresh()?->time_zone);
+    }
+
+    public function testSigningInLeadsBackToTheViewThatOneWasIn(): void
+    {
+        $this->withoutMiddleware(ThrottleRequests::class);
+        foreach (['', '/gather', '/map', '/notes', '/sources', '/sorting-out', '/history', '/hand-over'] as $view) {
+            $to = "/plans/{$this->row->id}{$view}";
+            Auth::logout();
+            $this->get($to)->assertRedirect('/sign-in');
+            $this->post('/sign-in', ['email' => 'ada@example.org', 'password' => 'a long secret'])->assertRedirect($to);
+            Auth::logout();
+            $this->get('/sign-in?' . http_build_query(['to' => $to]))->assertOk();
+            $this->post('/sign-in', ['email' => 'ada@example.org', 'password' => 'a long secret'])->assertRedirect($to);
+        }
+        foreach (['//other.example', 'https://other.example/plans', "/plans/{$this->row->id}/../../x", '/plans'] as $elsewhere) {
+            Auth::logout();
+            $this->get('/sign-in?' . http_build_query(['to' => $elsewhere]))->assertOk();
+            $this->post('/sign-in', ['email' => 'ada@example.org', 'password' => 'a long secret'])->assertRedirect('/plans');
+        }
     }
 }

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { findings, planOf } from './writer.js';
+import { expect } from '@playwright/test';
+import { findings, planOf, test } from './writer.js';
 
 const noted = (page, text) => page.getByRole('textbox', { name: 'Note', exact: true }).getByText(text);
 
@@ -130,6 +130,21 @@ test('branches go from plan to plan with their notes', async ({ page, context })
     expect(writer.problems).toEqual([]);
 });
 
+test('of a branch whose plan cannot be reached the titles come in', async ({ page, context }) => {
+    const writer = await planOf(page, 'Of another person', 'Take me', '\tWith this');
+    await writer.mark(/1 Take me/);
+    await writer.type('[Control+c]');
+    await writer.saved();
+    await context.clearCookies();
+    const other = await planOf(page, 'Of mine', 'Here');
+    other.expectRefused(/^404 POST .*\/copies$/);
+    writer.expectRefused(/^404 POST .*\/copies$/);
+    await other.mark(/1 Here/);
+    await other.type('[Control+v]');
+    await other.expectOutline('1 Here\n  1.1 Take me\n    1.1.1 With this');
+    await expect(page.getByText('The plan that it is from cannot be reached. Its titles came in.')).toBeVisible();
+});
+
 test('what is cut comes back as itself; what is duplicated keeps its note', async ({ page, context }) => {
     await context.grantPermissions(['clipboard-read', 'clipboard-write']);
     const writer = await planOf(page, 'Scissors', 'A', '\tA1', 'B');
@@ -225,7 +240,6 @@ test('one branch alone, or the rest dimmed; it survives a reload', async ({ page
     await expect(page.getByText('3 found')).toBeVisible();
     await writer.type('[Escape]');
     await writer.saved();
-    await page.waitForTimeout(600);
     await page.reload();
     await writer.expectOutline('1.1.1 A1a\n1.1.2 New');
     await page.getByRole('navigation', { name: 'Way back' }).getByRole('button', { name: '1 A' }).click();
@@ -233,7 +247,6 @@ test('one branch alone, or the rest dimmed; it survives a reload', async ({ page
     await page.getByRole('button', { name: 'Dim the rest' }).click();
     await writer.expectOutline('1 A\n  1.1 A1\n    1.1.1 A1a\n    1.1.2 New\n2 B\n  2.1 B1');
     await expect(page.locator('.row.is-dim')).toHaveCount(2);
-    await page.waitForTimeout(600);
     await page.reload();
     await expect(page.locator('.row.is-dim')).toHaveCount(2);
     await writer.type('[Escape]');
@@ -250,7 +263,6 @@ test('folding by level and by branch is kept; flags are filtered; numbers are se
     await writer.expectOutline('1 A\n2 B');
     await expect(writer.row(/1 A 2 inside/)).toHaveAttribute('aria-expanded', 'false');
     await writer.saved();
-    await page.waitForTimeout(600);
     await page.reload();
     await writer.expectOutline('1 A\n2 B');
     await writer.inPanel('to check');

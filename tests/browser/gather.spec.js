@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { findings, planOf } from './writer.js';
+import { expect } from '@playwright/test';
+import { findings, planOf, test } from './writer.js';
 
 test('ideas come in by the keyboard alone, and each is kept at once', async ({ page, context }) => {
     const writer = await planOf(page, 'Ideas', 'A', 'B');
@@ -181,4 +181,68 @@ test('axe finds nothing: gather, while ideas are sorted', async ({ page }) => {
     await writer.type('[Shift+Digit1]');
     await expect(page.getByRole('button', { name: /^Here/ })).toBeVisible();
     expect(await findings(page)).toEqual([]);
+});
+
+test('two digits hang on when they were pressed, not on when a busy page comes to them; after 0 they hang on no time', async ({ page }) => {
+    const writer = await planOf(page, 'Busy', ...Array.from({ length: 12 }, (_, i) => `S${i + 1}`));
+    await writer.view('Gather');
+    await writer.type('to twelve', '[Enter]', 'to two', '[Enter]', 'to one', '[Enter]', '[ArrowDown]');
+    await writer.expectIdeas('to one *', 'to two', 'to twelve');
+    const client = await page.context().newCDPSession(page);
+    const press = (digit) => ['keyDown', 'keyUp'].map((type) => client.send('Input.dispatchKeyEvent', { type, key: digit, code: `Digit${digit}`, text: type === 'keyDown' ? digit : undefined, windowsVirtualKeyCode: 48 + Number(digit) }));
+    const busy = page.evaluate(() => { for (const end = performance.now() + 4000; performance.now() < end;); });
+    await new Promise((after) => setTimeout(after, 300));
+    const pressed = press('1');
+    await new Promise((after) => setTimeout(after, 2000));
+    pressed.push(...press('2'));
+    await Promise.all([busy, ...pressed]);
+    await writer.expectIdeas('to twelve *');
+    await writer.type('0', '1');
+    await expect(page.getByText('1, then Enter')).toBeVisible();
+    await page.waitForTimeout(1500);
+    await writer.type('2', '[Enter]');
+    await writer.expectIdeas();
+    await writer.view('Outline');
+    for (const [section, idea] of [['1 S1', '1.1 to one'], ['2 S2', '2.1 to two'], ['12 S12', '12.1 to twelve']]) {
+        await expect(writer.row(new RegExp(`^${idea}`)), section).toBeVisible();
+    }
+});
+
+test('a second button on an idea, and a long press, open what can be done with it', async ({ page, browser }) => {
+    const writer = await planOf(page, 'Asked', 'A', 'B');
+    await writer.view('Gather');
+    await writer.type('Silt', '[Enter]', 'Mud', '[Enter]');
+    await page.getByRole('option', { name: /Silt/ }).click({ button: 'right' });
+    await expect(page.getByRole('dialog', { name: /Silt/ })).toBeVisible();
+    await writer.type('[Escape]');
+    await writer.saved();
+    const context = await browser.newContext({ storageState: await page.context().storageState(), viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+    const phone = await context.newPage();
+    await phone.goto(page.url());
+    const box = await phone.getByRole('option', { name: /Mud/ }).boundingBox();
+    const touch = await context.newCDPSession(phone);
+    await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [{ x: box.x + 40, y: box.y + box.height / 2 }] });
+    await expect(phone.getByRole('dialog', { name: /Mud/ })).toBeVisible();
+    await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+    await expect(phone.getByRole('dialog', { name: /Mud/ })).toBeVisible();
+    await context.close();
+});
+
+test('an idea that was just typed is what the next key sends, however late the server answers', async ({ page }) => {
+    const writer = await planOf(page, 'Late', 'A', 'B');
+    await writer.view('Gather');
+    await page.route(/\/plans\//, async (route) => {
+        await new Promise((after) => setTimeout(after, 700));
+        await route.continue().catch(() => {});
+    });
+    await writer.type('to a', '[Enter]', '[ArrowDown]', '1', '[Escape]');
+    await page.getByRole('textbox', { name: 'An idea' }).focus();
+    await writer.type('a source', '[Enter]', '[ArrowDown]', 's');
+    await page.getByRole('textbox', { name: 'An idea' }).focus();
+    await writer.type('to b', '[Enter]', '[ArrowDown]', '2');
+    await writer.expectIdeas();
+    await writer.saved();
+    await expect(page.getByRole('button', { name: '1 source', exact: true })).toBeVisible();
+    await writer.view('Outline');
+    await writer.expectOutline('1 A\n  1.1 to a\n2 B\n  2.1 to b');
 });

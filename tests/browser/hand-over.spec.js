@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { findings, Writer } from './writer.js';
+import { findings, test, Writer } from './writer.js';
 
 const part = (file, name) => execFileSync('unzip', ['-p', file, name], { encoding: 'utf8' });
 
@@ -55,7 +55,7 @@ test('the pages follow each choice, lead to each other, and say what is left out
 
 test('every format comes as a file', async ({ page }, info) => {
     const writer = await atHandOver(page);
-    const starts = { 'Word processor docx': 'PK', 'OpenDocument odt': 'PK', 'PDF pdf': '%PDF', 'Web page html': '<!doctype html>', 'Web pages zip': 'PK', 'E-book epub': 'PK', 'Markdown md': '# The Sea Wall', 'LaTeX tex': '\\documentclass', 'Numbered text txt': 'The Sea Wall', 'Outline file opml': '<?xml', 'Table csv': 'level,number' };
+    const starts = { 'Word processor docx': 'PK', 'OpenDocument odt': 'PK', 'PDF pdf': '%PDF', 'Web page html': '<!doctype html>', 'Web pages zip': 'PK', 'E-book epub': 'PK', 'Markdown md': '# The Sea Wall', 'LaTeX tex': '\\documentclass', 'Numbered outline txt': 'The Sea Wall', 'Outline file opml': '<?xml', 'Table csv': 'level,number' };
     for (const [name, start] of Object.entries(starts)) {
         await format(page, name);
         await expect(page.getByRole('link', { name: 'Download the draft' })).toHaveAttribute('href', new RegExp(`format=${{ zip: 'pages' }[name.split(' ').pop()] ?? name.split(' ').pop()}\\b`));
@@ -101,6 +101,7 @@ test('a template of one’s own is used, and which of its styles is for what can
     await expect(page.getByRole('link', { name: 'Download the draft' })).toHaveAttribute('href', /template=\w{26}/);
     const draft = part(await downloaded(page, info), 'word/document.xml');
     expect(draft).toMatch(/<w:pStyle w:val="Code"\/>(?:(?!<\/w:p>).)*quoted here/);
+    writer.expectRefused(/^422 POST .*templates$/);
     await page.locator('input[accept*=".dotx"]').setInputFiles({ name: 'broken.docx', mimeType: 'application/octet-stream', buffer: Buffer.from('nothing') });
     await expect(page.getByRole('alert').filter({ hasText: 'This template cannot be used' })).toBeVisible();
     expect(writer.problems).toEqual([]);
@@ -136,7 +137,7 @@ test('the text goes to the clipboard with its formatting, the outline as it is',
     await expect(page.getByRole('button', { name: 'Copied' })).toBeVisible();
     expect(await copied('text/plain')).toContain('1.1 Tide in detail');
     expect(await copied('text/html')).toMatch(/<h3[^>]*>.*Tide in detail/);
-    await format(page, 'Numbered text txt');
+    await format(page, 'Numbered outline txt');
     await page.getByRole('button', { name: 'Copy the outline' }).click();
     await expect(page.getByRole('button', { name: 'Copied' })).toBeVisible();
     expect(await copied('text/plain')).toContain('  1.1 Tide in detail');
@@ -201,4 +202,33 @@ test('hand over works on a phone, in the dark, and with nothing in the plan', as
     expect(await findings(page)).toEqual([]);
     expect(writer.problems).toEqual([]);
     await context.close();
+});
+
+test('choices and pages stand side by side on a tablet; on a phone the pages come first, and the choices open over them', async ({ page }) => {
+    await page.setViewportSize({ width: 820, height: 1180 });
+    const writer = await atHandOver(page);
+    await expect(page.getByRole('radio', { name: 'Word document' }).or(page.getByRole('radio').first())).toBeFocused();
+    const choices = page.getByRole('form', { name: 'Choices' });
+    const first = page.getByRole('group', { name: 'Page 1' });
+    const [left, right] = [await choices.boundingBox(), await first.boundingBox()];
+    expect(left.x + left.width).toBeLessThanOrEqual(right.x + 1);
+    expect(Math.abs(left.y - right.y)).toBeLessThan(200);
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.reload();
+    await expect(first).toBeInViewport();
+    await expect(choices).toBeHidden();
+    await page.getByRole('button', { name: 'Choices' }).click();
+    await expect(choices).toBeInViewport();
+    await page.getByRole('button', { name: 'See the pages' }).click();
+    await expect(choices).toBeHidden();
+    await expect(first).toBeInViewport();
+    expect(writer.problems).toEqual([]);
+});
+
+test('one branch is handed over from its menu', async ({ page }) => {
+    const writer = await atHandOver(page);
+    await page.goto(page.url().replace('/hand-over', ''));
+    await writer.inMenu(/^2 Wall/, 'Hand over this branch…');
+    await expect(page.getByLabel('Preview').getByRole('heading', { name: /Wall in detail/ })).toBeVisible();
+    await expect(page.getByLabel('Preview')).not.toContainText('Shore');
 });

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { findings, Writer } from './writer.js';
+import { expect } from '@playwright/test';
+import { findings, planOf, test, Writer } from './writer.js';
 
 const HTML = '<title>Harrow Creek</title><h1>1. Tide</h1><p>The <b>first</b> words.</p><ul><li>a point</li></ul><h2>1.1 Mud</h2><p>deep</p><h1>2. Wall</h1>';
 const file = (name, text, mimeType = 'text/plain') => ({ name, mimeType, buffer: Buffer.from(text) });
@@ -61,6 +61,7 @@ test('bold lines are offered as headings, and can be left text', async ({ page }
 
 test('what cannot be read is said, and what can is still taken', async ({ page }) => {
     const writer = await atIntake(page);
+    writer.expectRefused(/^422 POST \/intake/);
     await page.getByLabel('File', { exact: true }).setInputFiles(file('broken.docx', 'no document'));
     await expect(page.getByRole('alert').filter({ hasText: 'not a package of that kind' })).toBeVisible();
     await expect(page.getByRole('button', { name: 'Take it as a new plan' })).toBeDisabled();
@@ -73,6 +74,7 @@ test('what cannot be read is said, and what can is still taken', async ({ page }
 
 test('several files at once make several plans; one that cannot be read does not hold up the others', async ({ page }) => {
     const writer = await atIntake(page);
+    writer.expectRefused(/^422 POST \/intake/);
     await page.getByLabel('File', { exact: true }).setInputFiles([file('One.md', '# A\n'), file('Two.docx', 'broken'), file('Three.txt', 'B\n')]);
     const list = page.getByRole('region', { name: 'Files' });
     await expect(list.getByRole('link', { name: 'Open' })).toHaveCount(2);
@@ -113,5 +115,64 @@ test('a page full of hostile things runs nothing, and its words arrive', async (
     await page.goto(`${page.url()}/hand-over`);
     await expect(page.getByLabel('Preview').getByText('Kept link')).toBeVisible();
     expect(await page.evaluate(() => window.__pwned)).toBeUndefined();
+    expect(writer.problems).toEqual([]);
+});
+
+test('what acts is in sight; the first line that holds the rest is the title, Markdown is known, and both can be said otherwise', async ({ page }) => {
+    await page.setViewportSize({ width: 1280, height: 800 });
+    const writer = await atIntake(page);
+    const text = page.getByLabel(/paste text/);
+    await expect(page.getByRole('button', { name: 'Take it as a new plan' })).toBeInViewport({ ratio: 1 });
+    await text.fill('Tide\n  Mud\n  Wall\n    * not a list');
+    await expect(page.getByRole('heading', { name: 'Tide' })).toBeVisible();
+    await expect.poll(() => tree(page)).toEqual(['Mud', 'Wall', '* not a list']);
+    const title = page.getByLabel('The first heading is the title');
+    await expect(title).toBeChecked();
+    await title.uncheck();
+    await expect.poll(() => tree(page)).toEqual(['Tide', 'Mud', 'Wall', '* not a list']);
+    await title.check();
+    await expect.poll(() => tree(page)).toEqual(['Mud', 'Wall', '* not a list']);
+    await text.fill('# Tide\n\nThe **first** words.\n\n## Mud\n\ndeep\n');
+    const markdown = page.getByLabel('It is Markdown');
+    await expect(markdown).toBeChecked();
+    await expect(page.getByText(/[34] words in notes/)).toBeVisible();
+    await markdown.uncheck();
+    await expect.poll(() => tree(page)).toContain('The **first** words.');
+    await markdown.check();
+    await expect.poll(() => tree(page)).not.toContain('The **first** words.');
+    await expect(page.getByRole('button', { name: 'Take it as a new plan' })).toBeInViewport({ ratio: 1 });
+    await page.getByRole('button', { name: 'Take it as a new plan' }).click();
+    await page.waitForURL(/plans\/\w+$/);
+    await expect(page.getByRole('button', { name: 'Tide', exact: true })).toBeVisible();
+    expect(writer.problems).toEqual([]);
+});
+
+test('what was left out of a page is counted, can be looked at, and comes in after all', async ({ page }) => {
+    const writer = await atIntake(page);
+    const html = '<nav><a href="/">Home</a> <a href="/tides">All tides of the creek</a></nav><h1 id="a">Wall</h1><p>Stone.</p>'
+        + '<div class="toc"><h2>Mud in the contents wrapper</h2><p>It is text all the same, as everything on this page is.</p></div>';
+    await page.getByLabel('File', { exact: true }).setInputFiles(file('Guide.html', html, 'text/html'));
+    await expect.poll(() => tree(page)).toEqual(['Wall', 'Mud in the contents wrapper']);
+    const left = page.getByText('6 words of what leads around the site, at the beginning');
+    await left.click();
+    await expect(page.getByText('All tides of the creek')).toBeVisible();
+    await page.getByLabel('Take in what was left out, too').check();
+    await expect(page.getByText('Opening note, 6 words')).toBeVisible();
+    await expect(left).toBeHidden();
+    await expect(page.getByText('was left out.')).toBeHidden();
+    expect(await findings(page)).toEqual([]);
+    expect(writer.problems).toEqual([]);
+});
+
+test('text comes in below a topic, from its menu, without a section around it', async ({ page }) => {
+    const writer = await planOf(page, 'Grows', 'Why', '\tStorms', 'Before');
+    await writer.inMenu(/^1 Why/, 'Take in below it…');
+    await expect(page.getByLabel('Where in it').locator('option:checked')).toHaveText('1 Why');
+    await page.getByLabel(/paste text/).fill('Fish\n\tMullet\nMud\n');
+    await page.getByRole('button', { name: 'Take it in there' }).click();
+    await page.waitForURL(/plans\/\w+$/);
+    await writer.expectOutline('1 Why\n  1.1 Storms\n  1.2 Fish\n    1.2.1 Mullet\n  1.3 Mud\n2 Before');
+    await writer.type('[Control+z]');
+    await writer.expectOutline('1 Why\n  1.1 Storms\n2 Before');
     expect(writer.problems).toEqual([]);
 });

@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
-import { expect, test } from '@playwright/test';
-import { Writer } from './writer.js';
+import { expect } from '@playwright/test';
+import { test, Writer } from './writer.js';
 
 test('from sign-up to a downloaded document', async ({ page }, info) => {
     const writer = new Writer(page);
@@ -129,6 +129,7 @@ test('text is taken in as a plan after it was shown', async ({ page }) => {
     await writer.expectOutline('1 Tide\n  1.1 Mud\n  1.2 Sand\n2 Wall');
     await page.getByRole('button', { name: 'View and plan' }).click();
     await page.getByRole('link', { name: 'Take in text or a file' }).last().click();
+    writer.expectRefused(/^422 POST \/intake/);
     await page.getByLabel('File', { exact: true }).setInputFiles({ name: 'broken.opml', mimeType: 'text/xml', buffer: Buffer.from('<opml><body><outline') });
     await expect(page.getByRole('alert').filter({ hasText: 'not well-formed or incomplete' })).toBeVisible();
     expect(writer.problems).toEqual([]);

@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { spawn } from 'node:child_process';
 import { createInterface } from 'node:readline';
-import { planOf, Writer } from './writer.js';
+import { planOf, test, Writer } from './writer.js';
 
 const MINUTE = 60_000;
 
@@ -73,6 +73,7 @@ test.describe('a server that goes away', () => {
 
     test('the database is killed amid the writing: nothing acknowledged is lost, nothing comes twice', async ({ browser }) => {
         const writer = await started(browser, 'Killed');
+        writer.expectRefused(/^50\d /);
         const lines = Array.from({ length: 40 }, (_, i) => `Line ${i + 1}`);
         let killed;
         for (const [i, line] of lines.entries()) {
@@ -94,6 +95,7 @@ test.describe('a server that goes away', () => {
 test('an expired session asks to sign in again, and then sends what was kept', async ({ page, context }) => {
     const writer = await planOf(page, 'Expired', 'A');
     await writer.mark(/1 A/);
+    writer.expectRefused(/^4(?:01|19) /);
     await context.clearCookies();
     await writer.type('[Enter]', '[End]', ' and more', '[Enter]', 'B', '[Escape]');
     await expect(page.locator('#saved')).toHaveText(/^Signed out: \d+ changes? kept here\. Sign in again$/);

@@ -1,8 +1,8 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { newId } from '../../resources/js/ids.js';
 import { fromText, toText } from '../../resources/js/plan/lines.js';
 import { ROOT, TRAY, Tree } from '../../resources/js/plan/tree.js';
-import { planOf } from './writer.js';
+import { planOf, test } from './writer.js';
 
 const ROUNDS = 120;
 

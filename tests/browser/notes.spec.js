@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { expect, test } from '@playwright/test';
-import { Writer, findings, planOf } from './writer.js';
+import { expect } from '@playwright/test';
+import { findings, planOf, test, Writer } from './writer.js';
 
 const note = (page) => page.getByRole('textbox', { name: 'Note', exact: true });
 
@@ -149,6 +149,7 @@ test('a picture comes in with its caption and description; a broken one is refus
     await page.getByLabel('Description of the picture').fill('A wall of stone');
     await writer.saved();
     expect(await findings(page)).toEqual([]);
+    writer.expectRefused(/^422 POST .*pictures$/);
     await page.getByLabel('Picture for the note').setInputFiles({ name: 'broken.png', mimeType: 'image/png', buffer: Buffer.concat([PNG.subarray(0, 30), Buffer.from('nothing')]) });
     await expect(page.getByText(/damaged|not a picture/)).toBeVisible();
     await expect(note(page).locator('img')).toHaveCount(1);

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { findings, planOf, Writer } from './writer.js';
+import { expect } from '@playwright/test';
+import { findings, planOf, test, Writer } from './writer.js';
 
 test('the keys of writing titles', async ({ page }) => {
     const writer = await planOf(page, 'Keys', 'Alpha', 'Beta gamma', '\tDelta');
@@ -223,4 +223,90 @@ test('a long title is shown whole, on as many lines as it needs, and the rows be
     await writer.mark(/1.1 Short/);
     await writer.type('[Enter]', '[End]', ` ${long}`, '[Escape]');
     await expect.poll(async () => { const [, two, three] = await boxes(); return two.height > second.height * 1.5 && Math.abs(three.y - two.y - two.height) < 1; }).toBe(true);
+});
+
+test('a second button opens the menu of what it is pressed on: a row, a source, a plan', async ({ page }) => {
+    const writer = await planOf(page, 'Asked', 'A', '\tA1', 'B');
+    await writer.row(/1\.1 A1/).click({ button: 'right' });
+    await expect(page.getByRole('dialog', { name: 'Topic: A1' })).toBeVisible();
+    await expect(writer.row(/1\.1 A1/)).toHaveAttribute('aria-selected', 'true');
+    await writer.type('[Escape]');
+    await page.getByRole('link', { name: 'Sources' }).click();
+    await writer.type('Moor, Mud, 1998', '[Enter]');
+    await page.getByRole('button', { name: 'Add to the sources' }).click();
+    await page.getByRole('list', { name: 'Sources' }).getByRole('listitem').click({ button: 'right' });
+    await expect(page.getByRole('dialog', { name: /Moor/ }).or(page.getByRole('dialog', { name: /Mud/ }))).toBeVisible();
+    await writer.type('[Escape]');
+    await writer.saved();
+    await page.goto('/plans');
+    await page.getByRole('link', { name: 'Asked', exact: true }).click({ button: 'right' });
+    await expect(page.getByRole('button', { name: /Rename/ }).first()).toBeVisible();
+});
+
+test('a new topic before, after, inside and above another, from its menu', async ({ page }) => {
+    const writer = await planOf(page, 'Around', 'A', 'B');
+    for (const [where, title] of [['before', 'Before'], ['after', 'After'], ['inside', 'Inside'], ['above', 'Above']]) {
+        await writer.inMenu(/ B$/, `New topic ${where}`);
+        await writer.type(title, '[Escape]');
+        await expect(writer.row(new RegExp(`${title}$`))).toBeVisible();
+    }
+    await writer.expectOutline('1 A\n2 Before\n3 Above\n  3.1 B\n    3.1.1 Inside\n4 After');
+});
+
+test('a row says that it has a note; one word is one word; no section of the strip is narrower than a third of its share', async ({ page }) => {
+    const writer = await planOf(page, 'Young', 'A', 'B', 'C', 'D');
+    await writer.mark(/1 A/);
+    await writer.type('n', 'Twelve words stand in this note, and in no other of them', '[Escape]');
+    await writer.mark(/2 B/);
+    await writer.type('n', 'One', '[Escape]');
+    await writer.saved();
+    await expect(writer.row(/^1 A 12 words with a note/)).toBeVisible();
+    await expect(writer.row(/^2 B 1 word with a note/)).toBeVisible();
+    const widths = await page.getByRole('navigation', { name: 'Main sections' }).getByRole('button').evaluateAll((links) => links.map((link) => link.getBoundingClientRect().width));
+    expect(Math.min(...widths)).toBeGreaterThanOrEqual(widths.reduce((a, b) => a + b) / widths.length / 3 - 1);
+});
+
+/** The colour of each row of the outline, by what stands in it. */
+const dyes = (page) => page.getByRole('treeitem').evaluateAll((rows) => Object.fromEntries(rows.map((row) => [row.querySelector('.title')?.textContent ?? row.querySelector('input').value, getComputedStyle(row).getPropertyValue('--d').trim()])));
+
+test('a dye that nobody chose goes with the main section, and one that somebody chose stays', async ({ page }) => {
+    const writer = await planOf(page, 'Dyes', 'Why', 'Before', 'Breach');
+    const before = await dyes(page);
+    expect(new Set(Object.values(before)).size).toBe(3);
+    await writer.mark(/3 Breach/);
+    await writer.type('[F2]', '[Tab]', '[Escape]');
+    await writer.expectOutline('1 Why\n2 Before\n  2.1 Breach');
+    await expect.poll(() => dyes(page)).toEqual({ ...before, Breach: before.Before });
+    await writer.saved();
+    await page.reload();
+    await expect.poll(() => dyes(page)).toEqual({ ...before, Breach: before.Before });
+    await writer.type('[Control+z]');
+    await writer.expectOutline('1 Why\n2 Before\n3 Breach');
+    await expect.poll(() => dyes(page)).toEqual(before);
+    await writer.mark(/3 Breach/);
+    await writer.type('w', 'Around', '[Escape]');
+    await expect.poll(() => dyes(page)).toMatchObject({ Around: before.Breach, Breach: before.Breach });
+    await writer.inMenu(/2 Before/, 'slate');
+    await writer.mark(/2 Before/);
+    await writer.type('[Alt+ArrowRight]');
+    await writer.expectOutline('1 Why\n  1.1 Before\n2 Around\n  2.1 Breach');
+    const after = await dyes(page);
+    expect(after.Before).not.toBe(after.Why);
+});
+
+test('a key does nothing to a neighbour of what another window has taken out', async ({ page, context }) => {
+    const writer = await planOf(page, 'Two', 'A', 'B', 'C', 'D');
+    const other = new Writer(await context.newPage());
+    await other.page.goto(page.url());
+    await other.mark(/2 B/);
+    await writer.mark(/2 B/);
+    await other.type('[Delete]');
+    await other.expectOutline('1 A\n2 C\n3 D');
+    await other.saved();
+    await writer.expectOutline('1 A\n2 C\n3 D');
+    await writer.type('[Delete]', 'u', 'j', 'l', 'q');
+    await writer.saved();
+    await writer.expectOutline('1 A\n2 C\n3 D');
+    await writer.type('[ArrowDown]');
+    await expect(writer.row(/2 C/)).toHaveAttribute('aria-selected', 'true');
 });

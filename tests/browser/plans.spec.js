@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { Writer } from './writer.js';
+import { expect } from '@playwright/test';
+import { test, Writer } from './writer.js';
 
 test('a plan starts from a pattern, is renamed, put away, deleted and brought back', async ({ page }) => {
     const writer = new Writer(page);

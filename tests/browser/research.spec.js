@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
-import { expect, test } from '@playwright/test';
-import { findings, planOf } from './writer.js';
+import { expect } from '@playwright/test';
+import { findings, planOf, test } from './writer.js';
 
 /** Sixty topics as they are gathered: sections, and between them quotations, references and addresses. */
 const GATHERED = [

@@ -1,19 +1,44 @@
-import { expect } from '@playwright/test';
+import { test as base, expect } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
 let count = 0;
+let writers = [];
+
+/** A test that fails, whatever it asks for, when a page of a writer throws or an answer is refused that nobody expected to be. */
+export const test = base.extend({
+    watched: [async ({ browserName: _ }, use) => {
+        writers = [];
+        await use();
+        expect(writers.flatMap((writer) => writer.problems), 'No page may throw, and no answer be refused that the test does not expect to be.').toEqual([]);
+    }, { auto: true }],
+});
 
 /** A person at work: signs up, starts a plan, and drives the interface by role and name. */
 export class Writer {
     constructor(page) {
         this.page = page;
         this.problems = [];
+        // A place may go while the number that it would have is asked for.
+        this.expected = [/^409 GET .*\/landing$/];
+        writers.push(this);
+        page.on('response', (answer) => answer.status() >= 400 && this.answered(`${answer.status()} ${answer.request().method()} ${new URL(answer.url()).pathname}`));
         page.on('pageerror', (error) => this.problems.push(`page error: ${error.stack}`));
         page.on('console', (message) => message.type() === 'error' && !/Failed to load resource|net::ERR/.test(message.text()) && this.problems.push(message.text()));
         page.on('request', (request) => !/^(http:\/\/127\.0\.0\.1|data:|blob:)/.test(request.url()) && this.problems.push(`request to ${request.url()}`));
+    }
+
+    answered(said) {
+        if (!this.expected.some((form) => form.test(said))) {
+            this.problems.push(said);
+        }
+    }
+
+    /** Answers that are refused on purpose, each as “409 POST /plans/…/undo”. */
+    expectRefused(...forms) {
+        this.expected.push(...forms);
     }
 
     async signUp(name = 'Robin Reed') {

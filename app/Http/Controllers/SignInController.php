@@ -14,11 +14,14 @@ use Illuminate\Validation\ValidationException;
 
 final class SignInController
 {
-    /** `to`: the plan from which someone was signed out, and to which they want to come back. */
+    /** The pages of a plan to which one can come back. */
+    private const PAGES = 'gather|map|notes|sources|sorting-out|history|hand-over';
+
+    /** `to`: the page of a plan from which someone was signed out, and to which they want to come back. */
     public function create(Request $request): View
     {
         $to = Given::text($request, 'to');
-        if (preg_match('#\A/plans/[0-9A-Z]{26}(?:/gather)?\z#', $to) === 1) {
+        if (preg_match('#\A/plans/[0-9A-Z]{26}(?:/(?:' . self::PAGES . '))?\z#', $to) === 1) {
             $request->session()->put('url.intended', url($to));
         }
 

@@ -1,5 +1,6 @@
 import { send } from '../http.js';
 import { element } from '../plan/element.js';
+import { meanwhile } from '../plan/meanwhile.js';
 
 /** Picks what is cited: a source by its letters, then pages and the words around it; several in one bracket. */
 export class CiteDialog {
@@ -81,15 +82,21 @@ export class CiteDialog {
     }
 
     pick(source, pages = '') {
-        this.items.push({ source, ...(pages && { pages }) });
         this.field.value = '';
-        this.draw();
+        this.put(source, pages);
         this.chosen.lastElementChild.querySelector('input').focus();
+    }
+
+    put(source, pages) {
+        this.items.push({ source, ...(pages && { pages }) });
+        this.draw();
     }
 
     /** A source that is not there yet, out of what was typed. */
     async add() {
         const line = this.field.value.trim();
+        const { resolve } = this;
+        const isUnmoved = meanwhile();
         const typed = await send('POST', `${this.page.address}/source-list/typed`, { line }).catch(() => null);
         if (!typed) {
             this.page.say('The source could not be read: the server cannot be reached.');
@@ -99,7 +106,14 @@ export class CiteDialog {
             this.page.perform({ type: 'source', sources: [typed.source] });
             this.page.citations.sources.set(typed.source.id, { id: typed.source.id, title: typed.source.title, label: typed.label });
         }
-        this.pick(typed.like ?? typed.source.id, typed.pages);
+        const source = typed.like ?? typed.source.id;
+        if (isUnmoved()) {
+            this.pick(source, typed.pages);
+        } else if (this.resolve === resolve) {
+            // Something else is being typed by now, and stays.
+            this.field.value = this.field.value.startsWith(line) ? this.field.value.slice(line.length).trim() : this.field.value;
+            this.put(source, typed.pages);
+        }
     }
 
     one(item, i) {

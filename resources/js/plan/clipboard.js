@@ -1,4 +1,5 @@
 import { newId } from '../ids.js';
+import { meanwhile } from './meanwhile.js';
 import { fromHtml, fromText, toHtml, toText } from './lines.js';
 
 const OWN = 'application/x-embrel-topics';
@@ -54,19 +55,22 @@ export class Clipboard {
     async take(data, place) {
         const own = data.getData(OWN);
         const [html, text] = ['text/html', 'text/plain'].map((type) => data.getData(type));
-        if (own) {
-            await this.bring(JSON.parse(own), place);
-        } else {
-            this.insert((html && fromHtml(html)) || fromText(text), place);
+        const lines = () => this.insert((html && fromHtml(html)) || fromText(text), place);
+        if (!own) {
+            lines();
+        } else if (await this.bring(JSON.parse(own), place) === null) {
+            lines();
+            this.outline.say('The plan that it is from cannot be reached. Its titles came in.');
         }
     }
 
-    /** Topics of ours: what was cut here comes back as itself; else copies are made, with their notes. */
+    /** Topics of ours: what was cut here comes back as itself; else copies are made, with their notes; null where they could not be. */
     async bring({ plan, heads, all, cut }, place) {
         const { outline } = this;
         if (plan !== outline.page.data.plan) {
-            await this.fromPlan(plan, heads, place);
-        } else if (heads.every((id) => outline.tree.stands(id))) {
+            return this.fromPlan(plan, heads, place);
+        }
+        if (heads.every((id) => outline.tree.stands(id))) {
             this.copy(heads, place);
         } else if (cut && !heads.some((id) => outline.tree.stands(id))) {
             let { after } = place;
@@ -75,19 +79,26 @@ export class Clipboard {
                 after = id;
                 return head;
             });
+            const isUnmoved = meanwhile();
             outline.perform({ type: 'restore', heads: at, ids: all });
             await outline.queue.flush();
-            outline.show(heads[0]);
+            if (isUnmoved()) {
+                outline.show(heads[0]);
+            }
         } else {
-            await this.fromPlan(plan, heads, place);
+            return this.fromPlan(plan, heads, place);
         }
+        return true;
     }
 
     /** Copies of branches of another plan, made by the server. */
     async fromPlan(plan, heads, place, move = false) {
+        const isUnmoved = meanwhile();
         const answer = await this.outline.page.sent('copies', { id: newId(), from: plan, topics: heads, parent: place.parent, after: place.after, move });
         if (answer) {
-            this.outline.show(answer.first);
+            if (isUnmoved()) {
+                this.outline.show(answer.first);
+            }
             this.outline.say(answer.copied === 1 ? 'One topic has come in.' : `${answer.copied} topics have come in, with their notes.`, { label: 'Undo', act: () => this.outline.page.undo() });
         }
         return answer;

@@ -109,34 +109,55 @@ export class Dialogs {
         });
     }
 
-    async otherPlans() {
-        const answer = await send('GET', '/plan-names').catch(() => null);
-        return (answer?.plans ?? []).filter((plan) => plan.id !== this.page.data.plan);
+    /**
+     * A list that letters narrow and that has to be asked for: one can type at once, and it comes in
+     * meanwhile. `rows` gives the rows of buttons that have the letters.
+     */
+    async chooseOf(title, label, ask, rows, { waiting, none }) {
+        let all = null;
+        let failure = null;
+        const draw = this.choose(title, label, (wanted) => rows(all ?? [], wanted), () => failure ?? (all === null ? waiting : none));
+        all = await ask().catch((error) => {
+            failure = error.message;
+            return null;
+        });
+        draw();
+    }
+
+    /** Asks for another plan. `offers` gives the buttons of one. */
+    async choosePlan(title, offers) {
+        const ask = async () => (await send('GET', '/plan-names')).plans.filter((plan) => plan.id !== this.page.data.plan);
+        const rows = (plans, wanted) => plans.filter((plan) => plan.title.toLowerCase().includes(wanted)).slice(0, 8).map(offers);
+        await this.chooseOf(title, 'Some letters of its title', ask, rows, { waiting: 'Looking for your plans…', none: 'There is no other plan.' });
     }
 
     /** Takes branches to another plan, or copies of them. */
     async toAnotherPlan(heads) {
         const { page } = this;
-        await page.queue.flush();
-        const plans = await this.otherPlans();
         const take = async (plan, move) => {
             this.choosing.close();
+            await page.queue.flush();
             const answer = await send('POST', `/plans/${plan.id}/copies`, { id: newId(), base: 0, from: page.data.plan, topics: heads, parent: ROOT, last: true, move }).catch((error) => page.say(error.message));
             if (answer) {
                 await page.ask();
                 page.say(`${move ? 'Moved' : 'Copied'} to “${plan.title}”, at its end.`);
             }
         };
-        this.choose('To another plan', 'Some letters of its title', (wanted) => plans.filter((plan) => plan.title.toLowerCase().includes(wanted)).slice(0, 8)
-            .map((plan) => [{ name: `Copy to ${plan.title || 'Untitled'}`, act: () => take(plan, false) }, { name: 'Move', label: `Move to ${plan.title || 'Untitled'}`, act: () => take(plan, true) }]), 'There is no other plan.');
+        await this.choosePlan('To another plan', (plan) => [
+            { name: `Copy to ${plan.title || 'Untitled'}`, act: () => take(plan, false) },
+            { name: 'Move', label: `Move to ${plan.title || 'Untitled'}`, act: () => take(plan, true) },
+        ]);
     }
 
     /** Brings another plan in as a branch, with its notes. */
     async bringIn() {
         const { page } = this;
-        const plans = await this.otherPlans();
-        this.choose('Bring in a plan', 'Some letters of its title', (wanted) => plans.filter((plan) => plan.title.toLowerCase().includes(wanted)).slice(0, 8)
-            .map((plan) => [{ name: plan.title || 'Untitled', act: () => { this.choosing.close(); page.outline.clipboard.fromPlan(plan.id, [], page.tree.lastPlace(page.outline.looks.isAlone ? page.outline.start : ROOT)); } }]), 'There is no other plan.');
+        const { outline } = page;
+        const bring = (plan) => {
+            this.choosing.close();
+            outline.clipboard.fromPlan(plan.id, [], page.tree.lastPlace(outline.looks.isAlone ? outline.start : ROOT));
+        };
+        await this.choosePlan('Bring in a plan', (plan) => [{ name: plan.title || 'Untitled', act: () => bring(plan) }]);
     }
 
     /** Finds topics of the tree by number or some letters of the title; those that are meant most surely come first. */
@@ -150,16 +171,17 @@ export class Dialogs {
         return (wanted) => named.filter(({ name }) => name.toLowerCase().includes(wanted)).sort((one, other) => rank(one, wanted) - rank(other, wanted)).slice(0, 8);
     }
 
-    /** A list that letters narrow: Enter takes the first, arrows go through it. `found` gives rows of buttons. */
-    choose(title, label, found, nothing = 'Nothing has these letters or this number.') {
+    /** A list that letters narrow: Enter takes the first, arrows go through it. `found` gives rows of buttons. Returns how to look again. */
+    choose(title, label, found, nothing = () => 'Nothing has these letters or this number.') {
         const dialog = this.choosing;
         const field = dialog.querySelector('input');
         const list = dialog.querySelector('ul');
         dialog.querySelector('h2').textContent = title;
         dialog.querySelector('label span').textContent = label;
+        const button = ({ name, label: said, act }) => element('button', { type: 'button', class: 'plain', 'aria-label': said, onclick: act }, name);
         const draw = () => {
             const rows = found(field.value.trim().toLowerCase());
-            list.replaceChildren(...(rows.length ? rows.map((row) => element('li', {}, ...row.map(({ name, label: said, act }) => element('button', { type: 'button', class: 'plain', 'aria-label': said, onclick: act }, name)))) : [element('li', { class: 'hint' }, nothing)]));
+            list.replaceChildren(...(rows.length ? rows.map((row) => element('li', {}, ...row.map(button))) : [element('li', { class: 'hint' }, nothing())]));
         };
         field.value = '';
         field.oninput = draw;
@@ -178,6 +200,7 @@ export class Dialogs {
         draw();
         dialog.showModal();
         field.focus();
+        return draw;
     }
 
     /** A question with two answers. */

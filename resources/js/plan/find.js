@@ -1,5 +1,6 @@
 import { send } from '../http.js';
 import { element } from './element.js';
+import { meanwhile } from './meanwhile.js';
 
 const PAUSE = 180;
 
@@ -147,6 +148,7 @@ export class Find {
 
     async go(hit) {
         const { outline, note, tree } = this.page;
+        const isUnmoved = meanwhile();
         outline.titles.end();
         if (tree.get(hit.topic)) {
             outline.show(hit.topic);
@@ -156,7 +158,9 @@ export class Find {
         }
         this.paint();
         this.page.live.textContent = `${this.count.textContent}: ${hit.before}${hit.match}${hit.after}`;
-        this.text.focus({ preventScroll: true });
+        if (isUnmoved()) {
+            this.text.focus({ preventScroll: true });
+        }
     }
 
     filter() {

@@ -3,7 +3,10 @@ import { send } from '../http.js';
 import { Clock } from './clock.js';
 import { element, icon } from './element.js';
 import { actionFor, digitOf } from './keys.js';
-import { fromHtml, fromText } from './lines.js';
+import { whenAsked } from './context.js';
+import { whenLeft } from './fields.js';
+import { linesIn } from './lines.js';
+import { Popover } from './popover.js';
 import { Sorting } from './sorting.js';
 import { ROOT, TRAY } from './tree.js';
 
@@ -26,9 +29,12 @@ export class Gather {
         this.clock = new Clock(document.getElementById('clock'), `embrel.clock.${page.data.plan}`, (minutes) => page.say(`${minutes} minutes are over. ${this.count()} ideas are waiting here.`));
         this.input.addEventListener('keydown', (event) => this.pressedInField(event));
         this.input.addEventListener('paste', (event) => this.pasted(event));
+        whenLeft(this.input, () => this.keepTyped());
         document.getElementById('gather-form').addEventListener('submit', (event) => event.preventDefault());
         this.list.addEventListener('keydown', (event) => this.pressed(event));
         this.list.addEventListener('click', (event) => this.clicked(event));
+        this.menu = new Popover(() => this.list.focus({ preventScroll: true }));
+        whenAsked(this.list, (node) => node.closest('.idea'), (row, point) => this.ask(row.dataset.id, point));
         document.getElementById('gather-sources').addEventListener('click', () => this.sorting.showSources());
         setInterval(() => !document.hidden && page.view === 'gather' && this.drawTimes(), 30000);
     }
@@ -84,7 +90,11 @@ export class Gather {
     row(id, level) {
         const topic = this.tree.get(id);
         return element('div', { class: `idea kind-${topic.kind}`, role: 'option', id: `idea-${id}`, 'data-id': id, 'aria-selected': String(this.marked.has(id)), '--l': level - 1 },
-            element('span', { class: 'title' }, topic.title || 'Untitled'), topic.kind === 'section' ? null : element('span', { class: 'k' }, topic.kind), topic.noted && element('span', { class: 'note-sign', title: 'Its note (Ctrl Enter)' }, icon('notebook-pen')), element('time', {}, ago(id)));
+            element('span', { class: 'title' }, topic.title || 'Untitled'),
+            topic.kind === 'section' ? null : element('span', { class: 'k' }, topic.kind),
+            topic.noted && element('span', { class: 'note-sign', title: 'Its note (Ctrl Enter)' }, icon('notebook-pen')),
+            element('time', {}, ago(id)),
+            element('span', { class: 'more-of', 'aria-hidden': 'true', title: 'More' }, icon('ellipsis')));
     }
 
     drawTimes() {
@@ -107,6 +117,7 @@ export class Gather {
 
     /** The note goes back to where the plan is. */
     leave() {
+        this.sorting.endNumber();
         this.page.note.close();
     }
 
@@ -142,11 +153,18 @@ export class Gather {
         }
         event.preventDefault();
         ({
-            keepIdea: () => title && this.keep([{ id: newId(), title }]),
+            keepIdea: () => title && this.keepTyped(),
             ideaIn: () => { this.parents.push(this.last); this.drawInside(); },
             ideaOut: () => { this.last = this.parents.pop(); this.drawInside(); },
-            markFirst: () => this.ids.length && this.mark(this.ids[0]),
+            markFirst: () => { this.keepTyped(); this.ids.length && this.mark(this.ids[0]); },
         })[action]();
+    }
+
+    keepTyped() {
+        const title = this.input.value.trim();
+        if (title) {
+            this.keep([{ id: newId(), title }]);
+        }
     }
 
     keep(topics) {
@@ -157,14 +175,10 @@ export class Gather {
     }
 
     pasted(event) {
-        const html = event.clipboardData.getData('text/html');
-        const text = event.clipboardData.getData('text/plain');
-        if (/\n\s*\S/.test(text)) {
-            const topics = (html && fromHtml(html)) || fromText(text);
+        const topics = linesIn(event);
+        if (topics.length) {
             event.preventDefault();
-            if (topics.length) {
-                this.keep(topics);
-            }
+            this.keep(topics);
         }
     }
 
@@ -215,7 +229,9 @@ export class Gather {
         if (!id) {
             return;
         }
-        if (event.target.closest('.note-sign')) {
+        if (event.target.closest('.more-of')) {
+            this.ask(id, event.target.closest('.more-of'));
+        } else if (event.target.closest('.note-sign')) {
             this.mark(id);
             this.page.note.open(id);
         } else if (event.shiftKey) {
@@ -229,12 +245,44 @@ export class Gather {
         }
     }
 
+    /** What can be done with an idea, and with those that are marked beside it: at its dots, the second button of a mouse, or a long press. */
+    ask(id, point) {
+        if (!this.marked.has(id)) {
+            this.mark(id);
+        }
+        const done = (does) => () => {
+            this.menu.close(false);
+            this.list.focus({ preventScroll: true });
+            does();
+        };
+        const act = (name, key, does) => element('button', { type: 'button', onclick: done(does) }, name, key && element('span', { class: 'kbd' }, key));
+        const { sorting } = this;
+        const sections = this.places.numbered().slice(0, 12);
+        const to = (section) => {
+            const { label, title } = this.tree.get(section);
+            return act(`${label} ${title || 'Untitled'}`.trim(), '', () => sorting.toSection(section));
+        };
+        const count = this.marked.size;
+        this.menu.raise(count === 1 ? `Idea: ${this.tree.get(id).title || 'Untitled'}` : `${count} ideas`, point,
+            sections.length > 0 && this.menu.group('Send it to', 'sections', ...sections.map(to)),
+            element('div', { class: 'acts-list' },
+                act('Open its note', 'Ctrl Enter', () => this.page.note.open(id)),
+                act('A new section', 'N', () => sorting.toNewSection()),
+                act('Quote', 'Q', () => sorting.toQuote()),
+                act('Keep as a source', 'S', () => sorting.toSource()),
+                act('Let it go', 'X', () => sorting.letGo())));
+        this.menu.box.querySelector('button').focus();
+    }
+
     pressed(event) {
         const action = actionFor(event, this.places.isInside ? 'gather-place' : 'gather-idea');
         const digit = digitOf(event);
         if (digit) {
             event.preventDefault();
-            this.sorting.digit(digit);
+            this.sorting.digit(digit, event.timeStamp);
+        } else if (this.sorting.inNumber(event.key)) {
+            event.preventDefault();
+            event.stopPropagation();
         } else if (action) {
             event.preventDefault();
             ({

@@ -30,7 +30,11 @@ function topicsOf(lines) {
 
 /** Plain text: a topic for each line, indentation kept as parts, bullets left out. */
 export function fromText(text) {
-    return topicsOf(text.split(/\r?\n/).map((line) => ({ depth: line.match(/^[\t \u00a0]*/)[0].replaceAll('\t', '    ').length, text: line.trim().replace(BULLET, '') })));
+    const lines = text.split(/\r?\n/).filter((line) => line.trim());
+    // A sign that stands alone among lines without one is no sign of a list.
+    const isList = lines.length === 1 || lines.filter((line) => BULLET.test(line.trim())).length > 1;
+    const depth = (line) => line.match(/^[\t \u00a0]*/)[0].replaceAll('\t', '    ').length;
+    return topicsOf(lines.map((line) => ({ depth: depth(line), text: isList ? line.trim().replace(BULLET, '') : line.trim() })));
 }
 
 /** Lists and headings of a web page or word processor; null where there are none. Nothing of it is ever put into a page. */
@@ -59,6 +63,13 @@ export function fromHtml(html) {
         }
     }
     return topicsOf(lines);
+}
+
+/** Several lines, or a list, that are pasted into a field, as topics; none where it is one line, which the field takes itself. */
+export function linesIn(event) {
+    const html = event.clipboardData?.getData('text/html');
+    const text = event.clipboardData?.getData('text/plain') ?? '';
+    return /\n\s*\S/.test(text) ? (html && fromHtml(html)) || fromText(text) : [];
 }
 
 /** Branches as indented text. */

@@ -1,6 +1,6 @@
-import { send } from '../http.js';
 import { element } from './element.js';
 import { FLAGS } from './menu.js';
+import { Personal } from './personal.js';
 import { Popover } from './popover.js';
 import { ROOT } from './tree.js';
 
@@ -8,15 +8,18 @@ const SCHEMES = [['decimal', '1 · 1.1'], ['essay', 'I. · A.'], ['chapter', 'Ch
 
 /** What part of the plan the outline shows: one branch alone or with the rest dimmed, only some flags, only what was found. */
 export class Looks {
-    constructor(outline, look) {
+    constructor(outline) {
         this.outline = outline;
-        this.dimmed = look.dimmed;
+        const { data } = outline.page;
+        this.kept = new Personal(data, 'look', data.look);
+        const { focus, dimmed } = this.kept.value;
+        this.dimmed = dimmed;
         this.flags = new Set();
         this.found = null;
         /** Made while a filter is on, and so shown in spite of it. */
         this.made = new Set();
         this.bar = document.getElementById('crumbs');
-        outline.start = outline.tree.get(look.focus) ? look.focus : ROOT;
+        outline.start = outline.tree.get(focus) ? focus : ROOT;
         this.panel = new Popover(() => this.button.focus());
         this.button = document.getElementById('view-options');
         this.button.addEventListener('click', () => (this.panel.isOpen ? this.panel.close() : this.open()));
@@ -119,8 +122,7 @@ export class Looks {
         } else if (outline.active) {
             outline.rows.reveal(outline.active);
         }
-        clearTimeout(this.keeping);
-        this.keeping = setTimeout(() => send('PUT', `${outline.address}/look`, { focus: outline.start === ROOT ? null : outline.start, dimmed: this.dimmed }).catch(() => {}), 400);
+        this.kept.keep({ focus: outline.start === ROOT ? null : outline.start, dimmed: this.dimmed });
         outline.box.focus({ preventScroll: true });
     }
 

@@ -37,14 +37,16 @@ export class Marking {
         return this.outline.list;
     }
 
+    /** Where the keyboard stands; where what was marked has gone, the place at which it stood. */
     index() {
-        return this.outline.rows.index.get(this.outline.active) ?? 0;
+        return this.outline.rows.index.get(this.outline.active) ?? Math.min(this.outline.lostAt ?? 0, this.list.length - 1);
     }
 
     only(id) {
         const { outline } = this;
         outline.marked = new Set([id]);
         outline.active = this.anchor = id;
+        outline.titles?.sweep();
         outline.rows.draw();
         this.draw();
         outline.page.strip?.draw(outline.tree.mainSection(id));
@@ -52,7 +54,8 @@ export class Marking {
     }
 
     step(by) {
-        const row = this.list[this.index() + by];
+        const isLost = !this.outline.active && this.outline.lostAt !== undefined;
+        const row = this.list[Math.max(0, this.index() + (isLost && by > 0 ? 0 : by))];
         if (row) {
             this.only(row.id);
             this.outline.rows.reveal(row.id);

@@ -8,12 +8,15 @@ export const DYES = ['madder', 'weld', 'woad', 'fern', 'walnut', 'orchil', 'verd
 const NUMBERED = { usual: 'Number', none: 'No number', appendix: 'Appendix' };
 const SORTS = [['title', 'Title'], ['words', 'Words'], ['target', 'Target']];
 const ACTIONS = [
-    ['Add after', 'addAfter', ''], ['Write the note', 'openNote', 'N'], ['Move up', 'moveUp', 'Alt ↑'], ['Move down', 'moveDown', 'Alt ↓'],
+    ['Write the note', 'openNote', 'N'], ['Move up', 'moveUp', 'Alt ↑'], ['Move down', 'moveDown', 'Alt ↓'],
     ['Move in', 'inward', 'Alt →'], ['Move out', 'outward', 'Alt ←'], ['Move to…', 'moveTo', 'M'], ['Another plan…', 'toAnotherPlan', ''],
-    ['Relate to…', 'relate', 'R'], ['Sort it out of the outline…', 'sortOut', 'X'], ['Into the note above', 'foldIn', 'I'], ['New parent', 'wrap', 'W'], ['Dissolve', 'dissolve', 'U'], ['Join with above', 'joinAbove', 'J'], ['Loose idea', 'loosen', 'L'],
+    ['Relate to…', 'relate', 'R'], ['Sort it out of the outline…', 'sortOut', 'X'], ['Into the note above', 'foldIn', 'I'],
+    ['Dissolve', 'dissolve', 'U'], ['Join with above', 'joinAbove', 'J'], ['Loose idea', 'loosen', 'L'],
     ['This branch alone', 'focusBranch', 'F'], ['Dim the rest', 'dimRest', 'Shift F'], ['Mark more', 'markMore', ''], ['Duplicate', 'duplicate', 'Ctrl Shift D'],
-    ['Remove', 'remove', 'Delete'],
+    ['Hand over this branch…', 'handOverBranch', ''], ['Take in below it…', 'takeInBelow', ''], ['Remove', 'remove', 'Delete'],
 ];
+/** Where a new topic goes, seen from another: above it is a parent around it. */
+const NEW = [['before', 'addBefore'], ['after', 'addAfter'], ['inside', 'addInside'], ['above', 'wrap']];
 
 /** What can be set on a topic and done with it: one menu, opened at the part that a key asks for. */
 export class Menu extends Popover {
@@ -28,11 +31,15 @@ export class Menu extends Popover {
         if (!outline.marked.has(id)) {
             outline.marking.only(id);
         }
-        outline.titles.end();
+        outline.titles.end(true, id);
+        // What is marked now is what is meant, whatever news may come in while one chooses.
+        this.ids = outline.markedInOrder();
         const topic = outline.tree.get(id);
         const set = (type) => (value) => this.set(type, value);
         const parts = outline.tree.partsOf(id).length;
         this.raise(`Topic: ${topic.title || 'Untitled'}`, anchor ?? outline.box,
+            this.group('New topic', 'new', ...NEW.map(([name, action]) => (
+                element('button', { type: 'button', 'aria-label': `New topic ${name}`, onclick: () => this.act(action, id) }, name)))),
             this.choice('Prints as', 'kind', KINDS.map((kind) => [kind, kind, topic.kind === kind]), set('kind')),
             this.dyes(topic),
             this.choice('Flag', 'flag', [...FLAGS.map((flag) => [flag, flag.replace('-', ' '), topic.flag === flag, flag]), [null, 'none', topic.flag === null]], set('flag')),
@@ -139,7 +146,7 @@ export class Menu extends Popover {
     }
 
     set(type, value) {
-        this.outline.setField(type, value);
+        this.outline.setField(type, value, this.ids.filter((id) => this.outline.tree.get(id)));
         this.close();
     }
 

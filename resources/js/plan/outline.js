@@ -1,23 +1,31 @@
 import { newId } from '../ids.js';
-import { send } from '../http.js';
 import { Clipboard } from './clipboard.js';
 import { Drag } from './drag.js';
+import { whenAsked } from './context.js';
+import { whenLeft } from './fields.js';
 import { actionFor } from './keys.js';
+import { linesIn } from './lines.js';
 import { Landing } from './landing.js';
 import { Looks } from './looks.js';
 import { Marking } from './marking.js';
 import { Menu } from './menu.js';
 import { Moving } from './moving.js';
 import { NotePeek } from './note-peek.js';
+import { Personal } from './personal.js';
 import { Rows } from './rows.js';
 import { ROOT, TRAY } from './tree.js';
 import { Writing } from './writing.js';
+
+/** What can be done where nothing is marked, as after others have taken out what was. */
+const ANYWHERE = new Set(['showKeys', 'unfoldAll', 'foldToLevel', 'above', 'below', 'firstRow', 'lastRow']);
 
 /** The outline view: which rows are shown, marked and written, and what the keys do to them. */
 export class Outline {
     constructor(page) {
         this.page = page;
-        this.folds = new Set(page.data.folds);
+        /** What the person has folded. */
+        this.keptFolds = new Personal(page.data, 'folds', { folded: page.data.folds });
+        this.ownFolds = new Set(this.keptFolds.value.folded);
         this.start = ROOT;
         this.active = null;
         this.marked = new Set();
@@ -31,15 +39,18 @@ export class Outline {
         this.clipboard = new Clipboard(this);
         this.landing = new Landing(this);
         this.drag = new Drag(this);
-        this.looks = new Looks(this, page.data.look);
+        this.looks = new Looks(this);
         this.peek = new NotePeek(page, document.getElementById('outline-side'), '.note-mark.has-note', (mark) => mark.closest('.row').dataset.id);
         this.box.addEventListener('keydown', (event) => this.pressedInRow(event));
         this.box.addEventListener('click', (event) => this.clicked(event));
+        whenAsked(this.box, (node) => node.closest('.row'), (row, point) => this.on('openMenu', row.dataset.id, point));
         document.getElementById('add').addEventListener('click', () => this.addAtEnd());
         document.getElementById('loose').addEventListener('click', () => this.showLoose());
-        document.getElementById('first-topic').addEventListener('keydown', (event) => this.addFirst(event));
+        this.takesFirst(document.getElementById('first-topic'));
     }
 
+    /** What is folded in the view: what the person has folded, or, on a map that is too large to be read, what it has folded by itself until they do. */
+    get folds() { return (this.page.view === 'map' && this.page.map?.folds) || this.ownFolds; }
     get tree() { return this.page.tree; }
     get queue() { return this.page.queue; }
     get note() { return this.page.note; }
@@ -49,6 +60,14 @@ export class Outline {
     get rows() { return this.page.view === 'map' ? this.page.map.picture : this.sheet; }
     get box() { return this.rows.box; }
     get scroller() { return this.rows.scroller; }
+
+    /** Marks what stands where something marked has gone. */
+    markNearby() {
+        const row = this.active ? null : this.list[this.marking.index()];
+        if (row) {
+            this.marking.only(row.id);
+        }
+    }
 
     /** The view has come into sight. */
     enter() {
@@ -90,12 +109,15 @@ export class Outline {
         if (this.start !== ROOT && !this.tree.get(this.start)) {
             this.start = ROOT;
         }
+        // Nothing is marked in place of what has gone: the next key would act on something that nobody chose.
         if (this.active && !this.tree.get(this.active)) {
-            this.active = this.list.find((row) => this.tree.get(row.id))?.id ?? null;
+            this.lostAt = this.rows.index.get(this.active) ?? 0;
+            this.active = null;
         }
         if (this.writing && !this.tree.get(this.writing)) {
             this.titles.end(false);
         }
+        this.titles.refresh();
         this.looks.told();
     }
 
@@ -116,7 +138,11 @@ export class Outline {
     add(place, title = '', fields = {}) {
         const id = newId();
         this.looks.also(id);
-        this.perform({ type: 'add', at: place, topics: [{ id, title, ...fields }] });
+        const step = newId();
+        const change = this.perform({ type: 'add', at: place, topics: [{ id, title, ...fields }] }, step);
+        if (!title) {
+            this.titles.fresh.set(id, { change, step });
+        }
         return id;
     }
 
@@ -158,7 +184,9 @@ export class Outline {
     /** Marks a topic and brings it into view, unfolding what hides it. */
     show(id) {
         for (let at = this.tree.get(id)?.parent; at && this.tree.get(at); at = this.tree.get(at).parent) {
-            this.folds.delete(at);
+            if (this.folds.delete(at)) {
+                this.page.map?.changed();
+            }
         }
         this.draw();
         if (!this.rows.index.has(id)) {
@@ -204,7 +232,9 @@ export class Outline {
     }
 
     setFolds(change) {
-        change(this.folds);
+        this.ownFolds = this.folds;
+        this.page.map?.foldedByHand();
+        change(this.ownFolds);
         this.page.map?.changed();
         this.draw();
         for (let at = this.active; at && !this.rows.index.has(at);) {
@@ -213,8 +243,7 @@ export class Outline {
                 this.marking.only(at);
             }
         }
-        clearTimeout(this.foldTimer);
-        this.foldTimer = setTimeout(() => send('PUT', `${this.address}/folds`, { folded: [...this.folds].filter((id) => this.tree.get(id)) }).catch(() => {}), 400);
+        this.keptFolds.keep({ folded: [...this.ownFolds].filter((id) => this.tree.get(id)) });
     }
 
     foldTo(level) {
@@ -293,7 +322,7 @@ export class Outline {
     /** An action of the key table or of a menu, on a row. */
     on(action, id, anchor, event = null) {
         const topic = id && this.rows.index.has(id) && this.tree.get(id);
-        if (!topic && !['showKeys', 'unfoldAll', 'foldToLevel'].includes(action)) {
+        if (!topic && !ANYWHERE.has(action)) {
             return;
         }
         const kinds = { kindSection: 'section', kindPoint: 'point', kindQuote: 'quote', kindAside: 'aside' };
@@ -305,7 +334,11 @@ export class Outline {
         } else {
             ({
                 write: () => this.titles.write(id, 'end'),
-                addAfter: () => { this.active = id; this.addAtEnd(); },
+                addAfter: () => this.addBeside(id, { parent: topic.parent, after: id }),
+                addBefore: () => this.addBeside(id, this.tree.placeOf(id)),
+                addInside: () => this.addBeside(id, this.tree.lastPlace(id)),
+                handOverBranch: () => this.page.leaveFor(`${this.address}/hand-over?from=${id}`),
+                takeInBelow: () => this.page.leaveFor(`/intake?into=${this.page.data.plan}&under=${id}`),
                 remove: () => this.remove(this.markedInOrder()),
                 duplicate: () => this.clipboard.duplicate(),
                 sortOut: () => this.page['sorting-out'].openWith(this.marked.size ? this.markedInOrder() : [id]),
@@ -322,6 +355,14 @@ export class Outline {
         }
     }
 
+    /** A new topic before, after or inside another, ready to be written. */
+    addBeside(id, place) {
+        this.folds.delete(place.parent);
+        const made = this.add(place);
+        this.marking.only(made);
+        this.titles.write(made, 'end');
+    }
+
     addAtEnd() {
         const at = this.active && this.tree.get(this.active);
         const id = at ? this.add({ parent: at.parent, after: at.id }) : this.add(this.tree.lastPlace(this.looks.isAlone ? this.start : ROOT));
@@ -329,14 +370,35 @@ export class Outline {
         this.titles.write(id, 'end');
     }
 
-    addFirst(event) {
-        const title = event.target.value.trim();
-        if (event.key === 'Enter' && !event.isComposing && title) {
-            event.preventDefault();
-            event.target.value = '';
-            const id = this.add(this.tree.lastPlace(ROOT), title);
-            this.marking.only(id);
-            this.addAtEnd();
-        }
+    /**
+     * The field of an empty plan: Enter makes the first topic and goes on to the next; a topic that
+     * was typed and left is made too, several lines are several.
+     */
+    takesFirst(field) {
+        const make = () => {
+            const title = field.value.trim();
+            field.value = '';
+            return title ? this.add(this.tree.lastPlace(ROOT), title) : null;
+        };
+        field.addEventListener('keydown', (event) => {
+            const id = event.key === 'Enter' && !event.isComposing ? make() : null;
+            if (id) {
+                event.preventDefault();
+                this.marking.only(id);
+                this.addAtEnd();
+            }
+        });
+        whenLeft(field, make);
+        field.addEventListener('paste', (event) => {
+            const lines = linesIn(event);
+            if (lines.length) {
+                event.preventDefault();
+                // The rows get the keyboard, and must not take the same lines once more.
+                event.stopPropagation();
+                make();
+                this.clipboard.insert(lines, this.tree.lastPlace(ROOT));
+                this.box.focus({ preventScroll: true });
+            }
+        });
     }
 }

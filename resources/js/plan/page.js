@@ -1,11 +1,14 @@
 import { newId } from '../ids.js';
+import { counted } from '../counted.js';
 import { send } from '../http.js';
 import { Dialogs } from './dialogs.js';
 import { element } from './element.js';
+import { whenLeft } from './fields.js';
 import { Find } from './find.js';
 import { Gather } from './gather.js';
 import { MapView } from '../map/map.js';
 import { actionFor } from './keys.js';
+import { meanwhile } from './meanwhile.js';
 import { NotePage } from '../note/page.js';
 import { Outline } from './outline.js';
 import { Queue } from './queue.js';
@@ -33,7 +36,8 @@ export class Page {
         this.live = document.getElementById('live');
         this.queue = new Queue({
             user: data.user, plan: data.plan, address: this.address, revision: data.revision, savedAt: new Date(data.savedAt), beside: () => (this.view === 'map' ? { map: this.map.wants } : {}),
-            onAnswer: (answer, batch) => this.answered(answer, batch), onPart: (answer) => this.answeredInPart(answer), onRefused: (refused, batch) => this.refused(refused, batch), onState: () => this.showState(),
+            onAnswer: (answer) => this.answered(answer), onPart: (answer) => this.answeredInPart(answer),
+            onRefused: (refused, batch) => this.refused(refused, batch), onState: () => this.showState(),
         });
         this.citations = new Citations(this);
         this.note = new NotePage(this);
@@ -59,7 +63,9 @@ export class Page {
         document.addEventListener('keydown', (event) => this.pressed(event));
         document.getElementById('undo').addEventListener('click', () => this.undo());
         document.getElementById('redo').addEventListener('click', () => this.redo());
-        document.getElementById('catch').addEventListener('keydown', (event) => this.caught(event));
+        const field = document.getElementById('catch');
+        field.addEventListener('keydown', (event) => this.caught(event));
+        whenLeft(field, () => this.catchTyped(field));
         document.getElementById('catch-form').addEventListener('submit', (event) => event.preventDefault());
         document.addEventListener('visibilitychange', () => {
             clearTimeout(this.polling);
@@ -74,6 +80,7 @@ export class Page {
                 }
             });
         }
+        document.addEventListener('click', (event) => this.followed(event));
         addEventListener('popstate', () => this.show(/\/(gather|map|notes|sources|sorting-out)$/.exec(location.pathname)?.[1] ?? 'outline', false));
     }
 
@@ -125,9 +132,10 @@ export class Page {
         const { tree } = this;
         this.strip.draw(tree.mainSection(this.outline.active));
         document.getElementById('title').textContent = tree.title || 'Untitled';
-        document.getElementById('words').textContent = tree.target ? `${tree.words.toLocaleString('en')} of ${tree.target.toLocaleString('en')} words` : `${tree.words.toLocaleString('en')} words`;
+        const words = tree.target ? `${tree.words.toLocaleString('en')} of ${counted(tree.target, 'word')}` : counted(tree.words, 'word');
+        document.getElementById('words').textContent = words;
         const loose = tree.partsOf(TRAY).length;
-        document.getElementById('loose').textContent = `${loose} loose ${loose === 1 ? 'idea' : 'ideas'}`;
+        document.getElementById('loose').textContent = counted(loose, 'loose idea');
         for (const [which, name] of [['undo', 'Undo'], ['redo', 'Redo']]) {
             const button = document.getElementById(which);
             const says = this.queue.isEmpty ? tree.steps[which] : which === 'undo' ? '' : null;
@@ -147,7 +155,8 @@ export class Page {
         }
         this.saved.classList.toggle('is-waiting', this.queue.state === 'away' || this.queue.state === 'signed-out');
         if (this.queue.state === 'signed-out') {
-            this.saved.replaceChildren(`${states['signed-out']}. `, element('a', { href: `/sign-in?to=${encodeURIComponent(location.pathname)}`, class: 'link' }, 'Sign in again'));
+            const back = ({ currentTarget }) => { currentTarget.href = `/sign-in?to=${encodeURIComponent(location.pathname)}`; };
+            this.saved.replaceChildren(`${states['signed-out']}. `, element('a', { href: '/sign-in', class: 'link', onclick: back }, 'Sign in again'));
         }
     }
 
@@ -174,22 +183,22 @@ export class Page {
         return id;
     }
 
-    answered(answer, batch) {
+    answered(answer) {
         if (answer.said) {
             this.say(answer.said);
         }
-        const touched = new Set(batch.filter((change) => change.type === 'note').map((change) => change.topic));
-        this.take(answer, touched);
+        this.take(answer);
     }
 
     /** The answer to some changes, while newer ones are on their way: the picture can follow already. */
     answeredInPart(answer) {
+        this.note.body.acknowledged(answer.notes);
         if (answer.map && this.view === 'map') {
             this.map.take(answer.map);
         }
     }
 
-    take(answer, ownNotes = new Set()) {
+    take(answer) {
         this.tree.take(answer);
         this.outline.told();
         this.gather.told();
@@ -202,12 +211,12 @@ export class Page {
         answer.map ? this.map.take(answer.map, false) : this.map.changed();
         this.draw();
         this.find.told(answer);
-        this.note.told(answer, ownNotes);
+        this.note.told(answer);
     }
 
     async refused(refused, batch) {
         const lost = refused.map((one) => ({ ...one, change: batch.find((change) => change.id === one.id) }));
-        this.refusals.take(lost.filter((one) => one.change && !this.note.refused(one.change, one)));
+        this.refusals.take(lost.filter((one) => one.change));
         this.queue.base = 0;
         await this.ask();
     }
@@ -253,6 +262,7 @@ export class Page {
     }
 
     async stepBack(which, nothing) {
+        const isUnmoved = meanwhile();
         this.note.commit();
         await this.queue.flush();
         if (!this.queue.isEmpty) {
@@ -270,8 +280,10 @@ export class Page {
         }
         this.outline.titles.refresh();
         const touched = answer.touched.map((one) => one.slice(0, 26)).find((id) => this.tree.get(id));
-        if (touched && !this.note.isOpen) {
+        if (touched && !this.note.isOpen && isUnmoved()) {
             this[this.view].reveal(touched);
+        } else if (isUnmoved()) {
+            this.outline.markNearby();
         }
         if (says) {
             this.live.textContent = `${which === 'undo' ? 'Undone' : 'Done again'}: ${says}`;
@@ -293,7 +305,8 @@ export class Page {
 
     /** Takes in what an answer says has changed. */
     taken(answer) {
-        if (answer.labels) {
+        // While changes are on their way it would show the plan without them; the answer to these tells all since.
+        if (answer.labels && this.queue.isEmpty && answer.revision >= this.queue.base) {
             this.queue.base = answer.revision;
             this.queue.savedAt = new Date();
             this.take(answer);
@@ -349,6 +362,24 @@ export class Page {
         this.note.open(ROOT);
     }
 
+    /** A link to another of our pages, as one that hands over, which is to show the plan as it is here. */
+    followed(event) {
+        const link = event.target.closest?.('a[href]');
+        const isOwn = link && link.origin === location.origin && !link.target && !link.hasAttribute('download') && !link.isContentEditable;
+        if (isOwn && !event.defaultPrevented && event.button === 0 && !event.ctrlKey && !event.metaKey && !event.shiftKey && !event.altKey) {
+            event.preventDefault();
+            this.leaveFor(link.href);
+        }
+    }
+
+    /** Goes to another page, when what was written here has gone out, or cannot go now. */
+    async leaveFor(address) {
+        this.note.commit();
+        const sent = [this.queue, this.outline.keptFolds, this.outline.looks.kept].map((one) => one.flush());
+        await Promise.race([Promise.all([...sent, this.map.asked]), new Promise((after) => setTimeout(after, 3000))]);
+        location.assign(address);
+    }
+
     /** Where a note is written that is named elsewhere. */
     openNoteOf(id) {
         this.show('outline');
@@ -365,12 +396,16 @@ export class Page {
     }
 
     caught(event) {
-        const title = event.target.value.trim();
-        if (event.key === 'Enter' && !event.isComposing && title) {
+        if (event.key === 'Enter' && !event.isComposing && event.target.value.trim()) {
             event.preventDefault();
-            this.catch([{ id: newId(), title }]);
-            event.target.value = '';
+            this.catchTyped(event.target);
         }
+    }
+
+    catchTyped(field) {
+        const title = field.value.trim();
+        field.value = '';
+        this.catch([{ id: newId(), title }]);
     }
 
     // ---- What is pressed

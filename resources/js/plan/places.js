@@ -61,7 +61,8 @@ export class Places {
         this.hint.textContent = inside
             ? 'Up and Down choose the place, Enter puts it there. A number puts it inside that topic; Esc goes back.'
             : !numbers.size ? 'There is no section yet. N makes the marked idea the first one.'
-            : 'Press the number to send the marked idea there. It lands at the end of that section; hold Shift to choose the place.';
+            : `Press the number to send the marked idea there. It lands at the end of that section; hold Shift to choose the place.${
+                numbers.size > 9 ? ' With 0 before it a number may be as long as you like; Enter ends it.' : ''}`;
         const rows = this.tree.partsOf(this.parent).map((id) => this.section(id, numbers.get(id)));
         if (inside) {
             rows.splice(this.gap, 0, this.line());

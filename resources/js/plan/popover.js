@@ -23,7 +23,7 @@ export class Popover {
         document.body.append(this.box);
         const at = anchor.getBoundingClientRect();
         const { offsetWidth: width, offsetHeight: height } = this.box;
-        this.box.style.left = `${Math.max(8, Math.min(innerWidth - width - 8, at.right - width))}px`;
+        this.box.style.left = `${Math.max(8, Math.min(innerWidth - width - 8, anchor.isPoint ? at.right : at.right - width))}px`;
         this.box.style.top = `${Math.max(8, at.bottom + height + 4 > innerHeight ? Math.max(8, Math.min(at.top - height - 4, innerHeight - height - 8)) : at.bottom + 4)}px`;
     }
 

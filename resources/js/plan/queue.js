@@ -17,13 +17,22 @@ export class Queue {
         this.prefix = `embrel.${user}.${plan}.`;
         this.tab = newId();
         this.memory = new Map();
-        this.sending = new Set();
+        /** Those that have gone out at least once: whether they have arrived is not known, so they stay as they are. */
+        this.gone = new Set();
+        /** Those that wait for something in the page before they may go out. */
+        this.held = new Set();
         this.failures = new Map();
         this.alone = false;
         this.savedAt = savedAt;
         this.state = 'saved';
         this.message = '';
-        navigator.locks?.request(this.prefix + this.tab, () => new Promise(() => {}));
+        // Until the lock is held another tab would take these changes for those of a closed one.
+        this.isMine = !navigator.locks;
+        navigator.locks?.request(this.prefix + this.tab, () => {
+            this.isMine = true;
+            this.pending.forEach((change) => this.write(change));
+            return new Promise(() => {});
+        });
         addEventListener('online', () => this.flush());
         addEventListener('beforeunload', () => this.flush());
     }
@@ -37,9 +46,12 @@ export class Queue {
         return this.memory.size === 0;
     }
 
-    /** Puts a change in; `soon` waits a moment, for typing. Returns its id. */
-    add(operation, step = newId(), soon = false) {
+    /** Puts a change in; `soon` waits a moment, for typing; `held`: it goes out when it is released. Returns its id. */
+    add(operation, step = newId(), soon = false, held = false) {
         const id = newId();
+        if (held) {
+            this.held.add(id);
+        }
         this.keep({ id, step, ...operation });
         this.wait(soon ? 350 : 0);
         return id;
@@ -47,7 +59,27 @@ export class Queue {
 
     /** Whether a change can still be replaced: it has not gone out yet. */
     isWaiting(id) {
-        return this.memory.has(id) && !this.sending.has(id);
+        return this.memory.has(id) && !this.gone.has(id);
+    }
+
+    /** Takes a change out that has not gone out, where no later one builds on the topic that it makes; whether it could. */
+    takeOut(id, topic) {
+        const isAlone = this.isWaiting(id) && !this.pending.some((change) => change.id !== id && JSON.stringify(change).includes(topic));
+        if (isAlone) {
+            this.forget(id);
+            this.tell(this.isEmpty ? 'saved' : this.state);
+        }
+        return isAlone;
+    }
+
+    isHeld(id) {
+        return this.held.has(id);
+    }
+
+    release(id) {
+        if (this.held.delete(id)) {
+            this.wait(0);
+        }
     }
 
     replace(id, operation) {
@@ -57,22 +89,31 @@ export class Queue {
 
     keep(change) {
         this.memory.set(change.id, change);
+        if (this.isMine) {
+            this.write(change);
+        }
+        this.tell(this.state === 'away' ? 'away' : 'saving');
+    }
+
+    write(change) {
         try {
             localStorage.setItem(`${this.prefix}${this.tab}.${change.id}`, JSON.stringify(change));
         } catch {
             // The storage is full: the change is kept by this tab alone until it is sent.
         }
-        this.tell(this.state === 'away' ? 'away' : 'saving');
     }
 
     forget(id, tab = this.tab) {
         this.memory.delete(id);
+        this.gone.delete(id);
+        this.held.delete(id);
         localStorage.removeItem(`${this.prefix}${tab}.${id}`);
     }
 
     wait(milliseconds) {
         clearTimeout(this.timer);
-        this.timer = setTimeout(() => this.flush(), milliseconds);
+        // What has gone out cannot be written on: while nothing arrives, typing must not send a change a key.
+        this.timer = setTimeout(() => this.flush(), this.state === 'away' ? Math.max(milliseconds, RETRY_AFTER) : milliseconds);
     }
 
     tell(state, message = '') {
@@ -92,14 +133,14 @@ export class Queue {
         const locked = navigator.locks ? (work) => navigator.locks.request(`${this.prefix}send`, work) : (work) => work();
         await locked(async () => {
             await this.adopt();
-            while (!this.isEmpty && await this.sendOnce(this.nextBatch())) { /* until it is empty or cannot go on */ }
+            for (let batch = this.nextBatch(); batch.length && await this.sendOnce(batch); batch = this.nextBatch()) { /* until it is empty or cannot go on */ }
         });
     }
 
     nextBatch() {
         const batch = [];
         let size = 0;
-        for (const change of this.pending) {
+        for (const change of this.pending.filter(({ id }) => !this.held.has(id))) {
             size += JSON.stringify(change).length;
             if (batch.length && (this.alone || size > LARGEST || batch.length >= AT_MOST)) {
                 break;
@@ -111,7 +152,7 @@ export class Queue {
 
     /** @returns {Promise<boolean>} whether to go on with the next batch */
     async sendOnce(batch) {
-        batch.forEach((change) => this.sending.add(change.id));
+        batch.forEach((change) => this.gone.add(change.id));
         try {
             const answer = await send('POST', `${this.address}/operations`, { base: this.base, operations: batch, ...this.beside() });
             batch.forEach((change) => this.forget(change.id, change.tab));
@@ -131,8 +172,6 @@ export class Queue {
             return true;
         } catch (error) {
             return this.failed(error, batch);
-        } finally {
-            batch.forEach((change) => this.sending.delete(change.id));
         }
     }
 

@@ -1,3 +1,4 @@
+import { counted } from '../counted.js';
 import { colour, element, icon, setAttributes } from './element.js';
 import { Wrapping } from './wrapping.js';
 
@@ -235,7 +236,8 @@ export class Rows {
         note.classList.toggle('has-note', topic.noted);
         count.textContent = words ? ` ${words.toLocaleString('en')}` : '';
         const target = topic.target ? ` of ${topic.target}` : '';
-        setAttributes(floret, { 'aria-label': `${words}${target} words`, title: `${words.toLocaleString('en')}${target} words` });
+        const says = (number) => (target ? `${number}${target} words` : counted(words, 'word'));
+        setAttributes(floret, { 'aria-label': says(words), title: says(words.toLocaleString('en')) });
         floret.style.visibility = topic.kind === 'aside' ? 'hidden' : '';
     }
 
@@ -270,7 +272,10 @@ export class Rows {
 
 /** What a row is called, in the order in which it shows it. */
 function said(topic, name, related, inside, words) {
-    return [topic.label, name, topic.kind === 'section' ? '' : topic.kind, topic.flag ? `flag ${topic.flag.replace('-', ' ')}` : '', related ? `${related} ${related === 1 ? 'relation' : 'relations'}` : '', inside ? `${inside} inside` : '', words ? `${words.toLocaleString('en')} words` : ''].filter(Boolean).join(' ');
+    return [
+        topic.label, name, topic.kind === 'section' ? '' : topic.kind, topic.flag ? `flag ${topic.flag.replace('-', ' ')}` : '',
+        related ? counted(related, 'relation') : '', inside ? `${inside} inside` : '', words ? counted(words, 'word') : '', topic.noted ? 'with a note' : '',
+    ].filter(Boolean).join(' ');
 }
 
 function show(node, text) {

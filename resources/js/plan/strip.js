@@ -13,6 +13,7 @@ export class StripBar {
             return;
         }
         [this.shown, this.here] = [this.tree.strip, here];
+        this.box.style.setProperty('--count', this.tree.strip.length);
         this.box.replaceChildren(...this.tree.strip.map((section) => this.section(section, here)));
         this.box.hidden = false;
     }

@@ -102,6 +102,18 @@ export class Tree {
         return at;
     }
 
+    /** Whether nobody has written anything on a topic, or set anything on it. */
+    isBare(id) {
+        const topic = this.get(id);
+        return topic.title === '' && !topic.noted && !topic.flag && !topic.target && !topic.picture && this.partsOf(id).length === 0;
+    }
+
+    /** Takes out a topic of which the server was never told. */
+    forget(id) {
+        this.detach([id]);
+        this.topics.delete(id);
+    }
+
     isWithin(id, ancestor) {
         for (let at = id; at; at = this.get(at)?.parent) {
             if (at === ancestor) {
@@ -209,9 +221,20 @@ export class Tree {
                 }
                 this.insert(operation.topics.filter((topic) => !topic.parent).map((topic) => topic.id), operation.at);
                 break;
-            case 'remove':
+            case 'remove': case 'drop':
                 this.detach(operation.ids);
                 break;
+            case 'join': {
+                const [upper, lower] = [this.get(operation.upper), this.get(operation.lower)];
+                this.mirror({
+                    type: 'move', ids: [...this.partsOf(lower.id)],
+                    at: lower.parent === upper.id ? { parent: upper.id, after: lower.id } : this.lastPlace(upper.id),
+                });
+                upper.title += (upper.title === '' || lower.title === '' || upper.title.endsWith(' ') ? '' : ' ') + lower.title;
+                upper.noted ||= lower.noted;
+                this.detach([lower.id]);
+                break;
+            }
             case 'move': {
                 let { after } = operation.at;
                 const parts = this.partsOf(operation.at.parent);

@@ -1,7 +1,7 @@
 import { newId } from '../ids.js';
 import { element } from './element.js';
 import { actionFor } from './keys.js';
-import { fromText } from './lines.js';
+import { linesIn } from './lines.js';
 
 const LONGEST = 1000;
 
@@ -9,9 +9,12 @@ const LONGEST = 1000;
 export class Writing {
     constructor(outline) {
         this.outline = outline;
+        /** Topics made here that are still empty, each with the change and the step that made it. */
+        this.fresh = new Map();
         this.input = element('input', {
             class: 'title-input', type: 'text', spellcheck: 'true', maxlength: LONGEST, autocomplete: 'off', 'aria-label': 'Title',
-            oninput: () => this.typed(), onkeydown: (event) => this.pressed(event), onselectionchange: () => outline.landing.draw(), onblur: () => this.left(), onpaste: (event) => this.pasted(event),
+            oninput: () => this.typed(), onkeydown: (event) => this.pressed(event), onselectionchange: () => outline.landing.draw(),
+            onblur: (event) => this.left(event), onpaste: (event) => this.pasted(event),
         });
     }
 
@@ -28,7 +31,7 @@ export class Writing {
         outline.rows.draw();
         outline.rows.reveal(id);
         const column = at === 'click' ? columnAt(event, topic.title) : at === 'start' ? 0 : at === 'end' ? topic.title.length : Math.min(at, topic.title.length);
-        this.input.value = topic.title;
+        this.input.value = this.base = topic.title;
         if (!outline.rows.openField(id, this.input)) {
             outline.writing = null;
             return;
@@ -40,10 +43,14 @@ export class Writing {
         outline.landing.draw();
     }
 
-    /** Puts the title back in the place of the field; `isSeen`: whether its row is still one of those shown. */
-    end(isSeen = true) {
+    /**
+     * Puts the title back in the place of the field; `isSeen`: whether its row is still one of those
+     * shown; `stays`: a topic that is gone on with, empty or not.
+     */
+    end(isSeen = true, stays = null) {
         const { outline } = this;
-        if (!outline.writing) {
+        const id = outline.writing;
+        if (!id) {
             return;
         }
         outline.writing = null;
@@ -53,36 +60,86 @@ export class Writing {
         if (isSeen) {
             outline.rows.draw();
         }
+        if (id !== stays) {
+            this.drop(id);
+        }
         outline.landing.draw();
     }
 
-    left() {
-        if (!this.ending) {
-            this.end();
+    left({ relatedTarget: to }) {
+        // Another window has come to the front: the field is still the one that is written in.
+        if (this.ending || document.activeElement === this.input) {
+            return;
+        }
+        // Something in its own row may have been pressed: then it is gone on with.
+        const isNear = !to || this.outline.box.contains(to) || to.closest('#note, .menu');
+        this.end(true, isNear ? this.outline.writing : null);
+    }
+
+    /** Topics made here that are empty and not what is gone on with go by themselves. */
+    sweep() {
+        for (const id of [...this.fresh.keys()]) {
+            const { outline } = this;
+            if (id !== outline.writing && id !== outline.active && !outline.marked.has(id) && id !== outline.note.topic) {
+                outline.tree.get(id) && outline.tree.isBare(id) ? this.drop(id) : this.fresh.delete(id);
+            }
         }
     }
 
-    /** Shows what the title has become, after an undo. */
+    /** A topic that was made here, and was left with nothing on it, goes by itself. */
+    drop(id) {
+        const { outline } = this;
+        const { tree } = outline;
+        const made = this.fresh.get(id);
+        if (!made || !tree.get(id) || !tree.isBare(id)) {
+            return;
+        }
+        this.fresh.delete(id);
+        const at = outline.rows.index.get(id);
+        const next = outline.list[at - 1] ?? outline.list[at + 1];
+        if (outline.queue.takeOut(made.change, id)) {
+            tree.forget(id);
+            outline.page.draw();
+        } else {
+            outline.perform({ type: 'drop', ids: [id] }, ...(made.written ? [] : [made.step]));
+        }
+        if (outline.active === id) {
+            outline.active = next?.id ?? null;
+            outline.marked = new Set(next ? [next.id] : []);
+            outline.rows.draw();
+        }
+    }
+
+    /** Shows what the title has become, by an undo or by others, unless what is typed here is on its way. */
     refresh() {
         const topic = this.outline.writing && this.outline.tree.get(this.outline.writing);
-        if (topic && topic.title !== this.input.value) {
-            this.input.value = topic.title;
+        if (topic && topic.title !== this.input.value.trim() && this.outline.queue.isEmpty) {
+            const { selectionStart: start, selectionEnd: end, value } = this.input;
+            const later = topic.title.endsWith(value.slice(start)) && !topic.title.startsWith(value.slice(0, start)) ? topic.title.length - value.length : 0;
+            this.input.value = this.base = topic.title;
+            this.input.setSelectionRange(start + later, end + later);
         }
     }
 
     typed() {
         const { outline } = this;
         const id = outline.writing;
-        const operation = { type: 'retitle', topic: id, title: this.input.value };
+        const title = this.input.value;
         const step = outline.stepFor(id);
         if (this.change && this.changed === id && this.step === step && outline.queue.isWaiting(this.change) && outline.queue.pending.at(-1)?.id === this.change) {
+            const operation = { type: 'retitle', topic: id, title, was: this.was };
             outline.tree.mirror(operation);
             outline.queue.replace(this.change, operation);
             outline.retitled(id);
         } else {
-            this.change = outline.perform(operation, step, true);
+            this.was = this.base;
+            this.change = outline.perform({ type: 'retitle', topic: id, title, was: this.was }, step, true);
             this.changed = id;
             this.step = step;
+        }
+        this.base = title;
+        if (this.fresh.has(id)) {
+            this.fresh.get(id).written = true;
         }
         outline.landing.draw();
     }
@@ -131,8 +188,11 @@ export class Writing {
         const title = this.input.value;
         if (column === 0 && title !== '') {
             const { parent, after } = outline.tree.placeOf(id);
-            outline.add({ parent, after }, '', { kind: topic.kind });
+            this.fresh.delete(outline.add({ parent, after }, '', { kind: topic.kind }));
             this.write(id, 0);
+            return;
+        }
+        if (title === '' && this.fresh.has(id)) {
             return;
         }
         if (column >= title.length) {
@@ -148,6 +208,7 @@ export class Writing {
         this.write(fresh, 0);
     }
 
+    /** Joins a title with the one above and goes on at the seam; asks first where two notes would run together. */
     async joinAbove(id) {
         const { outline } = this;
         const i = outline.rows.index.get(id);
@@ -161,12 +222,11 @@ export class Writing {
             return null;
         }
         const column = above.title.length;
-        this.end();
+        this.end(true, id);
         if (below.title === '' && !below.noted && !outline.tree.partsOf(id).length) {
             outline.perform({ type: 'remove', ids: [id] });
         } else {
-            outline.queue.add({ type: 'join', upper, lower: id });
-            await outline.queue.flush();
+            outline.perform({ type: 'join', upper, lower: id });
         }
         this.write(upper, column);
         return upper;
@@ -174,12 +234,12 @@ export class Writing {
 
     /** Several lines at once become several topics, after this one. */
     pasted(event) {
-        const text = event.clipboardData?.getData('text/plain') ?? '';
-        if (/\n\s*\S/.test(text)) {
+        const lines = linesIn(event);
+        if (lines.length) {
             event.preventDefault();
             const id = this.outline.writing;
             const topic = this.outline.tree.get(id);
-            this.outline.clipboard.insert(fromText(text), { parent: topic.parent, after: id });
+            this.outline.clipboard.insert(lines, { parent: topic.parent, after: id });
         }
     }
 }

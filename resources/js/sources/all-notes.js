@@ -53,7 +53,8 @@ export class AllNotes {
     outwards() {
         if (this.open) {
             const { open } = this;
-            this.close().then(() => this.box.querySelector(`[data-topic="${open}"] .write-here`)?.focus());
+            this.close();
+            this.box.querySelector(`[data-topic="${open}"] .write-here`)?.focus();
         } else {
             this.page.show('outline');
         }
@@ -104,11 +105,12 @@ export class AllNotes {
             element('div', { class: 'note-of-head' }, head, element('button', { type: 'button', class: 'plain write-here', 'aria-label': `Write in the note of ${title}`, onclick: () => this.edit(id) }, 'Write')), read);
     }
 
-    async edit(id) {
+    /** Writes in the note of a topic, from this moment on. */
+    edit(id) {
         if (this.open === id) {
             return;
         }
-        await this.close();
+        this.close();
         const section = this.box.querySelector(`[data-topic="${id}"]`);
         if (!section) {
             return;
@@ -118,20 +120,23 @@ export class AllNotes {
         section.querySelector('.read').hidden = true;
         const place = section.appendChild(element('div', { class: 'write' }));
         this.page.note.moveTo(place);
-        await this.page.note.open(id);
+        this.page.note.open(id);
     }
 
-    async close() {
+    /** Reads the note again that was written in: as it stood in the editor, until PHP has printed it. */
+    close() {
         if (!this.open) {
             return;
         }
         const { open } = this;
+        this.html.set(open, this.page.note.editor.getHTML());
         this.page.note.commit();
         this.page.note.moveTo(null);
         this.open = null;
-        await this.page.note.close();
-        await this.load();
-        return open;
+        this.page.note.close();
+        this.drawn = null;
+        this.draw();
+        this.load();
     }
 
     pressed(event) {

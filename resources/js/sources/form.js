@@ -1,4 +1,5 @@
 import { element } from '../plan/element.js';
+import { meanwhile } from '../plan/meanwhile.js';
 
 const LABELS = {
     title: 'Title', container: 'Title of the whole', publisher: 'Publisher', place: 'Place', edition: 'Edition', volume: 'Volume', issue: 'Number', pages: 'Pages', url: 'Address', doi: 'DOI', isbn: 'ISBN', language: 'Language', capitals: 'Names in the title that keep their capitals', remark: 'Remark, for yourself',
@@ -18,6 +19,10 @@ export class SourceForm {
         this.side = document.getElementById('source-form');
         this.source = null;
         this.isNew = false;
+        /** Sources that were read while this one waited to be confirmed. */
+        this.next = [];
+        // A field that is written in when the page is left has not told of its change yet.
+        addEventListener('pagehide', () => this.side.contains(document.activeElement) && document.activeElement.dispatchEvent(new Event('change')));
     }
 
     get isOpen() {
@@ -32,14 +37,16 @@ export class SourceForm {
     }
 
     /** A source that was read out of a line or a page: to be confirmed. */
-    confirm({ source, like, pages = '', text = '' }) {
+    confirm({ source, like, pages = '', text = '' }, takesKeyboard = true) {
         this.source = source;
         this.isNew = true;
         this.like = like;
         this.pages = pages;
         this.text = text;
         this.raise();
-        this.side.querySelector('.primary').focus({ preventScroll: true });
+        if (takesKeyboard) {
+            this.side.querySelector('.primary').focus({ preventScroll: true });
+        }
     }
 
     fresh() {
@@ -52,6 +59,15 @@ export class SourceForm {
         this.side.hidden = true;
         this.view.draw();
         this.view.field.focus();
+        this.follow();
+    }
+
+    /** The next one to be confirmed. */
+    follow() {
+        const read = this.next.shift();
+        if (read) {
+            this.confirm(read);
+        }
     }
 
     raise() {
@@ -77,21 +93,27 @@ export class SourceForm {
     }
 
     draw() {
-        const kind = this.source.kind ?? 'other';
+        const { source } = this;
+        const kind = source.kind ?? 'other';
         const { fields } = this.page.data.sourceKinds.find(({ value }) => value === kind);
         const label = (name) => OF_KIND[kind]?.[name] ?? LABELS[name] ?? name;
         const first = fields.filter((name) => name !== 'editors');
+        const setKind = (event) => {
+            source.kind = event.target.value;
+            this.changed(source);
+            this.draw();
+        };
         const box = element('form', { onsubmit: (event) => { event.preventDefault(); this.done(); } },
             element('div', { class: 'form-head' }, element('h2', {}, this.isNew ? 'Is this right?' : 'Source'), element('button', { type: 'button', class: 'plain', onclick: () => this.close() }, this.isNew ? 'Cancel' : 'Close'), this.isNew && element('button', { class: 'primary' }, 'Add to the sources')),
             this.isNew && this.like && element('p', { class: 'said' }, 'The plan has this source already, it seems.', element('button', { type: 'button', class: 'plain', onclick: () => this.open(this.view.all.find(({ source }) => source.id === this.like)) }, 'Open it')),
             element('div', { class: 'grid-2' },
-                this.field('Kind', 'wide', element('select', { name: 'kind', onchange: (event) => { this.source.kind = event.target.value; this.changed(); this.draw(); } }, ...this.page.data.sourceKinds.map(({ value, name }) => element('option', { value, selected: value === kind }, name)))),
+                this.field('Kind', 'wide', element('select', { name: 'kind', onchange: setKind }, ...this.page.data.sourceKinds.map(({ value, name }) => element('option', { value, selected: value === kind }, name)))),
                 this.line('title', label('title')), this.people('authors', OF_KIND[kind]?.authors ?? 'Authors'), fields.includes('editors') && this.people('editors', label('editors')),
                 this.line('date', label('date')), ...first.map((name) => this.line(name, label(name)))),
             element('p', { class: 'error mt-2', role: 'alert' }),
             !this.isNew && element('div', { class: 'files' }),
             element('div', { class: 'dialog-foot' },
-                !this.isNew && element('button', { type: 'button', class: 'plain danger', style: 'margin-right:auto', onclick: () => { const { source } = this; this.close(); this.view.remove(source); } }, 'Take it out'),
+                !this.isNew && element('button', { type: 'button', class: 'plain danger', style: 'margin-right:auto', onclick: () => this.view.takeOut(this.source) }, 'Take it out'),
                 this.isNew && this.text && element('label', { class: 'choice', style: 'width:auto;gap:0.6rem' }, element('span', {}, 'Keep the text of the page too'), element('input', { type: 'checkbox', name: 'keep-text', checked: true }))));
         this.side.replaceChildren(box);
         this.drawAgain();
@@ -102,9 +124,17 @@ export class SourceForm {
     }
 
     line(name, label) {
-        const value = this.source[name] ?? '';
-        const set = (event) => { const given = event.target.value.trim(); given ? this.source[name] = given : delete this.source[name]; this.changed(); };
-        const field = name === 'remark' ? element('textarea', { name, rows: 3, maxlength: 20000, onchange: set }) : element('input', { name, value: shownDate(name, value), maxlength: 2000, autocomplete: 'off', placeholder: HINTS[name], onchange: name === 'date' || name === 'accessed' ? (event) => this.setDate(name, event.target) : set });
+        const { source } = this;
+        const value = source[name] ?? '';
+        const set = (event) => {
+            const given = event.target.value.trim();
+            given ? source[name] = given : delete source[name];
+            this.changed(source);
+        };
+        const onchange = name === 'date' || name === 'accessed' ? (event) => this.setDate(source, name, event.target) : set;
+        const field = name === 'remark'
+            ? element('textarea', { name, rows: 3, maxlength: 20000, onchange })
+            : element('input', { name, value: shownDate(name, value), maxlength: 2000, autocomplete: 'off', placeholder: HINTS[name], onchange });
         if (name === 'remark') {
             field.value = value;
         }
@@ -112,28 +142,31 @@ export class SourceForm {
     }
 
     /** PHP reads what is typed as a date. */
-    async setDate(name, field) {
+    async setDate(source, name, field) {
         const typed = field.value.trim();
         const stored = typed === '' ? '' : (await this.page.dateOf(typed)) ?? typed;
-        stored ? this.source[name] = stored : delete this.source[name];
-        field.value = shownDate(name, stored);
-        this.changed();
+        stored ? source[name] = stored : delete source[name];
+        if (document.activeElement !== field) {
+            field.value = shownDate(name, stored);
+        }
+        this.changed(source);
     }
 
     people(role, label) {
-        const all = this.source[role] ?? [];
+        const { source } = this;
+        const all = source[role] ?? [];
         const rows = [...all, {}].map((person, i) => {
             const set = (part) => (event) => {
-                const list = [...(this.source[role] ?? [])];
+                const list = [...(source[role] ?? [])];
                 const changed = { ...list[i], [part]: event.target.value.trim() };
                 Object.keys(changed).forEach((one) => changed[one] || delete changed[one]);
                 list[i] = changed;
                 const left = list.filter((one) => one.family || one.given);
-                left.length ? this.source[role] = left : delete this.source[role];
-                this.changed();
+                left.length ? source[role] = left : delete source[role];
+                this.changed(source);
                 const isAtEnd = i === all.length;
                 const { name } = event.target;
-                if (isAtEnd || left.length < list.length) {
+                if (this.source === source && (isAtEnd || left.length < list.length)) {
                     const next = document.activeElement?.name;
                     this.draw();
                     this.side.querySelector(`[name="${isAtEnd && next ? next : name}"]`)?.focus();
@@ -146,9 +179,10 @@ export class SourceForm {
         return element('fieldset', { class: 'field wide people' }, element('legend', { class: 'legend' }, label), ...rows);
     }
 
-    changed() {
-        if (!this.isNew) {
-            this.view.change(structuredClone(this.source));
+    /** A field was written in: of the source that it shows, whichever is open by now. One that is not in the plan yet, or no more, is not saved. */
+    changed(source) {
+        if (this.view.all.some((one) => one.source.id === source.id)) {
+            this.view.change(structuredClone(source));
         }
     }
 
@@ -160,6 +194,7 @@ export class SourceForm {
             this.side.querySelector('.error').textContent = 'A source needs a title or an author.';
             return;
         }
+        const isUnmoved = meanwhile();
         const { source, text } = this;
         const keepsText = text && this.side.querySelector('[name=keep-text]').checked;
         this.source = null;
@@ -170,7 +205,10 @@ export class SourceForm {
             await this.view.files.keepText(source.id, source.title, text);
             this.view.load();
         }
-        this.view.field.focus();
+        if (isUnmoved()) {
+            this.view.field.focus();
+        }
+        this.follow();
     }
 }
 

@@ -1,6 +1,7 @@
 import { send } from '../http.js';
 import { actionFor } from '../plan/keys.js';
 import { element } from '../plan/element.js';
+import { meanwhile } from '../plan/meanwhile.js';
 import { ROOT } from '../plan/tree.js';
 
 const AT_ONCE = 3;
@@ -15,7 +16,8 @@ export class ResearchView {
         this.done = document.getElementById('sorted');
         this.rows = [];
         this.past = [];
-        this.at = 0;
+        this.active = null;
+        this.lastAt = 0;
         this.chosen = null;
         this.list.addEventListener('keydown', (event) => this.pressed(event));
         document.getElementById('sort-marked').addEventListener('click', () => this.sortMarked());
@@ -31,7 +33,18 @@ export class ResearchView {
 
     enter() {
         this.past = [];
-        this.load().then(() => this.list.focus({ preventScroll: true }));
+        this.rows = [];
+        this.active = null;
+        this.draw();
+        // The keyboard is here at once; the list takes it when there is one.
+        document.getElementById('research-head').focus({ preventScroll: true });
+        const isUnmoved = meanwhile();
+        this.load().then(() => isUnmoved() && this.list.focus({ preventScroll: true }));
+    }
+
+    /** The row that the keys act on; none where it has gone, until another one is gone to. */
+    get at() {
+        return this.rows.findIndex((row) => row.topic === this.active);
     }
 
     async load() {
@@ -46,7 +59,7 @@ export class ResearchView {
             const known = before.get(guess.topic);
             return { ...guess, as: known?.as ?? guess.offer, into: known?.into, marked: known?.marked ?? guess.sign !== null, source: known?.page ? known.source : guess.source, page: known?.page };
         });
-        this.at = Math.min(this.at, Math.max(0, this.rows.length - 1));
+        this.active ??= this.rows[Math.min(this.lastAt, this.rows.length - 1)]?.topic ?? null;
         this.draw();
         this.readPages();
     }
@@ -107,6 +120,7 @@ export class ResearchView {
         this.list.replaceChildren(...this.rows.map((row, i) => this.row(row, i)));
         this.list.hidden = this.rows.length === 0;
         const current = this.list.children[this.at];
+        this.lastAt = this.at < 0 ? this.lastAt : this.at;
         if (current) {
             this.list.setAttribute('aria-activedescendant', current.id);
         } else {
@@ -120,7 +134,13 @@ export class ResearchView {
         const topic = tree.get(row.topic);
         const parent = tree.get(topic?.parent);
         const above = parent ? `${parent.label} ${parent.title}`.trim() : topic?.parent === ROOT ? 'the plan' : 'the loose ideas';
-        return element('div', { class: `guess${i === this.at ? ' is-active' : ''}`, role: 'option', id: `guess-${row.topic}`, 'aria-selected': String(row.marked), onclick: (event) => { this.at = i; if (!event.target.closest('button')) { row.marked = !row.marked; } this.draw(); this.list.focus({ preventScroll: true }); } },
+        const onclick = (event) => {
+            this.active = row.topic;
+            row.marked = event.target.closest('button') ? row.marked : !row.marked;
+            this.draw();
+            this.list.focus({ preventScroll: true });
+        };
+        return element('div', { class: `guess${i === this.at ? ' is-active' : ''}`, role: 'option', id: `guess-${row.topic}`, 'aria-selected': String(row.marked), onclick },
             element('span', { class: 'tick', 'aria-hidden': 'true' }, row.marked ? '✓' : ''),
             element('div', { class: 'what' }, element('strong', {}, topic?.title || 'Untitled'), element('small', {}, `in ${above} · a guess: ${row.says}`.replace(' · a guess: chosen by you', ''))),
             element('div', { class: 'filing' }, this.outcome(row, above)));
@@ -158,14 +178,19 @@ export class ResearchView {
     guessBefore() { this.go(-1); }
 
     go(by) {
-        this.at = Math.max(0, Math.min(this.rows.length - 1, this.at + by));
+        const from = this.at < 0 ? this.lastAt - (by > 0 ? 1 : 0) : this.at;
+        this.lastAt = Math.max(0, Math.min(this.rows.length - 1, from + by));
+        this.active = this.rows[this.lastAt]?.topic ?? null;
         this.draw();
         this.list.children[this.at]?.scrollIntoView({ block: 'nearest' });
     }
 
     toggleGuess() {
-        this.rows[this.at].marked = !this.rows[this.at].marked;
-        this.draw();
+        const row = this.rows[this.at];
+        if (row) {
+            row.marked = !row.marked;
+            this.draw();
+        }
     }
 
     markAll() {
@@ -185,6 +210,9 @@ export class ResearchView {
     fileInNote() {
         const { dialogs, tree } = this.page;
         const row = this.rows[this.at];
+        if (!row) {
+            return;
+        }
         const find = dialogs.finder((id) => tree.isWithin(id, row.topic));
         dialogs.choose('Into which note?', 'Number or title of the topic', (wanted) => find(wanted).map(({ id, name }) => [{ name, act: () => { dialogs.choosing.close(); this.chooseNote(row, id); } }]));
     }
@@ -214,6 +242,7 @@ export class ResearchView {
             return;
         }
         const filings = chosen.map((row) => ({ topic: row.topic, as: row.as, ...(row.as === 'note' && { into: row.into }), ...(row.as === 'source' && row.page === 'read' && { source: { ...row.source, id: undefined } }) }));
+        const isUnmoved = meanwhile();
         const titles = new Map(chosen.map((row) => [row.topic, { title: this.page.tree.get(row.topic)?.title || 'Untitled', says: FILED[row.as] }]));
         const answer = await this.page.sent('research', { filings });
         if (!answer) {
@@ -224,19 +253,27 @@ export class ResearchView {
         this.page.say(why.length ? `${why.length} could not be sorted: ${why[0]}` : `${Object.keys(answer.sorted).length} sorted out.`);
         this.chosen = this.chosen?.filter((topic) => !answer.sorted[topic]) ?? null;
         this.rows = this.rows.filter((row) => !answer.sorted[row.topic]);
+        if (this.at < 0 && isUnmoved()) {
+            this.active = null;
+        }
         await this.load();
-        this.list.focus();
+        if (isUnmoved()) {
+            this.list.focus();
+        }
     }
 
     async undo(one) {
+        const isUnmoved = meanwhile();
         const answer = await this.page.sent('undo', { step: one.step });
         if (answer) {
             this.past = this.past.filter((other) => other !== one);
             this.chosen = this.chosen && [...this.chosen, one.topic];
             await this.load();
-            this.at = Math.max(0, this.rows.findIndex(({ topic }) => topic === one.topic));
+            if (isUnmoved()) {
+                this.active = one.topic;
+                this.list.focus();
+            }
             this.draw();
-            this.list.focus();
         }
         return answer;
     }

@@ -1,7 +1,10 @@
 import { send } from '../http.js';
 import { newId } from '../ids.js';
-import { element } from '../plan/element.js';
+import { element, icon } from '../plan/element.js';
+import { meanwhile } from '../plan/meanwhile.js';
 import { ROOT } from '../plan/tree.js';
+import { whenAsked } from '../plan/context.js';
+import { Popover } from '../plan/popover.js';
 import { SourceForm } from './form.js';
 import { Files } from './files.js';
 
@@ -23,6 +26,8 @@ export class SourcesView {
         document.getElementById('source-take').addEventListener('click', () => file.click());
         file.addEventListener('change', () => { this.takeIn(file.files[0]); file.value = ''; });
         document.getElementById('source-elsewhere').addEventListener('click', () => this.elsewhere());
+        this.menu = new Popover(() => this.list.querySelector('.open-source')?.focus());
+        whenAsked(this.list, (node) => node.closest('li')?.querySelector('[data-source]'), (button, point) => this.ask(button.dataset.source, point));
         const style = document.getElementById('source-style');
         style.replaceChildren(...page.data.citationStyles.map(({ value, name }) => element('option', { value }, name)));
         style.addEventListener('change', () => { page.setPlan({ citation_style: style.value }); this.load(); });
@@ -77,8 +82,12 @@ export class SourcesView {
             button.querySelector('b').textContent = counts[filter];
             button.hidden = filter !== 'all' && filter !== this.filter && counts[filter] === 0;
         }
+        const held = this.list.contains(document.activeElement) ? document.activeElement.closest('li').querySelector('.open-source').dataset.source : null;
         const rows = this.filter === 'unsourced' ? this.unsourced.map((one) => this.quotation(one)) : this.shown().map((one) => this.entry(one));
         this.list.replaceChildren(...rows);
+        if (held) {
+            this.list.querySelector(`[data-source="${held}"]`)?.focus({ preventScroll: true });
+        }
         document.getElementById('sources-empty').hidden = this.all.length > 0 || this.filter === 'unsourced';
         this.form.drawAgain();
     }
@@ -92,14 +101,46 @@ export class SourcesView {
         if (!one.entry) {
             printed.textContent = `${one.label}: named in the text, not listed`;
         }
+        const more = ({ currentTarget }) => this.ask(one.source.id, currentTarget);
         return element('li', { class: this.form.source?.id === one.source.id ? 'is-open' : '' },
             element('button', { type: 'button', class: 'open-source', 'data-source': one.source.id, onclick: () => this.form.open(one) }, printed),
+            element('button', { type: 'button', class: 'ico more-of', 'aria-label': `More for ${one.label}`, title: 'More', onclick: more }, icon('ellipsis')),
             element('p', { class: 'of-source' },
                 cited.length ? 'Cited in ' : element('span', { class: 'quiet' }, 'Never cited'),
                 ...cited.slice(0, 12).flatMap(([topic, times], i) => [i ? ', ' : '', element('button', { type: 'button', class: 'link', onclick: () => this.page.openNoteOf(topic) }, this.name(topic)), times > 1 ? ` (${times} times)` : '']),
                 cited.length > 12 && ` and ${cited.length - 12} more`,
                 like && element('span', { class: 'warning' }, ` May be the same as ${like.label}`),
                 one.files.length > 0 && element('span', { class: 'quiet' }, ` · ${one.files.length} ${one.files.length === 1 ? 'file' : 'files'}`)));
+    }
+
+    /** What can be done with a source: at its dots, the second button of a mouse, or a long press. */
+    ask(id, point) {
+        const one = this.all.find(({ source }) => source.id === id);
+        const done = (does) => () => {
+            this.menu.close(false);
+            does();
+        };
+        const act = (name, does) => element('button', { type: 'button', onclick: done(does) }, name);
+        const cited = Object.keys(one.cited).filter((topic) => this.page.tree.noteBearer(topic)).slice(0, 6);
+        this.menu.raise(`Source: ${one.label}`, point, element('div', { class: 'acts-list one-column' },
+            act('Open it', () => this.form.open(one)),
+            ...cited.map((topic) => act(`Go to ${this.name(topic)}`, () => this.page.openNoteOf(topic))),
+            one.entry && act('Copy its entry', () => this.copyEntry(one.entry)),
+            act('Take it out', () => this.takeOut(one.source))));
+        this.menu.box.querySelector('button').focus();
+    }
+
+    copyEntry(html) {
+        const text = new DOMParser().parseFromString(html, 'text/html').body.textContent;
+        const [done, refused] = ['The entry was copied.', 'This browser does not let it be copied.'].map((says) => () => this.page.say(says));
+        navigator.clipboard?.writeText(text).then(done, refused);
+    }
+
+    takeOut(source) {
+        if (this.form.source?.id === source.id) {
+            this.form.close();
+        }
+        this.remove(source);
     }
 
     quotation({ topic, text }) {
@@ -113,33 +154,41 @@ export class SourcesView {
 
     // ---- What comes in
 
-    async typed() {
+    typed() {
         const line = this.field.value.trim();
         if (!line) {
             this.form.fresh();
             return;
         }
+        // The field is free for the next line at once; each is read in its turn.
+        this.field.value = '';
+        this.reading = (this.reading ?? Promise.resolve()).then(() => this.read(line, meanwhile()));
+    }
+
+    async read(line, isUnmoved) {
         const isAddress = /^(https?:\/\/|www\.)\S+$/i.test(line);
         this.page.say(isAddress ? 'Reading the page…' : 'Reading the line…');
         const answer = await send('POST', `${this.page.address}/source-list/${isAddress ? 'page' : 'typed'}`, isAddress ? { address: line } : { line }).catch((error) => error);
         document.querySelector('.toast')?.remove();
-        if (answer instanceof Error && isAddress) {
-            // The address alone is a source already.
-            const typed = await send('POST', `${this.page.address}/source-list/typed`, { line }).catch(() => null);
-            this.page.say(`${answer.message} The address alone is kept.`);
-            if (typed) {
-                this.offer(typed);
-            }
-        } else if (answer instanceof Error) {
-            this.page.say(answer.message);
+        // The address alone is a source already.
+        const typed = answer instanceof Error && isAddress ? await send('POST', `${this.page.address}/source-list/typed`, { line }).catch(() => null) : null;
+        if (answer instanceof Error) {
+            this.page.say(typed ? `${answer.message} The address alone is kept.` : answer.message);
+        }
+        if (answer instanceof Error && !typed) {
+            this.field.value = [line, this.field.value].filter(Boolean).join(' ');
         } else {
-            this.offer(answer);
+            this.offer(typed ?? answer, isUnmoved());
         }
     }
 
-    offer(read) {
-        this.field.value = '';
-        this.form.confirm(read);
+    /** Shows what was read, to be confirmed; after one that waits to be confirmed. */
+    offer(read, takesKeyboard) {
+        if (this.form.isOpen && this.form.isNew) {
+            this.form.next.push(read);
+        } else {
+            this.form.confirm(read, takesKeyboard);
+        }
     }
 
     /** Several lines, or a file's text, are taken in whole. */
@@ -178,10 +227,17 @@ export class SourcesView {
     }
 
     async elsewhere() {
-        const answer = await send('GET', `${this.page.address}/source-list/elsewhere?typed=`).catch(() => null);
         const { dialogs } = this.page;
-        dialogs.choose('Sources of your other plans', 'Letters of the author or title', (wanted) => (answer?.sources ?? []).filter(({ label, source, plan }) => `${label} ${source.title} ${plan}`.toLowerCase().includes(wanted)).slice(0, 12)
-            .map((one) => [{ name: `${one.label}: ${one.source.title}`, act: () => { dialogs.choosing.close(); this.keep(one.source); } }]), 'No other plan has such a source.');
+        const ask = async () => (await send('GET', `${this.page.address}/source-list/elsewhere?typed=`)).sources;
+        const take = (source) => () => {
+            dialogs.choosing.close();
+            this.keep(source);
+        };
+        const rows = (sources, wanted) => sources
+            .filter(({ label, source, plan }) => `${label} ${source.title} ${plan}`.toLowerCase().includes(wanted)).slice(0, 12)
+            .map(({ label, source }) => [{ name: `${label}: ${source.title}`, act: take(source) }]);
+        const says = { waiting: 'Looking through your plans…', none: 'No other plan has such a source.' };
+        await dialogs.chooseOf('Sources of your other plans', 'Letters of the author or title', ask, rows, says);
     }
 
     keep(source) {

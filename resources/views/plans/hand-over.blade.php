@@ -5,10 +5,9 @@
 <x-layouts.app :title="'Hand over: ' . $plan->title . ' – Embrel'">
 <div class="plan" style="grid-template-rows:auto auto 1fr" x-data="handOver" data-address="{{ route('hand-over', $plan) }}" data-format="{{ $chosen }}" data-name="{{ \App\Store\WorkFolder::fileName($plan->title) }}">
     <x-plan-head :plan="$plan" current="hand-over"><a class="plan-title" href="{{ route('plan', $plan) }}">{{ $plan->title }}</a></x-plan-head>
-    <nav class="strip" aria-label="Main sections">@foreach ($strip as $section)<a href="{{ route('plan', $plan) }}" style="--d:{{ str_starts_with($section['dye'], '#') ? $section['dye'] : 'var(--' . $section['dye'] . ')' }};--share:{{ $section['share'] }};--w:{{ $section['filled'] }}" title="{{ $section['title'] }}"><b>{{ $section['label'] }}</b><span>{{ $section['title'] === '' ? 'Untitled' : $section['title'] }}</span></a>@endforeach</nav>
+    <x-strip :plan="$plan" :strip="$strip"/>
     <div class="settle">
-        <form class="choices" autocomplete="off" aria-label="Choices">
-            <h1 class="visually-hidden">Hand over</h1>
+        <form class="choices opens" id="choices" autocomplete="off" aria-label="Choices" x-bind:class="{ 'is-open': isChoosing }" x-on:keydown.escape="closeChoices">
             <h2 id="format-head">Format</h2>
             <div class="formats" role="radiogroup" aria-labelledby="format-head">
                 @foreach (\Embrel\Writer\Format::offered() as $format)
@@ -16,10 +15,11 @@
                 @endforeach
             </div>
             <h2>What goes in</h2>
-            <label class="choice"><span>From</span><select name="from"><option value="">The whole plan</option>@foreach ($branches as $branch)<option value="{{ $branch['id'] }}">{{ \Illuminate\Support\Str::limit($branch['name'], 60) }}</option>@endforeach</select></label>
+            <label class="choice"><span>From</span><select name="from"><option value="">The whole plan</option>@foreach ($branches as $branch)<option value="{{ $branch['id'] }}" @selected($branch['id'] === $from)>{{ \Illuminate\Support\Str::limit($branch['name'], 60) }}</option>@endforeach</select></label>
             <label class="choice" x-show="isDraft"><span>Headings down to</span><select name="heading_depth">@for ($i = 1; $i <= 9; $i++)<option value="{{ $i }}" @selected((string) $i === $one('heading_depth', 3))>Level {{ $i }}</option>@endfor</select></label>
             <label class="choice" x-show="isMap"><span>As I see it now, with what is folded</span><input type="checkbox" name="seen" @checked($seen)></label>
-            <label class="choice" x-show="!isMap"><span>Notes</span><input type="checkbox" name="notes" @checked($is('notes'))></label>
+            <label class="choice" x-show="isNumberedOutline"><span>Notes under their topics</span><input type="checkbox" name="text_notes" @checked($is('text_notes', false))></label>
+            <label class="choice" x-show="hasNotes"><span>Notes</span><input type="checkbox" name="notes" @checked($is('notes'))></label>
             <label class="choice" x-show="isDraft"><span>Pictures</span><input type="checkbox" name="pictures" @checked($is('pictures'))></label>
             <label class="choice" x-show="isDraft"><span>Quotes</span><input type="checkbox" name="quotes" @checked($is('quotes'))></label>
             <label class="choice" x-show="isDraft"><span>Points</span><select name="points">@foreach (['list' => 'As list items', 'text' => 'As paragraphs', 'out' => 'Left out'] as $value => $name)<option value="{{ $value }}" @selected($value === $one('points', 'list'))>{{ $name }}</option>@endforeach</select></label>
@@ -44,6 +44,7 @@
             <p class="hint" x-show="isDraft">Citations are printed as {{ $properties->citationStyle->label() }}; the plan’s properties change that.</p>
             <label class="choice" x-show="isDraft"><span>Lists set in down to</span><select name="indent_depth">@for ($i = 1; $i <= 9; $i++)<option value="{{ $i }}" @selected((string) $i === $one('indent_depth', 9))>Level {{ $i }}</option>@endfor</select></label>
             <label class="choice" x-show="hasContents"><span>Contents page</span><input type="checkbox" name="contents" @checked($is('contents'))></label>
+            <label class="choice" x-show="hasContents"><span>Contents down to</span><select name="contents_depth">@for ($i = 1; $i <= 9; $i++)<option value="{{ $i }}" @selected((string) $i === $one('contents_depth', 3))>Level {{ $i }}</option>@endfor</select></label>
             <label class="choice" x-show="hasContents"><span>List of figures</span><input type="checkbox" name="figures" @checked($is('figures', false))></label>
             <label class="choice" x-show="isStyled"><span>Style</span><select name="draft_style" x-model="draftStyle">@foreach ($styles as $id => $style)<option value="{{ $id }}" @selected((string) $id === $one('draft_style', 'report'))>{{ $style['name'] }}</option>@endforeach</select></label>
             <p class="row-acts" x-show="isStyled"><button type="button" class="link" x-on:click="editStyle">Change this style…</button></p>
@@ -60,11 +61,14 @@
             </details>
             @if ($files !== [])<h2>Files on topics and sources</h2><p class="hint">They do not go into the draft. Take with you what is needed:</p><ul class="files-listed">@foreach ($files as $file)<li><a class="link" href="{{ route('plan.attachment', [$plan, $file['id']]) }}" download>{{ $file['name'] }}</a></li>@endforeach</ul>@endif
             <p class="hint">A document that was handed over and changed elsewhere: <a class="link" href="{{ route('way-back', $plan) }}">take its changes in</a>.</p>
+            <div class="only-small"><button type="button" class="primary" x-on:click="closeChoices">See the pages</button></div>
         </form>
         <main class="stage" x-ref="stage">
+            <h1 class="visually-hidden">Hand over</h1>
             <p class="error" role="alert" x-text="error" x-show="error"></p>
             <div role="region" x-ref="preview" aria-live="polite" aria-label="Preview"></div>
             <div class="go"><span class="hint grow" x-text="said" role="status"></span><progress x-show="isWorking" x-bind:value="worked" max="100" aria-label="Making the file"></progress><span class="hint" x-text="busy" role="status"></span>
+                <button type="button" class="plain only-small" aria-controls="choices" x-ref="opener" x-bind:aria-expanded="isChoosing" x-on:click="openChoices">Choices</button>
                 <button type="button" class="plain" x-show="canCopy" x-on:click="copyText" x-text="copyLabel">Copy the outline</button>
                 <a class="plain" x-show="isPaper" x-bind:href="sheets" target="_blank">Print…</a><a class="primary" x-bind:href="address" download x-on:click="leave" x-text="verb">Download the draft</a></div>
         </main>

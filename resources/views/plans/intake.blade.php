@@ -1,6 +1,6 @@
 <x-layouts.app title="Take in – Embrel">
     <x-list-head/>
-    <div class="settle intake" x-data="intake" data-into="{{ $into }}" data-waits="{{ $waits }}" x-on:dragover.window.prevent="over" x-on:drop.window.prevent="drop">
+    <div class="settle intake" x-data="intake" data-into="{{ $into }}" data-under="{{ $under }}" data-waits="{{ $waits }}" x-on:dragover.window.prevent="over" x-on:drop.window.prevent="drop">
         <form class="choices" aria-label="Choices" x-on:submit.prevent="take">
             <h1 class="font-text text-xl font-semibold mb-3">Take in text or a file</h1>
             <label class="drop" x-bind:class="{ 'is-over': isOver }" x-on:dragleave="out">
@@ -22,6 +22,7 @@
                 <label class="choice"><span>Take typed numbers off the titles</span><input type="checkbox" x-model="stripNumbers"></label>
             </div>
             <label class="choice" x-show="isOne"><span>Into</span><select x-model="into"><option value="">A new plan</option>@foreach ($plans as $id => $title)<option value="{{ $id }}">{{ \Illuminate\Support\Str::limit($title, 60) }}</option>@endforeach</select></label>
+            <label class="choice" x-show="into"><span>Where in it</span><select x-model="under"><option value="">At its end, under the file’s name</option><option value="{{ \Embrel\Plan\Plan::ROOT }}">At its end, as it is</option><template x-for="place in places" x-bind:key="place.id"><option x-bind:value="place.id" x-text="place.name"></option></template></select></label>
             <div class="dialog-foot" x-show="isOne"><a class="plain" href="{{ route('plans') }}">Cancel</a><button class="primary" x-bind:disabled="!canTake" x-text="takeLabel">Take it as a new plan</button></div>
         </form>
         <main class="stage">
@@ -39,6 +40,10 @@
                     <ul class="said mb-3" style="display:block" x-show="repairs.length">
                         <template x-for="repair in repairs" x-bind:key="repair"><li x-text="repair"></li></template>
                     </ul>
+                    <div class="said mb-3" style="display:block" x-show="hasLeftOut">
+                        <template x-for="one in leftOut" x-bind:key="one.key"><details><summary x-text="one.says"></summary><p class="left-out" x-text="one.text"></p></details></template>
+                        <label class="choice"><span>Take in what was left out, too</span><input type="checkbox" x-model="keepsLeftOut"></label>
+                    </div>
                     <ul class="seen-tree"><li class="hint" x-show="opening" x-text="opening"></li><template x-for="row in rows" x-bind:key="row.key"><li x-bind:class="row.kind" x-bind:style="row.style"><span x-text="row.name"></span><em x-text="row.note"></em></li></template><li class="hint" x-show="rest" x-text="rest"></li></ul>
                 </section>
             </template>

@@ -83,6 +83,7 @@
         <aside class="note" id="note" aria-label="Note" hidden>
             <div class="note-head"><span id="note-parent"></span><span class="tail"><span id="note-words"></span><button class="ico hide-small" id="wide-note" type="button" aria-pressed="false" title="The note across the whole page" aria-label="Full width"><x-icon name="maximize-2" :size="16"/></button><button class="ico" id="close-note" type="button" title="Close the note" aria-label="Close the note"><x-icon name="x" :size="16"/></button></span></div>
             <h1 id="note-title"></h1>
+            <p class="note-late" id="note-late" role="status" hidden>The text of this note has not come yet. What you write here is kept, and put at its end.</p>
             <div class="page" id="page"></div>
             <div class="tools" role="toolbar" aria-label="Formatting">
                 @foreach (['bold' => 'Bold', 'italic' => 'Italic', 'underline' => 'Underline', 'highlight' => 'Highlight', 'blockquote' => 'Quote', 'bulletList' => 'List', 'orderedList' => 'Numbered list', 'taskList' => 'Check list', 'link' => 'Link'] as $tool => $name)
@@ -140,7 +141,7 @@
     </main>
     <main class="research" id="research" @if ($view !== 'sorting-out') hidden @endif>
         <div class="research-top">
-            <h1 id="research-head">What looks like research</h1>
+            <h1 id="research-head" tabindex="-1">What looks like research</h1>
             <p class="hint" id="research-hint">These are guesses. Up and Down go through them; <kbd class="kbd">Q</kbd> quotation, <kbd class="kbd">S</kbd> source, <kbd class="kbd">A</kbd> aside, <kbd class="kbd">I</kbd> into another note, <kbd class="kbd">L</kbd> leave, <kbd class="kbd">Space</kbd> marks, <kbd class="kbd">Enter</kbd> does it for all that are marked.</p>
             <div class="research-acts"><button class="primary" type="button" id="sort-marked"></button><button class="plain" type="button" id="mark-all-guesses">Mark all</button></div>
         </div>

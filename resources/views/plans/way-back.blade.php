@@ -1,7 +1,7 @@
 <x-layouts.app :title="'The way back: ' . $plan->title . ' – Embrel'">
 <div class="plan" style="grid-template-rows:auto auto 1fr" x-data="wayBack" data-address="{{ route('way-back', $plan) }}">
     <x-plan-head :plan="$plan" current="hand-over"><a class="plan-title" href="{{ route('plan', $plan) }}">{{ $plan->title }}</a></x-plan-head>
-    <nav class="strip" aria-label="Main sections">@foreach ($strip as $section)<a href="{{ route('plan', $plan) }}" style="--d:{{ str_starts_with($section['dye'], '#') ? $section['dye'] : 'var(--' . $section['dye'] . ')' }};--share:{{ $section['share'] }};--w:{{ $section['filled'] }}" title="{{ $section['title'] }}"><b>{{ $section['label'] }}</b><span>{{ $section['title'] === '' ? 'Untitled' : $section['title'] }}</span></a>@endforeach</nav>
+    <x-strip :plan="$plan" :strip="$strip"/>
     <div class="settle">
         <form class="choices" aria-label="The draft that came back" x-on:submit.prevent="accept">
             <h1 class="font-text text-xl font-semibold mb-3">A draft comes home</h1>

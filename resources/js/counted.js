@@ -1,0 +1,2 @@
+/** A number with what it counts: 1 word, 2 words, 1,200 words. */
+export const counted = (number, one, many = `${one}s`) => `${number.toLocaleString('en')} ${number === 1 ? one : many}`;

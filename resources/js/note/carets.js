@@ -1,0 +1,138 @@
+import { TextSelection } from '@tiptap/pm/state';
+
+const WORD = /\s|[\p{L}\p{N}\p{M}_]+|./gsu;
+/** Above this many pairs of words what differs is replaced as one. */
+const PAIRS = 400_000;
+
+/** Where a selection stands: in which blocks, and how far in each. */
+export function placeOf(doc, { $anchor, $head }) {
+    const place = ($at) => ($at.depth ? { id: $at.node(1).attrs.id, offset: $at.pos - $at.before(1) } : null);
+    return { anchor: place($anchor), head: place($head) };
+}
+
+/** Puts a selection back into the blocks in which it stood, wherever they are now. */
+export function restore(change, { anchor, head }) {
+    const found = (place) => {
+        let pos = null;
+        change.doc.forEach((node, offset) => {
+            if (place && node.attrs.id === place.id) {
+                pos = offset + Math.min(place.offset, node.nodeSize - 1);
+            }
+        });
+        return pos;
+    };
+    const [from, to] = [found(anchor), found(head)];
+    if (from !== null && to !== null) {
+        change.setSelection(TextSelection.between(change.doc.resolve(from), change.doc.resolve(to)));
+    }
+}
+
+/** Turns a block that stands at a place into another, word by word where only words differ: the caret stays with those beside it. */
+export function replaceWithin(change, at, now, node) {
+    if (now.type !== node.type || !now.sameMarkup(node)) {
+        replace(change, at, at + now.nodeSize, node);
+    } else if (now.isTextblock) {
+        replaceWords(change, at + 1, now, node);
+    } else if (now.childCount === node.childCount && !now.isLeaf) {
+        let inner = at + 1;
+        node.forEach((child, _, i) => {
+            const before = change.doc.nodeAt(inner);
+            if (!before.eq(child)) {
+                replaceWithin(change, inner, now.child(i), child);
+            }
+            inner += change.doc.nodeAt(inner).nodeSize;
+        });
+    } else {
+        replace(change, at, at + now.nodeSize, node);
+    }
+}
+
+function replace(change, from, to, content) {
+    const { anchor, head } = change.selection;
+    change.replaceWith(from, to, content);
+    // At the edge of what comes in the caret stays before it: it belongs to the word that was being written.
+    const map = change.mapping.maps.at(-1);
+    const place = (pos) => change.doc.resolve(Math.min(change.doc.content.size, map.map(pos, -1)));
+    change.setSelection(TextSelection.between(place(anchor), place(head)));
+}
+
+function replaceWords(change, start, now, node) {
+    const [old, fresh] = [wordsOf(now), wordsOf(node)];
+    // From the last to the first, so that those before stay where they are.
+    for (const [oldFrom, oldTo, freshFrom, freshTo] of differences(old, fresh).reverse()) {
+        const from = start + (old[oldFrom]?.at ?? now.content.size);
+        const to = start + (old[oldTo]?.at ?? now.content.size);
+        replace(change, from, to, node.content.cut(fresh[freshFrom]?.at ?? node.content.size, fresh[freshTo]?.at ?? node.content.size));
+    }
+}
+
+/** The words and signs of a line of text, each with where it begins. */
+function wordsOf(node) {
+    const words = [];
+    node.forEach((child, at) => {
+        const marks = JSON.stringify(child.marks);
+        if (child.isText) {
+            for (const match of child.text.matchAll(WORD)) {
+                words.push({ key: match[0] + marks, at: at + match.index });
+            }
+        } else {
+            words.push({ key: JSON.stringify(child), at });
+        }
+    });
+    return words;
+}
+
+/** Where two rows of words differ: [from, to, from, to] of stretches, in order. */
+function differences(old, fresh) {
+    const stretches = [];
+    let [i, j] = [0, 0];
+    for (const [at, other] of [...matches(old.map(({ key }) => key), fresh.map(({ key }) => key)), [old.length, fresh.length]]) {
+        if (at > i || other > j) {
+            stretches.push([i, at, j, other]);
+        }
+        [i, j] = [at + 1, other + 1];
+    }
+    return stretches;
+}
+
+/** The longest common row of words, as PHP has it (RichText/WordByWord): [place in one, place in the other], in order. */
+function matches(one, other) {
+    let [start, end, otherEnd] = [0, one.length, other.length];
+    while (start < end && start < otherEnd && one[start] === other[start]) {
+        start++;
+    }
+    while (end > start && otherEnd > start && one[end - 1] === other[otherEnd - 1]) {
+        end--;
+        otherEnd--;
+    }
+    const isKept = [...one.keys()].map((i) => i < start || i >= end);
+    const [n, m] = [end - start, otherEnd - start];
+    if (n * m <= PAIRS) {
+        const lengths = Array.from({ length: n + 1 }, () => new Uint16Array(m + 1));
+        for (let i = n - 1; i >= 0; i--) {
+            for (let j = m - 1; j >= 0; j--) {
+                lengths[i][j] = one[start + i] === other[start + j] ? lengths[i + 1][j + 1] + 1 : Math.max(lengths[i + 1][j], lengths[i][j + 1]);
+            }
+        }
+        for (let [i, j] = [0, 0]; i < n && j < m;) {
+            if (one[start + i] === other[start + j]) {
+                isKept[start + i++] = true;
+                j++;
+            } else {
+                lengths[i + 1][j] >= lengths[i][j + 1] ? i++ : j++;
+            }
+        }
+    }
+    // Of several equal words it is the first: a half written word is not a later one of another writer.
+    const pairs = [];
+    let at = 0;
+    isKept.forEach((is, i) => {
+        if (is) {
+            while (other[at] !== one[i]) {
+                at++;
+            }
+            pairs.push([i, at++]);
+        }
+    });
+    return pairs;
+}
