@@ -117,9 +117,13 @@ stop_database() {
   DATABASE_PID=""
 }
 
-# Starts the worker of the queue, which does long work; sets WORKER_PID. It is begun anew where it ends.
+# Starts two workers of the queue, which do long work, and what clears away on time; sets WORKER_PID to the group of all.
+# Each is begun anew where it ends.
 start_worker() {
-  setsid bash -c 'while true; do php "$@"; sleep 0.5; done' worker "${PHP_SETTINGS[@]}" -d opcache.enable_cli=0 artisan queue:work --sleep=0.3 --tries=1 --max-time=3600 --quiet >>"$ROOT/storage/logs/worker.log" 2>&1 </dev/null 9>&- &
+  setsid bash -c '
+    again() { while true; do php "$@"; sleep 0.5; done; }
+    for _ in 1 2; do again "$@" -d opcache.enable_cli=0 artisan queue:work --sleep=0.3 --tries=1 --max-time=3600 --quiet & done
+    again "$@" -d opcache.enable_cli=0 artisan schedule:work --quiet' worker "${PHP_SETTINGS[@]}" >>"$ROOT/storage/logs/worker.log" 2>&1 </dev/null 9>&- &
   WORKER_PID=$!
 }
 
@@ -130,4 +134,4 @@ app_key() { # a key for sessions and cookies, made once
 }
 
 # What PHP must allow for the product's limits: an intake of 64 MB, and no more.
-PHP_SETTINGS=(-d upload_max_filesize=64M -d post_max_size=66M -d memory_limit=512M -d max_input_vars=5000 -d opcache.enable=1 -d opcache.enable_cli=1 -d opcache.jit=function -d opcache.jit_buffer_size=64M -d opcache.validate_timestamps=1 -d opcache.revalidate_freq=1 -d realpath_cache_ttl=300 -d display_errors=0 -d expose_php=0)
+PHP_SETTINGS=(-d upload_max_filesize=64M -d post_max_size=66M -d memory_limit=512M -d max_input_vars=5000 -d opcache.enable=1 -d opcache.enable_cli=1 -d opcache.jit=function -d opcache.jit_buffer_size=64M -d opcache.validate_timestamps=1 -d opcache.revalidate_freq=1 -d realpath_cache_ttl=300 -d zend.exception_ignore_args=1 -d display_errors=0 -d expose_php=0)

@@ -3,20 +3,26 @@
 declare(strict_types=1);
 
 use App\Exceptions\Answers;
+use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\StaysSignedIn;
+use App\Http\Middleware\WellFormed;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Session\Middleware\StartSession;
 
 return Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__ . '/../routes/web.php', health: '/up')
+    ->withRouting(web: __DIR__ . '/../routes/web.php', commands: __DIR__ . '/../routes/console.php')
     ->withMiddleware(static function (Middleware $middleware): void {
         // One origin only: there is nothing to share across.
         $middleware->remove(Illuminate\Http\Middleware\HandleCors::class);
         // Titles and notes are kept to the letter; what is to be trimmed, the core trims.
         $middleware->trimStrings(except: [static fn($request): bool => $request->isJson()]);
         $middleware->convertEmptyStringsToNull(except: [static fn($request): bool => $request->isJson()]);
-        $middleware->web(append: [SecurityHeaders::class]);
+        $middleware->prepend([SecurityHeaders::class, KnownHost::class, WellFormed::class]);
+        $middleware->web(append: [StaysSignedIn::class]);
+        $middleware->appendToPriorityList(StartSession::class, StaysSignedIn::class);
         $middleware->redirectUsersTo('/plans');
     })
     ->withCommands([__DIR__ . '/../app/Console/Commands'])

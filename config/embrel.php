@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 return [
+    // For one account; one machine may try six times as often.
     'sign_ins_a_minute' => (int) env('EMBREL_SIGN_INS_A_MINUTE', 10),
     // Where addresses of the web are looked up: `stand-in`, a small server of made-up pages on this machine, or `web`.
     'page_reader' => env('EMBREL_PAGE_READER', 'stand-in'),

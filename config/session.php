@@ -3,8 +3,10 @@
 declare(strict_types=1);
 
 return [
-    'driver' => env('SESSION_DRIVER', 'file'),
-    'lifetime' => 60 * 24 * 14,
+    'driver' => env('SESSION_DRIVER', 'database'),
+    'table' => 'sessions',
+    // One that a person wants to stay lasts 30 days from its last use; any other as long as the browser is open, a day at most.
+    'lifetime' => 60 * 24 * 30,
     'cookie' => 'embrel_session',
     'http_only' => true,
     'same_site' => 'lax',

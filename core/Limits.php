@@ -15,6 +15,7 @@ final class Limits
     /** One picture, as it arrives. */
     public const PICTURE = 10 * 1024 * 1024;
     public const PICTURE_PIXELS = 24_000_000;
+    public const PICTURE_SIDE = 30_000;
     /** In characters (code points). What is longer goes into the note, and it is said. */
     public const TITLE = 1_000;
     public const SOURCE_FILE = 16 * 1024 * 1024;
@@ -30,6 +31,7 @@ final class Limits
     public const SOURCE_PEOPLE = 500;
     public const NOTE = 2 * 1024 * 1024;
     public const NOTE_DEPTH = 40;
+    public const TEMPLATE_STYLES = 5_000;
     public const INTAKE = 64 * 1024 * 1024;
     /** A document's package: how many entries, all of them unpacked, and one part of it. */
     public const PACKAGE_ENTRIES = 5_000;

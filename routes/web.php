@@ -3,11 +3,18 @@
 declare(strict_types=1);
 
 use App\Http\Controllers as C;
+use Embrel\Id\Ulid;
 use Illuminate\Support\Facades\Route;
+
+// What is not of the form of an id is at no address.
+foreach (['plan', 'topic', 'attachment', 'task', 'style', 'template'] as $id) {
+    Route::pattern($id, Ulid::FORM);
+}
 
 Route::get('/', C\WelcomeController::class)->name('welcome');
 Route::get('/sheets.css', C\SheetStyleController::class)->name('sheets.style');
 Route::view('/keys', 'keys')->name('keys');
+Route::get('/up', static fn() => response('Embrel is up.', 200, ['Content-Type' => 'text/plain; charset=utf-8']))->withoutMiddleware('web');
 Route::get('/plans/{plan}/pulse', C\PulseController::class)->withoutMiddleware('web')->name('plan.pulse');
 
 Route::middleware('guest')->group(static function (): void {
@@ -15,7 +22,9 @@ Route::middleware('guest')->group(static function (): void {
     Route::post('/sign-up', [C\SignUpController::class, 'store'])->middleware('throttle:sign-in');
     Route::get('/sign-in', [C\SignInController::class, 'create'])->name('login');
     Route::post('/sign-in', [C\SignInController::class, 'store'])->middleware('throttle:sign-in');
-    Route::post('/sample', C\SampleController::class)->name('sample');
+    Route::get('/sign-up/{token}', [C\SignUpController::class, 'edit'])->where('token', '[A-Za-z0-9]{40}')->name('sign-up.letter');
+    Route::post('/sign-up/{token}', [C\SignUpController::class, 'open'])->where('token', '[A-Za-z0-9]{40}')->middleware('throttle:sign-in');
+    Route::post('/sample', C\SampleController::class)->middleware('throttle:sign-in')->name('sample');
     Route::get('/forgotten', [C\PasswordResetController::class, 'create'])->name('forgotten');
     Route::post('/forgotten', [C\PasswordResetController::class, 'store'])->middleware('throttle:sign-in');
     Route::get('/reset/{token}', [C\PasswordResetController::class, 'edit'])->name('password.reset');
@@ -26,9 +35,10 @@ Route::middleware('auth')->group(static function (): void {
     Route::post('/sign-out', [C\SignInController::class, 'destroy'])->name('sign-out');
     Route::get('/account', [C\AccountController::class, 'edit'])->name('account');
     Route::put('/account', [C\AccountController::class, 'update']);
-    Route::put('/account/password', C\PasswordController::class)->name('account.password');
+    Route::put('/account/password', C\PasswordController::class)->middleware('throttle:sign-in')->name('account.password');
+    Route::delete('/account/devices', C\DeviceController::class)->name('account.devices');
     Route::get('/account/download', C\DownloadEverythingController::class)->name('account.download');
-    Route::delete('/account', [C\AccountController::class, 'destroy']);
+    Route::delete('/account', [C\AccountController::class, 'destroy'])->middleware('throttle:sign-in');
 
     Route::get('/plans', [C\PlanController::class, 'index'])->name('plans');
     Route::post('/plans', [C\PlanController::class, 'store']);
@@ -48,6 +58,7 @@ Route::middleware('auth')->group(static function (): void {
     Route::post('/plans/{plan}/operations', C\OperationController::class)->name('plan.operations');
     Route::post('/plans/{plan}/undo', C\UndoController::class)->name('plan.undo');
     Route::post('/plans/{plan}/redo', C\RedoController::class)->name('plan.redo');
+    Route::get('/plans/{plan}/pulse-address', [C\PulseController::class, 'sealed']);
     Route::get('/plans/{plan}/changes', C\ChangeController::class)->name('plan.changes');
     Route::get('/plans/{plan}/place-names', C\PlaceNamesController::class);
     Route::get('/plans/{plan}/landing', C\LandingController::class)->name('plan.landing');
@@ -76,9 +87,9 @@ Route::middleware('auth')->group(static function (): void {
     Route::post('/plans/{plan}/copies', C\CopyController::class)->name('plan.copies');
     Route::get('/plans/{plan}/history', [C\HistoryController::class, 'index'])->name('plan.history');
     Route::post('/plans/{plan}/history', [C\HistoryController::class, 'store']);
-    Route::get('/plans/{plan}/history/{seq}', [C\HistoryController::class, 'show'])->whereNumber('seq')->name('plan.version');
-    Route::post('/plans/{plan}/history/{seq}/back', [C\HistoryController::class, 'goBack'])->whereNumber('seq')->name('plan.back');
-    Route::post('/plans/{plan}/history/{seq}/plan', [C\HistoryController::class, 'newPlan'])->whereNumber('seq')->name('plan.of-version');
+    Route::get('/plans/{plan}/history/{seq}', [C\HistoryController::class, 'show'])->where('seq', '[0-9]{1,15}')->name('plan.version');
+    Route::post('/plans/{plan}/history/{seq}/back', [C\HistoryController::class, 'goBack'])->where('seq', '[0-9]{1,15}')->name('plan.back');
+    Route::post('/plans/{plan}/history/{seq}/plan', [C\HistoryController::class, 'newPlan'])->where('seq', '[0-9]{1,15}')->name('plan.of-version');
     Route::get('/plans/{plan}/topics/{topic}/note', C\NoteController::class)->name('plan.note');
     Route::get('/plans/{plan}/shares', C\TargetShareController::class)->name('plan.shares');
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Rules\Address;
+use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Notifications\Notifiable;
@@ -20,13 +22,21 @@ final class User extends Authenticatable
 {
     use Notifiable;
 
+    /** Sessions that are to stay are kept longer; there is no second way in. */
+    protected $rememberTokenName = '';
     protected $fillable = ['name', 'email', 'password', 'time_zone', 'language'];
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password'];
     protected $attributes = ['time_zone' => 'UTC', 'language' => 'en'];
 
     protected function casts(): array
     {
         return ['password' => 'hashed'];
+    }
+
+    /** In the one spelling in which addresses are compared. */
+    protected function email(): Attribute
+    {
+        return Attribute::make(set: Address::spelt(...));
     }
 
     /**

@@ -7,6 +7,11 @@ namespace App\Pages;
 /** To the open web alone: a name is resolved first, and every address that it has must be public. The connection then goes to that very address. */
 final readonly class PublicRoute implements Route
 {
+    /** Nets for examples, tests, relays and identifiers (the registries of special-purpose addresses, RFC 6890), that no other rule keeps out. */
+    private const RESERVED = [
+        '192.0.2.0' => 24, '198.51.100.0' => 24, '203.0.113.0' => 24, '192.88.99.0' => 24, '2001::' => 23, '2001:db8::' => 32, '3fff::' => 20,
+    ];
+
     /** @param (\Closure(string): list<string>)|null $resolve a host's addresses; null: as the system knows them */
     public function __construct(private ?\Closure $resolve = null) {}
 
@@ -36,15 +41,21 @@ final readonly class PublicRoute implements Route
         if ($bytes === false) {
             return false;
         }
-        // IPv4 within IPv6: mapped, translated (64:ff9b::), 6to4.
+        // IPv4 within IPv6: mapped, translated (64:ff9b::), 6to4, and ISATAP (RFC 5214) in any net.
         $older = match (true) {
             \strlen($bytes) !== 16 => null,
             str_starts_with($bytes, str_repeat("\0", 10) . "\xFF\xFF"), str_starts_with($bytes, str_repeat("\0", 12)), str_starts_with($bytes, "\x00\x64\xFF\x9B" . str_repeat("\0", 8)) => substr($bytes, 12),
             str_starts_with($bytes, "\x20\x02") => substr($bytes, 2, 4),
+            \in_array(substr($bytes, 8, 4), ["\x00\x00\x5E\xFE", "\x02\x00\x5E\xFE"], true) => substr($bytes, 12),
             default => null,
         };
         if ($older !== null) {
             return self::isPublic((string) inet_ntop($older));
+        }
+        foreach (self::RESERVED as $net => $bits) {
+            if (self::isIn($bytes, (string) inet_pton($net), $bits)) {
+                return false;
+            }
         }
         if (\strlen($bytes) === 4) {
             $first = \ord($bytes[0]);
@@ -58,6 +69,14 @@ final readonly class PublicRoute implements Route
         }
 
         return filter_var($address, FILTER_VALIDATE_IP, FILTER_FLAG_NO_PRIV_RANGE | FILTER_FLAG_NO_RES_RANGE) !== false;
+    }
+
+    private static function isIn(string $bytes, string $net, int $bits): bool
+    {
+        $whole = intdiv($bits, 8);
+        $mask = 0xFF << (8 - $bits % 8) & 0xFF;
+
+        return \strlen($bytes) === \strlen($net) && strncmp($bytes, $net, $whole) === 0 && ($bits % 8 === 0 || (\ord($bytes[$whole]) & $mask) === (\ord($net[$whole]) & $mask));
     }
 
     /** @return list<string> */

@@ -9,11 +9,13 @@ use App\Pages\HttpReader;
 use App\Pages\PageReader;
 use App\Pages\PublicRoute;
 use App\Pages\StandInRoute;
+use App\Rules\Address;
 use App\Store\NewIds;
 use Embrel\Id\Ids;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Validation\Rules\Password;
 
@@ -27,8 +29,16 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        URL::useOrigin((string) config('app.url'));
+        URL::forceScheme((string) (parse_url((string) config('app.url'), PHP_URL_SCHEME) ?: 'http'));
         Password::defaults(static fn(): Password => Password::min(8));
-        RateLimiter::for('sign-in', static fn(Request $request): Limit => Limit::perMinute((int) config('embrel.sign_ins_a_minute'))->by(mb_strtolower(Given::text($request, 'email')) . '|' . $request->ip()));
+        // By account, whoever asks, and by machine, whatever it asks for.
+        RateLimiter::for('sign-in', static function (Request $request): array {
+            $most = (int) config('embrel.sign_ins_a_minute');
+            $account = $request->user()?->getAuthIdentifier() ?? Address::spelt(Given::text($request, 'email'));
+
+            return [Limit::perMinute($most)->by("account {$account}"), Limit::perMinute(6 * $most)->by("machine {$request->ip()}")];
+        });
         RateLimiter::for('pages', static fn(Request $request): Limit => Limit::perMinute(60)->by((string) $request->user()?->getAuthIdentifier()));
         RateLimiter::for('uploads', static fn(Request $request): Limit => Limit::perMinute(30)->by((string) ($request->user()?->getAuthIdentifier() ?? $request->ip())));
     }

@@ -105,6 +105,19 @@ final class Attachments
         File::deleteDirectory(self::folder($plan));
     }
 
+    /** Folders of plans that are not there any more, and what was never written to its end. */
+    public static function purge(): void
+    {
+        foreach (File::glob(storage_path('app/private/attachments/*')) as $folder) {
+            if (filemtime($folder) < time() - 86_400 && DB::table('plans')->where('id', basename($folder))->doesntExist()) {
+                File::deleteDirectory($folder);
+            }
+        }
+        foreach (File::glob(storage_path('app/private/attachments/*/*.part')) as $path) {
+            filemtime($path) < time() - 3_600 ? File::delete($path) : null;
+        }
+    }
+
     private static function folder(string $plan): string
     {
         return storage_path("app/private/attachments/{$plan}");

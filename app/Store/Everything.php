@@ -10,36 +10,71 @@ use Embrel\Document\PictureType;
 use Embrel\Draft\Choices;
 use Embrel\Plan\Plan;
 use Embrel\Writer\Format;
+use Illuminate\Support\Facades\DB;
 
 /** All of a person's plans in one zip: each as an outline file, which keeps everything but pictures, and as a document; and the pictures. */
 final class Everything
 {
     public function __construct(private readonly PlanStore $store) {}
 
-    /** @return string the path of the zip; the caller removes it */
-    public function zip(User $user): string
+    /** Whether it is more than can be made while one waits. */
+    public static function isLong(User $user): bool
+    {
+        return self::weight($user) > 2_000_000;
+    }
+
+    /** About how many bytes are to be written. */
+    public static function weight(User $user): int
+    {
+        $plans = $user->allPlans()->pluck('id');
+        $topics = DB::table('topics')->whereIn('plan_id', $plans)->whereNull('removed_at')->count();
+
+        return 200 * $topics + 10 * (int) $user->allPlans()->sum('words') + (int) DB::table('attachments')->whereIn('plan_id', $plans)->sum('bytes')
+            + (int) DB::table('pictures')->whereIn('plan_id', $plans)->sum(DB::raw('LENGTH(bytes)'));
+    }
+
+    public static function name(): string
+    {
+        return 'embrel-' . now()->format('Y-m-d') . '.zip';
+    }
+
+    /**
+     * @param (\Closure(int, int): mixed)|null $tell hears how many plans are done, of how many
+     *
+     * @return string the path of the zip; the caller removes it
+     */
+    public function zip(User $user, ?\Closure $tell = null): string
     {
         $path = WorkFolder::path('.zip');
-        $zip = new \ZipArchive();
-        $zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
-        $zip->addFromString('About these files.txt', "Your plans from Embrel. Each is here twice: as an outline file (.opml), which keeps everything but\nthe pictures and files and can be taken in again, and as a word-processor document (.docx). The pictures\nstand in the documents, and each as a file of its own in the folder “pictures”; what hangs on topics and sources is in “files”.\n");
-        foreach ($user->allPlans()->lazyById(50) as $i => $row) {
-            $this->add($zip, $row, $i + 1);
-        }
-        $zip->close();
+        // What goes into a zip is read when it is closed: the files stand until then.
+        WorkFolder::with(function (string $folder) use ($path, $user, $tell): void {
+            $zip = new \ZipArchive();
+            $zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
+            $zip->addFromString('About these files.txt', "Your plans from Embrel. Each is here twice: as an outline file (.opml), which keeps everything but\nthe pictures and files and can be taken in again, and as a word-processor document (.docx). The pictures\nstand in the documents, and each as a file of its own in the folder “pictures”; what hangs on topics and sources is in “files”.\n");
+            $count = $user->allPlans()->count();
+            foreach ($user->allPlans()->lazyById(50) as $i => $row) {
+                $this->add($zip, $row, $i + 1, $folder);
+                $tell === null ? null : $tell($i + 1, $count);
+            }
+            $zip->close() || throw new \RuntimeException('The zip could not be written.');
+        });
 
         return $path;
     }
 
-    private function add(\ZipArchive $zip, PlanRow $row, int $number): void
+    private function add(\ZipArchive $zip, PlanRow $row, int $number, string $folder): void
     {
         $plan = $this->store->load($row, true);
         $pictures = new PlanPictures($row->id);
+        $keep = static function (string $name, string $bytes) use ($zip, $folder): void {
+            file_put_contents($path = $folder . '/' . hash('xxh128', $name), $bytes);
+            $zip->addFile($path, $name);
+        };
         foreach ([Plan::ROOT, ...$plan->standing()] as $id) {
             foreach (PlanPictures::of([$plan->topic($id)]) as $picture) {
                 $bytes = $pictures->bytes($picture);
                 if ($bytes !== null) {
-                    $zip->addFromString(\sprintf('pictures/%02d %s %s.%s', $number, WorkFolder::fileName($plan->topic($id)->title), substr($picture, 0, 6), PictureType::of($bytes)->value), $bytes);
+                    $keep(\sprintf('pictures/%02d %s %s.%s', $number, WorkFolder::fileName($plan->topic($id)->title), substr($picture, 0, 6), PictureType::of($bytes)->value), $bytes);
                 }
             }
         }
@@ -50,12 +85,11 @@ final class Everything
             }
         }
         foreach ([Format::Opml, Format::Docx] as $format) {
-            WorkFolder::with(static function (string $folder) use ($zip, $row, $number, $plan, $format, $pictures): void {
-                $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No temporary stream could be opened.');
-                $format->writer()->write($plan, new Choices(loose: $format === Format::Opml, pictures: $pictures), $out, $folder);
-                rewind($out);
-                $zip->addFromString(\sprintf('%02d %s.%s', $number, WorkFolder::fileName($row->title), $format->value), (string) stream_get_contents($out));
-            });
+            $path = "{$folder}/{$number}.{$format->value}";
+            $out = fopen($path, 'w') ?: throw new \RuntimeException('The file cannot be written.');
+            WorkFolder::with(static fn(string $work): array => $format->writer()->write($plan, new Choices(loose: $format === Format::Opml, pictures: $pictures), $out, $work));
+            fclose($out);
+            $zip->addFile($path, \sprintf('%02d %s.%s', $number, WorkFolder::fileName($row->title), $format->value));
         }
     }
 }

@@ -12,7 +12,8 @@ use Embrel\Writer\Svg\FontFolder;
 /** A plan on its way out as a file. */
 final class HandedOver
 {
-    /** Words, and pictures, from which on a hand-over goes through the queue. */
+    /** Topics, words, and pictures, from which on a hand-over goes through the queue. */
+    private const MANY_TOPICS = 5_000;
     private const MANY_WORDS = 60_000;
     private const MANY_PICTURES = 60;
 
@@ -24,7 +25,21 @@ final class HandedOver
             $pictures += ($topic->picture === null ? 0 : 1) + ($topic->note === null ? 0 : iterator_count($topic->note->find('picture')));
         }
 
-        return $words > self::MANY_WORDS || $pictures > self::MANY_PICTURES;
+        return \count($plan->topics) > self::MANY_TOPICS || $words > self::MANY_WORDS || $pictures > self::MANY_PICTURES;
+    }
+
+    /** How many topics make a beginning of some forty pages; null where the whole is hardly more. */
+    public static function beginning(Plan $plan): ?int
+    {
+        $words = $topics = 0;
+        $seen = null;
+        foreach (array_keys(iterator_to_array($plan->walk())) as $id) {
+            $words += 4 + $plan->topic((string) $id)->words;
+            ++$topics;
+            $seen ??= $words > self::MANY_WORDS / 4 || $topics > self::MANY_TOPICS / 4 ? $topics : null;
+        }
+
+        return $words > self::MANY_WORDS || $topics > self::MANY_TOPICS ? $seen : null;
     }
 
     public static function name(Plan $plan, Choices $choices, Format $format): string

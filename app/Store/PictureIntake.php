@@ -35,7 +35,9 @@ final class PictureIntake
         if ($size[0] * $size[1] > Limits::PICTURE_PIXELS) {
             throw new \DomainException(\sprintf('This picture has %s by %s pixels; 24 million in all can be taken. Save it smaller and try again.', number_format($size[0]), number_format($size[1])));
         }
-        ini_set('memory_limit', '768M');
+        if (max($size[0], $size[1]) > Limits::PICTURE_SIDE) {
+            throw new \DomainException(\sprintf('This picture is %s by %s pixels; neither side may have more than %s. Cut it and try again.', number_format($size[0]), number_format($size[1]), number_format(Limits::PICTURE_SIDE)));
+        }
         $image = @imagecreatefromstring($bytes);
         if ($image === false) {
             throw new \DomainException('The file is damaged: it begins like a picture and does not go on like one.');
@@ -68,12 +70,19 @@ final class PictureIntake
         return new self($bytes, PictureType::of($bytes)->mediaType(), imagesx($image), imagesy($image), $said);
     }
 
+    /** As good as fits the limit. */
     private static function jpeg(\GdImage $image): string
     {
-        ob_start();
-        imagejpeg($image, null, 90);
+        for ($quality = 90; $quality >= 10; $quality -= 10) {
+            ob_start();
+            imagejpeg($image, null, $quality);
+            $bytes = (string) ob_get_clean();
+            if (\strlen($bytes) <= Limits::PICTURE) {
+                return $bytes;
+            }
+        }
 
-        return (string) ob_get_clean();
+        throw new \DomainException('This picture has more in it than 10 MB can hold. Save it smaller and try again.');
     }
 
     /** With what is see-through in it. */

@@ -14,6 +14,10 @@ use Illuminate\Support\Facades\Storage;
 /** Files that came up once and wait while a person chooses how they are to be taken in; gone when they were, or after a day. */
 final readonly class WaitingFiles
 {
+    /** Of one person. */
+    private const MOST = 20;
+    private const MOST_BYTES = 256 * 1024 * 1024;
+
     public function __construct(private Ids $ids) {}
 
     private function folder(User $user): string
@@ -26,6 +30,7 @@ final readonly class WaitingFiles
     {
         $id = $this->ids->next();
         File::ensureDirectoryExists($this->folder($user), 0700);
+        $this->makeRoom($user, (int) $file->getSize());
         $file->move($this->folder($user), $id);
         File::put("{$this->folder($user)}/{$id}.name", mb_strcut(mb_scrub($file->getClientOriginalName()), 0, 400));
 
@@ -46,11 +51,30 @@ final readonly class WaitingFiles
         $found === null ? null : File::delete([$found['path'], "{$found['path']}.name"]);
     }
 
+    /** Those that wait longest make room for one more: what they hold is still where it came from. */
+    private function makeRoom(User $user, int $bytes): void
+    {
+        $paths = array_values(array_filter(File::glob("{$this->folder($user)}/*"), static fn(string $path): bool => !str_ends_with($path, '.name')));
+        rsort($paths);
+        foreach ($paths as $i => $path) {
+            $bytes += (int) filesize($path);
+            $i + 1 >= self::MOST || $bytes > self::MOST_BYTES ? File::delete([$path, "{$path}.name"]) : null;
+        }
+    }
+
+    public function forgetAll(User $user): void
+    {
+        File::deleteDirectory($this->folder($user));
+    }
+
     /** Forgets what was never taken in. */
     public static function purge(): void
     {
         foreach (File::glob(Storage::disk('local')->path('waiting/*/*')) as $path) {
             filemtime($path) < time() - 86_400 ? File::delete($path) : null;
+        }
+        foreach (File::directories(Storage::disk('local')->path('waiting')) as $folder) {
+            File::isEmptyDirectory($folder) ? File::deleteDirectory($folder) : null;
         }
     }
 }

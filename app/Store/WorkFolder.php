@@ -21,10 +21,22 @@ final class WorkFolder
     {
         $folder = self::path();
         File::ensureDirectoryExists($folder, 0700);
+        // An error that PHP does not survive leaves nothing either.
+        register_shutdown_function(static fn() => is_dir($folder) ? File::deleteDirectory($folder) : null);
         try {
             return $work($folder);
         } finally {
             File::deleteDirectory($folder);
+        }
+    }
+
+    /** Clears away what a process that was killed has left, in an hour. */
+    public static function purge(): void
+    {
+        foreach (File::glob(storage_path('app/private/work-*')) as $path) {
+            if (filemtime($path) < time() - 3_600) {
+                is_dir($path) ? File::deleteDirectory($path) : File::delete($path);
+            }
         }
     }
 

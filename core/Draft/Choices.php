@@ -44,6 +44,7 @@ final readonly class Choices
      * @param string|null $date         of the hand-over, YYYY-MM-DD
      * @param Template|null $template   docx and odt: a document of the writer's whose styles, page, head and foot are used
      * @param bool|null   $marks        with hidden marks by which the file finds its topics again; null: as is usual for the format
+     * @param int|null    $most         only the first so many topics, for a look at the beginning
      */
     public function __construct(
         public string $from = Plan::ROOT,
@@ -75,6 +76,7 @@ final readonly class Choices
         public ?bool $marks = null,
         public ?Template $template = null,
         public int $contentsDepth = self::CONTENTS_LEVELS,
+        public ?int $most = null,
     ) {}
 
     public function style(): Style

@@ -43,6 +43,9 @@ final class Outlining
                 $this->leftOut[$what] = ($this->leftOut[$what] ?? 0) + 1;
                 continue;
             }
+            if (\count($this->elements) === $choices->most) {
+                break;
+            }
             $this->topic($topic, $level, $base);
         }
     }

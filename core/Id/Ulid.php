@@ -11,11 +11,12 @@ namespace Embrel\Id;
 final class Ulid
 {
     private const DIGITS = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
-    private const FORM = '/\A[0-7][0-9A-HJKMNP-TV-Z]{25}\z/';
+    /** As a regular expression. */
+    public const FORM = '[0-7][0-9A-HJKMNP-TV-Z]{25}';
 
     public static function isValid(string $id): bool
     {
-        return preg_match(self::FORM, $id) === 1;
+        return preg_match('/\A' . self::FORM . '\z/', $id) === 1;
     }
 
     /** An id that follows from a text, always the same one for the same text. */

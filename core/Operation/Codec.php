@@ -49,7 +49,7 @@ final class Codec
             'move' => new MoveTopics($s->ids('ids'), Place::fromShape($s->object('at'))),
             'split' => new SplitTopic($s->id('topic'), $s->id('new'), $s->int('at')),
             'join' => new JoinTopics($s->id('upper'), $s->id('lower')),
-            'wrap' => new WrapTopics($s->ids('ids'), $s->id('new'), $s->stringOr('title', '') ?? ''),
+            'wrap' => new WrapTopics($s->ids('ids') ?: throw InvalidValue::field('ids', ''), $s->id('new'), $s->stringOr('title', '') ?? ''),
             'dissolve' => new DissolveTopics($s->ids('ids')),
             'sort' => new SortParts($s->id('parent'), SortBy::tryFrom($s->string('by')) ?? throw InvalidValue::field('by', $s->string('by')), $s->has('reversed') && $s->bool('reversed')),
             'copy' => new CopyTopics(self::copies($s->object('new')), Place::fromShape($s->object('at'))),

@@ -45,6 +45,7 @@ final class Flow
             return;
         }
         $this->endPage();
+        $this->pages === [] ? null : $this->page()->pack();
         $this->pages[] = new Page();
         $this->y = $this->top;
         $this->gap = 0.0;
@@ -56,10 +57,10 @@ final class Flow
         if ($this->notes !== []) {
             $page = $this->page();
             $y = $this->bottom - $this->notesHeight + self::NOTES_GAP;
-            $page->pieces[] = new Piece(Piece::RULE, $this->left, $y - 5.0, 120.0, 0.5, colour: self::RULE);
+            $page->add(new Piece(Piece::RULE, $this->left, $y - 5.0, 120.0, 0.5, colour: self::RULE));
             foreach ($this->notes as $line) {
                 foreach ($line->pieces as $piece) {
-                    $page->pieces[] = $piece->moved($this->left, $y);
+                    $page->add($piece->moved($this->left, $y));
                 }
                 $y += $line->height;
             }
@@ -158,10 +159,10 @@ final class Flow
         [$this->gap, $this->isFresh] = [0.0, false];
         $page = $this->page();
         if ($line->ground !== null) {
-            $page->pieces[] = new Piece(Piece::BOX, $this->left, $this->y, 0.0, $line->height + 0.4, colour: $line->ground);
+            $page->add(new Piece(Piece::BOX, $this->left, $this->y, 0.0, $line->height + 0.4, colour: $line->ground));
         }
         foreach ($line->pieces as $piece) {
-            $page->pieces[] = $piece->moved($this->left, $this->y);
+            $page->add($piece->moved($this->left, $this->y));
         }
         foreach ($line->anchors as $anchor) {
             $page->anchors[$anchor] ??= $this->y;
@@ -218,19 +219,19 @@ final class Flow
         $this->isFresh = false;
         [$left, $right] = [$this->left + $row->edges[0], $this->left + $row->edges[\count($row->edges) - 1]];
         if ($row->isHead) {
-            $page->pieces[] = new Piece(Piece::BOX, $left, $this->y, $right - $left, $height, colour: self::HEAD);
+            $page->add(new Piece(Piece::BOX, $left, $this->y, $right - $left, $height, colour: self::HEAD));
         }
         foreach ([$this->y, $this->y + $height] as $y) {
-            $page->pieces[] = new Piece(Piece::RULE, $left, $y, $right - $left, 0.5, colour: self::RULE);
+            $page->add(new Piece(Piece::RULE, $left, $y, $right - $left, 0.5, colour: self::RULE));
         }
         foreach ($row->edges as $edge) {
-            $page->pieces[] = new Piece(Piece::BOX, $this->left + $edge - 0.25, $this->y, 0.5, $height, colour: self::RULE);
+            $page->add(new Piece(Piece::BOX, $this->left + $edge - 0.25, $this->y, 0.5, $height, colour: self::RULE));
         }
         foreach ($row->cells as $c => $lines) {
             $y = $this->y + Row::PADDING;
             foreach ($lines as $line) {
                 foreach ($line->pieces as $piece) {
-                    $page->pieces[] = $piece->moved($this->left + $row->edges[$c] + Row::PADDING, $y);
+                    $page->add($piece->moved($this->left + $row->edges[$c] + Row::PADDING, $y));
                 }
                 foreach ($line->footnotes as $note) {
                     $this->notesHeight += ($this->notes === [] ? self::NOTES_GAP : 0.0) + array_sum(array_map(static fn(Line $one): float => $one->height, $note)) + 2.0;

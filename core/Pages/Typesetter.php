@@ -176,7 +176,7 @@ final class Typesetter
             }
             $start = $left + [0.0, ($this->width - $x) / 2, $this->width - $x][$third];
             foreach ($pieces as $piece) {
-                $page->pieces[] = $piece->moved($start, 0.0);
+                $page->add($piece->moved($start, 0.0));
             }
         }
     }

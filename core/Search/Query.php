@@ -12,10 +12,13 @@ final readonly class Query
     private const ALIKE = ['"' => '["“”„]', '“' => '["“”„]', '”' => '["“”„]', "'" => "['’‘]", '’' => "['’‘]"];
 
     public string $text;
+    private string $exact;
+    private string $loose;
 
     public function __construct(string $text, public bool $wholeWords = false, public bool $matchCase = false)
     {
         $this->text = mb_substr(mb_scrub($text), 0, Limits::TITLE);
+        [$this->exact, $this->loose] = [$this->pattern($wholeWords), $this->pattern(false)];
     }
 
     public function isEmpty(): bool
@@ -28,7 +31,7 @@ final readonly class Query
      */
     public function in(string $text): array
     {
-        preg_match_all($this->pattern($this->wholeWords), $text, $m, PREG_OFFSET_CAPTURE);
+        preg_match_all($this->exact, $text, $m, PREG_OFFSET_CAPTURE);
 
         return array_map(static fn(array $hit): array => [$hit[1], \strlen($hit[0])], $m[0]);
     }
@@ -36,7 +39,7 @@ final readonly class Query
     /** Whether a text is worth a closer look: it holds the letters, as whole words or not. */
     public function mayBeIn(string $text): bool
     {
-        return preg_match($this->pattern(false), $text) === 1;
+        return preg_match($this->loose, $text) === 1;
     }
 
     private function pattern(bool $wholeWords): string

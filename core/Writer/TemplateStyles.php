@@ -49,6 +49,9 @@ final readonly class TemplateStyles
         return self::asked(static function () use ($template): self {
             $package = Package::ofBytes($template->bytes);
             $known = $template->kind === 'odt' ? Odt\OdtTemplate::styles($package) : Docx\DocxTemplate::styles($package);
+            if (\count($known) > Limits::TEMPLATE_STYLES) {
+                throw new \DomainException('This template cannot be used: it has ' . number_format(\count($known)) . ' styles, and ' . number_format(Limits::TEMPLATE_STYLES) . ' can be looked through.');
+            }
 
             return new self($known, self::guesses($known), $package, $template);
         });
@@ -78,13 +81,13 @@ final readonly class TemplateStyles
     private static function guesses(array $known): array
     {
         $guesses = [];
+        $called = [];
+        foreach ($known as $id => $style) {
+            $called[mb_strtolower($style['name'])] ??= (string) $id;
+        }
         foreach (StyleNames::OURS as $ours => $name) {
-            foreach ($known as $id => $style) {
-                // The name that a word processor gives its own style, whatever language it shows it in.
-                if (!isset($guesses[$ours]) && mb_strtolower($style['name']) === mb_strtolower($name)) {
-                    $guesses[$ours] = (string) $id;
-                }
-            }
+            // The name that a word processor gives its own style, whatever language it shows it in.
+            isset($called[mb_strtolower($name)]) ? $guesses[$ours] = $called[mb_strtolower($name)] : null;
         }
         foreach ($known as $id => $style) {
             $name = mb_strtolower(trim($style['name']));

@@ -3,11 +3,13 @@ import intake from './intake.js';
 import handOver from './hand-over.js';
 import { dropFiles } from './drop-files.js';
 import { cardMenus, start } from './plans.js';
+import everything from './everything.js';
 import wayBack from './way-back.js';
 
 Alpine.data('intake', intake);
 Alpine.data('handOver', handOver);
 Alpine.data('start', start);
+Alpine.data('everything', everything);
 Alpine.data('wayBack', wayBack);
 Alpine.start();
 

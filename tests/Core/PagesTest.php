@@ -34,7 +34,7 @@ final class PagesTest extends TestCase
     /** @return list<string> the text of each page */
     private static function texts(Book $book): array
     {
-        return array_map(static fn($page): string => implode(' ', array_map(static fn(Piece $piece): string => $piece->kind === Piece::TEXT ? $piece->text : '', $page->pieces)), $book->pages);
+        return array_map(static fn($page): string => implode(' ', array_map(static fn(Piece $piece): string => $piece->kind === Piece::TEXT ? $piece->text : '', $page->pieces())), $book->pages);
     }
 
     private static function long(): Plan
@@ -78,7 +78,7 @@ final class PagesTest extends TestCase
             $book = self::book(Notes::on(Trees::random($seed, 30), $seed, $pictures->ids()), new Choices(pictures: $pictures, style: $style));
             [$top, $right, $bottom, $left] = $style->edges();
             foreach ($book->pages as $n => $page) {
-                $text = array_filter($page->pieces, static fn(Piece $piece): bool => $piece->y > $top - 1 && $piece->y < $book->height - $bottom + 1);
+                $text = array_filter($page->pieces(), static fn(Piece $piece): bool => $piece->y > $top - 1 && $piece->y < $book->height - $bottom + 1);
                 foreach ($text as $piece) {
                     self::assertGreaterThanOrEqual($left - 1, $piece->x, "{$name}, plan {$seed}, page {$n}");
                     self::assertLessThanOrEqual($book->width - $right + 1.5, $piece->x + $piece->width, "{$name}, plan {$seed}, page {$n}: {$piece->text}");

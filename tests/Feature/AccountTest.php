@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Mail\AccountThere;
+use App\Mail\OpenAccount;
 use App\Models\Plan;
 use App\Models\User;
 use Illuminate\Auth\Notifications\ResetPassword;
 use Illuminate\Routing\Middleware\ThrottleRequests;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Notification;
+use Illuminate\Testing\TestResponse;
 
 final class AccountTest extends TestCase
 {
@@ -17,13 +23,63 @@ final class AccountTest extends TestCase
     {
         Auth::logout();
         $this->post('/sign-up', ['name' => 'Eve', 'email' => 'eve@example.org', 'password' => 'short'])->assertSessionHasErrors('password');
-        $this->post('/sign-up', ['name' => 'Eve', 'email' => 'eve@example.org', 'password' => 'long enough', 'time_zone' => 'Europe/Berlin'])->assertRedirect('/plans');
+        $link = $this->letter('Eve', 'eve@example.org', 'long enough');
+        $this->get($link)->assertOk()->assertSee('Welcome, Eve');
+        self::assertSame(0, User::query()->where('email', 'eve@example.org')->count(), 'Looking at the link opened the account.');
+        $this->post($link)->assertRedirect('/plans');
+        $this->assertAuthenticated();
         self::assertSame('Europe/Berlin', User::query()->where('email', 'eve@example.org')->sole()->time_zone);
         $this->post('/sign-out')->assertRedirect('/');
         $this->assertGuest();
         $this->post('/sign-in', ['email' => 'eve@example.org', 'password' => 'wrong'])->assertSessionHasErrors('email');
         $this->post('/sign-in', ['email' => 'eve@example.org', 'password' => 'long enough'])->assertRedirect('/plans');
         $this->assertAuthenticated();
+    }
+
+    /** Signs up and gives the link of the letter. */
+    private function letter(string $name, string $email, string $password): string
+    {
+        Mail::fake();
+        $this->post('/sign-up', ['name' => $name, 'email' => $email, 'password' => $password, 'time_zone' => 'Europe/Berlin'])->assertOk()->assertSee('A letter is on its way');
+        $link = '';
+        Mail::assertSent(OpenAccount::class, static function (OpenAccount $letter) use (&$link): bool {
+            $link = (string) parse_url($letter->link, PHP_URL_PATH);
+
+            return true;
+        });
+
+        return $link;
+    }
+
+    public function testWhetherAnAddressHasAnAccountIsToldInALetterAlone(): void
+    {
+        Auth::logout();
+        $this->letter('Eve', 'eve@example.org', 'long enough');
+        Mail::fake();
+        $page = static fn(TestResponse $answer): string => str_replace(['ada@example.org', 'eve@example.org'], '', (string) preg_replace('/name="_token" value="[^"]*"/', '', (string) $answer->getContent()));
+        $new = $page($this->post('/sign-up', ['name' => 'Eve', 'email' => 'eve@example.org', 'password' => 'long enough'])->assertOk());
+        $known = $page($this->post('/sign-up', ['name' => 'Eve', 'email' => 'Ada@example.org', 'password' => 'long enough'])->assertOk());
+        self::assertSame($new, $known);
+        Mail::assertSent(AccountThere::class, static fn(AccountThere $letter): bool => $letter->hasTo('ada@example.org'));
+        self::assertTrue(Auth::validate(['email' => 'ada@example.org', 'password' => 'a long secret']), 'The account is as it was.');
+    }
+
+    public function testALetterOpensOneAccountOnceAndForADay(): void
+    {
+        Auth::logout();
+        $first = $this->letter('Eve', 'eve@example.org', 'long enough');
+        $second = $this->letter('Eve', 'eve@example.org', 'long enough too');
+        $this->post($second)->assertRedirect('/plans');
+        Auth::logout();
+        $this->post($first)->assertRedirect($first);
+        $this->get($first)->assertSee('This link is too old');
+        self::assertTrue(Auth::validate(['email' => 'eve@example.org', 'password' => 'long enough too']));
+        $late = $this->letter('Mo', 'mo@example.org', 'long enough');
+        $this->travel(25)->hours();
+        $this->get($late)->assertSee('This link is too old');
+        $this->post($late)->assertRedirect($late);
+        Artisan::call('embrel:purge');
+        self::assertSame(0, DB::table('sign_ups')->count());
     }
 
     public function testAForgottenPasswordIsReplacedByALinkInALetter(): void

@@ -95,12 +95,20 @@ test('sixty gathered topics are sorted, cited, reordered and handed over in two 
             strokes++;
         }
     };
+    let asked = 0;
+    page.on('request', (request) => { asked += request.url().endsWith('/source-list/page') ? 1 : 0; });
     await page.getByRole('link', { name: 'Sort out the research' }).click();
     strokes++;
     const guesses = page.getByRole('listbox', { name: 'What looks like research' });
     await expect(guesses).toBeFocused();
     await expect(guesses.getByRole('option')).toHaveCount(20);
+    // No page is asked for until somebody says so.
+    expect(asked).toBe(0);
+    await page.getByRole('button', { name: /^Look up \d+ addresses$/ }).click();
+    await guesses.focus();
+    strokes++;
     await expect(guesses.getByRole('option', { name: /tidalnotes/ })).toContainText('Brent and Moor 2018');
+    expect(asked).toBeGreaterThan(1);
     expect(await findings(page)).toEqual([]);
     await press('ArrowDown', 'ArrowDown', 'a', 'Enter');
     await expect(page.getByRole('region', { name: 'Sorted out' }).getByRole('listitem')).toHaveCount(20);

@@ -48,6 +48,8 @@ export class Writer {
         await this.page.getByLabel('E-mail address').fill(this.email);
         await this.page.getByLabel('Password').fill('a long secret');
         await this.page.getByRole('main').getByRole('button', { name: 'Sign up' }).click();
+        await this.page.getByRole('link', { name: 'Follow the link' }).click();
+        await this.page.getByRole('button', { name: 'Open your account' }).click();
         await expect(this.page).toHaveURL(/\/plans$/);
     }
 

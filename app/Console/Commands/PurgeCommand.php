@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Models\Plan;
+use App\Store\Attachments;
 use App\Store\PlanStore;
+use App\Store\SignUps;
 use App\Store\Tasks;
 use App\Store\WaitingFiles;
+use App\Store\WorkFolder;
 use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
 
-/** Removes for good the plans that were deleted longer ago than they are kept. */
+/** Removes for good what is kept for a time only: deleted plans, files that wait, results, letters, sessions, and whatever nothing belongs to any more. */
 final class PurgeCommand extends Command
 {
     protected $signature = 'embrel:purge';
@@ -22,6 +26,10 @@ final class PurgeCommand extends Command
         $plans->each($store->erase(...));
         Tasks::purge();
         WaitingFiles::purge();
+        WorkFolder::purge();
+        SignUps::purge();
+        Attachments::purge();
+        DB::table('sessions')->where('last_activity', '<', now()->subMinutes((int) config('session.lifetime'))->getTimestamp())->delete();
         $this->info($plans->count() . ' plans removed for good.');
 
         return self::SUCCESS;

@@ -49,9 +49,8 @@ final class AttachmentController
         Gate::authorize('view', $plan);
         $file = Attachments::find($plan->id, $attachment) ?? abort(404);
         is_file($file->path) || abort(404);
-        $plain = preg_replace('/[^A-Za-z0-9 ._-]/', '_', $file->name) ?? 'file';
 
-        return response()->download($file->path, null, ['Content-Type' => $file->type, 'Content-Disposition' => "attachment; filename=\"{$plain}\"; filename*=UTF-8''" . rawurlencode($file->name), 'Cache-Control' => 'private, no-store']);
+        return response()->download($file->path, $file->name, ['Content-Type' => $file->type]);
     }
 
     public function destroy(Request $request, Plan $plan, string $attachment): JsonResponse

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Plan;
 use App\Rules\Id;
+use App\Rules\ListOf;
 use App\Store\BranchCopy;
 use App\Store\Change;
 use App\Store\PlanPictures;
@@ -30,7 +31,7 @@ final class CopyController
         $id = new Id();
         $given = $request->validate([
             'id' => ['required', $id], 'base' => ['required', 'integer', 'min:0'], 'from' => ['required', $id],
-            'topics' => ['present', 'array', 'max:5000'], 'topics.*' => [$id], 'parent' => ['required', $id], 'after' => ['nullable', $id], 'move' => ['boolean'], 'last' => ['boolean'],
+            'topics' => ['present', ListOf::ids(5000)], 'parent' => ['required', $id], 'after' => ['nullable', $id], 'move' => ['boolean'], 'last' => ['boolean'],
         ]);
         $from = Plan::query()->where('id', $given['from'])->firstOrFail();
         Gate::authorize($request->boolean('move') ? 'update' : 'view', $from);

@@ -5,15 +5,21 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Store\Everything;
+use App\Store\Tasks;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
+/** Everything of a person in one zip: at once, or, where it is much, from the queue. */
 final class DownloadEverythingController
 {
-    public function __invoke(Request $request, Everything $everything): BinaryFileResponse
+    public function __invoke(Request $request, Everything $everything, Tasks $tasks): BinaryFileResponse|View
     {
         $user = $request->user() ?? abort(401);
+        if (Everything::isLong($user)) {
+            return view('account.everything', ['address' => $tasks->start($user, 'everything', [], Everything::weight($user))['address']]);
+        }
 
-        return response()->download($everything->zip($user), 'embrel-' . now()->format('Y-m-d') . '.zip')->deleteFileAfterSend();
+        return response()->download($everything->zip($user), Everything::name())->deleteFileAfterSend();
     }
 }

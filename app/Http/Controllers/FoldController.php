@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Plan;
+use App\Rules\ListOf;
 use App\Store\PersonalState;
-use Embrel\Id\Ulid;
+use Embrel\Limits;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
@@ -17,8 +18,8 @@ final class FoldController
     public function __invoke(Request $request, Plan $plan, PersonalState $personal): Response
     {
         Gate::authorize('view', $plan);
-        $given = $request->validate(['folded' => ['present', 'array', 'max:50000'], 'folded.*' => ['string', 'size:26']])['folded'];
-        $personal->fold($request->user() ?? abort(401), $plan, array_values(array_filter($given, Ulid::isValid(...))));
+        $given = $request->validate(['folded' => ['present', ListOf::ids(Limits::TOPICS)]])['folded'];
+        $personal->fold($request->user() ?? abort(401), $plan, $given);
 
         return response()->noContent();
     }

@@ -35,6 +35,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -85,7 +86,7 @@ final class HandOverController
         if ($format->isMap()) {
             return view('plans.map-preview', ['address' => route('hand-over.file', $plan) . '?' . http_build_query(['format' => 'svg', 'shown' => 1, 'fonts' => 1] + $request->query()), 'title' => $plan->title]);
         }
-        $choices = $request->choices($tree);
+        $choices = $request->choices($tree, HandedOver::beginning($tree));
 
         return $format->isPaged() ? $this->pages($request, $plan, $tree, $choices, $format) : $this->asItIs($plan, $tree, $choices, $format);
     }
@@ -106,7 +107,7 @@ final class HandOverController
         return view('plans.pages', [
             'pages' => $pages, 'count' => \count($book->pages), 'from' => $from, 'next' => $from + self::PAGES < \count($book->pages) ? $from + self::PAGES : null, 'words' => $document->words(), 'format' => $format,
             'said' => [...LeftOut::sentences($document->leftOut), ...$said],
-            'isLong' => $isLong,
+            'isLong' => $isLong, 'isBeginning' => $choices->most !== null,
         ]);
     }
 
@@ -123,7 +124,7 @@ final class HandOverController
         }
 
         return view('plans.preview', [
-            'document' => $document, 'body' => $body ?? null, 'text' => $text ?? null, 'words' => $document->words(), 'said' => [...($format->isOutline() ? [] : LeftOut::sentences($document->leftOut)), ...$said], 'format' => $format, 'isLong' => HandedOver::isLong($tree),
+            'document' => $document, 'body' => $body ?? null, 'text' => $text ?? null, 'words' => $document->words(), 'said' => [...($format->isOutline() ? [] : LeftOut::sentences($document->leftOut)), ...$said], 'format' => $format, 'isLong' => HandedOver::isLong($tree), 'isBeginning' => $choices->most !== null,
         ]);
     }
 
@@ -154,6 +155,9 @@ final class HandOverController
     public function download(HandOverRequest $request, Plan $plan): StreamedResponse
     {
         $tree = $this->store->load($plan, true);
+        if (HandedOver::isLong($tree) && $request->writing()->isPaged()) {
+            abort(409, 'This plan is long. Its file is made in the background: hand it over from its page.');
+        }
         $choices = $request->choices($tree);
         $format = $request->writing()->coming($tree, $choices);
         $name = HandedOver::name($tree, $choices, $format);
@@ -170,6 +174,6 @@ final class HandOverController
     {
         $user = $request->user() ?? abort(401);
 
-        return response()->json($tasks->start($user, 'hand-over', ['plan' => $plan->id, 'choices' => $request->validated()]));
+        return response()->json($tasks->start($user, 'hand-over', ['plan' => $plan->id, 'choices' => $request->validated()], 200 * DB::table('topics')->where('plan_id', $plan->id)->whereNull('removed_at')->count() + 10 * $plan->words));
     }
 }

@@ -96,7 +96,7 @@ final class IntakeController
         if ($found !== null && filesize($found['path']) > self::LARGE) {
             $task = ['token' => $token, 'into' => $into, 'under' => $under, 'choices' => array_diff_key($request->validated(), ['file' => 1, 'text' => 1])];
 
-            return response()->json(['task' => $tasks->start($user, 'intake', $task)['address']], 202);
+            return response()->json(['task' => $tasks->start($user, 'intake', $task, (int) filesize($found['path']))['address']], 202);
         }
         ['in' => $in, 'format' => $format, 'name' => $name] = $request->source($this->waiting);
         $options = IntakeRequest::options($request->validated(), $name, $request->isPasted());

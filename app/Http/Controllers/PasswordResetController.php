@@ -7,11 +7,12 @@ namespace App\Http\Controllers;
 use App\Http\Given;
 use App\Http\Requests\ResetPasswordRequest;
 use App\Models\User;
+use App\Rules\Address;
+use App\Store\Devices;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Password;
-use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
 /** A forgotten password: a link by mail, and a new one. Whether an address has an account is not told. */
@@ -24,8 +25,10 @@ final class PasswordResetController
 
     public function store(Request $request): RedirectResponse
     {
-        $request->validate(['email' => ['required', 'email']]);
-        Password::sendResetLink($request->only('email'));
+        Address::in($request);
+        $email = $request->validate(['email' => Address::RULES])['email'];
+        // After the answer: how long it takes would tell whether there is such an account.
+        defer(static fn() => Password::sendResetLink(['email' => $email]));
 
         return back()->with('said', 'If there is an account with this address, a letter with a link is on its way.');
     }
@@ -38,7 +41,8 @@ final class PasswordResetController
     public function update(ResetPasswordRequest $request): RedirectResponse
     {
         $status = Password::reset($request->validated(), static function (User $user, string $password): void {
-            $user->forceFill(['password' => $password, 'remember_token' => Str::random(60)])->save();
+            $user->update(['password' => $password]);
+            Devices::signOut($user, '');
         });
         if ($status !== Password::PASSWORD_RESET) {
             throw ValidationException::withMessages(['email' => 'This link is not valid any more. Ask for a new one.']);

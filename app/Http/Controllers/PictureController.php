@@ -38,6 +38,6 @@ final class PictureController
         Gate::authorize('view', $plan);
         $row = (new PlanPictures($plan->id))->row($picture) ?? abort(404);
 
-        return new Response($row->bytes, 200, ['Content-Type' => $row->type, 'Cache-Control' => 'private, max-age=31536000, immutable']);
+        return new Response($row->bytes, 200, ['Content-Type' => $row->type]);
     }
 }

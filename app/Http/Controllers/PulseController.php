@@ -11,6 +11,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
 
 /**
  * Whether a plan has changed since a revision: asked every few seconds by every open page, so it
@@ -19,22 +20,34 @@ use Illuminate\Support\Facades\DB;
  */
 final class PulseController
 {
+    /** A seal holds for so long, in seconds; a page that is open longer asks for another. */
+    private const HOLDS = 43_200;
+
     public static function address(User $user, Plan $plan): string
     {
-        return "/plans/{$plan->id}/pulse?" . http_build_query(['by' => $user->id, 'seal' => self::seal((string) $user->id, $plan->id)]);
+        $until = (string) (now()->getTimestamp() + self::HOLDS);
+
+        return "/plans/{$plan->id}/pulse?" . http_build_query(['by' => $user->id, 'until' => $until, 'seal' => self::seal((string) $user->id, $plan->id, $until)]);
+    }
+
+    public function sealed(Request $request, Plan $plan): JsonResponse
+    {
+        Gate::authorize('view', $plan);
+
+        return response()->json(['pulse' => self::address($request->user() ?? abort(401), $plan)]);
     }
 
     public function __invoke(Request $request, string $plan): JsonResponse|Response
     {
-        $by = Given::text($request, 'by');
-        hash_equals(self::seal($by, $plan), Given::text($request, 'seal')) || abort(404);
+        [$by, $until] = [Given::text($request, 'by'), Given::text($request, 'until')];
+        hash_equals(self::seal($by, $plan, $until), Given::text($request, 'seal')) && (int) $until >= now()->getTimestamp() || abort(404);
         $revision = DB::table('plans')->where('id', $plan)->where('owner_id', $by)->whereNull('deleted_at')->value('revision') ?? abort(404);
 
         return $revision > $request->integer('since') ? response()->json(['revision' => (int) $revision]) : response()->noContent();
     }
 
-    private static function seal(string $user, string $plan): string
+    private static function seal(string $user, string $plan, string $until): string
     {
-        return hash_hmac('sha256', "pulse {$user} {$plan}", (string) config('app.key'));
+        return hash_hmac('sha256', "pulse {$user} {$plan} {$until}", (string) config('app.key'));
     }
 }

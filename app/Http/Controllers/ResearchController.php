@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Plan;
-use App\Rules\Id;
+use App\Rules\ListOf;
 use App\Store\Change;
 use App\Store\PlanStore;
 use App\Store\PlanView;
@@ -20,12 +20,12 @@ use Embrel\Citation\Source;
 use Embrel\Citation\SourceForm;
 use Embrel\Citation\Terms;
 use Embrel\Id\Ids;
+use Embrel\Id\Ulid;
 use Embrel\Operation\Operation;
 use Embrel\Plan\Plan as CorePlan;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Validation\Rule;
 
 /** Topics that look like research, and where they go. Each goes by a step of its own, so that each can be taken back alone. */
 final class ResearchController
@@ -37,7 +37,7 @@ final class ResearchController
     public function show(Request $request, Plan $plan): JsonResponse
     {
         Gate::authorize('view', $plan);
-        $chosen = $request->validate(['topics' => ['nullable', 'array', 'max:' . self::MOST], 'topics.*' => [new Id()]])['topics'] ?? null;
+        $chosen = $request->validate(['topics' => ['nullable', ListOf::ids(self::MOST)]])['topics'] ?? null;
         $tree = $this->store->load($plan, true);
         $guesses = Guesses::of($tree, $this->ids, $chosen === null ? null : array_values(array_filter($chosen, $tree->isLive(...))));
         $drafts = SortingOut::drafts($guesses);
@@ -64,12 +64,19 @@ final class ResearchController
         ];
     }
 
+    private static function isFiling(mixed $one): bool
+    {
+        $is = static fn(string $name): bool => \is_string($one[$name] ?? null) && Ulid::isValid($one[$name]);
+        $as = \is_array($one) && \is_string($one['as'] ?? null) ? Filing::tryFrom($one['as']) : null;
+
+        return $as !== null && $is('topic') && ($is('into') || (!isset($one['into']) && $as !== Filing::Note)) && \is_array($one['source'] ?? []);
+    }
+
     public function store(Request $request, Plan $plan): JsonResponse
     {
         Gate::authorize('update', $plan);
         $given = $request->validate([
-            'base' => ['required', 'integer', 'min:0'], 'filings' => ['required', 'array', 'max:' . self::MOST], 'filings.*.topic' => ['required', new Id()], 'filings.*.as' => ['required', Rule::enum(Filing::class)],
-            'filings.*.into' => ['nullable', new Id(), 'required_if:filings.*.as,note'], 'filings.*.source' => ['nullable', 'array'],
+            'base' => ['required', 'integer', 'min:0'], 'filings' => ['required', new ListOf(self::MOST, self::isFiling(...))],
         ]);
         $user = $request->user() ?? abort(401);
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Middleware\StaysSignedIn;
 use App\Models\User;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -17,6 +18,7 @@ final class SampleController
         abort_unless(app()->isLocal(), 404);
         Auth::login(User::query()->where('email', config('embrel.sample_email'))->firstOrFail());
         $request->session()->regenerate();
+        $request->session()->put(StaysSignedIn::STAYS, false);
 
         return redirect()->route('plans');
     }

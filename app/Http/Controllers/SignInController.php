@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Given;
+use App\Http\Middleware\StaysSignedIn;
 use App\Http\Requests\SignInRequest;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -30,10 +31,11 @@ final class SignInController
 
     public function store(SignInRequest $request): RedirectResponse
     {
-        if (!Auth::attempt($request->only('email', 'password'), true)) {
+        if (!Auth::attempt($request->only('email', 'password'))) {
             throw ValidationException::withMessages(['email' => 'This e-mail address and password do not belong together.']);
         }
         $request->session()->regenerate();
+        $request->session()->put(StaysSignedIn::STAYS, $request->boolean('stay'));
 
         return redirect()->intended(route('plans'));
     }

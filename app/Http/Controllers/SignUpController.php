@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Middleware\StaysSignedIn;
 use App\Http\Requests\SignUpRequest;
-use App\Models\User;
+use App\Store\SignUps;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 
+/** Signing up: a form, a letter, and the account that its link opens. */
 final class SignUpController
 {
     public function create(): View
@@ -17,10 +20,29 @@ final class SignUpController
         return view('auth.sign-up');
     }
 
-    public function store(SignUpRequest $request): RedirectResponse
+    /** The same for every address; on one's own machine, which sends no letters, with the link. */
+    public function store(SignUpRequest $request): View
     {
-        Auth::login(User::query()->create($request->account()), true);
+        $link = SignUps::begin($request->account());
+
+        return view('auth.letter', ['email' => $request->string('email')->toString(), 'hours' => SignUps::HOLDS, 'link' => app()->isLocal() ? $link : null]);
+    }
+
+    /** Looking at it opens nothing: programs that check letters look at every link. */
+    public function edit(string $token): View
+    {
+        return view('auth.open', ['name' => SignUps::find($token)->name ?? null, 'hours' => SignUps::HOLDS]);
+    }
+
+    public function open(Request $request, string $token): RedirectResponse
+    {
+        $user = SignUps::open($token);
+        if ($user === null) {
+            return redirect()->route('sign-up.letter', $token);
+        }
+        Auth::login($user);
         $request->session()->regenerate();
+        $request->session()->put(StaysSignedIn::STAYS, $request->boolean('stay'));
 
         return redirect()->route('plans');
     }

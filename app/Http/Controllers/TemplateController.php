@@ -23,7 +23,7 @@ final class TemplateController
     {
         $file = $request->file('file');
         $kind = $file instanceof UploadedFile ? self::KINDS[strtolower($file->getClientOriginalExtension())] ?? null : null;
-        if (!$file instanceof UploadedFile || $kind === null || $file->getSize() > Limits::ATTACHMENT) {
+        if (!$file instanceof UploadedFile || !$file->isValid() || $kind === null || $file->getSize() > Limits::ATTACHMENT) {
             return response()->json(['message' => $kind === null ? 'A template is a document of the kind docx, dotx, odt or ott.' : 'A template may have 20 MB at most.'], 422);
         }
         try {

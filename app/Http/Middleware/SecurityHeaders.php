@@ -8,7 +8,10 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Nothing but our own scripts, styles, fonts and pictures; no framing. Styles of an element carry measures and dyes. */
+/**
+ * On every answer: nothing but our own scripts, styles, fonts and pictures; no framing; kept by nobody on the way, nor
+ * by the browser when it is left. Styles of an element carry measures and dyes.
+ */
 final class SecurityHeaders
 {
     private const HEADERS = [
@@ -16,6 +19,7 @@ final class SecurityHeaders
         'X-Content-Type-Options' => 'nosniff',
         'X-Frame-Options' => 'DENY',
         'Referrer-Policy' => 'same-origin',
+        'Cache-Control' => 'no-store, private',
         'Permissions-Policy' => 'camera=(), microphone=(), geolocation=()',
     ];
 

@@ -6,6 +6,8 @@ namespace App\Http\Requests;
 
 use App\Http\Given;
 use App\Models\Plan;
+use App\Rules\Id;
+use App\Rules\ListOf;
 use Embrel\Plan\Plan as CorePlan;
 use Embrel\Search\Query;
 use Illuminate\Auth\Access\Response;
@@ -25,11 +27,11 @@ final class FindRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        $common = ['text' => ['nullable', 'string', 'max:1000'], 'whole' => ['boolean'], 'case' => ['boolean'], 'within' => ['nullable', 'string', 'size:26']];
+        $common = ['text' => ['nullable', 'string', 'max:1000'], 'whole' => ['boolean'], 'case' => ['boolean'], 'within' => ['nullable', new Id()]];
 
         return $this->isMethod('get') ? $common : $common + [
             'base' => ['required', 'integer', 'min:0'], 'with' => ['nullable', 'string', 'max:1000'],
-            'chosen' => ['required', 'array', 'max:1000'], 'chosen.*' => ['string', 'max:100'],
+            'chosen' => ['required', new ListOf(1000, static fn(mixed $key): bool => \is_string($key) && \strlen($key) <= 100)],
         ];
     }
 

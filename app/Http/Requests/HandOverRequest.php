@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Models\Plan;
 use App\Models\User;
+use App\Rules\Id;
 use App\Store\PersonalState;
 use App\Store\PlanPictures;
 use App\Store\Styles;
@@ -58,7 +59,7 @@ final class HandOverRequest extends FormRequest
     {
         return [
             'format' => ['nullable', Rule::enum(Format::class)],
-            'from' => ['nullable', 'string', 'size:26'],
+            'from' => ['nullable', new Id()],
             'heading_depth' => ['nullable', 'integer', 'between:1,9'],
             'numbering' => ['nullable', Rule::enum(Scheme::class)],
             'number_depth' => ['nullable', 'integer', 'between:1,9'],
@@ -81,8 +82,8 @@ final class HandOverRequest extends FormRequest
             'quotes' => ['nullable', 'boolean'],
             'asides' => ['nullable', Rule::in(['text', 'out'])],
             'indent_depth' => ['nullable', 'integer', 'between:1,9'],
-            'draft_style' => ['nullable', 'string', 'max:26'],
-            'template' => ['nullable', 'string', 'max:26'],
+            'draft_style' => ['bail', 'nullable', 'string', 'max:26', 'ascii'],
+            'template' => ['nullable', new Id()],
             'empty' => ['nullable', 'boolean'],
             'pictures' => ['nullable', 'boolean'],
             'see_also' => ['nullable', 'boolean'],
@@ -143,7 +144,8 @@ final class HandOverRequest extends FormRequest
         return Format::tryFrom($this->string('format')->toString()) ?? Format::Docx;
     }
 
-    public function choices(CorePlan $plan): Choices
+    /** `most`: only the first so many topics. */
+    public function choices(CorePlan $plan, ?int $most = null): Choices
     {
         $from = $this->string('from')->toString();
         $numberDepth = $this->input('number_depth');
@@ -180,6 +182,7 @@ final class HandOverRequest extends FormRequest
             $this->has('marks') ? $this->boolean('marks') : null,
             $this->template(),
             $this->integer('contents_depth', Choices::CONTENTS_LEVELS) ?: Choices::CONTENTS_LEVELS,
+            $most,
         );
     }
 }

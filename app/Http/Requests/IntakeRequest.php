@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Rules\Id;
 use App\Store\WaitingFiles;
 use Embrel\Intake\Options;
 use Embrel\Limits;
@@ -25,11 +26,11 @@ final class IntakeRequest extends FormRequest
     {
         return [
             'file' => ['nullable', 'file', 'max:' . intdiv(Limits::INTAKE, 1024)],
-            'token' => ['nullable', 'string', 'size:26'],
+            'token' => ['nullable', new Id()],
             'text' => ['nullable', 'string'],
             'title' => ['nullable', 'string', 'max:1000'],
-            'into' => ['nullable', 'string', 'size:26'],
-            'under' => ['nullable', 'string', 'size:26'],
+            'into' => ['nullable', new Id()],
+            'under' => ['nullable', new Id()],
             'strip_numbers' => ['boolean'],
             'descriptions' => ['boolean'],
             'lists' => ['boolean'],

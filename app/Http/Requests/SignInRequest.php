@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Rules\Address;
 use Illuminate\Foundation\Http\FormRequest;
 
 final class SignInRequest extends FormRequest
@@ -13,9 +14,14 @@ final class SignInRequest extends FormRequest
         return true;
     }
 
+    protected function prepareForValidation(): void
+    {
+        Address::in($this);
+    }
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['email' => ['required', 'email'], 'password' => ['required', 'string']];
+        return ['email' => Address::RULES, 'password' => ['bail', 'required', 'string', 'max:1000']];
     }
 }

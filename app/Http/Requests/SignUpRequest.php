@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Rules\Address;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rules\Password;
 
@@ -14,21 +15,20 @@ final class SignUpRequest extends FormRequest
         return true;
     }
 
+    protected function prepareForValidation(): void
+    {
+        Address::in($this);
+    }
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
         return [
             'name' => ['required', 'string', 'max:120'],
-            'email' => ['required', 'email', 'max:190', 'unique:users'],
-            'password' => ['required', 'string', 'max:200', Password::defaults()],
+            'email' => Address::RULES,
+            'password' => ['bail', 'required', 'string', 'max:200', Password::defaults()],
             'time_zone' => ['nullable', 'timezone'],
         ];
-    }
-
-    /** @return array<string, string> */
-    public function messages(): array
-    {
-        return ['email.unique' => 'There is an account with this address already. Sign in, or ask for a new password.'];
     }
 
     /** @return array<string, mixed> */

@@ -71,7 +71,7 @@ final class PdfWriter implements Writer
     private function page(Page $page, Book $book, array $numbers, int $at, int $tree, int $resources, Choices $choices): void
     {
         $content = $links = '';
-        foreach ($page->pieces as $piece) {
+        foreach ($page->pieces() as $piece) {
             $content .= match ($piece->kind) {
                 Piece::TEXT => $this->text($piece, $book->height),
                 Piece::PICTURE => $this->picture($piece, $book->height, $choices),

@@ -18,7 +18,7 @@ final class PageSvg
     public static function of(Page $page, Book $book, int $number, \Closure $address): string
     {
         $out = '';
-        foreach ($page->pieces as $piece) {
+        foreach ($page->pieces() as $piece) {
             $out .= match ($piece->kind) {
                 Piece::TEXT => self::text($piece, $book),
                 Piece::PICTURE => '<image x="' . self::n($piece->x) . '" y="' . self::n($piece->y) . '" width="' . self::n($piece->width) . '" height="' . self::n($piece->height) . '" href="' . Xml::escaped($address($piece->text)) . '" role="img" aria-label="' . (Xml::escaped($piece->says) ?: 'Picture') . '"/>',

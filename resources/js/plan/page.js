@@ -239,12 +239,24 @@ export class Page {
     poll() {
         clearTimeout(this.polling);
         this.polling = setTimeout(async () => {
-            const pulse = this.queue.isEmpty ? await send('GET', `${this.data.pulse}&since=${this.queue.base}`).catch(() => null) : null;
+            const pulse = this.queue.isEmpty ? await this.pulse() : null;
             if (!this.queue.isEmpty || pulse) {
                 await this.ask();
             }
             this.poll();
         }, document.hidden ? POLL_HIDDEN : POLL_IN_VIEW);
+    }
+
+    /** Whether there is something new; its address holds for some hours, and then for whoever is still signed in. */
+    async pulse() {
+        try {
+            return await send('GET', `${this.data.pulse}&since=${this.queue.base}`);
+        } catch (error) {
+            if (error.status === 404) {
+                this.data.pulse = (await send('GET', `${this.address}/pulse-address`).catch(() => null))?.pulse ?? this.data.pulse;
+            }
+            return null;
+        }
     }
 
     undo() {

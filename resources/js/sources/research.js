@@ -1,3 +1,4 @@
+import { counted } from '../counted.js';
 import { send } from '../http.js';
 import { actionFor } from '../plan/keys.js';
 import { element } from '../plan/element.js';
@@ -23,6 +24,7 @@ export class ResearchView {
         document.getElementById('sort-marked').addEventListener('click', () => this.sortMarked());
         document.getElementById('undo-sorted').addEventListener('click', () => this.undoAll());
         document.getElementById('mark-all-guesses').addEventListener('click', () => this.markAll());
+        document.getElementById('read-pages').addEventListener('click', () => this.readPages());
     }
 
     /** With topics that were chosen, whatever they look like. */
@@ -61,7 +63,6 @@ export class ResearchView {
         });
         this.active ??= this.rows[Math.min(this.lastAt, this.rows.length - 1)]?.topic ?? null;
         this.draw();
-        this.readPages();
     }
 
     told() {
@@ -83,9 +84,14 @@ export class ResearchView {
         this.page.show('outline');
     }
 
+    /** Bare addresses whose pages have not been asked what they are; nobody asks them unless told to. */
+    get unread() {
+        return this.rows.filter((row) => row.address && !row.page);
+    }
+
     /** What the pages of bare addresses say of themselves, a few at a time. */
     async readPages() {
-        const waiting = this.rows.filter((row) => row.address && !row.page);
+        const waiting = this.unread;
         waiting.forEach((row) => { row.page = 'reading'; });
         const next = async () => {
             const row = waiting.shift();
@@ -117,6 +123,9 @@ export class ResearchView {
         button.textContent = marked === 1 ? 'Do it for the marked one' : `Do it for the ${marked} marked`;
         document.getElementById('mark-all-guesses').textContent = this.rows.every((row) => row.marked) ? 'Mark none' : 'Mark all';
         document.getElementById('mark-all-guesses').hidden = this.rows.length < 2;
+        const reader = document.getElementById('read-pages');
+        reader.hidden = this.unread.length === 0;
+        reader.textContent = `Look up ${counted(this.unread.length, 'address', 'addresses')}`;
         this.list.replaceChildren(...this.rows.map((row, i) => this.row(row, i)));
         this.list.hidden = this.rows.length === 0;
         const current = this.list.children[this.at];

@@ -25,6 +25,23 @@
             </form>
         </section>
         <section>
+            <h2>Where you are signed in</h2>
+            <ul class="devices">
+                @foreach ($devices as $device)
+                    <li>
+                        <div><strong>{{ $device['name'] }}</strong>@if ($device['isThis']) <span class="pill">this one</span>@endif
+                            <small class="hint">{{ $device['isThis'] ? 'In use now' : 'Used last on ' . \Illuminate\Support\Carbon::createFromTimestamp($device['used'], $user->time_zone)->isoFormat('D MMMM YYYY, HH:mm') }}@if ($device['address'] !== ''), from {{ $device['address'] }}@endif</small></div>
+                        @unless ($device['isThis'])
+                            <form method="post" action="{{ route('account.devices') }}">@csrf @method('DELETE')<input type="hidden" name="device" value="{{ $device['key'] }}"><button class="plain" aria-label="Sign out {{ $device['name'] }}">Sign out</button></form>
+                        @endunless
+                    </li>
+                @endforeach
+            </ul>
+            @if (count($devices) > 1)
+                <form method="post" action="{{ route('account.devices') }}">@csrf @method('DELETE')<div class="dialog-foot"><button class="plain">Sign out everywhere else</button></div></form>
+            @endif
+        </section>
+        <section>
             <h2>Everything of yours</h2>
             <p>All plans in one zip: each as an outline file, which keeps everything and can be taken in again, and as a document.</p>
             <p><a class="plain" href="{{ route('account.download') }}">Download everything</a></p>

@@ -143,7 +143,7 @@
         <div class="research-top">
             <h1 id="research-head" tabindex="-1">What looks like research</h1>
             <p class="hint" id="research-hint">These are guesses. Up and Down go through them; <kbd class="kbd">Q</kbd> quotation, <kbd class="kbd">S</kbd> source, <kbd class="kbd">A</kbd> aside, <kbd class="kbd">I</kbd> into another note, <kbd class="kbd">L</kbd> leave, <kbd class="kbd">Space</kbd> marks, <kbd class="kbd">Enter</kbd> does it for all that are marked.</p>
-            <div class="research-acts"><button class="primary" type="button" id="sort-marked"></button><button class="plain" type="button" id="mark-all-guesses">Mark all</button></div>
+            <div class="research-acts"><button class="primary" type="button" id="sort-marked"></button><button class="plain" type="button" id="mark-all-guesses">Mark all</button><button class="plain" type="button" id="read-pages" hidden></button></div>
         </div>
         <div class="guesses" id="guesses" role="listbox" aria-multiselectable="true" tabindex="0" aria-labelledby="research-head" hidden></div>
         <p class="hint" id="research-empty" hidden>Nothing in the outline looks like research: no bare addresses, no quotations, no references. What you mark in the outline can be sorted out from its menu.</p>

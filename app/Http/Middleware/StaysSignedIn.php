@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use Closure;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Symfony\Component\HttpFoundation\Response;
+
+/** A session ends with the browser, or a day after its last use; where a person wants it to stay, it stays for 30 days from then. */
+final class StaysSignedIn
+{
+    private const DAY = 86_400;
+    /** Where a session of someone signed in keeps whether it is to stay, and when it was used last. */
+    public const STAYS = 'stays';
+    private const USED = 'used_at';
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        $session = $request->session();
+        $used = $session->get(self::USED);
+        if ($session->get(self::STAYS) === false && \is_int($used) && $used < now()->getTimestamp() - self::DAY) {
+            Auth::logout();
+            $session->invalidate();
+        }
+        $session->put(self::USED, now()->getTimestamp());
+        $response = $next($request);
+        config(['session.expire_on_close' => $session->get(self::STAYS) !== true]);
+
+        return $response;
+    }
+}
