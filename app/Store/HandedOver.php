@@ -28,7 +28,7 @@ final class HandedOver
         return \count($plan->topics) > self::MANY_TOPICS || $words > self::MANY_WORDS || $pictures > self::MANY_PICTURES;
     }
 
-    /** How many topics make a beginning of some forty pages; null where the whole is hardly more. */
+    /** How many topics make a beginning of less than a hundred pages; null where the whole is hardly more. */
     public static function beginning(Plan $plan): ?int
     {
         $words = $topics = 0;

@@ -159,7 +159,9 @@ final class Reading
     public function settleNames(): void
     {
         if ($this->topicAt !== null) {
-            $this->names += array_fill_keys($this->waiting, $this->topicAt);
+            foreach ($this->waiting as $name) {
+                $this->names[$name] ??= $this->topicAt;
+            }
         }
         $this->waiting = [];
     }
@@ -201,6 +203,17 @@ final class Reading
         }
     }
 
+    public function counted(): int
+    {
+        return $this->pieces;
+    }
+
+    /** What has been read since is not kept. */
+    public function countsAgainFrom(int $pieces): void
+    {
+        $this->pieces = $pieces;
+    }
+
     public function done(): Manuscript
     {
         $this->settleNames();
@@ -209,10 +222,8 @@ final class Reading
         foreach ($this->names as $name => $at) {
             $names[$at][] = (string) $name;
         }
-        foreach ($names as $at => $of) {
-            array_splice($this->elements, $at, 1, [$this->elements[$at]->with(['names' => $of])]);
-        }
+        $elements = array_map(static fn(Element $element, int $at): Element => isset($names[$at]) ? $element->with(['names' => $names[$at]]) : $element, $this->elements, array_keys($this->elements));
 
-        return new Manuscript(self::line($this->title), self::line($this->subtitle), self::line($this->author), $this->language, $this->elements, $this->remarks, $this->isOutline);
+        return new Manuscript(self::line($this->title), self::line($this->subtitle), self::line($this->author), $this->language, $elements, $this->remarks, $this->isOutline);
     }
 }

@@ -129,6 +129,13 @@ final class Growing
     /** @param list<Node> $blocks */
     private function note(array $blocks): Note
     {
+        foreach ($blocks as $i => $block) {
+            if ($block->depth() > Limits::NOTE_DEPTH) {
+                $blocks[$i] = $block->within(Limits::NOTE_DEPTH);
+                $this->repaired('Lists or quotations that were nested deeper than a note can hold stand at the deepest level that there is.');
+            }
+        }
+
         return Note::of(array_map(fn(Node $block): Node => $block->id() === null ? $block->withId($this->ids->next()) : $block, $blocks));
     }
 

@@ -46,7 +46,9 @@ final class Links
     /** @param list<string> $names of places in the text of the topic that came last */
     public function inText(array $names): void
     {
-        $this->named += $this->last === '' ? [] : array_fill_keys($names, $this->last);
+        foreach ($this->last === '' ? [] : $names as $name) {
+            $this->named[$name] ??= $this->last;
+        }
     }
 
     /** The plan with its links leading to topics: those that only say what the topic is called are references to it, others keep their words. */

@@ -80,6 +80,21 @@ final readonly class FoldTopics extends Composed
      */
     private function blocks(Plan $plan, array $heads): array
     {
+        $blocks = $this->made($plan, $heads);
+        foreach ($blocks as $block) {
+            $block->depth() > Limits::NOTE_DEPTH ? throw OperationRefused::value(new \DomainException('What is in the notes of these topics is nested too deep to stand deeper still. Fold them as paragraphs.')) : null;
+        }
+
+        return $blocks;
+    }
+
+    /**
+     * @param list<string> $heads
+     *
+     * @return list<Node>
+     */
+    private function made(Plan $plan, array $heads): array
+    {
         if ($this->as === FoldAs::BulletList) {
             return [new Node('bulletList', content: array_map(fn(string $head): Node => $this->item($plan, $head, 1), $heads))];
         }

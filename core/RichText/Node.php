@@ -108,6 +108,49 @@ final readonly class Node
         }
     }
 
+    /** How many levels are within it; of a text or an empty block, none. */
+    public function depth(): int
+    {
+        $depth = 0;
+        foreach ($this->content as $node) {
+            $depth = max($depth, 1 + $node->depth());
+        }
+
+        return $depth;
+    }
+
+    /**
+     * With no more levels within it than a note may have: what is deeper stands at the deepest that it may, its
+     * paragraphs one after the other.
+     */
+    public function within(int $levels): self
+    {
+        if ($this->depth() <= $levels) {
+            return $this;
+        }
+        $content = [];
+        foreach ($this->content as $child) {
+            // A list or a table holds items or rows alone; anything else may hold what is left of a deeper block.
+            $isPart = \in_array($child->type, ['listItem', 'tableRow', 'tableCell', 'tableHeader'], true);
+            array_push($content, ...($isPart || $levels > 6 || $child->depth() < $levels ? [$child->within($levels - 1)] : iterator_to_array($child->leaves(), false)));
+        }
+
+        return new self($this->type, $this->attrs, $content, $this->text, $this->marks);
+    }
+
+    /** @return \Generator<int, self> the paragraphs and the like in it, in reading order */
+    private function leaves(): \Generator
+    {
+        if ($this->content === [] || Schema::isInline($this->content[0]->type)) {
+            yield new self($this->type, array_diff_key($this->attrs, ['id' => 1]), $this->content, $this->text, $this->marks);
+
+            return;
+        }
+        foreach ($this->content as $child) {
+            yield from $child->leaves();
+        }
+    }
+
     /** @param array<string, string> $topics see Note::retargeted() */
     public function retargeted(array $topics): self
     {

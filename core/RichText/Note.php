@@ -52,9 +52,12 @@ final readonly class Note
         return self::of(array_map(Schema::block(...), array_values($blocks)));
     }
 
-    /** @throws InvalidNote when the stored form would be over the limit */
+    /** @throws InvalidNote when the stored form would be over the limit, or could not be read again */
     public function toJson(): string
     {
+        foreach ($this->blocks as $block) {
+            $block->depth() > Limits::NOTE_DEPTH ? throw InvalidNote::tooDeep() : null;
+        }
         $json = json_encode(['version' => Schema::VERSION, 'blocks' => array_map(static fn(Node $block): array => $block->toArray(), array_values($this->blocks))], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
 
         return \strlen($json) > Limits::NOTE ? throw InvalidNote::tooLarge() : $json;

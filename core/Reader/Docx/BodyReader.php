@@ -27,6 +27,8 @@ final class BodyReader
     private int $boxes = 0;
     /** @var list<Node> out of text boxes of the paragraph at hand */
     private array $boxed = [];
+    /** How much was counted before the paragraph at hand. */
+    private int $counted = 0;
 
     /**
      * @param array<string, string>                    $links     relationship → address
@@ -83,6 +85,7 @@ final class BodyReader
 
     private function paragraph(?Column $cell): void
     {
+        $this->counted = $this->reading->counted();
         $this->reading->count();
         $this->inlines->begin();
         $flow = new Flow();
@@ -130,6 +133,7 @@ final class BodyReader
     {
         $role = $this->styles->role($p['style']);
         if ($role === 'toc' || $role === 'contents-title') {
+            $this->reading->countsAgainFrom($this->counted);
             $flow->isEmpty() ? null : $this->reading->contents();
 
             return;
