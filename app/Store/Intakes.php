@@ -7,6 +7,7 @@ namespace App\Store;
 use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Archive\Shelf;
+use Embrel\Id\CountedIds;
 use Embrel\Id\Ids;
 use Embrel\Intake\Branch;
 use Embrel\Intake\Options;
@@ -49,7 +50,8 @@ final readonly class Intakes
     {
         return WorkFolder::with(function (string $work) use ($row, $in, $format, $options, $keeps): Result {
             $shelf = new Shelf($work);
-            $read = $format->read($in, $options, $this->ids, $work, $shelf);
+            // The same ids for the same file: what was found in it is named by them when it is accepted.
+            $read = $format->read($in, $options, new CountedIds('07'), $work, $shelf);
             $kept = new PlanPictures($row->id);
             // A picture that came back as it went is the plan's own.
             $known = array_filter($shelf->ids(), static fn(string $id): bool => $kept->row($id) !== null);
@@ -58,7 +60,7 @@ final readonly class Intakes
                 $kept->keepFile($path);
             }
 
-            return new Result($now === [] ? $read->plan : PictureNames::changed($read->plan, $now), $read->repairs, came: $read->came);
+            return new Result($now === [] ? $read->plan : PictureNames::changed($read->plan, $now), $read->repairs, came: $read->came, origin: $read->origin, typed: $read->typed);
         });
     }
 

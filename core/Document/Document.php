@@ -19,6 +19,7 @@ final readonly class Document
      * @param string                     $date     of the hand-over, as it is printed; empty: none
      * @param Counted                    $counted  what counts as words
      * @param int                        $contentsDepth how deep the contents list goes
+     * @param Origin|null                $origin   of which plan it is a draft, where the document is marked so that it can come back
      * @param bool                       $marks    whether topics are marked so that the document can come back
      */
     public function __construct(
@@ -36,6 +37,7 @@ final readonly class Document
         public Counted $counted = new Counted(),
         public bool $marks = true,
         public int $contentsDepth = 3,
+        public ?Origin $origin = null,
     ) {}
 
     public function words(): int

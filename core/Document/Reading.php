@@ -16,13 +16,15 @@ final class Reading
 
     /** A level beyond this is no level that anyone meant. */
     private const DEEPEST = 1_000;
-    private const NUMBER_BEFORE = '/\A[\p{L}\p{N}.() ]{1,40}\s\z/u';
+    /** 1 · 1.1 · 2) · IV. · A.1 · (a) · Chapter 3 */
+    private const NUMBER_BEFORE = '/\A(?:(?:Chapter|Kapitel|Section|Abschnitt|Appendix|Anhang|Part|Teil)\s)?\(?(?:\d+(?:\.\d+)*|[IVXLCDM]+|\p{L}(?=[.)]))(?:\.[\p{L}\p{N}]{1,4})*[.)]?\s*\z/u';
 
     public string $title = '';
     public string $subtitle = '';
     public string $author = '';
     public string $language = '';
     public bool $isOutline = false;
+    public ?Origin $origin = null;
     public readonly Column $column;
 
     /** @var list<Element> */
@@ -70,7 +72,7 @@ final class Reading
      */
     public function under(string $role, int $below, Flow $flow, string $topic, ?string $title = null): void
     {
-        $this->topic($role, max(1, $this->level + $below), $flow, $topic, $title);
+        $this->topic($role, max(1, $this->level + $below), $flow, $topic, $title, $role === Element::HEADING);
     }
 
     /**
@@ -81,16 +83,16 @@ final class Reading
     public function came(Anchor $anchor, ?int $level, Flow $flow, string $before): void
     {
         $text = $flow->plainText();
-        $title = preg_match(self::NUMBER_BEFORE, $before) === 1 && str_starts_with($text, $before) ? substr($text, \strlen($before)) : null;
+        $title = $before !== '' && str_starts_with($text, $before) ? substr($text, \strlen($before)) : null;
         if ($level !== null) {
             $this->heading($level, $flow, $anchor->topic, $title);
         } else {
             $role = ['s' => Element::HEADING, 'q' => Element::QUOTE][$anchor->kind] ?? Element::ITEM;
-            $this->topic($role, max(1, $this->level + $anchor->below), $flow, $anchor->topic, $title);
+            $this->topic($role, max(1, $this->level + $anchor->below), $flow, $anchor->topic, $title, $role === Element::HEADING);
         }
     }
 
-    private function topic(string $role, int $level, Flow $flow, string $topic, ?string $title): void
+    private function topic(string $role, int $level, Flow $flow, string $topic, ?string $title, bool $isDeep = false): void
     {
         $this->endNote();
         $pictures = $notes = [];
@@ -104,10 +106,14 @@ final class Reading
                 $this->remark('A footnote on a title is in the note of its topic.');
             }
         }
-        $title ??= $flow->plainText();
+        // What stands before a title is its number, or words of it.
+        $text = $flow->plainText();
+        $before = $title !== null && $title !== '' && str_ends_with($text, $title) ? substr($text, 0, -\strlen($title)) : '';
+        $isNumber = $before !== '' && preg_match(self::NUMBER_BEFORE, $before) === 1;
+        $title = $title === null || ($before !== '' && !$isNumber) ? $text : $title;
         $title = self::line($title) === '' ? self::line($described) : self::line($title);
         $this->topicAt = \count($this->elements);
-        $this->elements[] = new Element($role, $level, title: $title, topic: $topic);
+        $this->elements[] = new Element($role, $level, title: $title, topic: $topic, typed: $isNumber ? trim($before) : '', isDeep: $isDeep);
         $this->settleNames();
         $this->count();
         $this->column->add([...$pictures, ...$notes]);
@@ -150,6 +156,7 @@ final class Reading
     /** A name to which links in the document lead: that of the title that comes next, or a place in the text at hand. */
     public function name(string $name): void
     {
+        $this->origin ??= Origin::of($name);
         if ($name !== '') {
             $this->waiting[] = $name;
         }
@@ -224,6 +231,6 @@ final class Reading
         }
         $elements = array_map(static fn(Element $element, int $at): Element => isset($names[$at]) ? $element->with(['names' => $names[$at]]) : $element, $this->elements, array_keys($this->elements));
 
-        return new Manuscript(self::line($this->title), self::line($this->subtitle), self::line($this->author), $this->language, $elements, $this->remarks, $this->isOutline);
+        return new Manuscript(self::line($this->title), self::line($this->subtitle), self::line($this->author), $this->language, $elements, $this->remarks, $this->isOutline, $this->origin);
     }
 }

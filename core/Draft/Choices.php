@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Draft;
 
 use Embrel\Document\Counted;
+use Embrel\Document\Origin;
 use Embrel\Document\Pictures;
 use Embrel\Document\Style;
 use Embrel\Document\Template;
@@ -45,6 +46,7 @@ final readonly class Choices
      * @param Template|null $template   docx and odt: a document of the writer's whose styles, page, head and foot are used
      * @param bool|null   $marks        with hidden marks by which the file finds its topics again; null: as is usual for the format
      * @param int|null    $most         only the first so many topics, for a look at the beginning
+     * @param Origin|null $origin       of which plan at which revision it is a draft; null: not known
      */
     public function __construct(
         public string $from = Plan::ROOT,
@@ -77,6 +79,7 @@ final readonly class Choices
         public ?Template $template = null,
         public int $contentsDepth = self::CONTENTS_LEVELS,
         public ?int $most = null,
+        public ?Origin $origin = null,
     ) {}
 
     public function style(): Style

@@ -6,6 +6,7 @@ namespace Embrel\Draft;
 
 use Embrel\Document\Document;
 use Embrel\Document\Element;
+use Embrel\Document\Origin;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
@@ -55,7 +56,16 @@ final class Draft
             $choices->counted,
             $choices->marks ?? true,
             $choices->contentsDepth,
+            self::origin($choices),
         );
+    }
+
+    /** With the kinds of topics that are not in it. */
+    private static function origin(Choices $choices): ?Origin
+    {
+        $without = array_values(array_filter(Kind::cases(), static fn(Kind $kind): bool => $choices->prints($kind) === 'out'));
+
+        return $choices->origin === null || $choices->marks === false ? null : new Origin($choices->origin->plan, $choices->origin->revision, $without);
     }
 
     /** 23 November 2026; 23. November 2026. */

@@ -97,6 +97,19 @@ final class Printed
         return Note::of(array_map(fn(Node $block): Node => $this->node($block, false), array_values($note->blocks)));
     }
 
+    /** @return list<array{Node, string}> the citations in a note, each with what is printed for it */
+    public function citations(string $topic): array
+    {
+        $at = $this->starts[$topic] ?? 0;
+        $note = isset($this->starts[$topic]) ? $this->plan->topic($topic)->note : null;
+        $out = [];
+        foreach ($note?->find('citation') ?? [] as $node) {
+            $out[] = [$node, implode('', array_map(static fn(Node $run): string => $run->plainText(), $this->references->citations[$at++]))];
+        }
+
+        return $out;
+    }
+
     private function node(Node $node, bool $inFootnote): Node
     {
         return $node->content === [] ? $node : new Node($node->type, $node->attrs, $this->nodes($node->content, $inFootnote || $node->type === 'footnote'), $node->text, $node->marks);
@@ -188,9 +201,14 @@ final class Printed
 
             return Node::text(Terms::of($this->plan->properties->language)->isGerman ? '[Abschnitt fehlt]' : '[section missing]');
         }
-        $title = $this->plan->topic($topic)->title;
 
-        return Node::text(trim($this->numbering->own($topic) . ' ' . $title) ?: '–', isset($this->anchors[$topic]) ? [new Mark('link', ['href' => "#_e{$topic}"])] : []);
+        return Node::text($this->says($topic), isset($this->anchors[$topic]) ? [new Mark('link', ['href' => "#_e{$topic}"])] : []);
+    }
+
+    /** Number and title of a topic, as a reference to it is printed. */
+    public function says(string $topic): string
+    {
+        return trim($this->numbering->own($topic) . ' ' . $this->plan->topic($topic)->title) ?: '–';
     }
 
     private function lack(string $what): void

@@ -8,6 +8,7 @@ use Embrel\Id\Ids;
 use Embrel\Limits;
 use Embrel\Plan\Dye;
 use Embrel\Plan\Edit;
+use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
 use Embrel\RichText\Node;
@@ -22,7 +23,7 @@ final class Growing
 {
     private Plan $plan;
     private Edit $edit;
-    /** @var list<array{level: int, id: string}> the open branch, outermost first */
+    /** @var list<array{level: int, id: string, isItem: bool}> the open branch, outermost first */
     private array $open = [];
     private int $topics = 0;
     /** @var array<string, int> */
@@ -81,7 +82,7 @@ final class Growing
             $topic = $topic->withNote($this->note($rest === '' ? $blocks : [Node::plain($rest), ...$blocks]));
         }
         $this->edit->append($topic, $parent);
-        $this->open[] = ['level' => $level, 'id' => $topic->id];
+        $this->open[] = ['level' => $level, 'id' => $topic->id, 'isItem' => $topic->kind !== Kind::Section];
         ++$this->topics;
 
         return $topic->id;
@@ -97,6 +98,14 @@ final class Growing
             $blocks = $rest === '' ? $blocks : [Node::plain($rest), ...$blocks];
         }
         $this->edit->put($blocks === [] ? $root : $root->withNote($this->note($blocks)));
+    }
+
+    /** A heading is under headings alone: points and quotations that stand open hold no more. */
+    public function endItems(): void
+    {
+        while ($this->open !== [] && $this->open[\count($this->open) - 1]['isItem']) {
+            array_pop($this->open);
+        }
     }
 
     /** Starts a new run of topics, at the top again. */

@@ -32,7 +32,7 @@ final class Intake
     /**
      * The topic whose note is being read, with the id that it had in the file, and what links call it.
      *
-     * @var array{level: int, title: string, kind: Kind, picture?: Picture|null, was?: string, names?: list<string>}|null
+     * @var array{level: int, title: string, kind: Kind, picture?: Picture|null, was?: string, names?: list<string>, typed?: string, isHeading?: bool}|null
      */
     private ?array $topic = null;
     /** Whether that topic is in the plan already. */
@@ -40,6 +40,8 @@ final class Intake
     /** @var list<Node> */
     private array $note = [];
     private bool $listsAreTopics;
+    /** @var array<string, string> topic → what looked like its number */
+    private array $typed = [];
     /** Of the first heading, where that is the plan's title. */
     private string $title = '';
     /** The level of the topic before, as the document has it. */
@@ -86,7 +88,7 @@ final class Intake
 
         $plan = $this->options->stripNumbers ? TypedNumbers::stripped($plan) : $plan;
 
-        return new Result($plan, $this->growing->repairs(), $bold['seen'], $bold['taken'] > 0, $this->links->came, $this->leftOut->all);
+        return new Result($plan, $this->growing->repairs(), $bold['seen'], $bold['taken'] > 0, $this->links->came, $this->leftOut->all, $manuscript->origin, $this->typed);
     }
 
     private static function properties(Properties $properties, Manuscript $manuscript): Properties
@@ -230,7 +232,7 @@ final class Intake
     private function topic(int $level, string $title, Kind $kind, Element $element): void
     {
         $this->flush();
-        $came = ['picture' => $element->picture, 'was' => $element->topic, 'names' => $element->names];
+        $came = ['picture' => $element->picture, 'was' => $element->topic, 'names' => $element->names, 'typed' => $element->typed, 'isHeading' => $element->role === Element::HEADING && !$element->isDeep];
         $this->topic = ['level' => $level, 'title' => $title, 'kind' => $kind] + $came;
         $this->isPut = false;
         if ($this->before !== null && $level > $this->before + 1) {
@@ -300,7 +302,8 @@ final class Intake
             $this->later($this->topic['level'] + 1);
         } else {
             ['level' => $level, 'title' => $title, 'kind' => $kind] = $topic = $this->topic;
-            $this->put($level, $title, $kind, $topic['picture'] ?? null, $topic['was'] ?? '', $topic['names'] ?? []);
+            ($topic['isHeading'] ?? false) ? $this->growing->endItems() : null;
+            $this->put($level, $title, $kind, $topic['picture'] ?? null, $topic['was'] ?? '', $topic['names'] ?? [], $topic['typed'] ?? '');
             $this->isPut = true;
         }
         $this->note = [];
@@ -330,11 +333,12 @@ final class Intake
     }
 
     /** @param list<string> $names */
-    private function put(int $level, string $title, Kind $kind, ?Picture $picture, string $was, array $names): void
+    private function put(int $level, string $title, Kind $kind, ?Picture $picture, string $was, array $names, string $typed): void
     {
         [$note, $rest] = $this->fitting($this->note);
         $id = $this->add($level, $title, $kind, $note, $picture);
         $this->links->topic($id, $was, $names);
+        $typed === '' ? null : $this->typed[$id] = $typed;
         $this->continued($level, $title, $rest);
     }
 

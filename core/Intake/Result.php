@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Intake;
 
+use Embrel\Document\Origin;
 use Embrel\Plan\Plan;
 
 /** A plan that was read, and what had to be repaired or could not be kept. */
@@ -16,6 +17,8 @@ final readonly class Result
      * @param list<array{what: string, after: string, words: int, text: string}> $leftOut what could be taken in too, and the
      *        title after which it stands; empty: at the beginning
      * @param array<string, string> $came the id of a topic that the file carried → the topic that was made of it
+     * @param Origin|null $origin of which plan it is a draft, where it says so
+     * @param array<string, string> $typed a topic that came back → what looked like its number, and was taken off its title
      */
     public function __construct(
         public Plan $plan,
@@ -24,5 +27,7 @@ final readonly class Result
         public bool $boldAreTaken = false,
         public array $came = [],
         public array $leftOut = [],
+        public ?Origin $origin = null,
+        public array $typed = [],
     ) {}
 }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Models\Plan;
 use App\Store\Intakes;
 use App\Store\PlanStore;
+use App\Store\Snapshots;
 use App\Store\WaitingFiles;
 use Embrel\Id\Ids;
 use Embrel\Intake\Options;
@@ -23,7 +24,7 @@ use Illuminate\Support\Facades\Gate;
 /** A draft that comes home: what was changed in it elsewhere, and what of that the writer takes into the plan. */
 final class WayBackController
 {
-    public function __construct(private readonly PlanStore $store, private readonly WaitingFiles $waiting, private readonly Intakes $intakes, private readonly Ids $ids) {}
+    public function __construct(private readonly PlanStore $store, private readonly WaitingFiles $waiting, private readonly Intakes $intakes, private readonly Snapshots $snapshots, private readonly Ids $ids) {}
 
     public function show(Plan $plan): View
     {
@@ -68,6 +69,9 @@ final class WayBackController
         $format = Format::ofPath($found['name']);
         $read = $this->intakes->readWithPictures($plan, fopen($found['path'], 'r') ?: throw Unreadable::gone(), $format, new Options('', firstIsTitle: $format === Format::Markdown || $format === Format::Package, references: false), $keeps);
 
-        return Comparison::of($this->store->load($plan, true), $read->plan, $read->came);
+        // The plan as it was when the draft was made, where the draft is one of this plan.
+        $then = $read->origin?->plan === $plan->id && $read->origin->revision <= $plan->revision ? $this->snapshots->at($plan, $read->origin->revision) : null;
+
+        return Comparison::of($this->store->load($plan, true), $read->plan, $read->came, $then, $read->typed, $then === null ? null : $read->origin);
     }
 }

@@ -12,6 +12,7 @@ use App\Store\PlanPictures;
 use App\Store\Styles;
 use App\Store\Templates;
 use Embrel\Document\Counted;
+use Embrel\Document\Origin;
 use Embrel\Document\Pictures;
 use Embrel\Document\Style as DraftStyle;
 use Embrel\Document\Template;
@@ -183,6 +184,7 @@ final class HandOverRequest extends FormRequest
             $this->template(),
             $this->integer('contents_depth', Choices::CONTENTS_LEVELS) ?: Choices::CONTENTS_LEVELS,
             $most,
+            new Origin($this->plan()->id, (int) $this->plan()->revision),
         );
     }
 }

@@ -69,26 +69,26 @@ final class Acceptance
                 continue;
             }
             $topic = $this->comparison->file->topic($there);
-            $this->has(Change::RETITLED, $here) ? $this->do(new Retitle($here, $topic->title)) : null;
+            $this->has(Change::RETITLED, $here) ? $this->do(new Retitle($here, $this->comparison->title($there))) : null;
             $this->has(Change::REWRITTEN, $here) && $here !== $scope ? $this->rewrite($here, $topic->note) : null;
         }
     }
 
-    /** Blocks that say the same stay as they are in the plan, with their citations and references; others become those of the file. */
+    /** Blocks that say the same stay as they are in the plan; others become those of the file. */
     private function rewrite(string $here, ?Note $note): void
     {
         $old = $this->comparison->plan->topic($here)->note ?? Note::empty();
-        $printed = $this->comparison->printed->note($here);
+        $saying = $this->comparison->saying;
         $same = [];
-        foreach ($printed->blocks ?? [] as $id => $block) {
-            $same[Comparison::blockText($block) . '|' . $block->type][] = (string) $id;
+        foreach ($old->blocks as $id => $block) {
+            $same[$saying->block($block) . '|' . $block->type][] = (string) $id;
         }
         $put = $order = [];
         foreach ($note->blocks ?? [] as $block) {
-            $key = Comparison::blockText($block) . '|' . $block->type;
+            $key = $saying->block($block) . '|' . $block->type;
             $id = isset($same[$key]) ? array_shift($same[$key]) : null;
             if ($id === null) {
-                $put[] = $made = $this->referring($block->withId($this->ids->next()));
+                $put[] = $made = $block->withId($this->ids->next());
                 $id = (string) $made->id();
             }
             $order[] = $id;
@@ -99,18 +99,6 @@ final class Acceptance
             $was[$id] = EditNote::fingerprint($old->blocks[$id] ?? null);
         }
         $this->do(new EditNote($here, $put, $remove, $order, $was));
-    }
-
-    /** Links to topics of the plan are references to them again. */
-    private function referring(Node $node): Node
-    {
-        $content = [];
-        foreach ($node->content as $child) {
-            $topic = $child->type === 'text' && str_starts_with((string) $child->link(), '#_e') ? substr((string) $child->link(), 3, 26) : '';
-            $content[] = $topic !== '' && $this->comparison->plan->isLive($topic) ? new Node('topicRef', ['topic' => $topic]) : $this->referring($child);
-        }
-
-        return new Node($node->type, $node->attrs, $content, $node->text, $node->marks);
     }
 
     /** Sections that are new or stand elsewhere, from the first to the last, so that each finds the one before it. */
@@ -139,8 +127,8 @@ final class Acceptance
     {
         $topic = $this->comparison->file->topic($there);
         $id = $this->ids->next();
-        $note = $topic->note === null ? null : Note::of(array_map(fn(Node $block): Node => $this->referring($block), array_values($topic->note->blocks)));
-        $new = $topic->with(['id' => $id, 'dye' => null]);
+        $note = $topic->note === null ? null : Note::of(array_map(fn(Node $block): Node => $block->withId($this->ids->next()), array_values($topic->note->blocks)));
+        $new = $topic->withTitle($this->comparison->title($there))->with(['id' => $id, 'dye' => null]);
         $this->do(AddTopics::one($note === null ? $new : $new->withNote($note), $place));
 
         return $id;
@@ -150,8 +138,13 @@ final class Acceptance
     {
         $ids = [];
         foreach ($this->comparison->changes as $change) {
-            // What is under a section that goes and was kept by a move is there no more.
             $change->kind === Change::REMOVED && $this->has($change->kind, $change->topic) ? $ids[] = $change->topic : null;
+        }
+        // What is under a section that goes and lives on in the draft takes its place.
+        $lives = array_fill_keys($this->here, true);
+        foreach (array_reverse($ids) as $id) {
+            $stays = array_values(array_filter($this->state->parts($id), fn(string $part): bool => array_intersect_key($lives, array_flip($this->state->branch($part))) !== []));
+            $stays === [] ? null : $this->do(new MoveTopics($stays, new Place((string) $this->state->parent($id), $id)));
         }
         $ids === [] ? null : $this->do(new RemoveTopics($ids));
     }

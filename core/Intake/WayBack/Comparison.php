@@ -4,37 +4,63 @@ declare(strict_types=1);
 
 namespace Embrel\Intake\WayBack;
 
+use Embrel\Document\Origin;
 use Embrel\Draft\Printed;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
+use Embrel\Plan\Scheme;
 use Embrel\RichText\Node;
 use Embrel\RichText\Note;
 
-/** What differs between a plan and a draft of it that came back, topic by topic. */
+/**
+ * What was changed in a draft that came back, topic by topic. Three are compared where it is known of
+ * what the draft was made: the plan as it was then, the plan as it is now, and the draft. What the
+ * plan alone has changed since is none of the draft's doing; what both have changed is marked as such.
+ */
 final class Comparison
 {
     /** @var list<Change> */
     public array $changes = [];
     /** The topic under which the file's main sections stand in the plan. */
     public readonly string $scope;
+    /** The plan as it was handed over, as far as that is known. */
+    public readonly Plan $was;
+    /** The notes of that, as they were printed. */
     public readonly Printed $printed;
+    /** The file, with citations and references as what they are. */
+    public readonly Plan $file;
+    public readonly Saying $saying;
+    /** @var array<string, string> topic of the file → topic of the plan as it was handed over */
+    private array $wasOf;
 
-    private function __construct(public readonly Plan $plan, public readonly Plan $file, public readonly Matches $matches)
+    /**
+     * @param Plan                  $raw   the file, as it was read
+     * @param array<string, string> $came  the id that the file carried → the topic that was read there
+     * @param array<string, string> $typed topic of the file → what looked like its number
+     */
+    private function __construct(public readonly Plan $plan, private readonly Plan $raw, private readonly bool $isDated, public readonly Matches $matches, ?Plan $then, array $came, private readonly array $typed, private readonly ?Origin $origin)
     {
+        $this->was = $then ?? $plan;
+        $this->wasOf = array_filter(array_flip(array_map(strval(...), $came)) + $matches->here, $this->was->has(...));
         $this->scope = $this->scope();
-        $topics = $plan->branch($this->scope);
-        $this->printed = Printed::of($plan, Numbering::of($plan), $topics, array_fill_keys($topics, true));
+        $topics = $this->was->branch($this->was->has($this->scope) ? $this->scope : Plan::ROOT);
+        $this->printed = Printed::of($this->was, Numbering::of($this->was), $topics, array_fill_keys($topics, true));
+        $this->file = Restored::of($raw, $this->was, $plan, $this->printed, $this->wasOf + [Plan::ROOT => $this->scope], $topics);
+        $this->saying = new Saying($plan);
     }
 
     /**
-     * @param Plan                  $plan with all notes
-     * @param array<string, string> $came the id that the file carried → the topic that was read there
+     * @param Plan                  $plan   with all notes
+     * @param array<string, string> $came   the id that the file carried → the topic that was read there
+     * @param Plan|null             $then   the plan as it was when the draft was made; null: not known
+     * @param array<string, string> $typed  topic of the file → what looked like its number, and was taken off its title
+     * @param Origin|null           $origin what the file says of itself
      */
-    public static function of(Plan $plan, Plan $file, array $came): self
+    public static function of(Plan $plan, Plan $file, array $came, ?Plan $then = null, array $typed = [], ?Origin $origin = null): self
     {
-        $file = Captions::uncounted($plan, $file);
-        $comparison = new self($plan, $file, Matches::of($plan, $file, $came));
+        $file = Captions::uncounted($then ?? $plan, $file);
+        $comparison = new self($plan, $file, $then !== null, Matches::of($plan, $file, $came), $then, $came, $typed, $origin);
         $comparison->contents();
         $comparison->places();
         $comparison->gone();
@@ -46,9 +72,10 @@ final class Comparison
     private function scope(): string
     {
         $parents = [];
-        foreach ($this->file->parts(Plan::ROOT) as $id) {
-            $parent = isset($this->matches->here[$id]) ? $this->plan->parent($this->matches->here[$id]) : null;
-            $parent === null ? null : $parents[$parent] = ($parents[$parent] ?? 0) + 1;
+        foreach ($this->raw->parts(Plan::ROOT) as $id) {
+            $here = $this->wasOf[$id] ?? null;
+            $parent = $here === null ? null : $this->was->parent($here);
+            $parent === null || !$this->plan->has($parent) || !$this->plan->isLive($parent) ? null : $parents[$parent] = ($parents[$parent] ?? 0) + 1;
         }
         arsort($parents);
 
@@ -61,20 +88,38 @@ final class Comparison
         return $this->matches->sure === [] ? 0.0 : array_sum($this->matches->sure) / \count($this->matches->sure);
     }
 
+    /** The title of a topic of the file; words before it that are none of the numbers that it was printed with belong to it. */
+    public function title(string $there): string
+    {
+        $title = self::line($this->file->topic($there)->title);
+        $typed = $this->typed[$there] ?? '';
+        $was = $this->wasOf[$there] ?? null;
+        if ($typed === '' || $was === null) {
+            return $title;
+        }
+        foreach ([null, ...Scheme::cases()] as $scheme) {
+            if (rtrim(Numbering::of($this->was, $scheme)->own($was), '.') === rtrim($typed, '.')) {
+                return $title;
+            }
+        }
+
+        return "{$typed} {$title}";
+    }
+
     private function contents(): void
     {
-        $hasNotes = array_filter($this->file->topics, static fn($topic): bool => $topic->noted) !== [];
-        if ($this->file->topic(Plan::ROOT)->noted || $this->plan->topic($this->scope)->noted) {
+        $hasNotes = array_filter($this->raw->topics, static fn($topic): bool => $topic->noted) !== [];
+        if ($this->raw->topic(Plan::ROOT)->noted || $this->plan->topic($this->scope)->noted) {
             $this->note($this->scope, Plan::ROOT, $hasNotes);
         }
-        foreach ($this->file->walk() as $there => $_) {
+        foreach ($this->raw->walk() as $there => $_) {
             $here = $this->matches->here[$there] ?? null;
             if ($here === null) {
                 continue;
             }
-            [$old, $new] = [self::line($this->plan->topic($here)->title), self::line($this->file->topic($there)->title)];
-            if ($old !== $new) {
-                $this->changes[] = new Change(Change::RETITLED, $here, $old, WordDiff::between($old, $new), sure: $this->matches->sure[$there]);
+            [$old, $new, $was] = [self::line($this->plan->topic($here)->title), $this->title($there), $this->was->has($here) ? self::line($this->was->topic($here)->title) : null];
+            if ($old !== $new && $was !== $new) {
+                $this->changes[] = new Change(Change::RETITLED, $here, $old, WordDiff::between($old, $new), sure: $this->matches->sure[$there], before: $was === null || $was === $old ? null : $was);
             }
             $this->note($here, $there, $hasNotes);
         }
@@ -82,10 +127,20 @@ final class Comparison
 
     private function note(string $here, string $there, bool $hasNotes): void
     {
-        [$old, $new] = [self::text($this->printed->note($here)), self::text($this->file->topic($there)->note)];
-        if ($hasNotes && $old !== $new) {
-            $this->changes[] = new Change(Change::REWRITTEN, $here, $this->name($here), WordDiff::between($old, $new), sure: $this->matches->sure[$there] ?? 1.0);
+        if (!$hasNotes || !$this->isRewritten($here, $there)) {
+            return;
         }
+        [$old, $new] = [$this->saying->note($this->plan->topic($here)->note), $this->saying->note($this->file->topic($there)->note)];
+        if ($old !== $new) {
+            $before = $this->isDated && $this->was->has($here) ? $this->saying->note($this->was->topic($here)->note) : $old;
+            $this->changes[] = new Change(Change::REWRITTEN, $here, $this->name($here), WordDiff::between($old, $new), sure: $this->matches->sure[$there] ?? 1.0, before: $before === $old ? null : $before);
+        }
+    }
+
+    /** Whether the draft says something else than was printed. */
+    private function isRewritten(string $here, string $there): bool
+    {
+        return self::text($this->was->has($here) ? $this->printed->note($here) : null) !== self::text($this->raw->topic($there)->note);
     }
 
     /** What a note says, whatever the formatting. */
@@ -112,22 +167,39 @@ final class Comparison
     /** Topics that stand elsewhere, and those that are new. */
     private function places(): void
     {
-        foreach ([Plan::ROOT, ...array_keys(iterator_to_array($this->file->walk()))] as $parent) {
+        foreach ([Plan::ROOT, ...array_keys(iterator_to_array($this->raw->walk()))] as $parent) {
             $above = $this->hereOf((string) $parent);
             $stayed = [];
-            foreach ($this->file->parts((string) $parent) as $id) {
+            foreach ($this->raw->parts((string) $parent) as $id) {
                 $here = $this->matches->here[$id] ?? null;
                 if ($here === null) {
-                    $title = self::line($this->file->topic($id)->title) ?: 'Untitled';
-                    $this->changes[] = new Change(Change::ADDED, $id, $title, [['+', self::text($this->file->topic($id)->note)]], $above === null ? '' : 'under ' . $this->name($above));
-                } elseif ($this->plan->parent($here) !== $above) {
-                    $this->moved($here, $id, $above);
-                } else {
+                    $this->added($id, $above);
+                } elseif ($this->plan->parent($here) === $above) {
                     $stayed[$id] = $here;
+                } elseif (!$this->isDated || !$this->was->has($here) || $this->was->parent($here) !== $this->wasAbove((string) $parent)) {
+                    $this->moved($here, $id, $above);
                 }
             }
             $this->reordered($stayed, $above);
         }
+    }
+
+    private function added(string $there, ?string $above): void
+    {
+        $was = $this->wasOf[$there] ?? null;
+        // What the plan has let go since: nothing is new about it, unless the draft went on with it.
+        $isOld = $was !== null && $this->isDated;
+        if ($isOld && self::line($this->was->topic($was)->title) === $this->title($there) && !$this->isRewritten($was, $there)) {
+            return;
+        }
+        $this->changes[] = new Change(
+            Change::ADDED,
+            $there,
+            $this->title($there) ?: 'Untitled',
+            [['+', $this->saying->note($this->file->topic($there)->note)]],
+            ($above === null ? '' : 'under ' . $this->name($above)) . ($isOld ? ($above === null ? '' : ', ') . 'taken out of the plan since' : ''),
+            before: $isOld ? $this->saying->note($this->was->topic($was)->note) : null,
+        );
     }
 
     /** The topic of the plan that stands for one of the file; null where that is new. */
@@ -136,10 +208,22 @@ final class Comparison
         return $there === Plan::ROOT ? $this->scope : $this->matches->here[$there] ?? null;
     }
 
+    private function wasAbove(string $there): ?string
+    {
+        return $there === Plan::ROOT ? $this->scope : $this->wasOf[$there] ?? null;
+    }
+
     private function moved(string $here, string $there, ?string $above): void
     {
         $to = $above === null ? 'under a section that is new' : ($above === Plan::ROOT ? 'to the top' : 'under ' . $this->name($above));
-        $this->changes[] = new Change(Change::MOVED, $here, $this->name($here), says: $to, sure: $this->matches->sure[$there]);
+        $was = $this->was->has($here) ? $this->was->parent($here) : null;
+        $hasMoved = $this->isDated && $was !== null && $was !== $this->plan->parent($here);
+        $this->changes[] = new Change(Change::MOVED, $here, $this->name($here), says: $to, sure: $this->matches->sure[$there], before: $hasMoved ? $this->under($was) : null);
+    }
+
+    private function under(string $parent): string
+    {
+        return $parent === Plan::ROOT || !$this->was->has($parent) ? 'at the top' : 'under ' . self::line($this->was->topic($parent)->title);
     }
 
     /**
@@ -149,12 +233,17 @@ final class Comparison
      */
     private function reordered(array $stayed, ?string $above): void
     {
+        $order = static fn(Plan $plan): array => array_values(array_intersect($above === null || !$plan->has($above) ? [] : $plan->parts($above), $stayed));
+        [$was, $now, $file] = [$order($this->was), $order($this->plan), array_values($stayed)];
+        if ($this->isDated && $was === array_values(array_intersect($file, $was))) {
+            return;
+        }
         $places = $above === null ? [] : array_flip($this->plan->parts($above));
-        $kept = self::longestRun(array_map(static fn(string $here): int => $places[$here] ?? 0, array_values($stayed)));
+        $kept = self::longestRun(array_map(static fn(string $here): int => $places[$here] ?? 0, $file));
         foreach (array_keys($stayed) as $i => $there) {
             if (!isset($kept[$i])) {
                 $here = $stayed[$there];
-                $this->changes[] = new Change(Change::MOVED, $here, $this->name($here), says: 'to another place among its neighbours', sure: $this->matches->sure[$there]);
+                $this->changes[] = new Change(Change::MOVED, $here, $this->name($here), says: 'to another place among its neighbours', sure: $this->matches->sure[$there], before: $this->isDated && $was !== array_values(array_intersect($now, $was)) ? 'in another order' : null);
             }
         }
     }
@@ -187,25 +276,57 @@ final class Comparison
         return $kept;
     }
 
-    /** What the plan has and the file has no more; of a kind that was not handed over at all, nothing is missing. */
+    /** What was handed over and the file has no more. */
     private function gone(): void
     {
         $found = array_flip($this->matches->here);
-        $kinds = [];
-        foreach ($this->matches->here as $here) {
-            $kinds[$this->plan->topic($here)->kind->value] = true;
-        }
         $skipBelow = PHP_INT_MAX;
         foreach ($this->plan->walk($this->scope) as $id => $level) {
-            $topic = $this->plan->topic($id);
             if ($level > $skipBelow) {
                 continue;
             }
-            $skipBelow = $topic->kind === Kind::Aside ? $level : PHP_INT_MAX;
-            if (!isset($found[$id]) && isset($kinds[$topic->kind->value]) && array_intersect_key($found, array_flip($this->plan->branch($id))) === []) {
-                $skipBelow = $level;
-                $this->changes[] = new Change(Change::REMOVED, $id, $this->name($id), [['-', self::text($this->printed->note($id))]]);
+            $isAside = $this->plan->topic($id)->kind === Kind::Aside;
+            $skipBelow = $isAside ? $level : PHP_INT_MAX;
+            if (isset($found[$id]) || !$this->wasHandedOver($id)) {
+                continue;
+            }
+            $branch = $this->plan->branch($id);
+            // All of it is gone: it is said once. What lives on elsewhere has moved.
+            $skipBelow = array_intersect_key($found, array_flip($branch)) === [] ? $level : $skipBelow;
+            $this->changes[] = new Change(Change::REMOVED, $id, $this->name($id), [['-', $this->saying->note($this->plan->topic($id)->note)]], before: $this->isDated ? $this->changedSince($id, $branch) : null);
+        }
+    }
+
+    /** Whether a topic that is not in the file would be: it was there then, and its kind was not left out. */
+    private function wasHandedOver(string $id): bool
+    {
+        if ($this->origin !== null) {
+            return $this->was->has($id) && $this->was->isLive($id) && !\in_array($this->was->topic($id)->kind, $this->origin->without, true);
+        }
+        foreach ($this->matches->here as $here) {
+            if ($this->plan->topic($here)->kind === $this->plan->topic($id)->kind) {
+                return true;
             }
         }
+
+        return false;
+    }
+
+    /**
+     * @param list<string> $branch
+     *
+     * @return string|null what a topic said then, where it or what is under it has been changed since
+     */
+    private function changedSince(string $id, array $branch): ?string
+    {
+        foreach ($branch as $one) {
+            $was = $this->was->has($one) ? $this->was->topic($one) : null;
+            $now = $this->plan->topic($one);
+            if ($was === null || $was->title !== $now->title || $this->saying->note($was->note) !== $this->saying->note($now->note)) {
+                return self::line($this->was->topic($id)->title) . "\n" . $this->saying->note($this->was->topic($id)->note);
+            }
+        }
+
+        return null;
     }
 }

@@ -103,7 +103,9 @@ final class Body
 
             return;
         }
-        $this->paragraph('Title', Runs::text($this->document->title));
+        $id = ++$this->bookmarks;
+        $origin = $this->document->origin === null ? '' : "<w:bookmarkStart w:id=\"{$id}\" w:name=\"{$this->document->origin->name()}\"/><w:bookmarkEnd w:id=\"{$id}\"/>";
+        $this->paragraph('Title', $origin . Runs::text($this->document->title));
         foreach ($style->titleFields as $field) {
             $text = $this->document->field($field);
             $text === '' ? null : $this->paragraph($field === 'subtitle' ? 'Subtitle' : 'Author', Runs::text($text));

@@ -39,7 +39,7 @@ final class HtmlFileWriter implements Writer
 
     public static function front(Document $document): string
     {
-        $html = '<h1 class="doc-title">' . HtmlWriter::escaped($document->title) . '</h1>';
+        $html = '<h1 class="doc-title"' . ($document->origin === null ? '' : " id=\"{$document->origin->name()}\"") . '>' . HtmlWriter::escaped($document->title) . '</h1>';
         foreach ($document->style->titleFields as $field) {
             $text = $document->field($field);
             $html .= $text === '' ? '' : '<p class="' . ($field === 'subtitle' ? 'doc-subtitle' : ($field === 'author' ? 'doc-author' : 'doc-fact')) . '">' . HtmlWriter::escaped($text) . '</p>';

@@ -38,7 +38,8 @@ final class MarkdownWriter implements Writer
         $this->losses = new Losses();
         $document = Draft::of($plan, $choices->with(['headingDepth' => min($choices->headingDepth, self::LEVELS), 'contents' => false]));
         $this->isMarked = $choices->marks ?? false;
-        fwrite($out, '# ' . self::escaped($document->title) . "\n");
+        $origin = $this->isMarked && $document->origin !== null ? "<a id=\"{$document->origin->name()}\"></a>" : '';
+        fwrite($out, "# {$origin}" . self::escaped($document->title) . "\n");
         $before = null;
         foreach ($document->elements as $element) {
             $this->isOther = self::areLists($before?->block, $element->block) && !$this->isOther;

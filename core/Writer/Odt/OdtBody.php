@@ -88,7 +88,7 @@ final class OdtBody
     private function front(): void
     {
         $style = $this->document->style;
-        $this->paragraph($style->hasTitlePage && $this->template === null ? 'FirstTitle' : 'Title', OdtRuns::text($this->document->title));
+        $this->paragraph($style->hasTitlePage && $this->template === null ? 'FirstTitle' : 'Title', ($this->document->origin === null ? '' : "<text:bookmark text:name=\"{$this->document->origin->name()}\"/>") . OdtRuns::text($this->document->title));
         foreach ($style->titleFields as $field) {
             $text = $this->document->field($field);
             $text === '' ? null : $this->paragraph($field === 'subtitle' ? 'Subtitle' : 'Author', OdtRuns::text($text));
