@@ -66,8 +66,9 @@ export class NoteBody {
     // ---- The blocks come
 
     async asked() {
+        const { ticket, topic } = this;
         await this.page.queue.flush();
-        return send('GET', `${this.page.address}/topics/${this.topic}/note`).catch(() => null);
+        return ticket === this.ticket ? send('GET', `${this.page.address}/topics/${topic}/note`).catch(() => null) : null;
     }
 
     /** Asks until they have come; what is written meanwhile is not held back for long. */
