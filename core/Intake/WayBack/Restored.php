@@ -83,7 +83,7 @@ final class Restored
         if ($node->content === []) {
             return $node;
         }
-        $content = $this->cited($this->referring(array_map($this->node(...), $node->content)));
+        $content = $this->cited($this->referring($this->noted(array_map($this->node(...), $node->content), $node->content)));
         if ($node->type === 'footnote') {
             $whole = $this->citation(trim($node->plainText() === '' ? implode('', array_map(static fn(Node $run): string => $run->plainText(), $node->content)) : $node->plainText()));
 
@@ -94,7 +94,33 @@ final class Restored
     }
 
     /**
-     * Links that say what a topic is called are references to it; others keep their words.
+     * A citation that was printed as a note stands before the mark that ends its clause again (see Printed::footnote()).
+     *
+     * @param list<Node> $nodes
+     * @param list<Node> $before as they were
+     *
+     * @return list<Node>
+     */
+    private function noted(array $nodes, array $before): array
+    {
+        $out = [];
+        foreach ($nodes as $i => $node) {
+            $last = $out[\count($out) - 1] ?? null;
+            if ($node->type === 'citation' && ($before[$i]->type ?? '') === 'footnote' && $last?->type === 'text') {
+                preg_match('/\A(.*?)([.,;:!?”"’)]*)\z/us', $last->text, $m);
+                array_pop($out);
+                $word = ($m[1] ?? '') === '' ? '' : rtrim($m[1]) . ' ';
+                array_push($out, ...($word === '' ? [] : [Node::text($word, $last->marks)]), ...[$node], ...(($m[2] ?? '') === '' ? [] : [Node::text($m[2], $last->marks)]));
+            } else {
+                $out[] = $node;
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * Links that say what a topic are references to it; others keep their words.
      *
      * @param list<Node> $nodes
      *
