@@ -30,7 +30,7 @@ final class HomecomingTest extends TestCase
 {
     private const KINDS = [
         'retitle', 'retitle_front', 'rewrite', 'rewrite_whole', 'delete', 'add', 'add_heading', 'delete_heading', 'delete_section', 'move_section', 'level_change',
-        'bold', 'table_cell', 'table_row', 'list_item', 'footnote', 'add_footnote', 'heading_of_paragraph', 'find_and_replace',
+        'bold', 'table_cell', 'table_row', 'list_item', 'footnote', 'add_footnote', 'heading_of_paragraph', 'find_and_replace', 'split', 'list_level', 'move_paragraph', 'copy_paragraph',
     ];
 
     /** @return iterable<string, array{string, string, bool}> */
@@ -80,8 +80,9 @@ final class HomecomingTest extends TestCase
         $comparison = self::compared($plan, $read, $plan);
         $wrong = [];
         foreach ($edits as [$kind, $expected, $title]) {
-            $found = array_filter($comparison->changes, static fn(Change $change): bool => $change->kind === $expected);
-            $expected === '' || $found !== [] || \count($edits) > 1 ? null : $wrong[] = "{$kind}: nothing was {$expected}";
+            // What is a paragraph to a word processor may be a point or a quotation of the plan.
+            $found = array_filter($comparison->changes, static fn(Change $change): bool => $change->kind === $expected || ($expected === Change::REWRITTEN && \in_array($change->kind, [Change::RETITLED, Change::REMOVED, Change::ADDED], true)));
+            $expected === '' || $found !== [] || \count($edits) > 1 ? null : $wrong[] = "{$kind}: nothing was {$expected}, but " . json_encode(array_map(static fn(Change $change): array => $change->toArray(), $comparison->changes), JSON_UNESCAPED_UNICODE);
         }
         $after = Acceptance::of($comparison, array_map(static fn(Change $change): string => $change->key(), $comparison->changes), new CountedIds('05'))->apply($plan);
         [$is, $should] = [self::said($after, $comparison), self::said($comparison->file, $comparison)];
@@ -89,7 +90,7 @@ final class HomecomingTest extends TestCase
             $wrong[] = $line;
         }
         $is !== $should && array_diff($should, $is) === [] && array_diff($is, $should) === [] ? $wrong[] = 'another order: ' . implode(' / ', $is) . ' — ' . implode(' / ', $should) : null;
-        foreach (self::compared($after, $read, $after)->changes as $change) {
+        foreach (self::compared($after, $read, $plan)->changes as $change) {
             $wrong[] = 'still: ' . json_encode($change->toArray(), JSON_UNESCAPED_UNICODE);
         }
 

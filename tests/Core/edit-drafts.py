@@ -252,6 +252,49 @@ class Draft:
         block.ParaStyleName = 'Heading 2'
         return 'added', block.String
 
+    def split(self):
+        block = self.pick(self.body())
+        cursor = self.text.createTextCursorByRange(block.Start)
+        title = 'Split ' + self.words(2)
+        self.text.insertControlCharacter(cursor, PARAGRAPH_BREAK, False)
+        cursor.goLeft(1, False)
+        cursor.ParaStyleName = 'Heading 2'
+        self.text.insertString(cursor, title, False)
+        return 'added', title
+
+    def list_level(self):
+        items = [b for b in self.blocks()[self.first():] if self.is_text(b) and self.level(b) == 0 and b.ListId and b.String.strip()]
+        item = self.pick(items[1:])
+        item.NumberingLevel = min(3, item.NumberingLevel + 1)
+        return '', ''
+
+    def taken(self, block, cut):
+        controller = self.document.CurrentController
+        view = controller.ViewCursor
+        view.gotoRange(block.Start, False)
+        view.gotoRange(block.End, True)
+        view.goRight(1, True)
+        taken = controller.getTransferable()
+        if cut:
+            view.String = ''
+        return controller, view, taken
+
+    def carry_paragraph(self, cut):
+        body = [b for b in self.body() if 'Text' in b.ParaStyleName and not b.ListId]
+        block = self.pick(body)
+        said = block.String
+        controller, view, taken = self.taken(block, cut)
+        target = self.pick([b for b in self.body() if 'Text' in b.ParaStyleName and not b.ListId and b.String != said])
+        view.gotoRange(target.Start, False)
+        controller.insertTransferable(taken)
+        return 'rewritten', ''
+
+    def move_paragraph(self):
+        return self.carry_paragraph(True)
+
+    def copy_paragraph(self):
+        return self.carry_paragraph(False)
+
     def find_and_replace(self):
         search = self.document.createReplaceDescriptor()
         search.SearchString, search.ReplaceString, search.SearchWords = 'water', 'sea', True

@@ -132,7 +132,7 @@ final class Restored
         for ($i = 0, $count = \count($nodes); $i < $count; ++$i) {
             $href = $nodes[$i]->type === 'text' ? (string) $nodes[$i]->link() : '';
             $topic = str_starts_with($href, '#_e') ? Anchor::of(substr($href, 1))->topic ?? '' : '';
-            if ($topic === '' || !$this->now->has($topic) || !$this->now->isLive($topic)) {
+            if ($topic === '' || array_filter([$this->now, $this->was], static fn(Plan $plan): bool => $plan->has($topic) && $plan->isLive($topic)) === []) {
                 $out[] = $nodes[$i];
                 continue;
             }
