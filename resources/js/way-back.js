@@ -19,6 +19,9 @@ const side = (change, own, label) => {
     return { label, words: said.map(({ key, sign, text }) => ({ key, sign: SIGNS[sign], text })), isEmpty: said.length === 0 };
 };
 
+/** What the plan said when the draft was made. */
+const whole = (text) => ({ label: 'When it was handed over', words: text ? [{ key: 0, sign: 'stays', text }] : [], isEmpty: text === '' });
+
 /** A draft that comes home: what differs, and what of it is taken into the plan. */
 export default function wayBack() {
     return {
@@ -84,10 +87,11 @@ export default function wayBack() {
                 this.compared = await send('POST', this.$root.dataset.address, { token: this.token });
                 this.changes = this.compared.changes.map((change) => ({
                     ...change,
-                    where: [change.says, change.sure < 1 ? `${Math.round(change.sure * 100)} % sure` : ''].filter(Boolean).join(' · '),
-                    sides: change.words.length ? [side(change, '-', 'In the plan'), side(change, '+', 'In the draft')] : [],
+                    isOfBoth: change.before !== null,
+                    where: [change.says, change.before !== null ? 'changed in the plan too, since the draft was made' : '', change.before !== null && !change.words.length ? `it was ${change.before} then` : '', change.sure < 1 ? `${Math.round(change.sure * 100)} % sure` : ''].filter(Boolean).join(' · '),
+                    sides: change.words.length ? [side(change, '-', 'In the plan'), side(change, '+', 'In the draft'), ...(change.before === null ? [] : [whole(change.before)])] : [],
                 }));
-                this.taken = this.changes.filter((change) => change.sure >= 0.9 && change.kind !== 'removed').map((change) => change.key);
+                this.taken = this.changes.filter((change) => change.sure >= 0.9 && change.kind !== 'removed' && !change.isOfBoth).map((change) => change.key);
             } catch (error) {
                 this.error = error.message;
             }

@@ -18,6 +18,7 @@ use Embrel\Writer\Format as Writing;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
+use Tests\Core\Build\Package;
 use Tests\Core\Build\Reports;
 
 /**
@@ -67,6 +68,32 @@ final class HomecomingTest extends TestCase
         }
         getenv('EMBREL_DRAFTS_KEEP') ? null : exec('rm -rf ' . escapeshellarg($folder));
         self::assertSame([], $wrong);
+    }
+
+    /** What was not changed says nothing, though the word processor saved it as another kind and every hidden mark is gone. */
+    #[DataProvider('ways')]
+    public function testWithoutItsHiddenMarksAnUnchangedDraftSaysNothing(string $from, string $to): void
+    {
+        $folder = sys_get_temp_dir() . '/embrel-home-' . bin2hex(random_bytes(6));
+        mkdir($folder);
+        $jobs = $plans = [];
+        foreach ([1, 3, 4] as $seed) {
+            $plans[$seed] = Reports::random($seed);
+            file_put_contents("{$folder}/{$seed}.{$from}", self::written(Writing::from($from), $plans[$seed], false));
+            $jobs[] = ['in' => "{$folder}/{$seed}.{$from}", 'out' => "{$folder}/{$seed}-back.{$to}", 'seed' => $seed, 'edits' => 0, 'kinds' => []];
+        }
+        file_put_contents("{$folder}/jobs.json", json_encode($jobs, JSON_THROW_ON_ERROR));
+        exec('/usr/bin/python3 ' . escapeshellarg(__DIR__ . '/edit-drafts.py') . " < {$folder}/jobs.json 2>&1", $said, $code);
+        self::assertSame(0, $code, implode("\n", $said));
+        foreach ($plans as $seed => $plan) {
+            $parts = Package::parts((string) file_get_contents("{$folder}/{$seed}-back.{$to}"));
+            foreach (['word/document.xml', 'content.xml'] as $part) {
+                isset($parts[$part]) ? $parts[$part] = (string) preg_replace('#<(?:w:bookmark(?:Start|End)|text:bookmark)[^>]*/>#', '', $parts[$part]) : null;
+            }
+            $read = self::read(Reading::from($to), Package::zip($parts));
+            self::assertSame([], array_map(static fn(Change $change): array => $change->toArray(), Comparison::of($plan, $read->plan, $read->came)->changes), "{$from} to {$to}, draft {$seed}");
+        }
+        exec('rm -rf ' . escapeshellarg($folder));
     }
 
     /**

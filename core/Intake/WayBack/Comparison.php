@@ -28,25 +28,28 @@ final class Comparison
     public readonly Plan $was;
     /** The notes of that, as they were printed. */
     public readonly Printed $printed;
-    /** The file, with citations and references as what they are. */
+    /** The file without what a draft prints of itself. */
+    private readonly Plan $raw;
+    /** That, with citations and references as what they are. */
     public readonly Plan $file;
     public readonly Saying $saying;
     /** @var array<string, string> topic of the file → topic of the plan as it was handed over */
     private array $wasOf;
 
     /**
-     * @param Plan                  $raw   the file, as it was read
+     * @param Plan                  $file  as it was read
      * @param array<string, string> $came  the id that the file carried → the topic that was read there
      * @param array<string, string> $typed topic of the file → what looked like its number
      */
-    private function __construct(public readonly Plan $plan, private readonly Plan $raw, private readonly bool $isDated, public readonly Matches $matches, ?Plan $then, array $came, private readonly array $typed, private readonly ?Origin $origin)
+    private function __construct(public readonly Plan $plan, Plan $file, private readonly bool $isDated, public readonly Matches $matches, ?Plan $then, array $came, private readonly array $typed, private readonly ?Origin $origin)
     {
         $this->was = $then ?? $plan;
         $this->wasOf = array_filter(array_flip(array_map(strval(...), $came)) + $matches->here, $this->was->has(...));
-        $this->scope = $this->scope();
+        $this->scope = $this->scope($file);
         $topics = $this->was->branch($this->was->has($this->scope) ? $this->scope : Plan::ROOT);
         $this->printed = Printed::of($this->was, Numbering::of($this->was), $topics, array_fill_keys($topics, true));
-        $this->file = Restored::of($raw, $this->was, $plan, $this->printed, $this->wasOf + [Plan::ROOT => $this->scope], $topics);
+        $this->raw = OwnPrint::without($file, $this->was, $this->printed, $this->wasOf + [Plan::ROOT => $this->scope]);
+        $this->file = Restored::of($this->raw, $this->was, $plan, $this->printed, $this->wasOf + [Plan::ROOT => $this->scope], $topics);
         $this->saying = new Saying($plan);
     }
 
@@ -69,10 +72,10 @@ final class Comparison
     }
 
     /** Where most of the file's main sections stand. */
-    private function scope(): string
+    private function scope(Plan $file): string
     {
         $parents = [];
-        foreach ($this->raw->parts(Plan::ROOT) as $id) {
+        foreach ($file->parts(Plan::ROOT) as $id) {
             $here = $this->wasOf[$id] ?? null;
             $parent = $here === null ? null : $this->was->parent($here);
             $parent === null || !$this->plan->has($parent) || !$this->plan->isLive($parent) ? null : $parents[$parent] = ($parents[$parent] ?? 0) + 1;
@@ -187,6 +190,9 @@ final class Comparison
     private function added(string $there, ?string $above): void
     {
         $was = $this->wasOf[$there] ?? null;
+        if ($was === null && $this->isListOfReferences($there)) {
+            return;
+        }
         // What the plan has let go since: nothing is new about it, unless the draft went on with it.
         $isOld = $was !== null && $this->isDated;
         if ($isOld && self::line($this->was->topic($was)->title) === $this->title($there) && !$this->isRewritten($was, $there)) {
@@ -200,6 +206,14 @@ final class Comparison
             ($above === null ? '' : 'under ' . $this->name($above)) . ($isOld ? ($above === null ? '' : ', ') . 'taken out of the plan since' : ''),
             before: $isOld ? $this->saying->note($this->was->topic($was)->note) : null,
         );
+    }
+
+    /** The heading of the list of references, under which nothing is left but that list. */
+    private function isListOfReferences(string $there): bool
+    {
+        $topic = $this->raw->topic($there);
+
+        return $this->printed->references->list !== [] && self::line($topic->title) === $this->printed->references->heading && ($topic->note?->isEmpty() ?? true) && $this->raw->parts($there) === [];
     }
 
     /** The topic of the plan that stands for one of the file; null where that is new. */

@@ -150,8 +150,10 @@ export class Page {
         const count = this.queue.pending.length;
         const changes = `${count} ${count === 1 ? 'change' : 'changes'} kept here`;
         const states = { saved: `Saved ${time}`, saving: 'Saving', away: `Not connected: ${changes}`, 'signed-out': `Signed out: ${changes}` };
-        if (this.saved.textContent !== states[this.queue.state]) {
-            this.saved.textContent = states[this.queue.state];
+        // A step that is being taken back is on its way as well.
+        const says = states[this.queue.state === 'saved' && this.turns ? 'saving' : this.queue.state];
+        if (this.saved.textContent !== says) {
+            this.saved.textContent = says;
         }
         this.saved.classList.toggle('is-waiting', this.queue.state === 'away' || this.queue.state === 'signed-out');
         if (this.queue.state === 'signed-out') {
@@ -269,7 +271,12 @@ export class Page {
 
     /** Undo pressed three times quickly is three undos, one after the other. */
     inTurn(act) {
-        this.turn = (this.turn ?? Promise.resolve()).then(act, act);
+        this.turns = (this.turns ?? 0) + 1;
+        this.showState();
+        this.turn = (this.turn ?? Promise.resolve()).then(act, act).finally(() => {
+            this.turns--;
+            this.showState();
+        });
         return this.turn;
     }
 

@@ -20,7 +20,7 @@
             <p class="nothing" x-show="isSame" x-cloak>The document says what the plan says. There is nothing to take in.</p>
             <ul class="differences" x-show="hasChanges" x-cloak aria-label="Differences">
                 <template x-for="change in changes" x-bind:key="change.key"><li>
-                    <label class="difference"><input type="checkbox" x-bind:value="change.key" x-model="taken"><span class="kind" x-text="change.kind"></span><strong x-text="change.title"></strong><em x-text="change.where"></em></label>
+                    <label class="difference" x-bind:class="{ 'is-of-both': change.isOfBoth }"><input type="checkbox" x-bind:value="change.key" x-model="taken"><span class="kind" x-text="change.kind"></span><strong x-text="change.title"></strong><em x-text="change.where"></em></label>
                     <div class="sides" x-show="change.sides.length"><template x-for="side in change.sides" x-bind:key="side.label"><div>
                         <h2 x-text="side.label"></h2>
                         <p class="words"><template x-for="piece in side.words" x-bind:key="piece.key"><span x-bind:class="piece.sign" x-text="piece.text"></span></template><i x-show="side.isEmpty">nothing</i></p>
