@@ -39,6 +39,7 @@ final readonly class Element
      * @param bool      $appendix whether the number is an appendix's or stands under one
      * @param string    $dye      the colour of its section, six hexadecimal digits after a #
      * @param list<string> $names by which links in a document that was read call the topic, or what stands in its text
+     * @param list<Heard> $heard  recorded changes and comments in the text of a topic
      * @param bool      $isDeep   of a heading: a section that came back as an item, because it stands deeper than headings go
      * @param string    $typed    of a topic that came back: what looked like its number, and was taken off its title
      * @param Anchor|null $anchor by which the topic is found again when the document comes back
@@ -59,6 +60,7 @@ final readonly class Element
         public array $names = [],
         public string $typed = '',
         public bool $isDeep = false,
+        public array $heard = [],
     ) {}
 
     /** @param array<string, mixed> $changes field → value of the field's own type */

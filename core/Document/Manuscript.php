@@ -12,6 +12,7 @@ final readonly class Manuscript
      * @param list<Element>      $elements headings, with the id of their topic where the document carries one; blocks; points and quotes that were topics
      * @param array<string, int> $remarks  a sentence of what was repaired or left out → how often
      * @param bool               $isOutline whether lists are its outline where it has no headings
+     * @param list<Heard>        $heard    recorded changes and comments before the first topic
      * @param Origin|null        $origin   of which plan it is a draft, where it says so
      * @param string             $language a language tag; empty where the document names none
      */
@@ -24,5 +25,6 @@ final readonly class Manuscript
         public array $remarks,
         public bool $isOutline = false,
         public ?Origin $origin = null,
+        public array $heard = [],
     ) {}
 }

@@ -33,6 +33,10 @@ final class Reading
     private array $remarks = [];
     private int $pieces = 0;
     private int $level = 0;
+    /** @var list<Heard> of the paragraph at hand */
+    private array $waitingHeard = [];
+    /** @var array<int, list<Heard>> element of the topic in whose text it stands, -1 before the first → what was heard there */
+    private array $heard = [];
     /** The element of the topic at hand; null before the first. */
     private ?int $topicAt = null;
     /** @var list<string> names that were met, until it is known whether a title follows them */
@@ -173,6 +177,22 @@ final class Reading
         $this->waiting = [];
     }
 
+    /** A recorded change or a comment in the paragraph at hand. */
+    public function hears(string $kind, string $who, string $text): void
+    {
+        $text = self::line($text);
+        $text === '' ? null : $this->waitingHeard[] = new Heard($kind, self::line($who), $text);
+    }
+
+    /** The paragraph at hand has its place. */
+    public function settleHeard(): void
+    {
+        foreach ($this->waitingHeard as $one) {
+            $this->heard[$this->topicAt ?? -1][] = $one;
+        }
+        $this->waitingHeard = [];
+    }
+
     /** A list of references of ours: the plan makes it anew of its sources. */
     public function references(): void
     {
@@ -229,8 +249,10 @@ final class Reading
         foreach ($this->names as $name => $at) {
             $names[$at][] = (string) $name;
         }
-        $elements = array_map(static fn(Element $element, int $at): Element => isset($names[$at]) ? $element->with(['names' => $names[$at]]) : $element, $this->elements, array_keys($this->elements));
+        $this->settleHeard();
+        $with = static fn(int $at, array $heard): array => array_filter(['names' => $names[$at] ?? [], 'heard' => $heard]);
+        $elements = array_map(fn(Element $element, int $at): Element => ($more = $with($at, $this->heard[$at] ?? [])) === [] ? $element : $element->with($more), $this->elements, array_keys($this->elements));
 
-        return new Manuscript(self::line($this->title), self::line($this->subtitle), self::line($this->author), $this->language, $elements, $this->remarks, $this->isOutline, $this->origin);
+        return new Manuscript(self::line($this->title), self::line($this->subtitle), self::line($this->author), $this->language, $elements, $this->remarks, $this->isOutline, $this->origin, $this->heard[-1] ?? []);
     }
 }

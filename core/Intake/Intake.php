@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Intake;
 
 use Embrel\Document\Element;
+use Embrel\Document\Heard;
 use Embrel\Document\Manuscript;
 use Embrel\Id\Ids;
 use Embrel\Limits;
@@ -32,7 +33,7 @@ final class Intake
     /**
      * The topic whose note is being read, with the id that it had in the file, and what links call it.
      *
-     * @var array{level: int, title: string, kind: Kind, picture?: Picture|null, was?: string, names?: list<string>, typed?: string, isHeading?: bool}|null
+     * @var array{level: int, title: string, kind: Kind, picture?: Picture|null, was?: string, names?: list<string>, typed?: string, heard?: list<Heard>, isHeading?: bool}|null
      */
     private ?array $topic = null;
     /** Whether that topic is in the plan already. */
@@ -40,6 +41,8 @@ final class Intake
     /** @var list<Node> */
     private array $note = [];
     private bool $listsAreTopics;
+    /** @var array<string, list<Heard>> topic → recorded changes and comments in its text */
+    private array $heard = [];
     /** @var array<string, string> topic → what looked like its number */
     private array $typed = [];
     /** Of the first heading, where that is the plan's title. */
@@ -88,7 +91,7 @@ final class Intake
 
         $plan = $this->options->stripNumbers ? TypedNumbers::stripped($plan) : $plan;
 
-        return new Result($plan, $this->growing->repairs(), $bold['seen'], $bold['taken'] > 0, $this->links->came, $this->leftOut->all, $manuscript->origin, $this->typed);
+        return new Result($plan, $this->growing->repairs(), $bold['seen'], $bold['taken'] > 0, $this->links->came, $this->leftOut->all, $manuscript->origin, $this->typed, array_filter([Plan::ROOT => $manuscript->heard] + $this->heard));
     }
 
     private static function properties(Properties $properties, Manuscript $manuscript): Properties
@@ -232,7 +235,7 @@ final class Intake
     private function topic(int $level, string $title, Kind $kind, Element $element): void
     {
         $this->flush();
-        $came = ['picture' => $element->picture, 'was' => $element->topic, 'names' => $element->names, 'typed' => $element->typed, 'isHeading' => $element->role === Element::HEADING && !$element->isDeep];
+        $came = ['picture' => $element->picture, 'was' => $element->topic, 'names' => $element->names, 'typed' => $element->typed, 'heard' => $element->heard, 'isHeading' => $element->role === Element::HEADING && !$element->isDeep];
         $this->topic = ['level' => $level, 'title' => $title, 'kind' => $kind] + $came;
         $this->isPut = false;
         if ($this->before !== null && $level > $this->before + 1) {
@@ -303,7 +306,7 @@ final class Intake
         } else {
             ['level' => $level, 'title' => $title, 'kind' => $kind] = $topic = $this->topic;
             ($topic['isHeading'] ?? false) ? $this->growing->endItems() : null;
-            $this->put($level, $title, $kind, $topic['picture'] ?? null, $topic['was'] ?? '', $topic['names'] ?? [], $topic['typed'] ?? '');
+            $this->put($level, $title, $kind, $topic['picture'] ?? null, $topic['was'] ?? '', $topic['names'] ?? [], $topic['typed'] ?? '', $topic['heard'] ?? []);
             $this->isPut = true;
         }
         $this->note = [];
@@ -332,13 +335,17 @@ final class Intake
         $this->continued($level, '', $rest);
     }
 
-    /** @param list<string> $names */
-    private function put(int $level, string $title, Kind $kind, ?Picture $picture, string $was, array $names, string $typed): void
+    /**
+     * @param list<string> $names
+     * @param list<Heard>  $heard
+     */
+    private function put(int $level, string $title, Kind $kind, ?Picture $picture, string $was, array $names, string $typed, array $heard): void
     {
         [$note, $rest] = $this->fitting($this->note);
         $id = $this->add($level, $title, $kind, $note, $picture);
         $this->links->topic($id, $was, $names);
         $typed === '' ? null : $this->typed[$id] = $typed;
+        $heard === [] ? null : $this->heard[$id] = $heard;
         $this->continued($level, $title, $rest);
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Intake;
 
+use Embrel\Document\Heard;
 use Embrel\Document\Origin;
 use Embrel\Plan\Plan;
 
@@ -18,6 +19,7 @@ final readonly class Result
      *        title after which it stands; empty: at the beginning
      * @param array<string, string> $came the id of a topic that the file carried → the topic that was made of it
      * @param Origin|null $origin of which plan it is a draft, where it says so
+     * @param array<string, list<Heard>> $heard topic → recorded changes and comments in its text
      * @param array<string, string> $typed a topic that came back → what looked like its number, and was taken off its title
      */
     public function __construct(
@@ -29,5 +31,6 @@ final readonly class Result
         public array $leftOut = [],
         public ?Origin $origin = null,
         public array $typed = [],
+        public array $heard = [],
     ) {}
 }

@@ -31,15 +31,15 @@ enum Format: string
     ];
 
     /** @return Reader|DocumentReader the first for a format that holds a tree itself */
-    public function reader(): Reader|DocumentReader
+    public function reader(bool $refusesRecorded = false): Reader|DocumentReader
     {
         return match ($this) {
             self::Opml => new Opml\OpmlReader(),
             self::Text => new TextOutline\TextReader(),
             self::Csv => new Csv\CsvReader(),
             self::Markdown => new Markdown\MarkdownReader(),
-            self::Docx => new Docx\DocxReader(),
-            self::Odt => new Odt\OdtReader(),
+            self::Docx => new Docx\DocxReader($refusesRecorded),
+            self::Odt => new Odt\OdtReader($refusesRecorded),
             self::Html => new Html\HtmlReader(),
             self::Package => new Packaged(),
         };
@@ -54,7 +54,7 @@ enum Format: string
      */
     public function read($in, Options $options, Ids $ids, string $work, Shelf $shelf): Result
     {
-        $reader = $this->reader();
+        $reader = $this->reader($options->refusesRecorded);
         if ($reader instanceof Reader) {
             return Reshaping::of($reader->read($in, $options, $ids), $options, $ids);
         }

@@ -43,6 +43,18 @@ return new class extends Migration {
             $table->longText('payload');
             $table->integer('last_activity')->index();
         });
+        // What was said beside the text of drafts that came home.
+        Schema::create('draft_comments', static function (Blueprint $table): void {
+            foreach (['plan_id', 'topic_id'] as $name) {
+                $table->char($name, 26)->charset('ascii')->collation('ascii_bin');
+            }
+            $table->char('hash', 64)->charset('ascii')->collation('ascii_bin');
+            $table->string('who', 200);
+            $table->text('text');
+            $table->timestamp('kept_at')->useCurrent();
+            $table->primary(['plan_id', 'topic_id', 'hash']);
+            $table->foreign('plan_id')->references('id')->on('plans')->cascadeOnDelete();
+        });
         Schema::create('sign_ups', static function (Blueprint $table): void {
             $table->char('token', 64)->charset('ascii')->collation('ascii_bin')->primary();
             $table->string('email', 190)->charset('utf8mb4')->collation('utf8mb4_bin');
@@ -55,6 +67,7 @@ return new class extends Migration {
 
     public function down(): void
     {
+        Schema::dropIfExists('draft_comments');
         Schema::dropIfExists('sign_ups');
         Schema::dropIfExists('sessions');
         Schema::table('tasks', static function (Blueprint $table): void {

@@ -28,6 +28,7 @@ export default function wayBack() {
         token: '',
         fileName: '',
         changes: [],
+        comments: [],
         taken: [],
         compared: null,
         error: '',
@@ -39,17 +40,23 @@ export default function wayBack() {
         get hasChanges() {
             return this.changes.length > 0;
         },
+        get hasComments() {
+            return this.comments.length > 0;
+        },
+        get hasAny() {
+            return this.hasChanges || this.hasComments;
+        },
         get isIdle() {
             return !this.compared && !this.isWorking;
         },
         get isSame() {
-            return !!this.compared && !this.hasChanges;
+            return !!this.compared && !this.hasAny;
         },
         get canAccept() {
-            return this.taken.length > 0 && !this.isWorking;
+            return (this.taken.length > 0 || this.comments.length > 0) && !this.isWorking;
         },
         get acceptLabel() {
-            return this.taken.length ? `Take in ${this.taken.length} of ${this.changes.length}` : 'Take in';
+            return this.taken.length || !this.comments.length ? (this.taken.length ? `Take in ${this.taken.length} of ${this.changes.length}` : 'Take in') : 'Keep the comments';
         },
         get allLabel() {
             return this.taken.length === this.changes.length ? 'Take none' : 'Take all';
@@ -81,17 +88,19 @@ export default function wayBack() {
             if (!file) {
                 return;
             }
-            Object.assign(this, { error: '', changes: [], taken: [], compared: null, isWorking: true, fileName: file.name });
+            Object.assign(this, { error: '', changes: [], comments: [], taken: [], compared: null, isWorking: true, fileName: file.name });
             try {
                 this.token = (await waiting(file, () => {})).token;
                 this.compared = await send('POST', this.$root.dataset.address, { token: this.token });
                 this.changes = this.compared.changes.map((change) => ({
                     ...change,
                     isOfBoth: change.before !== null,
-                    where: [change.says, change.before !== null ? 'changed in the plan too, since the draft was made' : '', change.before !== null && !change.words.length ? `it was ${change.before} then` : '', change.sure < 1 ? `${Math.round(change.sure * 100)} % sure` : ''].filter(Boolean).join(' · '),
+                    isOpen: !!change.by,
+                    where: [change.by ? `recorded by ${change.by}, still open` : '', change.says, change.before !== null ? 'changed in the plan too, since the draft was made' : '', change.before !== null && !change.words.length ? `it was ${change.before} then` : '', change.sure < 1 ? `${Math.round(change.sure * 100)} % sure` : ''].filter(Boolean).join(' · '),
                     sides: change.words.length ? [side(change, '-', 'In the plan'), side(change, '+', 'In the draft'), ...(change.before === null ? [] : [whole(change.before)])] : [],
                 }));
-                this.taken = this.changes.filter((change) => change.sure >= 0.9 && change.kind !== 'removed' && !change.isOfBoth).map((change) => change.key);
+                this.comments = this.compared.comments.map((comment, key) => ({ ...comment, key }));
+                this.taken = this.changes.filter((change) => change.sure >= 0.9 && change.kind !== 'removed' && !change.isOfBoth && !change.isOpen).map((change) => change.key);
             } catch (error) {
                 this.error = error.message;
             }

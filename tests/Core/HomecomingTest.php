@@ -12,6 +12,7 @@ use Embrel\Intake\Result;
 use Embrel\Intake\WayBack\Acceptance;
 use Embrel\Intake\WayBack\Change;
 use Embrel\Intake\WayBack\Comparison;
+use Embrel\Intake\WayBack\OpenChanges;
 use Embrel\Plan\Plan;
 use Embrel\Reader\Format as Reading;
 use Embrel\Writer\Format as Writing;
@@ -67,6 +68,53 @@ final class HomecomingTest extends TestCase
             $failed === [] ? null : $wrong[$what] = $failed;
         }
         getenv('EMBREL_DRAFTS_KEEP') ? null : exec('rm -rf ' . escapeshellarg($folder));
+        self::assertSame([], $wrong);
+    }
+
+    /** @return iterable<string, array{string, list<string>}> format, and what is done while changes are recorded */
+    public static function recorded(): iterable
+    {
+        yield 'docx' => ['docx', ['retitle', 'rewrite', 'delete', 'add', 'add_heading', 'delete_heading', 'table_cell', 'list_item']];
+        // There what was deleted stands apart from where it was, whole paragraphs without what they were.
+        yield 'odt' => ['odt', ['retitle', 'rewrite', 'add', 'add_heading', 'table_cell', 'list_item']];
+    }
+
+    /** @param list<string> $kinds */
+    #[DataProvider('recorded')]
+    public function testChangesThatWereRecordedAreOfferedByThemselves(string $kind, array $kinds): void
+    {
+        $count = (int) (getenv('EMBREL_DRAFTS') ?: 5);
+        $first = (int) (getenv('EMBREL_DRAFTS_SEED') ?: 1);
+        $folder = sys_get_temp_dir() . '/embrel-home-' . bin2hex(random_bytes(6));
+        mkdir($folder);
+        $jobs = $plans = [];
+        foreach (range($first, $first + $count - 1) as $seed) {
+            $plans[$seed] = Reports::random($seed);
+            file_put_contents("{$folder}/{$seed}.{$kind}", self::written(Writing::from($kind), $plans[$seed], true));
+            $jobs[] = ['in' => "{$folder}/{$seed}.{$kind}", 'out' => "{$folder}/{$seed}-back.{$kind}", 'seed' => $seed, 'edits' => 1 + $seed % 3, 'kinds' => $kinds, 'record' => true];
+        }
+        file_put_contents("{$folder}/jobs.json", json_encode($jobs, JSON_THROW_ON_ERROR));
+        exec('/usr/bin/python3 ' . escapeshellarg(__DIR__ . '/edit-drafts.py') . " < {$folder}/jobs.json 2>&1", $said, $code);
+        self::assertSame(0, $code, implode("\n", $said));
+        $wrong = [];
+        foreach (array_keys($plans) as $i => $seed) {
+            $what = "draft {$seed}: " . ($said[$i] ?? '');
+            $file = (string) file_get_contents("{$folder}/{$seed}-back.{$kind}");
+            $read = self::read(Reading::from($kind), $file);
+            OpenChanges::areIn($read->heard) ? null : $wrong[$what][] = 'nothing recorded';
+            $settled = self::compared($plans[$seed], self::read(Reading::from($kind), $file, true), $plans[$seed]);
+            foreach ($settled->changes as $change) {
+                $wrong[$what][] = 'settled: ' . json_encode($change->toArray(), JSON_UNESCAPED_UNICODE);
+            }
+            $open = self::compared($plans[$seed], $read, $plans[$seed]);
+            $offered = (new OpenChanges($settled, $open, $read->heard))->toArray();
+            $offered === [] ? $wrong[$what][] = 'nothing offered' : null;
+            $after = OpenChanges::accepted($settled, array_column($offered, 'key'), new CountedIds('05'), static fn(Plan $now): Comparison => self::compared($now, $read, $plans[$seed]))->apply($plans[$seed]);
+            foreach (array_diff(self::said($open->file, $open), self::said($after, $open)) as $line) {
+                $wrong[$what][] = $line;
+            }
+        }
+        exec('rm -rf ' . escapeshellarg($folder));
         self::assertSame([], $wrong);
     }
 
@@ -141,9 +189,9 @@ final class HomecomingTest extends TestCase
         return (string) stream_get_contents($out);
     }
 
-    private static function read(Reading $format, string $file): Result
+    private static function read(Reading $format, string $file, bool $refusesRecorded = false): Result
     {
-        return Build::intake($format, $file, new Options('', firstIsTitle: false, references: false), new CountedIds('07'));
+        return Build::intake($format, $file, new Options('', firstIsTitle: false, references: false, refusesRecorded: $refusesRecorded), new CountedIds('07'));
     }
 
     /** @return list<string> what a plan says, a line a topic: how deep it stands, its title, its text */

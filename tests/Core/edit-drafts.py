@@ -306,6 +306,8 @@ def run(job, desktop, context):
     chance = random.Random(job['seed'])
     document = desktop.loadComponentFromURL('file://' + job['in'], '_blank', 0, (option('Hidden', True),))
     draft = Draft(document, context, chance)
+    if job.get('record'):
+        document.setPropertyValue('RecordChanges', True)
     done = []
     for _ in range(job['edits'] * 5):
         if len(done) == job['edits']:

@@ -8,6 +8,7 @@ use App\Store\PlanStore;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Tests\Core\Build\Build;
 use Tests\Core\Build\Package;
@@ -138,6 +139,27 @@ final class WayBackTest extends TestCase
                 yield $node;
             }
         }
+    }
+
+    public function testARecordedChangeIsChosenByItselfAndCommentsAreKept(): void
+    {
+        [$id, $title] = $this->section();
+        $parts = Package::parts($this->draft);
+        $parts['word/document.xml'] = str_replace("{$title}</w:t></w:r>", "{$title}</w:t></w:r><w:ins w:id=\"901\" w:author=\"Ada\"><w:r><w:t xml:space=\"preserve\"> by the sea</w:t></w:r></w:ins><w:r><w:commentReference w:id=\"7\"/></w:r>", $parts['word/document.xml']);
+        $w = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"';
+        $parts['word/comments.xml'] = "<w:comments {$w}><w:comment w:id=\"7\" w:author=\"Cy\"><w:p><w:r><w:t>Is it?</w:t></w:r></w:p></w:comment></w:comments>";
+        $parts['word/_rels/document.xml.rels'] = str_replace('</Relationships>', '<Relationship Id="rc" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/comments" Target="comments.xml"/></Relationships>', $parts['word/_rels/document.xml.rels']);
+        $file = Package::zip($parts);
+        $token = $this->brought($file);
+        $told = $this->postJson("/plans/{$this->row->id}/way-back", ['token' => $token])->assertOk();
+        self::assertSame([["recorded-retitled-{$id}", 'Ada']], array_map(static fn(array $one): array => [$one['key'], $one['by']], $told->json('changes')));
+        self::assertSame('Is it?', $told->json('comments.0.text'));
+        $this->accept($token, [])->assertOk();
+        self::assertSame($title, $this->plan(false)->topic($id)->title, 'Only the comments were kept.');
+        $token = $this->brought($file);
+        $this->accept($token, $told->json('changes'))->assertOk();
+        self::assertSame("{$title} by the sea", $this->plan(false)->topic($id)->title);
+        self::assertSame([['Cy', 'Is it?']], DB::table('draft_comments')->where('plan_id', $this->row->id)->where('topic_id', $id)->get(['who', 'text'])->map(static fn(\stdClass $one): array => [$one->who, $one->text])->all());
     }
 
     public function testADraftOfAnotherPlanIsComparedWithoutItsPast(): void

@@ -5,15 +5,19 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Plan;
+use App\Store\DraftComments;
 use App\Store\Intakes;
 use App\Store\PlanStore;
 use App\Store\Snapshots;
 use App\Store\WaitingFiles;
+use Embrel\Document\Heard;
 use Embrel\Id\Ids;
 use Embrel\Intake\Options;
-use Embrel\Intake\WayBack\Acceptance;
+use Embrel\Intake\Result;
 use Embrel\Intake\WayBack\Change;
 use Embrel\Intake\WayBack\Comparison;
+use Embrel\Intake\WayBack\OpenChanges;
+use Embrel\Plan\Plan as CorePlan;
 use Embrel\Reader\Format;
 use Embrel\Reader\Unreadable;
 use Illuminate\Contracts\View\View;
@@ -36,9 +40,31 @@ final class WayBackController
     public function compare(Request $request, Plan $plan): JsonResponse
     {
         Gate::authorize('update', $plan);
-        $comparison = $this->comparison($request, $plan, false);
+        $read = $this->read($request, $plan, false);
+        $open = $this->comparison($plan, $read);
+        $isRecorded = OpenChanges::areIn($read->heard);
+        $settled = $isRecorded ? $this->comparison($plan, $this->read($request, $plan, false, true)) : $open;
 
-        return response()->json(['changes' => array_map(static fn(Change $change): array => $change->toArray(), $comparison->changes), 'sure' => round($comparison->sureness(), 2), 'found' => \count($comparison->matches->here), 'byMarks' => \count(array_filter($comparison->matches->sure, static fn(float $sure): bool => $sure >= 1.0))]);
+        return response()->json([
+            'changes' => [...array_map(static fn(Change $change): array => $change->toArray(), $settled->changes), ...($isRecorded ? (new OpenChanges($settled, $open, $read->heard))->toArray() : [])],
+            'comments' => self::comments($read),
+            'sure' => round($settled->sureness(), 2), 'found' => \count($settled->matches->here), 'byMarks' => \count(array_filter($settled->matches->sure, static fn(float $sure): bool => $sure >= 1.0)),
+        ]);
+    }
+
+    /** @return list<array{title: string, who: string, text: string}> the comments in a draft, each with the section that it stands in */
+    private static function comments(Result $read): array
+    {
+        $comments = [];
+        foreach ($read->heard as $topic => $heard) {
+            foreach ($heard as $one) {
+                if ($one->kind === Heard::COMMENT) {
+                    $comments[] = ['title' => $topic === CorePlan::ROOT ? 'The beginning' : ($read->plan->topic($topic)->title ?: 'Untitled'), 'who' => $one->who ?: 'somebody', 'text' => $one->text];
+                }
+            }
+        }
+
+        return $comments;
     }
 
     public function accept(Request $request, Plan $plan): JsonResponse
@@ -46,10 +72,17 @@ final class WayBackController
         Gate::authorize('update', $plan);
         $user = $request->user() ?? abort(401);
         $keys = array_values(array_filter((array) $request->input('keys'), \is_string(...)));
-        $comparison = $this->comparison($request, $plan, true);
-        $operation = Acceptance::of($comparison, $keys, $this->ids);
+        $read = $this->read($request, $plan, true);
+        $settled = OpenChanges::areIn($read->heard) ? $this->read($request, $plan, true, true) : $read;
         $count = \count($keys);
-        $this->store->insist($plan, $user, $this->store->change($operation, says: $count === 1 ? 'took in a change from a draft' : "took in {$count} changes from a draft"));
+        if ($count > 0) {
+            $operation = OpenChanges::accepted($this->comparison($plan, $settled), $keys, $this->ids, fn(CorePlan $now): Comparison => $this->comparison($plan, $read, $now));
+            $this->store->insist($plan, $user, $this->store->change($operation, says: $count === 1 ? 'took in a change from a draft' : "took in {$count} changes from a draft"));
+        }
+        $comparison = $this->comparison($plan->refresh(), $read);
+        foreach ($read->heard as $there => $heard) {
+            DraftComments::keep($plan, $comparison->hereOf((string) $there) ?? CorePlan::ROOT, $heard);
+        }
         $this->waiting->forget($user, $this->token($request));
 
         return response()->json(['address' => route('plan', $plan)]);
@@ -62,16 +95,25 @@ final class WayBackController
         return \is_string($token) ? $token : '';
     }
 
-    /** @throws Unreadable */
-    private function comparison(Request $request, Plan $plan, bool $keeps): Comparison
+    /**
+     * @param bool $refusesRecorded as if changes that were recorded and are open had never been made
+     *
+     * @throws Unreadable
+     */
+    private function read(Request $request, Plan $plan, bool $keeps, bool $refusesRecorded = false): Result
     {
         $found = $this->waiting->find($request->user() ?? abort(401), $this->token($request)) ?? throw Unreadable::gone();
         $format = Format::ofPath($found['name']);
-        $read = $this->intakes->readWithPictures($plan, fopen($found['path'], 'r') ?: throw Unreadable::gone(), $format, new Options('', firstIsTitle: $format === Format::Markdown || $format === Format::Package, references: false), $keeps);
+        $options = new Options('', firstIsTitle: $format === Format::Markdown || $format === Format::Package, references: false, refusesRecorded: $refusesRecorded);
 
-        // The plan as it was when the draft was made, where the draft is one of this plan.
+        return $this->intakes->readWithPictures($plan, fopen($found['path'], 'r') ?: throw Unreadable::gone(), $format, $options, $keeps);
+    }
+
+    /** With the plan as it was when the draft was made, where the draft is one of this plan. */
+    private function comparison(Plan $plan, Result $read, ?CorePlan $now = null): Comparison
+    {
         $then = $read->origin?->plan === $plan->id && $read->origin->revision <= $plan->revision ? $this->snapshots->at($plan, $read->origin->revision) : null;
 
-        return Comparison::of($this->store->load($plan, true), $read->plan, $read->came, $then, $read->typed, $then === null ? null : $read->origin);
+        return Comparison::of($now ?? $this->store->load($plan, true), $read->plan, $read->came, $then, $read->typed, $then === null ? null : $read->origin);
     }
 }

@@ -33,6 +33,7 @@ final class BodyReader
     /**
      * @param array<string, string>                    $links     relationship → address
      * @param array<string, array<string, list<Node>>> $footnotes element → id → inlines
+     * @param array<string, array{string, string}>     $comments  id → who said it, and what
      */
     public function __construct(
         private readonly Xml $xml,
@@ -42,9 +43,11 @@ final class BodyReader
         private readonly PicturesOf $pictures,
         array $links,
         array $footnotes,
+        bool $refusesRecorded = false,
+        array $comments = [],
     ) {
         $this->wrappers = new Wrappers($xml, $reading);
-        $this->inlines = new Inlines($xml, $reading, $styles, $pictures, $links, $footnotes, $this->wrappers, $this->box(...));
+        $this->inlines = new Inlines($xml, $reading, $styles, $pictures, $links, $footnotes, $this->wrappers, $this->box(...), $refusesRecorded, $comments);
     }
 
     /** The blocks within the element at hand. */
@@ -101,6 +104,7 @@ final class BodyReader
             }
         }
         $cell === null ? $this->place($properties, $flow) : $this->placeInCell($properties, $flow, $cell);
+        $this->reading->settleHeard();
         if (!$flow->isEmpty()) {
             $this->reading->settleNames();
         }
@@ -139,6 +143,10 @@ final class BodyReader
             return;
         }
         $level = $p['level'] === null ? $this->styles->level($p['style']) : ($p['level'] <= 8 ? $p['level'] + 1 : null);
+        if ($this->inlines->isEmptied && $flow->isEmpty()) {
+            // All that stood in it came or went by a change that was recorded.
+            return;
+        }
         if ($this->inlines->anchor !== null) {
             $this->isOurs = true;
             $this->reading->came($this->inlines->anchor['anchor'], $level, $flow, $this->inlines->anchor['before'] ?? '');

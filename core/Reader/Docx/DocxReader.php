@@ -7,6 +7,7 @@ namespace Embrel\Reader\Docx;
 use Embrel\Archive\BadPackage;
 use Embrel\Archive\Package;
 use Embrel\Archive\Shelf;
+use Embrel\Archive\Xml;
 use Embrel\Document\Manuscript;
 use Embrel\Document\Reading;
 use Embrel\Reader\DocumentPackage;
@@ -21,6 +22,9 @@ use Embrel\RichText\Node;
 final class DocxReader implements DocumentReader
 {
     private const KIND = 'word-processor document (docx)';
+
+    /** @param bool $refusesRecorded as if changes that were recorded had never been made */
+    public function __construct(private readonly bool $refusesRecorded = false) {}
 
     public function read($in, Shelf $shelf, string $work): Manuscript
     {
@@ -46,7 +50,7 @@ final class DocxReader implements DocumentReader
         if ($xml->root() !== 'document') {
             throw BadPackage::missing('word/document.xml');
         }
-        $body = new BodyReader($xml, $reading, $styles, $forms, $pictures, $parts->links(''), $footnotes);
+        $body = new BodyReader($xml, $reading, $styles, $forms, $pictures, $parts->links(''), $footnotes, $this->refusesRecorded, self::comments($parts->xml('comments')));
         foreach ($xml->children() as $name) {
             $name === 'body' ? $body->blocks() : null;
         }
@@ -64,7 +68,7 @@ final class DocxReader implements DocumentReader
         }
         $notes = [];
         $xml->root();
-        $body = new BodyReader($xml, $reading, $styles, $forms, new PicturesOf(null, $parts, $shelf, $reading), $parts->links($part), []);
+        $body = new BodyReader($xml, $reading, $styles, $forms, new PicturesOf(null, $parts, $shelf, $reading), $parts->links($part), [], $this->refusesRecorded);
         foreach ($xml->children() as $name) {
             if ($name !== $element || \in_array($xml->get('w:type'), ['separator', 'continuationSeparator', 'continuationNotice'], true)) {
                 continue;
@@ -81,6 +85,25 @@ final class DocxReader implements DocumentReader
         }
 
         return $notes;
+    }
+
+    /** @return array<string, array{string, string}> id → who said it, and what */
+    private static function comments(?Xml $xml): array
+    {
+        if ($xml === null) {
+            return [];
+        }
+        $comments = [];
+        $xml->root();
+        foreach ($xml->children() as $name) {
+            if ($name === 'comment') {
+                $id = (string) $xml->get('w:id');
+                $who = (string) $xml->get('w:author');
+                $comments[$id] = [$who, $xml->text()];
+            }
+        }
+
+        return $comments;
     }
 
     private function properties(Parts $parts, Reading $reading): void

@@ -6,6 +6,7 @@ namespace Embrel\Reader\Docx;
 
 use Embrel\Archive\Xml;
 use Embrel\Document\Anchor;
+use Embrel\Document\Heard;
 use Embrel\Document\Reading;
 use Embrel\Reader\RunMarks;
 use Embrel\RichText\Flow;
@@ -20,6 +21,8 @@ final class Inlines
     public ?array $anchor = null;
     public bool $startsBlock = false;
     public bool $goesOn = false;
+    /** Whether something of the paragraph at hand is not there by a change that was recorded. */
+    public bool $isEmptied = false;
 
     private Fields $fields;
 
@@ -27,6 +30,7 @@ final class Inlines
      * @param array<string, string>                    $links     relationship → address
      * @param array<string, array<string, list<Node>>> $footnotes element → id → inlines
      * @param \Closure(): void                         $box       reads the text box at hand
+     * @param array<string, array{string, string}>     $comments  id → who said it, and what
      */
     public function __construct(
         private readonly Xml $xml,
@@ -37,6 +41,8 @@ final class Inlines
         private readonly array $footnotes,
         private readonly Wrappers $wrappers,
         private readonly \Closure $box,
+        private readonly bool $refusesRecorded,
+        private readonly array $comments,
     ) {
         $this->fields = new Fields();
     }
@@ -45,7 +51,7 @@ final class Inlines
     public function begin(): void
     {
         $this->anchor = null;
-        $this->startsBlock = $this->goesOn = false;
+        $this->startsBlock = $this->goesOn = $this->isEmptied = false;
     }
 
     /** Fields that were never closed hide nothing that comes later. */
@@ -63,15 +69,35 @@ final class Inlines
         match ($name) {
             'r' => $this->run($flow, $run, $link),
             'hyperlink' => $this->within($flow, $run, $this->link((string) $this->xml->get('r:id'), (string) $this->xml->get('w:anchor')) ?? $link),
-            'ins', 'moveTo', 'smartTag', 'customXml', 'dir', 'bdo' => $this->within($flow, $run, $link),
+            'smartTag', 'customXml', 'dir', 'bdo' => $this->within($flow, $run, $link),
+            'ins', 'moveTo' => $this->recorded($flow, $run, $link, Heard::INSERTED),
             'sdt' => $this->wrappers->control(fn(string $child) => $this->inline($child, $flow, $run, $link)),
             'fldSimple' => $this->simpleField($flow, $run, $link),
             'AlternateContent' => $this->wrappers->alternative(fn(string $child) => $this->inline($child, $flow, $run, $link)),
             'bookmarkStart' => $this->bookmark((string) $this->xml->get('w:name'), $flow),
-            'del', 'moveFrom' => $this->reading->remark('Text that was deleted with changes tracked was left out.'),
+            'del', 'moveFrom' => $this->recorded($flow, $run, $link, Heard::DELETED),
             'oMath', 'oMathPara' => $this->formula($flow, $link),
             default => null,
         };
+    }
+
+    /**
+     * A change that was recorded and is open: it counts as accepted, or as never made.
+     *
+     * @param array<string, bool> $run
+     */
+    private function recorded(Flow $flow, array $run, ?Mark $link, string $kind): void
+    {
+        $who = (string) $this->xml->get('w:author');
+        $stays = ($kind === Heard::INSERTED) !== $this->refusesRecorded;
+        if ($kind === Heard::DELETED && !$this->refusesRecorded) {
+            $this->reading->remark('Text that was deleted with changes tracked was left out.');
+        }
+        $into = $stays ? $flow : new Flow();
+        $before = \strlen($into->plainText());
+        $this->within($into, $run, $link);
+        $this->reading->hears($kind, $who, substr($into->plainText(), $before));
+        $this->isEmptied = $this->isEmptied || !$stays;
     }
 
     /** @param array<string, bool> $run */
@@ -196,7 +222,7 @@ final class Inlines
             return;
         }
         match ($name) {
-            't' => $flow->text($this->xml->at->readString(), $marks),
+            't', 'delText' => $flow->text($this->xml->at->readString(), $marks),
             'tab', 'ptab' => $flow->text("\t", $marks),
             'br', 'cr' => match (true) {
                 !\in_array($this->xml->get('w:type'), ['page', 'column'], true) => $flow->break(),
@@ -211,9 +237,16 @@ final class Inlines
             'drawing', 'pict', 'object' => $this->picture($flow, $marks),
             'AlternateContent' => $this->wrappers->alternative(fn(string $child) => $this->piece($child, $flow, $marks, $run)),
             'ruby' => $this->ruby($flow, $marks),
-            'commentReference' => $this->reading->remark('A comment was left out.'),
+            'commentReference' => $this->comment(),
             default => null,
         };
+    }
+
+    private function comment(): void
+    {
+        $this->reading->remark('A comment was left out.');
+        [$who, $text] = $this->comments[(string) $this->xml->get('w:id')] ?? ['', ''];
+        $this->reading->hears(Heard::COMMENT, $who, $text);
     }
 
     /** Signs of the symbol fonts stand in a private area; all but those are ordinary ones. */

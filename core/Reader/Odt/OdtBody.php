@@ -10,6 +10,7 @@ use Embrel\Archive\Shelf;
 use Embrel\Archive\Xml;
 use Embrel\Document\Anchor;
 use Embrel\Document\Column;
+use Embrel\Document\Heard;
 use Embrel\Document\Reading;
 use Embrel\Limits;
 use Embrel\Reader\PicturePlace;
@@ -38,7 +39,13 @@ final class OdtBody
     /** @var list<Node> blocks out of text boxes of the paragraph at hand */
     private array $boxed = [];
 
-    public function __construct(private readonly Xml $xml, private readonly Reading $reading, private readonly OdtStyles $styles, private readonly Package $package, private readonly Shelf $shelf) {}
+    /** @var array<string, array{kind: string, who: string, text: string}> changes that were recorded, by their id */
+    private array $recorded = [];
+    /** @var array{who: string, text: string}|null the insertion at hand */
+    private ?array $comes = null;
+    private bool $isEmptied = false;
+
+    public function __construct(private readonly Xml $xml, private readonly Reading $reading, private readonly OdtStyles $styles, private readonly Package $package, private readonly Shelf $shelf, private readonly bool $refusesRecorded = false) {}
 
     /** @param Column|null $into null: where headings are headings */
     public function blocks(?Column $into): void
@@ -57,6 +64,7 @@ final class OdtBody
             'section', 'index-body' => $this->blocks($into),
             'bibliography' => $this->bibliography($into),
             'tracked-changes' => $this->changes(),
+            'change-start', 'change-end' => $this->change($name, null),
             'frame' => $this->floating($into),
             default => \in_array($name, self::LEFT_OUT, true) ? $this->reading->contents() : null,
         };
@@ -72,8 +80,21 @@ final class OdtBody
     private function changes(): void
     {
         foreach ($this->xml->children() as $_) {
+            $id = (string) $this->xml->get('text:id');
             foreach ($this->xml->children() as $kind) {
-                $kind === 'deletion' ? $this->reading->remark('Text that was deleted with changes tracked was left out.') : null;
+                $kind === 'deletion' && !$this->refusesRecorded ? $this->reading->remark('Text that was deleted with changes tracked was left out.') : null;
+                $who = '';
+                $lines = [];
+                foreach ($this->xml->children() as $part) {
+                    if ($part === 'change-info') {
+                        foreach ($this->xml->children() as $field) {
+                            $who = $field === 'creator' ? $this->xml->text() : $who;
+                        }
+                    } else {
+                        $lines[] = $this->xml->text();
+                    }
+                }
+                $this->recorded[$id] = ['kind' => $kind, 'who' => $who, 'text' => implode("\n", $lines)];
             }
         }
     }
@@ -95,6 +116,7 @@ final class OdtBody
         $boxed = $this->boxed;
         $this->boxed = [];
         $this->place($style, $level, $flow, $into);
+        $this->reading->settleHeard();
         if (!$flow->isEmpty()) {
             $this->reading->settleNames();
         }
@@ -108,7 +130,7 @@ final class OdtBody
     {
         $this->reading->count();
         $this->anchor = null;
-        $this->startsBlock = $this->goesOn = false;
+        $this->startsBlock = $this->goesOn = $this->isEmptied = false;
         $this->endsInSpace = true;
         $flow = new Flow();
         $this->inlines($flow, $style === '' || $this->styles->role($style) !== '' ? [] : $this->styles->runOf('paragraph', $style), null);
@@ -120,6 +142,10 @@ final class OdtBody
     {
         $role = $this->styles->role($style);
         $column = $into ?? $this->reading->column;
+        if ($this->isEmptied && $flow->isEmpty()) {
+            // All that stood in it came or went by a change that was recorded.
+            return;
+        }
         if ($into === null && $this->anchor !== null) {
             $this->isOurs = true;
             $this->reading->came($this->anchor['anchor'], $level, $flow, $this->anchor['before'] ?? '');
@@ -297,6 +323,13 @@ final class OdtBody
     {
         $text = (string) preg_replace('/[ \t\n\r]+/', ' ', $text);
         $text = $this->endsInSpace ? ltrim($text, ' ') : $text;
+        if ($this->comes !== null) {
+            $this->comes['text'] .= $text;
+            $this->isEmptied = $this->refusesRecorded;
+        }
+        if ($this->comes !== null && $this->refusesRecorded) {
+            return;
+        }
         if ($text === '' || $isHidden) {
             $isHidden ? $this->reading->remark('Hidden text was left out.') : null;
 
@@ -344,6 +377,12 @@ final class OdtBody
                 break;
             case 'annotation':
                 $this->reading->remark('A comment was left out.');
+                $this->comment();
+                break;
+            case 'change':
+            case 'change-start':
+            case 'change-end':
+                $this->change($name, $flow);
                 break;
             default:
                 $this->other($name, $flow, $run, $link);
@@ -362,8 +401,41 @@ final class OdtBody
 
             return;
         }
-        if (!\in_array($name, ['page-number', 'page-count', 'ruby-text', 'script', 'change', 'change-start', 'change-end', 'soft-page-break', 'annotation-end'], true)) {
+        if (!\in_array($name, ['page-number', 'page-count', 'ruby-text', 'script', 'soft-page-break', 'annotation-end'], true)) {
             $this->inlines($flow, $run, $link);
+        }
+    }
+
+    private function comment(): void
+    {
+        $who = '';
+        $lines = [];
+        foreach ($this->xml->children() as $name) {
+            match ($name) {
+                'creator' => $who = $this->xml->text(),
+                'p' => $lines[] = $this->xml->text(),
+                default => null,
+            };
+        }
+        $this->reading->hears(Heard::COMMENT, $who, implode(' ', $lines));
+    }
+
+    /** Where something was deleted, or an insertion begins or ends: it counts as accepted, or as never made. */
+    private function change(string $name, ?Flow $flow): void
+    {
+        $change = $this->recorded[(string) $this->xml->get('text:change-id')] ?? null;
+        if ($name === 'change' && $change !== null && $change['kind'] === 'deletion') {
+            $this->reading->hears(Heard::DELETED, $change['who'], $change['text']);
+            $this->isEmptied = $this->isEmptied || !$this->refusesRecorded;
+            if ($this->refusesRecorded && $flow !== null && $change['text'] !== '') {
+                $flow->text($change['text'], []);
+                $this->endsInSpace = str_ends_with($change['text'], ' ');
+            }
+        } elseif ($name === 'change-start' && ($change['kind'] ?? '') === 'insertion') {
+            $this->comes = ['who' => $change['who'] ?? '', 'text' => ''];
+        } elseif ($name === 'change-end' && $this->comes !== null) {
+            $this->reading->hears(Heard::INSERTED, $this->comes['who'], $this->comes['text']);
+            $this->comes = null;
         }
     }
 

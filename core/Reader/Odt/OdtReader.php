@@ -20,6 +20,9 @@ final class OdtReader implements DocumentReader
     private const KIND = 'OpenDocument text (odt)';
     private const MEDIA_TYPE = 'application/vnd.oasis.opendocument.text';
 
+    /** @param bool $refusesRecorded as if changes that were recorded had never been made */
+    public function __construct(private readonly bool $refusesRecorded = false) {}
+
     public function read($in, Shelf $shelf, string $work): Manuscript
     {
         return DocumentPackage::read($in, $work, self::KIND, fn(Package $package): Manuscript => $this->manuscript($package, $shelf, $work));
@@ -47,7 +50,7 @@ final class OdtReader implements DocumentReader
         if (!$package->has('content.xml')) {
             throw BadPackage::missing('content.xml');
         }
-        $this->part($package, 'content.xml', $work, $styles, static fn(Xml $xml) => (new OdtBody($xml, $reading, $styles, $package, $shelf))->blocks(null));
+        $this->part($package, 'content.xml', $work, $styles, fn(Xml $xml) => (new OdtBody($xml, $reading, $styles, $package, $shelf, $this->refusesRecorded))->blocks(null));
 
         return $reading->done();
     }

@@ -11,7 +11,7 @@
                 <input type="file" class="visually-hidden" aria-label="File" accept=".docx,.odt,.html,.htm,.md,.zip" x-on:change="pick">
             </label>
             <p class="hint mt-2" x-text="sureness" x-show="compared"></p>
-            <div class="dialog-foot" x-show="hasChanges"><button class="plain" type="button" x-on:click="toggleAll" x-text="allLabel">Take all</button><button class="primary" x-bind:disabled="!canAccept" x-text="acceptLabel">Take in</button></div>
+            <div class="dialog-foot" x-show="hasAny"><button class="plain" type="button" x-show="hasChanges" x-on:click="toggleAll" x-text="allLabel">Take all</button><button class="primary" x-bind:disabled="!canAccept" x-text="acceptLabel">Take in</button></div>
         </form>
         <main class="stage">
             <p class="said error" role="alert" x-show="error" x-cloak x-text="error"></p>
@@ -27,6 +27,11 @@
                     </div></template></div>
                 </li></template>
             </ul>
+            <section class="draft-comments" x-show="hasComments" x-cloak aria-label="Comments">
+                <h2>Comments in the draft</h2>
+                <p class="hint">They are kept with their sections when you take something in.</p>
+                <ul><template x-for="comment in comments" x-bind:key="comment.key"><li><strong x-text="comment.who"></strong> <em x-text="comment.title"></em><p x-text="comment.text"></p></li></template></ul>
+            </section>
         </main>
     </div>
 </div>
