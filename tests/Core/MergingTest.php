@@ -7,10 +7,12 @@ namespace Tests\Core;
 use Embrel\Operation\Codec;
 use Embrel\Operation\EditNote;
 use Embrel\Plan\Plan;
+use Embrel\RichText\LongestCommon;
 use Embrel\RichText\Mark;
 use Embrel\RichText\Merging;
 use Embrel\RichText\Node;
 use Embrel\RichText\Note;
+use Embrel\RichText\WordByWord;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
@@ -134,5 +136,40 @@ final class MergingTest extends TestCase
         self::assertSame('A tide wall marsh w', $merged('A w', 'A tide w marsh w', 'A wall'));
         $both = $merged('A w', $merged('A w', $merged('A ', 'A w', 'A w'), 'A wall '), 'A wind ');
         self::assertEqualsCanonicalizing(['A', 'wall', 'wind'], preg_split('/\s+/', trim($both)));
+    }
+
+    public function testOfLongTextsTheShortestWayFindsAsMuchInCommonAsTheTable(): void
+    {
+        mt_srand(7);
+        for ($round = 0; $round < 500; ++$round) {
+            $one = array_map(static fn(): string => \chr(97 + mt_rand(0, 5)), array_fill(0, mt_rand(0, 40), 0));
+            $other = $one;
+            for ($edits = mt_rand(0, 9); $edits > 0; --$edits) {
+                array_splice($other, mt_rand(0, \count($other)), mt_rand(0, 1), mt_rand(0, 1) === 0 ? [] : [\chr(97 + mt_rand(0, 5))]);
+            }
+            [$table, $way] = [LongestCommon::of($one, $other, 1_000_000), LongestCommon::of($one, $other, 0)];
+            self::assertCount(\count($table), $way);
+            $last = -1;
+            foreach ($way as $i => $k) {
+                self::assertSame($one[$i], $other[$k]);
+                self::assertGreaterThan($last, $k);
+                $last = $k;
+            }
+            $places = array_keys($way);
+            sort($places);
+            self::assertSame($places, array_keys($way));
+        }
+    }
+
+    /** As after hours of writing by two in one paragraph, each at an end of it. */
+    public function testTwoWhoWriteAtBothEndsOfAVeryLongParagraphAreJoined(): void
+    {
+        $words = array_map(static fn(int $i): string => "word{$i}", range(1, 3_000));
+        $of = static fn(string $text): array => WordByWord::of([Node::text($text)]);
+        $text = implode(' ', $words);
+        $joined = WordByWord::inlines(WordByWord::merged($of($text), $of("mine1 {$text} mine2"), $of("yours1 {$text} yours2")));
+        $counts = array_count_values(explode(' ', implode('', array_map(static fn(Node $node): string => $node->text, $joined))));
+        self::assertSame([], array_filter($counts, static fn(int $count): bool => $count !== 1));
+        self::assertCount(3_004, $counts);
     }
 }

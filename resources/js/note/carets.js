@@ -122,6 +122,8 @@ function matches(one, other) {
                 lengths[i + 1][j] >= lengths[i][j + 1] ? i++ : j++;
             }
         }
+    } else {
+        near(one.slice(start, end), other.slice(start, otherEnd)).forEach((i) => { isKept[start + i] = true; });
     }
     // Of several equal words it is the first: a half written word is not a later one of another writer.
     const pairs = [];
@@ -135,4 +137,52 @@ function matches(one, other) {
         }
     });
     return pairs;
+}
+
+/** Words that came or went, in all, between two long texts that are compared. */
+const EDITS = 1500;
+
+/**
+ * Of long texts that differ little, which words of the one are in the other too: by the shortest way
+ * from the one to the other (Myers, 1986), as the server has it.
+ */
+function near(one, other) {
+    const [n, m] = [one.length, other.length];
+    const reached = new Map([[1, 0]]);
+    const trace = [];
+    for (let edits = 0; edits <= Math.min(n + m, EDITS); edits++) {
+        const row = [];
+        for (let k = -edits; k <= edits; k += 2) {
+            let x = k === -edits || (k !== edits && reached.get(k - 1) < reached.get(k + 1)) ? reached.get(k + 1) : reached.get(k - 1) + 1;
+            while (x < n && x - k < m && one[x] === other[x - k]) {
+                x++;
+            }
+            reached.set(k, x);
+            row.push(x);
+            if (x >= n && x - k >= m) {
+                return way(trace, edits, n, m);
+            }
+        }
+        trace.push(row);
+    }
+    return [];
+}
+
+function way(trace, length, n, m) {
+    const kept = [];
+    let [x, y] = [n, m];
+    for (let edits = length; edits >= 0; edits--) {
+        let [toX, toY] = [0, 0];
+        if (edits > 0) {
+            const before = (diagonal) => trace[edits - 1][(diagonal + edits - 1) / 2];
+            let k = x - y;
+            k += k === -edits || (k !== edits && before(k - 1) < before(k + 1)) ? 1 : -1;
+            [toX, toY] = [before(k), before(k) - k];
+        }
+        for (; x > toX && y > toY; y--) {
+            kept.push(--x);
+        }
+        [x, y] = [toX, toY];
+    }
+    return kept;
 }
