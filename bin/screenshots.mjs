@@ -56,6 +56,8 @@ async function account() {
     await one.getByLabel('E-mail address').fill(`ada-${Date.now()}@example.org`);
     await one.getByLabel('Password').fill('a long secret');
     await one.getByRole('main').getByRole('button', { name: 'Sign up' }).click();
+    await one.getByRole('link', { name: 'Follow the link' }).click();
+    await one.getByRole('button', { name: 'Open your account' }).click();
     return one;
 }
 
@@ -93,7 +95,9 @@ async function research() {
     await one.getByLabel('Title of the plan').fill('The Wall at Harrow');
     await one.getByRole('button', { name: 'Take it as a new plan' }).click();
     await one.getByRole('link', { name: 'Sort out the research' }).click();
+    await one.getByRole('button', { name: 'Look up 3 addresses' }).click();
     await one.getByRole('option', { name: /birds/ }).getByText('Ames 2022').waitFor();
+    await one.getByRole('listbox').focus();
     await one.keyboard.press('ArrowDown');
     await one.evaluate(() => document.fonts.ready);
     return one;
@@ -184,6 +188,10 @@ await shot(await wayBack(main), 'way-back');
 await shot(await intake(main), 'intake');
 await shot(await history(), 'history');
 await shot(await research(), 'sorting-out');
+const own = await account();
+await own.goto(`${address}/account`);
+await own.getByRole('heading', { name: 'Where you are signed in' }).scrollIntoViewIfNeeded();
+await shot(own, 'account');
 const dark = await page({ colorScheme: 'dark' });
 await openReport(dark, true);
 await shot(dark, 'outline-dark');

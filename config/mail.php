@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 return [
     'default' => env('MAIL_MAILER', 'log'),
-    'mailers' => ['log' => ['transport' => 'log', 'channel' => 'mailbox']],
-    'from' => ['address' => 'embrel@example.org', 'name' => 'Embrel'],
+    'mailers' => [
+        'log' => ['transport' => 'log', 'channel' => 'mailbox'],
+        'array' => ['transport' => 'array'],
+        'smtp' => ['transport' => 'smtp', 'scheme' => env('MAIL_SCHEME'), 'host' => env('MAIL_HOST', '127.0.0.1'), 'port' => env('MAIL_PORT', 25), 'username' => env('MAIL_USERNAME'), 'password' => env('MAIL_PASSWORD'), 'timeout' => 20],
+    ],
+    'from' => ['address' => env('MAIL_FROM_ADDRESS', 'embrel@example.org'), 'name' => 'Embrel'],
 ];
