@@ -42,7 +42,10 @@ foreach (['docx', 'odt'] as $format) {
         $times['compare'][] = hrtime(true) - $start;
     }
     $comparison->changes === [] || exit("The draft was not changed, and yet something is said of it.\n");
-    array_walk($times, static function (array &$one): void { sort($one); $one = $one[intdiv(count($one), 2)]; });
+    array_walk($times, static function (array &$one): void {
+        sort($one);
+        $one = $one[intdiv(count($one), 2)];
+    });
     printf("Comparing three of 1,000 sections, %s: %.2f of reading it (bound %.0f)\n", $format, $times['compare'] / $times['read'], BOUND);
 }
 exec('rm -rf ' . escapeshellarg($work));

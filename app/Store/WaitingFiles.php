@@ -73,7 +73,7 @@ final readonly class WaitingFiles
         foreach (File::glob(Storage::disk('local')->path('waiting/*/*')) as $path) {
             filemtime($path) < time() - 86_400 ? File::delete($path) : null;
         }
-        foreach (File::directories(Storage::disk('local')->path('waiting')) as $folder) {
+        foreach (File::glob(Storage::disk('local')->path('waiting/*')) as $folder) {
             File::isEmptyDirectory($folder) ? File::deleteDirectory($folder) : null;
         }
     }

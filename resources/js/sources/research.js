@@ -20,6 +20,8 @@ export class ResearchView {
         this.active = null;
         this.lastAt = 0;
         this.chosen = null;
+        /** Topic → what its page says of itself, once it was looked up. */
+        this.pages = new Map();
         this.list.addEventListener('keydown', (event) => this.pressed(event));
         document.getElementById('sort-marked').addEventListener('click', () => this.sortMarked());
         document.getElementById('undo-sorted').addEventListener('click', () => this.undoAll());
@@ -59,7 +61,7 @@ export class ResearchView {
         const before = new Map(this.rows.map((row) => [row.topic, row]));
         this.rows = answer.guesses.map((guess) => {
             const known = before.get(guess.topic);
-            return { ...guess, as: known?.as ?? guess.offer, into: known?.into, marked: known?.marked ?? guess.sign !== null, source: known?.page ? known.source : guess.source, page: known?.page };
+            return { ...guess, as: known?.as ?? guess.offer, into: known?.into, marked: known?.marked ?? guess.sign !== null, ...(this.pages.get(guess.topic) ?? { page: known?.page }) };
         });
         this.active ??= this.rows[Math.min(this.lastAt, this.rows.length - 1)]?.topic ?? null;
         this.draw();
@@ -102,7 +104,8 @@ export class ResearchView {
             if (read instanceof Error) {
                 row.page = read.message;
             } else {
-                Object.assign(row, { page: 'read', source: read.source, makes: read.label });
+                this.pages.set(row.topic, { page: 'read', source: read.source, makes: read.label });
+                Object.assign(row, this.pages.get(row.topic));
             }
             this.draw();
             await next();
