@@ -21,8 +21,8 @@ export class Writer {
     constructor(page) {
         this.page = page;
         this.problems = [];
-        // A place may go while the number that it would have is asked for.
-        this.expected = [/^409 GET .*\/landing$/];
+        // A place may go while the number that it would have is asked for, and a topic while its note is.
+        this.expected = [/^409 GET .*\/landing$/, /^404 GET .*\/topics\/[0-9A-Z]{26}\/note$/];
         writers.push(this);
         page.on('response', (answer) => answer.status() >= 400 && this.answered(`${answer.status()} ${answer.request().method()} ${new URL(answer.url()).pathname}`));
         page.on('pageerror', (error) => this.problems.push(`page error: ${error.stack}`));

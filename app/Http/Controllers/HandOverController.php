@@ -15,6 +15,7 @@ use App\Store\Styles;
 use App\Store\Tasks;
 use App\Store\Templates;
 use App\Store\WorkFolder;
+use Embrel\Document\Document;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Layout\Map\Sheets;
@@ -88,7 +89,7 @@ final class HandOverController
         }
         $choices = $request->choices($tree, HandedOver::beginning($tree));
 
-        return $format->isPaged() ? $this->pages($request, $plan, $tree, $choices, $format) : $this->asItIs($plan, $tree, $choices, $format);
+        return $format->isPaged() ? $this->pages($request, $plan, $tree, $choices, $format) : $this->asItIs($request, $plan, $tree, $choices, $format);
     }
 
     /** The pages as they are in the PDF. */
@@ -105,14 +106,14 @@ final class HandOverController
         $said = $from > 0 || $isLong ? [] : $this->text($tree, $choices, $format)[1];
 
         return view('plans.pages', [
-            'pages' => $pages, 'count' => \count($book->pages), 'from' => $from, 'next' => $from + self::PAGES < \count($book->pages) ? $from + self::PAGES : null, 'words' => $document->words(), 'format' => $format,
+            'pages' => $pages, 'count' => \count($book->pages), 'from' => $from, 'next' => $from + self::PAGES < \count($book->pages) ? $from + self::PAGES : null, 'words' => $from > 0 ? 0 : $this->words($request, $tree, $choices, $document), 'format' => $format,
             'said' => [...LeftOut::sentences($document->leftOut), ...$said],
             'isLong' => $isLong, 'isBeginning' => $choices->most !== null,
         ]);
     }
 
     /** A file of text as it will be; a page for the web or a book as it will look. */
-    private function asItIs(Plan $plan, CorePlan $tree, Choices $choices, Format $format): View
+    private function asItIs(HandOverRequest $request, Plan $plan, CorePlan $tree, Choices $choices, Format $format): View
     {
         $document = Draft::of($tree, $choices);
         $losses = new Losses();
@@ -124,8 +125,14 @@ final class HandOverController
         }
 
         return view('plans.preview', [
-            'document' => $document, 'body' => $body ?? null, 'text' => $text ?? null, 'words' => $document->words(), 'said' => [...($format->isOutline() ? [] : LeftOut::sentences($document->leftOut)), ...$said], 'format' => $format, 'isLong' => HandedOver::isLong($tree), 'isBeginning' => $choices->most !== null,
+            'document' => $document, 'body' => $body ?? null, 'text' => $text ?? null, 'words' => $this->words($request, $tree, $choices, $document), 'said' => [...($format->isOutline() ? [] : LeftOut::sentences($document->leftOut)), ...$said], 'format' => $format, 'isLong' => HandedOver::isLong($tree), 'isBeginning' => $choices->most !== null,
         ]);
+    }
+
+    /** Of the whole, also where its beginning alone is shown. */
+    private function words(HandOverRequest $request, CorePlan $tree, Choices $choices, Document $document): int
+    {
+        return ($choices->most === null ? $document : Draft::of($tree, $request->choices($tree)))->words();
     }
 
     /** @return array{string, list<string>} the beginning of the file, and what it cannot hold */
