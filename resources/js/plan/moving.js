@@ -19,6 +19,10 @@ export class Moving {
         if (!ids.length) {
             return;
         }
+        if (ids.some((id) => this.tree.get(id).parent === TRAY)) {
+            this.outline.page.say('A loose idea stands under no topic whose note could take it. Move it to one first.');
+            return;
+        }
         const all = ids.flatMap((id) => this.tree.branch(id)).length;
         dialog.querySelector('p').textContent = all === 1 ? `“${this.tree.get(ids[0]).title || 'Untitled'}” becomes part of the note above it, with its own note.` : `${all} topics become part of the note above them, with their notes.`;
         for (const button of dialog.querySelectorAll('[data-as]')) {

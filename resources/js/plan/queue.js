@@ -5,6 +5,9 @@ const RETRY_AFTER = 3000;
 const GIVE_UP_AFTER = 3;
 const AT_MOST = 200;
 const LARGEST = 1_500_000;
+/** So long after a key a change that is being typed goes out; after so long at the latest, though the typing goes on. */
+const AFTER_TYPING = 350;
+const AT_THE_LATEST = 3000;
 
 /**
  * Changes on their way to the server. Each is kept in the browser's own storage under a key of its
@@ -21,6 +24,8 @@ export class Queue {
         this.gone = new Set();
         /** Those that wait for something in the page before they may go out. */
         this.held = new Set();
+        /** When those that are being typed were begun, and when they may go out. */
+        this.typed = new Map();
         this.failures = new Map();
         this.alone = false;
         this.savedAt = savedAt;
@@ -53,7 +58,7 @@ export class Queue {
             this.held.add(id);
         }
         this.keep({ id, step, ...operation });
-        this.wait(soon ? 350 : 0);
+        soon ? this.typing(id) : this.wait(0);
         return id;
     }
 
@@ -84,7 +89,16 @@ export class Queue {
 
     replace(id, operation) {
         this.keep({ ...operation, id, step: this.memory.get(id).step });
-        this.wait(350);
+        this.typing(id);
+    }
+
+    /** A key has gone into a change: it waits for the next one, so that no half written word goes out. */
+    typing(id) {
+        const now = Date.now();
+        const begun = this.typed.get(id)?.begun ?? now;
+        const due = Math.min(now + AFTER_TYPING, begun + AT_THE_LATEST);
+        this.typed.set(id, { begun, due });
+        this.wait(Math.max(0, due - now));
     }
 
     keep(change) {
@@ -105,6 +119,7 @@ export class Queue {
 
     forget(id, tab = this.tab) {
         this.memory.delete(id);
+        this.typed.delete(id);
         this.gone.delete(id);
         this.held.delete(id);
         localStorage.removeItem(`${this.prefix}${tab}.${id}`);
@@ -125,7 +140,12 @@ export class Queue {
     /** Sends until nothing is left; resolves when it has gone, or cannot go now. */
     flush() {
         clearTimeout(this.timer);
-        this.running ??= this.run().finally(() => { this.running = null; });
+        this.isAsked = true;
+        this.running ??= this.run().finally(() => {
+            this.running = null;
+            // It was asked for when the last batch had been put together.
+            return this.isAsked && this.state === 'saving' ? this.flush() : null;
+        });
         return this.running;
     }
 
@@ -135,12 +155,22 @@ export class Queue {
             await this.adopt();
             for (let batch = this.nextBatch(); batch.length && await this.sendOnce(batch); batch = this.nextBatch()) { /* until it is empty or cannot go on */ }
         });
+        // What is being typed meanwhile has a time of its own.
+        const due = Math.min(...this.pending.map(({ id }) => this.typed.get(id)?.due ?? Infinity));
+        if (this.state === 'saving' && due < Infinity) {
+            this.wait(Math.max(0, due - Date.now()));
+        }
     }
 
+    /** What goes out next, in order: all of it when that was asked for, else up to the last that nobody is typing just now. */
     nextBatch() {
+        const ready = this.pending.filter(({ id }) => !this.held.has(id));
+        const now = Date.now();
+        const last = this.isAsked ? ready.length - 1 : ready.findLastIndex(({ id }) => (this.typed.get(id)?.due ?? 0) <= now);
+        this.isAsked = false;
         const batch = [];
         let size = 0;
-        for (const change of this.pending.filter(({ id }) => !this.held.has(id))) {
+        for (const change of ready.slice(0, last + 1)) {
             size += JSON.stringify(change).length;
             if (batch.length && (this.alone || size > LARGEST || batch.length >= AT_MOST)) {
                 break;
