@@ -17,7 +17,7 @@ def start():
     process = subprocess.Popen(['soffice', '--headless', '--norestore', '--nologo', '-env:UserInstallation=file://' + profile, '--accept=pipe,name=%s;urp;' % pipe], stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL)
     local = uno.getComponentContext()
     resolver = local.ServiceManager.createInstanceWithContext('com.sun.star.bridge.UnoUrlResolver', local)
-    for _ in range(300):
+    for _ in range(1200):
         try:
             context = resolver.resolve('uno:pipe,name=%s;urp;StarOffice.ComponentContext' % pipe)
             return process, context.ServiceManager.createInstanceWithContext('com.sun.star.frame.Desktop', context), context
