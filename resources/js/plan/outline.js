@@ -314,9 +314,10 @@ export class Outline {
         this.box.focus({ preventScroll: true });
     }
 
+    /** The click that ends a drag is none; one that the next press begins is, however soon it comes. */
     suppressClick() {
         this.ignoreClick = true;
-        setTimeout(() => { this.ignoreClick = false; }, 50);
+        document.addEventListener('pointerdown', () => { this.ignoreClick = false; }, { capture: true, once: true });
     }
 
     /** An action of the key table or of a menu, on a row. */
