@@ -1,3 +1,4 @@
+import { focused } from './focused.js';
 import { addColumnAfter, addRowAfter, deleteColumn, deleteRow, deleteTable } from '@tiptap/pm/tables';
 import { newId } from '../ids.js';
 import { element } from '../plan/element.js';
@@ -30,11 +31,11 @@ export class Insertions extends Popover {
     /** Remembers where the caret is: a dialog takes it away. Gives the way back. */
     here(editor) {
         const { from, to } = editor.state.selection;
-        return () => editor.chain().focus().setTextSelection({ from, to });
+        return () => focused(editor).setTextSelection({ from, to });
     }
 
     put(content) {
-        this.editor.chain().focus().insertContent(content).run();
+        focused(this.editor).insertContent(content).run();
     }
 
     /** Asks for a citation; the sign that called it up stands where nothing was chosen. */
@@ -147,7 +148,7 @@ export class Insertions extends Popover {
     menu(opener) {
         const { editor, note } = this;
         const act = (name, does, key = '') => element('button', { type: 'button', onclick: () => { this.close(false); does(); } }, name, key && element('span', { class: 'kbd' }, key));
-        const chain = () => editor.chain().focus();
+        const chain = () => focused(editor);
         const isInTable = editor.isActive('table');
         const has = (types) => editor.state.doc.content.content.some((node) => types.includes(node.type.name));
         this.raise('More for the note', opener,

@@ -1,3 +1,4 @@
+import { focused } from './focused.js';
 import { isSafe } from './links.js';
 
 /** The bar under a note: what it does to the text, and the dialog of links. */
@@ -14,7 +15,7 @@ export class Toolbar {
 
     listen() {
         const { insertions } = this.note;
-        const chain = () => this.editor.chain().focus();
+        const chain = () => focused(this.editor);
         const acts = {
             bold: () => chain().toggleBold(), italic: () => chain().toggleItalic(), underline: () => chain().toggleUnderline(), strike: () => chain().toggleStrike(),
             highlight: () => chain().toggleHighlight(), blockquote: () => chain().toggleBlockquote(), bulletList: () => chain().toggleBulletList(), orderedList: () => chain().toggleOrderedList(),
@@ -57,7 +58,7 @@ export class Toolbar {
             return;
         }
         dialog.close();
-        const chain = this.editor.chain().focus().extendMarkRange('link');
+        const chain = focused(this.editor).extendMarkRange('link');
         if (!href) {
             chain.unsetLink().run();
         } else if (this.editor.state.selection.empty && !this.editor.isActive('link')) {
