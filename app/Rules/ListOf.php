@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Rules;
 
 use Closure;
-use Embrel\Id\Ulid;
 use Illuminate\Contracts\Validation\ValidationRule;
 
 /** A list that is no longer than it may be, and then of what it is to hold: a rule for each item costs far more than the items do. */
@@ -16,7 +15,7 @@ final readonly class ListOf implements ValidationRule
 
     public static function ids(int $most): self
     {
-        return new self($most, static fn(mixed $id): bool => \is_string($id) && Ulid::isValid($id));
+        return new self($most, Id::fits(...));
     }
 
     public function validate(string $attribute, mixed $value, Closure $fail): void

@@ -36,6 +36,12 @@ final class Devices
         }
     }
 
+    /** Forgets those that have ended. */
+    public static function purge(): void
+    {
+        DB::table('sessions')->where('last_activity', '<', now()->subMinutes((int) config('session.lifetime'))->getTimestamp())->delete();
+    }
+
     /** By which a page names a session without telling its id, which is a key to the account. */
     private static function key(string $id): string
     {

@@ -29,7 +29,7 @@ final class Everything
         $plans = $user->allPlans()->pluck('id');
         $topics = DB::table('topics')->whereIn('plan_id', $plans)->whereNull('removed_at')->count();
 
-        return 200 * $topics + 10 * (int) $user->allPlans()->sum('words') + (int) DB::table('attachments')->whereIn('plan_id', $plans)->sum('bytes')
+        return HandedOver::weight($topics, (int) $user->allPlans()->sum('words')) + (int) DB::table('attachments')->whereIn('plan_id', $plans)->sum('bytes')
             + (int) DB::table('pictures')->whereIn('plan_id', $plans)->sum(DB::raw('LENGTH(bytes)'));
     }
 

@@ -33,13 +33,19 @@ final class HandedOver
     {
         $words = $topics = 0;
         $seen = null;
-        foreach (array_keys(iterator_to_array($plan->walk())) as $id) {
-            $words += 4 + $plan->topic((string) $id)->words;
+        foreach ($plan->walk() as $id => $_) {
+            $words += 4 + $plan->topic($id)->words;
             ++$topics;
             $seen ??= $words > self::MANY_WORDS / 4 || $topics > self::MANY_TOPICS / 4 ? $topics : null;
         }
 
         return $words > self::MANY_WORDS || $topics > self::MANY_TOPICS ? $seen : null;
+    }
+
+    /** About how many bytes are to be written of plans with so many topics and words. */
+    public static function weight(int $topics, int $words): int
+    {
+        return 200 * $topics + 10 * $words;
     }
 
     public static function name(Plan $plan, Choices $choices, Format $format): string

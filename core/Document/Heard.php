@@ -18,6 +18,12 @@ final readonly class Heard
      */
     public function __construct(public string $kind, public string $who, public string $text) {}
 
+    /** Whether it is a recorded change, and no comment. */
+    public function isChange(): bool
+    {
+        return $this->kind !== self::COMMENT;
+    }
+
     /** @return array{kind: string, who: string, text: string} */
     public function toArray(): array
     {

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Embrel\Document;
 
+use Embrel\Id\Ulid;
 use Embrel\Plan\Kind;
 
 /** Of what a draft was made, carried by a hidden bookmark at its title: which plan, as it was at which revision, without which kinds of topics. */
 final readonly class Origin
 {
-    private const FORM = '/\A_d([0-9A-HJKMNP-TV-Z]{26})r(\d{1,8})([paq]{0,3})\z/';
+    private const FORM = '/\A_d(' . Ulid::FORM . ')r(\d{1,8})([paq]{0,3})\z/';
     private const LETTERS = ['p' => Kind::Point, 'a' => Kind::Aside, 'q' => Kind::Quote];
 
     /** @param list<Kind> $without */

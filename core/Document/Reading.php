@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Document;
 
 use Embrel\Limits;
+use Embrel\Numbering\Written;
 use Embrel\Plan\Picture;
 use Embrel\RichText\Flow;
 use Embrel\RichText\Node;
@@ -16,8 +17,6 @@ final class Reading
 
     /** A level beyond this is no level that anyone meant. */
     private const DEEPEST = 1_000;
-    /** 1 · 1.1 · 2) · IV. · A.1 · (a) · Chapter 3 */
-    private const NUMBER_BEFORE = '/\A(?:(?:Chapter|Kapitel|Section|Abschnitt|Appendix|Anhang|Part|Teil)\s)?\(?(?:\d+(?:\.\d+)*|[IVXLCDM]+|\p{L}(?=[.)]))(?:\.[\p{L}\p{N}]{1,4})*[.)]?\s*\z/u';
 
     public string $title = '';
     public string $subtitle = '';
@@ -113,7 +112,7 @@ final class Reading
         // What stands before a title is its number, or words of it.
         $text = $flow->plainText();
         $before = $title !== null && $title !== '' && str_ends_with($text, $title) ? substr($text, 0, -\strlen($title)) : '';
-        $isNumber = $before !== '' && preg_match(self::NUMBER_BEFORE, $before) === 1;
+        $isNumber = Written::isNumber($before);
         $title = $title === null || ($before !== '' && !$isNumber) ? $text : $title;
         $title = self::line($title) === '' ? self::line($described) : self::line($title);
         $this->topicAt = \count($this->elements);
@@ -244,14 +243,17 @@ final class Reading
     public function done(): Manuscript
     {
         $this->settleNames();
+        $this->settleHeard();
         $this->endNote();
         $names = [];
         foreach ($this->names as $name => $at) {
             $names[$at][] = (string) $name;
         }
-        $this->settleHeard();
-        $with = static fn(int $at, array $heard): array => array_filter(['names' => $names[$at] ?? [], 'heard' => $heard]);
-        $elements = array_map(fn(Element $element, int $at): Element => ($more = $with($at, $this->heard[$at] ?? [])) === [] ? $element : $element->with($more), $this->elements, array_keys($this->elements));
+        $elements = [];
+        foreach ($this->elements as $at => $element) {
+            $more = array_filter(['names' => $names[$at] ?? [], 'heard' => $this->heard[$at] ?? []]);
+            $elements[] = $more === [] ? $element : $element->with($more);
+        }
 
         return new Manuscript(self::line($this->title), self::line($this->subtitle), self::line($this->author), $this->language, $elements, $this->remarks, $this->isOutline, $this->origin, $this->heard[-1] ?? []);
     }

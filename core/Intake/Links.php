@@ -10,7 +10,6 @@ use Embrel\Plan\Edit;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Mark;
 use Embrel\RichText\Node;
-use Embrel\RichText\Note;
 use Embrel\RichText\Text;
 
 /** Links within a document: to which topics they lead in the plan that is made of it. */
@@ -57,16 +56,8 @@ final class Links
         if ($this->came === [] && $this->named === []) {
             return $plan;
         }
-        $edit = new Edit($plan);
-        foreach ($plan->topics as $topic) {
-            $blocks = array_values($topic->note->blocks ?? []);
-            $led = array_map(fn(Node $block): Node => $this->led($block, $plan), $blocks);
-            if ($topic->note !== null && $led !== $blocks) {
-                $edit->put($topic->withNote(Note::of($led)));
-            }
-        }
 
-        return $edit->done();
+        return Edit::notes($plan, fn(array $blocks): array => array_map(fn(Node $block): Node => $this->led($block, $plan), $blocks));
     }
 
     private function led(Node $node, Plan $plan): Node

@@ -87,43 +87,28 @@ final class Typesetter
             return $flow;
         }
         $style->hasTitlePage && $this->document->hasLists() ? $flow->newPage() : null;
-        $this->listing($flow, $this->document->contentsTitle(), $this->headings(), $places);
-        $this->listing($flow, $this->document->figuresTitle(), $this->captions(), $places);
+        $headings = array_map(static fn(array $entry): array => [trim("{$entry['element']->number} {$entry['element']->title}"), $entry['element']->level, "_e{$entry['element']->topic}"], $this->document->contents);
+        $this->listing($flow, $this->document->contentsTitle(), $headings, $places);
+        $captions = array_map(static fn(array $entry, int $i): array => [$entry['text'], 1, '_f' . ($i + 1)], $this->document->figures, array_keys($this->document->figures));
+        $this->listing($flow, $this->document->figuresTitle(), $captions, $places);
         $flow->end();
 
         return $flow;
     }
 
-    /** @return \Generator<int, array{string, int, string}> text, level, place */
-    private function headings(): \Generator
-    {
-        foreach ($this->document->contents as ['element' => $element]) {
-            yield [trim("{$element->number} {$element->title}"), $element->level, "_e{$element->topic}"];
-        }
-    }
-
-    /** @return \Generator<int, array{string, int, string}> text, level, place */
-    private function captions(): \Generator
-    {
-        foreach ($this->document->figures as $i => $entry) {
-            yield [$entry['text'], 1, '_f' . ($i + 1)];
-        }
-    }
-
     /**
-     * @param \Generator<int, array{string, int, string}> $entries
-     * @param array<string, int>                          $places
+     * @param list<array{string, int, string}> $entries text, level, place
+     * @param array<string, int>               $places
      */
-    private function listing(Flow $flow, string $title, \Generator $entries, array $places): void
+    private function listing(Flow $flow, string $title, array $entries, array $places): void
     {
-        $isFirst = true;
+        if ($entries === []) {
+            return;
+        }
+        $style = $this->document->style;
+        $head = new Setting(Style::family($style->headingFont), $style->headingSizes[1], 1.08, true);
+        $flow->add(new Group($this->paragraphs->text($title, $head, $this->width), 22.0, 6.0, keepsNext: true));
         foreach ($entries as [$text, $level, $place]) {
-            if ($isFirst) {
-                $style = $this->document->style;
-                $head = new Setting(Style::family($style->headingFont), $style->headingSizes[1], 1.08, true);
-                $flow->add(new Group($this->paragraphs->text($title, $head, $this->width), 22.0, 6.0, keepsNext: true));
-                $isFirst = false;
-            }
             $flow->add(new Group($this->entry($text, $level, $place, $places[$place] ?? 0), 0.0, 2.0));
         }
     }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Embrel\Plan;
 
+use Embrel\RichText\Node;
+use Embrel\RichText\Note;
+
 /**
  * The one way in which a plan's tree changes: opened on a plan, changed in place, closed as the
  * next plan. So that a change of many topics costs one copy. It trusts its caller; the rules are
@@ -23,6 +26,23 @@ final class Edit
         $this->topics = $plan->topics;
         $this->parts = $plan->parts;
         $this->parents = $plan->parents;
+    }
+
+    /**
+     * A plan with the blocks of each note passed through a function; what that gives back as it was stays.
+     *
+     * @param \Closure(list<Node>, string): list<Node> $change gets the id of the topic too
+     */
+    public static function notes(Plan $plan, \Closure $change): Plan
+    {
+        $edit = new self($plan);
+        foreach ($plan->topics as $topic) {
+            $blocks = array_values($topic->note->blocks ?? []);
+            $now = $blocks === [] ? [] : $change($blocks, $topic->id);
+            $now === $blocks ? null : $edit->put($topic->withNote(Note::of($now)));
+        }
+
+        return $edit->done();
     }
 
     public function put(Topic $topic): self

@@ -6,13 +6,13 @@ namespace App\Console\Commands;
 
 use App\Models\Plan;
 use App\Store\Attachments;
+use App\Store\Devices;
 use App\Store\PlanStore;
 use App\Store\SignUps;
 use App\Store\Tasks;
 use App\Store\WaitingFiles;
 use App\Store\WorkFolder;
 use Illuminate\Console\Command;
-use Illuminate\Support\Facades\DB;
 
 /** Removes for good what is kept for a time only: deleted plans, files that wait, results, letters, sessions, and whatever nothing belongs to any more. */
 final class PurgeCommand extends Command
@@ -29,7 +29,7 @@ final class PurgeCommand extends Command
         WorkFolder::purge();
         SignUps::purge();
         Attachments::purge();
-        DB::table('sessions')->where('last_activity', '<', now()->subMinutes((int) config('session.lifetime'))->getTimestamp())->delete();
+        Devices::purge();
         $this->info($plans->count() . ' plans removed for good.');
 
         return self::SUCCESS;

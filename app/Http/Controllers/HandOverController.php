@@ -181,6 +181,8 @@ final class HandOverController
     {
         $user = $request->user() ?? abort(401);
 
-        return response()->json($tasks->start($user, 'hand-over', ['plan' => $plan->id, 'choices' => $request->validated()], 200 * DB::table('topics')->where('plan_id', $plan->id)->whereNull('removed_at')->count() + 10 * $plan->words));
+        $topics = DB::table('topics')->where('plan_id', $plan->id)->whereNull('removed_at')->count();
+
+        return response()->json($tasks->start($user, 'hand-over', ['plan' => $plan->id, 'choices' => $request->validated()], HandedOver::weight($topics, $plan->words)));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Plan;
+use App\Rules\Id;
 use App\Rules\ListOf;
 use App\Store\Change;
 use App\Store\PlanStore;
@@ -20,7 +21,6 @@ use Embrel\Citation\Source;
 use Embrel\Citation\SourceForm;
 use Embrel\Citation\Terms;
 use Embrel\Id\Ids;
-use Embrel\Id\Ulid;
 use Embrel\Operation\Operation;
 use Embrel\Plan\Plan as CorePlan;
 use Illuminate\Http\JsonResponse;
@@ -66,10 +66,9 @@ final class ResearchController
 
     private static function isFiling(mixed $one): bool
     {
-        $is = static fn(string $name): bool => \is_string($one[$name] ?? null) && Ulid::isValid($one[$name]);
         $as = \is_array($one) && \is_string($one['as'] ?? null) ? Filing::tryFrom($one['as']) : null;
 
-        return $as !== null && $is('topic') && ($is('into') || (!isset($one['into']) && $as !== Filing::Note)) && \is_array($one['source'] ?? []);
+        return $as !== null && Id::fits($one['topic'] ?? null) && (Id::fits($one['into'] ?? null) || (!isset($one['into']) && $as !== Filing::Note)) && \is_array($one['source'] ?? []);
     }
 
     public function store(Request $request, Plan $plan): JsonResponse

@@ -10,7 +10,6 @@ use App\Store\Intakes;
 use App\Store\PlanStore;
 use App\Store\Snapshots;
 use App\Store\WaitingFiles;
-use Embrel\Document\Heard;
 use Embrel\Id\Ids;
 use Embrel\Intake\Options;
 use Embrel\Intake\Result;
@@ -41,14 +40,18 @@ final class WayBackController
     {
         Gate::authorize('update', $plan);
         $read = $this->read($request, $plan, false);
-        $open = $this->comparison($plan, $read);
+        [$now, $then] = [$this->store->load($plan, true), $this->then($plan, $read)];
+        $open = self::comparison($read, $now, $then);
         $isRecorded = OpenChanges::areIn($read->heard);
-        $settled = $isRecorded ? $this->comparison($plan, $this->read($request, $plan, false, true)) : $open;
+        $settled = $isRecorded ? self::comparison($this->read($request, $plan, false, true), $now, $then) : $open;
+        $changes = array_map(static fn(Change $change): array => $change->toArray(), $settled->changes);
 
         return response()->json([
-            'changes' => [...array_map(static fn(Change $change): array => $change->toArray(), $settled->changes), ...($isRecorded ? (new OpenChanges($settled, $open, $read->heard))->toArray() : [])],
+            'changes' => $isRecorded ? [...$changes, ...(new OpenChanges($settled, $open, $read->heard))->toArray()] : $changes,
             'comments' => self::comments($read),
-            'sure' => round($settled->sureness(), 2), 'found' => \count($settled->matches->here), 'byMarks' => \count(array_filter($settled->matches->sure, static fn(float $sure): bool => $sure >= 1.0)),
+            'sure' => round($settled->sureness(), 2),
+            'found' => \count($settled->matches->here),
+            'byMarks' => \count(array_filter($settled->matches->sure, static fn(float $sure): bool => $sure >= 1.0)),
         ]);
     }
 
@@ -58,7 +61,7 @@ final class WayBackController
         $comments = [];
         foreach ($read->heard as $topic => $heard) {
             foreach ($heard as $one) {
-                if ($one->kind === Heard::COMMENT) {
+                if (!$one->isChange()) {
                     $comments[] = ['title' => $topic === CorePlan::ROOT ? 'The beginning' : ($read->plan->topic($topic)->title ?: 'Untitled'), 'who' => $one->who ?: 'somebody', 'text' => $one->text];
                 }
             }
@@ -72,16 +75,19 @@ final class WayBackController
         Gate::authorize('update', $plan);
         $user = $request->user() ?? abort(401);
         $keys = array_values(array_filter((array) $request->input('keys'), \is_string(...)));
-        $read = $this->read($request, $plan, true);
-        $settled = OpenChanges::areIn($read->heard) ? $this->read($request, $plan, true, true) : $read;
         $count = \count($keys);
+        $read = $this->read($request, $plan, true);
+        $then = $this->then($plan, $read);
         if ($count > 0) {
-            $operation = OpenChanges::accepted($this->comparison($plan, $settled), $keys, $this->ids, fn(CorePlan $now): Comparison => $this->comparison($plan, $read, $now));
+            $settled = OpenChanges::areIn($read->heard) ? $this->read($request, $plan, true, true) : $read;
+            $operation = OpenChanges::accepted(self::comparison($settled, $this->store->load($plan, true), $then), $keys, $this->ids, static fn(CorePlan $now): Comparison => self::comparison($read, $now, $then));
             $this->store->insist($plan, $user, $this->store->change($operation, says: $count === 1 ? 'took in a change from a draft' : "took in {$count} changes from a draft"));
         }
-        $comparison = $this->comparison($plan->refresh(), $read);
-        foreach ($read->heard as $there => $heard) {
-            DraftComments::keep($plan, $comparison->hereOf((string) $there) ?? CorePlan::ROOT, $heard);
+        if (self::comments($read) !== []) {
+            $comparison = self::comparison($read, $this->store->load($plan->refresh(), true), $then);
+            foreach ($read->heard as $there => $heard) {
+                DraftComments::keep($plan, $comparison->hereOf((string) $there) ?? CorePlan::ROOT, $heard);
+            }
         }
         $this->waiting->forget($user, $this->token($request));
 
@@ -109,11 +115,14 @@ final class WayBackController
         return $this->intakes->readWithPictures($plan, fopen($found['path'], 'r') ?: throw Unreadable::gone(), $format, $options, $keeps);
     }
 
-    /** With the plan as it was when the draft was made, where the draft is one of this plan. */
-    private function comparison(Plan $plan, Result $read, ?CorePlan $now = null): Comparison
+    /** The plan as it was when the draft was made, where the draft is one of this plan. */
+    private function then(Plan $plan, Result $read): ?CorePlan
     {
-        $then = $read->origin?->plan === $plan->id && $read->origin->revision <= $plan->revision ? $this->snapshots->at($plan, $read->origin->revision) : null;
+        return $read->origin?->plan === $plan->id && $read->origin->revision <= $plan->revision ? $this->snapshots->at($plan, $read->origin->revision) : null;
+    }
 
-        return Comparison::of($now ?? $this->store->load($plan, true), $read->plan, $read->came, $then, $read->typed, $then === null ? null : $read->origin);
+    private static function comparison(Result $read, CorePlan $now, ?CorePlan $then): Comparison
+    {
+        return Comparison::of($now, $read->plan, $read->came, $then, $read->typed, $then === null ? null : $read->origin);
     }
 }

@@ -16,7 +16,7 @@ final class WellFormed
 
     public function handle(Request $request, Closure $next): Response
     {
-        if ($request->server->getBoolean(self::TOO_LARGE) || BodySize::isTooLarge($request->server->all()) || ($request->isJson() && \strlen($request->getContent()) > BodySize::limit('application/json', ''))) {
+        if ($request->server->getBoolean(self::TOO_LARGE) || BodySize::isTooLarge($request->server) || ($request->isJson() && \strlen($request->getContent()) > BodySize::limit($request->server))) {
             abort(413, 'This is more than can be sent at once (2 MB). Nothing was changed. Take a long text in as a file instead.');
         }
         $form = $request->isJson() ? [] : $request->request->all();

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Plan;
+use App\Rules\Id;
 use App\Store\MapView;
 use App\Store\PlanRows;
 use App\Store\Sight;
-use Embrel\Id\Ulid;
 use Embrel\Layout\Map\Legible;
 use Embrel\Layout\Map\Look;
 use Illuminate\Foundation\Http\FormRequest;
@@ -48,7 +48,7 @@ final class MapRequest extends FormRequest
         if (!\is_array($asked)) {
             return null;
         }
-        $ids = static fn(mixed $given): array => array_values(array_filter(\is_array($given) ? $given : [], static fn(mixed $id): bool => \is_string($id) && Ulid::isValid($id)));
+        $ids = static fn(mixed $given): array => array_values(array_filter(\is_array($given) ? $given : [], Id::fits(...)));
         $known = array_filter(\is_array($asked['known'] ?? null) ? $asked['known'] : [], \is_string(...));
 
         $plan = $request->route('plan');

@@ -8,7 +8,6 @@ use Embrel\Draft\Figures;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
-use Embrel\RichText\Note;
 
 /** Captions of a draft that was handed over with its figures counted. */
 final class Captions
@@ -25,16 +24,7 @@ final class Captions
                 $block->type === 'picture' ? $captions[$block->string('caption') ?? ''] = true : null;
             }
         }
-        $edit = new Edit($file);
-        foreach ($file->topics as $topic) {
-            $blocks = array_values($topic->note->blocks ?? []);
-            $bare = array_map(static fn(Node $block): Node => self::bare($block, $captions), $blocks);
-            if ($topic->note !== null && $bare !== $blocks) {
-                $edit->put($topic->withNote(Note::of($bare)));
-            }
-        }
-
-        return $edit->done();
+        return Edit::notes($file, static fn(array $blocks): array => array_map(static fn(Node $block): Node => self::bare($block, $captions), $blocks));
     }
 
     /**

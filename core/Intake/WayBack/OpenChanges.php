@@ -27,7 +27,7 @@ final readonly class OpenChanges
     /** @param array<string, list<Heard>> $heard */
     public static function areIn(array $heard): bool
     {
-        return array_filter(array_merge(...array_values($heard)), static fn(Heard $one): bool => $one->kind !== Heard::COMMENT) !== [];
+        return array_filter(array_merge(...array_values($heard)), static fn(Heard $one): bool => $one->isChange()) !== [];
     }
 
     /** @return list<array<string, mixed>> as Change::toArray() has it, with who recorded it under `by` */
@@ -48,7 +48,7 @@ final readonly class OpenChanges
     private function by(Change $change): string
     {
         $there = $change->kind === Change::ADDED ? $change->topic : array_search($change->topic, $this->open->matches->here, true);
-        $own = array_filter($this->heard[$there] ?? [], static fn(Heard $one): bool => $one->kind !== Heard::COMMENT);
+        $own = array_filter($this->heard[$there] ?? [], static fn(Heard $one): bool => $one->isChange());
         $names = array_unique(array_map(static fn(Heard $one): string => $one->who, $own === [] ? array_merge(...array_values($this->heard)) : $own));
 
         return implode(', ', array_filter($names, static fn(string $name): bool => $name !== '')) ?: 'somebody';

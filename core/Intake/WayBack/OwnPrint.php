@@ -9,7 +9,6 @@ use Embrel\Plan\Edit;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
-use Embrel\RichText\Note;
 
 /**
  * What a draft prints of itself and a file without hidden marks brings back as text: the entries of the
@@ -31,18 +30,13 @@ final class OwnPrint
     public static function without(Plan $file, Plan $was, Printed $printed, array $here): Plan
     {
         $own = new self($was, $printed);
-        $edit = new Edit($file);
         $found = array_flip($here);
-        foreach ($file->topics as $id => $topic) {
-            if ($topic->note === null || $topic->note->isEmpty()) {
-                continue;
-            }
-            $lines = isset($here[$id]) ? $own->below($here[$id], $found) : [];
-            $blocks = $own->left(array_values($topic->note->blocks), $lines);
-            $blocks === array_values($topic->note->blocks) ? null : $edit->put($topic->withNote(Note::of($blocks)));
-        }
 
-        return $edit->done();
+        return Edit::notes($file, static function (array $blocks, string $id) use ($own, $here, $found): array {
+            $lines = isset($here[$id]) ? $own->below($here[$id], $found) : [];
+
+            return $own->left($blocks, $lines);
+        });
     }
 
     /**

@@ -6,10 +6,10 @@ namespace Embrel\Intake\WayBack;
 
 use Embrel\Document\Anchor;
 use Embrel\Draft\Printed;
+use Embrel\Numbering\Written;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
-use Embrel\RichText\Note;
 
 /**
  * What was printed for citations and for references to topics is made these again, wherever it stands
@@ -17,8 +17,6 @@ use Embrel\RichText\Note;
  */
 final class Restored
 {
-    private const NUMBER = '/\A(?:\p{L}{4,10}\s)?[\p{L}\p{N}]{1,6}(?:\.[\p{L}\p{N}]{1,4})*[.)]?\s+\z/u';
-
     /** @var array<string, Node> what is printed for a citation → the citation */
     private array $citations = [];
     /** As a regular expression; empty: there are no citations. */
@@ -50,18 +48,16 @@ final class Restored
     public static function of(Plan $file, Plan $was, Plan $now, Printed $printed, array $here, array $topics): Plan
     {
         $restored = new self($was, $now, $printed, $topics);
-        $edit = new Edit($file);
-        foreach ($file->topics as $id => $topic) {
-            if ($topic->note !== null && !$topic->note->isEmpty()) {
-                $note = $restored->note($topic->note, $here[$id] ?? null);
-                $note === $topic->note ? null : $edit->put($topic->withNote($note));
-            }
-        }
 
-        return $edit->done();
+        return Edit::notes($file, static fn(array $blocks, string $id): array => $restored->note($blocks, $here[$id] ?? null));
     }
 
-    private function note(Note $note, ?string $here): Note
+    /**
+     * @param list<Node> $blocks
+     *
+     * @return list<Node>
+     */
+    private function note(array $blocks, ?string $here): array
     {
         $this->own = $this->references = [];
         if ($here !== null && $this->was->has($here)) {
@@ -73,9 +69,8 @@ final class Restored
                 $this->references[$topic] ??= $this->was->has($topic) ? $this->printed->says($topic) : '';
             }
         }
-        $blocks = array_map($this->node(...), array_values($note->blocks));
 
-        return $blocks === array_values($note->blocks) ? $note : Note::of($blocks);
+        return array_map($this->node(...), $blocks);
     }
 
     private function node(Node $node): Node
@@ -153,7 +148,7 @@ final class Restored
         foreach ([$this->was, $this->now] as $plan) {
             $title = $plan->has($topic) ? $plan->topic($topic)->title : '';
             $before = $title !== '' && str_ends_with($says, $title) ? substr($says, 0, -\strlen($title)) : null;
-            if ($before === '' || ($before !== null && preg_match(self::NUMBER, $before) === 1)) {
+            if ($before === '' || ($before !== null && Written::isNumber($before))) {
                 return true;
             }
         }

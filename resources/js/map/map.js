@@ -1,4 +1,5 @@
 import { send } from '../http.js';
+import { store } from '../stored.js';
 import { actionFor } from '../plan/keys.js';
 import { ROOT, TRAY } from '../plan/tree.js';
 import { Camera } from './camera.js';
@@ -178,11 +179,7 @@ export class MapView {
     /** From now on it is folded as the person wants it. */
     foldedByHand() {
         this.folds = null;
-        try {
-            localStorage.setItem(this.decided, '1');
-        } catch {
-            // The storage is full: it will be folded by itself once more.
-        }
+        store(this.decided, '1');
     }
 
     /** The picture is not that of the plan any more: asks for it now, or when the map is looked at. */

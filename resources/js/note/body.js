@@ -69,7 +69,7 @@ export class NoteBody {
     async asked() {
         const { ticket, topic } = this;
         await this.page.queue.flush();
-        await this.page.turn?.catch(() => {});
+        await this.page.turn.catch(() => {});
         return ticket === this.ticket ? send('GET', `${this.page.address}/topics/${topic}/note`).catch(() => null) : null;
     }
 

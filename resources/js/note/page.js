@@ -1,3 +1,4 @@
+import { store } from '../stored.js';
 import { Editor } from '@tiptap/core';
 import { TextSelection } from '@tiptap/pm/state';
 import { counted } from '../counted.js';
@@ -49,7 +50,7 @@ export class NotePage {
     /** A choice of the person's own, kept in this browser: size of text for reading, typographic signs. */
     setOption(name, value) {
         this.options[name] = value;
-        localStorage.setItem('embrel.writing', JSON.stringify(this.options));
+        store('embrel.writing', JSON.stringify(this.options));
         document.documentElement.style.setProperty('--note-size', String(1 + 0.12 * (this.options.size ?? 0)));
     }
 

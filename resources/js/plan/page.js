@@ -32,6 +32,9 @@ export class Page {
         this.address = `/plans/${data.plan}`;
         this.tree = new Tree(data);
         this.steps = new Map();
+        /** Steps that are being taken back or brought back, one after the other. */
+        this.turns = 0;
+        this.turn = Promise.resolve();
         this.saved = document.getElementById('saved');
         this.live = document.getElementById('live');
         this.queue = new Queue({
@@ -271,9 +274,9 @@ export class Page {
 
     /** Undo pressed three times quickly is three undos, one after the other. */
     inTurn(act) {
-        this.turns = (this.turns ?? 0) + 1;
+        this.turns++;
         this.showState();
-        this.turn = (this.turn ?? Promise.resolve()).then(act, act).finally(() => {
+        this.turn = this.turn.then(act, act).finally(() => {
             this.turns--;
             this.showState();
         });

@@ -1,4 +1,5 @@
 import { send } from '../http.js';
+import { store } from '../stored.js';
 
 const AFTER = 400;
 const AGAIN_AFTER = 5000;
@@ -23,11 +24,7 @@ export class Personal {
     keep(value) {
         this.value = value;
         this.unsent = JSON.stringify(value);
-        try {
-            localStorage.setItem(this.key, this.unsent);
-        } catch {
-            // The storage is full: it is kept by this page alone until it is sent.
-        }
+        store(this.key, this.unsent);
         this.wait(AFTER);
     }
 

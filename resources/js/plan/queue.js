@@ -1,4 +1,5 @@
 import { newId } from '../ids.js';
+import { store } from '../stored.js';
 import { Refusal, send } from '../http.js';
 
 const RETRY_AFTER = 3000;
@@ -110,11 +111,7 @@ export class Queue {
     }
 
     write(change) {
-        try {
-            localStorage.setItem(`${this.prefix}${this.tab}.${change.id}`, JSON.stringify(change));
-        } catch {
-            // The storage is full: the change is kept by this tab alone until it is sent.
-        }
+        store(`${this.prefix}${this.tab}.${change.id}`, JSON.stringify(change));
     }
 
     forget(id, tab = this.tab) {

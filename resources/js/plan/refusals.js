@@ -1,3 +1,4 @@
+import { store } from '../stored.js';
 import { newId } from '../ids.js';
 import { element } from './element.js';
 import { ROOT, TRAY } from './tree.js';
@@ -38,11 +39,7 @@ export class Refusals {
     }
 
     draw() {
-        try {
-            localStorage.setItem(this.key, JSON.stringify(this.kept));
-        } catch {
-            // The storage is full: they are kept by this tab alone until they are settled.
-        }
+        store(this.key, JSON.stringify(this.kept));
         this.open.hidden = this.kept.length === 0;
         this.open.textContent = this.kept.length === 1 ? '1 change not made' : `${this.kept.length} changes not made`;
         this.list.replaceChildren(...this.kept.map((one, i) => element('li', {},
