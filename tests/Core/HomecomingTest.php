@@ -57,9 +57,7 @@ final class HomecomingTest extends TestCase
             file_put_contents("{$folder}/{$seed}.{$from}", self::written(Writing::from($from), $plans[$seed], $isMarked));
             $jobs[] = ['in' => "{$folder}/{$seed}.{$from}", 'out' => "{$folder}/{$seed}-back.{$to}", 'seed' => $seed, 'edits' => 1 + $seed % 4, 'kinds' => getenv('EMBREL_DRAFTS_KIND') ? explode(',', (string) getenv('EMBREL_DRAFTS_KIND')) : self::KINDS];
         }
-        file_put_contents("{$folder}/jobs.json", json_encode($jobs, JSON_THROW_ON_ERROR));
-        exec('/usr/bin/python3 ' . escapeshellarg(__DIR__ . '/edit-drafts.py') . " < {$folder}/jobs.json 2>&1", $said, $code);
-        self::assertSame(0, $code, implode("\n", $said));
+        $said = self::edited($folder, $jobs);
         $wrong = [];
         foreach (array_keys($plans) as $i => $seed) {
             $edits = json_decode($said[$i] ?? '', true);
@@ -93,9 +91,7 @@ final class HomecomingTest extends TestCase
             file_put_contents("{$folder}/{$seed}.{$kind}", self::written(Writing::from($kind), $plans[$seed], true));
             $jobs[] = ['in' => "{$folder}/{$seed}.{$kind}", 'out' => "{$folder}/{$seed}-back.{$kind}", 'seed' => $seed, 'edits' => 1 + $seed % 3, 'kinds' => $kinds, 'record' => true];
         }
-        file_put_contents("{$folder}/jobs.json", json_encode($jobs, JSON_THROW_ON_ERROR));
-        exec('/usr/bin/python3 ' . escapeshellarg(__DIR__ . '/edit-drafts.py') . " < {$folder}/jobs.json 2>&1", $said, $code);
-        self::assertSame(0, $code, implode("\n", $said));
+        $said = self::edited($folder, $jobs);
         $wrong = [];
         foreach (array_keys($plans) as $i => $seed) {
             $what = "draft {$seed}: " . ($said[$i] ?? '');
@@ -130,9 +126,7 @@ final class HomecomingTest extends TestCase
             file_put_contents("{$folder}/{$seed}.{$from}", self::written(Writing::from($from), $plans[$seed], false));
             $jobs[] = ['in' => "{$folder}/{$seed}.{$from}", 'out' => "{$folder}/{$seed}-back.{$to}", 'seed' => $seed, 'edits' => 0, 'kinds' => []];
         }
-        file_put_contents("{$folder}/jobs.json", json_encode($jobs, JSON_THROW_ON_ERROR));
-        exec('/usr/bin/python3 ' . escapeshellarg(__DIR__ . '/edit-drafts.py') . " < {$folder}/jobs.json 2>&1", $said, $code);
-        self::assertSame(0, $code, implode("\n", $said));
+        self::edited($folder, $jobs);
         foreach ($plans as $seed => $plan) {
             $parts = Package::parts((string) file_get_contents("{$folder}/{$seed}-back.{$to}"));
             foreach (['word/document.xml', 'content.xml'] as $part) {
@@ -170,6 +164,22 @@ final class HomecomingTest extends TestCase
         }
 
         return $wrong;
+    }
+
+    /**
+     * Lets the word processor do what is asked.
+     *
+     * @param list<array<string, mixed>> $jobs see edit-drafts.py
+     *
+     * @return list<string> what it did in each, as JSON
+     */
+    private static function edited(string $folder, array $jobs): array
+    {
+        file_put_contents("{$folder}/jobs.json", json_encode($jobs, JSON_THROW_ON_ERROR));
+        exec('/usr/bin/python3 ' . escapeshellarg(__DIR__ . '/edit-drafts.py') . " < {$folder}/jobs.json 2>&1", $said, $code);
+        self::assertSame(0, $code, implode("\n", $said));
+
+        return $said;
     }
 
     private static function compared(Plan $plan, Result $read, Plan $then): Comparison

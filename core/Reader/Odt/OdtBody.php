@@ -10,7 +10,6 @@ use Embrel\Archive\Shelf;
 use Embrel\Archive\Xml;
 use Embrel\Document\Anchor;
 use Embrel\Document\Column;
-use Embrel\Document\Heard;
 use Embrel\Document\Reading;
 use Embrel\Limits;
 use Embrel\Reader\PicturePlace;
@@ -39,13 +38,12 @@ final class OdtBody
     /** @var list<Node> blocks out of text boxes of the paragraph at hand */
     private array $boxed = [];
 
-    /** @var array<string, array{kind: string, who: string, text: string}> changes that were recorded, by their id */
-    private array $recorded = [];
-    /** @var array{who: string, text: string}|null the insertion at hand */
-    private ?array $comes = null;
-    private bool $isEmptied = false;
+    private readonly RecordedChanges $recorded;
 
-    public function __construct(private readonly Xml $xml, private readonly Reading $reading, private readonly OdtStyles $styles, private readonly Package $package, private readonly Shelf $shelf, private readonly bool $refusesRecorded = false) {}
+    public function __construct(private readonly Xml $xml, private readonly Reading $reading, private readonly OdtStyles $styles, private readonly Package $package, private readonly Shelf $shelf, bool $refusesRecorded = false)
+    {
+        $this->recorded = new RecordedChanges($xml, $reading, $refusesRecorded);
+    }
 
     /** @param Column|null $into null: where headings are headings */
     public function blocks(?Column $into): void
@@ -63,8 +61,8 @@ final class OdtBody
             'table' => $this->table($into),
             'section', 'index-body' => $this->blocks($into),
             'bibliography' => $this->bibliography($into),
-            'tracked-changes' => $this->changes(),
-            'change-start', 'change-end' => $this->change($name, null),
+            'tracked-changes' => $this->recorded->read(),
+            'change-start', 'change-end' => $this->recorded->at($name),
             'frame' => $this->floating($into),
             default => \in_array($name, self::LEFT_OUT, true) ? $this->reading->contents() : null,
         };
@@ -74,28 +72,6 @@ final class OdtBody
     {
         foreach ($this->xml->children() as $name) {
             $name === 'index-body' ? $this->blocks($into) : null;
-        }
-    }
-
-    private function changes(): void
-    {
-        foreach ($this->xml->children() as $_) {
-            $id = (string) $this->xml->get('text:id');
-            foreach ($this->xml->children() as $kind) {
-                $kind === 'deletion' && !$this->refusesRecorded ? $this->reading->remark('Text that was deleted with changes tracked was left out.') : null;
-                $who = '';
-                $lines = [];
-                foreach ($this->xml->children() as $part) {
-                    if ($part === 'change-info') {
-                        foreach ($this->xml->children() as $field) {
-                            $who = $field === 'creator' ? $this->xml->text() : $who;
-                        }
-                    } else {
-                        $lines[] = $this->xml->text();
-                    }
-                }
-                $this->recorded[$id] = ['kind' => $kind, 'who' => $who, 'text' => implode("\n", $lines)];
-            }
         }
     }
 
@@ -130,7 +106,7 @@ final class OdtBody
     {
         $this->reading->count();
         $this->anchor = null;
-        $this->startsBlock = $this->goesOn = $this->isEmptied = false;
+        $this->startsBlock = $this->goesOn = $this->recorded->hasEmptied = false;
         $this->endsInSpace = true;
         $flow = new Flow();
         $this->inlines($flow, $style === '' || $this->styles->role($style) !== '' ? [] : $this->styles->runOf('paragraph', $style), null);
@@ -142,7 +118,7 @@ final class OdtBody
     {
         $role = $this->styles->role($style);
         $column = $into ?? $this->reading->column;
-        if ($this->isEmptied && $flow->isEmpty()) {
+        if ($this->recorded->hasEmptied && $flow->isEmpty()) {
             // All that stood in it came or went by a change that was recorded.
             return;
         }
@@ -323,11 +299,7 @@ final class OdtBody
     {
         $text = (string) preg_replace('/[ \t\n\r]+/', ' ', $text);
         $text = $this->endsInSpace ? ltrim($text, ' ') : $text;
-        if ($this->comes !== null) {
-            $this->comes['text'] .= $text;
-            $this->isEmptied = $this->refusesRecorded;
-        }
-        if ($this->comes !== null && $this->refusesRecorded) {
+        if (!$this->recorded->keeps($text)) {
             return;
         }
         if ($text === '' || $isHidden) {
@@ -377,12 +349,14 @@ final class OdtBody
                 break;
             case 'annotation':
                 $this->reading->remark('A comment was left out.');
-                $this->comment();
+                $this->recorded->comment();
                 break;
             case 'change':
             case 'change-start':
             case 'change-end':
-                $this->change($name, $flow);
+                $text = $this->recorded->at($name);
+                $text === '' ? null : $flow->text($text, []);
+                $this->endsInSpace = $text === '' ? $this->endsInSpace : str_ends_with($text, ' ');
                 break;
             default:
                 $this->other($name, $flow, $run, $link);
@@ -403,39 +377,6 @@ final class OdtBody
         }
         if (!\in_array($name, ['page-number', 'page-count', 'ruby-text', 'script', 'soft-page-break', 'annotation-end'], true)) {
             $this->inlines($flow, $run, $link);
-        }
-    }
-
-    private function comment(): void
-    {
-        $who = '';
-        $lines = [];
-        foreach ($this->xml->children() as $name) {
-            match ($name) {
-                'creator' => $who = $this->xml->text(),
-                'p' => $lines[] = $this->xml->text(),
-                default => null,
-            };
-        }
-        $this->reading->hears(Heard::COMMENT, $who, implode(' ', $lines));
-    }
-
-    /** Where something was deleted, or an insertion begins or ends: it counts as accepted, or as never made. */
-    private function change(string $name, ?Flow $flow): void
-    {
-        $change = $this->recorded[(string) $this->xml->get('text:change-id')] ?? null;
-        if ($name === 'change' && $change !== null && $change['kind'] === 'deletion') {
-            $this->reading->hears(Heard::DELETED, $change['who'], $change['text']);
-            $this->isEmptied = $this->isEmptied || !$this->refusesRecorded;
-            if ($this->refusesRecorded && $flow !== null && $change['text'] !== '') {
-                $flow->text($change['text'], []);
-                $this->endsInSpace = str_ends_with($change['text'], ' ');
-            }
-        } elseif ($name === 'change-start' && ($change['kind'] ?? '') === 'insertion') {
-            $this->comes = ['who' => $change['who'] ?? '', 'text' => ''];
-        } elseif ($name === 'change-end' && $this->comes !== null) {
-            $this->reading->hears(Heard::INSERTED, $this->comes['who'], $this->comes['text']);
-            $this->comes = null;
         }
     }
 
