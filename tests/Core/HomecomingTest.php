@@ -13,6 +13,7 @@ use Embrel\Intake\WayBack\Acceptance;
 use Embrel\Intake\WayBack\Change;
 use Embrel\Intake\WayBack\Comparison;
 use Embrel\Intake\WayBack\OpenChanges;
+use Embrel\Limits;
 use Embrel\Plan\Plan;
 use Embrel\Reader\Format as Reading;
 use Embrel\Writer\Format as Writing;
@@ -136,6 +137,22 @@ final class HomecomingTest extends TestCase
             self::assertSame([], array_map(static fn(Change $change): array => $change->toArray(), Comparison::of($plan, $read->plan, $read->came)->changes), "{$from} to {$to}, draft {$seed}");
         }
         exec('rm -rf ' . escapeshellarg($folder));
+    }
+
+    #[DataProvider('ownKinds')]
+    public function testTheLargestDraftOfOursIsReadAgain(string $kind): void
+    {
+        $plan = Build::plan(implode("\n", array_map(static fn(int $i): string => ($i % 50 === 0 ? '' : '  ') . "Topic {$i}", range(0, Limits::TOPICS - 1))), new CountedIds('01'));
+        $read = self::read(Reading::from($kind), self::written(Writing::from($kind), $plan, true));
+        self::assertCount(Limits::TOPICS, $read->came);
+        self::assertSame([], self::compared($plan, $read, $plan)->changes);
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function ownKinds(): iterable
+    {
+        yield 'docx' => ['docx'];
+        yield 'odt' => ['odt'];
     }
 
     /**

@@ -15,6 +15,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Notification;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -194,6 +195,15 @@ final class DoorsTest extends TestCase
         Attachments::keep($this->row->id, $id, $this->id('A'), 'Zählung 1923.txt', 'some words');
         $answer = $this->get("/plans/{$this->row->id}/attachments/{$id}")->assertOk();
         self::assertStringContainsString("filename*=utf-8''Z%C3%A4hlung%201923.txt", (string) $answer->headers->get('Content-Disposition'));
+    }
+
+    public function testNoFolderOfTheMachineIsServed(): void
+    {
+        Attachments::keep($this->row->id, $id = self::newId(), $this->id('A'), 'a.txt', 'some words');
+        foreach (["storage/attachments/{$this->row->id}/{$id}", 'storage/app/private/x', 'storage/x'] as $address) {
+            self::assertContains($this->get($address)->getStatusCode(), [404, 405], $address);
+        }
+        self::assertSame([], array_filter(Route::getRoutes()->getRoutes(), static fn(\Illuminate\Routing\Route $route): bool => str_starts_with($route->uri(), 'storage')));
     }
 
     public function testNothingOfADeletedAccountIsLeft(): void

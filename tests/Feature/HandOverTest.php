@@ -95,6 +95,18 @@ final class HandOverTest extends TestCase
         $this->actingAs($this->other())->getJson("/templates/{$id}")->assertNotFound();
     }
 
+    public function testATemplateThatIsTooMuchIsRefusedWithAReason(): void
+    {
+        $send = fn(UploadedFile $file): string => (string) $this->post('/templates', ['file' => $file], ['Accept' => 'application/json'])->assertUnprocessable()->json('message');
+        $path = tempnam(sys_get_temp_dir(), 'template') ?: self::fail('No file.');
+        self::assertStringContainsString('20 MB at most', $send(new UploadedFile($path, 'large.docx', null, UPLOAD_ERR_INI_SIZE, true)), 'PHP itself cut it off.');
+        self::assertStringContainsString('20 MB at most', $send(UploadedFile::fake()->create('large.docx', 65 * 1024)));
+        $styles = implode('', array_map(static fn(int $i): string => "<w:style w:type=\"paragraph\" w:styleId=\"s{$i}\"><w:name w:val=\"Style {$i}\"/></w:style>", range(1, 100_000)));
+        self::assertStringContainsString('100,001 styles', $send(UploadedFile::fake()->createWithContent('many.docx', Package::docx('', $styles))));
+        self::assertSame(0, DB::table('templates')->count());
+        unlink($path);
+    }
+
     public function testAnOtherPersonReachesNothingOfAPlan(): void
     {
         $file = Package::docx('<w:p/>');

@@ -7,7 +7,6 @@ namespace Tests\Feature;
 use App\Jobs\RunTask;
 use App\Models\User;
 use App\Store\Everything;
-use App\Store\PictureIntake;
 use App\Store\PlanPictures;
 use App\Store\Tasks;
 use App\Store\WaitingFiles;
@@ -155,14 +154,20 @@ final class TasksTest extends TestCase
         ob_start();
         $width > 1 ? imagejpeg($image, null, 30) : imagepng($image);
         $bytes = (string) ob_get_clean();
+        $answer = $this->post("/plans/{$this->row->id}/pictures", ['picture' => UploadedFile::fake()->createWithContent('x', $bytes)], ['Accept' => 'application/json']);
         if ($what === 'refused') {
-            $this->expectException(\DomainException::class);
+            $answer->assertUnprocessable()->assertJsonStructure(['message']);
+            self::assertSame(0, DB::table('pictures')->count());
+
+            return;
         }
-        $taken = PictureIntake::of($bytes);
-        self::assertLessThanOrEqual(Limits::PICTURE, \strlen($taken->bytes));
-        $pictures = new PlanPictures($this->row->id);
-        $pictures->keep($taken);
-        self::assertSame($taken->picture()->id, hash('sha256', (string) $pictures->bytes($taken->picture()->id)));
+        $answer->assertOk();
+        $kept = DB::table('pictures')->sole();
+        self::assertLessThanOrEqual(Limits::PICTURE, \strlen($kept->bytes));
+        self::assertSame($kept->id, hash('sha256', $kept->bytes));
+        $shown = $this->get("/plans/{$this->row->id}/pictures/{$kept->id}")->assertOk();
+        self::assertSame($kept->id, hash('sha256', (string) $shown->baseResponse->getContent()));
+        self::assertNotFalse(imagecreatefromstring($kept->bytes));
     }
 
     public function testAPictureLargerThanAnyColumnWasIsKeptToItsEnd(): void

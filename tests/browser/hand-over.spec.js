@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
-import { readFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { findings, test, Writer } from './writer.js';
 
 const part = (file, name) => execFileSync('unzip', ['-p', file, name], { encoding: 'utf8' });
@@ -101,9 +101,13 @@ test('a template of one’s own is used, and which of its styles is for what can
     await expect(page.getByRole('link', { name: 'Download the draft' })).toHaveAttribute('href', /template=\w{26}/);
     const draft = part(await downloaded(page, info), 'word/document.xml');
     expect(draft).toMatch(/<w:pStyle w:val="Code"\/>(?:(?!<\/w:p>).)*quoted here/);
-    writer.expectRefused(/^422 POST .*templates$/);
+    writer.expectRefused(/^4(13|22) POST .*templates$/);
     await page.locator('input[accept*=".dotx"]').setInputFiles({ name: 'broken.docx', mimeType: 'application/octet-stream', buffer: Buffer.from('nothing') });
     await expect(page.getByRole('alert').filter({ hasText: 'This template cannot be used' })).toBeVisible();
+    const large = info.outputPath('large.docx');
+    writeFileSync(large, Buffer.alloc(65 * 1024 * 1024));
+    await page.locator('input[accept*=".dotx"]').setInputFiles(large);
+    await expect(page.getByRole('alert').filter({ hasText: /MB/ })).toBeVisible();
     expect(writer.problems).toEqual([]);
 });
 
@@ -161,19 +165,31 @@ test('a title of a thousand letters breaks no page and no file', async ({ page }
     expect(writer.problems).toEqual([]);
 });
 
-test('a draft that was changed elsewhere comes home', async ({ page }, info) => {
-    const writer = await atHandOver(page);
-    const file = await downloaded(page, info);
+/** The draft as another program leaves it: what its parts say is replaced, once each, and parts are added. */
+function changedElsewhere(info, file, replaced, added = {}) {
     const changed = info.outputPath('changed.docx');
     execFileSync('python3', ['-c', `
-import sys, zipfile
+import json, sys, zipfile
 old, new = zipfile.ZipFile(sys.argv[1]), zipfile.ZipFile(sys.argv[2], 'w')
+replaced, added = json.loads(sys.argv[3]), json.loads(sys.argv[4])
 for name in old.namelist():
     data = old.read(name)
-    if name == 'word/document.xml':
-        data = data.decode().replace('>Wall</w:t></w:r><w:bookmarkEnd', '>The sea wall</w:t></w:r><w:bookmarkEnd').replace('quoted here', 'quoted there', 1).encode()
+    for was, now in replaced.get(name, []):
+        assert was.encode() in data, was
+        data = data.replace(was.encode(), now.encode(), 1)
     new.writestr(name, data)
-new.close()`, file, changed]);
+for name, data in added.items():
+    new.writestr(name, data)
+new.close()`, file, changed, JSON.stringify(replaced), JSON.stringify(added)]);
+    return changed;
+}
+
+/** A heading in the document, between the marks around it. */
+const heading = (title) => `>${title}</w:t></w:r><w:bookmarkEnd`;
+
+test('a draft that was changed elsewhere comes home', async ({ page }, info) => {
+    const writer = await atHandOver(page);
+    const changed = changedElsewhere(info, await downloaded(page, info), { 'word/document.xml': [[heading('Wall'), heading('The sea wall')], ['quoted here', 'quoted there']] });
     await page.getByRole('link', { name: 'take its changes in' }).click();
     await page.getByLabel('File', { exact: true }).setInputFiles(changed);
     const differences = page.getByRole('list', { name: 'Differences' }).getByRole('listitem');
@@ -186,6 +202,52 @@ new.close()`, file, changed]);
     await page.waitForURL(/plans\/\w+$/);
     await writer.expectOutline(['1 Tide', '  1.1 Tide in detail', '2 The sea wall', '  2.1 Wall in detail', '3 Shore', '  3.1 Shore in detail', '4 Empty'].join('\n'));
     expect(writer.problems).toEqual([]);
+});
+
+test('what both changed is shown with what it was, and is ticked for nobody', async ({ page }, info) => {
+    const writer = await atHandOver(page);
+    const plan = page.url().replace(/\/hand-over.*/, '');
+    const changed = changedElsewhere(info, await downloaded(page, info), { 'word/document.xml': [[heading('Wall'), heading('The sea wall')], [heading('Shore'), heading('The sea shore')]] });
+    await page.goto(plan);
+    await writer.mark('2 Wall');
+    await writer.type('[F2]', '[Control+a]', 'The dyke', '[Enter]', '[Escape]');
+    await writer.saved();
+    await page.goto(`${plan}/way-back`);
+    await page.getByLabel('File', { exact: true }).setInputFiles(changed);
+    const differences = page.getByRole('list', { name: 'Differences' }).getByRole('listitem');
+    await expect(differences).toHaveCount(2);
+    const both = differences.filter({ hasText: 'changed in the plan too, since the draft was made' });
+    for (const said of [/In the plan\s+The dyke/, /In the draft\s+The sea wall/, /When it was handed over\s+Wall/]) {
+        await expect(both).toContainText(said);
+    }
+    await expect(both.getByRole('checkbox')).not.toBeChecked();
+    await expect(differences.filter({ hasText: 'The sea shore' }).getByRole('checkbox')).toBeChecked();
+    expect(await findings(page)).toEqual([]);
+    await page.getByRole('button', { name: 'Take in 1 of 2' }).click();
+    await page.waitForURL(/plans\/\w+$/);
+    await writer.expectOutline(['1 Tide', '  1.1 Tide in detail', '2 The dyke', '  2.1 Wall in detail', '3 The sea shore', '  3.1 Shore in detail', '4 Empty'].join('\n'));
+});
+
+test('changes that were recorded and comments are shown with who made them; a change is taken in when it is chosen', async ({ page }, info) => {
+    const writer = await atHandOver(page);
+    const plan = page.url().replace(/\/hand-over.*/, '');
+    const recorded = '>Wall</w:t></w:r><w:ins w:id="901" w:author="Ada"><w:r><w:t xml:space="preserve"> of the sea</w:t></w:r></w:ins><w:r><w:commentReference w:id="7"/></w:r><w:bookmarkEnd';
+    const comments = '<w:comments xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"><w:comment w:id="7" w:author="Cy"><w:p><w:r><w:t>Which wall?</w:t></w:r></w:p></w:comment></w:comments>';
+    const relation = '<Relationship Id="rc" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/comments" Target="comments.xml"/></Relationships>';
+    const changed = changedElsewhere(info, await downloaded(page, info), { 'word/document.xml': [[heading('Wall'), recorded]], 'word/_rels/document.xml.rels': [['</Relationships>', relation]] }, { 'word/comments.xml': comments });
+    await page.goto(`${plan}/way-back`);
+    await page.getByLabel('File', { exact: true }).setInputFiles(changed);
+    const difference = page.getByRole('list', { name: 'Differences' }).getByRole('listitem');
+    await expect(difference).toHaveCount(1);
+    await expect(difference).toContainText('recorded by Ada, still open');
+    await expect(difference.getByRole('checkbox')).not.toBeChecked();
+    await expect(page.getByRole('region', { name: 'Comments' })).toContainText('Cy Wall');
+    await expect(page.getByRole('region', { name: 'Comments' })).toContainText('Which wall?');
+    await expect(page.getByRole('button', { name: 'Keep the comments' })).toBeEnabled();
+    await difference.getByRole('checkbox').check();
+    await page.getByRole('button', { name: 'Take in 1 of 1' }).click();
+    await page.waitForURL(/plans\/\w+$/);
+    await writer.expectOutline(['1 Tide', '  1.1 Tide in detail', '2 Wall of the sea', '  2.1 Wall in detail', '3 Shore', '  3.1 Shore in detail', '4 Empty'].join('\n'));
 });
 
 test('hand over works on a phone, in the dark, and with nothing in the plan', async ({ browser }) => {
