@@ -37,7 +37,15 @@ if (($argv[1] ?? '') === 'one') {
         app(PlanStore::class)->load(PlanRow::query()->findOrFail($plan));
         $status = 200;
     } else {
-        $request = Request::create(config('app.url') . $uri, $method, [], [], [], ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/json'], $body === '' ? null : $body);
+        $request = Request::create(
+            config('app.url') . $uri,
+            $method,
+            [],
+            [],
+            [],
+            ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/json'],
+            $body === '' ? null : $body,
+        );
         ob_start(static fn(): string => '', 4096);
         $response = $kernel->handle($request);
         $response->sendContent();
@@ -55,12 +63,18 @@ $tree = app(PlanStore::class)->load(PlanRow::query()->findOrFail($plan));
 $head = $tree->parts(Embrel\Plan\Plan::ROOT)[0];
 $batch = static fn(array ...$operations): string => (string) json_encode(['base' => 1, 'operations' => array_map(static fn(array $one): array => ['id' => $ids->next(), 'step' => $ids->next()] + $one, $operations)]);
 $requests = [
-    'the page' => ['GET', "/plans/{$plan}"], 'one changed title' => ['POST', "/plans/{$plan}/operations", $batch(['type' => 'retitle', 'topic' => $topic, 'title' => 'Changed'])],
-    'the map' => ['POST', "/plans/{$plan}/map", (string) json_encode(['map' => ['look' => [], 'folded' => []]])], 'the map, folded' => ['POST', "/plans/{$plan}/map", (string) json_encode(['map' => ['look' => [], 'room' => [1200, 700]]])],
+    'the page' => ['GET', "/plans/{$plan}"],
+    'one changed title' => ['POST', "/plans/{$plan}/operations", $batch(['type' => 'retitle', 'topic' => $topic, 'title' => 'Changed'])],
+    'the map' => ['POST', "/plans/{$plan}/map", (string) json_encode(['map' => ['look' => [], 'folded' => []]])],
+    'the map, folded' => ['POST', "/plans/{$plan}/map", (string) json_encode(['map' => ['look' => [], 'room' => [1200, 700]]])],
     'find' => ['GET', "/plans/{$plan}/find?text=" . str_repeat('nosuchwords', 80)], 'find what is everywhere' => ['GET', "/plans/{$plan}/find?text=e"],
     'research' => ['GET', "/plans/{$plan}/research"], 'all notes' => ['GET', "/plans/{$plan}/all-notes"], 'history' => ['GET', "/plans/{$plan}/history"],
-    'a version' => ['GET', "/plans/{$plan}/history/1"], 'hand over' => ['GET', "/plans/{$plan}/hand-over"], 'changes' => ['GET', "/plans/{$plan}/changes?since=0"],
-    'a copy of all' => ['POST', "/plans/{$plan}/copies", (string) json_encode(['id' => $ids->next(), 'base' => 1, 'from' => planOf(5_000, $user, $ids)[0], 'topics' => [], 'parent' => Embrel\Plan\Plan::ROOT, 'last' => true])],
+    'a version' => ['GET', "/plans/{$plan}/history/1"], 'hand over' => ['GET', "/plans/{$plan}/hand-over"],
+    'changes' => ['GET', "/plans/{$plan}/changes?since=0"],
+    'a copy of all' => [
+        'POST', "/plans/{$plan}/copies",
+        (string) json_encode(['id' => $ids->next(), 'base' => 1, 'from' => planOf(5_000, $user, $ids)[0], 'topics' => [], 'parent' => Embrel\Plan\Plan::ROOT, 'last' => true]),
+    ],
     'folds' => ['PUT', "/plans/{$plan}/folds", (string) json_encode(['folded' => $tree->standing()])],
 ];
 foreach (['docx', 'odt', 'pdf', 'html', 'pages', 'epub', 'tex', 'md', 'txt', 'opml', 'svg'] as $format) {
@@ -69,7 +83,10 @@ foreach (['docx', 'odt', 'pdf', 'html', 'pages', 'epub', 'tex', 'md', 'txt', 'op
 }
 $only = $argv[1] ?? '';
 $one = static function (string $method, string $uri, string $body = '') use ($user, $plan): array {
-    $command = [PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=function', '-d', 'opcache.jit_buffer_size=64M', __FILE__, 'one', (string) $user->id, $plan, $method, $uri];
+    $command = [
+        PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=function', '-d', 'opcache.jit_buffer_size=64M', __FILE__, 'one',
+        (string) $user->id, $plan, $method, $uri,
+    ];
     $process = proc_open($command, [['pipe', 'r'], ['pipe', 'w'], STDERR], $pipes);
     fwrite($pipes[0], $body);
     fclose($pipes[0]);
@@ -84,6 +101,13 @@ printf("The dearest requests, on a plan of 50,000 topics; reading it is 1\n");
 foreach ($requests as $name => $request) {
     if ($only === '' || str_contains($name, $only)) {
         [$seconds, $memory, $status] = $one(...$request);
-        printf("  %-26s %6.1f   %5.0f MB%s   answered %d\n", $name, $seconds / $floor, $memory, $memory > MOST_MEMORY ? ' (bound ' . MOST_MEMORY . ')' : '', $status);
+        printf(
+            "  %-26s %6.1f   %5.0f MB%s   answered %d\n",
+            $name,
+            $seconds / $floor,
+            $memory,
+            $memory > MOST_MEMORY ? ' (bound ' . MOST_MEMORY . ')' : '',
+            $status,
+        );
     }
 }

@@ -44,7 +44,10 @@ final class Answers
             };
             $chain[] = $at::class . ": {$says} at {$at->getFile()}:{$at->getLine()}";
         }
-        $trace = array_map(static fn(array $step): string => ($step['file'] ?? '') . ':' . ($step['line'] ?? '') . ' ' . ($step['class'] ?? '') . '::' . $step['function'], \array_slice($why->getTrace(), 0, 25));
+        $trace = array_map(
+            static fn(array $step): string => ($step['file'] ?? '') . ':' . ($step['line'] ?? '') . ' ' . ($step['class'] ?? '') . '::' . $step['function'],
+            \array_slice($why->getTrace(), 0, 25),
+        );
         Log::error(implode("\n  because of ", $chain) . "\n    " . implode("\n    ", $trace));
     }
 }

@@ -76,7 +76,9 @@ final readonly class PublicRoute implements Route
         $whole = intdiv($bits, 8);
         $mask = 0xFF << (8 - $bits % 8) & 0xFF;
 
-        return \strlen($bytes) === \strlen($net) && strncmp($bytes, $net, $whole) === 0 && ($bits % 8 === 0 || (\ord($bytes[$whole]) & $mask) === (\ord($net[$whole]) & $mask));
+        return \strlen($bytes) === \strlen($net)
+            && strncmp($bytes, $net, $whole) === 0
+            && ($bits % 8 === 0 || (\ord($bytes[$whole]) & $mask) === (\ord($net[$whole]) & $mask));
     }
 
     /** @return list<string> */

@@ -10,8 +10,14 @@ use Illuminate\Support\Facades\DB;
 /** Where a person is signed in: their sessions, each called after what the browser says of itself. */
 final class Devices
 {
-    private const BROWSERS = ['Edg' => 'Edge', 'OPR' => 'Opera', 'Firefox' => 'Firefox', 'FxiOS' => 'Firefox', 'Chrome' => 'Chrome', 'CriOS' => 'Chrome', 'Safari' => 'Safari'];
-    private const SYSTEMS = ['iPhone' => 'iPhone', 'iPad' => 'iPad', 'Android' => 'Android', 'CrOS' => 'ChromeOS', 'Windows' => 'Windows', 'Mac OS X' => 'macOS', 'Linux' => 'Linux'];
+    private const BROWSERS = [
+        'Edg' => 'Edge', 'OPR' => 'Opera', 'Firefox' => 'Firefox', 'FxiOS' => 'Firefox', 'Chrome' => 'Chrome', 'CriOS' => 'Chrome',
+        'Safari' => 'Safari',
+    ];
+    private const SYSTEMS = [
+        'iPhone' => 'iPhone', 'iPad' => 'iPad', 'Android' => 'Android', 'CrOS' => 'ChromeOS', 'Windows' => 'Windows', 'Mac OS X' => 'macOS',
+        'Linux' => 'Linux',
+    ];
 
     /** @return list<array{key: string, name: string, address: string, used: int, isThis: bool}> the one in hand first, then by when they were used last */
     public static function of(User $user, string $session): array

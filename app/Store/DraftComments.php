@@ -15,7 +15,13 @@ final class DraftComments
     public static function keep(Plan $plan, string $topic, array $heard): void
     {
         $comments = array_filter($heard, static fn(Heard $one): bool => !$one->isChange());
-        $rows = array_map(static fn(Heard $one): array => ['plan_id' => $plan->id, 'topic_id' => $topic, 'hash' => hash('sha256', "{$one->who}\n{$one->text}"), 'who' => mb_substr($one->who, 0, 200), 'text' => mb_strcut($one->text, 0, 20_000)], array_values($comments));
+        $rows = array_map(
+            static fn(Heard $one): array => [
+                'plan_id' => $plan->id, 'topic_id' => $topic, 'hash' => hash('sha256', "{$one->who}\n{$one->text}"),
+                'who' => mb_substr($one->who, 0, 200), 'text' => mb_strcut($one->text, 0, 20_000),
+            ],
+            array_values($comments),
+        );
         DB::table('draft_comments')->insertOrIgnore($rows);
     }
 }

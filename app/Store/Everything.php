@@ -50,7 +50,10 @@ final class Everything
         WorkFolder::with(function (string $folder) use ($path, $user, $tell): void {
             $zip = new \ZipArchive();
             $zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
-            $zip->addFromString('About these files.txt', "Your plans from Embrel. Each is here twice: as an outline file (.opml), which keeps everything but\nthe pictures and files and can be taken in again, and as a word-processor document (.docx). The pictures\nstand in the documents, and each as a file of its own in the folder “pictures”; what hangs on topics and sources is in “files”.\n");
+            $zip->addFromString(
+                'About these files.txt',
+                "Your plans from Embrel. Each is here twice: as an outline file (.opml), which keeps everything but\nthe pictures and files and can be taken in again, and as a word-processor document (.docx). The pictures\nstand in the documents, and each as a file of its own in the folder “pictures”; what hangs on topics and sources is in “files”.\n",
+            );
             $count = $user->allPlans()->count();
             foreach ($user->allPlans()->lazyById(50) as $i => $row) {
                 $this->add($zip, $row, $i + 1, $folder);
@@ -74,7 +77,16 @@ final class Everything
             foreach (PlanPictures::of([$plan->topic($id)]) as $picture) {
                 $bytes = $pictures->bytes($picture);
                 if ($bytes !== null) {
-                    $keep(\sprintf('pictures/%02d %s %s.%s', $number, WorkFolder::fileName($plan->topic($id)->title), substr($picture, 0, 6), PictureType::of($bytes)->value), $bytes);
+                    $keep(
+                        \sprintf(
+                            'pictures/%02d %s %s.%s',
+                            $number,
+                            WorkFolder::fileName($plan->topic($id)->title),
+                            substr($picture, 0, 6),
+                            PictureType::of($bytes)->value,
+                        ),
+                        $bytes,
+                    );
                 }
             }
         }

@@ -60,7 +60,14 @@ final readonly class Intakes
                 $kept->keepFile($path);
             }
 
-            return new Result($now === [] ? $read->plan : PictureNames::changed($read->plan, $now), $read->repairs, came: $read->came, origin: $read->origin, typed: $read->typed, heard: $read->heard);
+            return new Result(
+                $now === [] ? $read->plan : PictureNames::changed($read->plan, $now),
+                $read->repairs,
+                came: $read->came,
+                origin: $read->origin,
+                typed: $read->typed,
+                heard: $read->heard,
+            );
         });
     }
 

@@ -36,7 +36,12 @@ final class PictureIntake
             throw new \DomainException(\sprintf('This picture has %s by %s pixels; 24 million in all can be taken. Save it smaller and try again.', number_format($size[0]), number_format($size[1])));
         }
         if (max($size[0], $size[1]) > Limits::PICTURE_SIDE) {
-            throw new \DomainException(\sprintf('This picture is %s by %s pixels; neither side may have more than %s. Cut it and try again.', number_format($size[0]), number_format($size[1]), number_format(Limits::PICTURE_SIDE)));
+            throw new \DomainException(\sprintf(
+                'This picture is %s by %s pixels; neither side may have more than %s. Cut it and try again.',
+                number_format($size[0]),
+                number_format($size[1]),
+                number_format(Limits::PICTURE_SIDE),
+            ));
         }
         $image = @imagecreatefromstring($bytes);
         if ($image === false) {

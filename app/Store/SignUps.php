@@ -36,7 +36,9 @@ final class SignUps
 
             return route('login');
         }
-        DB::table('sign_ups')->insert(['token' => hash('sha256', $token), 'password' => $password, 'created_at' => now()] + array_intersect_key($given, ['email' => 1, 'name' => 1, 'time_zone' => 1]));
+        DB::table('sign_ups')->insert([
+            'token' => hash('sha256', $token), 'password' => $password, 'created_at' => now(),
+        ] + array_intersect_key($given, ['email' => 1, 'name' => 1, 'time_zone' => 1]));
         $link = route('sign-up.letter', $token);
         defer(static fn() => Mail::to($email)->send(new OpenAccount($link)));
 

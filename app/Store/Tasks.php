@@ -38,7 +38,10 @@ final readonly class Tasks
             abort(429, 'Twenty pieces of work of yours wait already. Let some of them end first.');
         }
         $id = $this->ids->next();
-        DB::table('tasks')->insert(['weight' => $weight, 'id' => $id, 'user_id' => $user->id, 'kind' => $kind, 'given' => json_encode($given, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 'created_at' => now(), 'updated_at' => now()]);
+        DB::table('tasks')->insert([
+            'weight' => $weight, 'id' => $id, 'user_id' => $user->id, 'kind' => $kind,
+            'given' => json_encode($given, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 'created_at' => now(), 'updated_at' => now(),
+        ]);
         RunTask::dispatch();
 
         return ['id' => $id, 'address' => route('task', $id)];

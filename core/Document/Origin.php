@@ -18,12 +18,15 @@ final readonly class Origin
 
     public static function of(string $bookmark): ?self
     {
-        return preg_match(self::FORM, $bookmark, $m) !== 1 ? null : new self($m[1], (int) $m[2], array_map(static fn(string $letter): Kind => self::LETTERS[$letter], $m[3] === '' ? [] : str_split($m[3])));
+        return preg_match(self::FORM, $bookmark, $m) !== 1
+            ? null
+            : new self($m[1], (int) $m[2], array_map(static fn(string $letter): Kind => self::LETTERS[$letter], $m[3] === '' ? [] : str_split($m[3])));
     }
 
     /** At most 40 characters, as many as a bookmark may have. */
     public function name(): string
     {
-        return "_d{$this->plan}r{$this->revision}" . implode('', array_keys(array_filter(self::LETTERS, fn(Kind $kind): bool => \in_array($kind, $this->without, true))));
+        return "_d{$this->plan}r{$this->revision}"
+            . implode('', array_keys(array_filter(self::LETTERS, fn(Kind $kind): bool => \in_array($kind, $this->without, true))));
     }
 }

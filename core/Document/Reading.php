@@ -255,6 +255,16 @@ final class Reading
             $elements[] = $more === [] ? $element : $element->with($more);
         }
 
-        return new Manuscript(self::line($this->title), self::line($this->subtitle), self::line($this->author), $this->language, $elements, $this->remarks, $this->isOutline, $this->origin, $this->heard[-1] ?? []);
+        return new Manuscript(
+            self::line($this->title),
+            self::line($this->subtitle),
+            self::line($this->author),
+            $this->language,
+            $elements,
+            $this->remarks,
+            $this->isOutline,
+            $this->origin,
+            $this->heard[-1] ?? [],
+        );
     }
 }

@@ -91,7 +91,17 @@ final class Intake
 
         $plan = $this->options->stripNumbers ? TypedNumbers::stripped($plan) : $plan;
 
-        return new Result($plan, $this->growing->repairs(), $bold['seen'], $bold['taken'] > 0, $this->links->came, $this->leftOut->all, $manuscript->origin, $this->typed, array_filter([Plan::ROOT => $manuscript->heard] + $this->heard));
+        return new Result(
+            $plan,
+            $this->growing->repairs(),
+            $bold['seen'],
+            $bold['taken'] > 0,
+            $this->links->came,
+            $this->leftOut->all,
+            $manuscript->origin,
+            $this->typed,
+            array_filter([Plan::ROOT => $manuscript->heard] + $this->heard),
+        );
     }
 
     private static function properties(Properties $properties, Manuscript $manuscript): Properties
@@ -235,7 +245,10 @@ final class Intake
     private function topic(int $level, string $title, Kind $kind, Element $element): void
     {
         $this->flush();
-        $came = ['picture' => $element->picture, 'was' => $element->topic, 'names' => $element->names, 'typed' => $element->typed, 'heard' => $element->heard, 'isHeading' => $element->role === Element::HEADING && !$element->isDeep];
+        $came = [
+            'picture' => $element->picture, 'was' => $element->topic, 'names' => $element->names, 'typed' => $element->typed,
+            'heard' => $element->heard, 'isHeading' => $element->role === Element::HEADING && !$element->isDeep,
+        ];
         $this->topic = ['level' => $level, 'title' => $title, 'kind' => $kind] + $came;
         $this->isPut = false;
         if ($this->before !== null && $level > $this->before + 1) {
@@ -306,7 +319,16 @@ final class Intake
         } else {
             ['level' => $level, 'title' => $title, 'kind' => $kind] = $topic = $this->topic;
             ($topic['isHeading'] ?? false) ? $this->growing->endItems() : null;
-            $this->put($level, $title, $kind, $topic['picture'] ?? null, $topic['was'] ?? '', $topic['names'] ?? [], $topic['typed'] ?? '', $topic['heard'] ?? []);
+            $this->put(
+                $level,
+                $title,
+                $kind,
+                $topic['picture'] ?? null,
+                $topic['was'] ?? '',
+                $topic['names'] ?? [],
+                $topic['typed'] ?? '',
+                $topic['heard'] ?? [],
+            );
             $this->isPut = true;
         }
         $this->note = [];

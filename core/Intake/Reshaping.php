@@ -72,7 +72,10 @@ final class Reshaping
             }
             $topic = $plan->topic($id);
             $below = $level === $depth ? self::asList($plan, $id) : null;
-            $next->append($below === null ? $topic : $topic->withNote(Note::of([...array_values($topic->note->blocks ?? []), $below->within(Limits::NOTE_DEPTH)->withId($ids->next())])), (string) $plan->parent($id));
+            $next->append(
+                $below === null ? $topic : $topic->withNote(Note::of([...array_values($topic->note->blocks ?? []), $below->within(Limits::NOTE_DEPTH)->withId($ids->next())])),
+                (string) $plan->parent($id),
+            );
         }
         foreach ($plan->walk(Plan::TRAY) as $id => $_) {
             $next->append($plan->topic($id), (string) $plan->parent($id));

@@ -87,9 +87,18 @@ final class Typesetter
             return $flow;
         }
         $style->hasTitlePage && $this->document->hasLists() ? $flow->newPage() : null;
-        $headings = array_map(static fn(array $entry): array => [trim("{$entry['element']->number} {$entry['element']->title}"), $entry['element']->level, "_e{$entry['element']->topic}"], $this->document->contents);
+        $headings = array_map(
+            static fn(array $entry): array => [
+                trim("{$entry['element']->number} {$entry['element']->title}"), $entry['element']->level, "_e{$entry['element']->topic}",
+            ],
+            $this->document->contents,
+        );
         $this->listing($flow, $this->document->contentsTitle(), $headings, $places);
-        $captions = array_map(static fn(array $entry, int $i): array => [$entry['text'], 1, '_f' . ($i + 1)], $this->document->figures, array_keys($this->document->figures));
+        $captions = array_map(
+            static fn(array $entry, int $i): array => [$entry['text'], 1, '_f' . ($i + 1)],
+            $this->document->figures,
+            array_keys($this->document->figures),
+        );
         $this->listing($flow, $this->document->figuresTitle(), $captions, $places);
         $flow->end();
 

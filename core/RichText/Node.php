@@ -132,7 +132,10 @@ final readonly class Node
         foreach ($this->content as $child) {
             // A list or a table holds items or rows alone; anything else may hold what is left of a deeper block.
             $isPart = \in_array($child->type, ['listItem', 'tableRow', 'tableCell', 'tableHeader'], true);
-            array_push($content, ...($isPart || $levels > 6 || $child->depth() < $levels ? [$child->within($levels - 1)] : iterator_to_array($child->leaves(), false)));
+            array_push(
+                $content,
+                ...($isPart || $levels > 6 || $child->depth() < $levels ? [$child->within($levels - 1)] : iterator_to_array($child->leaves(), false)),
+            );
         }
 
         return new self($this->type, $this->attrs, $content, $this->text, $this->marks);

@@ -56,7 +56,9 @@ export default function wayBack() {
             return (this.taken.length > 0 || this.comments.length > 0) && !this.isWorking;
         },
         get acceptLabel() {
-            return this.taken.length || !this.comments.length ? (this.taken.length ? `Take in ${this.taken.length} of ${this.changes.length}` : 'Take in') : 'Keep the comments';
+            return this.taken.length || !this.comments.length
+                ? (this.taken.length ? `Take in ${this.taken.length} of ${this.changes.length}` : 'Take in')
+                : 'Keep the comments';
         },
         get allLabel() {
             return this.taken.length === this.changes.length ? 'Take none' : 'Take all';
@@ -96,8 +98,15 @@ export default function wayBack() {
                     ...change,
                     isOfBoth: change.before !== null,
                     isOpen: !!change.by,
-                    where: [change.by ? `recorded by ${change.by}, still open` : '', change.says, change.before !== null ? 'changed in the plan too, since the draft was made' : '', change.before !== null && !change.words.length ? `it was ${change.before} then` : '', change.sure < 1 ? `${Math.round(change.sure * 100)} % sure` : ''].filter(Boolean).join(' · '),
-                    sides: change.words.length ? [side(change, '-', 'In the plan'), side(change, '+', 'In the draft'), ...(change.before === null ? [] : [whole(change.before)])] : [],
+                    where: [
+                        change.by ? `recorded by ${change.by}, still open` : '', change.says,
+                        change.before !== null ? 'changed in the plan too, since the draft was made' : '',
+                        change.before !== null && !change.words.length ? `it was ${change.before} then` : '',
+                        change.sure < 1 ? `${Math.round(change.sure * 100)} % sure` : '',
+                    ].filter(Boolean).join(' · '),
+                    sides: change.words.length
+                        ? [side(change, '-', 'In the plan'), side(change, '+', 'In the draft'), ...(change.before === null ? [] : [whole(change.before)])]
+                        : [],
                 }));
                 this.comments = this.compared.comments.map((comment, key) => ({ ...comment, key }));
                 this.taken = this.changes.filter((change) => change.sure >= 0.9 && change.kind !== 'removed' && !change.isOfBoth && !change.isOpen).map((change) => change.key);

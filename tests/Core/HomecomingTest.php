@@ -32,8 +32,10 @@ use Tests\Core\Build\Reports;
 final class HomecomingTest extends TestCase
 {
     private const KINDS = [
-        'retitle', 'retitle_front', 'rewrite', 'rewrite_whole', 'delete', 'add', 'add_heading', 'delete_heading', 'delete_section', 'move_section', 'level_change',
-        'bold', 'table_cell', 'table_row', 'list_item', 'footnote', 'add_footnote', 'heading_of_paragraph', 'find_and_replace', 'split', 'list_level', 'move_paragraph', 'copy_paragraph',
+        'retitle', 'retitle_front', 'rewrite', 'rewrite_whole', 'delete', 'add', 'add_heading', 'delete_heading', 'delete_section',
+        'move_section', 'level_change',
+        'bold', 'table_cell', 'table_row', 'list_item', 'footnote', 'add_footnote', 'heading_of_paragraph', 'find_and_replace', 'split',
+        'list_level', 'move_paragraph', 'copy_paragraph',
     ];
 
     /** @return iterable<string, array{string, string, bool}> */
@@ -56,14 +58,22 @@ final class HomecomingTest extends TestCase
         foreach (range($first, $first + $count - 1) as $seed) {
             $plans[$seed] = Reports::random($seed);
             file_put_contents("{$folder}/{$seed}.{$from}", self::written(Writing::from($from), $plans[$seed], $isMarked));
-            $jobs[] = ['in' => "{$folder}/{$seed}.{$from}", 'out' => "{$folder}/{$seed}-back.{$to}", 'seed' => $seed, 'edits' => 1 + $seed % 4, 'kinds' => getenv('EMBREL_DRAFTS_KIND') ? explode(',', (string) getenv('EMBREL_DRAFTS_KIND')) : self::KINDS];
+            $jobs[] = [
+                'in' => "{$folder}/{$seed}.{$from}", 'out' => "{$folder}/{$seed}-back.{$to}", 'seed' => $seed, 'edits' => 1 + $seed % 4,
+                'kinds' => getenv('EMBREL_DRAFTS_KIND') ? explode(',', (string) getenv('EMBREL_DRAFTS_KIND')) : self::KINDS,
+            ];
         }
         $said = self::edited($folder, $jobs);
         $wrong = [];
         foreach (array_keys($plans) as $i => $seed) {
             $edits = json_decode($said[$i] ?? '', true);
             $what = "{$from} to {$to}, draft {$seed}: " . json_encode($edits, JSON_UNESCAPED_UNICODE);
-            $failed = $this->comesHome($plans[$seed], Reading::from($to), (string) file_get_contents("{$folder}/{$seed}-back.{$to}"), \is_array($edits) ? $edits : []);
+            $failed = $this->comesHome(
+                $plans[$seed],
+                Reading::from($to),
+                (string) file_get_contents("{$folder}/{$seed}-back.{$to}"),
+                \is_array($edits) ? $edits : [],
+            );
             $failed === [] ? null : $wrong[$what] = $failed;
         }
         getenv('EMBREL_DRAFTS_KEEP') ? null : exec('rm -rf ' . escapeshellarg($folder));
@@ -90,7 +100,10 @@ final class HomecomingTest extends TestCase
         foreach (range($first, $first + $count - 1) as $seed) {
             $plans[$seed] = Reports::random($seed);
             file_put_contents("{$folder}/{$seed}.{$kind}", self::written(Writing::from($kind), $plans[$seed], true));
-            $jobs[] = ['in' => "{$folder}/{$seed}.{$kind}", 'out' => "{$folder}/{$seed}-back.{$kind}", 'seed' => $seed, 'edits' => 1 + $seed % 3, 'kinds' => $kinds, 'record' => true];
+            $jobs[] = [
+                'in' => "{$folder}/{$seed}.{$kind}", 'out' => "{$folder}/{$seed}-back.{$kind}", 'seed' => $seed, 'edits' => 1 + $seed % 3,
+                'kinds' => $kinds, 'record' => true,
+            ];
         }
         $said = self::edited($folder, $jobs);
         $wrong = [];
@@ -106,7 +119,12 @@ final class HomecomingTest extends TestCase
             $open = self::compared($plans[$seed], $read, $plans[$seed]);
             $offered = (new OpenChanges($settled, $open, $read->heard))->toArray();
             $offered === [] ? $wrong[$what][] = 'nothing offered' : null;
-            $after = OpenChanges::accepted($settled, array_column($offered, 'key'), new CountedIds('05'), static fn(Plan $now): Comparison => self::compared($now, $read, $plans[$seed]))->apply($plans[$seed]);
+            $after = OpenChanges::accepted(
+                $settled,
+                array_column($offered, 'key'),
+                new CountedIds('05'),
+                static fn(Plan $now): Comparison => self::compared($now, $read, $plans[$seed]),
+            )->apply($plans[$seed]);
             foreach (array_diff(self::said($open->file, $open), self::said($after, $open)) as $line) {
                 $wrong[$what][] = $line;
             }
@@ -134,7 +152,11 @@ final class HomecomingTest extends TestCase
                 isset($parts[$part]) ? $parts[$part] = (string) preg_replace('#<(?:w:bookmark(?:Start|End)|text:bookmark)[^>]*/>#', '', $parts[$part]) : null;
             }
             $read = self::read(Reading::from($to), Package::zip($parts));
-            self::assertSame([], array_map(static fn(Change $change): array => $change->toArray(), Comparison::of($plan, $read->plan, $read->came)->changes), "{$from} to {$to}, draft {$seed}");
+            self::assertSame(
+                [],
+                array_map(static fn(Change $change): array => $change->toArray(), Comparison::of($plan, $read->plan, $read->came)->changes),
+                "{$from} to {$to}, draft {$seed}",
+            );
         }
         exec('rm -rf ' . escapeshellarg($folder));
     }
@@ -142,7 +164,10 @@ final class HomecomingTest extends TestCase
     #[DataProvider('ownKinds')]
     public function testTheLargestDraftOfOursIsReadAgain(string $kind): void
     {
-        $plan = Build::plan(implode("\n", array_map(static fn(int $i): string => ($i % 50 === 0 ? '' : '  ') . "Topic {$i}", range(0, Limits::TOPICS - 1))), new CountedIds('01'));
+        $plan = Build::plan(
+            implode("\n", array_map(static fn(int $i): string => ($i % 50 === 0 ? '' : '  ') . "Topic {$i}", range(0, Limits::TOPICS - 1))),
+            new CountedIds('01'),
+        );
         $read = self::read(Reading::from($kind), self::written(Writing::from($kind), $plan, true));
         self::assertCount(Limits::TOPICS, $read->came);
         self::assertSame([], self::compared($plan, $read, $plan)->changes);
@@ -167,15 +192,28 @@ final class HomecomingTest extends TestCase
         $wrong = [];
         foreach ($edits as [$kind, $expected, $title]) {
             // What is a paragraph to a word processor may be a point or a quotation of the plan.
-            $found = array_filter($comparison->changes, static fn(Change $change): bool => $change->kind === $expected || ($expected === Change::REWRITTEN && \in_array($change->kind, [Change::RETITLED, Change::REMOVED, Change::ADDED], true)));
-            $expected === '' || $found !== [] || \count($edits) > 1 ? null : $wrong[] = "{$kind}: nothing was {$expected}, but " . json_encode(array_map(static fn(Change $change): array => $change->toArray(), $comparison->changes), JSON_UNESCAPED_UNICODE);
+            $found = array_filter(
+                $comparison->changes,
+                static fn(Change $change): bool => $change->kind === $expected || ($expected === Change::REWRITTEN && \in_array($change->kind, [Change::RETITLED, Change::REMOVED, Change::ADDED], true)),
+            );
+            $expected === '' || $found !== [] || \count($edits) > 1 ? null : $wrong[] = "{$kind}: nothing was {$expected}, but " . json_encode(
+                array_map(static fn(Change $change): array => $change->toArray(), $comparison->changes),
+                JSON_UNESCAPED_UNICODE,
+            );
         }
-        $after = Acceptance::of($comparison, array_map(static fn(Change $change): string => $change->key(), $comparison->changes), new CountedIds('05'))->apply($plan);
+        $after = Acceptance::of(
+            $comparison,
+            array_map(static fn(Change $change): string => $change->key(), $comparison->changes),
+            new CountedIds('05'),
+        )->apply($plan);
         [$is, $should] = [self::said($after, $comparison), self::said($comparison->file, $comparison)];
         foreach ($is === $should ? [] : [...array_diff($should, $is), ...array_map(static fn(string $line): string => "not: {$line}", array_diff($is, $should))] as $line) {
             $wrong[] = $line;
         }
-        $is !== $should && array_diff($should, $is) === [] && array_diff($is, $should) === [] ? $wrong[] = 'another order: ' . implode(' / ', $is) . ' — ' . implode(' / ', $should) : null;
+        $is !== $should && array_diff($should, $is) === [] && array_diff($is, $should) === [] ? $wrong[] = 'another order: ' . implode(' / ', $is) . ' — ' . implode(
+            ' / ',
+            $should,
+        ) : null;
         foreach (self::compared($after, $read, $plan)->changes as $change) {
             $wrong[] = 'still: ' . json_encode($change->toArray(), JSON_UNESCAPED_UNICODE);
         }

@@ -95,15 +95,27 @@ final class HtmlTest extends TestCase
         $wrapped = '<div class="toc"><ul><li><a href="#a">1 A</a></li></ul><h1 id="a">A</h1><p>What it says.</p><h2>B</h2><p>And this.</p></div>';
         self::assertSame("A\n  B", Build::outline(Build::intake(Format::Html, $wrapped)->plan));
         $running = '<nav><p>The marsh stands between the wall and the sea, and every tide leaves a skin of silt on it.</p></nav><h1>A</h1>';
-        self::assertSame('The marsh stands between the wall and the sea, and every tide leaves a skin of silt on it.', Build::intake(Format::Html, $running)->plan->topic(Plan::ROOT)->note?->plainText());
+        self::assertSame(
+            'The marsh stands between the wall and the sea, and every tide leaves a skin of silt on it.',
+            Build::intake(Format::Html, $running)->plan->topic(Plan::ROOT)->note?->plainText(),
+        );
     }
 
     public function testWhatIsLeftOutIsCountedShownAndCanBeTakenIn(): void
     {
         $html = '<h1 id="a">A</h1><nav><a href="/next">Next page of the site</a></nav><h1>B</h1><div class="toc"><a href="#a">Only one link</a></div>';
         $read = Build::intake(Format::Html, $html);
-        self::assertSame([['what leads around the site', 'A', 5, 'Next page of the site'], ['the contents list', 'B', 3, 'Only one link']], array_map(static fn(array $left): array => [$left['what'], $left['after'], $left['words'], trim($left['text'])], $read->leftOut));
+        self::assertSame(
+            [['what leads around the site', 'A', 5, 'Next page of the site'], ['the contents list', 'B', 3, 'Only one link']],
+            array_map(static fn(array $left): array => [$left['what'], $left['after'], $left['words'], trim($left['text'])], $read->leftOut),
+        );
         $kept = Build::intake(Format::Html, $html, new Options(keepsLeftOut: true));
-        self::assertSame([[], [], 'Next page of the site', 'Only one link'], [$kept->repairs, $kept->leftOut, $kept->plan->topic(Build::id($kept->plan, 'A'))->note?->plainText(), $kept->plan->topic(Build::id($kept->plan, 'B'))->note?->plainText()]);
+        self::assertSame(
+            [[], [], 'Next page of the site', 'Only one link'],
+            [
+                $kept->repairs, $kept->leftOut, $kept->plan->topic(Build::id($kept->plan, 'A'))->note?->plainText(),
+                $kept->plan->topic(Build::id($kept->plan, 'B'))->note?->plainText(),
+            ],
+        );
     }
 }

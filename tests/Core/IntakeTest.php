@@ -287,7 +287,11 @@ final class IntakeTest extends TestCase
     {
         $plan = Build::intake(Format::Text, $text, $options)->plan;
         self::assertSame([$title, $outline], [$plan->title(), Build::outline($plan)]);
-        self::assertNotContains(null, array_map(static fn(string $id): ?string => $plan->topic($id)->dye?->value, $plan->parts(Plan::ROOT)), 'Every main section has its dye.');
+        self::assertNotContains(
+            null,
+            array_map(static fn(string $id): ?string => $plan->topic($id)->dye?->value, $plan->parts(Plan::ROOT)),
+            'Every main section has its dye.',
+        );
     }
 
     public function testMarkdownIsRecognised(): void
@@ -302,9 +306,25 @@ final class IntakeTest extends TestCase
 
     public function testADocumentWithoutAListOfStyles(): void
     {
-        $bare = static fn(string $body): Result => Build::intake(Format::Docx, Package::docx($body, '', ['word/styles.xml' => '<w:styles xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"/>', 'word/_rels/document.xml.rels' => '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"/>']));
-        $read = $bare(Package::paragraph('The Harbour', '<w:pStyle w:val="Title"/>') . Package::paragraph('Mud', '<w:pStyle w:val="Heading1"/>') . Package::paragraph('Silt', '<w:pStyle w:val="Heading2"/>') . Package::paragraph('grains'));
+        $bare = static fn(string $body): Result => Build::intake(
+            Format::Docx,
+            Package::docx(
+                $body,
+                '',
+                [
+                    'word/styles.xml' => '<w:styles xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"/>',
+                    'word/_rels/document.xml.rels' => '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"/>',
+                ],
+            ),
+        );
+        $read = $bare(Package::paragraph(
+            'The Harbour',
+            '<w:pStyle w:val="Title"/>',
+        ) . Package::paragraph('Mud', '<w:pStyle w:val="Heading1"/>') . Package::paragraph('Silt', '<w:pStyle w:val="Heading2"/>') . Package::paragraph('grains'));
         self::assertSame(["Mud\n  Silt", 'The Harbour', []], [Build::outline($read->plan), $read->plan->title(), $read->repairs]);
-        self::assertStringContainsString('Nothing in it is marked as a heading', $bare(Package::paragraph('A long line of text that nobody marked.'))->repairs[0]);
+        self::assertStringContainsString(
+            'Nothing in it is marked as a heading',
+            $bare(Package::paragraph('A long line of text that nobody marked.'))->repairs[0],
+        );
     }
 }

@@ -40,8 +40,12 @@ final class JudgesTest extends TestCase
     {
         $root = \dirname(__DIR__, 2);
         yield 'docx by the Open XML SDK' => [Format::Docx, "cd {$root}/tests/Core && node judge-docx.mjs %s"];
-        yield 'web pages by the Nu checker' => [Format::Html, "java -jar {$root}/node_modules/vnu-jar/build/dist/vnu.jar --errors-only --exit-zero-always %s 2>&1"];
-        yield 'e-books by EPUBCheck' => [Format::Epub, 'for f in %s; do java -jar /usr/share/java/epubcheck.jar --error "$f" 2>&1 | grep -E "^(ERROR|FATAL)"; done'];
+        yield 'web pages by the Nu checker' => [
+            Format::Html, "java -jar {$root}/node_modules/vnu-jar/build/dist/vnu.jar --errors-only --exit-zero-always %s 2>&1",
+        ];
+        yield 'e-books by EPUBCheck' => [
+            Format::Epub, 'for f in %s; do java -jar /usr/share/java/epubcheck.jar --error "$f" 2>&1 | grep -E "^(ERROR|FATAL)"; done',
+        ];
         yield 'PDF by qpdf' => [Format::Pdf, 'for f in %s; do qpdf --check "$f" >/dev/null 2>&1 || echo "$f"; done'];
     }
 
@@ -70,7 +74,10 @@ final class JudgesTest extends TestCase
         }
         for ($seed = 1; $seed <= self::RANDOM; ++$seed) {
             $pictures = new Shelved([Package::png(80, 60), Package::png(300, 10)]);
-            yield "random-{$seed}" => [Notes::on(Trees::random($seed, 40), $seed, $pictures->ids())->withProperties(new Properties(author: 'Ada & Co', subtitle: 'Sub', language: 'en-GB')), $pictures];
+            yield "random-{$seed}" => [
+                Notes::on(Trees::random($seed, 40), $seed, $pictures->ids())->withProperties(new Properties(author: 'Ada & Co', subtitle: 'Sub', language: 'en-GB')),
+                $pictures,
+            ];
         }
         $samples = getenv('EMBREL_SAMPLES') ?: null;
         foreach ($samples === null ? [] : (glob("{$samples}/{docx,odt,html,markdown}/*.{docx,odt,html,md}", \GLOB_BRACE) ?: []) as $path) {
@@ -80,6 +87,10 @@ final class JudgesTest extends TestCase
 
     private function read(string $path): Plan
     {
-        return Build::intake(Reading::ofPath($path), fopen($path, 'r') ?: throw new \RuntimeException($path), new Options(pathinfo($path, \PATHINFO_FILENAME)))->plan;
+        return Build::intake(
+            Reading::ofPath($path),
+            fopen($path, 'r') ?: throw new \RuntimeException($path),
+            new Options(pathinfo($path, \PATHINFO_FILENAME)),
+        )->plan;
     }
 }

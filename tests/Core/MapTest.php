@@ -110,7 +110,11 @@ final class MapTest extends TestCase
             }
             for ($i = 0; $i < $to - $from; ++$i) {
                 self::assertSame($before->labels[$from + $i]->id, $after->labels[$now + $i]->id);
-                self::assertEqualsWithDelta([$before->geometry->x[$from + $i], $before->geometry->y[$from + $i]], [$after->geometry->x[$now + $i], $after->geometry->y[$now + $i]], 1e-6);
+                self::assertEqualsWithDelta(
+                    [$before->geometry->x[$from + $i], $before->geometry->y[$from + $i]],
+                    [$after->geometry->x[$now + $i], $after->geometry->y[$now + $i]],
+                    1e-6,
+                );
             }
         }
         self::assertSame(2, $touched);
@@ -125,7 +129,11 @@ final class MapTest extends TestCase
         $mirrored = array_values(array_map(static fn($standing): bool => $standing->isMirrored, $both->geometry->standings));
         self::assertSame([false, false, true, true, true, true], $mirrored, 'The right side first, and both about as high.');
         $round = self::picture($plan, new Look(Arrangement::Round));
-        self::assertSame([false, false, true, true, true, true], array_values(array_map(static fn($standing): bool => $standing->isMirrored, $round->geometry->standings)), 'Down the right side, then up the left one.');
+        self::assertSame(
+            [false, false, true, true, true, true],
+            array_values(array_map(static fn($standing): bool => $standing->isMirrored, $round->geometry->standings)),
+            'Down the right side, then up the left one.',
+        );
         foreach ($round->sections as [$from, $to]) {
             for ($i = $from; $i < $to; ++$i) {
                 [[, $start], [, $end]] = $round->corners($i, $from);
@@ -138,7 +146,10 @@ final class MapTest extends TestCase
 
     public function testTheReportAndABookOfChaptersFitAScreenWhenTheyAreRound(): void
     {
-        $read = static fn(string $file): Plan => Build::intake(Reading::ofPath($file), (string) file_get_contents(\dirname(__DIR__, 2) . "/database/seeders/plans/{$file}"))->plan;
+        $read = static fn(string $file): Plan => Build::intake(
+            Reading::ofPath($file),
+            (string) file_get_contents(\dirname(__DIR__, 2) . "/database/seeders/plans/{$file}"),
+        )->plan;
         $book = $read('bell-foundry.txt');
         foreach ([[$read('tide.md'), []], [$book, array_fill_keys($book->parts(Plan::ROOT), true)]] as [$plan, $folded]) {
             [$left, $top, $right, $bottom] = self::picture($plan, new Look(Arrangement::Round), $folded)->bounds();
@@ -413,7 +424,13 @@ final class MapTest extends TestCase
 
     public function testAPlanThatIsTooLargeToBeReadOpensFolded(): void
     {
-        $folded = static fn(Plan $plan, Arrangement $arrangement): array => Legible::folded($plan, Numbering::of($plan), WordTotals::of($plan), new Look($arrangement), [1232.0, 610.0]);
+        $folded = static fn(Plan $plan, Arrangement $arrangement): array => Legible::folded(
+            $plan,
+            Numbering::of($plan),
+            WordTotals::of($plan),
+            new Look($arrangement),
+            [1232.0, 610.0],
+        );
         $book = Build::intake(Reading::Text, (string) file_get_contents(\dirname(__DIR__, 2) . '/database/seeders/plans/bell-foundry.txt'))->plan;
         foreach (Arrangement::cases() as $arrangement) {
             self::assertSame([], $folded(Build::plan("Why\n  Storms\n  Fish\nBefore"), $arrangement));
@@ -431,7 +448,10 @@ final class MapTest extends TestCase
     {
         $plan = Build::plan("Why\n  Storms\nBefore");
         // The disc has the number of every main section; a label with an indent has its number in front of its title.
-        $says = static fn(Plan $plan): array => array_map(static fn($label): array => [$label->number, $label->indent > 0], self::picture($plan, new Look())->labels);
+        $says = static fn(Plan $plan): array => array_map(
+            static fn($label): array => [$label->number, $label->indent > 0],
+            self::picture($plan, new Look())->labels,
+        );
         self::assertSame([['1', false], ['1.1', true], ['2', false]], $says($plan));
         $chapters = $plan->withProperties($plan->properties->with(['numbering' => 'chapter']));
         self::assertSame(['Chapter 1', true], $says($chapters)[0]);

@@ -51,13 +51,21 @@ final class MergingTest extends TestCase
     public function testMarksAndWordsOfBothStay(): void
     {
         $node = static fn(Node ...$inlines): Node => Node::paragraph(array_values($inlines), Build::ulid(1));
-        $joined = Merging::of($node(Node::text('The tide')), $node(Node::text('The tide rises')), $node(Node::text('The '), Node::text('tide', [new Mark('bold')])));
+        $joined = Merging::of(
+            $node(Node::text('The tide')),
+            $node(Node::text('The tide rises')),
+            $node(Node::text('The '), Node::text('tide', [new Mark('bold')])),
+        );
         self::assertEquals($node(Node::text('The '), Node::text('tide', [new Mark('bold')]), Node::text(' rises')), $joined);
     }
 
     public function testItemsOfAListAreJoinedOneByOneAndNewOnesKept(): void
     {
-        $list = static fn(string ...$items): Node => new Node('bulletList', ['id' => Build::ulid(1)], array_map(static fn(string $item): Node => new Node('listItem', content: [Node::plain($item)]), array_values($items)));
+        $list = static fn(string ...$items): Node => new Node(
+            'bulletList',
+            ['id' => Build::ulid(1)],
+            array_map(static fn(string $item): Node => new Node('listItem', content: [Node::plain($item)]), array_values($items)),
+        );
         self::assertSame("one\ntwo\nthree more", Merging::of($list('one', 'two'), $list('one more', 'two'), $list('one', 'two', 'three'))->plainText());
         self::assertSame("one x\ntwo y", Merging::of($list('one', 'two'), $list('one x', 'two'), $list('one', 'two y'))->plainText());
     }
@@ -65,14 +73,25 @@ final class MergingTest extends TestCase
     public function testAHeadingStaysOneWhileWordsComeIn(): void
     {
         $id = Build::ulid(1);
-        $joined = Merging::of(Node::plain('Walls', $id), Node::plain('Old walls', $id), new Node('heading', ['id' => $id, 'level' => 2], [Node::text('Walls')]));
+        $joined = Merging::of(
+            Node::plain('Walls', $id),
+            Node::plain('Old walls', $id),
+            new Node('heading', ['id' => $id, 'level' => 2], [Node::text('Walls')]),
+        );
         self::assertEquals(new Node('heading', ['id' => $id, 'level' => 2], [Node::text('Old walls')]), $joined);
     }
 
     public function testAParagraphThatWasTakenOutKeepsOnlyWhatIsNew(): void
     {
         [$plan, $topic, [$one, $two]] = $this->noted('one', 'two');
-        $joinedParagraphs = new EditNote($topic, [Node::plain('one two', $one)], [$two], null, [], [$one => Node::plain('one', $one), $two => Node::plain('two', $two)]);
+        $joinedParagraphs = new EditNote(
+            $topic,
+            [Node::plain('one two', $one)],
+            [$two],
+            null,
+            [],
+            [$one => Node::plain('one', $one), $two => Node::plain('two', $two)],
+        );
         $wroteOn = new EditNote($topic, [Node::plain('two more', $two)], [], null, [], [$two => Node::plain('two', $two)]);
         self::assertSame("one two\nmore", $wroteOn->apply($joinedParagraphs->apply($plan))->topic($topic)->note?->plainText());
         self::assertSame("one two\nmore", $joinedParagraphs->apply($wroteOn->apply($plan))->topic($topic)->note?->plainText());
@@ -114,7 +133,11 @@ final class MergingTest extends TestCase
                 }
             }
             $counts = array_count_values(preg_split('/\s+/', $plan->topic($topic)->note?->plainText() ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: []);
-            self::assertSame(array_fill_keys([...$written, 'alpha', 'beta', 'gamma', 'delta'], 1), array_replace(array_fill_keys([...$written, 'alpha', 'beta', 'gamma', 'delta'], 0), $counts), "seed {$seed}");
+            self::assertSame(
+                array_fill_keys([...$written, 'alpha', 'beta', 'gamma', 'delta'], 1),
+                array_replace(array_fill_keys([...$written, 'alpha', 'beta', 'gamma', 'delta'], 0), $counts),
+                "seed {$seed}",
+            );
         }
     }
 
@@ -123,14 +146,22 @@ final class MergingTest extends TestCase
     {
         $plan = Build::plan('A');
         $topic = Build::id($plan, 'A');
-        $note = Note::of(array_map(static fn(string $text, int $i): Node => Node::plain($text, Build::ulid(50 + $i)), array_values($paragraphs), array_keys(array_values($paragraphs))));
+        $note = Note::of(array_map(
+            static fn(string $text, int $i): Node => Node::plain($text, Build::ulid(50 + $i)),
+            array_values($paragraphs),
+            array_keys(array_values($paragraphs)),
+        ));
 
         return [$plan->with($plan->topic($topic)->withNote($note)), $topic, array_map(strval(...), array_keys($note->blocks))];
     }
 
     public function testAHalfWrittenWordIsNoOtherWritersHalfWrittenWord(): void
     {
-        $merged = static fn(string $base, string $theirs, string $mine): string => Merging::of(Node::plain($base), Node::plain($theirs), Node::plain($mine))->plainText();
+        $merged = static fn(string $base, string $theirs, string $mine): string => Merging::of(
+            Node::plain($base),
+            Node::plain($theirs),
+            Node::plain($mine),
+        )->plainText();
         self::assertSame('A wall tide w', $merged('A w', 'A w tide w', 'A wall'));
         self::assertSame('A wall tide w', $merged('A w', 'A wall', 'A w tide w'));
         self::assertSame('A tide wall marsh w', $merged('A w', 'A tide w marsh w', 'A wall'));

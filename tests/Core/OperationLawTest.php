@@ -157,7 +157,15 @@ final class OperationLawTest extends TestCase
         foreach ([Plan::ROOT, Plan::TRAY] as $home) {
             foreach ($plan->walk($home) as $id => $level) {
                 $topic = $plan->topic($id);
-                $lines[] = implode("\t", [$level, $id, $topic->title, $topic->kind->value, $topic->numbered->value, $topic->dye?->stored(), $topic->flag?->value, $topic->target?->words, $topic->size?->value, $topic->alone?->value, $topic->spot?->value(), $topic->picture?->value(), $topic->noted ? 'noted' : '', $topic->words, $topic->note?->toJson() ?? Note::empty()->toJson()]);
+                $lines[] = implode(
+                    "\t",
+                    [
+                        $level, $id, $topic->title, $topic->kind->value, $topic->numbered->value, $topic->dye?->stored(),
+                        $topic->flag?->value, $topic->target?->words, $topic->size?->value, $topic->alone?->value, $topic->spot?->value(),
+                        $topic->picture?->value(), $topic->noted ? 'noted' : '', $topic->words,
+                        $topic->note?->toJson() ?? Note::empty()->toJson(),
+                    ],
+                );
             }
         }
 

@@ -192,7 +192,11 @@ final class PackageTest extends TestCase
         foreach ([1, 3, 5] as $depth) {
             $choices = new Choices(headingDepth: 9, contentsDepth: $depth);
             $docx = self::dom(self::parts($plan, $choices, Format::Docx)['word/document.xml']);
-            self::assertSame($depth, \count(self::values($docx, '//*[local-name()="pStyle"][starts-with(@*[local-name()="val"], "TOC") and @*[local-name()="val"] != "TOCHeading"]')), "docx, {$depth}");
+            self::assertSame(
+                $depth,
+                \count(self::values($docx, '//*[local-name()="pStyle"][starts-with(@*[local-name()="val"], "TOC") and @*[local-name()="val"] != "TOCHeading"]')),
+                "docx, {$depth}",
+            );
             $odt = self::dom(self::parts($plan, $choices, Format::Odt)['content.xml']);
             self::assertSame($depth, \count(self::values($odt, '//*[local-name()="index-body"]/*[local-name()="p"]')), "odt, {$depth}");
             $document = Draft::of($plan, $choices);
@@ -208,9 +212,18 @@ final class PackageTest extends TestCase
         }
         $plan = $plan->with($plan->topic(Build::id($plan, 'Pell says'))->withNote(Build::note('The wall was never meant to last.')));
         $docx = self::dom(self::parts($plan, new Choices(), Format::Docx)['word/document.xml']);
-        self::assertSame(['Pell says'], self::values($docx, '//*[local-name()="p"][*[local-name()="pPr"]/*[local-name()="keepNext"]][.//*[@*[local-name()="val"]="Quote"]]'));
+        self::assertSame(
+            ['Pell says'],
+            self::values($docx, '//*[local-name()="p"][*[local-name()="pPr"]/*[local-name()="keepNext"]][.//*[@*[local-name()="val"]="Quote"]]'),
+        );
         $odt = self::dom(self::parts($plan, new Choices(), Format::Odt)['content.xml']);
-        self::assertSame(['Pell says'], self::values($odt, '//*[local-name()="p"][@*[local-name()="style-name"] = //*[local-name()="style"][*[@*[local-name()="keep-with-next"]="always"]]/@*[local-name()="name"]]'));
+        self::assertSame(
+            ['Pell says'],
+            self::values(
+                $odt,
+                '//*[local-name()="p"][@*[local-name()="style-name"] = //*[local-name()="style"][*[@*[local-name()="keep-with-next"]="always"]]/@*[local-name()="name"]]',
+            ),
+        );
     }
 
     /** @return array<string, string> */

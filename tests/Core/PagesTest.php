@@ -34,7 +34,13 @@ final class PagesTest extends TestCase
     /** @return list<string> the text of each page */
     private static function texts(Book $book): array
     {
-        return array_map(static fn($page): string => implode(' ', array_map(static fn(Piece $piece): string => $piece->kind === Piece::TEXT ? $piece->text : '', $page->pieces())), $book->pages);
+        return array_map(
+            static fn($page): string => implode(
+                ' ',
+                array_map(static fn(Piece $piece): string => $piece->kind === Piece::TEXT ? $piece->text : '', $page->pieces()),
+            ),
+            $book->pages,
+        );
     }
 
     private static function long(): Plan

@@ -208,7 +208,13 @@ final class ReaderTest extends TestCase
     private function assertSections(array $facts, Plan $plan): void
     {
         // A link that says what a heading of the document is called is a reference by now, and says what that topic is called.
-        $says = static fn(Topic $topic): string => implode(' ', [$topic->note?->plainText(), ...array_map(static fn(Node $one): string => $plan->topic((string) $one->string('topic'))->title, $topic->note === null ? [] : iterator_to_array($topic->note->find('topicRef'), false))]);
+        $says = static fn(Topic $topic): string => implode(
+            ' ',
+            [
+                $topic->note?->plainText(),
+                ...array_map(static fn(Node $one): string => $plan->topic((string) $one->string('topic'))->title, $topic->note === null ? [] : iterator_to_array($topic->note->find('topicRef'), false)),
+            ],
+        );
         $words = static fn(Topic $topic): int => \count(preg_split('/\s+/u', $says($topic), -1, PREG_SPLIT_NO_EMPTY) ?: []);
         $front = ($facts['words_before_first_heading'] ?? 0) - ($facts['toc_words'] ?? 0);
         self::assertLessThanOrEqual($front, $words($plan->topic(Plan::ROOT)));

@@ -22,8 +22,10 @@ final class ResearchLinesTest extends TestCase
             $guess === null => '',
             $guess->source === null => $guess->text,
             default => implode(' | ', array_filter([
-                $guess->source->kind->value, implode('; ', array_map(static fn(Person $person): string => trim("{$person->family}, {$person->given}", ', '), $guess->source->people())),
-                $guess->source->title, $guess->source->date?->year, $guess->pages, $guess->source->url, $guess->source->doi, $guess->source->isbn, $guess->source->container, $guess->source->publisher,
+                $guess->source->kind->value,
+                implode('; ', array_map(static fn(Person $person): string => trim("{$person->family}, {$person->given}", ', '), $guess->source->people())),
+                $guess->source->title, $guess->source->date?->year, $guess->pages, $guess->source->url, $guess->source->doi,
+                $guess->source->isbn, $guess->source->container, $guess->source->publisher,
             ])),
         }]);
     }
@@ -75,7 +77,10 @@ final class ResearchLinesTest extends TestCase
             ['Pell, Tides and Walls, 1994, p. 61', 'reference', 'book | Pell | Tides and Walls | 1994 | 61'],
             ['Pell, A. (1994). Tides and Walls. Harrow: Creek Press.', 'reference', 'book | Pell, A. | Tides and Walls | 1994 | Creek Press'],
             ['Pell, Anna. Tides and Walls. Harrow: Creek Press, 1994.', 'reference', 'book | Pell, Anna | Tides and Walls | 1994 | Creek Press'],
-            ['Moor, B., & Pell, A. (1998). Mud and money. Journal of Tidal Notes, 12(3), 44-61.', 'reference', 'article | Moor, B.; Pell, A. | Mud and money | 1998 | Journal of Tidal Notes'],
+            [
+                'Moor, B., & Pell, A. (1998). Mud and money. Journal of Tidal Notes, 12(3), 44-61.', 'reference',
+                'article | Moor, B.; Pell, A. | Mud and money | 1998 | Journal of Tidal Notes',
+            ],
             ['Quist, "The price of a dyke", Tidal Notes 4 (2003), p. 14', 'reference', 'article | Quist | The price of a dyke | 14 | Tidal Notes'],
             ['Oakes, ch. 3', 'reference', 'book | Oakes | ch. 3'],
             ['Vane 2001, ch. 3', 'reference', 'book | Vane | 2001 | ch. 3'],

@@ -68,10 +68,18 @@ final class TemplateTest extends TestCase
             . '<w:sdt><w:sdtPr><w:dataBinding w:xpath="/ns1:coreProperties[1]/ns0:creator[1]"/></w:sdtPr><w:sdtContent><w:r><w:t>Tess Template</w:t></w:r></w:sdtContent></w:sdt>', $docx['word/header7.xml']);
         $header = self::draft(new Template('docx', Package::zip($docx)))['word/header7.xml'];
         $shown = trim(preg_replace('/\s+/', ' ', strip_tags(preg_replace('/<w:instrText.*?<\/w:instrText>/s', '', $header) ?? '')) ?? '');
-        self::assertSame('Ada MarshTest plan23 November 2026Tess TemplateAda MarshTest plan by Ada Marsh', $shown, 'A field of another kind is left to the word processor.');
+        self::assertSame(
+            'Ada MarshTest plan23 November 2026Tess TemplateAda MarshTest plan by Ada Marsh',
+            $shown,
+            'A field of another kind is left to the word processor.',
+        );
 
         $odt = Package::parts(self::odt()->bytes);
-        $odt['styles.xml'] = str_replace('<text:p>{title}', '<text:p><text:initial-creator>Tess</text:initial-creator>, <text:title>Form 7</text:title>, <text:creation-date text:date-value="2011-02-03">2011</text:creation-date> {title}', $odt['styles.xml']);
+        $odt['styles.xml'] = str_replace(
+            '<text:p>{title}',
+            '<text:p><text:initial-creator>Tess</text:initial-creator>, <text:title>Form 7</text:title>, <text:creation-date text:date-value="2011-02-03">2011</text:creation-date> {title}',
+            $odt['styles.xml'],
+        );
         $template = new Template('odt', Package::zip($odt));
         self::assertStringContainsString('Ada Marsh, Test plan, 23 November 2026 Test plan by Ada Marsh', strip_tags(self::draft($template)['styles.xml']));
         // In a document of another kind the look of its head is taken on, with the same fields.

@@ -98,7 +98,10 @@ final class WayBackTest extends TestCase
             $plan = $plan->with($plan->topic(Build::id($plan, 'Sand'))->withNote(Note::of([Node::plain('Before it.', Build::ulid(50)), $picture])));
             $figures = !str_starts_with($caption, 'Figure');
             $file = self::written($writing, $plan, new Choices(headingDepth: 9, pictures: $pictures, figures: $figures, marks: true));
-            $words = array_map(static fn(Change $change): string => $change->key() . json_encode($change->words, JSON_UNESCAPED_UNICODE), self::compared($plan, $reading, $file)->changes);
+            $words = array_map(
+                static fn(Change $change): string => $change->key() . json_encode($change->words, JSON_UNESCAPED_UNICODE),
+                self::compared($plan, $reading, $file)->changes,
+            );
             self::assertSame([], $words, $caption);
         }
     }
@@ -142,7 +145,11 @@ final class WayBackTest extends TestCase
     public static function discussed(): iterable
     {
         $w = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"';
-        $docx = Package::docx('<w:p><w:pPr><w:pStyle w:val="Heading1"/></w:pPr><w:r><w:t>Mud</w:t></w:r></w:p><w:p><w:r><w:t xml:space="preserve">It is </w:t></w:r><w:ins w:id="1" w:author="Ada"><w:r><w:t>very </w:t></w:r></w:ins><w:del w:id="2" w:author="Bo"><w:r><w:delText>hardly </w:delText></w:r></w:del><w:r><w:t>soft.</w:t></w:r><w:r><w:commentReference w:id="7"/></w:r></w:p>', parts: ['word/comments.xml' => "<w:comments {$w}><w:comment w:id=\"7\" w:author=\"Cy\"><w:p><w:r><w:t>Is it?</w:t></w:r></w:p></w:comment></w:comments>"], relations: '<Relationship Id="rc" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/comments" Target="comments.xml"/>');
+        $docx = Package::docx(
+            '<w:p><w:pPr><w:pStyle w:val="Heading1"/></w:pPr><w:r><w:t>Mud</w:t></w:r></w:p><w:p><w:r><w:t xml:space="preserve">It is </w:t></w:r><w:ins w:id="1" w:author="Ada"><w:r><w:t>very </w:t></w:r></w:ins><w:del w:id="2" w:author="Bo"><w:r><w:delText>hardly </w:delText></w:r></w:del><w:r><w:t>soft.</w:t></w:r><w:r><w:commentReference w:id="7"/></w:r></w:p>',
+            parts: ['word/comments.xml' => "<w:comments {$w}><w:comment w:id=\"7\" w:author=\"Cy\"><w:p><w:r><w:t>Is it?</w:t></w:r></w:p></w:comment></w:comments>"],
+            relations: '<Relationship Id="rc" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/comments" Target="comments.xml"/>',
+        );
         yield 'docx' => [Reading::Docx, $docx];
         yield 'odt' => [Reading::Odt, Package::odt('<text:tracked-changes><text:changed-region text:id="c1"><text:insertion><office:change-info><dc:creator>Ada</dc:creator><dc:date>2026-01-01</dc:date></office:change-info></text:insertion></text:changed-region><text:changed-region text:id="c2"><text:deletion><office:change-info><dc:creator>Bo</dc:creator></office:change-info><text:p>hardly </text:p></text:deletion></text:changed-region></text:tracked-changes>'
             . '<text:h text:outline-level="1">Mud</text:h><text:p>It is <text:change-start text:change-id="c1"/>very <text:change-end text:change-id="c1"/><text:change text:change-id="c2"/>soft.<office:annotation><dc:creator>Cy</dc:creator><text:p>Is it?</text:p></office:annotation></text:p>')];
@@ -153,8 +160,14 @@ final class WayBackTest extends TestCase
     {
         $read = static fn(bool $refuses) => Build::intake($format, $file, new Options('', refusesRecorded: $refuses), new CountedIds('07'));
         $mud = Build::id($read(false)->plan, 'Mud');
-        self::assertSame([['inserted', 'Ada', 'very'], ['deleted', 'Bo', 'hardly'], ['comment', 'Cy', 'Is it?']], array_map(static fn(Heard $one): array => array_values($one->toArray()), $read(false)->heard[$mud]));
-        self::assertSame(['It is very soft.', 'It is hardly soft.'], [$read(false)->plan->topic($mud)->note?->plainText(), $read(true)->plan->topic($mud)->note?->plainText()]);
+        self::assertSame(
+            [['inserted', 'Ada', 'very'], ['deleted', 'Bo', 'hardly'], ['comment', 'Cy', 'Is it?']],
+            array_map(static fn(Heard $one): array => array_values($one->toArray()), $read(false)->heard[$mud]),
+        );
+        self::assertSame(
+            ['It is very soft.', 'It is hardly soft.'],
+            [$read(false)->plan->topic($mud)->note?->plainText(), $read(true)->plan->topic($mud)->note?->plainText()],
+        );
     }
 
     public function testWithoutItsMarksAFileIsMatchedByTitlesAndText(): void

@@ -125,17 +125,32 @@ final class WriterTest extends TestCase
     public function testNumberedTextKeepsColumnsAndTheSignsOfLists(): void
     {
         $cell = static fn(string $type, string $text): Node => new Node($type, [], [Node::plain($text)]);
-        $row = static fn(string $type, string ...$cells): Node => new Node('tableRow', [], array_map(static fn(string $text): Node => $cell($type, $text), array_values($cells)));
-        $list = static fn(string $type, Node ...$items): Node => new Node($type, ['id' => Build::ulid(mt_rand(100, 999))] + ($type === 'orderedList' ? ['start' => 3] : []), array_values($items));
+        $row = static fn(string $type, string ...$cells): Node => new Node(
+            'tableRow',
+            [],
+            array_map(static fn(string $text): Node => $cell($type, $text), array_values($cells)),
+        );
+        $list = static fn(string $type, Node ...$items): Node => new Node(
+            $type,
+            ['id' => Build::ulid(mt_rand(100, 999))] + ($type === 'orderedList' ? ['start' => 3] : []),
+            array_values($items),
+        );
         $note = Note::of([
             new Node('table', ['id' => Build::ulid(1)], [$row('tableHeader', 'Line', 'Rise'), $row('tableCell', 'Winter storms', '4')]),
-            $list('bulletList', new Node('listItem', [], [Node::plain('one'), new Node('orderedList', [], [new Node('listItem', [], [Node::plain('in it')])])]), new Node('listItem', [], [Node::plain('two')])),
+            $list(
+                'bulletList',
+                new Node('listItem', [], [Node::plain('one'), new Node('orderedList', [], [new Node('listItem', [], [Node::plain('in it')])])]),
+                new Node('listItem', [], [Node::plain('two')]),
+            ),
             $list('orderedList', new Node('listItem', [], [Node::plain('third')])),
             $list('taskList', new Node('taskItem', ['checked' => true], [Node::plain('done')]), new Node('taskItem', [], [Node::plain('not yet')])),
         ]);
         $plan = Build::plan('A')->withProperties(new Properties(scheme: Scheme::None));
         $text = $this->write(Format::Text, $plan->with($plan->topic(Build::id($plan, 'A'))->withNote($note)));
-        self::assertStringContainsString("  | Line           Rise\n  | -------------  ----\n  | Winter storms  4\n  | - one\n  |   1. in it\n  | - two\n  | 3. third\n  | [x] done\n  | [ ] not yet\n", $text);
+        self::assertStringContainsString(
+            "  | Line           Rise\n  | -------------  ----\n  | Winter storms  4\n  | - one\n  |   1. in it\n  | - two\n  | 3. third\n  | [x] done\n  | [ ] not yet\n",
+            $text,
+        );
     }
 
     public function testNumberedTextComesBackWithItsNotes(): void

@@ -40,7 +40,10 @@ final class AccountTest extends TestCase
     private function letter(string $name, string $email, string $password): string
     {
         Mail::fake();
-        $this->post('/sign-up', ['name' => $name, 'email' => $email, 'password' => $password, 'time_zone' => 'Europe/Berlin'])->assertOk()->assertSee('A letter is on its way');
+        $this->post(
+            '/sign-up',
+            ['name' => $name, 'email' => $email, 'password' => $password, 'time_zone' => 'Europe/Berlin'],
+        )->assertOk()->assertSee('A letter is on its way');
         $link = '';
         Mail::assertSent(OpenAccount::class, static function (OpenAccount $letter) use (&$link): bool {
             $link = (string) parse_url($letter->link, PHP_URL_PATH);
@@ -56,7 +59,11 @@ final class AccountTest extends TestCase
         Auth::logout();
         $this->letter('Eve', 'eve@example.org', 'long enough');
         Mail::fake();
-        $page = static fn(TestResponse $answer): string => str_replace(['ada@example.org', 'eve@example.org'], '', (string) preg_replace('/name="_token" value="[^"]*"/', '', (string) $answer->getContent()));
+        $page = static fn(TestResponse $answer): string => str_replace(
+            ['ada@example.org', 'eve@example.org'],
+            '',
+            (string) preg_replace('/name="_token" value="[^"]*"/', '', (string) $answer->getContent()),
+        );
         $new = $page($this->post('/sign-up', ['name' => 'Eve', 'email' => 'eve@example.org', 'password' => 'long enough'])->assertOk());
         $known = $page($this->post('/sign-up', ['name' => 'Eve', 'email' => 'Ada@example.org', 'password' => 'long enough'])->assertOk());
         self::assertSame($new, $known);

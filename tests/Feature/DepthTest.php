@@ -19,7 +19,9 @@ final class DepthTest extends TestCase
     {
         $node = ['type' => 'paragraph', 'content' => [['type' => 'text', 'text' => 'at the bottom']]];
         for ($at = 2; $at <= $depth; ++$at) {
-            $node = $type === 'blockquote' || ($depth - $at) % 2 === 1 ? ['type' => $type === 'blockquote' ? 'blockquote' : 'listItem', 'content' => [$node]] : ['type' => $type, 'content' => [$node]];
+            $node = $type === 'blockquote' || ($depth - $at) % 2 === 1
+                ? ['type' => $type === 'blockquote' ? 'blockquote' : 'listItem', 'content' => [$node]]
+                : ['type' => $type, 'content' => [$node]];
         }
 
         return ['attrs' => ['id' => self::newId()]] + $node;
@@ -78,10 +80,17 @@ final class DepthTest extends TestCase
     #[DataProvider('types')]
     public function testAFileThatIsDeeperComesInWithEveryWord(string $type): void
     {
-        $tags = ['bulletList' => ['<ul><li>', '</li></ul>'], 'orderedList' => ['<ol><li>', '</li></ol>'], 'blockquote' => ['<blockquote>', '</blockquote>']][$type];
+        $tags = [
+            'bulletList' => ['<ul><li>', '</li></ul>'], 'orderedList' => ['<ol><li>', '</li></ol>'],
+            'blockquote' => ['<blockquote>', '</blockquote>'],
+        ][$type];
         foreach ([10, 30, 90] as $deep) {
             $words = implode('', array_map(static fn(int $i): string => "{$tags[0]}level{$i} ", range(1, $deep))) . str_repeat($tags[1], $deep);
-            $token = (string) $this->post('/intake/files', ['file' => \Illuminate\Http\UploadedFile::fake()->createWithContent('a.html', "<h1>Head</h1><p>First.</p>{$words}")], ['Accept' => 'application/json'])->assertOk()->json('token');
+            $token = (string) $this->post(
+                '/intake/files',
+                ['file' => \Illuminate\Http\UploadedFile::fake()->createWithContent('a.html', "<h1>Head</h1><p>First.</p>{$words}")],
+                ['Accept' => 'application/json'],
+            )->assertOk()->json('token');
             $address = (string) $this->postJson('/intake', ['token' => $token])->assertOk()->json('address');
             $this->row = PlanRow::query()->findOrFail(basename($address));
             $all = implode(' ', array_map(static fn($topic): string => $topic->title . ' ' . ($topic->note?->plainText() ?? ''), $this->plan()->topics));

@@ -38,8 +38,19 @@ final class DoorsTest extends TestCase
     {
         Notification::fake();
         Auth::logout();
-        $this->call('POST', '/forgotten', ['email' => 'ada@example.org'], [], [], ['HTTP_X_FORWARDED_HOST' => 'evil.example', 'HTTP_X_FORWARDED_PROTO' => 'gopher']);
-        Notification::assertSentTo($this->user, ResetPassword::class, fn(ResetPassword $letter): bool => str_starts_with($letter->toMail($this->user)->actionUrl, rtrim((string) config('app.url'), '/') . '/reset/'));
+        $this->call(
+            'POST',
+            '/forgotten',
+            ['email' => 'ada@example.org'],
+            [],
+            [],
+            ['HTTP_X_FORWARDED_HOST' => 'evil.example', 'HTTP_X_FORWARDED_PROTO' => 'gopher'],
+        );
+        Notification::assertSentTo(
+            $this->user,
+            ResetPassword::class,
+            fn(ResetPassword $letter): bool => str_starts_with($letter->toMail($this->user)->actionUrl, rtrim((string) config('app.url'), '/') . '/reset/'),
+        );
     }
 
     public function testTheOtherNamesOfThisMachineLeadToItsOwn(): void
@@ -93,7 +104,11 @@ final class DoorsTest extends TestCase
 
     public function testDevicesAreListedAndSignedOut(): void
     {
-        $phone = $this->device($this->user, 'Mozilla/5.0 (iPhone; CPU iPhone OS 17_0 like Mac OS X) AppleWebKit/605.1.15 (KHTML, like Gecko) Version/17.0 Mobile/15E148 Safari/604.1', 3600);
+        $phone = $this->device(
+            $this->user,
+            'Mozilla/5.0 (iPhone; CPU iPhone OS 17_0 like Mac OS X) AppleWebKit/605.1.15 (KHTML, like Gecko) Version/17.0 Mobile/15E148 Safari/604.1',
+            3600,
+        );
         $this->device($this->user, 'Mozilla/5.0 (X11; Linux x86_64; rv:130.0) Gecko/20100101 Firefox/130.0', 7200);
         $strange = $this->device($this->account('bo'), 'curl/8');
         $page = $this->get('/account')->assertOk()->assertSee('Safari on iPhone')->assertSee('Firefox on Linux')->assertDontSee('A browser');
@@ -138,8 +153,18 @@ final class DoorsTest extends TestCase
     {
         config(['embrel.sign_ins_a_minute' => 3]);
         Auth::logout();
-        $try = fn(string $email, string $from): int => $this->call('POST', '/sign-in', ['email' => $email, 'password' => 'a guess'], [], [], ['REMOTE_ADDR' => $from])->getStatusCode();
-        $tries = array_map(static fn(string $email): int => $try($email, '192.0.2.' . random_int(1, 250)), ['ada@example.org', 'ADA@example.org', ' ada@Example.org', 'Ada@example.ORG']);
+        $try = fn(string $email, string $from): int => $this->call(
+            'POST',
+            '/sign-in',
+            ['email' => $email, 'password' => 'a guess'],
+            [],
+            [],
+            ['REMOTE_ADDR' => $from],
+        )->getStatusCode();
+        $tries = array_map(
+            static fn(string $email): int => $try($email, '192.0.2.' . random_int(1, 250)),
+            ['ada@example.org', 'ADA@example.org', ' ada@Example.org', 'Ada@example.ORG'],
+        );
         self::assertSame([302, 302, 302, 429], $tries);
         $others = array_map(static fn(int $i): int => $try("someone{$i}@example.org", '198.51.100.9'), range(1, 19));
         self::assertSame(429, $others[18]);
@@ -150,7 +175,14 @@ final class DoorsTest extends TestCase
     public function testEveryPlaceThatAsksForAPasswordIsLimited(string $method, string $address): void
     {
         config(['embrel.sign_ins_a_minute' => 2]);
-        $answers = array_map(fn(): int => $this->call($method, $address, ['current_password' => 'a guess', 'password' => 'another one', 'password_to_delete' => 'a guess'])->getStatusCode(), range(1, 3));
+        $answers = array_map(
+            fn(): int => $this->call(
+                $method,
+                $address,
+                ['current_password' => 'a guess', 'password' => 'another one', 'password_to_delete' => 'a guess'],
+            )->getStatusCode(),
+            range(1, 3),
+        );
         self::assertSame([302, 302, 429], $answers);
     }
 
@@ -203,7 +235,10 @@ final class DoorsTest extends TestCase
         foreach (["storage/attachments/{$this->row->id}/{$id}", 'storage/app/private/x', 'storage/x'] as $address) {
             self::assertContains($this->get($address)->getStatusCode(), [404, 405], $address);
         }
-        self::assertSame([], array_filter(Route::getRoutes()->getRoutes(), static fn(\Illuminate\Routing\Route $route): bool => str_starts_with($route->uri(), 'storage')));
+        self::assertSame(
+            [],
+            array_filter(Route::getRoutes()->getRoutes(), static fn(\Illuminate\Routing\Route $route): bool => str_starts_with($route->uri(), 'storage')),
+        );
     }
 
     public function testNothingOfADeletedAccountIsLeft(): void
@@ -220,7 +255,13 @@ final class DoorsTest extends TestCase
 
     public function testWhatNothingBelongsToIsFoundByItsAge(): void
     {
-        $paths = array_map(storage_path(...), ['app/private/tasks/' . self::newId(), 'app/private/waiting/999999/' . self::newId(), 'app/private/work-leftover/part', 'app/private/attachments/' . self::newId() . '/file']);
+        $paths = array_map(
+            storage_path(...),
+            [
+                'app/private/tasks/' . self::newId(), 'app/private/waiting/999999/' . self::newId(), 'app/private/work-leftover/part',
+                'app/private/attachments/' . self::newId() . '/file',
+            ],
+        );
         foreach ($paths as $path) {
             @mkdir(\dirname($path), 0o700, true);
             file_put_contents($path, 'x');

@@ -97,11 +97,25 @@ final class HandOverTest extends TestCase
 
     public function testATemplateThatIsTooMuchIsRefusedWithAReason(): void
     {
-        $send = fn(UploadedFile $file): string => (string) $this->post('/templates', ['file' => $file], ['Accept' => 'application/json'])->assertUnprocessable()->json('message');
+        $send = fn(UploadedFile $file): string => (string) $this->post(
+            '/templates',
+            ['file' => $file],
+            ['Accept' => 'application/json'],
+        )->assertUnprocessable()->json('message');
         $path = tempnam(sys_get_temp_dir(), 'template') ?: self::fail('No file.');
-        self::assertStringContainsString('20 MB at most', $send(new UploadedFile($path, 'large.docx', null, UPLOAD_ERR_INI_SIZE, true)), 'PHP itself cut it off.');
+        self::assertStringContainsString(
+            '20 MB at most',
+            $send(new UploadedFile($path, 'large.docx', null, UPLOAD_ERR_INI_SIZE, true)),
+            'PHP itself cut it off.',
+        );
         self::assertStringContainsString('20 MB at most', $send(UploadedFile::fake()->create('large.docx', 65 * 1024)));
-        $styles = implode('', array_map(static fn(int $i): string => "<w:style w:type=\"paragraph\" w:styleId=\"s{$i}\"><w:name w:val=\"Style {$i}\"/></w:style>", range(1, 100_000)));
+        $styles = implode(
+            '',
+            array_map(
+                static fn(int $i): string => "<w:style w:type=\"paragraph\" w:styleId=\"s{$i}\"><w:name w:val=\"Style {$i}\"/></w:style>",
+                range(1, 100_000),
+            ),
+        );
         self::assertStringContainsString('100,001 styles', $send(UploadedFile::fake()->createWithContent('many.docx', Package::docx('', $styles))));
         self::assertSame(0, DB::table('templates')->count());
         unlink($path);
@@ -219,7 +233,10 @@ final class HandOverTest extends TestCase
         $docx = Package::parts($this->get("{$this->address}/file?format=docx")->streamedContent())['word/document.xml'];
         self::assertMatchesRegularExpression('/<w:pStyle w:val="Quote"\/><w:keepNext\/>(?:(?!<\/w:p>).)*>Mud</s', $docx);
         $odt = Package::parts($this->get("{$this->address}/file?format=odt")->streamedContent())['content.xml'];
-        self::assertMatchesRegularExpression('/<style:style [^>]*style:name="(P\d+)"[^>]*style:parent-style-name="Quotations"><style:paragraph-properties fo:keep-with-next="always"\/>.*<text:p text:style-name="\\1">/s', $odt);
+        self::assertMatchesRegularExpression(
+            '/<style:style [^>]*style:name="(P\d+)"[^>]*style:parent-style-name="Quotations"><style:paragraph-properties fo:keep-with-next="always"\/>.*<text:p text:style-name="\\1">/s',
+            $odt,
+        );
         $html = $this->get("{$this->address}/file?format=html")->streamedContent();
         self::assertMatchesRegularExpression('/\.draft-quote \{ break-after: avoid/', $html);
         self::assertMatchesRegularExpression('/<blockquote[^>]* class="draft-quote"><p>Mud</', $html);

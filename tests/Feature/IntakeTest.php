@@ -132,22 +132,38 @@ final class IntakeTest extends TestCase
         $this->postJson("/plans/{$row->id}/undo", ['base' => $row->refresh()->revision])->assertOk();
         self::assertSame("First\n  Its part\nSecond", Build::outline(app(PlanStore::class)->load($row->refresh())));
         $this->postJson('/intake', ['text' => 'Tide', 'into' => $row->id, 'under' => $this->id('A')])->assertStatus(409);
-        self::assertSame("First\n  Its part\nSecond", Build::outline(app(PlanStore::class)->load($row->refresh())), 'A topic of another plan is none to take in below.');
+        self::assertSame(
+            "First\n  Its part\nSecond",
+            Build::outline(app(PlanStore::class)->load($row->refresh())),
+            'A topic of another plan is none to take in below.',
+        );
     }
 
     public function testPastedTextSaysWhatItIs(): void
     {
-        $this->postJson('/intake/preview', ['text' => "Tide\n  Mud\n  Wall"])->assertOk()->assertJsonPath('title', 'Tide')->assertJsonPath('firstIsTitle', true)->assertJsonPath('count', 2)->assertJsonPath('isMarkdown', false);
-        $this->postJson('/intake/preview', ['text' => "Tide\n  Mud\n  Wall", 'first_is_title' => '0'])->assertOk()->assertJsonPath('firstIsTitle', false)->assertJsonPath('count', 3);
+        $this->postJson(
+            '/intake/preview',
+            ['text' => "Tide\n  Mud\n  Wall"],
+        )->assertOk()->assertJsonPath('title', 'Tide')->assertJsonPath('firstIsTitle', true)->assertJsonPath('count', 2)->assertJsonPath('isMarkdown', false);
+        $this->postJson(
+            '/intake/preview',
+            ['text' => "Tide\n  Mud\n  Wall", 'first_is_title' => '0'],
+        )->assertOk()->assertJsonPath('firstIsTitle', false)->assertJsonPath('count', 3);
         $this->postJson('/intake/preview', ['text' => "# Tide\n\nwords\n\n## Mud"])->assertOk()->assertJsonPath('isMarkdown', true);
         $this->postJson('/intake/preview', ['text' => "# Tide\n\nwords\n\n## Mud", 'markdown' => '0'])->assertOk()->assertJsonPath('isMarkdown', false);
     }
 
     public function testWhatWasLeftOutIsToldAndTakenInWhenItIsWanted(): void
     {
-        $page = fn(): UploadedFile => UploadedFile::fake()->createWithContent('page.html', '<nav><a href="/">Home of the creek</a></nav><h1>Tide</h1><p>Words.</p>');
+        $page = fn(): UploadedFile => UploadedFile::fake()->createWithContent(
+            'page.html',
+            '<nav><a href="/">Home of the creek</a></nav><h1>Tide</h1><p>Words.</p>',
+        );
         $token = $this->post('/intake/files', ['file' => $page()])->assertOk()->json('token');
-        $this->postJson('/intake/preview', ['token' => $token])->assertOk()->assertJsonPath('leftOut.0.words', 4)->assertJsonPath('leftOut.0.what', 'what leads around the site');
+        $this->postJson('/intake/preview', ['token' => $token])->assertOk()->assertJsonPath('leftOut.0.words', 4)->assertJsonPath(
+            'leftOut.0.what',
+            'what leads around the site',
+        );
         $this->postJson('/intake', ['token' => $token, 'left_out' => '1'])->assertOk();
         $plan = app(PlanStore::class)->load(Plan::query()->where('id', '!=', $this->row->id)->firstOrFail(), true);
         self::assertStringContainsString('Home of the creek', (string) $plan->topic(\Embrel\Plan\Plan::ROOT)->note?->plainText());
@@ -173,7 +189,10 @@ final class IntakeTest extends TestCase
         $bare = static fn(string $body): UploadedFile => UploadedFile::fake()->createWithContent('Bare.docx', Package::docx($body, '', [
             'word/styles.xml' => '<w:styles xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"/>',
         ]));
-        $token = $this->post('/intake/files', ['file' => $bare(Package::paragraph('Tide', '<w:pStyle w:val="Heading1"/>') . Package::paragraph('Mud', '<w:pStyle w:val="Heading2"/>'))])->json('token');
+        $token = $this->post(
+            '/intake/files',
+            ['file' => $bare(Package::paragraph('Tide', '<w:pStyle w:val="Heading1"/>') . Package::paragraph('Mud', '<w:pStyle w:val="Heading2"/>'))],
+        )->json('token');
         $this->postJson('/intake/preview', ['token' => $token])->assertOk()->assertJsonPath('count', 2)->assertJsonPath('repairs', []);
         $token = $this->post('/intake/files', ['file' => $bare(Package::paragraph('A line of text that nobody marked as anything.'))])->json('token');
         $says = $this->postJson('/intake/preview', ['token' => $token])->assertOk()->assertJsonPath('count', 0)->json('repairs.0');

@@ -302,7 +302,13 @@ final class OperationsTest extends TestCase
         $seen = $this->row->refresh()->revision;
         $base = ['base' => $was['put']];
         $this->send($this->note($a, 'the spring tide and the wall', $block) + $base)->assertOk()->assertJsonPath("notes.{$a}", [2, 3]);
-        $answer = $this->postJson("/plans/{$this->row->id}/operations", ['base' => $seen, 'operations' => [['id' => self::newId(), 'step' => self::newId()] + $this->note($a, 'the tide and the old wall', $block) + $base]])->assertOk()->assertJsonPath('refused', []);
+        $answer = $this->postJson(
+            "/plans/{$this->row->id}/operations",
+            [
+                'base' => $seen,
+                'operations' => [['id' => self::newId(), 'step' => self::newId()] + $this->note($a, 'the tide and the old wall', $block) + $base],
+            ],
+        )->assertOk()->assertJsonPath('refused', []);
         self::assertSame('the spring tide and the old wall', $this->plan()->topic($a)->note?->plainText());
         $answer->assertJsonPath("notes.{$a}", [null, 4]);
     }
@@ -336,11 +342,17 @@ final class OperationsTest extends TestCase
         $dye = fn(string $id): ?string => $this->plan(false)->topic($id)->dye?->value;
         $was = $dye($b);
         $answer = $this->send(['type' => 'move', 'ids' => [$b], 'at' => ['parent' => $a, 'after' => null]])->assertOk();
-        self::assertSame([null], array_values(array_unique(array_column(array_filter($answer->json('topics'), static fn(array $one): bool => $one['id'] === $b), 'dye'))) ?: [null]);
+        self::assertSame(
+            [null],
+            array_values(array_unique(array_column(array_filter($answer->json('topics'), static fn(array $one): bool => $one['id'] === $b), 'dye'))) ?: [null],
+        );
         self::assertNull($dye($b));
         $this->step('undo')->assertOk();
         self::assertSame($was, $dye($b));
-        $this->send(['type' => 'dye', 'ids' => [$b], 'value' => 'orchil'], ['type' => 'move', 'ids' => [$b], 'at' => ['parent' => $a, 'after' => null]])->assertOk();
+        $this->send(
+            ['type' => 'dye', 'ids' => [$b], 'value' => 'orchil'],
+            ['type' => 'move', 'ids' => [$b], 'at' => ['parent' => $a, 'after' => null]],
+        )->assertOk();
         self::assertSame('orchil', $dye($b), 'One that somebody chose goes with it.');
     }
 }

@@ -57,7 +57,9 @@ final class PlansTest extends TestCase
     /** Another account's plan is not there, on any route; and no route is open to someone not signed in. */
     public function testEveryRouteKeepsOthersOut(): void
     {
-        $mine = ['plan' => $this->row->id, 'topic' => $this->id('A'), 'token' => 'x', 'seq' => '1', 'picture' => str_repeat('a', 64)] + array_fill_keys(['attachment', 'task', 'style', 'template'], self::newId());
+        $mine = [
+            'plan' => $this->row->id, 'topic' => $this->id('A'), 'token' => 'x', 'seq' => '1', 'picture' => str_repeat('a', 64),
+        ] + array_fill_keys(['attachment', 'task', 'style', 'template'], self::newId());
         $query = ['parent' => \Embrel\Plan\Plan::ROOT];
         $body = ['base' => 0, 'operations' => [['id' => self::newId(), 'step' => self::newId(), 'type' => 'remove', 'ids' => [$this->id('A')]]], 'title' => 'Stolen', 'folded' => [], 'dimmed' => false, 'chosen' => ['x'], 'text' => 'A', 'name' => 'x', 'id' => self::newId(), 'from' => $this->row->id, 'topics' => [], 'parent' => \Embrel\Plan\Plan::ROOT];
         $walked = 0;
@@ -81,7 +83,9 @@ final class PlansTest extends TestCase
     /** Whatever comes in the place of a text: the answer may be no, but never a failure of ours. */
     public function testNoParameterBreaksAnyRoute(): void
     {
-        $mine = ['plan' => $this->row->id, 'topic' => $this->id('A'), 'token' => 'x', 'seq' => '1', 'picture' => str_repeat('a', 64)] + array_fill_keys(['attachment', 'task', 'style', 'template'], self::newId());
+        $mine = [
+            'plan' => $this->row->id, 'topic' => $this->id('A'), 'token' => 'x', 'seq' => '1', 'picture' => str_repeat('a', 64),
+        ] + array_fill_keys(['attachment', 'task', 'style', 'template'], self::newId());
         $names = ['to', 'by', 'seal', 'since', 'value', 'subject', 'shelf', 'email', 'into', 'text', 'with', 'within', 'whole', 'before', 'title', 'name', 'pattern', 'format', 'from', 'numbering', 'parent', 'after', 'topics', 'base', 'operations', 'folded', 'focus', 'dimmed', 'chosen', 'password', 'time_zone', 'id', 'map', 'keep', 'picture', 'paper', 'several', 'arrangement', 'style', 'seen', 'ground', 'fonts', 'width', 'height'];
         foreach ([['x' => 'y'], [['deep']], 'ÿ' . str_repeat('%00', 3), -1] as $hostile) {
             foreach (Route::getRoutes() as $route) {

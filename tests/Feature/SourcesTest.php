@@ -329,7 +329,8 @@ final class SourcesTest extends TestCase
         $lines = [
             'see ch. 3' => null, 'cf. 2001' => null, 'Ibid.' => null, 'Chapter 3 of the story' => null, 'The 1953 flood, p. 12' => null,
             '(Lind 2019)' => ['reference', 'Lind 2019'], '(Quist 2003: 14)' => ['reference', 'Quist 2003'], 'see Pell 1994' => ['reference', 'Pell 1994'],
-            '10.5555/tn.2018.23' => ['reference', ''], '> no wall is for ever' => ['quotation', ''], 'Pell said “no wall is for ever, and mud is”' => ['quotation', ''],
+            '10.5555/tn.2018.23' => ['reference', ''], '> no wall is for ever' => ['quotation', ''],
+            'Pell said “no wall is for ever, and mud is”' => ['quotation', ''],
         ];
         $this->row = $this->start("Wall\n  " . implode("\n  ", array_keys($lines)));
         $found = [];

@@ -71,7 +71,10 @@ final class TasksTest extends TestCase
     public function testOfOnePersonTwentyPiecesOfWorkMayWait(): void
     {
         Queue::fake();
-        $ask = fn(): int => $this->withoutMiddleware(\Illuminate\Routing\Middleware\ThrottleRequests::class)->postJson("/plans/{$this->row->id}/hand-over/task", ['format' => 'txt'])->getStatusCode();
+        $ask = fn(): int => $this->withoutMiddleware(\Illuminate\Routing\Middleware\ThrottleRequests::class)->postJson(
+            "/plans/{$this->row->id}/hand-over/task",
+            ['format' => 'txt'],
+        )->getStatusCode();
         self::assertSame([...array_fill(0, 20, 200), 429], array_map($ask, range(0, 20)));
     }
 
@@ -87,7 +90,10 @@ final class TasksTest extends TestCase
     {
         $waiting = app(WaitingFiles::class);
         $ids = array_map(fn(int $i): string => $waiting->keep($this->user, UploadedFile::fake()->createWithContent("{$i}.txt", 'words')), range(1, 22));
-        self::assertSame([false, false, true, true], array_map(fn(string $id): bool => $waiting->find($this->user, $id) !== null, [$ids[0], $ids[1], $ids[2], $ids[21]]));
+        self::assertSame(
+            [false, false, true, true],
+            array_map(fn(string $id): bool => $waiting->find($this->user, $id) !== null, [$ids[0], $ids[1], $ids[2], $ids[21]]),
+        );
         $waiting->forgetAll($this->user);
     }
 
@@ -154,7 +160,11 @@ final class TasksTest extends TestCase
         ob_start();
         $width > 1 ? imagejpeg($image, null, 30) : imagepng($image);
         $bytes = (string) ob_get_clean();
-        $answer = $this->post("/plans/{$this->row->id}/pictures", ['picture' => UploadedFile::fake()->createWithContent('x', $bytes)], ['Accept' => 'application/json']);
+        $answer = $this->post(
+            "/plans/{$this->row->id}/pictures",
+            ['picture' => UploadedFile::fake()->createWithContent('x', $bytes)],
+            ['Accept' => 'application/json'],
+        );
         if ($what === 'refused') {
             $answer->assertUnprocessable()->assertJsonStructure(['message']);
             self::assertSame(0, DB::table('pictures')->count());

@@ -43,7 +43,11 @@ final class WayBackTest extends TestCase
 
     private function brought(string $file): string
     {
-        return (string) $this->post('/intake/files', ['file' => UploadedFile::fake()->createWithContent('back.docx', $file)], ['Accept' => 'application/json'])->assertOk()->json('token');
+        return (string) $this->post(
+            '/intake/files',
+            ['file' => UploadedFile::fake()->createWithContent('back.docx', $file)],
+            ['Accept' => 'application/json'],
+        )->assertOk()->json('token');
     }
 
     /** @return list<array<string, mixed>> */
@@ -88,7 +92,10 @@ final class WayBackTest extends TestCase
     {
         [$id, $title] = $this->section();
         $other = $this->plan()->parts(Plan::ROOT)[1];
-        $this->send(['type' => 'retitle', 'topic' => $id, 'title' => 'Renamed since'], ['type' => 'add', 'at' => ['parent' => $id, 'after' => null], 'topics' => [['id' => self::newId(), 'title' => 'Added since']]])->assertOk();
+        $this->send(
+            ['type' => 'retitle', 'topic' => $id, 'title' => 'Renamed since'],
+            ['type' => 'add', 'at' => ['parent' => $id, 'after' => null], 'topics' => [['id' => self::newId(), 'title' => 'Added since']]],
+        )->assertOk();
         $this->send(['type' => 'remove', 'ids' => [$other]])->assertOk();
         $this->send(['type' => 'plan', 'set' => ['numbering' => 'essay']])->assertOk();
         self::assertSame([], $this->changes($this->brought($this->draft)));
@@ -100,7 +107,10 @@ final class WayBackTest extends TestCase
         $draft = $this->brought($this->edited(">{$title}<", ">{$title} by the sea<"));
         $this->send(['type' => 'retitle', 'topic' => $id, 'title' => 'Renamed since'])->assertOk();
         $changes = $this->changes($draft);
-        self::assertSame([['retitled', 'Renamed since', $title]], array_map(static fn(array $one): array => [$one['kind'], $one['title'], $one['before']], $changes));
+        self::assertSame(
+            [['retitled', 'Renamed since', $title]],
+            array_map(static fn(array $one): array => [$one['kind'], $one['title'], $one['before']], $changes),
+        );
         $this->accept($draft, $changes)->assertOk();
         self::assertSame("{$title} by the sea", $this->plan(false)->topic($id)->title);
     }
@@ -113,7 +123,10 @@ final class WayBackTest extends TestCase
             foreach ($plan->topic($id)->note->blocks ?? [] as $block) {
                 if (iterator_count($this->atoms($block)) > 0 && $block->type === 'paragraph' && ++$changed === 1) {
                     $word = explode(' ', $block->content[0]->text)[0];
-                    $before = [$id, (string) $block->id(), array_map(static fn(Node $node): array => $node->toArray(), iterator_to_array($this->atoms($block), false))];
+                    $before = [
+                        $id, (string) $block->id(),
+                        array_map(static fn(Node $node): array => $node->toArray(), iterator_to_array($this->atoms($block), false)),
+                    ];
                 }
             }
         }
@@ -145,10 +158,18 @@ final class WayBackTest extends TestCase
     {
         [$id, $title] = $this->section();
         $parts = Package::parts($this->draft);
-        $parts['word/document.xml'] = str_replace("{$title}</w:t></w:r>", "{$title}</w:t></w:r><w:ins w:id=\"901\" w:author=\"Ada\"><w:r><w:t xml:space=\"preserve\"> by the sea</w:t></w:r></w:ins><w:r><w:commentReference w:id=\"7\"/></w:r>", $parts['word/document.xml']);
+        $parts['word/document.xml'] = str_replace(
+            "{$title}</w:t></w:r>",
+            "{$title}</w:t></w:r><w:ins w:id=\"901\" w:author=\"Ada\"><w:r><w:t xml:space=\"preserve\"> by the sea</w:t></w:r></w:ins><w:r><w:commentReference w:id=\"7\"/></w:r>",
+            $parts['word/document.xml'],
+        );
         $w = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"';
         $parts['word/comments.xml'] = "<w:comments {$w}><w:comment w:id=\"7\" w:author=\"Cy\"><w:p><w:r><w:t>Is it?</w:t></w:r></w:p></w:comment></w:comments>";
-        $parts['word/_rels/document.xml.rels'] = str_replace('</Relationships>', '<Relationship Id="rc" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/comments" Target="comments.xml"/></Relationships>', $parts['word/_rels/document.xml.rels']);
+        $parts['word/_rels/document.xml.rels'] = str_replace(
+            '</Relationships>',
+            '<Relationship Id="rc" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/comments" Target="comments.xml"/></Relationships>',
+            $parts['word/_rels/document.xml.rels'],
+        );
         $file = Package::zip($parts);
         $token = $this->brought($file);
         $told = $this->postJson("/plans/{$this->row->id}/way-back", ['token' => $token])->assertOk();
@@ -159,7 +180,10 @@ final class WayBackTest extends TestCase
         $token = $this->brought($file);
         $this->accept($token, $told->json('changes'))->assertOk();
         self::assertSame("{$title} by the sea", $this->plan(false)->topic($id)->title);
-        self::assertSame([['Cy', 'Is it?']], DB::table('draft_comments')->where('plan_id', $this->row->id)->where('topic_id', $id)->get(['who', 'text'])->map(static fn(\stdClass $one): array => [$one->who, $one->text])->all());
+        self::assertSame(
+            [['Cy', 'Is it?']],
+            DB::table('draft_comments')->where('plan_id', $this->row->id)->where('topic_id', $id)->get(['who', 'text'])->map(static fn(\stdClass $one): array => [$one->who, $one->text])->all(),
+        );
     }
 
     public function testADraftOfAnotherPlanIsComparedWithoutItsPast(): void

@@ -13,7 +13,10 @@ const noteBox = (page) => page.getByRole('textbox', { name: 'Note', exact: true 
 /** The ways in which an answer can be wanting. */
 const TROUBLES = {
     'away': (page) => page.context().setOffline(true),
-    'late': (page) => page.route(/\/plans\/|plan-names/, async (route) => { await new Promise((after) => setTimeout(after, 1500)); await route.continue().catch(() => {}); }),
+    'late': (page) => page.route(
+        /\/plans\/|plan-names/,
+        async (route) => { await new Promise((after) => setTimeout(after, 1500)); await route.continue().catch(() => {}); },
+    ),
     'failing': (page) => page.route(/\/plans\/|plan-names/, (route) => route.fulfill({ status: 500, contentType: 'application/json', body: '{}' })),
     'silent': (page) => page.route(/\/plans\/|plan-names/, () => {}),
 };
@@ -67,15 +70,24 @@ for (const [trouble, begin] of Object.entries(TROUBLES)) {
 /** Every key and control that opens a place to write, and where what is typed then stands. */
 const DOORS = [
     ['the title', async (writer) => writer.type('[F2]'), (page) => page.getByRole('textbox', { name: 'Title', exact: true }), 'Under a wall just now', 'A2'],
-    ['a new topic', async (writer) => writer.page.getByRole('button', { name: 'New topic' }).click(), (page) => page.getByRole('textbox', { name: 'Title', exact: true })],
+    [
+        'a new topic', async (writer) => writer.page.getByRole('button', { name: 'New topic' }).click(),
+        (page) => page.getByRole('textbox', { name: 'Title', exact: true }),
+    ],
     ['the find field', async (writer) => writer.type('[Control+f]'), (page) => page.getByRole('searchbox', { name: 'Find' })],
     ['catching an idea', async (writer) => writer.type('[Control+k]'), (page) => page.getByRole('textbox', { name: 'Catch an idea' })],
     ['moving to a place', async (writer) => writer.type('m'), (page) => page.getByRole('dialog', { name: 'Move to' }).getByRole('textbox')],
     ['relating', async (writer) => writer.type('r'), (page) => page.getByRole('dialog').getByRole('textbox').first()],
     ['a target', async (writer) => writer.type('t'), (page) => page.getByRole('spinbutton').first(), '120'],
-    ['another plan', async (writer) => writer.inMenu(/1\.2 A2/, /Another plan/), (page) => page.getByRole('dialog', { name: 'To another plan' }).getByRole('textbox')],
+    [
+        'another plan', async (writer) => writer.inMenu(/1\.2 A2/, /Another plan/),
+        (page) => page.getByRole('dialog', { name: 'To another plan' }).getByRole('textbox'),
+    ],
     ['Gather', async (writer) => writer.view('Gather'), (page) => page.getByRole('textbox', { name: 'An idea' })],
-    ['the sources', async (writer) => writer.page.getByRole('link', { name: 'Sources' }).click(), (page) => page.getByRole('textbox', { name: 'Add a source' })],
+    [
+        'the sources', async (writer) => writer.page.getByRole('link', { name: 'Sources' }).click(),
+        (page) => page.getByRole('textbox', { name: 'Add a source' }),
+    ],
 ];
 
 for (const trouble of ['away', 'late', 'silent']) {

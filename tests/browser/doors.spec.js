@@ -58,7 +58,10 @@ test('what no page of ours sends is refused before it is looked at', async ({ re
         expect([address, answer.status()]).toEqual([address, 400]);
         expect(answer.headers()['x-content-type-options']).toBe('nosniff');
     }
-    const large = await request.post('/plans/01M8K7BQYC9QMXPHNPKF59TCG6/operations', { data: '['.repeat(20_000_000), headers: { 'Content-Type': 'application/json', Accept: 'application/json' } });
+    const large = await request.post(
+        '/plans/01M8K7BQYC9QMXPHNPKF59TCG6/operations',
+        { data: '['.repeat(20_000_000), headers: { 'Content-Type': 'application/json', Accept: 'application/json' } },
+    );
     expect(large.status()).toBe(413);
     expect((await request.get('/plans', { headers: { Host: 'evil.example' } })).status()).toBe(421);
 });

@@ -189,7 +189,10 @@ test('two digits hang on when they were pressed, not on when a busy page comes t
     await writer.type('to twelve', '[Enter]', 'to two', '[Enter]', 'to one', '[Enter]', '[ArrowDown]');
     await writer.expectIdeas('to one *', 'to two', 'to twelve');
     const client = await page.context().newCDPSession(page);
-    const press = (digit) => ['keyDown', 'keyUp'].map((type) => client.send('Input.dispatchKeyEvent', { type, key: digit, code: `Digit${digit}`, text: type === 'keyDown' ? digit : undefined, windowsVirtualKeyCode: 48 + Number(digit) }));
+    const press = (digit) => ['keyDown', 'keyUp'].map((type) => client.send(
+        'Input.dispatchKeyEvent',
+        { type, key: digit, code: `Digit${digit}`, text: type === 'keyDown' ? digit : undefined, windowsVirtualKeyCode: 48 + Number(digit) },
+    ));
     const busy = page.evaluate(() => { for (const end = performance.now() + 4000; performance.now() < end;); });
     await new Promise((after) => setTimeout(after, 300));
     const pressed = press('1');

@@ -55,7 +55,11 @@ test('the pages follow each choice, lead to each other, and say what is left out
 
 test('every format comes as a file', async ({ page }, info) => {
     const writer = await atHandOver(page);
-    const starts = { 'Word processor docx': 'PK', 'OpenDocument odt': 'PK', 'PDF pdf': '%PDF', 'Web page html': '<!doctype html>', 'Web pages zip': 'PK', 'E-book epub': 'PK', 'Markdown md': '# The Sea Wall', 'LaTeX tex': '\\documentclass', 'Numbered outline txt': 'The Sea Wall', 'Outline file opml': '<?xml', 'Table csv': 'level,number' };
+    const starts = {
+        'Word processor docx': 'PK', 'OpenDocument odt': 'PK', 'PDF pdf': '%PDF', 'Web page html': '<!doctype html>', 'Web pages zip': 'PK',
+        'E-book epub': 'PK', 'Markdown md': '# The Sea Wall', 'LaTeX tex': '\\documentclass', 'Numbered outline txt': 'The Sea Wall',
+        'Outline file opml': '<?xml', 'Table csv': 'level,number',
+    };
     for (const [name, start] of Object.entries(starts)) {
         await format(page, name);
         await expect(page.getByRole('link', { name: 'Download the draft' })).toHaveAttribute('href', new RegExp(`format=${{ zip: 'pages' }[name.split(' ').pop()] ?? name.split(' ').pop()}\\b`));
@@ -189,7 +193,11 @@ const heading = (title) => `>${title}</w:t></w:r><w:bookmarkEnd`;
 
 test('a draft that was changed elsewhere comes home', async ({ page }, info) => {
     const writer = await atHandOver(page);
-    const changed = changedElsewhere(info, await downloaded(page, info), { 'word/document.xml': [[heading('Wall'), heading('The sea wall')], ['quoted here', 'quoted there']] });
+    const changed = changedElsewhere(
+        info,
+        await downloaded(page, info),
+        { 'word/document.xml': [[heading('Wall'), heading('The sea wall')], ['quoted here', 'quoted there']] },
+    );
     await page.getByRole('link', { name: 'take its changes in' }).click();
     await page.getByLabel('File', { exact: true }).setInputFiles(changed);
     const differences = page.getByRole('list', { name: 'Differences' }).getByRole('listitem');
@@ -207,7 +215,11 @@ test('a draft that was changed elsewhere comes home', async ({ page }, info) => 
 test('what both changed is shown with what it was, and is ticked for nobody', async ({ page }, info) => {
     const writer = await atHandOver(page);
     const plan = page.url().replace(/\/hand-over.*/, '');
-    const changed = changedElsewhere(info, await downloaded(page, info), { 'word/document.xml': [[heading('Wall'), heading('The sea wall')], [heading('Shore'), heading('The sea shore')]] });
+    const changed = changedElsewhere(
+        info,
+        await downloaded(page, info),
+        { 'word/document.xml': [[heading('Wall'), heading('The sea wall')], [heading('Shore'), heading('The sea shore')]] },
+    );
     await page.goto(plan);
     await writer.mark('2 Wall');
     await writer.type('[F2]', '[Control+a]', 'The dyke', '[Enter]', '[Escape]');
@@ -234,7 +246,12 @@ test('changes that were recorded and comments are shown with who made them; a ch
     const recorded = '>Wall</w:t></w:r><w:ins w:id="901" w:author="Ada"><w:r><w:t xml:space="preserve"> of the sea</w:t></w:r></w:ins><w:r><w:commentReference w:id="7"/></w:r><w:bookmarkEnd';
     const comments = '<w:comments xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"><w:comment w:id="7" w:author="Cy"><w:p><w:r><w:t>Which wall?</w:t></w:r></w:p></w:comment></w:comments>';
     const relation = '<Relationship Id="rc" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/comments" Target="comments.xml"/></Relationships>';
-    const changed = changedElsewhere(info, await downloaded(page, info), { 'word/document.xml': [[heading('Wall'), recorded]], 'word/_rels/document.xml.rels': [['</Relationships>', relation]] }, { 'word/comments.xml': comments });
+    const changed = changedElsewhere(
+        info,
+        await downloaded(page, info),
+        { 'word/document.xml': [[heading('Wall'), recorded]], 'word/_rels/document.xml.rels': [['</Relationships>', relation]] },
+        { 'word/comments.xml': comments },
+    );
     await page.goto(`${plan}/way-back`);
     await page.getByLabel('File', { exact: true }).setInputFiles(changed);
     const difference = page.getByRole('list', { name: 'Differences' }).getByRole('listitem');

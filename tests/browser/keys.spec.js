@@ -21,7 +21,10 @@ const PLACES = {
     'Sort out the research': keysOf('anywhere', 'research'),
 };
 const TEXTS = ['Wall', 'mud and money', 'Under the wall', 'a', '7', 'tide ', 'See Pell 1994, p. 3', '“Resolved”', 'x', '12', ' ', 'Ä'];
-const LINES = ['Why', '\tStorms', '\tFish', '\t“Resolved that the creek be stopped”', 'Before', '\tGrazing', '\t\tSamphire', '\tMoor, Mud, 1998', 'Breach', '\tWall', 'After', '\thttps://tides.example/maps'];
+const LINES = [
+    'Why', '\tStorms', '\tFish', '\t“Resolved that the creek be stopped”', 'Before', '\tGrazing', '\t\tSamphire', '\tMoor, Mud, 1998',
+    'Breach', '\tWall', 'After', '\thttps://tides.example/maps',
+];
 
 function chance(seed) {
     let state = seed * 7919;
@@ -81,7 +84,8 @@ async function run(page, seed, steps) {
             view = 'Outline';
         }
         const what = random(14);
-        const step = what === 0 ? ['view', some(Object.keys(PLACES))] : what < 4 ? ['text', some(TEXTS)] : what === 4 ? ['key', some(['Escape', 'Enter', 'Tab', 'ArrowDown', 'ArrowUp'])] : ['key', some(PLACES[view])];
+        const keys = what === 4 ? ['Escape', 'Enter', 'Tab', 'ArrowDown', 'ArrowUp'] : PLACES[view];
+        const step = what === 0 ? ['view', some(Object.keys(PLACES))] : what < 4 ? ['text', some(TEXTS)] : ['key', some(keys)];
         done.push(step.join(' '));
         if (step[0] === 'view') {
             for (let n = 0; n < 3 && await page.locator('dialog[open]').count(); n++) {

@@ -150,7 +150,8 @@ test('every arrangement and style keeps the order; zoom, fit, focus; the note st
         await expect.poll(() => page.evaluate(() => {
             const ends = [...document.querySelectorAll('.stalks .stalk')].map((stalk) => stalk.getPointAtLength(stalk.getTotalLength()).matrixTransform(stalk.getScreenCTM()));
             const florets = [...document.querySelectorAll('.leaf .floret-ring')].map((ring) => ring.getBoundingClientRect());
-            return florets.length >= 5 && florets.every(({ x, y, width, height }) => ends.some((end) => Math.hypot(end.x - x - width / 2, end.y - y - height / 2) < 12));
+            return florets.length >= 5
+                && florets.every(({ x, y, width, height }) => ends.some((end) => Math.hypot(end.x - x - width / 2, end.y - y - height / 2) < 12));
         }), arrangement).toBe(true);
         expect(await findings(page)).toEqual([]);
     }
@@ -562,7 +563,10 @@ test('a finger draws a rectangle, relates topics, and makes a picture wider', as
 });
 
 test('a plan that is too large to be read opens folded; what the person unfolds stays so', async ({ page }) => {
-    const lines = Array.from({ length: 12 }, (_, i) => [`Part ${i + 1}`, ...Array.from({ length: 24 }, (_, n) => `\t${n % 4 ? '\t' : ''}Topic ${i + 1} ${n + 1}`)]).flat();
+    const lines = Array.from(
+        { length: 12 },
+        (_, i) => [`Part ${i + 1}`, ...Array.from({ length: 24 }, (_, n) => `\t${n % 4 ? '\t' : ''}Topic ${i + 1} ${n + 1}`)],
+    ).flat();
     const writer = await mapOf(page, 'Large', ...lines);
     await expect(page.getByRole('treeitem', { name: /^1 Part 1 / })).toBeVisible();
     await expect(page.getByRole('treeitem', { name: /Topic 1 1$/ })).toHaveCount(0);
@@ -625,7 +629,10 @@ test('round, the report of the sample is read at a glance, and so is its book', 
         await page.getByRole('button', { name: 'Round' }).click();
         await expect(page.locator('#map')).toHaveAttribute('data-arrangement', 'round');
         await page.getByRole('button', { name: 'Whole plan' }).click();
-        await expect.poll(async () => parseInt(await page.locator('.map-tools').textContent().then((text) => /(\d+)%/.exec(text)[1]), 10), title).toBeGreaterThanOrEqual(70);
+        await expect.poll(
+            async () => parseInt(await page.locator('.map-tools').textContent().then((text) => /(\d+)%/.exec(text)[1]), 10),
+            title,
+        ).toBeGreaterThanOrEqual(70);
         await page.getByRole('button', { name: 'Spine' }).click();
         await expect(page.locator('#map')).toHaveAttribute('data-arrangement', 'spine');
     }

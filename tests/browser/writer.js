@@ -24,7 +24,10 @@ export class Writer {
         // A place may go while the number that it would have is asked for, and a topic while its note is.
         this.expected = [/^409 GET .*\/landing$/, /^404 GET .*\/topics\/[0-9A-Z]{26}\/note$/];
         writers.push(this);
-        page.on('response', (answer) => answer.status() >= 400 && this.answered(`${answer.status()} ${answer.request().method()} ${new URL(answer.url()).pathname}`));
+        page.on(
+            'response',
+            (answer) => answer.status() >= 400 && this.answered(`${answer.status()} ${answer.request().method()} ${new URL(answer.url()).pathname}`),
+        );
         page.on('pageerror', (error) => this.problems.push(`page error: ${error.stack}`));
         page.on('console', (message) => message.type() === 'error' && !/Failed to load resource|net::ERR/.test(message.text()) && this.problems.push(message.text()));
         page.on('request', (request) => !/^(http:\/\/127\.0\.0\.1|data:|blob:)/.test(request.url()) && this.problems.push(`request to ${request.url()}`));

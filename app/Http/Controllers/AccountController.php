@@ -18,7 +18,10 @@ final class AccountController
 {
     public function edit(Request $request): View
     {
-        return view('account.edit', ['user' => $request->user(), 'zones' => \DateTimeZone::listIdentifiers(), 'devices' => Devices::of($request->user() ?? abort(401), $request->session()->getId())]);
+        return view('account.edit', [
+            'user' => $request->user(), 'zones' => \DateTimeZone::listIdentifiers(),
+            'devices' => Devices::of($request->user() ?? abort(401), $request->session()->getId()),
+        ]);
     }
 
     public function update(AccountRequest $request): RedirectResponse
@@ -30,7 +33,10 @@ final class AccountController
 
     public function destroy(Request $request, PlanStore $store, WaitingFiles $waiting): RedirectResponse
     {
-        $request->validate(['password_to_delete' => ['bail', 'required', 'string', 'current_password']], ['password_to_delete.current_password' => 'This is not your password. Nothing was deleted.']);
+        $request->validate(
+            ['password_to_delete' => ['bail', 'required', 'string', 'current_password']],
+            ['password_to_delete.current_password' => 'This is not your password. Nothing was deleted.'],
+        );
         $user = $request->user();
         Auth::logout();
         if ($user !== null) {

@@ -31,7 +31,8 @@ final class CopyController
         $id = new Id();
         $given = $request->validate([
             'id' => ['required', $id], 'base' => ['required', 'integer', 'min:0'], 'from' => ['required', $id],
-            'topics' => ['present', ListOf::ids(5000)], 'parent' => ['required', $id], 'after' => ['nullable', $id], 'move' => ['boolean'], 'last' => ['boolean'],
+            'topics' => ['present', ListOf::ids(5000)], 'parent' => ['required', $id], 'after' => ['nullable', $id], 'move' => ['boolean'],
+            'last' => ['boolean'],
         ]);
         $from = Plan::query()->where('id', $given['from'])->firstOrFail();
         Gate::authorize($request->boolean('move') ? 'update' : 'view', $from);

@@ -106,7 +106,9 @@ final class HandOverController
         $said = $from > 0 || $isLong ? [] : $this->text($tree, $choices, $format)[1];
 
         return view('plans.pages', [
-            'pages' => $pages, 'count' => \count($book->pages), 'from' => $from, 'next' => $from + self::PAGES < \count($book->pages) ? $from + self::PAGES : null, 'words' => $from > 0 ? 0 : $this->words($request, $tree, $choices, $document), 'format' => $format,
+            'pages' => $pages, 'count' => \count($book->pages), 'from' => $from,
+            'next' => $from + self::PAGES < \count($book->pages) ? $from + self::PAGES : null,
+            'words' => $from > 0 ? 0 : $this->words($request, $tree, $choices, $document), 'format' => $format,
             'said' => [...LeftOut::sentences($document->leftOut), ...$said],
             'isLong' => $isLong, 'isBeginning' => $choices->most !== null,
         ]);
@@ -125,7 +127,10 @@ final class HandOverController
         }
 
         return view('plans.preview', [
-            'document' => $document, 'body' => $body ?? null, 'text' => $text ?? null, 'words' => $this->words($request, $tree, $choices, $document), 'said' => [...($format->isOutline() ? [] : LeftOut::sentences($document->leftOut)), ...$said], 'format' => $format, 'isLong' => HandedOver::isLong($tree), 'isBeginning' => $choices->most !== null,
+            'document' => $document, 'body' => $body ?? null, 'text' => $text ?? null,
+            'words' => $this->words($request, $tree, $choices, $document),
+            'said' => [...($format->isOutline() ? [] : LeftOut::sentences($document->leftOut)), ...$said], 'format' => $format,
+            'isLong' => HandedOver::isLong($tree), 'isBeginning' => $choices->most !== null,
         ]);
     }
 

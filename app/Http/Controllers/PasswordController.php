@@ -14,7 +14,10 @@ final class PasswordController
     public function __invoke(Request $request): RedirectResponse
     {
         $request->validate(
-            ['current_password' => ['bail', 'required', 'string', 'current_password'], 'password' => ['bail', 'required', 'string', 'max:200', Password::defaults()]],
+            [
+                'current_password' => ['bail', 'required', 'string', 'current_password'],
+                'password' => ['bail', 'required', 'string', 'max:200', Password::defaults()],
+            ],
             ['current_password.current_password' => 'This is not your password.'],
         );
         $user = $request->user() ?? abort(401);

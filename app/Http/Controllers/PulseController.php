@@ -27,7 +27,8 @@ final class PulseController
     {
         $until = (string) (now()->getTimestamp() + self::HOLDS);
 
-        return "/plans/{$plan->id}/pulse?" . http_build_query(['by' => $user->id, 'until' => $until, 'seal' => self::seal((string) $user->id, $plan->id, $until)]);
+        return "/plans/{$plan->id}/pulse?"
+            . http_build_query(['by' => $user->id, 'until' => $until, 'seal' => self::seal((string) $user->id, $plan->id, $until)]);
     }
 
     public function sealed(Request $request, Plan $plan): JsonResponse

@@ -68,7 +68,10 @@ final class ResearchController
     {
         $as = \is_array($one) && \is_string($one['as'] ?? null) ? Filing::tryFrom($one['as']) : null;
 
-        return $as !== null && Id::fits($one['topic'] ?? null) && (Id::fits($one['into'] ?? null) || (!isset($one['into']) && $as !== Filing::Note)) && \is_array($one['source'] ?? []);
+        return $as !== null
+            && Id::fits($one['topic'] ?? null)
+            && (Id::fits($one['into'] ?? null) || (!isset($one['into']) && $as !== Filing::Note))
+            && \is_array($one['source'] ?? []);
     }
 
     public function store(Request $request, Plan $plan): JsonResponse

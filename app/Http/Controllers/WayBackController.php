@@ -27,7 +27,13 @@ use Illuminate\Support\Facades\Gate;
 /** A draft that comes home: what was changed in it elsewhere, and what of that the writer takes into the plan. */
 final class WayBackController
 {
-    public function __construct(private readonly PlanStore $store, private readonly WaitingFiles $waiting, private readonly Intakes $intakes, private readonly Snapshots $snapshots, private readonly Ids $ids) {}
+    public function __construct(
+        private readonly PlanStore $store,
+        private readonly WaitingFiles $waiting,
+        private readonly Intakes $intakes,
+        private readonly Snapshots $snapshots,
+        private readonly Ids $ids,
+    ) {}
 
     public function show(Plan $plan): View
     {
@@ -62,7 +68,10 @@ final class WayBackController
         foreach ($read->heard as $topic => $heard) {
             foreach ($heard as $one) {
                 if (!$one->isChange()) {
-                    $comments[] = ['title' => $topic === CorePlan::ROOT ? 'The beginning' : ($read->plan->topic($topic)->title ?: 'Untitled'), 'who' => $one->who ?: 'somebody', 'text' => $one->text];
+                    $comments[] = [
+                        'title' => $topic === CorePlan::ROOT ? 'The beginning' : ($read->plan->topic($topic)->title ?: 'Untitled'),
+                        'who' => $one->who ?: 'somebody', 'text' => $one->text,
+                    ];
                 }
             }
         }
@@ -80,8 +89,17 @@ final class WayBackController
         $then = $this->then($plan, $read);
         if ($count > 0) {
             $settled = OpenChanges::areIn($read->heard) ? $this->read($request, $plan, true, true) : $read;
-            $operation = OpenChanges::accepted(self::comparison($settled, $this->store->load($plan, true), $then), $keys, $this->ids, static fn(CorePlan $now): Comparison => self::comparison($read, $now, $then));
-            $this->store->insist($plan, $user, $this->store->change($operation, says: $count === 1 ? 'took in a change from a draft' : "took in {$count} changes from a draft"));
+            $operation = OpenChanges::accepted(
+                self::comparison($settled, $this->store->load($plan, true), $then),
+                $keys,
+                $this->ids,
+                static fn(CorePlan $now): Comparison => self::comparison($read, $now, $then),
+            );
+            $this->store->insist(
+                $plan,
+                $user,
+                $this->store->change($operation, says: $count === 1 ? 'took in a change from a draft' : "took in {$count} changes from a draft"),
+            );
         }
         if (self::comments($read) !== []) {
             $comparison = self::comparison($read, $this->store->load($plan->refresh(), true), $then);
@@ -110,7 +128,12 @@ final class WayBackController
     {
         $found = $this->waiting->find($request->user() ?? abort(401), $this->token($request)) ?? throw Unreadable::gone();
         $format = Format::ofPath($found['name']);
-        $options = new Options('', firstIsTitle: $format === Format::Markdown || $format === Format::Package, references: false, refusesRecorded: $refusesRecorded);
+        $options = new Options(
+            '',
+            firstIsTitle: $format === Format::Markdown || $format === Format::Package,
+            references: false,
+            refusesRecorded: $refusesRecorded,
+        );
 
         return $this->intakes->readWithPictures($plan, fopen($found['path'], 'r') ?: throw Unreadable::gone(), $format, $options, $keeps);
     }

@@ -127,7 +127,9 @@ final class Acceptance
     {
         $topic = $this->comparison->file->topic($there);
         $id = $this->ids->next();
-        $note = $topic->note === null ? null : Note::of(array_map(fn(Node $block): Node => $block->withId($this->ids->next()), array_values($topic->note->blocks)));
+        $note = $topic->note === null
+            ? null
+            : Note::of(array_map(fn(Node $block): Node => $block->withId($this->ids->next()), array_values($topic->note->blocks)));
         $new = $topic->withTitle($this->comparison->title($there))->with(['id' => $id, 'dye' => null]);
         $this->do(AddTopics::one($note === null ? $new : $new->withNote($note), $place));
 

@@ -22,7 +22,15 @@ final readonly class Change
      * @param string|null                  $before what the plan said when the draft was made, where the plan has changed it since too; null: only the draft has
      * @param float                        $sure  that it is this topic, from 0 to 1
      */
-    public function __construct(public string $kind, public string $topic, public string $title, public array $words = [], public string $says = '', public float $sure = 1.0, public ?string $before = null) {}
+    public function __construct(
+        public string $kind,
+        public string $topic,
+        public string $title,
+        public array $words = [],
+        public string $says = '',
+        public float $sure = 1.0,
+        public ?string $before = null,
+    ) {}
 
     public function key(): string
     {
@@ -32,6 +40,9 @@ final readonly class Change
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['key' => $this->key(), 'kind' => $this->kind, 'title' => $this->title, 'words' => $this->words, 'says' => $this->says, 'sure' => $this->sure, 'before' => $this->before];
+        return [
+            'key' => $this->key(), 'kind' => $this->kind, 'title' => $this->title, 'words' => $this->words, 'says' => $this->says,
+            'sure' => $this->sure, 'before' => $this->before,
+        ];
     }
 }

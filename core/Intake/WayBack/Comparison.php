@@ -41,8 +41,16 @@ final class Comparison
      * @param array<string, string> $came  the id that the file carried → the topic that was read there
      * @param array<string, string> $typed topic of the file → what looked like its number
      */
-    private function __construct(public readonly Plan $plan, Plan $file, private readonly bool $isDated, public readonly Matches $matches, ?Plan $then, array $came, private readonly array $typed, private readonly ?Origin $origin)
-    {
+    private function __construct(
+        public readonly Plan $plan,
+        Plan $file,
+        private readonly bool $isDated,
+        public readonly Matches $matches,
+        ?Plan $then,
+        array $came,
+        private readonly array $typed,
+        private readonly ?Origin $origin,
+    ) {
         $this->was = $then ?? $plan;
         $this->wasOf = array_filter(array_flip(array_map(strval(...), $came)) + $matches->here, $this->was->has(...));
         $this->scope = $this->scope($file);
@@ -120,9 +128,19 @@ final class Comparison
             if ($here === null) {
                 continue;
             }
-            [$old, $new, $was] = [self::line($this->plan->topic($here)->title), $this->title($there), $this->was->has($here) ? self::line($this->was->topic($here)->title) : null];
+            [$old, $new, $was] = [
+                self::line($this->plan->topic($here)->title), $this->title($there),
+                $this->was->has($here) ? self::line($this->was->topic($here)->title) : null,
+            ];
             if ($old !== $new && $was !== $new) {
-                $this->changes[] = new Change(Change::RETITLED, $here, $old, WordDiff::between($old, $new), sure: $this->matches->sure[$there], before: $was === null || $was === $old ? null : $was);
+                $this->changes[] = new Change(
+                    Change::RETITLED,
+                    $here,
+                    $old,
+                    WordDiff::between($old, $new),
+                    sure: $this->matches->sure[$there],
+                    before: $was === null || $was === $old ? null : $was,
+                );
             }
             $this->note($here, $there, $hasNotes);
         }
@@ -136,7 +154,14 @@ final class Comparison
         [$old, $new] = [$this->saying->note($this->plan->topic($here)->note), $this->saying->note($this->file->topic($there)->note)];
         if ($old !== $new) {
             $before = $this->isDated && $this->was->has($here) ? $this->saying->note($this->was->topic($here)->note) : $old;
-            $this->changes[] = new Change(Change::REWRITTEN, $here, $this->name($here), WordDiff::between($old, $new), sure: $this->matches->sure[$there] ?? 1.0, before: $before === $old ? null : $before);
+            $this->changes[] = new Change(
+                Change::REWRITTEN,
+                $here,
+                $this->name($here),
+                WordDiff::between($old, $new),
+                sure: $this->matches->sure[$there] ?? 1.0,
+                before: $before === $old ? null : $before,
+            );
         }
     }
 
@@ -213,7 +238,10 @@ final class Comparison
     {
         $topic = $this->raw->topic($there);
 
-        return $this->printed->references->list !== [] && self::line($topic->title) === $this->printed->references->heading && ($topic->note?->isEmpty() ?? true) && $this->raw->parts($there) === [];
+        return $this->printed->references->list !== []
+            && self::line($topic->title) === $this->printed->references->heading
+            && ($topic->note?->isEmpty() ?? true)
+            && $this->raw->parts($there) === [];
     }
 
     /** The topic of the plan that stands for one of the file; null where that is new. */
@@ -232,7 +260,14 @@ final class Comparison
         $to = $above === null ? 'under a section that is new' : ($above === Plan::ROOT ? 'to the top' : 'under ' . $this->name($above));
         $was = $this->was->has($here) ? $this->was->parent($here) : null;
         $hasMoved = $this->isDated && $was !== null && $was !== $this->plan->parent($here);
-        $this->changes[] = new Change(Change::MOVED, $here, $this->name($here), says: $to, sure: $this->matches->sure[$there], before: $hasMoved ? $this->under($was) : null);
+        $this->changes[] = new Change(
+            Change::MOVED,
+            $here,
+            $this->name($here),
+            says: $to,
+            sure: $this->matches->sure[$there],
+            before: $hasMoved ? $this->under($was) : null,
+        );
     }
 
     private function under(string $parent): string
@@ -257,7 +292,14 @@ final class Comparison
         foreach (array_keys($stayed) as $i => $there) {
             if (!isset($kept[$i])) {
                 $here = $stayed[$there];
-                $this->changes[] = new Change(Change::MOVED, $here, $this->name($here), says: 'to another place among its neighbours', sure: $this->matches->sure[$there], before: $this->isDated && $was !== array_values(array_intersect($now, $was)) ? 'in another order' : null);
+                $this->changes[] = new Change(
+                    Change::MOVED,
+                    $here,
+                    $this->name($here),
+                    says: 'to another place among its neighbours',
+                    sure: $this->matches->sure[$there],
+                    before: $this->isDated && $was !== array_values(array_intersect($now, $was)) ? 'in another order' : null,
+                );
             }
         }
     }
@@ -307,7 +349,13 @@ final class Comparison
             $branch = $this->plan->branch($id);
             // All of it is gone: it is said once. What lives on elsewhere has moved.
             $skipBelow = array_intersect_key($found, array_flip($branch)) === [] ? $level : $skipBelow;
-            $this->changes[] = new Change(Change::REMOVED, $id, $this->name($id), [['-', $this->saying->note($this->plan->topic($id)->note)]], before: $this->isDated ? $this->changedSince($id, $branch) : null);
+            $this->changes[] = new Change(
+                Change::REMOVED,
+                $id,
+                $this->name($id),
+                [['-', $this->saying->note($this->plan->topic($id)->note)]],
+                before: $this->isDated ? $this->changedSince($id, $branch) : null,
+            );
         }
     }
 

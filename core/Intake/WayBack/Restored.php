@@ -105,7 +105,12 @@ final class Restored
                 preg_match('/\A(.*?)([.,;:!?”"’)]*)\z/us', $last->text, $m);
                 array_pop($out);
                 $word = ($m[1] ?? '') === '' ? '' : rtrim($m[1]) . ' ';
-                array_push($out, ...($word === '' ? [] : [Node::text($word, $last->marks)]), ...[$node], ...(($m[2] ?? '') === '' ? [] : [Node::text($m[2], $last->marks)]));
+                array_push(
+                    $out,
+                    ...($word === '' ? [] : [Node::text($word, $last->marks)]),
+                    ...[$node],
+                    ...(($m[2] ?? '') === '' ? [] : [Node::text($m[2], $last->marks)]),
+                );
             } else {
                 $out[] = $node;
             }
@@ -136,7 +141,10 @@ final class Restored
             for ($k = $i; $k < $count && $nodes[$k]->type === 'text' && $nodes[$k]->link() === $href; ++$k) {
                 $says .= $nodes[$k]->text;
             }
-            array_push($out, ...(isset($this->references[$topic]) || $this->isCalled($topic, $says) ? [new Node('topicRef', ['topic' => $topic])] : \array_slice($nodes, $i, $k - $i)));
+            array_push(
+                $out,
+                ...(isset($this->references[$topic]) || $this->isCalled($topic, $says) ? [new Node('topicRef', ['topic' => $topic])] : \array_slice($nodes, $i, $k - $i)),
+            );
             $i = $k - 1;
         }
 
@@ -170,7 +178,11 @@ final class Restored
             return $nodes;
         }
 
-        return self::replaced($nodes, self::any(array_values($lost)), static fn(string $says): ?Node => ($topic = array_search($says, $lost, true)) === false ? null : new Node('topicRef', ['topic' => (string) $topic]));
+        return self::replaced(
+            $nodes,
+            self::any(array_values($lost)),
+            static fn(string $says): ?Node => ($topic = array_search($says, $lost, true)) === false ? null : new Node('topicRef', ['topic' => (string) $topic]),
+        );
     }
 
     private function citation(string $text): ?Node

@@ -50,7 +50,17 @@ final class DocxReader implements DocumentReader
         if ($xml->root() !== 'document') {
             throw BadPackage::missing('word/document.xml');
         }
-        $body = new BodyReader($xml, $reading, $styles, $forms, $pictures, $parts->links(''), $footnotes, $this->refusesRecorded, self::comments($parts->xml('comments')));
+        $body = new BodyReader(
+            $xml,
+            $reading,
+            $styles,
+            $forms,
+            $pictures,
+            $parts->links(''),
+            $footnotes,
+            $this->refusesRecorded,
+            self::comments($parts->xml('comments')),
+        );
         foreach ($xml->children() as $name) {
             $name === 'body' ? $body->blocks() : null;
         }
@@ -68,7 +78,16 @@ final class DocxReader implements DocumentReader
         }
         $notes = [];
         $xml->root();
-        $body = new BodyReader($xml, $reading, $styles, $forms, new PicturesOf(null, $parts, $shelf, $reading), $parts->links($part), [], $this->refusesRecorded);
+        $body = new BodyReader(
+            $xml,
+            $reading,
+            $styles,
+            $forms,
+            new PicturesOf(null, $parts, $shelf, $reading),
+            $parts->links($part),
+            [],
+            $this->refusesRecorded,
+        );
         foreach ($xml->children() as $name) {
             if ($name !== $element || \in_array($xml->get('w:type'), ['separator', 'continuationSeparator', 'continuationNotice'], true)) {
                 continue;

@@ -13,7 +13,8 @@ final class StyleSheet
     private const ROLES = [
         'title' => 'title', 'subtitle' => 'subtitle', 'author' => 'author', 'quote' => 'quote', 'intense quote' => 'quote', 'block text' => 'quote', 'quotations' => 'quote',
         'caption' => 'caption', 'figure' => 'caption', 'illustration' => 'caption', 'code' => 'code', 'html preformatted' => 'code', 'preformatted text' => 'code', 'plain text' => 'code', 'macro' => 'code',
-        'toc heading' => 'contents-title', 'contents heading' => 'contents-title', 'bibliography' => 'reference', 'bibliography 1' => 'reference', 'references' => 'reference', 'footnote text' => '', 'header' => 'header', 'footer' => 'header',
+        'toc heading' => 'contents-title', 'contents heading' => 'contents-title', 'bibliography' => 'reference',
+        'bibliography 1' => 'reference', 'references' => 'reference', 'footnote text' => '', 'header' => 'header', 'footer' => 'header',
         'see also' => 'see-also', 'list continue' => 'continue', 'list continue 2' => 'continue', 'list continue 3' => 'continue',
     ];
     /** Styles whose underline or raised sign says what the run is, not how it is set. */

@@ -40,8 +40,14 @@ final class OdtBody
 
     private readonly RecordedChanges $recorded;
 
-    public function __construct(private readonly Xml $xml, private readonly Reading $reading, private readonly OdtStyles $styles, private readonly Package $package, private readonly Shelf $shelf, bool $refusesRecorded = false)
-    {
+    public function __construct(
+        private readonly Xml $xml,
+        private readonly Reading $reading,
+        private readonly OdtStyles $styles,
+        private readonly Package $package,
+        private readonly Shelf $shelf,
+        bool $refusesRecorded = false,
+    ) {
         $this->recorded = new RecordedChanges($xml, $reading, $refusesRecorded);
     }
 

@@ -50,7 +50,13 @@ final class OdtReader implements DocumentReader
         if (!$package->has('content.xml')) {
             throw BadPackage::missing('content.xml');
         }
-        $this->part($package, 'content.xml', $work, $styles, fn(Xml $xml) => (new OdtBody($xml, $reading, $styles, $package, $shelf, $this->refusesRecorded))->blocks(null));
+        $this->part(
+            $package,
+            'content.xml',
+            $work,
+            $styles,
+            fn(Xml $xml) => (new OdtBody($xml, $reading, $styles, $package, $shelf, $this->refusesRecorded))->blocks(null),
+        );
 
         return $reading->done();
     }

@@ -11,7 +11,9 @@ final class OdtStyles
 {
     private const ROLES = [
         'title' => 'title', 'subtitle' => 'subtitle', 'author' => 'author', 'quotations' => 'quote', 'quote' => 'quote', 'block text' => 'quote', 'caption' => 'caption', 'illustration' => 'caption', 'figure' => 'caption',
-        'preformatted text' => 'code', 'code' => 'code', 'html preformatted' => 'code', 'contents heading' => 'toc', 'toc heading' => 'toc', 'horizontal line' => 'rule', 'see also' => 'see-also', 'bibliography 1' => 'reference', 'bibliography' => 'reference', 'references' => 'reference',
+        'preformatted text' => 'code', 'code' => 'code', 'html preformatted' => 'code', 'contents heading' => 'toc', 'toc heading' => 'toc',
+        'horizontal line' => 'rule', 'see also' => 'see-also', 'bibliography 1' => 'reference', 'bibliography' => 'reference',
+        'references' => 'reference',
     ];
     private const NO_MARKS = ['internet link', 'visited internet link', 'footnote anchor', 'footnote symbol', 'endnote anchor', 'endnote symbol', 'index link'];
 

@@ -104,7 +104,9 @@ final class Body
             return;
         }
         $id = ++$this->bookmarks;
-        $origin = $this->document->origin === null ? '' : "<w:bookmarkStart w:id=\"{$id}\" w:name=\"{$this->document->origin->name()}\"/><w:bookmarkEnd w:id=\"{$id}\"/>";
+        $origin = $this->document->origin === null
+            ? ''
+            : "<w:bookmarkStart w:id=\"{$id}\" w:name=\"{$this->document->origin->name()}\"/><w:bookmarkEnd w:id=\"{$id}\"/>";
         $this->paragraph('Title', $origin . Runs::text($this->document->title));
         foreach ($style->titleFields as $field) {
             $text = $this->document->field($field);
@@ -142,7 +144,14 @@ final class Body
         foreach ($this->document->contents as $i => ['element' => $element, 'page' => $page]) {
             $anchor = $this->anchors[$element->topic] ?? "_e{$element->topic}";
             $field = $i === 0 ? "TOC \\o \"1-{$this->document->contentsDepth}\" \\h \\z \\u" : '';
-            $this->entry('TOC' . $element->level, $field, $anchor, ($element->number === '' ? '' : $element->number . ' ') . $element->title, $page, $i === $last);
+            $this->entry(
+                'TOC' . $element->level,
+                $field,
+                $anchor,
+                ($element->number === '' ? '' : $element->number . ' ') . $element->title,
+                $page,
+                $i === $last,
+            );
         }
     }
 

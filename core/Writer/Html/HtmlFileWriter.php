@@ -34,12 +34,15 @@ final class HtmlFileWriter implements Writer
     {
         $author = $document->properties->author === '' ? '' : '<meta name="author" content="' . HtmlWriter::escaped($document->properties->author) . '">';
 
-        return "<!doctype html>\n<html lang=\"" . HtmlWriter::escaped($document->properties->language) . "\">\n<head><meta charset=\"utf-8\"><meta name=\"viewport\" content=\"width=device-width, initial-scale=1\"><meta name=\"generator\" content=\"Embrel\">{$author}<title>" . HtmlWriter::escaped(trim($title) === '' ? '–' : $title) . "</title>{$style}</head>\n<body>\n";
+        return "<!doctype html>\n<html lang=\"" . HtmlWriter::escaped($document->properties->language)
+            . "\">\n<head><meta charset=\"utf-8\"><meta name=\"viewport\" content=\"width=device-width, initial-scale=1\"><meta name=\"generator\" content=\"Embrel\">{$author}<title>"
+            . HtmlWriter::escaped(trim($title) === '' ? '–' : $title) . "</title>{$style}</head>\n<body>\n";
     }
 
     public static function front(Document $document): string
     {
-        $html = '<h1 class="doc-title"' . ($document->origin === null ? '' : " id=\"{$document->origin->name()}\"") . '>' . HtmlWriter::escaped($document->title) . '</h1>';
+        $html = '<h1 class="doc-title"' . ($document->origin === null ? '' : " id=\"{$document->origin->name()}\"")
+            . '>' . HtmlWriter::escaped($document->title) . '</h1>';
         foreach ($document->style->titleFields as $field) {
             $text = $document->field($field);
             $html .= $text === '' ? '' : '<p class="' . ($field === 'subtitle' ? 'doc-subtitle' : ($field === 'author' ? 'doc-author' : 'doc-fact')) . '">' . HtmlWriter::escaped($text) . '</p>';

@@ -88,7 +88,10 @@ final class OdtBody
     private function front(): void
     {
         $style = $this->document->style;
-        $this->paragraph($style->hasTitlePage && $this->template === null ? 'FirstTitle' : 'Title', ($this->document->origin === null ? '' : "<text:bookmark text:name=\"{$this->document->origin->name()}\"/>") . OdtRuns::text($this->document->title));
+        $this->paragraph(
+            $style->hasTitlePage && $this->template === null ? 'FirstTitle' : 'Title',
+            ($this->document->origin === null ? '' : "<text:bookmark text:name=\"{$this->document->origin->name()}\"/>") . OdtRuns::text($this->document->title),
+        );
         foreach ($style->titleFields as $field) {
             $text = $this->document->field($field);
             $text === '' ? null : $this->paragraph($field === 'subtitle' ? 'Subtitle' : 'Author', OdtRuns::text($text));
@@ -110,7 +113,10 @@ final class OdtBody
         }
         $entry = static fn(int $level): string => "<text:table-of-content-entry-template text:outline-level=\"{$level}\" text:style-name=\"Contents_20_{$level}\"><text:index-entry-link-start/><text:index-entry-chapter/><text:index-entry-span> </text:index-entry-span><text:index-entry-text/><text:index-entry-tab-stop style:type=\"right\" style:leader-char=\".\"/><text:index-entry-page-number/><text:index-entry-link-end/></text:table-of-content-entry-template>";
         $title = Xml::escaped($this->document->contentsTitle());
-        $this->put("<text:table-of-content text:style-name=\"Index\" text:name=\"Contents1\" text:protected=\"true\"><text:table-of-content-source text:outline-level=\"{$this->document->contentsDepth}\"><text:index-title-template text:style-name=\"Contents_20_Heading\">{$title}</text:index-title-template>" . implode('', array_map($entry, range(1, $this->document->contentsDepth))) . "</text:table-of-content-source><text:index-body><text:index-title text:style-name=\"Index\" text:name=\"Contents1_Head\"><text:p text:style-name=\"Contents_20_Heading\">{$title}</text:p></text:index-title>");
+        $this->put("<text:table-of-content text:style-name=\"Index\" text:name=\"Contents1\" text:protected=\"true\"><text:table-of-content-source text:outline-level=\"{$this->document->contentsDepth}\"><text:index-title-template text:style-name=\"Contents_20_Heading\">{$title}</text:index-title-template>" . implode(
+            '',
+            array_map($entry, range(1, $this->document->contentsDepth)),
+        ) . "</text:table-of-content-source><text:index-body><text:index-title text:style-name=\"Index\" text:name=\"Contents1_Head\"><text:p text:style-name=\"Contents_20_Heading\">{$title}</text:p></text:index-title>");
         foreach ($this->document->contents as ['element' => $element, 'page' => $page]) {
             $this->entry("Contents_20_{$element->level}", $this->anchors[$element->topic] ?? '', trim("{$element->number} {$element->title}"), $page);
         }

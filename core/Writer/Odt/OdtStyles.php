@@ -70,7 +70,12 @@ final class OdtStyles
             $out .= self::paragraph("Heading_20_{$level}", 'Heading', $break, 'fo:font-size="' . $style->headingSize($level) . 'pt"', " style:default-outline-level=\"{$level}\" style:next-style-name=\"Text_20_body\"");
         }
         for ($level = 1; $level <= 3; ++$level) {
-            $out .= self::paragraph("Note_20_Heading_20_{$level}", 'Standard', 'fo:keep-with-next="always" fo:line-height="100%" fo:margin-top="10pt" fo:margin-bottom="4pt"', $level === 3 ? 'fo:font-style="italic"' : 'fo:font-weight="bold"');
+            $out .= self::paragraph(
+                "Note_20_Heading_20_{$level}",
+                'Standard',
+                'fo:keep-with-next="always" fo:line-height="100%" fo:margin-top="10pt" fo:margin-bottom="4pt"',
+                $level === 3 ? 'fo:font-style="italic"' : 'fo:font-weight="bold"',
+            );
         }
         for ($level = 1; $level <= max(3, $document->contentsDepth); ++$level) {
             $layout = 'fo:line-height="100%" fo:margin-bottom="3pt" fo:margin-left="' . (($level - 1) * 5) . 'mm"';

@@ -22,7 +22,10 @@ final class OdtTemplate
         'Title' => 'Title', 'Subtitle' => 'Subtitle', 'Author' => 'Author', 'TOCHeading' => 'Contents_20_Heading', 'BodyText' => 'Text_20_body', 'Quote' => 'Quotations', 'ListBullet' => 'List_20_Item', 'Caption' => 'Caption',
         'Code' => 'Preformatted_20_Text', 'Bibliography' => 'Bibliography_20_1', 'FootnoteText' => 'Footnote', 'SeeAlso' => 'See_20_Also',
         'Heading1' => 'Heading_20_1', 'Heading2' => 'Heading_20_2', 'Heading3' => 'Heading_20_3', 'Heading4' => 'Heading_20_4', 'Heading5' => 'Heading_20_5', 'Heading6' => 'Heading_20_6', 'Heading7' => 'Heading_20_7', 'Heading8' => 'Heading_20_8', 'Heading9' => 'Heading_20_9',
-        'TOC1' => 'Contents_20_1', 'TOC2' => 'Contents_20_2', 'TOC3' => 'Contents_20_3', 'TOC4' => 'Contents_20_4', 'TOC5' => 'Contents_20_5', 'TOC6' => 'Contents_20_6', 'TOC7' => 'Contents_20_7', 'TOC8' => 'Contents_20_8', 'TOC9' => 'Contents_20_9', 'NoteHeading1' => 'Note_20_Heading_20_1', 'NoteHeading2' => 'Note_20_Heading_20_2', 'NoteHeading3' => 'Note_20_Heading_20_3',
+        'TOC1' => 'Contents_20_1', 'TOC2' => 'Contents_20_2', 'TOC3' => 'Contents_20_3', 'TOC4' => 'Contents_20_4',
+        'TOC5' => 'Contents_20_5', 'TOC6' => 'Contents_20_6', 'TOC7' => 'Contents_20_7', 'TOC8' => 'Contents_20_8',
+        'TOC9' => 'Contents_20_9', 'NoteHeading1' => 'Note_20_Heading_20_1', 'NoteHeading2' => 'Note_20_Heading_20_2',
+        'NoteHeading3' => 'Note_20_Heading_20_3',
     ];
 
     /** @var array<string, string> our style in this kind → the one of the template */

@@ -312,7 +312,8 @@ export class Picture {
             const [words] = tree.figures.get(id) ?? [0];
             // What can be read, in the order in which it stands there; then what only a picture tells.
             const said = [
-                shape.number, topic.title || 'Untitled topic', topic.kind === 'section' ? '' : topic.kind, topic.flag?.replace('-', ' '), words ? counted(words, 'word') : '',
+                shape.number, topic.title || 'Untitled topic', topic.kind === 'section' ? '' : topic.kind, topic.flag?.replace('-', ' '),
+                words ? counted(words, 'word') : '',
                 topic.flag && 'flagged', topic.noted && 'with a note', shape.inside && `${shape.inside} inside`,
             ].filter(Boolean).join(' ');
             setAttributes(node, { 'aria-level': shape.level, 'aria-setsize': siblings.length, 'aria-posinset': siblings.indexOf(id) + 1, 'aria-selected': outline.marked.has(id), 'aria-expanded': parts.length ? !shape.inside : null, 'aria-label': said });

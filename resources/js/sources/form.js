@@ -107,13 +107,25 @@ export class SourceForm {
             element('div', { class: 'form-head' }, element('h2', {}, this.isNew ? 'Is this right?' : 'Source'), element('button', { type: 'button', class: 'plain', onclick: () => this.close() }, this.isNew ? 'Cancel' : 'Close'), this.isNew && element('button', { class: 'primary' }, 'Add to the sources')),
             this.isNew && this.like && element('p', { class: 'said' }, 'The plan has this source already, it seems.', element('button', { type: 'button', class: 'plain', onclick: () => this.open(this.view.all.find(({ source }) => source.id === this.like)) }, 'Open it')),
             element('div', { class: 'grid-2' },
-                this.field('Kind', 'wide', element('select', { name: 'kind', onchange: setKind }, ...this.page.data.sourceKinds.map(({ value, name }) => element('option', { value, selected: value === kind }, name)))),
+                this.field(
+                    'Kind',
+                    'wide',
+                    element(
+                        'select',
+                        { name: 'kind', onchange: setKind },
+                        ...this.page.data.sourceKinds.map(({ value, name }) => element('option', { value, selected: value === kind }, name)),
+                    ),
+                ),
                 this.line('title', label('title')), this.people('authors', OF_KIND[kind]?.authors ?? 'Authors'), fields.includes('editors') && this.people('editors', label('editors')),
                 this.line('date', label('date')), ...first.map((name) => this.line(name, label(name)))),
             element('p', { class: 'error mt-2', role: 'alert' }),
             !this.isNew && element('div', { class: 'files' }),
             element('div', { class: 'dialog-foot' },
-                !this.isNew && element('button', { type: 'button', class: 'plain danger', style: 'margin-right:auto', onclick: () => this.view.takeOut(this.source) }, 'Take it out'),
+                !this.isNew && element(
+                    'button',
+                    { type: 'button', class: 'plain danger', style: 'margin-right:auto', onclick: () => this.view.takeOut(this.source) },
+                    'Take it out',
+                ),
                 this.isNew && this.text && element('label', { class: 'choice', style: 'width:auto;gap:0.6rem' }, element('span', {}, 'Keep the text of the page too'), element('input', { type: 'checkbox', name: 'keep-text', checked: true }))));
         this.side.replaceChildren(box);
         this.drawAgain();

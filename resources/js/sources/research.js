@@ -61,7 +61,10 @@ export class ResearchView {
         const before = new Map(this.rows.map((row) => [row.topic, row]));
         this.rows = answer.guesses.map((guess) => {
             const known = before.get(guess.topic);
-            return { ...guess, as: known?.as ?? guess.offer, into: known?.into, marked: known?.marked ?? guess.sign !== null, ...(this.pages.get(guess.topic) ?? { page: known?.page }) };
+            return {
+                ...guess, as: known?.as ?? guess.offer, into: known?.into, marked: known?.marked ?? guess.sign !== null,
+                ...(this.pages.get(guess.topic) ?? { page: known?.page }),
+            };
         });
         this.active ??= this.rows[Math.min(this.lastAt, this.rows.length - 1)]?.topic ?? null;
         this.draw();

@@ -19,7 +19,11 @@ use Embrel\RichText\Note;
 /** Reports as people write them, the same for the same seed: sections with text, citations, references, footnotes, lists, tables and quotations. */
 final class Reports
 {
-    private const WORDS = ['water', 'tide', 'wall', 'harbour', 'salt', 'grass', 'winter', 'channel', 'boat', 'stone', 'gate', 'parish', 'moon', 'silt', 'shore', 'keeper', 'rises', 'falls', 'holds', 'counts', 'brings', 'takes', 'over', 'under', 'behind', 'the', 'a', 'every', 'slow', 'grey', 'old', 'quiet'];
+    private const WORDS = [
+        'water', 'tide', 'wall', 'harbour', 'salt', 'grass', 'winter', 'channel', 'boat', 'stone', 'gate', 'parish', 'moon', 'silt',
+        'shore', 'keeper', 'rises', 'falls', 'holds', 'counts', 'brings', 'takes', 'over', 'under', 'behind', 'the', 'a', 'every', 'slow',
+        'grey', 'old', 'quiet',
+    ];
 
     private int $ids = 0;
     private int $blocks = 5_000;
@@ -79,7 +83,10 @@ final class Reports
             $inlines = [Node::text(ucfirst($this->words(mt_rand(5, 14))) . ' ')];
             $kind = mt_rand(0, 5);
             if ($kind < 2) {
-                $inlines[] = new Node('citation', ['items' => [['source' => $sources[mt_rand(0, \count($sources) - 1)]] + (mt_rand(0, 1) === 0 ? ['pages' => (string) mt_rand(1, 90)] : [])]]);
+                $inlines[] = new Node(
+                    'citation',
+                    ['items' => [['source' => $sources[mt_rand(0, \count($sources) - 1)]] + (mt_rand(0, 1) === 0 ? ['pages' => (string) mt_rand(1, 90)] : [])]],
+                );
                 $inlines[] = Node::text(', ' . $this->words(4));
             } elseif ($kind === 2) {
                 $inlines[] = new Node('topicRef', ['topic' => $this->topics[mt_rand(0, \count($this->topics) - 1)]]);
@@ -93,8 +100,19 @@ final class Reports
         }
         $paragraph = fn(int $words): Node => Node::plain(ucfirst($this->words($words)));
         match (mt_rand(0, 7)) {
-            0 => $blocks[] = new Node('bulletList', ['id' => $this->blockId()], array_map(fn(): Node => new Node('listItem', content: [$paragraph(5)]), range(1, 3))),
-            1 => $blocks[] = new Node('table', ['id' => $this->blockId()], array_map(fn(): Node => new Node('tableRow', content: array_map(fn(): Node => new Node('tableCell', content: [$paragraph(2)]), range(1, 2))), range(1, 3))),
+            0 => $blocks[] = new Node(
+                'bulletList',
+                ['id' => $this->blockId()],
+                array_map(fn(): Node => new Node('listItem', content: [$paragraph(5)]), range(1, 3)),
+            ),
+            1 => $blocks[] = new Node(
+                'table',
+                ['id' => $this->blockId()],
+                array_map(
+                    fn(): Node => new Node('tableRow', content: array_map(fn(): Node => new Node('tableCell', content: [$paragraph(2)]), range(1, 2))),
+                    range(1, 3),
+                ),
+            ),
             2 => $blocks[] = new Node('blockquote', ['id' => $this->blockId()], [$paragraph(12)]),
             default => null,
         };
