@@ -59,6 +59,11 @@ export class NoteBody {
         return this.editor.state.doc.content.content.map(block);
     }
 
+    /** The text before the caret. */
+    get before() {
+        return this.editor.state.selection.$head.nodeBefore?.text ?? '';
+    }
+
     get isBlank() {
         const { doc } = this.editor.state;
         return doc.childCount === 1 && doc.firstChild.type.name === 'paragraph' && doc.firstChild.content.size === 0;
@@ -185,9 +190,10 @@ export class NoteBody {
         const difference = this.difference();
         this.asking = null;
         if (this.change) {
-            queue.replace(this.change.id, difference?.operation ?? { type: 'note', topic: this.topic, put: [], remove: [], order: null, base: [] });
+            const nothing = { type: 'note', topic: this.topic, put: [], remove: [], order: null, base: [] };
+            queue.replace(this.change.id, difference?.operation ?? nothing, this.before);
         } else if (difference) {
-            this.change = { id: queue.add(difference.operation, this.page.stepFor(`note:${this.topic}`), true, !this.hasCome && !this.isLost) };
+            this.change = { id: queue.add(difference.operation, this.page.stepFor(`note:${this.topic}`), this.before, !this.hasCome && !this.isLost) };
         }
         if (this.change) {
             this.change.now = difference?.now ?? this.stored;

@@ -175,10 +175,10 @@ export class Page {
 
     // ---- Changes
 
-    /** Shows an operation and sends it; `step` groups what one undo takes back. */
-    perform(operation, step = newId(), soon = false) {
+    /** Shows an operation and sends it; `step` groups what one undo takes back, `typed` is the text before the caret of what is being typed. */
+    perform(operation, step = newId(), typed = null) {
         this.tree.mirror(operation);
-        const id = this.queue.add(operation, step, soon);
+        const id = this.queue.add(operation, step, typed);
         this.tree.steps.redo = null;
         if (operation.type === 'retitle') {
             this[this.view].retitled(operation.topic);

@@ -9,6 +9,10 @@ const LARGEST = 1_500_000;
 /** So long after a key a change that is being typed goes out; after so long at the latest, though the typing goes on. */
 const AFTER_TYPING = 350;
 const AT_THE_LATEST = 3000;
+/** Amid a word it waits longer: what others get, and write beside, are whole words. */
+const WITHIN_A_WORD = 900;
+const WITHIN_A_WORD_AT_THE_LATEST = 4500;
+const BEGUN = /[\p{L}\p{N}\p{M}_]$/u;
 
 /**
  * Changes on their way to the server. Each is kept in the browser's own storage under a key of its
@@ -52,14 +56,14 @@ export class Queue {
         return this.memory.size === 0;
     }
 
-    /** Puts a change in; `soon` waits a moment, for typing; `held`: it goes out when it is released. Returns its id. */
-    add(operation, step = newId(), soon = false, held = false) {
+    /** Puts a change in; `typed`, the text before the caret, waits a moment; `held`: it goes out when it is released. Returns its id. */
+    add(operation, step = newId(), typed = null, held = false) {
         const id = newId();
         if (held) {
             this.held.add(id);
         }
         this.keep({ id, step, ...operation });
-        soon ? this.typing(id) : this.wait(0);
+        typed === null ? this.wait(0) : this.typing(id, typed);
         return id;
     }
 
@@ -88,16 +92,17 @@ export class Queue {
         }
     }
 
-    replace(id, operation) {
+    replace(id, operation, typed) {
         this.keep({ ...operation, id, step: this.memory.get(id).step });
-        this.typing(id);
+        this.typing(id, typed);
     }
 
     /** A key has gone into a change: it waits for the next one, so that no half written word goes out. */
-    typing(id) {
+    typing(id, typed) {
         const now = Date.now();
         const begun = this.typed.get(id)?.begun ?? now;
-        const due = Math.min(now + AFTER_TYPING, begun + AT_THE_LATEST);
+        const [after, atTheLatest] = BEGUN.test(typed) ? [WITHIN_A_WORD, WITHIN_A_WORD_AT_THE_LATEST] : [AFTER_TYPING, AT_THE_LATEST];
+        const due = Math.min(now + after, begun + atTheLatest);
         this.typed.set(id, { begun, due });
         this.wait(Math.max(0, due - now));
     }

@@ -125,15 +125,16 @@ export class Writing {
         const { outline } = this;
         const id = outline.writing;
         const title = this.input.value;
+        const before = title.slice(0, this.input.selectionStart);
         const step = outline.stepFor(id);
         if (this.change && this.changed === id && this.step === step && outline.queue.isWaiting(this.change) && outline.queue.pending.at(-1)?.id === this.change) {
             const operation = { type: 'retitle', topic: id, title, was: this.was };
             outline.tree.mirror(operation);
-            outline.queue.replace(this.change, operation);
+            outline.queue.replace(this.change, operation, before);
             outline.retitled(id);
         } else {
             this.was = this.base;
-            this.change = outline.perform({ type: 'retitle', topic: id, title, was: this.was }, step, true);
+            this.change = outline.perform({ type: 'retitle', topic: id, title, was: this.was }, step, before);
             this.changed = id;
             this.step = step;
         }
