@@ -1,10 +1,10 @@
 import Alpine from '@alpinejs/csp';
-import intake from './intake.js';
-import handOver from './hand-over.js';
-import { dropFiles } from './drop-files.js';
-import { cardMenus, start } from './plans.js';
-import everything from './everything.js';
-import wayBack from './way-back.js';
+import intake from './pages/intake.js';
+import handOver from './pages/hand-over.js';
+import { dropFiles } from './pages/drop-files.js';
+import { cardMenus, start } from './pages/plans.js';
+import everything from './pages/everything.js';
+import wayBack from './pages/way-back.js';
 
 Alpine.data('intake', intake);
 Alpine.data('handOver', handOver);

@@ -1,5 +1,5 @@
-import { dropFiles } from './drop-files.js';
-import { Page } from './plan/page.js';
+import { dropFiles } from './pages/drop-files.js';
+import { Page } from './page.js';
 
 const data = JSON.parse(document.getElementById('plan-data').textContent);
 window.addEventListener('DOMContentLoaded', () => new Page(data));

@@ -57,8 +57,9 @@ final class HouseTest extends TestCase
         $root = \dirname(__DIR__, 2);
         $seen = [];
         $code = '';
-        foreach (['page', 'outline', 'marking', 'moving', 'looks', 'writing', 'gather', 'sorting', '../map/map', '../sources/research'] as $file) {
-            $code .= file_get_contents("{$root}/resources/js/plan/{$file}.js");
+        /** @var \SplFileInfo $file */
+        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("{$root}/resources/js", \FilesystemIterator::SKIP_DOTS)) as $file) {
+            $code .= file_get_contents($file->getPathname());
         }
         foreach (json_decode((string) file_get_contents("{$root}/resources/keys.json"), true, 512, JSON_THROW_ON_ERROR) as ['where' => $where, 'id' => $id, 'keys' => $keys]) {
             foreach ($keys as $key) {

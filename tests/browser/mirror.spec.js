@@ -1,7 +1,7 @@
 import { expect } from '@playwright/test';
-import { newId } from '../../resources/js/ids.js';
-import { fromText, toText } from '../../resources/js/plan/lines.js';
-import { ROOT, TRAY, Tree } from '../../resources/js/plan/tree.js';
+import { newId } from '../../resources/js/lib/ids.js';
+import { fromText, toText } from '../../resources/js/lib/lines.js';
+import { ROOT, TRAY, Tree } from '../../resources/js/state/plan.js';
 import { planOf, test } from './writer.js';
 
 const ROUNDS = 120;

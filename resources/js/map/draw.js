@@ -1,4 +1,4 @@
-import { dress } from '../plan/element.js';
+import { dress } from '../ui/element.js';
 
 /** How far from the end of a topic the handle of its relations stands. */
 const HANDLE = 16;

@@ -1,4 +1,4 @@
-import { colour } from '../plan/element.js';
+import { colour } from '../ui/element.js';
 import { svg } from './draw.js';
 
 const WIDTH = 168;

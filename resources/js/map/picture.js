@@ -1,6 +1,6 @@
-import { counted } from '../counted.js';
+import { counted } from '../lib/counted.js';
 import { Shape } from './shape.js';
-import { colour, setAttributes } from '../plan/element.js';
+import { colour, setAttributes } from '../ui/element.js';
 import { beside, label, svg } from './draw.js';
 import { Ways } from './ways.js';
 

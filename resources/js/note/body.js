@@ -1,5 +1,5 @@
 import { EditorState, TextSelection } from '@tiptap/pm/state';
-import { send } from '../http.js';
+import { send } from '../lib/http.js';
 import { placeOf, replaceWithin, restore } from './carets.js';
 import { orderOf } from './order.js';
 import { block, toEditor } from './schema.js';

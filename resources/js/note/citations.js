@@ -1,4 +1,4 @@
-import { send } from '../http.js';
+import { send } from '../lib/http.js';
 
 /** How citations are called: PHP says it; what it said is remembered until a source changes. */
 export class Citations {

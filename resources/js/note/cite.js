@@ -1,6 +1,6 @@
-import { send } from '../http.js';
-import { element } from '../plan/element.js';
-import { meanwhile } from '../plan/meanwhile.js';
+import { send } from '../lib/http.js';
+import { element } from '../ui/element.js';
+import { meanwhile } from '../lib/meanwhile.js';
 
 /** Picks what is cited: a source by its letters, then pages and the words around it; several in one bracket. */
 export class CiteDialog {

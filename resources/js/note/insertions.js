@@ -1,8 +1,8 @@
 import { focused } from './focused.js';
 import { addColumnAfter, addRowAfter, deleteColumn, deleteRow, deleteTable } from '@tiptap/pm/tables';
-import { newId } from '../ids.js';
-import { element } from '../plan/element.js';
-import { Popover } from '../plan/popover.js';
+import { newId } from '../lib/ids.js';
+import { element } from '../ui/element.js';
+import { Popover } from '../ui/popover.js';
 import { CiteDialog } from './cite.js';
 import { FootnoteDialog } from './footnote.js';
 

@@ -1,8 +1,8 @@
-import { store } from '../stored.js';
+import { store } from '../lib/stored.js';
 import { Editor } from '@tiptap/core';
 import { TextSelection } from '@tiptap/pm/state';
-import { counted } from '../counted.js';
-import { colour } from '../plan/element.js';
+import { counted } from '../lib/counted.js';
+import { colour } from '../ui/element.js';
 import { NoteBody } from './body.js';
 import { Insertions } from './insertions.js';
 import { cleaned } from './paste.js';

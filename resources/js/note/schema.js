@@ -4,7 +4,7 @@ import { TaskItem, TaskList } from '@tiptap/extension-list';
 import { Plugin } from '@tiptap/pm/state';
 import { goToNextCell, tableEditing } from '@tiptap/pm/tables';
 import StarterKit from '@tiptap/starter-kit';
-import { newId } from '../ids.js';
+import { newId } from '../lib/ids.js';
 import { isSafe } from './links.js';
 
 const BLOCKS = ['paragraph', 'heading', 'bulletList', 'orderedList', 'taskList', 'blockquote', 'codeBlock', 'horizontalRule', 'picture', 'table'];

@@ -1,5 +1,5 @@
-import { element } from '../plan/element.js';
-import { plainText } from './plain.js';
+import { element } from '../ui/element.js';
+import { plainText } from '../lib/plain.js';
 
 const WIDTHS = [[240, 'Small'], [400, 'Medium'], [640, 'Large'], [null, 'Its own size']];
 

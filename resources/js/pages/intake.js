@@ -1,0 +1,287 @@
+import { counted } from '../lib/counted.js';
+import { send } from '../lib/http.js';
+import { follow } from '../lib/task.js';
+import { waiting } from '../lib/upload.js';
+
+/** What takes longer than this is shown to be going on. */
+const SOON = 600;
+
+/** Taking in: pasted text or files, shown as the tree that they make before anything is kept. */
+export default function intake() {
+    return {
+        token: '',
+        fileName: '',
+        text: '',
+        title: '',
+        into: '',
+        under: '',
+        places: [],
+        depth: '60',
+        stripNumbers: false,
+        descriptions: true,
+        lists: false,
+        markdown: false,
+        markdownWasSet: false,
+        notes: true,
+        keepsLeftOut: false,
+        firstIsTitle: false,
+        titleWasSet: false,
+        boldLines: false,
+        boldWasSet: false,
+        several: [],
+        seen: null,
+        error: '',
+        busy: false,
+        isOver: false,
+        isWorking: false,
+        works: '',
+        worked: 0,
+        ticket: 0,
+        init() {
+            this.into = this.$root.dataset.into ?? '';
+            for (const name of ['stripNumbers', 'descriptions', 'lists', 'notes', 'keepsLeftOut', 'depth']) {
+                this.$watch(name, () => this.look());
+            }
+            // What is recognised by itself is shown as recognised, and holds as chosen once it was chosen.
+            for (const [name, wasSet] of [['boldLines', 'boldWasSet'], ['markdown', 'markdownWasSet'], ['firstIsTitle', 'titleWasSet']]) {
+                this.$watch(name, () => this.chose(name, wasSet));
+            }
+            this.$watch('into', () => this.findPlaces(''));
+            this.findPlaces(this.$root.dataset.under ?? '');
+            this.$watch('title', () => this.lookSoon());
+            this.$watch('text', () => this.lookSoon());
+            if (this.$root.dataset.waits) {
+                this.found(this.$root.dataset.waits);
+            }
+        },
+        get isMarkdown() {
+            return this.token ? /\.(md|markdown|zip)$/i.test(this.fileName) : this.markdown;
+        },
+        get isOpml() {
+            return /\.(opml|xml)$/i.test(this.fileName);
+        },
+        get isDocument() {
+            return this.isMarkdown || !!this.seen?.isDocument;
+        },
+        get hasBoldLines() {
+            return !!this.seen?.boldLines;
+        },
+        get boldLabel() {
+            return `${this.seen?.boldLines ?? 0} found`;
+        },
+        get isFile() {
+            return !!this.token || this.isSeveral;
+        },
+        get isPasted() {
+            return !this.isFile;
+        },
+        get isSeveral() {
+            return this.several.length > 0;
+        },
+        get isOne() {
+            return !this.isSeveral;
+        },
+        get isIdle() {
+            return !this.seen && !this.isSeveral && !this.isWorking;
+        },
+        get hasInput() {
+            return !!this.token || this.text.trim() !== '';
+        },
+        get canTake() {
+            return !!this.seen && !this.busy;
+        },
+        get rows() {
+            return (this.seen?.rows ?? []).map((row, i) => ({
+                ...row, key: i, name: row.title || 'Untitled', style: `--l:${row.level - 1};--d:var(--${row.dye})`, kind: row.level === 1 ? 'main' : '',
+                note: row.words ? `note, ${counted(row.words, 'word')}` : '',
+            }));
+        },
+        get summary() {
+            const pictures = this.seen.pictures ? `, ${counted(this.seen.pictures, 'picture')}` : '';
+            return `${counted(this.seen.count, 'topic')}, ${counted(this.seen.words, 'word')} in notes${pictures}`;
+        },
+        get opening() {
+            return this.seen.opening ? `Opening note, ${counted(this.seen.opening, 'word')}` : '';
+        },
+        get rest() {
+            return this.seen.count > this.seen.rows.length ? `and ${(this.seen.count - this.seen.rows.length).toLocaleString('en')} more` : '';
+        },
+        /** What could come in too, each piece with its words and its place. */
+        get leftOut() {
+            const place = (after) => (after ? `after “${after}”` : 'at the beginning');
+            return (this.seen?.leftOut ?? []).map(({ what, after, words, text }, key) => ({ key, text, says: `${counted(words, 'word')} of ${what}, ${place(after)}` }));
+        },
+        get hasLeftOut() {
+            return this.leftOut.length > 0 || this.keepsLeftOut;
+        },
+        get repairs() {
+            return this.seen?.repairs ?? [];
+        },
+        get takeLabel() {
+            return this.under ? 'Take it in there' : this.into ? 'Take it as a branch' : 'Take it as a new plan';
+        },
+        get dropLabel() {
+            return this.token ? this.fileName : 'Choose files, or drop them here';
+        },
+        pick(event) {
+            this.choose([...event.target.files]);
+            event.target.value = '';
+        },
+        drop(event) {
+            this.isOver = false;
+            this.choose([...event.dataTransfer.files]);
+        },
+        over() {
+            this.isOver = true;
+        },
+        out() {
+            this.isOver = false;
+        },
+        /** One file is shown before it is kept; several become plans one after the other. */
+        async choose(files) {
+            if (files.length === 1) {
+                await this.one(files[0]);
+            } else if (files.length > 1) {
+                await this.all(files);
+            }
+        },
+        async one(file) {
+            this.clearFile();
+            this.error = '';
+            try {
+                const { token, name } = await this.work('Sending the file', () => waiting(file, (worked) => { this.worked = worked; }));
+                this.token = token;
+                this.fileName = name;
+                await this.look();
+            } catch (error) {
+                this.error = error.message;
+            }
+        },
+        /** A file that was dropped on another page, and has come up there. */
+        async found(token) {
+            try {
+                const { name } = await send('GET', `/intake/files/${token}`);
+                this.token = token;
+                this.fileName = name;
+                await this.look();
+            } catch (error) {
+                this.error = error.message;
+            }
+        },
+        async all(files) {
+            this.clearFile();
+            this.several = files.map((file, key) => ({ key, name: file.name, says: 'waits', state: '', address: '' }));
+            for (const [i, file] of files.entries()) {
+                const one = this.several[i];
+                try {
+                    const { token } = await waiting(file, (worked) => { one.says = `${worked} %`; });
+                    one.says = 'is read';
+                    const kept = await this.kept(this.form({ token, title: '' }), (worked, says) => { one.says = says; });
+                    Object.assign(one, { says: kept.repairs?.length ? kept.repairs.join(' ') : 'is a plan now', state: 'is-done', address: kept.address });
+                } catch (error) {
+                    Object.assign(one, { says: error.message, state: 'is-refused' });
+                }
+            }
+        },
+        clearFile() {
+            if (this.token) {
+                send('DELETE', `/intake/files/${this.token}`).catch(() => {});
+            }
+            Object.assign(this, { token: '', fileName: '', several: [], seen: null, error: '', boldWasSet: false, titleWasSet: false });
+            this.look();
+        },
+        chose(name, wasSet) {
+            if (this.shown?.[name] !== this[name]) {
+                this[wasSet] = true;
+                this.look();
+            }
+        },
+        /** The topics below which it can come. */
+        async findPlaces(under) {
+            const { into } = this;
+            this.places = [];
+            this.under = '';
+            const answer = into ? await send('GET', `/plans/${into}/place-names`).catch(() => null) : null;
+            if (answer && this.into === into) {
+                const short = (name) => (name.length > 60 ? `${name.slice(0, 59)}…` : name);
+                this.places = answer.places.map(({ id, level, name }) => ({ id, name: '\u2003'.repeat(Math.min(level, 6) - 1) + short(name) }));
+                // The list must stand before one of it can be chosen.
+                this.$nextTick(() => { this.under = under; });
+            }
+        },
+        form(others = {}) {
+            const form = new FormData();
+            const given = {
+                ...(this.token ? { token: this.token } : { text: this.text }), title: this.title, depth: this.depth,
+                strip_numbers: this.stripNumbers, descriptions: this.descriptions, lists: this.lists, notes: this.notes, left_out: this.keepsLeftOut,
+                ...(this.markdownWasSet && { markdown: this.markdown }), ...(this.titleWasSet && { first_is_title: this.firstIsTitle }),
+                ...(this.boldWasSet && { bold_lines: this.boldLines }), ...(this.into && { into: this.into }), ...(this.under && { under: this.under }),
+                ...others,
+            };
+            for (const [name, value] of Object.entries(given)) {
+                form.append(name, value === true ? '1' : (value === false ? '0' : value));
+            }
+            return form;
+        },
+        lookSoon() {
+            clearTimeout(this.timer);
+            this.timer = setTimeout(() => this.look(), 350);
+        },
+        /** Shows that something goes on, where it does for more than a moment. */
+        async work(says, does) {
+            this.works = says;
+            this.worked = 0;
+            const timer = setTimeout(() => { this.isWorking = true; }, SOON);
+            try {
+                return await does();
+            } finally {
+                clearTimeout(timer);
+                this.isWorking = false;
+            }
+        },
+        async look() {
+            const ticket = ++this.ticket;
+            this.error = '';
+            if (!this.hasInput) {
+                this.seen = null;
+                return;
+            }
+            try {
+                const seen = await this.work('Reading', () => send('POST', '/intake/preview', this.form()));
+                if (ticket === this.ticket) {
+                    this.seen = seen;
+                    this.shown = {
+                        boldLines: this.boldWasSet ? this.boldLines : seen.boldAreTaken,
+                        markdown: this.markdownWasSet ? this.markdown : seen.isMarkdown,
+                        firstIsTitle: this.titleWasSet ? this.firstIsTitle : seen.firstIsTitle,
+                    };
+                    Object.assign(this, this.shown);
+                }
+            } catch (error) {
+                if (ticket === this.ticket) {
+                    this.seen = null;
+                    this.error = error.message;
+                }
+            }
+        },
+        /** Keeps it; a large file goes through the queue. */
+        async kept(form, tell) {
+            const answer = await send('POST', '/intake', form);
+            return answer.task ? follow(answer.task, tell) : answer;
+        },
+        async take() {
+            this.busy = true;
+            this.error = '';
+            try {
+                const { address } = await this.work('Taking it in', () => this.kept(this.form(), (worked, says) => {
+                    this.worked = worked;
+                    this.works = says;
+                }));
+                location.assign(address);
+            } catch (error) {
+                this.error = error.message;
+                this.busy = false;
+            }
+        },
+    };
+}

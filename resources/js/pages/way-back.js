@@ -1,0 +1,132 @@
+import { send } from '../lib/http.js';
+import { waiting } from '../lib/upload.js';
+
+const SIGNS = { '=': 'stays', '-': 'went', '+': 'came' };
+/** Words that stayed are shown only near those that changed. */
+const NEAR = 90;
+
+const shortened = (text, isFirst, isLast) => {
+    if (text.length <= NEAR * 2) {
+        return text;
+    }
+    return `${isFirst ? '' : text.slice(0, NEAR)} … ${isLast ? '' : text.slice(-NEAR)}`;
+};
+
+/** What one of the two says: the words that stayed, and those that only it has. */
+const side = (change, own, label) => {
+    const words = change.words.map(([sign, text], i, all) => ({ key: i, sign, text: sign === '=' ? shortened(text, i === 0, i === all.length - 1) : text }));
+    const said = words.filter(({ sign }) => sign === '=' || sign === own);
+    return { label, words: said.map(({ key, sign, text }) => ({ key, sign: SIGNS[sign], text })), isEmpty: said.length === 0 };
+};
+
+/** What the plan said when the draft was made. */
+const whole = (text) => ({ label: 'When it was handed over', words: text ? [{ key: 0, sign: 'stays', text }] : [], isEmpty: text === '' });
+
+/** A draft that comes home: what differs, and what of it is taken into the plan. */
+export default function wayBack() {
+    return {
+        token: '',
+        fileName: '',
+        changes: [],
+        comments: [],
+        taken: [],
+        compared: null,
+        error: '',
+        isOver: false,
+        isWorking: false,
+        get dropLabel() {
+            return this.fileName || 'Choose the document, or drop it here';
+        },
+        get hasChanges() {
+            return this.changes.length > 0;
+        },
+        get hasComments() {
+            return this.comments.length > 0;
+        },
+        get hasAny() {
+            return this.hasChanges || this.hasComments;
+        },
+        get isIdle() {
+            return !this.compared && !this.isWorking;
+        },
+        get isSame() {
+            return !!this.compared && !this.hasAny;
+        },
+        get canAccept() {
+            return (this.taken.length > 0 || this.comments.length > 0) && !this.isWorking;
+        },
+        get acceptLabel() {
+            return this.taken.length || !this.comments.length
+                ? (this.taken.length ? `Take in ${this.taken.length} of ${this.changes.length}` : 'Take in')
+                : 'Keep the comments';
+        },
+        get allLabel() {
+            return this.taken.length === this.changes.length ? 'Take none' : 'Take all';
+        },
+        get sureness() {
+            const { found = 0, byMarks = 0, sure = 0 } = this.compared ?? {};
+            if (found === 0) {
+                return 'No section of the plan was found again in it. Is it a draft of this plan?';
+            }
+            return byMarks === found
+                ? `${found} sections were found again by their hidden marks: this is sure.`
+                : `${byMarks} of ${found} sections were found again by their hidden marks, the others by title and text: about ${Math.round(sure * 100)} % sure. Look before you take them in.`;
+        },
+        over() {
+            this.isOver = true;
+        },
+        out() {
+            this.isOver = false;
+        },
+        pick(event) {
+            this.choose(event.target.files[0]);
+            event.target.value = '';
+        },
+        drop(event) {
+            this.isOver = false;
+            this.choose(event.dataTransfer.files[0]);
+        },
+        async choose(file) {
+            if (!file) {
+                return;
+            }
+            Object.assign(this, { error: '', changes: [], comments: [], taken: [], compared: null, isWorking: true, fileName: file.name });
+            try {
+                this.token = (await waiting(file, () => {})).token;
+                this.compared = await send('POST', this.$root.dataset.address, { token: this.token });
+                this.changes = this.compared.changes.map((change) => ({
+                    ...change,
+                    isOfBoth: change.before !== null,
+                    isOpen: !!change.by,
+                    where: [
+                        change.by ? `recorded by ${change.by}, still open` : '', change.says,
+                        change.before !== null ? 'changed in the plan too, since the draft was made' : '',
+                        change.before !== null && !change.words.length ? `it was ${change.before} then` : '',
+                        change.sure < 1 ? `${Math.round(change.sure * 100)} % sure` : '',
+                    ].filter(Boolean).join(' · '),
+                    sides: change.words.length
+                        ? [side(change, '-', 'In the plan'), side(change, '+', 'In the draft'), ...(change.before === null ? [] : [whole(change.before)])]
+                        : [],
+                }));
+                this.comments = this.compared.comments.map((comment, key) => ({ ...comment, key }));
+                this.taken = this.changes.filter((change) => change.sure >= 0.9 && change.kind !== 'removed' && !change.isOfBoth && !change.isOpen).map((change) => change.key);
+            } catch (error) {
+                this.error = error.message;
+            }
+            this.isWorking = false;
+        },
+        toggleAll() {
+            this.taken = this.taken.length === this.changes.length ? [] : this.changes.map((change) => change.key);
+        },
+        async accept() {
+            this.isWorking = true;
+            this.error = '';
+            try {
+                location.assign((await send('POST', `${this.$root.dataset.address}/accept`, { token: this.token, keys: this.taken })).address);
+            } catch (error) {
+                this.error = error.message;
+                this.isWorking = false;
+            }
+        },
+    };
+}

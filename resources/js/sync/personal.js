@@ -1,0 +1,71 @@
+import { send } from '../lib/http.js';
+import { store } from '../lib/stored.js';
+
+const AFTER = 400;
+const AGAIN_AFTER = 5000;
+
+/**
+ * One thing of a plan that is each person's own, as what they keep folded. What they choose is kept
+ * in the browser's own storage until the server has it: neither a page that is loaded again before
+ * it has arrived nor a server that is away takes it back.
+ */
+export class Personal {
+    /** `name`: its part of the plan's address; `given`: what the server has, of the shape in which it is sent. */
+    constructor({ user, plan }, name, given) {
+        this.key = `embrel.${name}.${user}.${plan}`;
+        this.address = `/plans/${plan}/${name}`;
+        this.unsent = localStorage.getItem(this.key);
+        this.value = this.unsent === null ? given : JSON.parse(this.unsent);
+        this.flush();
+        addEventListener('online', () => this.flush());
+        addEventListener('pagehide', () => this.unsent !== null && this.put({ keepalive: true }).catch(() => {}));
+    }
+
+    keep(value) {
+        this.value = value;
+        this.unsent = JSON.stringify(value);
+        store(this.key, this.unsent);
+        this.wait(AFTER);
+    }
+
+    wait(milliseconds) {
+        clearTimeout(this.timer);
+        this.timer = setTimeout(() => this.flush(), milliseconds);
+    }
+
+    /** Sends until the server has what stands; resolves when it has, or cannot have it now. */
+    flush() {
+        clearTimeout(this.timer);
+        this.running ??= this.run().finally(() => { this.running = null; });
+        return this.running;
+    }
+
+    async run() {
+        while (this.unsent !== null) {
+            const sent = this.unsent;
+            try {
+                await this.put();
+            } catch (error) {
+                if (error.status !== 422) {
+                    this.wait(AGAIN_AFTER);
+                    return;
+                }
+            }
+            this.settle(sent);
+        }
+    }
+
+    put(options = {}) {
+        return send('PUT', this.address, this.value, options);
+    }
+
+    settle(sent) {
+        if (this.unsent === sent) {
+            this.unsent = null;
+        }
+        // Another page of the plan may have kept something newer.
+        if (localStorage.getItem(this.key) === sent) {
+            localStorage.removeItem(this.key);
+        }
+    }
+}

@@ -1,0 +1,105 @@
+import { store } from '../lib/stored.js';
+import { newId } from '../lib/ids.js';
+import { element } from './element.js';
+import { ROOT, TRAY } from '../state/plan.js';
+
+const NAMES = { add: 'New topics', move: 'A move', retitle: 'A title', split: 'A split title', note: 'Words in a note', join: 'Two titles joined', wrap: 'A new parent', copy: 'A copy', restore: 'Topics brought back' };
+
+/**
+ * Changes that could not be made any more, because their topic had gone or had changed: each is
+ * shown with what it held and can be put elsewhere. They stay here until the person has decided.
+ */
+export class Refusals {
+    constructor(page) {
+        this.page = page;
+        this.key = `embrel.${page.data.user}.${page.data.plan}:refused`;
+        this.dialog = document.getElementById('refusals');
+        this.list = this.dialog.querySelector('ul');
+        this.open = document.getElementById('open-refusals');
+        this.open.addEventListener('click', () => this.dialog.showModal());
+        this.kept = JSON.parse(localStorage.getItem(this.key) ?? '[]');
+        this.draw();
+    }
+
+    take(refused) {
+        if (refused.length) {
+            const made = new Map();
+            for (const { message, change } of refused) {
+                if (!joins(change, made)) {
+                    const topics = topicsIn(change);
+                    topics.forEach((topic) => made.set(topic.id, topic));
+                    this.kept.push({ message, what: this.called(change), topics });
+                }
+            }
+            this.draw();
+            if (!document.querySelector('dialog[open]')) {
+                this.dialog.showModal();
+            }
+        }
+    }
+
+    draw() {
+        store(this.key, JSON.stringify(this.kept));
+        this.open.hidden = this.kept.length === 0;
+        this.open.textContent = this.kept.length === 1 ? '1 change not made' : `${this.kept.length} changes not made`;
+        this.list.replaceChildren(...this.kept.map((one, i) => element('li', {},
+            element('p', {}, element('strong', {}, one.what), ` could not be made: ${one.message}`),
+            one.topics.length ? element('blockquote', {}, ...one.topics.map((topic) => element('p', {}, topic.title || textOf(topic)))) : null,
+            element('div', { class: 'dialog-foot' },
+                element('button', { type: 'button', class: 'plain danger', onclick: () => this.settle(i) }, one.topics.length ? 'Let it go' : 'All right'),
+                one.topics.length ? element('button', { type: 'button', class: 'plain', onclick: () => this.put(i, this.page.outline.active) }, 'Put after the marked topic') : null,
+                one.topics.length ? element('button', { type: 'button', class: 'primary', onclick: () => this.put(i, null) }, 'Keep as a loose idea') : null))));
+        if (!this.kept.length && this.dialog.open) {
+            this.dialog.close();
+        }
+    }
+
+    /** What the change was, with the topics that it was about. */
+    called(change) {
+        const titles = (change.ids ?? [change.topic]).map((id) => this.page.tree.get(id)?.title).filter(Boolean);
+        return `${NAMES[change.type] ?? 'A change'}${titles.length && change.type !== 'retitle' ? ` of “${titles[0]}”${titles.length > 1 ? ` and ${titles.length - 1} more` : ''}` : ''}`;
+    }
+
+    put(i, after) {
+        const { tree } = this.page;
+        const at = after && tree.get(after) ? { parent: tree.get(after).parent, after } : tree.lastPlace(after === null ? TRAY : ROOT);
+        const ids = new Map(this.kept[i].topics.map((topic) => [topic.id, newId()]));
+        this.page.perform({ type: 'add', at, topics: this.kept[i].topics.map(({ parent, ...topic }) => ({ ...topic, id: ids.get(topic.id), ...(ids.has(parent) ? { parent: ids.get(parent) } : {}) })) });
+        this.settle(i);
+    }
+
+    settle(i) {
+        this.kept.splice(i, 1);
+        this.draw();
+    }
+}
+
+/** Whether a change only wrote on in topics that another one was to make: then those carry it. */
+function joins(change, made) {
+    const topic = made.get(change.topic);
+    if (topic && change.type === 'retitle') {
+        topic.title = change.title;
+    } else if (topic && change.type === 'note') {
+        topic.note = change.put;
+    }
+    return (topic && ['retitle', 'note'].includes(change.type)) || (change.ids?.length > 0 && change.ids.every((id) => made.has(id)));
+}
+
+/** What a change held in words, as topics that can be put elsewhere. */
+function topicsIn(change) {
+    if (change.type === 'add') {
+        return change.topics;
+    }
+    if (change.type === 'retitle' || change.type === 'wrap') {
+        return change.title ? [{ id: newId(), title: change.title }] : [];
+    }
+    if (change.type === 'note') {
+        return change.put.length ? [{ id: newId(), title: '', note: change.put.map((block) => ({ ...block, attrs: { ...block.attrs, id: newId() } })) }] : [];
+    }
+    return change.type === 'compound' ? change.operations.flatMap(topicsIn) : [];
+}
+
+function textOf(topic) {
+    const text = (node) => node.text ?? (node.content ?? []).map(text).join(' ');
+    return (topic.note ?? []).map(text).join(' ').slice(0, 300);
+}

@@ -1,0 +1,83 @@
+import { newId } from '../lib/ids.js';
+import { colour, element } from './element.js';
+import { DYES } from './menu.js';
+
+const ARROWS = [['none', 'no arrow'], ['end', 'towards the second'], ['start', 'towards the first'], ['both', 'both ways']];
+
+/** Relations between topics: made, named and drawn as a person wants, and listed on both topics. */
+export class Relations {
+    constructor(page) {
+        this.page = page;
+        this.dialog = document.getElementById('relation');
+        this.form = this.dialog.querySelector('form');
+        this.form.addEventListener('submit', (event) => { event.preventDefault(); this.save(); });
+        document.getElementById('remove-relation').addEventListener('click', () => { this.dialog.close(); this.page.perform({ type: 'unrelate', ids: [this.id] }); });
+        document.getElementById('straighten-relation').addEventListener('click', () => { this.dialog.close(); this.page.perform({ type: 'relation', relation: this.id, set: { bend: null } }); });
+        this.dialog.addEventListener('close', () => this.page.outline.box.focus({ preventScroll: true }));
+    }
+
+    get tree() { return this.page.tree; }
+
+    name(id) {
+        const topic = this.tree.get(id);
+        return topic ? `${topic.label} ${topic.title || 'Untitled'}`.trim() : 'a removed topic';
+    }
+
+    /** Those of a topic that lead to topics which stand in the plan, as seen from it. */
+    of(id) {
+        return [...this.tree.relations.values()].filter(({ from, to }) => (from === id || to === id) && this.tree.stands(from) && this.tree.stands(to))
+            .map((relation) => ({ relation, other: relation.from === id ? relation.to : relation.from }));
+    }
+
+    /** Asks for the other topic by number or letters, then how the relation is called. */
+    relate(id) {
+        const { dialogs } = this.page;
+        const find = dialogs.finder((other) => other === id);
+        dialogs.choose(`Relate ${this.name(id)} to`, 'Number, or some letters of a title', (wanted) => find(wanted)
+            .map((one) => [{ name: one.name, act: () => { dialogs.choosing.close(); this.add(id, one.id); } }]));
+    }
+
+    add(from, to) {
+        const id = newId();
+        this.page.perform({ type: 'relate', relations: [{ id, from, to, label: '', dye: null, arrows: 'end', bend: null }] });
+        this.edit(id);
+    }
+
+    edit(id) {
+        const relation = this.tree.relations.get(id);
+        if (!relation) {
+            return;
+        }
+        this.id = id;
+        this.dye = relation.dye;
+        this.dialog.querySelector('p').textContent = `${this.name(relation.from)} → ${this.name(relation.to)}`;
+        this.form.elements.label.value = relation.label;
+        this.form.elements.arrows.replaceChildren(...ARROWS.map(([value, name]) => element('option', { value, selected: value === relation.arrows }, name)));
+        document.getElementById('straighten-relation').hidden = relation.bend === null;
+        this.drawDyes();
+        this.dialog.showModal();
+        this.form.elements.label.focus();
+    }
+
+    drawDyes() {
+        const box = this.dialog.querySelector('.swatches');
+        box.replaceChildren(element('legend', { class: 'legend' }, 'Dye'),
+            ...DYES.map((dye) => element('button', { type: 'button', class: 'swatch', '--d': colour(dye), 'aria-pressed': String(this.dye === dye), 'aria-label': dye, title: dye, onclick: () => this.choose(dye) })),
+            element('button', { type: 'button', class: 'plain', 'aria-pressed': String(this.dye === null), onclick: () => this.choose(null) }, 'ink'));
+    }
+
+    choose(dye) {
+        this.dye = dye;
+        this.drawDyes();
+    }
+
+    save() {
+        const was = this.tree.relations.get(this.id);
+        const given = { label: this.form.elements.label.value.trim(), arrows: this.form.elements.arrows.value, dye: this.dye };
+        const set = Object.fromEntries(Object.entries(given).filter(([name, value]) => was?.[name] !== value));
+        this.dialog.close();
+        if (was && Object.keys(set).length) {
+            this.page.perform({ type: 'relation', relation: this.id, set });
+        }
+    }
+}

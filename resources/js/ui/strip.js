@@ -1,0 +1,59 @@
+import { colour, element } from './element.js';
+import { ROOT } from '../state/plan.js';
+
+/** The strip: a section is a click away, and dragging one puts it elsewhere in the order. */
+export class StripBar {
+    constructor(box, tree, { go, move }) {
+        Object.assign(this, { box, tree, go, move });
+    }
+
+    draw(here) {
+        // Redrawn only for something else to show: typing in a title must not cost more in a long plan.
+        if (this.tree.strip === this.shown && here === this.here) {
+            return;
+        }
+        [this.shown, this.here] = [this.tree.strip, here];
+        this.box.style.setProperty('--count', this.tree.strip.length);
+        this.box.replaceChildren(...this.tree.strip.map((section) => this.section(section, here)));
+        this.box.hidden = false;
+    }
+
+    section({ id, label, title, dye, share, filled }, here) {
+        const name = title || 'Untitled';
+        return element('button', {
+            type: 'button', class: id === here ? 'is-here' : null, 'aria-current': id === here ? 'true' : null, 'data-id': id,
+            '--d': colour(dye), '--share': share, '--w': filled, title: `${label} ${name}, ${Math.round(filled * 100)} % written`.trim(),
+            onpointerdown: (event) => this.press(event, id),
+            onclick: () => this.go(id),
+        }, element('b', {}, label), element('span', {}, name));
+    }
+
+    press(event, id) {
+        const startX = event.clientX;
+        let over = null;
+        const moved = (e) => {
+            if (Math.abs(e.clientX - startX) < 6) {
+                return;
+            }
+            over?.classList.remove('is-target');
+            over = [...this.box.children].find((one) => e.clientX < one.getBoundingClientRect().left + one.offsetWidth / 2) ?? null;
+            over?.classList.add('is-target');
+            this.dragged = true;
+        };
+        const done = () => {
+            removeEventListener('pointermove', moved);
+            removeEventListener('pointerup', done);
+            if (this.dragged) {
+                const others = this.tree.partsOf(ROOT).filter((one) => one !== id);
+                const after = over ? others[others.indexOf(over.dataset.id) - 1] ?? null : others.at(-1) ?? null;
+                this.dragged = false;
+                over?.classList.remove('is-target');
+                if (over?.dataset.id !== id) {
+                    this.move([id], { parent: ROOT, after });
+                }
+            }
+        };
+        addEventListener('pointermove', moved);
+        addEventListener('pointerup', done);
+    }
+}

@@ -1,0 +1,239 @@
+import { send } from '../../lib/http.js';
+import { newId } from '../../lib/ids.js';
+import { element } from '../../ui/element.js';
+import { numberAt } from '../outline/landing.js';
+import { Places } from './places.js';
+import { ROOT, TRAY } from '../../state/plan.js';
+
+const SECOND_DIGIT = 700;
+
+/** Sends the marked ideas where they belong; the next one is marked at once. Its methods are actions of the key table. */
+export class Sorting {
+    constructor(gather) {
+        this.gather = gather;
+        this.page = gather.page;
+        this.places = new Places(this);
+        /** The digits of a number that Enter will end; null: none is written. */
+        this.entry = null;
+    }
+
+    get tree() {
+        return this.page.tree;
+    }
+
+    /**
+     * A number may have two digits: where it could go on, a moment is waited for the second. What
+     * counts is when the keys were pressed, however late the page comes to them. After 0 nothing
+     * is waited for: the number is typed to its end, and Enter sends.
+     */
+    digit({ digit, shift }, time) {
+        clearTimeout(this.waiting);
+        if (this.entry !== null) {
+            this.typeNumber(this.entry + digit);
+            return;
+        }
+        const { typed } = this;
+        this.typed = null;
+        if (typed && time - typed.time < SECOND_DIGIT) {
+            this.toNumber(typed.digit * 10 + digit, typed.shift || shift);
+            return;
+        }
+        if (typed) {
+            this.toNumber(typed.digit, typed.shift);
+        }
+        if (digit === 0) {
+            this.typeNumber('');
+        } else if (digit * 10 <= this.places.numbered().length) {
+            this.typed = { digit, shift, time };
+            this.showTyped(`${digit}…`);
+            this.waiting = setTimeout(() => this.oneDigit(), SECOND_DIGIT);
+        } else {
+            this.toNumber(digit, shift);
+        }
+    }
+
+    /** No second digit has come; one that was pressed in time may wait to be handled still, and comes first. */
+    oneDigit() {
+        this.waiting = setTimeout(() => {
+            const { digit, shift } = this.typed;
+            this.typed = null;
+            this.toNumber(digit, shift);
+        }, 30);
+    }
+
+    /** A number that is typed to its end. */
+    typeNumber(entry) {
+        this.entry = entry;
+        this.showTyped(entry ? `${entry}, then Enter` : 'Number, then Enter');
+    }
+
+    /** Keys while a number is written; whether this was one of them. */
+    inNumber(key) {
+        if (this.entry === null) {
+            return false;
+        }
+        if (key === 'Backspace' && this.entry !== '') {
+            this.typeNumber(this.entry.slice(0, -1));
+            return true;
+        }
+        const { entry } = this;
+        this.endNumber();
+        if (key === 'Enter' && entry !== '') {
+            this.toNumber(Number(entry), false);
+        }
+        return ['Enter', 'Backspace', 'Escape'].includes(key);
+    }
+
+    endNumber() {
+        this.entry = null;
+        this.showTyped('');
+    }
+
+    toNumber(number, opens) {
+        this.showTyped('');
+        const id = this.places.numbered()[number - 1];
+        if (id) {
+            opens ? this.choosePlace(id) : this.toSection(id);
+        } else {
+            this.page.live.textContent = `There is no section ${number}.`;
+        }
+    }
+
+    showTyped(text) {
+        document.getElementById('typed').textContent = text;
+    }
+
+    /** What is marked, in the order in which the ideas came, without what is inside another of them. */
+    heads() {
+        const marked = this.gather.marked.size ? this.gather.marked : new Set(this.gather.ids.slice(0, 1));
+        return this.tree.heads(this.tree.rows(new Set(), TRAY).map((row) => row.id).filter((id) => marked.has(id)));
+    }
+
+    /** Does something with what is to be sent, if there is anything. */
+    withHeads(act) {
+        const ids = this.heads();
+        if (ids.length) {
+            act(ids);
+        }
+    }
+
+    /** Sends what is marked by an operation, and marks the next idea at once. */
+    dispatch(operation, said, step = newId()) {
+        const gone = new Set(this.heads().flatMap((id) => this.tree.branch(id)));
+        const at = Math.max(...[...gone].map((id) => this.gather.ids.indexOf(id)));
+        const next = this.gather.ids.slice(at + 1).find((id) => !gone.has(id)) ?? this.gather.ids.slice(0, at).reverse().find((id) => !gone.has(id));
+        this.places.parent = ROOT;
+        this.gather.marked.clear();
+        this.page.perform(operation, step);
+        this.page.live.textContent = said;
+        if (next) {
+            this.gather.mark(next);
+        } else {
+            this.gather.toField();
+        }
+    }
+
+    toSection(id) {
+        const { label, title } = this.tree.get(id);
+        this.move(this.tree.lastPlace(id), `Sent to ${label} ${title}`);
+    }
+
+    move(at, said) {
+        this.withHeads((ids) => this.dispatch({ type: 'move', ids, at }, said));
+    }
+
+    choosePlace(id) {
+        this.withHeads(() => {
+            this.places.enter(id);
+            this.gather.list.focus({ preventScroll: true });
+            this.tellPlace();
+        });
+    }
+
+    choose(by) {
+        this.places.moveGap(by);
+        this.tellPlace();
+    }
+
+    /** Which number the idea would get at the place that is shown. */
+    async tellPlace() {
+        const place = this.places.place();
+        this.places.number = '';
+        clearTimeout(this.asking);
+        this.asking = setTimeout(async () => {
+            const number = await numberAt(this.page, place, this.heads()[0]);
+            if (JSON.stringify(place) === JSON.stringify(this.places.place())) {
+                this.places.number = number;
+                this.places.draw();
+                this.page.live.textContent = number ? `Here: ${number}` : 'Here';
+            }
+        }, 120);
+    }
+
+    leavePlaces() {
+        this.places.leave();
+        this.gather.list.focus({ preventScroll: true });
+    }
+
+    putHere() {
+        this.move(this.places.place(), 'Put there');
+    }
+
+    toNewSection() {
+        this.move(this.tree.lastPlace(ROOT), 'A new section at the end of the plan');
+    }
+
+    /** It stays marked, so that a number can send it on as a quote. */
+    toQuote() {
+        this.withHeads((ids) => {
+            const isQuote = ids.every((id) => this.tree.get(id).kind === 'quote');
+            this.page.perform({ type: 'kind', ids, value: isQuote ? 'section' : 'quote' });
+            this.page.live.textContent = isQuote ? 'Not a quote any more' : 'Marked as a quote';
+        });
+    }
+
+    /** Kept at once by its title; what else the line tells is read out of it after that, in the same step. */
+    toSource() {
+        this.withHeads((ids) => {
+            const step = newId();
+            const sources = ids.map((id) => ({ id: newId(), title: this.tree.get(id).title }));
+            this.gather.sources.push(...sources);
+            this.gather.drawSources();
+            // What was inside an idea stays with the loose ideas.
+            this.dispatch({ type: 'compound', operations: [{ type: 'source', sources }, { type: 'dissolve', ids }] }, 'Kept as a source', step);
+            sources.forEach((source) => this.readFields(source, step));
+        });
+    }
+
+    async readFields(source, step) {
+        const typed = await send('POST', `${this.page.address}/source-list/typed`, { line: source.title }).catch(() => null);
+        if (typed && typed.source.title !== source.title && this.gather.sources.includes(source)) {
+            source.title = typed.source.title;
+            this.page.perform({ type: 'edit-source', source: { ...typed.source, id: source.id } }, step);
+        }
+    }
+
+    letGo() {
+        this.withHeads((ids) => {
+            this.dispatch({ type: 'remove', ids }, 'Let go');
+            this.page.say(ids.length === 1 ? 'Let one idea go.' : `Let ${ids.length} ideas go.`, { label: 'Undo', act: () => this.page.undo() });
+        });
+    }
+
+    showSources() {
+        const dialog = document.getElementById('sources');
+        dialog.querySelector('ul').replaceChildren(...this.gather.sources.map((source) => element('li', {}, element('span', {}, source.title),
+            element('button', {
+                type: 'button', class: 'plain', 'aria-label': `Back to the loose ideas: ${source.title}`, onclick: () => {
+                    this.page.perform({ type: 'compound', operations: [{ type: 'unsource', ids: [source.id] }, { type: 'add', at: this.tree.lastPlace(TRAY), topics: [{ id: newId(), title: source.title }] }] });
+                    this.gather.sources = this.gather.sources.filter((one) => one !== source);
+                    this.gather.drawSources();
+                    this.places.draw();
+                    this.gather.sources.length ? this.showSources() : dialog.close();
+                },
+            }, 'Back to the ideas'))));
+        if (!dialog.open) {
+            dialog.showModal();
+        }
+    }
+}

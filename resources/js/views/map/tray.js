@@ -1,0 +1,56 @@
+import { element } from '../../ui/element.js';
+import { TRAY } from '../../state/plan.js';
+
+/** The loose ideas at the edge of the map: from there they are dragged into the tree. */
+export class Tray {
+    constructor(map) {
+        this.map = map;
+        this.side = document.getElementById('map-tray');
+        this.list = this.side.querySelector('ul');
+        this.side.querySelector('[data-close-tray]').addEventListener('click', () => this.toggle(false));
+    }
+
+    toggle(isOpen = this.side.hidden) {
+        this.side.hidden = !isOpen;
+        this.draw();
+    }
+
+    open() {
+        this.toggle(true);
+    }
+
+    draw() {
+        if (this.side.hidden) {
+            return;
+        }
+        const { tree } = this.map;
+        const ideas = tree.partsOf(TRAY).filter((id) => !tree.get(id).spot);
+        this.list.replaceChildren(...ideas.map((id) => {
+            const inside = tree.branch(id).length - 1;
+            const topic = tree.get(id);
+            return element('li', {},
+                element('button', { type: 'button', class: 'idea', onpointerdown: (event) => this.press(event, id), onclick: () => this.mark(id), 'aria-label': `Loose idea: ${topic.title || 'Untitled'}` }, topic.title || 'Untitled', inside ? element('small', {}, ` ${inside} inside`) : null),
+                element('button', { type: 'button', class: 'plain', 'aria-label': `Put “${topic.title || 'Untitled'}” in the plan…`, onclick: () => this.map.page.dialogs.moveTo([id]) }, 'Put…'));
+        }));
+        this.side.querySelector('.hint').hidden = ideas.length > 0;
+    }
+
+    press(event, id) {
+        if (event.button !== 0) {
+            return;
+        }
+        const start = { x: event.clientX, y: event.clientY };
+        const stop = new AbortController();
+        addEventListener('pointermove', (e) => {
+            if (Math.hypot(e.clientX - start.x, e.clientY - start.y) > 6) {
+                stop.abort();
+                this.map.hands.take(e, id);
+            }
+        }, { signal: stop.signal });
+        addEventListener('pointerup', () => stop.abort(), { signal: stop.signal });
+    }
+
+    mark(id) {
+        this.map.page.live.textContent = `Loose idea: ${this.map.tree.get(id)?.title}`;
+    }
+}

@@ -1,0 +1,165 @@
+import { element } from '../../ui/element.js';
+import { numberAt } from './landing.js';
+import { ROOT, TRAY } from '../../state/plan.js';
+
+const FAR_ENOUGH = 6;
+
+/** Dragging rows by their number: a line shows where they will land, at which level, and with which number. */
+export class Drag {
+    constructor(outline) {
+        this.outline = outline;
+        this.line = element('div', { class: 'landing', hidden: true }, element('output'));
+        outline.rows.box.append(this.line);
+        outline.rows.box.addEventListener('pointerdown', (event) => this.press(event));
+        this.tray = document.getElementById('loose');
+        this.native();
+    }
+
+    /** To and from other programs and plans: the browser's own dragging, of the sign that tells how many are marked. */
+    native() {
+        const { outline } = this;
+        const { box } = outline.rows;
+        outline.marking.bar.firstElementChild.addEventListener('dragstart', (event) => outline.clipboard.fill(event.dataTransfer, outline.markedHeads()));
+        box.parentElement.addEventListener('dragover', (event) => {
+            if (event.dataTransfer.types.some((type) => type.startsWith('text/'))) {
+                event.preventDefault();
+                this.ids ??= [];
+                this.show(event);
+            }
+        });
+        box.parentElement.addEventListener('dragleave', (event) => !box.parentElement.contains(event.relatedTarget) && this.cancel());
+        box.parentElement.addEventListener('drop', (event) => {
+            const { place } = this;
+            event.preventDefault();
+            this.cancel();
+            if (place) {
+                outline.clipboard.take(event.dataTransfer, { parent: place.parent, after: place.after });
+            }
+        });
+    }
+
+    press(event) {
+        const handle = event.target.closest('.n, .title');
+        const row = event.target.closest('.row');
+        if (!handle || !row || event.button !== 0 || (event.pointerType === 'touch' && !handle.classList.contains('n'))) {
+            return;
+        }
+        const start = { x: event.clientX, y: event.clientY };
+        const stop = new AbortController();
+        const options = { signal: stop.signal };
+        const id = row.dataset.id;
+        addEventListener('pointermove', (e) => {
+            if (!this.ids && Math.hypot(e.clientX - start.x, e.clientY - start.y) > FAR_ENOUGH) {
+                this.ids = this.outline.marked.has(id) ? this.outline.markedInOrder() : [id];
+                this.ids.forEach((one) => this.outline.rows.drawn.get(one)?.classList.add('is-dragged'));
+                getSelection()?.removeAllRanges();
+            }
+            if (this.ids) {
+                e.preventDefault();
+                this.show(e);
+            }
+        }, options);
+        addEventListener('pointerup', () => { stop.abort(); this.drop(); }, options);
+        addEventListener('pointercancel', () => { stop.abort(); this.cancel(); }, options);
+        addEventListener('keydown', (e) => { if (e.key === 'Escape' && this.ids) { e.stopPropagation(); stop.abort(); this.cancel(); } }, { ...options, capture: true });
+    }
+
+    show(event) {
+        const { rows, tree } = this.outline;
+        const over = document.elementFromPoint(event.clientX, event.clientY);
+        const isOverTray = this.tray.contains(over);
+        this.tray.classList.toggle('is-target', isOverTray);
+        if (isOverTray) {
+            this.line.hidden = true;
+            this.place = tree.lastPlace(TRAY);
+            return;
+        }
+        const box = rows.box.getBoundingClientRect();
+        const y = event.clientY - box.top;
+        const gap = this.gapAt(y);
+        const place = this.placeAt(gap, event.clientX - box.left, y);
+        this.line.hidden = !place;
+        if (!place) {
+            this.place = null;
+            return;
+        }
+        this.line.style.top = `${place.parent === TRAY && !place.after ? rows.tops[rows.list.findIndex((row) => row.loose)] - 1 : Math.min(rows.tops[gap] - 1, rows.bottomOf(gap - 1))}px`;
+        this.line.style.setProperty('--l', place.level - 1);
+        if (JSON.stringify(place) !== JSON.stringify(this.place)) {
+            this.place = place;
+            this.line.firstChild.textContent = '';
+            clearTimeout(this.asking);
+            this.asking = setTimeout(() => this.ask(place), 120);
+        }
+        const edge = 40;
+        const view = rows.scroller.getBoundingClientRect();
+        rows.scroller.scrollTop += event.clientY < view.top + edge ? -14 : event.clientY > view.bottom - edge ? 14 : 0;
+    }
+
+    gapAt(y) {
+        const { rows } = this.outline;
+        const i = rows.at(Math.max(0, y));
+        return y > (rows.tops[i] + rows.tops[i + 1]) / 2 ? i + 1 : i;
+    }
+
+    /** The place in a gap: how far in, goes by how far to the right; never among what is dragged. */
+    placeAt(gap, x, y) {
+        const { rows, tree, start, looks } = this.outline;
+        let before = gap - 1;
+        while (before >= 0 && this.ids.some((id) => tree.isWithin(rows.list[before].id, id))) {
+            before--;
+        }
+        let after = gap;
+        while (after < rows.list.length && this.ids.some((id) => tree.isWithin(rows.list[after].id, id))) {
+            after++;
+        }
+        const above = rows.list[before];
+        const below = rows.list[after];
+        const lowest = below && !(below.loose && !above?.loose) ? below.level : 1;
+        const highest = above ? above.level + 1 : 1;
+        const wished = Math.round((x - rows.left(1) - rows.unit) / rows.sizes.step) + 1;
+        const level = Math.max(Math.min(lowest, highest), Math.min(highest, wished));
+        if (!above || level === 0) {
+            return { parent: below?.loose && y > rows.tops[after] - rows.heights.lead / 2 ? TRAY : looks.isAlone ? start : ROOT, after: null, level: 1 };
+        }
+        // Under the heading of the loose ideas is the first place among them.
+        if (below?.loose && !above.loose && y > rows.tops[after] - rows.heights.lead / 2) {
+            return { parent: TRAY, after: null, level: 1 };
+        }
+        if (level === above.level + 1) {
+            return { parent: above.id, after: null, level };
+        }
+        let sibling = above.id;
+        for (let at = above.level; at > level; at--) {
+            sibling = tree.get(sibling).parent;
+        }
+        return { parent: tree.get(sibling).parent, after: sibling, level };
+    }
+
+    async ask(place) {
+        const number = await numberAt(this.outline, place, this.ids?.[0]);
+        if (this.place === place) {
+            this.line.firstChild.textContent = number;
+        }
+    }
+
+    drop() {
+        const { ids, place } = this;
+        this.cancel();
+        if (ids && place) {
+            this.outline.suppressClick();
+            const here = this.outline.tree.placeOf(ids[0]);
+            if (ids.length > 1 || here.parent !== place.parent || here.after !== place.after) {
+                this.outline.move(ids, { parent: place.parent, after: place.after });
+            }
+        }
+    }
+
+    cancel() {
+        this.ids?.forEach((one) => this.outline.rows.drawn.get(one)?.classList.remove('is-dragged'));
+        this.ids = this.place = null;
+        this.line.hidden = true;
+        this.tray.classList.remove('is-target');
+    }
+}
+

@@ -1,0 +1,156 @@
+import { newId } from '../../lib/ids.js';
+import { ROOT, TRAY } from '../../state/plan.js';
+
+/** Moving and regrouping what is marked. Its methods are actions of the key table. */
+export class Moving {
+    constructor(outline) {
+        this.outline = outline;
+    }
+
+    get tree() {
+        return this.outline.tree;
+    }
+
+    /** What is to be moved: the title being written, else what is marked; without what stands under another of them. */
+    /** What is marked goes into the note above it; asked for is only as what. */
+    askFold() {
+        const ids = this.heads();
+        const dialog = document.getElementById('fold');
+        if (!ids.length) {
+            return;
+        }
+        if (ids.some((id) => this.tree.get(id).parent === TRAY)) {
+            this.outline.page.say('A loose idea stands under no topic whose note could take it. Move it to one first.');
+            return;
+        }
+        const all = ids.flatMap((id) => this.tree.branch(id)).length;
+        dialog.querySelector('p').textContent = all === 1 ? `“${this.tree.get(ids[0]).title || 'Untitled'}” becomes part of the note above it, with its own note.` : `${all} topics become part of the note above them, with their notes.`;
+        for (const button of dialog.querySelectorAll('[data-as]')) {
+            button.onclick = () => { dialog.close(); this.outline.foldInto(ids, button.dataset.as); };
+        }
+        dialog.showModal();
+        dialog.querySelector('.primary').focus();
+    }
+
+    heads() {
+        const { outline } = this;
+        return outline.writing ? this.tree.heads([outline.writing]) : outline.markedHeads();
+    }
+
+    /** Does something with what is to be moved, if there is anything. */
+    withHeads(act) {
+        const ids = this.heads();
+        return ids.length ? act(ids) : undefined;
+    }
+
+    moveUp() { this.shift(-1); }
+    moveDown() { this.shift(1); }
+
+    /** One place up or down among the siblings, and on past their ends into the neighbouring branch. */
+    shift(by) {
+        this.withHeads((ids) => {
+            const { tree, outline } = this;
+            const edge = ids[by < 0 ? 0 : ids.length - 1];
+            const { parent } = tree.get(edge);
+            const siblings = tree.partsOf(parent);
+            const at = siblings.indexOf(edge) + by;
+            const uncles = tree.get(parent) && parent !== this.top ? tree.partsOf(tree.get(parent).parent) : [];
+            const uncle = uncles[uncles.indexOf(parent) + by];
+            if (siblings[at]) {
+                outline.move(ids, { parent, after: by < 0 ? siblings[at - 1] ?? null : siblings[at] });
+            } else if (uncle) {
+                outline.folds.delete(uncle);
+                outline.move(ids, by < 0 ? tree.lastPlace(uncle) : { parent: uncle, after: null });
+            }
+        });
+    }
+
+    inward() {
+        this.withHeads((ids) => {
+            const { after } = this.tree.placeOf(ids[0]);
+            if (after) {
+                this.outline.folds.delete(after);
+                this.outline.move(ids, this.tree.lastPlace(after));
+            }
+        });
+    }
+
+    outward() {
+        this.withHeads((ids) => {
+            const { parent } = this.tree.get(ids[0]);
+            if (parent !== this.top && this.tree.get(parent)) {
+                this.outline.move(ids, { parent: this.tree.get(parent).parent, after: parent });
+            }
+        });
+    }
+
+    /** The topic above which nothing is moved. */
+    get top() {
+        return this.outline.looks.isAlone ? this.outline.start : ROOT;
+    }
+
+    moveTo() {
+        this.withHeads((ids) => this.outline.page.dialogs.moveTo(ids));
+    }
+
+    toAnotherPlan() {
+        this.withHeads((ids) => this.outline.page.dialogs.toAnotherPlan(ids));
+    }
+
+    /** A new parent around what is marked, ready to be named. */
+    wrap() {
+        this.withHeads((ids) => {
+            const { outline } = this;
+            const id = newId();
+            outline.looks.also(id);
+            outline.perform({ type: 'wrap', ids, new: id, title: '' });
+            outline.show(id);
+            outline.titles.write(id, 'start');
+        });
+    }
+
+    dissolve() {
+        this.withHeads(async (ids) => {
+            const { outline, tree } = this;
+            const noted = ids.filter((id) => tree.get(id).noted);
+            const names = noted.map((id) => `“${tree.get(id).title || 'Untitled'}”`).join(', ');
+            if (noted.length && !(await outline.page.dialogs.confirm('Let the note go too?', `${names} has a note, which goes with it. Its parts stay. Undo brings both back.`, 'Dissolve'))) {
+                return;
+            }
+            const parts = ids.flatMap((id) => tree.partsOf(id));
+            outline.perform({ type: 'dissolve', ids });
+            const next = parts[0] ?? outline.list[0]?.id;
+            if (next) {
+                outline.show(next);
+            }
+        });
+    }
+
+    /** To the loose ideas, or from there to the end of the tree. */
+    loosen() {
+        this.withHeads((ids) => {
+            const isLoose = this.tree.home(ids[0]) === TRAY;
+            this.outline.move(ids, this.tree.lastPlace(isLoose ? this.top : TRAY));
+            this.outline.say(isLoose ? 'Put at the end of the plan.' : ids.length === 1 ? 'It waits with the loose ideas.' : `${ids.length} topics wait with the loose ideas.`, { label: 'Undo', act: () => this.outline.page.undo() });
+        });
+    }
+
+    async joinAbove() {
+        const { outline } = this;
+        const upper = await outline.titles.joinAbove(outline.active);
+        outline.titles.end();
+        if (upper) {
+            outline.marking.only(upper);
+        }
+        outline.box.focus({ preventScroll: true });
+    }
+
+    /** Sorts the parts of a topic; chosen a second time, the other way round. */
+    sortParts(id, by) {
+        const key = `${id} ${by}`;
+        const reversed = this.sorted === key;
+        this.sorted = reversed ? null : key;
+        this.outline.perform({ type: 'sort', parent: id, by, reversed });
+        this.outline.queue.flush();
+    }
+}

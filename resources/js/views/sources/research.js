@@ -1,0 +1,305 @@
+import { counted } from '../../lib/counted.js';
+import { send } from '../../lib/http.js';
+import { actionFor } from '../../lib/keys.js';
+import { element } from '../../ui/element.js';
+import { meanwhile } from '../../lib/meanwhile.js';
+import { ROOT } from '../../state/plan.js';
+
+const AT_ONCE = 3;
+const FILED = { quote: 'Quotation in the note above', source: 'Into the sources', aside: 'Aside, not printed', note: 'Into another note' };
+
+/** Goes through what looks like research and takes it out of the outline: one by one, or all that is marked at once. */
+export class ResearchView {
+    constructor(page) {
+        this.page = page;
+        this.side = document.getElementById('research');
+        this.list = document.getElementById('guesses');
+        this.done = document.getElementById('sorted');
+        this.rows = [];
+        this.past = [];
+        this.active = null;
+        this.lastAt = 0;
+        this.chosen = null;
+        /** Topic → what its page says of itself, once it was looked up. */
+        this.pages = new Map();
+        this.list.addEventListener('keydown', (event) => this.pressed(event));
+        document.getElementById('sort-marked').addEventListener('click', () => this.sortMarked());
+        document.getElementById('undo-sorted').addEventListener('click', () => this.undoAll());
+        document.getElementById('mark-all-guesses').addEventListener('click', () => this.markAll());
+        document.getElementById('read-pages').addEventListener('click', () => this.readPages());
+    }
+
+    /** With topics that were chosen, whatever they look like. */
+    openWith(topics) {
+        this.chosen = topics;
+        this.page.show('sorting-out');
+    }
+
+    enter() {
+        this.past = [];
+        this.rows = [];
+        this.active = null;
+        this.draw();
+        // The keyboard is here at once; the list takes it when there is one.
+        document.getElementById('research-head').focus({ preventScroll: true });
+        const isUnmoved = meanwhile();
+        this.load().then(() => isUnmoved() && this.list.focus({ preventScroll: true }));
+    }
+
+    /** The row that the keys act on; none where it has gone, until another one is gone to. */
+    get at() {
+        return this.rows.findIndex((row) => row.topic === this.active);
+    }
+
+    async load() {
+        await this.page.queue.flush();
+        const answer = await (this.chosen ? send('POST', `${this.page.address}/research/guesses`, { topics: this.chosen }) : send('GET', `${this.page.address}/research`)).catch((error) => error);
+        if (answer instanceof Error) {
+            this.page.say(answer.message);
+            return;
+        }
+        const before = new Map(this.rows.map((row) => [row.topic, row]));
+        this.rows = answer.guesses.map((guess) => {
+            const known = before.get(guess.topic);
+            return {
+                ...guess, as: known?.as ?? guess.offer, into: known?.into, marked: known?.marked ?? guess.sign !== null,
+                ...(this.pages.get(guess.topic) ?? { page: known?.page }),
+            };
+        });
+        this.active ??= this.rows[Math.min(this.lastAt, this.rows.length - 1)]?.topic ?? null;
+        this.draw();
+    }
+
+    told() {
+        if (this.page.view === 'sorting-out') {
+            this.rows = this.rows.filter((row) => this.page.tree.get(row.topic));
+            this.draw();
+        }
+    }
+
+    retitled() {}
+
+    reveal() {}
+
+    leave() {
+        this.chosen = null;
+    }
+
+    outwards() {
+        this.page.show('outline');
+    }
+
+    /** Bare addresses whose pages have not been asked what they are; nobody asks them unless told to. */
+    get unread() {
+        return this.rows.filter((row) => row.address && !row.page);
+    }
+
+    /** What the pages of bare addresses say of themselves, a few at a time. */
+    async readPages() {
+        const waiting = this.unread;
+        waiting.forEach((row) => { row.page = 'reading'; });
+        const next = async () => {
+            const row = waiting.shift();
+            if (!row) {
+                return;
+            }
+            const read = await send('POST', `${this.page.address}/source-list/page`, { address: row.address }).catch((error) => error);
+            if (read instanceof Error) {
+                row.page = read.message;
+            } else {
+                this.pages.set(row.topic, { page: 'read', source: read.source, makes: read.label });
+                Object.assign(row, this.pages.get(row.topic));
+            }
+            this.draw();
+            await next();
+        };
+        this.draw();
+        await Promise.all(Array.from({ length: AT_ONCE }, next));
+    }
+
+    // ---- Drawing
+
+    draw() {
+        const marked = this.rows.filter((row) => row.marked && row.as !== 'leave').length;
+        document.getElementById('research-head').textContent = this.chosen ? 'What you have chosen' : 'What looks like research';
+        document.getElementById('research-empty').hidden = this.rows.length > 0;
+        document.getElementById('research-hint').hidden = this.rows.length === 0;
+        const button = document.getElementById('sort-marked');
+        button.disabled = marked === 0;
+        button.textContent = marked === 1 ? 'Do it for the marked one' : `Do it for the ${marked} marked`;
+        document.getElementById('mark-all-guesses').textContent = this.rows.every((row) => row.marked) ? 'Mark none' : 'Mark all';
+        document.getElementById('mark-all-guesses').hidden = this.rows.length < 2;
+        const reader = document.getElementById('read-pages');
+        reader.hidden = this.unread.length === 0;
+        reader.textContent = `Look up ${counted(this.unread.length, 'address', 'addresses')}`;
+        this.list.replaceChildren(...this.rows.map((row, i) => this.row(row, i)));
+        this.list.hidden = this.rows.length === 0;
+        const current = this.list.children[this.at];
+        this.lastAt = this.at < 0 ? this.lastAt : this.at;
+        if (current) {
+            this.list.setAttribute('aria-activedescendant', current.id);
+        } else {
+            this.list.removeAttribute('aria-activedescendant');
+        }
+        this.drawPast();
+    }
+
+    row(row, i) {
+        const { tree } = this.page;
+        const topic = tree.get(row.topic);
+        const parent = tree.get(topic?.parent);
+        const above = parent ? `${parent.label} ${parent.title}`.trim() : topic?.parent === ROOT ? 'the plan' : 'the loose ideas';
+        const onclick = (event) => {
+            this.active = row.topic;
+            row.marked = event.target.closest('button') ? row.marked : !row.marked;
+            this.draw();
+            this.list.focus({ preventScroll: true });
+        };
+        return element('div', { class: `guess${i === this.at ? ' is-active' : ''}`, role: 'option', id: `guess-${row.topic}`, 'aria-selected': String(row.marked), onclick },
+            element('span', { class: 'tick', 'aria-hidden': 'true' }, row.marked ? '✓' : ''),
+            element('div', { class: 'what' }, element('strong', {}, topic?.title || 'Untitled'), element('small', {}, `in ${above} · a guess: ${row.says}`.replace(' · a guess: chosen by you', ''))),
+            element('div', { class: 'filing' }, this.outcome(row, above)));
+    }
+
+    /** What will become of it, in a few words. */
+    outcome(row, above) {
+        const into = this.page.tree.get(row.into);
+        const says = {
+            quote: `Quotation in the note of ${above}${row.from ? `, from ${row.from}` : ', without a source'}`,
+            source: row.page === 'reading' ? 'Source; reading the page…' : `Source: ${row.makes ?? row.from ?? 'as it stands'}${row.page && row.page !== 'read' ? ` (${row.page} The address alone is kept.)` : ''}`,
+            aside: 'Aside, not printed', note: into ? `Into the note of ${into.label} ${into.title}` : 'Into another note: choose which (I)', leave: 'Stays as it is',
+        }[row.as];
+        return element('span', { class: row.as === 'leave' || (row.as === 'note' && !into) ? 'quiet' : '' }, says);
+    }
+
+    drawPast() {
+        document.getElementById('sorted-part').hidden = this.past.length === 0;
+        document.getElementById('undo-sorted').hidden = this.past.length < 2;
+        this.done.replaceChildren(...this.past.map((one) => element('li', {}, element('span', {}, one.title), element('small', {}, one.says), element('button', { type: 'button', class: 'plain', 'aria-label': `Undo: ${one.title}`, onclick: () => this.undo(one) }, 'Undo'))));
+    }
+
+    // ---- What is pressed
+
+    pressed(event) {
+        const action = event.target === this.list ? actionFor(event, 'research') : null;
+        if (action) {
+            event.preventDefault();
+            this[action]();
+        }
+    }
+
+    nextGuess() { this.go(1); }
+
+    guessBefore() { this.go(-1); }
+
+    go(by) {
+        const from = this.at < 0 ? this.lastAt - (by > 0 ? 1 : 0) : this.at;
+        this.lastAt = Math.max(0, Math.min(this.rows.length - 1, from + by));
+        this.active = this.rows[this.lastAt]?.topic ?? null;
+        this.draw();
+        this.list.children[this.at]?.scrollIntoView({ block: 'nearest' });
+    }
+
+    toggleGuess() {
+        const row = this.rows[this.at];
+        if (row) {
+            row.marked = !row.marked;
+            this.draw();
+        }
+    }
+
+    markAll() {
+        const isAll = this.rows.every((row) => row.marked);
+        this.rows.forEach((row) => { row.marked = !isAll; });
+        this.draw();
+    }
+
+    fileAsQuote() { this.fileAs('quote'); }
+
+    fileAsSource() { this.fileAs('source'); }
+
+    fileAsAside() { this.fileAs('aside'); }
+
+    leaveGuess() { this.fileAs('leave'); }
+
+    fileInNote() {
+        const { dialogs, tree } = this.page;
+        const row = this.rows[this.at];
+        if (!row) {
+            return;
+        }
+        const find = dialogs.finder((id) => tree.isWithin(id, row.topic));
+        dialogs.choose('Into which note?', 'Number or title of the topic', (wanted) => find(wanted).map(({ id, name }) => [{ name, act: () => { dialogs.choosing.close(); this.chooseNote(row, id); } }]));
+    }
+
+    /** Those that wait for a note too, and are marked, go into the same one. */
+    chooseNote(row, into) {
+        this.rows.filter((other) => other.marked && other.as === 'note' && !other.into && !this.page.tree.isWithin(into, other.topic)).forEach((other) => { other.into = into; });
+        row.into = into;
+        this.fileAs('note');
+        this.list.focus();
+    }
+
+    /** The way for this one, and for nothing else; the next is at hand at once. */
+    fileAs(as) {
+        const row = this.rows[this.at];
+        if (row) {
+            row.as = as;
+            row.marked = as !== 'leave';
+            this.go(1);
+        }
+    }
+
+    async sortMarked() {
+        const chosen = this.rows.filter((row) => row.marked && row.as !== 'leave' && (row.as !== 'note' || row.into));
+        if (!chosen.length) {
+            this.page.say('Choose first into which note it goes: I asks for it.');
+            return;
+        }
+        const filings = chosen.map((row) => ({ topic: row.topic, as: row.as, ...(row.as === 'note' && { into: row.into }), ...(row.as === 'source' && row.page === 'read' && { source: { ...row.source, id: undefined } }) }));
+        const isUnmoved = meanwhile();
+        const titles = new Map(chosen.map((row) => [row.topic, { title: this.page.tree.get(row.topic)?.title || 'Untitled', says: FILED[row.as] }]));
+        const answer = await this.page.sent('research', { filings });
+        if (!answer) {
+            return;
+        }
+        this.past = [...Object.entries(answer.sorted).map(([topic, step]) => ({ topic, step, ...titles.get(topic) })).reverse(), ...this.past];
+        const why = Object.values(answer.refused);
+        this.page.say(why.length ? `${why.length} could not be sorted: ${why[0]}` : `${Object.keys(answer.sorted).length} sorted out.`);
+        this.chosen = this.chosen?.filter((topic) => !answer.sorted[topic]) ?? null;
+        this.rows = this.rows.filter((row) => !answer.sorted[row.topic]);
+        if (this.at < 0 && isUnmoved()) {
+            this.active = null;
+        }
+        await this.load();
+        if (isUnmoved()) {
+            this.list.focus();
+        }
+    }
+
+    async undo(one) {
+        const isUnmoved = meanwhile();
+        const answer = await this.page.sent('undo', { step: one.step });
+        if (answer) {
+            this.past = this.past.filter((other) => other !== one);
+            this.chosen = this.chosen && [...this.chosen, one.topic];
+            await this.load();
+            if (isUnmoved()) {
+                this.active = one.topic;
+                this.list.focus();
+            }
+            this.draw();
+        }
+        return answer;
+    }
+
+    /** The newest first, so that each finds its place again. */
+    async undoAll() {
+        for (const one of [...this.past]) {
+            if (!await this.undo(one)) {
+                return;
+            }
+        }
+        this.page.say('All of it is back.');
+    }
+}
