@@ -94,7 +94,8 @@ async function research() {
     await one.getByLabel(/paste text/).fill(['Why the wall was built', '\tThe parishes and their debt', '\t\tPell, Tides and Walls, 1994, p. 61', '\t\t“Resolved that the creek be stopped before Michaelmas” (Pell 1994, p. 63)', '\tLabour and wages', '\t\tWard, The Creek Book, c. 1887', '\t\t“No claim be heard of any man who lost his cutting by it”', 'What the wall did', '\tThe creek mouth', '\t\thttps://tidalnotes.example/silt', '\t\thttps://harrow.example/creek', '\tBirds', '\t\tOakes, ch. 3', '\t\thttps://birds.example/count'].join('\n'));
     await one.getByLabel('Title of the plan').fill('The Wall at Harrow');
     await one.getByRole('button', { name: 'Take it as a new plan' }).click();
-    await one.getByRole('link', { name: 'Sort out the research' }).click();
+    await one.getByRole('link', { name: 'Sources', exact: true }).click();
+    await one.getByRole('button', { name: /^Looks like research/ }).click();
     await one.getByRole('button', { name: 'Look up 3 addresses' }).click();
     await one.getByRole('option', { name: /birds/ }).getByText('Ames 2022').waitFor();
     await one.getByRole('listbox').focus();
@@ -172,7 +173,7 @@ for (const [title, arrangement, name, note] of [['Bringing Back the Tide', 'Spin
 }
 await main.getByRole('button', { name: 'Spine' }).click();
 await main.waitForTimeout(500);
-for (const [view, name] of [['All notes in order', 'notes'], ['Sources', 'sources']]) {
+for (const [view, name] of [['Draft', 'draft'], ['Sources', 'sources']]) {
     await main.getByRole('link', { name: view, exact: true }).click();
     await main.waitForTimeout(900);
     await main.locator('.open-source').nth(2).click({ timeout: 900 }).catch(() => {});

@@ -48,7 +48,9 @@ Route::middleware('auth')->group(static function (): void {
     Route::get('/plans/{plan}/gather', [C\PlanController::class, 'gather'])->name('plan.gather');
     Route::get('/plans/{plan}/map', [C\PlanController::class, 'map'])->name('plan.map');
     Route::post('/plans/{plan}/map', C\MapController::class);
-    Route::get('/plans/{plan}/notes', [C\PlanController::class, 'notes'])->name('plan.notes');
+    Route::get('/plans/{plan}/draft', [C\PlanController::class, 'draft'])->name('plan.draft');
+    // Where it was kept as a bookmark.
+    Route::permanentRedirect('/plans/{plan}/notes', '/plans/{plan}/draft');
     Route::get('/plans/{plan}/sources', [C\PlanController::class, 'sources'])->name('plan.sources');
     Route::get('/plans/{plan}/sorting-out', [C\PlanController::class, 'sortingOut'])->name('plan.sorting-out');
     Route::patch('/plans/{plan}', [C\PlanController::class, 'update']);

@@ -4,6 +4,7 @@ import handOver from './pages/hand-over.js';
 import { dropFiles } from './pages/drop-files.js';
 import { cardMenus, start } from './pages/plans.js';
 import everything from './pages/everything.js';
+import { frame } from './pages/frame.js';
 import wayBack from './pages/way-back.js';
 
 Alpine.data('intake', intake);
@@ -12,6 +13,7 @@ Alpine.data('start', start);
 Alpine.data('everything', everything);
 Alpine.data('wayBack', wayBack);
 Alpine.start();
+frame();
 
 if (document.querySelector('.list-wrap')) {
     dropFiles();

@@ -142,7 +142,7 @@ final class AccountTest extends TestCase
     public function testSigningInLeadsBackToTheViewThatOneWasIn(): void
     {
         $this->withoutMiddleware(ThrottleRequests::class);
-        foreach (['', '/gather', '/map', '/notes', '/sources', '/sorting-out', '/history', '/hand-over'] as $view) {
+        foreach (['', '/gather', '/map', '/draft', '/sources', '/sorting-out', '/history', '/hand-over'] as $view) {
             $to = "/plans/{$this->row->id}{$view}";
             Auth::logout();
             $this->get($to)->assertRedirect('/sign-in');

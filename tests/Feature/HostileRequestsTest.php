@@ -53,7 +53,10 @@ final class HostileRequestsTest extends TestCase
             foreach ($this->routes() as [$method, $uri]) {
                 $this->ask($method, $uri, $examples["{$method} {$uri}"] ?? [], "seed {$seed}, round {$round}");
             }
-            // What the stand-ins for mail and cache have kept would fill the memory in an hour.
+            // What the stand-ins for mail, cache and sessions have kept would fill the memory in an hour.
+            $session = $this->app->make('session.store');
+            $session->flush();
+            $session->getHandler()->gc(-10);
             $this->app->forgetInstance('mail.manager');
             $this->app->forgetInstance('mailer');
             Facade::clearResolvedInstance('mail.manager');

@@ -122,7 +122,7 @@ test('branches go from plan to plan with their notes', async ({ page, context })
     await writer.inMenu(/1.1 Take me/, 'Another plan…');
     await page.getByRole('dialog', { name: 'To another plan' }).getByRole('button', { name: 'Move to Source plan' }).click();
     await writer.expectOutline('1 Here');
-    await writer.inPanel('Bring in a plan…');
+    await writer.inPlanMenu('Bring in another plan…');
     await page.getByRole('dialog', { name: 'Bring in a plan' }).getByRole('button', { name: 'Source plan' }).click();
     await writer.expectOutline('1 Here\n2 Source plan\n  2.1 Take me\n    2.1.1 With this\n  2.2 Stay\n  2.3 Take me\n    2.3.1 With this');
     await writer.type('[Control+z]');
@@ -259,22 +259,22 @@ test('folding by level and by branch is kept; flags are filtered; numbers are se
     await writer.mark(/A1a/);
     await writer.type('g');
     await page.getByRole('dialog', { name: /^Topic:/ }).getByRole('button', { name: 'to check' }).click();
-    await writer.inPanel('Level 1');
+    await writer.inBar('Level 1');
     await writer.expectOutline('1 A\n2 B');
     await expect(writer.row(/1 A 2 inside/)).toHaveAttribute('aria-expanded', 'false');
     await writer.saved();
     await page.reload();
     await writer.expectOutline('1 A\n2 B');
-    await writer.inPanel('to check');
+    await writer.inBar('to check', 'Only');
     await writer.expectOutline('1 A\n  1.1 A1\n    1.1.1 A1a');
     await expect(page.getByText('Only to check: 1 topic')).toBeVisible();
-    await writer.inPanel('key');
+    await writer.inBar('key', 'Only');
     await expect(page.getByText('Only to check, key: 1 topic')).toBeVisible();
     await writer.type('[Escape]');
     await page.getByRole('button', { name: 'Show all' }).click();
     await writer.expectOutline('1 A\n2 B');
-    await writer.inPanel('All');
-    await writer.inPanel('I. · A.');
+    await writer.inBar('All');
+    await writer.inBar('I. · A.', 'Numbers');
     await writer.expectOutline('I. A\n  A. A1\n    1. A1a\nII. B\n  A. B1');
     await page.getByRole('combobox', { name: 'Number down to' }).selectOption('1');
     await writer.expectOutline('I. A\n  A1\n    A1a\nII. B\n  B1');
@@ -346,8 +346,7 @@ test('the history goes back to any point, keeps versions, and makes plans of the
     await writer.type('[Enter]', '[End]', ' changed', '[Escape]');
     await writer.saved();
     const plan = page.url();
-    await page.getByRole('button', { name: 'View and plan' }).click();
-    await page.getByRole('link', { name: 'History and versions' }).click();
+    await writer.inPlanMenu(/^History/);
     await expect(page.getByText('Wrote “A changed”')).toBeVisible();
     await expect(page.getByText('Robin Reed').first()).toBeVisible();
     await page.getByLabel('Keep the plan as it is now, under a name').fill('Without B');
@@ -382,7 +381,12 @@ test('axe finds nothing: outline with find, panel, menu and marked rows', async 
     await writer.type('[Control+k]', 'Loose', '[Enter]', '[Escape]', '[Control+a]', '[Control+a]', '[Control+f]', 'a');
     await expect(page.locator('#find-count')).toHaveText('3 found');
     expect(await findings(page)).toEqual([]);
-    await page.getByRole('button', { name: 'View and plan' }).click();
+    for (const tool of [/^Show/, /^Only/, /^Numbers/, /^Sort/]) {
+        await page.getByRole('toolbar', { name: 'Tools of the outline' }).getByRole('button', { name: tool }).first().click();
+        expect(await findings(page)).toEqual([]);
+        await writer.type('[Escape]');
+    }
+    await page.locator('#title').click();
     expect(await findings(page)).toEqual([]);
     await writer.type('[Escape]');
     await writer.row(/A1/).getByRole('button', { name: 'More for A1' }).click();

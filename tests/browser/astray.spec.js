@@ -270,7 +270,7 @@ test('a page that is opened by a link shows what was written last, and folded la
 test('what was folded stays so when the page is loaded again before the server knows it', async ({ page }) => {
     const writer = await planOf(page, 'Folded', 'A', '\tA1', 'B', '\tB1');
     await page.route(/\/folds$/, () => {});
-    await writer.inPanel('Level 1');
+    await writer.inBar('Level 1');
     await writer.expectOutline('1 A\n2 B');
     await page.reload();
     await writer.expectOutline('1 A\n2 B');

@@ -127,8 +127,7 @@ test('text is taken in as a plan after it was shown', async ({ page }) => {
     await page.getByRole('button', { name: 'Take it as a new plan' }).click();
     await page.waitForURL(/plans\/\w+$/);
     await writer.expectOutline('1 Tide\n  1.1 Mud\n  1.2 Sand\n2 Wall');
-    await page.getByRole('button', { name: 'View and plan' }).click();
-    await page.getByRole('link', { name: 'Take in text or a file' }).last().click();
+    await writer.inPlanMenu('Bring in a file or text…');
     writer.expectRefused(/^422 POST \/intake/);
     await page.getByLabel('File', { exact: true }).setInputFiles({ name: 'broken.opml', mimeType: 'text/xml', buffer: Buffer.from('<opml><body><outline') });
     await expect(page.getByRole('alert').filter({ hasText: 'not well-formed or incomplete' })).toBeVisible();

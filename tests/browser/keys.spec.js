@@ -16,9 +16,9 @@ const PLACES = {
     Gather: keysOf('anywhere', 'gather-field', 'gather-idea', 'gather-place'),
     Outline: keysOf('anywhere', 'title', 'row', 'note'),
     Map: keysOf('anywhere', 'title', 'row', 'map', 'note'),
-    'All notes in order': keysOf('anywhere', 'note'),
+    Draft: keysOf('anywhere', 'note'),
     Sources: keysOf('anywhere'),
-    'Sort out the research': keysOf('anywhere', 'research'),
+    'Looks like research': keysOf('anywhere', 'research'),
 };
 const TEXTS = ['Wall', 'mud and money', 'Under the wall', 'a', '7', 'tide ', 'See Pell 1994, p. 3', '“Resolved”', 'x', '12', ' ', 'Ä'];
 const LINES = [
@@ -91,7 +91,11 @@ async function run(page, seed, steps) {
             for (let n = 0; n < 3 && await page.locator('dialog[open]').count(); n++) {
                 await page.keyboard.press('Escape');
             }
-            const link = page.getByRole('link', { name: step[1], exact: true }).first();
+            const isResearch = step[1] === 'Looks like research';
+            if (isResearch && view !== 'Sources') {
+                await page.getByRole('link', { name: 'Sources', exact: true }).click({ timeout: 5000 }).catch(() => {});
+            }
+            const link = isResearch ? page.getByRole('button', { name: /^Looks like research/ }) : page.getByRole('link', { name: step[1], exact: true }).first();
             if (await link.isVisible() && !(await page.locator('dialog[open]').count())) {
                 await link.click({ timeout: 5000 }).then(() => { view = step[1]; }, () => {});
             }

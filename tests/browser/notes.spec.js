@@ -123,7 +123,7 @@ test('hostile pasted HTML and naughty strings run nothing', async ({ page }) => 
         document.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
     }, strings);
     await writer.saved();
-    await page.getByRole('link', { name: 'All notes in order' }).click();
+    await writer.view('Draft');
     await expect(page.getByRole('button', { name: /Write in the note of Wall/ })).toBeVisible();
     await page.getByRole('link', { name: 'Sources', exact: true }).click();
     for (const one of ['<img src=x onerror=alert(1)>', '"><script>alert(1)</script>']) {
@@ -217,7 +217,7 @@ test('all notes are read in order on one page, and written in place', async ({ p
     await openNote(writer, /Stone/);
     await writer.type('Chalk and flint.');
     await writer.saved();
-    await page.getByRole('link', { name: 'All notes in order' }).click();
+    await writer.view('Draft');
     await expect(page.getByRole('heading', { name: '1.1 Stone' })).toBeVisible();
     await expect(page.getByRole('heading', { name: 'Tide' })).toBeHidden();
     await page.getByLabel('Only topics that have a note').uncheck();
@@ -374,9 +374,13 @@ test('the note, the sources and the research on a tablet and a phone, and in the
         const writer = new Writer(page);
         await writer.signUp();
         await writer.anotherPlan('Small', 'Wall', '  “Said of a wall”', '  https://harrow.example/creek');
-        for (const view of ['All notes in order', 'Sources', 'Sort out the research']) {
-            await page.getByRole('button', { name: 'View and plan' }).click();
-            await page.getByRole('dialog', { name: 'View and plan' }).getByRole('button', { name: view }).click();
+        for (const view of ['Draft', 'Sources', 'Looks like research']) {
+            if (view !== 'Looks like research') {
+                await writer.view(view);
+            } else {
+                await (width < 640 ? page.getByRole('button', { name: 'Tools' }).click() : null);
+                await page.getByRole('button', { name: /^Looks like research/ }).click();
+            }
             await expect(page.getByRole('main').getByRole('heading').first()).toBeAttached();
             expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth), `${view} at ${width}`).toBe(true);
             expect(await findings(page), `${view} at ${width}`).toEqual([]);

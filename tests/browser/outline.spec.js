@@ -108,8 +108,7 @@ test('ideas are caught, and placed from the list of loose ones', async ({ page }
 
 test('properties of the plan, and its target shared out', async ({ page }) => {
     const writer = await planOf(page, 'Properties', 'A', '\tA1', 'B');
-    await page.getByRole('button', { name: 'View and plan' }).click();
-    await page.getByRole('button', { name: 'Properties of the plan' }).click();
+    await writer.inPlanMenu(/^Properties/);
     const dialog = page.getByRole('dialog', { name: 'The plan' });
     await dialog.getByLabel('Target in words').fill('900');
     await dialog.getByLabel('Numbering').selectOption('essay');
@@ -167,14 +166,12 @@ for (const [name, address] of [['plans', '/plans'], ['outline', null], ['hand ov
 
 test('the plan itself has a note, which opens the draft', async ({ page }) => {
     const writer = await planOf(page, 'Opening', 'A');
-    await page.getByRole('button', { name: 'View and plan' }).click();
-    await page.getByRole('button', { name: 'Opening note' }).click();
+    await writer.inPlanMenu('Opening note');
     await expect(page.getByRole('textbox', { name: 'Note', exact: true })).toBeFocused();
     await writer.type('This is how it begins.');
     await writer.saved();
     await page.reload();
-    await page.getByRole('button', { name: 'View and plan' }).click();
-    await page.getByRole('button', { name: 'Opening note' }).click();
+    await writer.inPlanMenu('Opening note');
     await expect(page.locator('#page')).toHaveText('This is how it begins.');
     await page.getByRole('link', { name: 'Hand over' }).click();
     await expect(page.getByLabel('Preview').getByText('This is how it begins.')).toBeVisible();

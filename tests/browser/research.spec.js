@@ -97,7 +97,7 @@ test('sixty gathered topics are sorted, cited, reordered and handed over in two 
     };
     let asked = 0;
     page.on('request', (request) => { asked += request.url().endsWith('/source-list/page') ? 1 : 0; });
-    await page.getByRole('link', { name: 'Sort out the research' }).click();
+    await writer.toResearch();
     strokes++;
     const guesses = page.getByRole('listbox', { name: 'What looks like research' });
     await expect(guesses).toBeFocused();
@@ -198,7 +198,7 @@ test('what is chosen in the outline is sorted out too, into a note that is chose
     await writer.mark(/Labour/);
     await writer.type('[n]');
     await expect(page.getByRole('textbox', { name: 'Note', exact: true })).toHaveText('Who worked');
-    await page.getByRole('link', { name: 'Sort out the research' }).click();
+    await writer.toResearch();
     await expect(page.getByText('Nothing in the outline looks like research')).toBeVisible();
     expect(writer.problems).toEqual([]);
 });

@@ -84,13 +84,25 @@ export class Writer {
         await expect.poll(() => this.ideas(), { timeout: 45_000 }).toEqual(ideas);
     }
 
-    /** Opens the panel of the view and presses a button in it. */
-    async inPanel(name) {
-        const panel = this.page.getByRole('dialog', { name: 'View and plan' });
-        if (!(await panel.isVisible())) {
-            await this.page.getByRole('button', { name: 'View and plan' }).click();
+    /** Presses a tool of the view, or one in the panel that a tool opens. */
+    async inBar(name, tool = null) {
+        const panel = this.page.getByRole('dialog', { name: tool ?? name });
+        if (tool && !(await panel.isVisible())) {
+            await this.page.getByRole('toolbar', { name: /^Tools/ }).getByRole('button', { name: new RegExp(`^${tool}`) }).click();
         }
-        await panel.getByRole('button', { name, exact: true }).click();
+        await (tool ? panel : this.page.getByRole('toolbar', { name: /^Tools/ })).getByRole('button', { name, exact: true }).click();
+    }
+
+    /** Opens the plan's own menu at its title and chooses in it. */
+    async inPlanMenu(name) {
+        await this.page.locator('#title').click();
+        await this.page.getByRole('menu', { name: 'The plan' }).getByRole('menuitem', { name }).click();
+    }
+
+    /** What looks like research, beside the sources. */
+    async toResearch() {
+        await this.view('Sources');
+        await this.page.getByRole('button', { name: /^Looks like research/ }).click();
     }
 
     /** Opens the menu of a row and presses a button in it. */

@@ -65,7 +65,7 @@ final class HandOverController
         $kept = $personal->handOver($user, $plan);
 
         return view('plans.hand-over', [
-            'plan' => $plan, 'branches' => $branches, 'from' => $from, 'properties' => $tree->properties, 'strip' => $plan->strip ?? [],
+            'plan' => $plan, 'branches' => $branches, 'from' => $from, 'properties' => $tree->properties,
             'chosen' => (Format::tryFrom(Given::text($request, 'format')) ?? Format::tryFrom((string) ($kept['format'] ?? '')) ?? Format::Docx)->value,
             'files' => array_merge(...array_values(Attachments::of($plan->id))), 'seen' => $request->boolean('seen'), 'look' => $personal->map($user, $plan),
             'kept' => $kept, 'styles' => $styles->all($user), 'templates' => $templates->names($user),

@@ -12,6 +12,7 @@ use Embrel\Plan\Plan as CorePlan;
 use Embrel\Writer\Html\HtmlWriter;
 use Embrel\Writer\Losses;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -51,13 +52,14 @@ final class HistoryController
     }
 
     /** Keeps the plan as it is now under a name. */
-    public function store(Request $request, Plan $plan): RedirectResponse
+    public function store(Request $request, Plan $plan): RedirectResponse|JsonResponse
     {
         Gate::authorize('update', $plan);
         $name = $request->validate(['name' => ['required', 'string', 'max:120']], ['name.required' => 'Give the version a name, so that you find it again.'])['name'];
         $this->history->keepVersion($plan, $name);
+        $said = "The plan as it is now is kept as “{$name}”.";
 
-        return redirect()->route('plan.history', $plan)->with('said', "The plan as it is now is kept as “{$name}”.");
+        return $request->expectsJson() ? response()->json(['said' => $said]) : redirect()->route('plan.history', $plan)->with('said', $said);
     }
 
     /** Makes the plan what it was, as a new change. */

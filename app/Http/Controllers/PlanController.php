@@ -6,16 +6,13 @@ namespace App\Http\Controllers;
 
 use App\Http\Given;
 use App\Http\Requests\StartPlanRequest;
+use App\Http\Vocabulary;
 use App\Models\Plan;
 use App\Store\PersonalState;
 use App\Store\PlanList;
 use App\Store\PlanStore;
 use App\Store\PlanView;
 use App\Store\UndoLog;
-use Embrel\Citation\CitationStyle;
-use Embrel\Citation\SourceKind;
-use Embrel\Layout\Map\Signs;
-use Embrel\Layout\Map\Style;
 use Embrel\Operation\Retitle;
 use Embrel\Plan\Plan as CorePlan;
 use Illuminate\Contracts\View\View;
@@ -52,9 +49,9 @@ final class PlanController
         return $this->page($request, $plan, $personal, 'map');
     }
 
-    public function notes(Request $request, Plan $plan, PersonalState $personal): View
+    public function draft(Request $request, Plan $plan, PersonalState $personal): View
     {
-        return $this->page($request, $plan, $personal, 'notes');
+        return $this->page($request, $plan, $personal, 'draft');
     }
 
     public function sources(Request $request, Plan $plan, PersonalState $personal): View
@@ -79,10 +76,7 @@ final class PlanController
             'data' => PlanView::whole($plan, $this->store->load($plan)) + [
                 'plan' => $plan->id, 'view' => $view, 'user' => $user->id, 'savedAt' => $plan->changed_at?->toIso8601String(),
                 'pulse' => PulseController::address($user, $plan), 'folds' => $personal->folds($user, $plan), 'look' => $personal->look($user, $plan), 'map' => $personal->map($user, $plan)->toArray(),
-                'citationStyles' => array_map(static fn(CitationStyle $style): array => ['value' => $style->value, 'name' => $style->label()], CitationStyle::cases()),
-                'sourceKinds' => array_map(static fn(SourceKind $kind): array => ['value' => $kind->value, 'name' => $kind->label(), 'fields' => $kind->fields()], SourceKind::cases()),
-                'mapSigns' => ['note' => Signs::NOTE, 'flags' => Signs::FLAGS],
-                'mapStyles' => array_map(static fn(Style $style): array => ['value' => $style->value, 'name' => $style->name()], Style::cases()), 'steps' => (new UndoLog($plan->id, $user->id))->names(),
+                'vocabulary' => Vocabulary::all(), 'steps' => (new UndoLog($plan->id, $user->id))->names(),
             ],
         ]);
     }

@@ -39,7 +39,7 @@ final class WayBackController
     {
         Gate::authorize('update', $plan);
 
-        return view('plans.way-back', ['plan' => $plan, 'strip' => $plan->strip ?? []]);
+        return view('plans.way-back', ['plan' => $plan]);
     }
 
     public function compare(Request $request, Plan $plan): JsonResponse

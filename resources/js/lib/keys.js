@@ -1,4 +1,4 @@
-import table from '../../keys.json';
+import table from '../../keys.json' with { type: 'json' };
 
 const tables = new Map();
 for (const { where, id, keys } of table) {

@@ -86,7 +86,7 @@ export class Camera {
     /** Brings a part of the map into sight as a whole, no larger than it is. `taken`: what covers the right edge. */
     fit([left, top, right, bottom], { taken = 0, isSlow = true, most = 1 } = {}) {
         const { width, height } = this.size;
-        const room = { width: Math.max(120, width - taken - 48), height: Math.max(120, height - 96) };
+        const room = { width: Math.max(120, width - taken - 48), height: Math.max(120, height - 56) };
         const k = Math.max(LEAST, Math.min(most, room.width / Math.max(1, right - left), room.height / Math.max(1, bottom - top)));
         const x = 24 + (room.width - (right - left) * k) / 2 - left * k;
         const y = 24 + (room.height - (bottom - top) * k) / 2 - top * k;

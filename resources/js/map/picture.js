@@ -1,3 +1,4 @@
+import { words } from '../lib/vocabulary.js';
 import { counted } from '../lib/counted.js';
 import { Shape } from './shape.js';
 import { colour, setAttributes } from '../ui/element.js';
@@ -208,7 +209,7 @@ export class Picture {
             node.badge?.remove();
             node.badge = shape.isMain || shape.inside ? this.over.appendChild(beside(shape)) : null;
             node.badge?.style.setProperty('--d', colour(shape.dye));
-            node.replaceChildren(...label(shape, shape.inside > 0 || this.tree.partsOf(shape.id).length > 0, this.map.page.data.mapSigns, this.map.page.address));
+            node.replaceChildren(...label(shape, shape.inside > 0 || this.tree.partsOf(shape.id).length > 0, words().mapSigns, this.map.page.address));
             node.style.setProperty('--d', colour(shape.dye));
         }
         if (node.style.transform !== shape.transform) {

@@ -36,7 +36,7 @@ export class NoteBody {
         this.known([]);
         this.editor.view.updateState(EditorState.create({ schema: this.editor.schema, doc: this.documentOf([]), plugins: this.editor.state.plugins }));
         // A step that is being taken back may bring words that the page does not know of yet.
-        this.hasCome = topic === null || !(this.page.turns || this.page.tree.noteBearer(topic).noted || this.page.queue.pending.some((change) => change.topic === topic));
+        this.hasCome = topic === null || !(this.page.session.turns || this.page.tree.noteBearer(topic).noted || this.page.queue.pending.some((change) => change.topic === topic));
         this.isLost = false;
         this.onState();
         if (!this.hasCome) {
@@ -74,7 +74,7 @@ export class NoteBody {
     async asked() {
         const { ticket, topic } = this;
         await this.page.queue.flush();
-        await this.page.turn.catch(() => {});
+        await this.page.session.turn.catch(() => {});
         return ticket === this.ticket ? send('GET', `${this.page.address}/topics/${topic}/note`).catch(() => null) : null;
     }
 

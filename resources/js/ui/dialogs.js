@@ -9,7 +9,8 @@ export class Dialogs {
         this.page = page;
         this.properties = document.getElementById('properties');
         this.choosing = document.getElementById('choosing');
-        document.getElementById('title').addEventListener('click', () => this.openProperties());
+        this.version = document.getElementById('keep-version');
+        this.version.querySelector('form').addEventListener('submit', (event) => { event.preventDefault(); this.saveVersion(); });
         this.properties.querySelector('form').addEventListener('submit', (event) => this.saveProperties(event));
         document.getElementById('share-out').addEventListener('click', () => this.shareOut());
         for (const closer of document.querySelectorAll('dialog [data-close]')) {
@@ -32,6 +33,31 @@ export class Dialogs {
         }
         this.properties.querySelector('.error').textContent = '';
         this.properties.showModal();
+    }
+
+    /** Keeps the plan as it is now under a name. */
+    keepVersion() {
+        this.version.querySelector('form').reset();
+        this.version.querySelector('.error').textContent = '';
+        this.version.showModal();
+    }
+
+    async saveVersion() {
+        const { page } = this;
+        const form = this.version.querySelector('form');
+        page.note.commit();
+        await page.queue.flush();
+        if (!page.queue.isEmpty) {
+            this.version.querySelector('.error').textContent = 'Not connected: the version can be kept once the changes here are saved.';
+            return;
+        }
+        try {
+            const { said } = await send('POST', new URL(form.action).pathname, { name: form.elements.name.value });
+            this.version.close();
+            page.say(said);
+        } catch (error) {
+            this.version.querySelector('.error').textContent = error.message;
+        }
     }
 
     given() {

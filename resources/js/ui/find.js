@@ -157,7 +157,7 @@ export class Find {
             await note.showAt(hit.topic);
         }
         this.paint();
-        this.page.live.textContent = `${this.count.textContent}: ${hit.before}${hit.match}${hit.after}`;
+        this.page.tell(`${this.count.textContent}: ${hit.before}${hit.match}${hit.after}`);
         if (isUnmoved()) {
             this.text.focus({ preventScroll: true });
         }

@@ -1,22 +1,18 @@
+import { keyOf, nameOf } from '../commands/commands.js';
 import { send } from '../lib/http.js';
+import { words } from '../lib/vocabulary.js';
 import { colour, element } from './element.js';
 import { Popover } from './popover.js';
 
-export const FLAGS = ['key', 'question', 'to-check', 'may-go', 'waiting', 'first', 'next', 'later'];
-const KINDS = ['section', 'point', 'quote', 'aside'];
-export const DYES = ['madder', 'weld', 'woad', 'fern', 'walnut', 'orchil', 'verdigris', 'slate'];
-const NUMBERED = { usual: 'Number', none: 'No number', appendix: 'Appendix' };
-const SORTS = [['title', 'Title'], ['words', 'Words'], ['target', 'Target']];
-const ACTIONS = [
-    ['Write the note', 'openNote', 'N'], ['Move up', 'moveUp', 'Alt ↑'], ['Move down', 'moveDown', 'Alt ↓'],
-    ['Move in', 'inward', 'Alt →'], ['Move out', 'outward', 'Alt ←'], ['Move to…', 'moveTo', 'M'], ['Another plan…', 'toAnotherPlan', ''],
-    ['Relate to…', 'relate', 'R'], ['Sort it out of the outline…', 'sortOut', 'X'], ['Into the note above', 'foldIn', 'I'],
-    ['Dissolve', 'dissolve', 'U'], ['Join with above', 'joinAbove', 'J'], ['Loose idea', 'loosen', 'L'],
-    ['This branch alone', 'focusBranch', 'F'], ['Dim the rest', 'dimRest', 'Shift F'], ['Mark more', 'markMore', ''], ['Duplicate', 'duplicate', 'Ctrl Shift D'],
-    ['Hand over this branch…', 'handOverBranch', ''], ['Take in below it…', 'takeInBelow', ''], ['Remove', 'remove', 'Delete'],
+/** What is done with a topic, in the order of the menu; their names and keys stand in the table of commands. */
+const ACTS = [
+    ['openNote', 'moveUp', 'moveDown', 'inward', 'outward', 'moveTo', 'toAnotherPlan', 'loosen'],
+    ['foldIn', 'dissolve', 'joinAbove', 'relate', 'sortOut', 'duplicate'],
+    ['focusBranch', 'dimRest', 'markMore', 'handOverBranch', 'takeInBelow', 'remove'],
 ];
 /** Where a new topic goes, seen from another: above it is a parent around it. */
-const NEW = [['before', 'addBefore'], ['after', 'addAfter'], ['inside', 'addInside'], ['above', 'wrap']];
+const NEW = ['addBefore', 'addAfter', 'addInside', 'wrap'];
+const SIZES = [['small', 'small'], [null, 'as its level'], ['large', 'large'], ['huge', 'huge']];
 
 /** What can be set on a topic and done with it: one menu, opened at the part that a key asks for. */
 export class Menu extends Popover {
@@ -38,22 +34,32 @@ export class Menu extends Popover {
         const set = (type) => (value) => this.set(type, value);
         const parts = outline.tree.partsOf(id).length;
         this.raise(`Topic: ${topic.title || 'Untitled'}`, anchor ?? outline.box,
-            this.group('New topic', 'new', ...NEW.map(([name, action]) => (
-                element('button', { type: 'button', 'aria-label': `New topic ${name}`, onclick: () => this.act(action, id) }, name)))),
-            this.choice('Prints as', 'kind', KINDS.map((kind) => [kind, kind, topic.kind === kind]), set('kind')),
-            this.dyes(topic),
-            this.choice('Flag', 'flag', [...FLAGS.map((flag) => [flag, flag.replace('-', ' '), topic.flag === flag, flag]), [null, 'none', topic.flag === null]], set('flag')),
-            this.target(topic),
-            this.related(id),
-            this.choice('Numbering', 'numbered', Object.entries(NUMBERED).map(([value, label]) => [value, label, topic.numbered === value]), set('numbered')),
-            this.choice('Size on the map', 'size', [['small', 'small', topic.size === 'small'], [null, 'as its level', topic.size === null], ['large', 'large', topic.size === 'large'], ['huge', 'huge', topic.size === 'huge']], set('size')),
-            (topic.dye || topic.size) && this.choice('For itself alone, not its parts', 'alone', [['dye', 'dye'], ['size', 'size']].filter(([field]) => topic[field]).map(([field, name]) => [field, name, [field, 'both'].includes(topic.alone)]), (field) => this.toggleAlone(topic, field)),
-            this.picture(id, topic),
-            this.files(id),
-            parts > 1 && this.group('Sort its parts by', 'sort', ...SORTS.map(([by, label]) => element('button', { type: 'button', onclick: () => { this.close(); outline.moving.sortParts(id, by); } }, label))),
-            element('div', { class: 'acts-list' }, ...ACTIONS.map(([label, action, key]) => element('button', { type: 'button', onclick: () => this.act(action, id) }, label, key && element('span', { class: 'kbd' }, key)))));
+            element('div', { class: 'does' },
+                this.group('New topic', 'new', ...NEW.map((command) => (
+                    element('button', { type: 'button', 'aria-label': `New topic ${nameOf('row', command)}`, onclick: () => this.act(command, id) }, nameOf('row', command))))),
+                ...ACTS.map((commands) => element('div', { class: 'acts-list one-column' }, ...commands.map((command) => this.entry(command, id))))),
+            element('div', { class: 'looks' },
+                this.choice('Prints as', 'kind', words().kinds.map((kind) => [kind, kind, topic.kind === kind]), set('kind')),
+                this.dyes(topic),
+                this.choice('Flag', 'flag', [...Object.entries(words().flags).map(([flag, name]) => [flag, name, topic.flag === flag, flag]), [null, 'none', topic.flag === null]], set('flag')),
+                this.target(topic),
+                this.choice('Numbering', 'numbered', Object.entries(words().numbered).map(([value, label]) => [value, label, topic.numbered === value]), set('numbered')),
+                this.choice('Size on the map', 'size', SIZES.map(([value, label]) => [value, label, topic.size === value]), set('size')),
+                (topic.dye || topic.size) && this.choice('For itself alone, not its parts', 'alone', [['dye', 'dye'], ['size', 'size']].filter(([field]) => topic[field]).map(([field, name]) => [field, name, [field, 'both'].includes(topic.alone)]), (field) => this.toggleAlone(topic, field)),
+                parts > 1 && this.group('Sort its parts by', 'sort', ...Object.entries(words().sorts).map(([by, label]) => element('button', { type: 'button', onclick: () => { this.close(); outline.moving.sortParts(id, by); } }, label))),
+                this.related(id),
+                this.picture(id, topic),
+                this.files(id)));
+        this.box.classList.add('of-topic');
+        this.place();
         const first = part ? this.box.querySelector(`[data-part=${part}]`) : this.box.querySelector('button');
         (first?.querySelector('[aria-pressed=true]') ?? first?.querySelector('button, input') ?? first)?.focus();
+    }
+
+    /** One thing to do, with its key. */
+    entry(command, id) {
+        const key = keyOf('row', command);
+        return element('button', { type: 'button', onclick: () => this.act(command, id) }, nameOf('row', command), key && element('span', { class: 'kbd' }, key));
     }
 
     dyes(topic) {
@@ -80,7 +86,7 @@ export class Menu extends Popover {
             this.judge(own, warning);
         }
         return this.group('Dye', 'dye',
-            ...DYES.map((dye) => element('button', { type: 'button', class: 'swatch', '--d': colour(dye), 'aria-pressed': String(topic.dye === dye), 'aria-label': dye, title: dye, onclick: () => this.set('dye', dye) })),
+            ...words().dyes.map((dye) => element('button', { type: 'button', class: 'swatch', '--d': colour(dye), 'aria-pressed': String(topic.dye === dye), 'aria-label': dye, title: dye, onclick: () => this.set('dye', dye) })),
             wheel, hex, element('button', { type: 'button', onclick: keep }, 'Set'),
             element('button', { type: 'button', 'aria-pressed': String(topic.dye === null), onclick: () => this.set('dye', null) }, 'as above'), warning);
     }
@@ -103,10 +109,10 @@ export class Menu extends Popover {
     }
 
     target(topic) {
-        const field = element('input', { type: 'number', min: 1, max: 10000000, step: 1, value: topic.target ?? '', id: 'topic-target' });
+        const field = element('input', { type: 'number', min: 1, max: words().limits.target, step: 1, value: topic.target ?? '', id: 'topic-target' });
         const keep = () => {
-            const words = Math.round(Number(field.value));
-            this.set('target', words >= 1 && words <= 10000000 ? words : null);
+            const given = Math.round(Number(field.value));
+            this.set('target', given >= 1 && given <= words().limits.target ? given : null);
         };
         field.addEventListener('keydown', (event) => {
             if (event.key === 'Enter') {
@@ -150,8 +156,8 @@ export class Menu extends Popover {
         this.close();
     }
 
-    act(action, id) {
+    act(command, id) {
         this.close();
-        this.outline.on(action, id, this.outline.rows.drawn.get(id));
+        this.outline.on(command, id, this.outline.rows.drawn.get(id));
     }
 }

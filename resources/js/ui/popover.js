@@ -21,10 +21,18 @@ export class Popover {
         this.opener = anchor;
         this.box = element('div', { class: 'menu', role: 'dialog', 'aria-label': label, onkeydown: (event) => this.pressed(event) }, ...children);
         document.body.append(this.box);
-        const at = anchor.getBoundingClientRect();
+        this.place();
+    }
+
+    /** At its control; on a small screen the styles make a sheet of it that comes from below. */
+    place() {
+        const { opener } = this;
+        const at = opener.getBoundingClientRect();
         const { offsetWidth: width, offsetHeight: height } = this.box;
-        this.box.style.left = `${Math.max(8, Math.min(innerWidth - width - 8, anchor.isPoint ? at.right : at.right - width))}px`;
-        this.box.style.top = `${Math.max(8, at.bottom + height + 4 > innerHeight ? Math.max(8, Math.min(at.top - height - 4, innerHeight - height - 8)) : at.bottom + 4)}px`;
+        const left = opener.isPoint || opener.closest?.('.bar') ? (opener.isPoint ? at.right : at.left) : at.right - width;
+        const above = Math.max(8, Math.min(at.top - height - 4, innerHeight - height - 8));
+        this.box.style.left = `${Math.max(8, Math.min(innerWidth - width - 8, left))}px`;
+        this.box.style.top = `${Math.max(8, at.bottom + height + 4 > innerHeight ? above : at.bottom + 4)}px`;
     }
 
     group(legend, part, ...children) {

@@ -1,8 +1,6 @@
 import { newId } from '../lib/ids.js';
 import { colour, element } from './element.js';
-import { DYES } from './menu.js';
-
-const ARROWS = [['none', 'no arrow'], ['end', 'towards the second'], ['start', 'towards the first'], ['both', 'both ways']];
+import { words } from '../lib/vocabulary.js';
 
 /** Relations between topics: made, named and drawn as a person wants, and listed on both topics. */
 export class Relations {
@@ -52,7 +50,7 @@ export class Relations {
         this.dye = relation.dye;
         this.dialog.querySelector('p').textContent = `${this.name(relation.from)} → ${this.name(relation.to)}`;
         this.form.elements.label.value = relation.label;
-        this.form.elements.arrows.replaceChildren(...ARROWS.map(([value, name]) => element('option', { value, selected: value === relation.arrows }, name)));
+        this.form.elements.arrows.replaceChildren(...Object.entries(words().arrows).map(([value, name]) => element('option', { value, selected: value === relation.arrows }, name)));
         document.getElementById('straighten-relation').hidden = relation.bend === null;
         this.drawDyes();
         this.dialog.showModal();
@@ -62,7 +60,7 @@ export class Relations {
     drawDyes() {
         const box = this.dialog.querySelector('.swatches');
         box.replaceChildren(element('legend', { class: 'legend' }, 'Dye'),
-            ...DYES.map((dye) => element('button', { type: 'button', class: 'swatch', '--d': colour(dye), 'aria-pressed': String(this.dye === dye), 'aria-label': dye, title: dye, onclick: () => this.choose(dye) })),
+            ...words().dyes.map((dye) => element('button', { type: 'button', class: 'swatch', '--d': colour(dye), 'aria-pressed': String(this.dye === dye), 'aria-label': dye, title: dye, onclick: () => this.choose(dye) })),
             element('button', { type: 'button', class: 'plain', 'aria-pressed': String(this.dye === null), onclick: () => this.choose(null) }, 'ink'));
     }
 

@@ -1,7 +1,7 @@
 @php
-    $places = ['anywhere' => 'Anywhere', 'title' => 'Writing a title', 'row' => 'A marked row (not writing)', 'map' => 'The map: as in a marked row, and', 'gather-field' => 'Gather, typing ideas', 'gather-idea' => 'Gather, an idea is marked', 'gather-place' => 'Gather, choosing the place', 'note' => 'A note', 'research' => 'Sorting out the research'];
+    $places = \App\Http\Vocabulary::PLACES;
     $signs = ['ArrowUp' => '↑', 'ArrowDown' => '↓', 'ArrowLeft' => '←', 'ArrowRight' => '→', 'Escape' => 'Esc'];
-    $keys = collect(json_decode(file_get_contents(resource_path('keys.json')), true))->groupBy('where');
+    $keys = collect(json_decode(file_get_contents(resource_path('keys.json')), true))->filter(static fn(array $entry): bool => $entry['keys'] !== [])->groupBy('where');
 @endphp
 @foreach ($places as $where => $name)
     <table class="keys-table">

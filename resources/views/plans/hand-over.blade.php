@@ -2,10 +2,7 @@
     $is = static fn(string $name, bool $default = true): bool => isset($kept[$name]) ? filter_var($kept[$name], FILTER_VALIDATE_BOOLEAN) : $default;
     $one = static fn(string $name, string|int $default): string => is_scalar($kept[$name] ?? null) ? (string) $kept[$name] : (string) $default;
 @endphp
-<x-layouts.app :title="'Hand over: ' . $plan->title . ' – Embrel'">
-<div class="plan" style="grid-template-rows:auto auto 1fr" x-data="handOver" data-address="{{ route('hand-over', $plan) }}" data-format="{{ $chosen }}" data-name="{{ \App\Store\WorkFolder::fileName($plan->title) }}">
-    <x-plan-head :plan="$plan" current="hand-over"><a class="plan-title" href="{{ route('plan', $plan) }}">{{ $plan->title }}</a></x-plan-head>
-    <x-strip :plan="$plan" :strip="$strip"/>
+<x-plan-frame :plan="$plan" current="hand-over" :title="'Hand over: ' . $plan->title . ' – Embrel'" class="beside" x-data="handOver" data-address="{{ route('hand-over', $plan) }}" data-format="{{ $chosen }}" data-name="{{ \App\Store\WorkFolder::fileName($plan->title) }}">
     <div class="settle">
         <form class="choices opens" id="choices" autocomplete="off" aria-label="Choices" x-bind:class="{ 'is-open': isChoosing }" x-on:keydown.escape="closeChoices">
             <h2 id="format-head">Format</h2>
@@ -116,5 +113,4 @@
     </dialog>
     <input type="file" class="visually-hidden" x-ref="templateFile" tabindex="-1" aria-hidden="true" accept=".docx,.dotx,.docm,.odt,.ott" x-on:change="uploadTemplate">
     <input type="file" class="visually-hidden" x-ref="logoFile" tabindex="-1" aria-hidden="true" accept="image/png,image/jpeg,image/webp,image/gif" x-on:change="uploadLogo">
-</div>
-</x-layouts.app>
+</x-plan-frame>

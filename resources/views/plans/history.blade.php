@@ -6,9 +6,8 @@
         default => \Illuminate\Support\Carbon::parse($date)->format('l, j F Y'),
     };
 @endphp
-<x-layouts.app :title="'History: ' . $plan->title . ' – Embrel'">
-<x-plan-head :plan="$plan" current="history"><a class="plan-title" href="{{ route('plan', $plan) }}">{{ $plan->title }}</a></x-plan-head>
-<main class="history">
+<x-plan-frame :plan="$plan" current="history" :title="'History: ' . $plan->title . ' – Embrel'" class="beside">
+<main class="history"><div>
     <h1>History</h1>
     <p class="hint">Each line is one step. Going back to a step makes the plan what it was right after it, as a new change: nothing is ever erased.</p>
     <x-said/>
@@ -46,5 +45,5 @@
     @if (\count($steps) > 0 && end($steps)['seq'] > 2)
         <p class="mt-4"><a class="plain" href="{{ route('plan.history', ['plan' => $plan, 'before' => end($steps)['seq']]) }}">Earlier steps</a></p>
     @endif
-</main>
-</x-layouts.app>
+</div></main>
+</x-plan-frame>

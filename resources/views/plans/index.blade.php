@@ -59,7 +59,7 @@
                         <p>{{ ucfirst($plan->form) }}{{ $plan->subject === '' ? '' : ' · ' . $plan->subject }} · {{ $plan->deleted_at ? 'deleted; kept until ' . $plan->deleted_at->addDays(30)->setTimezone($zone)->format('j F') : $changed($plan->changed_at) }}</p>
                     </div>
                     <div class="share">
-                        <div class="bar" aria-hidden="true">@foreach ($plan->strip ?? [] as $section)<i style="--d:{{ str_starts_with($section['dye'], '#') ? $section['dye'] : 'var(--' . $section['dye'] . ')' }};--share:{{ $section['share'] }};--w:{{ $section['filled'] }}"></i>@endforeach</div>
+                        <div class="share" aria-hidden="true">@foreach ($plan->strip ?? [] as $section)<i style="--d:{{ str_starts_with($section['dye'], '#') ? $section['dye'] : 'var(--' . $section['dye'] . ')' }};--share:{{ $section['share'] }};--w:{{ $section['filled'] }}"></i>@endforeach</div>
                         <div class="counts"><span>{{ number_format($plan->words) }}{{ $plan->target_words ? ' of ' . number_format($plan->target_words) : '' }} words</span><span>{{ $plan->due_on ? 'due ' . $plan->due_on->format('j F') : '' }}</span></div>
                     </div>
                     <div class="card-acts">

@@ -9,7 +9,7 @@
     <link rel="stylesheet" href="{{ route('sheets.style', ['width' => $sheets->width, 'height' => $sheets->height]) }}">
 </head>
 <body>
-<header class="bar">
+<header class="share">
     <span>{{ count($sheets->tiles) === 1 ? 'One sheet' : count($sheets->tiles) . ' sheets, ' . $sheets->columns . ' across and ' . $sheets->rows . ' down' }}. Printing to a file gives a PDF.</span>
     <button type="button" id="print">Print…</button>
 </header>

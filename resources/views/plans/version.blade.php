@@ -1,6 +1,5 @@
-<x-layouts.app :title="'As it was: ' . $plan->title . ' – Embrel'">
-<x-plan-head :plan="$plan" current="history"><a class="plan-title" href="{{ route('plan', $plan) }}">{{ $plan->title }}</a></x-plan-head>
-<main class="history">
+<x-plan-frame :plan="$plan" current="history" :title="'As it was: ' . $plan->title . ' – Embrel'" class="beside">
+<main class="history"><div>
     <p><a class="link" href="{{ route('plan.history', $plan) }}">History</a></p>
     <div class="said" role="status"><span>{{ $name === null ? 'The plan as it was' : "“{$name}”: the plan as it was" }} on {{ $time->format('j F Y, H:i') }}. It cannot be changed here.</span><x-step-acts :plan="$plan" :seq="$seq" :name="$name ?? $time->format('j F, H:i')" :is-now="$seq === $plan->revision"/></div>
     <article class="sheet-page">
@@ -11,5 +10,5 @@
     @if ($loose)
         <section><h2>Loose ideas</h2><ul class="loose-then">@foreach ($loose as $idea)<li>{{ $idea }}</li>@endforeach</ul></section>
     @endif
-</main>
-</x-layouts.app>
+</div></main>
+</x-plan-frame>

@@ -1,7 +1,4 @@
-<x-layouts.app :title="'The way back: ' . $plan->title . ' – Embrel'">
-<div class="plan" style="grid-template-rows:auto auto 1fr" x-data="wayBack" data-address="{{ route('way-back', $plan) }}">
-    <x-plan-head :plan="$plan" current="hand-over"><a class="plan-title" href="{{ route('plan', $plan) }}">{{ $plan->title }}</a></x-plan-head>
-    <x-strip :plan="$plan" :strip="$strip"/>
+<x-plan-frame :plan="$plan" current="hand-over" :title="'The way back: ' . $plan->title . ' – Embrel'" class="beside" x-data="wayBack" data-address="{{ route('way-back', $plan) }}">
     <div class="settle">
         <form class="choices" aria-label="The draft that came back" x-on:submit.prevent="accept">
             <h1 class="font-text text-xl font-semibold mb-3">A draft comes home</h1>
@@ -34,5 +31,4 @@
             </section>
         </main>
     </div>
-</div>
-</x-layouts.app>
+</x-plan-frame>

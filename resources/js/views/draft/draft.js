@@ -3,10 +3,10 @@ import { element } from '../../ui/element.js';
 import { ROOT, TRAY } from '../../state/plan.js';
 
 /** All notes in reading order on one page, numbered as the outline. The editor goes to the note that is written in. */
-export class AllNotes {
+export class Draft {
     constructor(page) {
         this.page = page;
-        this.side = document.getElementById('notes');
+        this.side = document.getElementById('draft');
         this.box = document.getElementById('notes-in-order');
         this.html = new Map();
         this.side.addEventListener('keydown', (event) => this.pressed(event));
@@ -35,7 +35,7 @@ export class AllNotes {
     }
 
     told(answer) {
-        if (this.page.view !== 'notes') {
+        if (this.page.view !== 'draft') {
             return;
         }
         const touched = (answer?.topics ?? []).filter(({ id }) => id !== this.open);
@@ -43,8 +43,6 @@ export class AllNotes {
             this.load();
         }
     }
-
-    retitled() {}
 
     reveal(id) {
         this.box.querySelector(`[data-topic="${id}"]`)?.scrollIntoView({ block: 'nearest' });

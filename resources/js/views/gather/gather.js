@@ -1,6 +1,7 @@
 import { newId } from '../../lib/ids.js';
 import { send } from '../../lib/http.js';
 import { Clock } from './clock.js';
+import { always, when } from '../../commands/commands.js';
 import { element, icon } from '../../ui/element.js';
 import { actionFor, digitOf } from '../../lib/keys.js';
 import { whenAsked } from '../../ui/context.js';
@@ -23,6 +24,7 @@ export class Gather {
         this.last = null;
         this.active = null;
         this.marked = new Set();
+        this.ids = [];
         this.sources = [];
         this.sorting = new Sorting(this);
         this.places = this.sorting.places;
@@ -36,11 +38,33 @@ export class Gather {
         this.menu = new Popover(() => this.list.focus({ preventScroll: true }));
         whenAsked(this.list, (node) => node.closest('.idea'), (row, point) => this.ask(row.dataset.id, point));
         document.getElementById('gather-sources').addEventListener('click', () => this.sorting.showSources());
+        this.provide(page.commands);
         setInterval(() => !document.hidden && page.view === 'gather' && this.drawTimes(), 30000);
     }
 
     get tree() {
         return this.page.tree;
+    }
+
+    /** What can be done here, by the table of commands. @param {import('../../commands/commands.js').Commands} commands */
+    provide(commands) {
+        const { sorting } = this;
+        const marked = (run) => when(() => this.ids.length > 0, run);
+        commands.provide('gather-field', {
+            keepIdea: always(() => this.keepTyped()),
+            ideaIn: when(() => this.last && this.isLoose(this.last), () => { this.parents.push(this.last); this.drawInside(); }),
+            ideaOut: when(() => this.parents.length > 0, () => { this.last = this.parents.pop(); this.drawInside(); }),
+            markFirst: always(() => { this.keepTyped(); this.ids.length && this.mark(this.ids[0]); }),
+        });
+        commands.provide('gather-idea', {
+            ideaAbove: marked(() => this.step(-1)), ideaBelow: marked(() => this.step(1)), markIdeaAbove: marked(() => this.stretch(-1)), markIdeaBelow: marked(() => this.stretch(1)),
+            toggleIdea: when(() => this.active, () => this.toggle(this.active)), allIdeas: marked(() => { this.marked = new Set(this.ids); this.draw(); }),
+            toNewSection: marked(() => sorting.toNewSection()), toQuote: marked(() => sorting.toQuote()), toSource: marked(() => sorting.toSource()),
+            openIdeaNote: when(() => this.active, () => this.page.note.open(this.active)), letGo: marked(() => sorting.letGo()),
+        });
+        commands.provide('gather-place', {
+            placeAbove: always(() => sorting.choose(-1)), placeBelow: always(() => sorting.choose(1)), putHere: always(() => sorting.putHere()), leavePlaces: always(() => sorting.leavePlaces()),
+        });
     }
 
     enter() {
@@ -147,17 +171,12 @@ export class Gather {
 
     pressedInField(event) {
         const action = actionFor(event, 'gather-field');
-        const title = this.input.value.trim();
-        if (!action || (action === 'ideaOut' && !this.parents.length) || (action === 'ideaIn' && !this.isLoose(this.last))) {
+        // Where there is nothing to go into or out of, Tab goes on as everywhere.
+        if (!action || !this.page.commands.may('gather-field', action)) {
             return;
         }
         event.preventDefault();
-        ({
-            keepIdea: () => title && this.keepTyped(),
-            ideaIn: () => { this.parents.push(this.last); this.drawInside(); },
-            ideaOut: () => { this.last = this.parents.pop(); this.drawInside(); },
-            markFirst: () => { this.keepTyped(); this.ids.length && this.mark(this.ids[0]); },
-        })[action]();
+        this.page.commands.run('gather-field', action, { event });
     }
 
     keepTyped() {
@@ -285,12 +304,7 @@ export class Gather {
             event.stopPropagation();
         } else if (action) {
             event.preventDefault();
-            ({
-                ideaAbove: () => this.step(-1), ideaBelow: () => this.step(1), markIdeaAbove: () => this.stretch(-1), markIdeaBelow: () => this.stretch(1),
-                toggleIdea: () => this.toggle(this.active), allIdeas: () => { this.marked = new Set(this.ids); this.draw(); },
-                toNewSection: () => this.sorting.toNewSection(), toQuote: () => this.sorting.toQuote(), toSource: () => this.sorting.toSource(), openIdeaNote: () => this.active && this.page.note.open(this.active), letGo: () => this.sorting.letGo(),
-                placeAbove: () => this.sorting.choose(-1), placeBelow: () => this.sorting.choose(1), putHere: () => this.sorting.putHere(), leavePlaces: () => this.sorting.leavePlaces(),
-            })[action]();
+            this.page.commands.run(this.places.isInside ? 'gather-place' : 'gather-idea', action, { id: this.active, event });
         } else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey && event.key !== ' ') {
             // Any other letter is the beginning of the next idea: it goes where the keyboard goes.
             this.toField();

@@ -7,7 +7,7 @@ import { ROOT, TRAY } from '../../state/plan.js';
 
 const SECOND_DIGIT = 700;
 
-/** Sends the marked ideas where they belong; the next one is marked at once. Its methods are actions of the key table. */
+/** Sends the marked ideas where they belong; the next one is marked at once. */
 export class Sorting {
     constructor(gather) {
         this.gather = gather;
@@ -95,7 +95,7 @@ export class Sorting {
         if (id) {
             opens ? this.choosePlace(id) : this.toSection(id);
         } else {
-            this.page.live.textContent = `There is no section ${number}.`;
+            this.page.tell(`There is no section ${number}.`);
         }
     }
 
@@ -125,7 +125,7 @@ export class Sorting {
         this.places.parent = ROOT;
         this.gather.marked.clear();
         this.page.perform(operation, step);
-        this.page.live.textContent = said;
+        this.page.tell(said);
         if (next) {
             this.gather.mark(next);
         } else {
@@ -165,7 +165,7 @@ export class Sorting {
             if (JSON.stringify(place) === JSON.stringify(this.places.place())) {
                 this.places.number = number;
                 this.places.draw();
-                this.page.live.textContent = number ? `Here: ${number}` : 'Here';
+                this.page.tell(number ? `Here: ${number}` : 'Here');
             }
         }, 120);
     }
@@ -188,7 +188,7 @@ export class Sorting {
         this.withHeads((ids) => {
             const isQuote = ids.every((id) => this.tree.get(id).kind === 'quote');
             this.page.perform({ type: 'kind', ids, value: isQuote ? 'section' : 'quote' });
-            this.page.live.textContent = isQuote ? 'Not a quote any more' : 'Marked as a quote';
+            this.page.tell(isQuote ? 'Not a quote any more' : 'Marked as a quote');
         });
     }
 

@@ -1,4 +1,5 @@
 import { element } from '../../ui/element.js';
+import { words } from '../../lib/vocabulary.js';
 import { Popover } from '../../ui/popover.js';
 
 const LEVELS = [1, 2, 3, 4, 5];
@@ -22,10 +23,10 @@ export class LooksPanel {
             this.kept = null;
             map.setLook({ [name]: value }).then(() => this.panel.isOpen && this.open());
         };
-        const styles = panel.choice('Style', 'style', map.page.data.mapStyles.map(({ value, name }) => [value, name, look.style === value]), set('style'));
+        const styles = panel.choice('Style', 'style', Object.entries(words().mapStyles).map(([value, name]) => [value, name, look.style === value]), set('style'));
         styles.classList.add('styles');
-        styles.querySelectorAll('button').forEach((button, i) => {
-            const { value } = map.page.data.mapStyles[i];
+        styles.querySelectorAll('button').forEach((button) => {
+            const { value } = button.dataset;
             button.addEventListener('pointerenter', () => this.preview(value));
             button.addEventListener('focus', () => this.preview(value));
             button.addEventListener('pointerleave', () => this.unpreview());

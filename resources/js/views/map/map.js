@@ -1,5 +1,6 @@
 import { send } from '../../lib/http.js';
 import { store } from '../../lib/stored.js';
+import { always, when } from '../../commands/commands.js';
 import { actionFor } from '../../lib/keys.js';
 import { ROOT, TRAY } from '../../state/plan.js';
 import { Camera } from '../../map/camera.js';
@@ -34,10 +35,12 @@ export class MapView {
         this.relations = new RelationLayer(this);
         this.pictures = new Pictures(this);
         this.box = this.picture.box;
+        page.commands.provide('map', this.commands);
         this.box.addEventListener('keydown', (event) => this.pressed(event));
         this.outline.takesFirst(document.getElementById('first-on-map'));
         new ResizeObserver(() => this.isShown && this.resized()).observe(this.box);
-        this.side.querySelector('.map-tools').addEventListener('click', (event) => this.tool(event.target.closest('[data-tool]')));
+        this.tools = document.querySelector('[data-bar=map]');
+        this.tools.addEventListener('click', (event) => this.tool(event.target.closest('[data-tool]')));
         document.addEventListener('fullscreenchange', () => this.drawTools());
         /** What is folded so that the whole can be read; null: as the person has it. */
         this.folds = null;
@@ -89,17 +92,17 @@ export class MapView {
     first() {
         const [left, top, right, bottom] = this.picture.told.bounds;
         const { width, height } = this.camera.size;
-        const fitting = Math.min((width - this.taken - 48) / (right - left), (height - 96) / (bottom - top));
+        const fitting = Math.min((width - this.taken - 48) / (right - left), (height - 56) / (bottom - top));
         const [titleX, titleY] = this.picture.told.title.at;
         if (fitting >= (this.look.arrangement === 'spine' ? 0.6 : 0.4)) {
             this.fit(false);
         } else if (this.look.arrangement !== 'spine') {
-            const [w, h] = [(width - 48) / 0.6, (height - 96) / 0.6];
+            const [w, h] = [(width - 48) / 0.6, (height - 56) / 0.6];
             const from = this.look.arrangement === 'both' ? titleY - 20 : titleY - h / 2;
             this.camera.fit([titleX - w / 2, from, titleX + w / 2, from + h], { isSlow: false });
         } else {
             const k = Math.max(0.7, Math.min(1, (width - 80) / (right - left)));
-            this.camera.fit([left, top, left + (width - 48) / k, top + (height - 96) / k], { isSlow: false });
+            this.camera.fit([left, top, left + (width - 48) / k, top + (height - 56) / k], { isSlow: false });
         }
     }
 
@@ -147,10 +150,15 @@ export class MapView {
         this.seen ??= setTimeout(() => { this.seen = null; this.overview.draw(); }, 100);
         this.peek.hide();
         const share = `${Math.round(this.camera.scale * 100)}%`;
-        this.percent ??= this.side.querySelector('[data-tool=actual]');
+        this.percent ??= this.tools.querySelector('[data-tool=actual]');
         if (this.percent.textContent !== share) {
             this.percent.textContent = share;
         }
+    }
+
+    /** What PHP has told changed: with the picture where that was asked for beside it, else the picture is asked for. */
+    told(answer) {
+        answer.map ? this.take(answer.map, false) : this.changed();
     }
 
     // ---- Asking PHP
@@ -173,7 +181,7 @@ export class MapView {
     /** What there is for the map, in pixels. */
     get room() {
         const { width, height } = this.camera.size;
-        return [Math.max(1, Math.round(width - this.taken - 48)), Math.max(1, Math.round(height - 96))];
+        return [Math.max(1, Math.round(width - this.taken - 48)), Math.max(1, Math.round(height - 56))];
     }
 
     /** From now on it is folded as the person wants it. */
@@ -245,11 +253,11 @@ export class MapView {
     // ---- Tools
 
     drawTools() {
-        for (const button of this.side.querySelectorAll('[data-arrangement]')) {
+        for (const button of this.tools.querySelectorAll('[data-arrangement]')) {
             button.setAttribute('aria-pressed', String(button.dataset.arrangement === this.look.arrangement));
         }
-        this.side.querySelector('[data-tool=full]').setAttribute('aria-pressed', String(document.fullscreenElement !== null));
-        this.side.querySelector('[data-tool=rectangle]').setAttribute('aria-pressed', String(this.hands.isDrawing));
+        this.tools.querySelector('[data-tool=full]').setAttribute('aria-pressed', String(document.fullscreenElement !== null));
+        this.tools.querySelector('[data-tool=rectangle]').setAttribute('aria-pressed', String(this.hands.isDrawing));
     }
 
     tool(button) {
@@ -259,6 +267,7 @@ export class MapView {
         ({
             arrange: () => this.setLook({ arrangement: button.dataset.arrangement }),
             smaller: () => this.camera.by(1 / STEP), larger: () => this.camera.by(STEP), actual: () => this.camera.by(1 / this.camera.scale), whole: () => this.fit(),
+            branch: () => this.outline.active && this.fitBranch(this.outline.active),
             rectangle: () => { this.hands.isDrawing = !this.hands.isDrawing; this.drawTools(); },
             full: () => (document.fullscreenElement ? document.exitFullscreen() : document.documentElement.requestFullscreen().catch(() => this.page.say('This browser does not allow a full screen here.'))),
             look: () => this.panel.toggle(button),
@@ -292,14 +301,20 @@ export class MapView {
             return;
         }
         event.preventDefault();
-        ({
-            goUp: () => this.go('up'), goDown: () => this.go('down'), goLeft: () => this.go('left'), goRight: () => this.go('right'),
-            reachUp: () => this.go('up', true), reachDown: () => this.go('down', true), reachLeft: () => this.go('left', true), reachRight: () => this.go('right', true),
-            larger: () => this.camera.by(STEP), smaller: () => this.camera.by(1 / STEP),
-            wholeMap: () => this.fit(), wholeBranch: () => this.outline.active && this.fitBranch(this.outline.active),
-            fold: () => this.toggleFold(),
-            addInside: () => this.add('inside'), addAfter: () => this.add('after'), addBefore: () => this.add('before'),
-        })[action]();
+        this.page.commands.run('map', action, { id: this.outline.active, event });
+    }
+
+    /** What can be done on the map, beside what can be done with marked topics anywhere. */
+    get commands() {
+        const go = (...way) => always(() => this.go(...way));
+        return {
+            goUp: go('up'), goDown: go('down'), goLeft: go('left'), goRight: go('right'),
+            reachUp: go('up', true), reachDown: go('down', true), reachLeft: go('left', true), reachRight: go('right', true),
+            larger: always(() => this.camera.by(STEP)), smaller: always(() => this.camera.by(1 / STEP)),
+            wholeMap: always(() => this.fit()), wholeBranch: when(() => this.outline.active, () => this.fitBranch(this.outline.active)),
+            fold: always(() => this.toggleFold()),
+            addInside: always(() => this.add('inside')), addAfter: always(() => this.add('after')), addBefore: always(() => this.add('before')),
+        };
     }
 
     toggleFold() {

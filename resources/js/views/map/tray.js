@@ -51,6 +51,6 @@ export class Tray {
     }
 
     mark(id) {
-        this.map.page.live.textContent = `Loose idea: ${this.map.tree.get(id)?.title}`;
+        this.map.page.tell(`Loose idea: ${this.map.tree.get(id)?.title}`);
     }
 }

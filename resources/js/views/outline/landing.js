@@ -16,7 +16,7 @@ export class Landing {
         this.outline = outline;
         this.line = element('div', { class: 'landing next', hidden: true, 'aria-hidden': 'true' }, element('output'));
         outline.box.append(this.line);
-        const add = document.getElementById('add');
+        const add = document.querySelector('[data-bar=outline] [data-command=addTopic]');
         for (const [type, isOver] of [['pointerenter', true], ['focus', true], ['pointerleave', false], ['blur', false]]) {
             add.addEventListener(type, () => { this.isAdding = isOver; this.draw(); });
         }

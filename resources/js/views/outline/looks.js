@@ -1,10 +1,7 @@
 import { element } from '../../ui/element.js';
-import { FLAGS } from '../../ui/menu.js';
 import { Personal } from '../../sync/personal.js';
-import { Popover } from '../../ui/popover.js';
+import { words } from '../../lib/vocabulary.js';
 import { ROOT } from '../../state/plan.js';
-
-const SCHEMES = [['decimal', '1 · 1.1'], ['essay', 'I. · A.'], ['chapter', 'Chapter 1'], ['none', 'none']];
 
 /** What part of the plan the outline shows: one branch alone or with the rest dimmed, only some flags, only what was found. */
 export class Looks {
@@ -20,9 +17,6 @@ export class Looks {
         this.made = new Set();
         this.bar = document.getElementById('crumbs');
         outline.start = outline.tree.get(focus) ? focus : ROOT;
-        this.panel = new Popover(() => this.button.focus());
-        this.button = document.getElementById('view-options');
-        this.button.addEventListener('click', () => (this.panel.isOpen ? this.panel.close() : this.open()));
     }
 
     get tree() {
@@ -78,21 +72,13 @@ export class Looks {
         }
         if (flags.size || found) {
             const count = this.only.size;
-            const what = found ? 'what was found' : [...flags].map((flag) => flag.replace('-', ' ')).join(', ');
+            const what = found ? 'what was found' : [...flags].map((flag) => words().flags[flag]).join(', ');
             parts.push(element('strong', {}, `Only ${what}: ${count} ${count === 1 ? 'topic' : 'topics'}`), element('button', { type: 'button', class: 'pill', onclick: () => this.showAll() }, 'Show all'));
         }
         this.bar.replaceChildren(...parts);
     }
 
     // ---- Focus
-
-    focusBranch(id) {
-        this.toggle(id, false);
-    }
-
-    dimRest(id) {
-        this.toggle(id, true);
-    }
 
     /** A branch in focus in one of the two ways; a second time, the whole plan again. */
     toggle(id, dimmed) {
@@ -162,42 +148,7 @@ export class Looks {
         }
     }
 
-    // ---- The panel
-
-    open() {
-        const { outline, tree, panel } = this;
-        const again = (act) => (value) => {
-            act(value);
-            this.open();
-        };
-        const levels = [...[1, 2, 3, 4, 5].map((level) => [level, `Level ${level}`, false]), [0, 'All', false]];
-        const depth = element('select', { 'aria-label': 'Number down to', onchange: () => outline.page.setPlan({ numbering_depth: Number(depth.value) }) },
-            ...[1, 2, 3, 4, 5, 6, 7, 8, 9].map((level) => element('option', { value: level, selected: level === tree.properties.numbering_depth }, `to level ${level}`)));
-        const numbers = panel.choice('Numbers', 'numbers', SCHEMES.map(([value, label]) => [value, label, tree.properties.numbering === value]), again((numbering) => outline.page.setPlan({ numbering })));
-        numbers.append(depth);
-        const focus = outline.start === ROOT ? 'whole' : this.dimmed ? 'dimmed' : 'alone';
-        const acts = element('div', { class: 'acts-list' }, ...[
-            ['Properties of the plan', () => outline.page.dialogs.openProperties()], ['Opening note', () => outline.page.openOpening()], ['All notes in order', () => outline.page.show('notes')], ['Sources', () => outline.page.show('sources')], ['Sort out the research', () => outline.page.show('sorting-out')], ['Bring in a plan…', () => outline.page.dialogs.bringIn()],
-            ['All the keys', () => document.getElementById('keys').showModal()],
-        ].map(([name, act]) => element('button', { type: 'button', onclick: () => { panel.close(false); act(); } }, name)),
-        element('a', { href: `${outline.address}/history` }, 'History and versions'), element('a', { href: `/intake?into=${outline.page.data.plan}` }, 'Take in text or a file'));
-        if (outline.page.view !== 'outline') {
-            panel.raise('View and plan', this.button, acts);
-            acts.querySelector('button').focus();
-            return;
-        }
-        panel.raise('View and plan', this.button,
-            panel.choice('Fold to', 'fold', levels, (level) => { panel.close(); level ? outline.foldTo(level) : outline.setFolds((folds) => folds.clear()); }),
-            panel.choice('Show only flagged', 'flags', FLAGS.map((flag) => [flag, flag.replace('-', ' '), this.flags.has(flag), flag]), again((flag) => this.toggleFlag(flag))),
-            panel.choice('Show', 'focus', [['whole', 'the whole plan', focus === 'whole'], ['alone', 'this branch alone', focus === 'alone'], ['dimmed', 'the rest dimmed', focus === 'dimmed']], (value) => this.look(value)),
-            numbers,
-            panel.choice('Sort the main sections by', 'sort', [['title', 'Title', false], ['words', 'Words', false], ['target', 'Target', false]], (by) => { panel.close(); outline.moving.sortParts(ROOT, by); }),
-            acts);
-        panel.box.querySelector('button').focus();
-    }
-
     look(value) {
-        this.panel.close(false);
         const { outline } = this;
         const id = outline.start === ROOT ? outline.active : outline.start;
         if (value === 'whole' || !id) {

@@ -1,4 +1,4 @@
-/** Which rows are marked, and the way from one to the next. Its methods are actions of the key table. */
+/** Which rows are marked, and the way from one to the next. */
 export class Marking {
     constructor(outline) {
         this.outline = outline;
@@ -21,7 +21,8 @@ export class Marking {
         this.bar.firstElementChild.textContent = `${size} marked`;
     }
 
-    markMore(id) {
+    /** Adds one, and from then on whatever is pressed: for fingers, which have no Ctrl. */
+    more(id) {
         this.isAdding = true;
         this.outline.marked.add(id);
         this.draw();
@@ -62,11 +63,6 @@ export class Marking {
         }
     }
 
-    above() { this.step(-1); }
-    below() { this.step(1); }
-    firstRow() { this.step(-this.index()); }
-    lastRow() { this.step(this.list.length - 1 - this.index()); }
-
     /** Marks everything from the anchor to a row. */
     to(id) {
         const { outline } = this;
@@ -96,14 +92,6 @@ export class Marking {
         }
     }
 
-    passAbove() { this.pass(-1); }
-    passBelow() { this.pass(1); }
-
-    markAbove() { this.stretch(-1); }
-    markBelow() { this.stretch(1); }
-    markToFirst() { this.stretch(-this.list.length); }
-    markToLast() { this.stretch(this.list.length); }
-
     toggle(id) {
         const { outline } = this;
         outline.marked.has(id) ? outline.marked.delete(id) : outline.marked.add(id);
@@ -112,10 +100,8 @@ export class Marking {
         this.draw();
     }
 
-    toggleMark(id) { this.toggle(id); }
-
     /** All of this level; a second time, everything. */
-    markAll(id) {
+    all(id) {
         const { outline } = this;
         const siblings = outline.tree.partsOf(outline.tree.get(id).parent);
         const all = siblings.every((one) => outline.marked.has(one));

@@ -1,7 +1,7 @@
 import { newId } from '../../lib/ids.js';
 import { ROOT, TRAY } from '../../state/plan.js';
 
-/** Moving and regrouping what is marked. Its methods are actions of the key table. */
+/** Moving and regrouping what is marked. */
 export class Moving {
     constructor(outline) {
         this.outline = outline;
@@ -11,7 +11,6 @@ export class Moving {
         return this.outline.tree;
     }
 
-    /** What is to be moved: the title being written, else what is marked; without what stands under another of them. */
     /** What is marked goes into the note above it; asked for is only as what. */
     askFold() {
         const ids = this.heads();
@@ -32,6 +31,7 @@ export class Moving {
         dialog.querySelector('.primary').focus();
     }
 
+    /** What is to be moved: the title being written, else what is marked; without what stands under another of them. */
     heads() {
         const { outline } = this;
         return outline.writing ? this.tree.heads([outline.writing]) : outline.markedHeads();
@@ -42,9 +42,6 @@ export class Moving {
         const ids = this.heads();
         return ids.length ? act(ids) : undefined;
     }
-
-    moveUp() { this.shift(-1); }
-    moveDown() { this.shift(1); }
 
     /** One place up or down among the siblings, and on past their ends into the neighbouring branch. */
     shift(by) {

@@ -1,5 +1,7 @@
 import { newId } from '../../lib/ids.js';
+import { OutlineBar } from './bar.js';
 import { Clipboard } from './clipboard.js';
+import { rowCommands } from './commands.js';
 import { Drag } from './drag.js';
 import { whenAsked } from '../../ui/context.js';
 import { whenLeft } from '../../lib/fields.js';
@@ -15,9 +17,6 @@ import { Personal } from '../../sync/personal.js';
 import { Rows } from './rows.js';
 import { ROOT, TRAY } from '../../state/plan.js';
 import { Writing } from './writing.js';
-
-/** What can be done where nothing is marked, as after others have taken out what was. */
-const ANYWHERE = new Set(['showKeys', 'unfoldAll', 'foldToLevel', 'above', 'below', 'firstRow', 'lastRow']);
 
 /** The outline view: which rows are shown, marked and written, and what the keys do to them. */
 export class Outline {
@@ -40,11 +39,13 @@ export class Outline {
         this.landing = new Landing(this);
         this.drag = new Drag(this);
         this.looks = new Looks(this);
+        this.bar = new OutlineBar(this);
+        page.commands.provide('row', rowCommands(this));
+        page.commands.provide('title', this.titles.commands);
         this.peek = new NotePeek(page, document.getElementById('outline-side'), '.note-mark.has-note', (mark) => mark.closest('.row').dataset.id);
         this.box.addEventListener('keydown', (event) => this.pressedInRow(event));
         this.box.addEventListener('click', (event) => this.clicked(event));
         whenAsked(this.box, (node) => node.closest('.row'), (row, point) => this.on('openMenu', row.dataset.id, point));
-        document.getElementById('add').addEventListener('click', () => this.addAtEnd());
         document.getElementById('loose').addEventListener('click', () => this.showLoose());
         this.takesFirst(document.getElementById('first-topic'));
     }
@@ -91,6 +92,7 @@ export class Outline {
         this.rows.layOut(list.concat(loose));
         document.getElementById('empty').hidden = tree.partsOf(ROOT).length > 0 || looks.only !== null;
         looks.draw();
+        this.bar.draw();
         this.marking.draw();
     }
 
@@ -320,44 +322,18 @@ export class Outline {
         document.addEventListener('pointerdown', () => { this.ignoreClick = false; }, { capture: true, once: true });
     }
 
-    /** An action of the key table or of a menu, on a row. */
-    on(action, id, anchor, event = null) {
-        const topic = id && this.rows.index.has(id) && this.tree.get(id);
-        if (!topic && !ANYWHERE.has(action)) {
-            return;
-        }
-        const kinds = { kindSection: 'section', kindPoint: 'point', kindQuote: 'quote', kindAside: 'aside' };
-        const acting = [this.marking, this.moving, this.looks].find((one) => typeof one[action] === 'function');
-        if (kinds[action]) {
-            this.setField('kind', kinds[action]);
-        } else if (acting) {
-            acting[action](id);
-        } else {
-            ({
-                write: () => this.titles.write(id, 'end'),
-                addAfter: () => this.addBeside(id, { parent: topic.parent, after: id }),
-                addBefore: () => this.addBeside(id, this.tree.placeOf(id)),
-                addInside: () => this.addBeside(id, this.tree.lastPlace(id)),
-                handOverBranch: () => this.page.leaveFor(`${this.address}/hand-over?from=${id}`),
-                takeInBelow: () => this.page.leaveFor(`/intake?into=${this.page.data.plan}&under=${id}`),
-                remove: () => this.remove(this.markedInOrder()),
-                duplicate: () => this.clipboard.duplicate(),
-                sortOut: () => this.page['sorting-out'].openWith(this.marked.size ? this.markedInOrder() : [id]),
-                foldIn: () => this.moving.askFold(),
-                openNote: () => { this.marking.only(id); this.note.open(id); },
-                chooseDye: () => this.menu.open(id, anchor, 'dye'), chooseFlag: () => this.menu.open(id, anchor, 'flag'), setTarget: () => this.menu.open(id, anchor, 'target'),
-                openMenu: () => this.menu.open(id, anchor),
-                toggleFold: () => this.setFolds((folds) => (folds.has(id) ? folds.delete(id) : folds.add(id))),
-                foldToLevel: () => this.foldTo(Number(event.code.slice(-1))),
-                unfoldAll: () => this.setFolds((folds) => folds.clear()),
-                relate: () => this.page.relations.relate(id), showRelations: () => this.menu.open(id, anchor, 'relations'),
-                showKeys: () => document.getElementById('keys').showModal(),
-            })[action]?.();
-        }
+    /** Whether something can be done with a topic here: it is one, and it is shown. */
+    isShown(id) {
+        return Boolean(id && this.rows.index.has(id) && this.tree.get(id));
+    }
+
+    /** A command on a row. */
+    on(command, id, anchor, event = null) {
+        return this.page.commands.run('row', command, { id, anchor, event });
     }
 
     /** A new topic before, after or inside another, ready to be written. */
-    addBeside(id, place) {
+    addBeside(place) {
         this.folds.delete(place.parent);
         const made = this.add(place);
         this.marking.only(made);

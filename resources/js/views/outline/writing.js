@@ -1,9 +1,9 @@
 import { newId } from '../../lib/ids.js';
+import { when } from '../../commands/commands.js';
+import { words } from '../../lib/vocabulary.js';
 import { element } from '../../ui/element.js';
 import { actionFor } from '../../lib/keys.js';
 import { linesIn } from '../../lib/lines.js';
-
-const LONGEST = 1000;
 
 /** Writing titles in place: a field stands where the title stood, and each key press is kept. */
 export class Writing {
@@ -12,7 +12,7 @@ export class Writing {
         /** Topics made here that are still empty, each with the change and the step that made it. */
         this.fresh = new Map();
         this.input = element('input', {
-            class: 'title-input', type: 'text', spellcheck: 'true', maxlength: LONGEST, autocomplete: 'off', 'aria-label': 'Title',
+            class: 'title-input', type: 'text', spellcheck: 'true', maxlength: words().limits.title, autocomplete: 'off', 'aria-label': 'Title',
             oninput: () => this.typed(), onkeydown: (event) => this.pressed(event), onselectionchange: () => outline.landing.draw(),
             onblur: (event) => this.left(event), onpaste: (event) => this.pasted(event),
         });
@@ -152,19 +152,22 @@ export class Writing {
             return;
         }
         event.preventDefault();
+        this.outline.page.commands.run('title', action, { id: this.outline.writing, event });
+    }
+
+    /** What can be done while a title is written. */
+    get commands() {
         const { outline } = this;
-        const id = outline.writing;
-        ({
-            enter: () => this.enter(id, start),
-            inward: () => this.moved(id, () => outline.moving.inward()),
-            outward: () => this.moved(id, () => outline.moving.outward()),
-            moveUp: () => this.moved(id, () => outline.moving.shift(-1)),
-            moveDown: () => this.moved(id, () => outline.moving.shift(1)),
-            titleAbove: () => this.neighbour(id, -1, start),
-            titleBelow: () => this.neighbour(id, 1, start),
-            joinAbove: () => this.joinAbove(id),
-            openNote: () => outline.note.open(id),
-        })[action]();
+        const writing = (run) => when(() => outline.writing, () => run(outline.writing, this.input.selectionStart));
+        const moving = (act) => writing((id) => this.moved(id, act));
+        return {
+            enter: writing((id, column) => this.enter(id, column)),
+            inward: moving(() => outline.moving.inward()), outward: moving(() => outline.moving.outward()),
+            moveUp: moving(() => outline.moving.shift(-1)), moveDown: moving(() => outline.moving.shift(1)),
+            titleAbove: writing((id, column) => this.neighbour(id, -1, column)), titleBelow: writing((id, column) => this.neighbour(id, 1, column)),
+            joinAbove: writing((id) => this.joinAbove(id)),
+            openNote: writing((id) => outline.note.open(id)),
+        };
     }
 
     /** A move takes the row along with its field, and the caret stays. */

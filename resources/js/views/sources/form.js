@@ -1,4 +1,5 @@
 import { element } from '../../ui/element.js';
+import { words } from '../../lib/vocabulary.js';
 import { meanwhile } from '../../lib/meanwhile.js';
 
 const LABELS = {
@@ -95,7 +96,7 @@ export class SourceForm {
     draw() {
         const { source } = this;
         const kind = source.kind ?? 'other';
-        const { fields } = this.page.data.sourceKinds.find(({ value }) => value === kind);
+        const { fields } = words().sourceKinds.find(({ value }) => value === kind);
         const label = (name) => OF_KIND[kind]?.[name] ?? LABELS[name] ?? name;
         const first = fields.filter((name) => name !== 'editors');
         const setKind = (event) => {
@@ -113,7 +114,7 @@ export class SourceForm {
                     element(
                         'select',
                         { name: 'kind', onchange: setKind },
-                        ...this.page.data.sourceKinds.map(({ value, name }) => element('option', { value, selected: value === kind }, name)),
+                        ...words().sourceKinds.map(({ value, name }) => element('option', { value, selected: value === kind }, name)),
                     ),
                 ),
                 this.line('title', label('title')), this.people('authors', OF_KIND[kind]?.authors ?? 'Authors'), fields.includes('editors') && this.people('editors', label('editors')),

@@ -1,5 +1,6 @@
 import { counted } from '../../lib/counted.js';
 import { send } from '../../lib/http.js';
+import { when } from '../../commands/commands.js';
 import { actionFor } from '../../lib/keys.js';
 import { element } from '../../ui/element.js';
 import { meanwhile } from '../../lib/meanwhile.js';
@@ -22,11 +23,23 @@ export class ResearchView {
         this.chosen = null;
         /** Topic → what its page says of itself, once it was looked up. */
         this.pages = new Map();
+        this.count = document.getElementById('research-count');
+        this.provide(page.commands);
         this.list.addEventListener('keydown', (event) => this.pressed(event));
         document.getElementById('sort-marked').addEventListener('click', () => this.sortMarked());
         document.getElementById('undo-sorted').addEventListener('click', () => this.undoAll());
         document.getElementById('mark-all-guesses').addEventListener('click', () => this.markAll());
         document.getElementById('read-pages').addEventListener('click', () => this.readPages());
+    }
+
+    /** What can be done with a guess, by the table of commands. @param {import('../../commands/commands.js').Commands} commands */
+    provide(commands) {
+        const some = (run) => when(() => this.rows.length > 0, run);
+        commands.provide('research', {
+            nextGuess: some(() => this.go(1)), guessBefore: some(() => this.go(-1)), toggleGuess: some(() => this.toggleGuess()), markAll: some(() => this.markAll()),
+            fileAsQuote: some(() => this.fileAs('quote')), fileAsSource: some(() => this.fileAs('source')), fileAsAside: some(() => this.fileAs('aside')), fileInNote: some(() => this.fileInNote()),
+            leaveGuess: some(() => this.fileAs('leave')), sortMarked: some(() => this.sortMarked()),
+        });
     }
 
     /** With topics that were chosen, whatever they look like. */
@@ -51,6 +64,17 @@ export class ResearchView {
         return this.rows.findIndex((row) => row.topic === this.active);
     }
 
+    /** How much looks like research, on the way to it; nothing where nothing does. */
+    async look() {
+        await this.page.queue.flush();
+        const answer = await send('GET', `${this.page.address}/research`).catch(() => null);
+        this.tellCount(answer?.guesses.length ?? 0);
+    }
+
+    tellCount(count) {
+        this.count.textContent = count ? `, ${count}` : '';
+    }
+
     async load() {
         await this.page.queue.flush();
         const answer = await (this.chosen ? send('POST', `${this.page.address}/research/guesses`, { topics: this.chosen }) : send('GET', `${this.page.address}/research`)).catch((error) => error);
@@ -66,6 +90,9 @@ export class ResearchView {
                 ...(this.pages.get(guess.topic) ?? { page: known?.page }),
             };
         });
+        if (!this.chosen) {
+            this.tellCount(this.rows.length);
+        }
         this.active ??= this.rows[Math.min(this.lastAt, this.rows.length - 1)]?.topic ?? null;
         this.draw();
     }
@@ -76,10 +103,6 @@ export class ResearchView {
             this.draw();
         }
     }
-
-    retitled() {}
-
-    reveal() {}
 
     leave() {
         this.chosen = null;
@@ -184,13 +207,9 @@ export class ResearchView {
         const action = event.target === this.list ? actionFor(event, 'research') : null;
         if (action) {
             event.preventDefault();
-            this[action]();
+            this.page.commands.run('research', action, { event });
         }
     }
-
-    nextGuess() { this.go(1); }
-
-    guessBefore() { this.go(-1); }
 
     go(by) {
         const from = this.at < 0 ? this.lastAt - (by > 0 ? 1 : 0) : this.at;
@@ -213,14 +232,6 @@ export class ResearchView {
         this.rows.forEach((row) => { row.marked = !isAll; });
         this.draw();
     }
-
-    fileAsQuote() { this.fileAs('quote'); }
-
-    fileAsSource() { this.fileAs('source'); }
-
-    fileAsAside() { this.fileAs('aside'); }
-
-    leaveGuess() { this.fileAs('leave'); }
 
     fileInNote() {
         const { dialogs, tree } = this.page;

@@ -1,6 +1,7 @@
 import { send } from '../../lib/http.js';
 import { newId } from '../../lib/ids.js';
 import { element, icon } from '../../ui/element.js';
+import { words } from '../../lib/vocabulary.js';
 import { meanwhile } from '../../lib/meanwhile.js';
 import { ROOT } from '../../state/plan.js';
 import { whenAsked } from '../../ui/context.js';
@@ -26,10 +27,13 @@ export class SourcesView {
         document.getElementById('source-take').addEventListener('click', () => file.click());
         file.addEventListener('change', () => { this.takeIn(file.files[0]); file.value = ''; });
         document.getElementById('source-elsewhere').addEventListener('click', () => this.elsewhere());
+        const hand = document.querySelector('#source-hand > button');
+        this.formats = new Popover(() => hand.focus());
+        hand.addEventListener('click', () => (this.formats.isOpen ? this.formats.close() : this.handOver(hand)));
         this.menu = new Popover(() => this.list.querySelector('.open-source')?.focus());
         whenAsked(this.list, (node) => node.closest('li')?.querySelector('[data-source]'), (button, point) => this.ask(button.dataset.source, point));
         const style = document.getElementById('source-style');
-        style.replaceChildren(...page.data.citationStyles.map(({ value, name }) => element('option', { value }, name)));
+        style.replaceChildren(...Object.entries(words().citationStyles).map(([value, name]) => element('option', { value }, name)));
         style.addEventListener('change', () => { page.setPlan({ citation_style: style.value }); this.load(); });
         for (const button of this.side.querySelectorAll('[data-filter]')) {
             button.addEventListener('click', () => { this.filter = button.dataset.filter; this.draw(); });
@@ -38,6 +42,7 @@ export class SourcesView {
 
     enter() {
         this.load();
+        this.page.research.look();
         this.field.focus();
     }
 
@@ -57,10 +62,6 @@ export class SourcesView {
             this.load();
         }
     }
-
-    retitled() {}
-
-    reveal() {}
 
     outwards() {
         this.form.isOpen ? this.form.close() : this.page.show('outline');
@@ -128,6 +129,13 @@ export class SourcesView {
             one.entry && act('Copy its entry', () => this.copyEntry(one.entry)),
             act('Take it out', () => this.takeOut(one.source))));
         this.menu.box.querySelector('button').focus();
+    }
+
+    /** All sources as a file, in one of the formats that other programs read. */
+    handOver(button) {
+        this.formats.raise('Hand over the sources as', button, element('div', { class: 'acts-list one-column' }, ...Object.entries(words().sourceFormats)
+            .map(([format, name]) => element('a', { href: `${this.page.address}/source-list/file?format=${format}`, download: true, onclick: () => this.formats.close() }, name))));
+        this.formats.box.querySelector('a').focus();
     }
 
     copyEntry(html) {
@@ -209,7 +217,7 @@ export class SourcesView {
         file ? body.append('file', file) : body.append('text', text);
         const answer = await this.page.upload('source-list', body);
         if (answer) {
-            this.page.taken(answer);
+            this.page.session.taken(answer);
             this.load();
             this.report(answer);
         }
@@ -242,7 +250,7 @@ export class SourcesView {
 
     keep(source) {
         this.page.perform({ type: 'source', sources: [source] });
-        this.page.live.textContent = 'Kept as a source';
+        this.page.tell('Kept as a source');
         this.load();
     }
 

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use Embrel\Citation\CitationStyle;
+use Embrel\Citation\SourceKind;
+use Embrel\Layout\Map\Signs;
+use Embrel\Layout\Map\Style;
+use Embrel\Limits;
+use Embrel\Operation\SortBy;
+use Embrel\Plan\Arrows;
+use Embrel\Plan\Dye;
+use Embrel\Plan\Flag;
+use Embrel\Plan\Kind;
+use Embrel\Plan\Numbered;
+use Embrel\Plan\Scheme;
+use Embrel\Plan\Size;
+use Embrel\Writer\SourceFormat;
+
+/** The words of the core's own rules and how each is called, for the page: no list of them stands in a script. */
+final class Vocabulary
+{
+    /** Places of the table of keys → how they are called. */
+    public const PLACES = [
+        'anywhere' => 'Anywhere', 'title' => 'Writing a title', 'row' => 'A marked row (not writing)', 'map' => 'The map: as in a marked row, and', 'gather-field' => 'Gather, typing ideas',
+        'gather-idea' => 'Gather, an idea is marked', 'gather-place' => 'Gather, choosing the place', 'note' => 'A note', 'research' => 'Sorting out the research',
+    ];
+    private const SCHEMES = ['decimal' => ['1 · 1.1', '1 · 1.1 · 1.1.1'], 'essay' => ['I. · A.', 'I. · A. · 1. · a.'], 'chapter' => ['Chapter 1', 'Chapter 1 · 1.1'], 'none' => ['none', 'No numbers']];
+    private const NUMBERED = ['usual' => 'Number', 'none' => 'No number', 'appendix' => 'Appendix'];
+    private const ARROWS = ['none' => 'no arrow', 'end' => 'towards the second', 'start' => 'towards the first', 'both' => 'both ways'];
+    private const SORTS = ['title' => 'Title', 'words' => 'Words', 'target' => 'Target'];
+
+    /** @return array<string, mixed> */
+    public static function all(): array
+    {
+        return [
+            'kinds' => array_column(Kind::cases(), 'value'),
+            'flags' => self::named(Flag::cases(), static fn(Flag $flag): string => str_replace('-', ' ', $flag->value)),
+            'dyes' => Dye::NAMES,
+            'schemes' => array_map(static fn(array $names): array => ['short' => $names[0], 'name' => $names[1]], self::schemes()),
+            'numbered' => self::named(Numbered::cases(), static fn(Numbered $numbered): string => self::NUMBERED[$numbered->value]),
+            'sizes' => array_column(Size::cases(), 'value'),
+            'arrows' => self::named(Arrows::cases(), static fn(Arrows $arrows): string => self::ARROWS[$arrows->value]),
+            'sorts' => self::named(SortBy::cases(), static fn(SortBy $by): string => self::SORTS[$by->value]),
+            'levels' => range(1, 9),
+            'limits' => ['title' => Limits::TITLE, 'target' => Limits::TARGET_WORDS],
+            'places' => self::PLACES,
+            'citationStyles' => self::named(CitationStyle::cases(), static fn(CitationStyle $style): string => $style->label()),
+            'sourceFormats' => self::named(SourceFormat::cases(), static fn(SourceFormat $format): string => $format->label()),
+            'sourceKinds' => array_map(static fn(SourceKind $kind): array => ['value' => $kind->value, 'name' => $kind->label(), 'fields' => $kind->fields()], SourceKind::cases()),
+            'mapSigns' => ['note' => Signs::NOTE, 'flags' => Signs::FLAGS],
+            'mapStyles' => self::named(Style::cases(), static fn(Style $style): string => $style->name()),
+        ];
+    }
+
+    /** @return array<string, array{string, string}> scheme → short, and how it goes on */
+    private static function schemes(): array
+    {
+        return array_intersect_key(self::SCHEMES, array_flip(array_column(Scheme::cases(), 'value')));
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param list<T>             $cases
+     * @param \Closure(T): string $name
+     *
+     * @return array<string, string> value → how it is called
+     */
+    private static function named(array $cases, \Closure $name): array
+    {
+        return array_combine(array_map(static fn(\BackedEnum $case): string => (string) $case->value, $cases), array_map($name, $cases));
+    }
+}

@@ -1,0 +1,65 @@
+import { counted } from '../lib/counted.js';
+import { TRAY } from '../state/plan.js';
+import { element } from './element.js';
+import { StripBar } from './strip.js';
+
+/** What stands around the views: the plan's title, how far all is saved, undo and redo, words, the strip. */
+export class Frame {
+    /**
+     * @param {import('../sync/session.js').Session} session
+     * @param {{go: (id: string) => void, here: () => string | null}} on where a section of the strip leads, and which is the one in hand
+     */
+    constructor(session, { go, here }) {
+        Object.assign(this, { session, here });
+        const { tree } = session;
+        this.saved = document.getElementById('saved');
+        this.title = document.getElementById('title-text');
+        this.loose = document.getElementById('loose');
+        this.words = document.getElementById('words');
+        this.strip = new StripBar(document.getElementById('strip'), tree, { go, move: (ids, place) => session.move(ids, place) });
+        this.steps = [['undo', 'Undo'], ['redo', 'Redo']].map(([which, name]) => ({ which, name, button: document.getElementById(which) }));
+        this.steps.forEach(({ which, button }) => button.addEventListener('click', () => session[which]()));
+        document.getElementById('plan-menu').addEventListener('beforetoggle', () => this.drawMenu());
+    }
+
+    draw() {
+        const { tree, queue } = this.session;
+        this.strip.draw(tree.mainSection(this.here()));
+        this.title.textContent = tree.title || 'Untitled';
+        const words = tree.target ? `${tree.words.toLocaleString('en')} of ${counted(tree.target, 'word')}` : counted(tree.words, 'word');
+        this.words.textContent = words;
+        this.loose.textContent = counted(tree.partsOf(TRAY).length, 'loose idea');
+        for (const { which, name, button } of this.steps) {
+            const says = queue.isEmpty ? tree.steps[which] : which === 'undo' ? '' : null;
+            button.disabled = says === null;
+            button.setAttribute('aria-label', says ? `${name}: ${says}` : name);
+            button.title = says ? `${name}: ${says}` : says === null ? `Nothing to ${which}` : name;
+        }
+    }
+
+    drawMenu() {
+        const { tree, queue } = this.session;
+        const { form, target } = tree.properties;
+        document.getElementById('menu-properties').textContent = form[0].toUpperCase() + form.slice(1) + (target ? `, ${counted(target, 'word')}` : '');
+        document.getElementById('menu-changes').textContent = counted(Math.max(0, queue.base - 1), 'change');
+    }
+
+    /** How far what was written has arrived. */
+    showState() {
+        const { queue, turns } = this.session;
+        const time = queue.savedAt.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+        const count = queue.pending.length;
+        const changes = `${count} ${count === 1 ? 'change' : 'changes'} kept here`;
+        const states = { saved: `Saved ${time}`, saving: 'Saving', away: `Not connected: ${changes}`, 'signed-out': `Signed out: ${changes}` };
+        // A step that is being taken back is on its way as well.
+        const says = states[queue.state === 'saved' && turns ? 'saving' : queue.state];
+        if (this.saved.textContent !== says) {
+            this.saved.textContent = says;
+        }
+        this.saved.classList.toggle('is-waiting', queue.state === 'away' || queue.state === 'signed-out');
+        if (queue.state === 'signed-out') {
+            const back = ({ currentTarget }) => { currentTarget.href = `/sign-in?to=${encodeURIComponent(location.pathname)}`; };
+            this.saved.replaceChildren(`${states['signed-out']}. `, element('a', { href: '/sign-in', class: 'link', onclick: back }, 'Sign in again'));
+        }
+    }
+}

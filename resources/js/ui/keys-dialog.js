@@ -1,0 +1,79 @@
+import { written } from '../commands/commands.js';
+import { words } from '../lib/vocabulary.js';
+import { element } from './element.js';
+
+/**
+ * All that can be done, from the table of commands: letters narrow it, and what may be done now is
+ * done from here.
+ */
+export class KeysDialog {
+    /**
+     * @param {import('../commands/commands.js').Commands} commands
+     * @param {{places: () => string[], at: () => import('../commands/commands.js').At, back: () => void}} view where one is, on what, and where the keyboard goes back to
+     */
+    constructor(commands, view) {
+        Object.assign(this, { commands, view });
+        this.dialog = document.getElementById('keys');
+        this.field = this.dialog.querySelector('input');
+        this.list = this.dialog.querySelector('.commands');
+        this.field.addEventListener('input', () => this.draw());
+        this.dialog.addEventListener('keydown', (event) => this.pressed(event));
+    }
+
+    open() {
+        this.field.value = '';
+        this.at = this.view.at();
+        this.draw();
+        this.dialog.showModal();
+        this.field.focus();
+    }
+
+    draw() {
+        const wanted = this.field.value.trim().toLowerCase();
+        const here = new Set(['anywhere', ...this.view.places()]);
+        const places = [...this.view.places(), 'anywhere', ...Object.keys(words().places).filter((where) => !here.has(where))];
+        const groups = places.map((where) => [where, found(this.commands.in([where]), wanted)]).filter(([, all]) => all.length);
+        this.list.replaceChildren(...groups.map(([where, all]) => element('section', { 'aria-label': words().places[where] }, element('h3', {}, words().places[where]),
+            element('ul', {}, ...all.map((one) => element('li', {}, this.entry(one, here.has(where))))))));
+        this.dialog.querySelector('.nothing').hidden = groups.length > 0;
+    }
+
+    entry({ where, id, keys, does }, isHere) {
+        const isRange = keys.length === 9;
+        const shown = isRange ? [`${written(keys[0])} to ${written(keys[8])}`] : keys.map(written);
+        const parts = [element('span', {}, does), element('span', { class: 'by-keys' }, ...shown.map((key) => element('kbd', { class: 'kbd' }, key)))];
+        // What asks for one key of several, or for a place within a text, is done by that key alone.
+        const isDone = isHere && !isRange && this.commands.may(where, id, this.at);
+        return isDone ? element('button', { type: 'button', onclick: () => this.run(where, id) }, ...parts) : element('div', {}, ...parts);
+    }
+
+    run(where, id) {
+        this.dialog.close();
+        this.view.back();
+        this.commands.run(where, id, this.at);
+    }
+
+    pressed(event) {
+        const buttons = [...this.list.querySelectorAll('button')];
+        const by = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+        if (event.key === 'Enter' && event.target === this.field && !event.isComposing) {
+            event.preventDefault();
+            buttons[0]?.click();
+        } else if (by) {
+            event.preventDefault();
+            (buttons[buttons.indexOf(document.activeElement) + by] ?? this.field).focus();
+        }
+    }
+}
+
+/** Those that are meant, the shortest first: what says little else is meant most surely. */
+function found(all, wanted) {
+    const some = all.filter((one) => matches(one, wanted));
+    return wanted ? some.sort((one, other) => one.does.length - other.does.length) : some;
+}
+
+/** Whether each of the words typed stands in what a command does, or is a key of it. */
+function matches({ does, name = '', keys }, wanted) {
+    const text = `${does} ${name} ${keys.map(written).join(' ')}`.toLowerCase();
+    return wanted.split(/\s+/).every((word) => text.includes(word));
+}

@@ -1,0 +1,104 @@
+import { Bars } from '../../ui/bars.js';
+import { element } from '../../ui/element.js';
+import { Popover } from '../../ui/popover.js';
+import { words } from '../../lib/vocabulary.js';
+import { ROOT } from '../../state/plan.js';
+
+const SHOWN = { whole: 'the whole plan', alone: 'this branch alone', dimmed: 'the rest dimmed' };
+
+/** The tools of the outline: what it shows, how it is numbered, and sorting. */
+export class OutlineBar {
+    /** @param {import('./outline.js').Outline} outline */
+    constructor(outline) {
+        this.outline = outline;
+        this.panel = new Popover(() => this.button?.focus());
+        this.bar = document.querySelector('[data-bar=outline]');
+        this.opens('bar-show', () => this.show());
+        this.opens('bar-only', () => this.only());
+        this.opens('bar-numbers', () => this.numbers());
+        this.opens('bar-sort', () => this.sort());
+        this.unsets('bar-show', () => outline.looks.focusOn(ROOT));
+        this.unsets('bar-only', () => outline.looks.showAll());
+        for (const button of this.bar.querySelectorAll('[data-level]')) {
+            const level = Number(button.dataset.level);
+            button.addEventListener('click', () => (level ? outline.foldTo(level) : outline.setFolds((folds) => folds.clear())));
+        }
+    }
+
+    opens(id, open) {
+        const button = document.querySelector(`#${id} > button`);
+        button.addEventListener('click', () => {
+            const isOpen = this.panel.isOpen && this.button === button;
+            this.button = button;
+            isOpen ? this.panel.close() : open();
+        });
+    }
+
+    unsets(id, act) {
+        document.querySelector(`#${id} .unset`).addEventListener('click', act);
+    }
+
+    get focus() {
+        const { outline } = this;
+        return outline.start === ROOT ? 'whole' : outline.looks.dimmed ? 'dimmed' : 'alone';
+    }
+
+    /** What each tool is set to. */
+    draw() {
+        const { looks, tree } = this.outline;
+        const { properties } = tree;
+        Bars.say('bar-show', SHOWN[this.focus], this.focus === 'whole');
+        const only = looks.found ? 'what was found' : [...looks.flags].map((flag) => words().flags[flag]).join(', ');
+        Bars.say('bar-only', only || 'anything', only === '');
+        Bars.say('bar-numbers', words().schemes[properties.numbering].short);
+    }
+
+    raise(label, ...children) {
+        this.panel.raise(label, this.button, ...children);
+        (this.panel.box.querySelector('[aria-pressed=true]') ?? this.panel.box.querySelector('button')).focus();
+    }
+
+    show() {
+        const { panel } = this;
+        const choose = (value) => {
+            panel.close();
+            this.outline.looks.look(value);
+        };
+        this.raise('Show', panel.choice('Show', 'focus', Object.entries(SHOWN).map(([value, name]) => [value, name, value === this.focus]), choose));
+    }
+
+    only() {
+        const { looks } = this.outline;
+        const { panel } = this;
+        const flags = Object.entries(words().flags).map(([flag, name]) => [flag, name, looks.flags.has(flag), flag]);
+        this.raise('Only', panel.choice('Only what is flagged', 'flags', flags, (flag) => {
+            looks.toggleFlag(flag);
+            this.only();
+            panel.box.querySelector(`[data-value=${flag}]`).focus();
+        }), element('div', { class: 'acts-list one-column' }, element('button', { type: 'button', onclick: () => { panel.close(); looks.showAll(); } }, 'Anything')));
+    }
+
+    numbers() {
+        const { page, tree } = this.outline;
+        const { panel } = this;
+        const { numbering, numbering_depth: down } = tree.properties;
+        const depth = element('select', { 'aria-label': 'Number down to', onchange: () => page.setPlan({ numbering_depth: Number(depth.value) }) },
+            ...words().levels.map((level) => element('option', { value: level, selected: level === down }, `to level ${level}`)));
+        const schemes = Object.entries(words().schemes).map(([value, { short }]) => [value, short, numbering === value]);
+        const choice = panel.choice('Numbers', 'numbers', schemes, (value) => {
+            page.setPlan({ numbering: value });
+            this.numbers();
+        });
+        choice.append(depth);
+        this.raise('Numbers', choice);
+    }
+
+    sort() {
+        const { panel } = this;
+        const by = Object.entries(words().sorts).map(([value, name]) => [value, name, false]);
+        this.raise('Sort the main sections by', panel.choice('Sort the main sections by', 'sort', by, (value) => {
+            panel.close();
+            this.outline.moving.sortParts(ROOT, value);
+        }), element('p', { class: 'hint' }, 'Once more sorts the other way round. The parts of a topic are sorted from its menu.'));
+    }
+}

@@ -1,0 +1,48 @@
+import { always, when } from '../../commands/commands.js';
+
+const KINDS = { kindSection: 'section', kindPoint: 'point', kindQuote: 'quote', kindAside: 'aside' };
+
+/**
+ * What can be done with the marked topics, on the outline and on the map.
+ * @param {import('./outline.js').Outline} outline
+ */
+export function rowCommands(outline) {
+    const { marking, moving, looks, clipboard, menu, page, tree } = outline;
+    const { parts, place } = { parts: (id) => tree.partsOf(id), place: (id) => tree.placeOf(id) };
+    /** Something that is done with a topic that is shown. */
+    const row = (run) => when(({ id }) => outline.isShown(id), run);
+    /** The same where something more must hold of it. */
+    const rowThat = (holds, run) => when((at) => outline.isShown(at.id) && holds(at.id), run);
+    const some = always;
+    const kinds = Object.entries(KINDS).map(([id, kind]) => [id, row(() => outline.setField('kind', kind))]);
+
+    return {
+        above: some(() => marking.step(-1)), below: some(() => marking.step(1)),
+        firstRow: some(() => marking.step(-marking.index())), lastRow: some(() => marking.step(outline.list.length - 1 - marking.index())),
+        markAbove: row(() => marking.stretch(-1)), markBelow: row(() => marking.stretch(1)),
+        markToFirst: row(() => marking.stretch(-outline.list.length)), markToLast: row(() => marking.stretch(outline.list.length)),
+        passAbove: row(() => marking.pass(-1)), passBelow: row(() => marking.pass(1)),
+        toggleMark: row(({ id }) => marking.toggle(id)), markAll: row(({ id }) => marking.all(id)), markMore: row(({ id }) => marking.more(id)), done: row(() => marking.done()),
+        foldOrParent: row(({ id }) => marking.foldOrParent(id)), unfoldOrPart: row(({ id }) => marking.unfoldOrPart(id)),
+        toggleFold: rowThat((id) => parts(id).length > 0, ({ id }) => outline.setFolds((folds) => (folds.has(id) ? folds.delete(id) : folds.add(id)))),
+        foldToLevel: some(({ event }) => outline.foldTo(Number(event.code.slice(-1)))), unfoldAll: some(() => outline.setFolds((folds) => folds.clear())),
+
+        write: row(({ id }) => outline.titles.write(id, 'end')),
+        addAfter: row(({ id }) => outline.addBeside({ parent: tree.get(id).parent, after: id })), addBefore: row(({ id }) => outline.addBeside(place(id))), addInside: row(({ id }) => outline.addBeside(tree.lastPlace(id))),
+        wrap: row(() => moving.wrap()),
+        openNote: row(({ id }) => { marking.only(id); outline.note.open(id); }),
+        moveUp: row(() => moving.shift(-1)), moveDown: row(() => moving.shift(1)), inward: row(() => moving.inward()), outward: row(() => moving.outward()),
+        moveTo: row(() => moving.moveTo()), toAnotherPlan: row(() => moving.toAnotherPlan()), loosen: row(() => moving.loosen()),
+        dissolve: row(() => moving.dissolve()), joinAbove: row(() => moving.joinAbove()),
+        foldIn: row(() => moving.askFold()), sortOut: row(({ id }) => page.research.openWith(outline.marked.size ? outline.markedInOrder() : [id])),
+        relate: row(({ id }) => page.relations.relate(id)), showRelations: row(({ id, anchor }) => menu.open(id, anchor, 'relations')),
+        duplicate: row(() => clipboard.duplicate()), remove: row(() => outline.remove(outline.markedInOrder())),
+        handOverBranch: row(({ id }) => page.leaveFor(`${outline.address}/hand-over?from=${id}`)), takeInBelow: row(({ id }) => page.leaveFor(`/intake?into=${page.data.plan}&under=${id}`)),
+
+        ...Object.fromEntries(kinds),
+        chooseDye: row(({ id, anchor }) => menu.open(id, anchor, 'dye')), chooseFlag: row(({ id, anchor }) => menu.open(id, anchor, 'flag')), setTarget: row(({ id, anchor }) => menu.open(id, anchor, 'target')),
+        openMenu: row(({ id, anchor }) => menu.open(id, anchor)),
+        focusBranch: row(({ id }) => looks.toggle(id, false)), dimRest: row(({ id }) => looks.toggle(id, true)),
+        showKeys: some(() => page.keys.open()),
+    };
+}
