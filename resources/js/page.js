@@ -2,6 +2,8 @@ import { newId } from './lib/ids.js';
 import { whenLeft } from './lib/fields.js';
 import { actionFor } from './lib/keys.js';
 import { ROOT, TRAY, Tree } from './state/plan.js';
+import { ViewState } from './state/view-state.js';
+import { Personal } from './sync/personal.js';
 import { Session } from './sync/session.js';
 import { Commands, always } from './commands/commands.js';
 import { Bars } from './ui/bars.js';
@@ -28,6 +30,10 @@ export class Page {
     constructor(data) {
         this.data = data;
         this.tree = new Tree(data);
+        this.state = new ViewState(this.tree, {
+            folds: new Personal(data, 'folds', { folded: data.folds }),
+            look: new Personal(data, 'look', data.look),
+        });
         this.commands = new Commands();
         this.session = new Session(data, this.tree, {
             shown: (operation) => (operation.type === 'retitle' && operation.topic !== ROOT ? this.views.now.retitled(operation.topic) : this.draw()),
@@ -63,6 +69,7 @@ export class Page {
         this.views.add('sorting-out', this.research, { path: '/sorting-out', box: 'research', tab: 'sources' });
         this.keys = new KeysDialog(this.commands, { places: () => this.places(), at: () => ({ id: this.outline.active, anchor: this.outline.rows.drawn.get(this.outline.active) }), back: () => this.back() });
         this.provide();
+        this.state.marked.listen((marked) => this.marked(marked));
         this.listen();
         this.show(data.view, false);
         this.frame.showState();
@@ -136,6 +143,15 @@ export class Page {
         ({ gather: () => this.gather.list, 'sorting-out': () => this.research.list }[this.view] ?? (() => this.outline.box))().focus({ preventScroll: true });
     }
 
+    /** What goes along with the topic that alone is marked: the strip, and the note that is open. */
+    marked(marked) {
+        const id = this.state.active.get();
+        if (id !== null && marked.size === 1 && marked.has(id)) {
+            this.strip.draw(this.tree.mainSection(id));
+            this.note.follow(id);
+        }
+    }
+
     // ---- What the server tells
 
     /** The answer to some changes, while newer ones are on their way: the picture can follow already. */
@@ -187,7 +203,7 @@ export class Page {
     /** Goes to another page, when what was written here has gone out, or cannot go now. */
     async leaveFor(address) {
         this.note.commit();
-        const sent = [this.queue, this.outline.keptFolds, this.outline.looks.kept].map((one) => one.flush());
+        const sent = [this.queue, this.state.kept.folds, this.state.kept.look].map((one) => one.flush());
         await Promise.race([Promise.all([...sent, this.map.asked]), new Promise((after) => setTimeout(after, 3000))]);
         location.assign(address);
     }

@@ -630,7 +630,7 @@ test('round, the report of the sample is read at a glance, and so is its book', 
         await expect(page.locator('#map')).toHaveAttribute('data-arrangement', 'round');
         await page.getByRole('button', { name: 'Whole plan' }).click();
         await expect.poll(
-            async () => parseInt(await page.locator('.map-tools').textContent().then((text) => /(\d+)%/.exec(text)[1]), 10),
+            async () => parseInt(await page.getByRole('toolbar', { name: 'Tools of the map' }).textContent().then((text) => /(\d+)%/.exec(text)[1]), 10),
             title,
         ).toBeGreaterThanOrEqual(70);
         await page.getByRole('button', { name: 'Spine' }).click();

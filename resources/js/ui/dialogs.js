@@ -119,7 +119,7 @@ export class Dialogs {
         const find = this.finder((id) => heads.some((head) => tree.isWithin(id, head)));
         const move = (place) => {
             this.choosing.close();
-            outline.folds.delete(place.parent);
+            outline.unfold(place.parent);
             outline.move(heads, place);
             outline.show(heads[0]);
             outline.box.focus({ preventScroll: true });
@@ -181,7 +181,7 @@ export class Dialogs {
         const { outline } = page;
         const bring = (plan) => {
             this.choosing.close();
-            outline.clipboard.fromPlan(plan.id, [], page.tree.lastPlace(outline.looks.isAlone ? outline.start : ROOT));
+            outline.clipboard.fromPlan(plan.id, [], page.tree.lastPlace(outline.state.isAlone ? outline.start : ROOT));
         };
         await this.choosePlan('Bring in a plan', (plan) => [{ name: plan.title || 'Untitled', act: () => bring(plan) }]);
     }

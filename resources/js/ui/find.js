@@ -83,7 +83,7 @@ export class Find {
 
     get query() {
         const { outline } = this.page;
-        return { text: this.text.value, whole: this.isOn('whole') ? 1 : 0, case: this.isOn('case') ? 1 : 0, ...(outline.looks.isAlone ? { within: outline.start } : {}) };
+        return { text: this.text.value, whole: this.isOn('whole') ? 1 : 0, case: this.isOn('case') ? 1 : 0, ...(outline.state.isAlone ? { within: outline.start } : {}) };
     }
 
     /** Looks again; the hit that was shown stays the one if it is still there. */

@@ -23,8 +23,8 @@
         <button type="button" data-tool="whole" title="The whole plan (Ctrl 0)">Whole plan</button>
         <button type="button" data-tool="branch" title="The marked branch (B)">This branch</button>
         <span class="sep" aria-hidden="true"></span>
-        <button type="button" data-tool="rectangle" aria-pressed="false" title="Draw a rectangle around topics (Shift and drag)" aria-label="Mark with a rectangle">Mark by frame</button>
-        <button type="button" data-tool="look" title="How the map is drawn" aria-label="How the map is drawn" aria-haspopup="dialog">Look {!! $arrow !!}</button>
+        <button type="button" data-tool="rectangle" aria-pressed="false" title="Draw a rectangle around topics (Shift and drag)">Mark with a rectangle</button>
+        <button type="button" data-tool="look" aria-haspopup="dialog">How the map is drawn {!! $arrow !!}</button>
         <button type="button" data-tool="full" aria-pressed="false">Full screen</button>
     </div>
     <div class="bar" data-bar="gather" role="toolbar" aria-label="Tools of gathering" @if ($view !== 'gather') hidden @endif>

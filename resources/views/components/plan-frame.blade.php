@@ -25,20 +25,20 @@
             </div>
             <a class="primary" href="{{ route('hand-over', $plan) }}" @if ($current === 'hand-over') aria-current="page" @endif>Hand over</a>
         </div>
+        <div class="menu plan-menu" id="plan-menu" popover role="menu" aria-label="The plan">
+            <a role="menuitem" href="{{ $doing('properties') }}" data-command="properties">Properties… <small id="menu-properties">{{ $properties() }}</small></a>
+            <a role="menuitem" href="{{ $doing('openingNote') }}" data-command="openingNote">Opening note</a>
+            <hr>
+            <a role="menuitem" href="{{ route('intake', ['into' => $plan->id]) }}">Bring in a file or text…</a>
+            <a role="menuitem" href="{{ $doing('bringInPlan') }}" data-command="bringInPlan">Bring in another plan…</a>
+            <hr>
+            <a role="menuitem" href="{{ route('plan.history', $plan) }}" @if ($current === 'history') aria-current="page" @endif>History <small id="menu-changes">{{ number_format($plan->revision - 1) }} {{ $plan->revision === 2 ? 'change' : 'changes' }}</small></a>
+            <a role="menuitem" href="{{ $doing('keepVersion') }}" data-command="keepVersion">Keep this version…</a>
+            <hr>
+            <a role="menuitem" href="{{ $doing('showKeys') }}" data-command="showKeys">All keys <small>?</small></a>
+            <a role="menuitem" href="{{ route('plans') }}">All plans</a>
+        </div>
     </header>
-    <div class="menu plan-menu" id="plan-menu" popover role="menu" aria-label="The plan">
-        <a role="menuitem" href="{{ $doing('properties') }}" data-command="properties">Properties… <small id="menu-properties">{{ $properties() }}</small></a>
-        <a role="menuitem" href="{{ $doing('openingNote') }}" data-command="openingNote">Opening note</a>
-        <hr>
-        <a role="menuitem" href="{{ route('intake', ['into' => $plan->id]) }}">Bring in a file or text…</a>
-        <a role="menuitem" href="{{ $doing('bringInPlan') }}" data-command="bringInPlan">Bring in another plan…</a>
-        <hr>
-        <a role="menuitem" href="{{ route('plan.history', $plan) }}" @if ($current === 'history') aria-current="page" @endif>History <small id="menu-changes">{{ number_format($plan->revision - 1) }} {{ $plan->revision === 2 ? 'change' : 'changes' }}</small></a>
-        <a role="menuitem" href="{{ $doing('keepVersion') }}" data-command="keepVersion">Keep this version…</a>
-        <hr>
-        <a role="menuitem" href="{{ $doing('showKeys') }}" data-command="showKeys">All keys <small>?</small></a>
-        <a role="menuitem" href="{{ route('plans') }}">All plans</a>
-    </div>
     @if ($isLive())
         <nav class="strip" id="strip" aria-label="Main sections"></nav>
     @else

@@ -101,7 +101,7 @@ export class Hands {
             return;
         } else if (event.shiftKey) {
             outline.marking.to(id);
-        } else if (event.ctrlKey || event.metaKey || outline.marking.isAdding) {
+        } else if (event.ctrlKey || event.metaKey || outline.state.isAdding.get()) {
             outline.marking.toggle(id);
         } else if (isSecond) {
             this.map.write(id);
@@ -164,8 +164,7 @@ export class Hands {
             const { box } = map.picture.shapes.get(id) ?? { box: [Infinity, Infinity, -Infinity, -Infinity] };
             return box[2] > left && box[0] < right && box[3] > top && box[1] < bottom;
         }).map(({ id }) => id);
-        outline.marked = new Set([...kept, ...inside]);
-        outline.active = inside.at(-1) ?? outline.active;
+        outline.state.markAll([...kept, ...inside], inside.at(-1) ?? outline.active);
         map.picture.fresh();
         outline.marking.draw();
     }
@@ -264,7 +263,7 @@ export class Hands {
         if (place) {
             const here = outline.tree.placeOf(ids[0]);
             if (ids.length > 1 || here.parent !== place.at.parent || here.after !== place.at.after) {
-                outline.folds.delete(place.at.parent);
+                outline.unfold(place.at.parent);
                 this.map.follow = ids[0];
                 outline.move(ids, place.at);
             }

@@ -42,8 +42,6 @@ export class MapView {
         this.tools = document.querySelector('[data-bar=map]');
         this.tools.addEventListener('click', (event) => this.tool(event.target.closest('[data-tool]')));
         document.addEventListener('fullscreenchange', () => this.drawTools());
-        /** What is folded so that the whole can be read; null: as the person has it. */
-        this.folds = null;
         this.decided = `embrel.unfolded.${page.data.user}.${page.data.plan}`;
     }
 
@@ -60,10 +58,8 @@ export class MapView {
     async enter() {
         this.drawTools();
         const { outline } = this;
-        outline.active = this.picture.index.has(outline.active) ? outline.active : this.picture.list[0]?.id ?? null;
-        if (outline.active) {
-            outline.marking.only(outline.active);
-        }
+        const first = this.picture.index.has(outline.active) ? outline.active : this.picture.list[0]?.id ?? null;
+        first ? outline.marking.only(first) : outline.state.mark(null);
         // At once: what is typed while the picture is on its way is typed here.
         if (!outline.active) {
             document.getElementById('first-on-map').focus();
@@ -167,15 +163,15 @@ export class MapView {
     get wants() {
         const { outline, picture } = this;
         return {
-            look: this.look, start: outline.looks.isAlone ? outline.start : null, known: picture.prints,
+            look: this.look, start: outline.state.isAlone ? outline.start : null, known: picture.prints,
             ...(this.foldsItself ? { room: this.room } : { folded: [...outline.folds].filter((id) => this.tree.get(id)) }),
         };
     }
 
     /** Whether the map is to be folded so far that it can be read: at its first look, where the person has folded nothing, here or ever. */
     get foldsItself() {
-        const { outline } = this;
-        return !this.isPlaced && this.folds === null && outline.ownFolds.size === 0 && !outline.looks.isAlone && !localStorage.getItem(this.decided);
+        const { state } = this.outline;
+        return !this.isPlaced && state.mapFolds.get() === null && state.ownFolds.get().size === 0 && !state.isAlone && !localStorage.getItem(this.decided);
     }
 
     /** What there is for the map, in pixels. */
@@ -186,7 +182,6 @@ export class MapView {
 
     /** From now on it is folded as the person wants it. */
     foldedByHand() {
-        this.folds = null;
         store(this.decided, '1');
     }
 
@@ -219,8 +214,9 @@ export class MapView {
         this.isStale = false;
         this.side.dataset.arrangement = told.look.arrangement;
         this.side.dataset.style = told.look.style;
-        if (told.folded?.length && this.folds === null && this.outline.ownFolds.size === 0) {
-            this.folds = new Set(told.folded);
+        const { state } = this.outline;
+        if (told.folded?.length && state.mapFolds.get() === null && state.ownFolds.get().size === 0) {
+            state.foldMap(told.folded);
         }
         this.picture.take(told);
         if (isLast) {
@@ -331,8 +327,7 @@ export class MapView {
         const next = outline.active && (this.justUnfolded(outline.active, direction) ?? (picture.shapes.has(outline.active) ? picture.ways.go(outline.active, direction) : this.nearNew(outline.active, direction)));
         this.unfolded = null;
         if (next && isMore) {
-            outline.marked.add(next);
-            outline.active = next;
+            outline.state.add(next);
             picture.reveal(next);
             outline.marking.draw();
         } else if (next) {

@@ -40,15 +40,15 @@ export class OutlineBar {
 
     get focus() {
         const { outline } = this;
-        return outline.start === ROOT ? 'whole' : outline.looks.dimmed ? 'dimmed' : 'alone';
+        return outline.start === ROOT ? 'whole' : outline.state.dimmed.get() ? 'dimmed' : 'alone';
     }
 
     /** What each tool is set to. */
     draw() {
-        const { looks, tree } = this.outline;
+        const { state, tree } = this.outline;
         const { properties } = tree;
         Bars.say('bar-show', SHOWN[this.focus], this.focus === 'whole');
-        const only = looks.found ? 'what was found' : [...looks.flags].map((flag) => words().flags[flag]).join(', ');
+        const only = state.found.get() ? 'what was found' : [...state.flags.get()].map((flag) => words().flags[flag]).join(', ');
         Bars.say('bar-only', only || 'anything', only === '');
         Bars.say('bar-numbers', words().schemes[properties.numbering].short);
     }
@@ -68,9 +68,9 @@ export class OutlineBar {
     }
 
     only() {
-        const { looks } = this.outline;
+        const { looks, state } = this.outline;
         const { panel } = this;
-        const flags = Object.entries(words().flags).map(([flag, name]) => [flag, name, looks.flags.has(flag), flag]);
+        const flags = Object.entries(words().flags).map(([flag, name]) => [flag, name, state.flags.get().has(flag), flag]);
         this.raise('Only', panel.choice('Only what is flagged', 'flags', flags, (flag) => {
             looks.toggleFlag(flag);
             this.only();

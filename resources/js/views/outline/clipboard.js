@@ -47,7 +47,7 @@ export class Clipboard {
             outline.page.map.pictures.put(file, outline.active);
             return;
         }
-        outline.folds.delete(outline.active);
+        outline.unfold(outline.active);
         await this.take(event.clipboardData, outline.tree.lastPlace(outline.active));
     }
 
@@ -107,7 +107,7 @@ export class Clipboard {
     copy(heads, place) {
         const { outline } = this;
         const copies = Object.fromEntries(heads.flatMap((head) => outline.tree.branch(head)).map((id) => [id, newId()]));
-        outline.looks.also(copies[heads[0]]);
+        outline.state.also(copies[heads[0]]);
         outline.perform({ type: 'copy', new: copies, at: place });
         outline.show(copies[heads[0]]);
     }

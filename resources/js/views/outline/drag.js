@@ -104,7 +104,7 @@ export class Drag {
 
     /** The place in a gap: how far in, goes by how far to the right; never among what is dragged. */
     placeAt(gap, x, y) {
-        const { rows, tree, start, looks } = this.outline;
+        const { rows, tree, start, state } = this.outline;
         let before = gap - 1;
         while (before >= 0 && this.ids.some((id) => tree.isWithin(rows.list[before].id, id))) {
             before--;
@@ -120,7 +120,7 @@ export class Drag {
         const wished = Math.round((x - rows.left(1) - rows.unit) / rows.sizes.step) + 1;
         const level = Math.max(Math.min(lowest, highest), Math.min(highest, wished));
         if (!above || level === 0) {
-            return { parent: below?.loose && y > rows.tops[after] - rows.heights.lead / 2 ? TRAY : looks.isAlone ? start : ROOT, after: null, level: 1 };
+            return { parent: below?.loose && y > rows.tops[after] - rows.heights.lead / 2 ? TRAY : state.isAlone ? start : ROOT, after: null, level: 1 };
         }
         // Under the heading of the loose ideas is the first place among them.
         if (below?.loose && !above.loose && y > rows.tops[after] - rows.heights.lead / 2) {

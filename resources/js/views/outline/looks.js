@@ -1,5 +1,4 @@
 import { element } from '../../ui/element.js';
-import { Personal } from '../../sync/personal.js';
 import { words } from '../../lib/vocabulary.js';
 import { ROOT } from '../../state/plan.js';
 
@@ -7,16 +6,8 @@ import { ROOT } from '../../state/plan.js';
 export class Looks {
     constructor(outline) {
         this.outline = outline;
-        const { data } = outline.page;
-        this.kept = new Personal(data, 'look', data.look);
-        const { focus, dimmed } = this.kept.value;
-        this.dimmed = dimmed;
-        this.flags = new Set();
-        this.found = null;
-        /** Made while a filter is on, and so shown in spite of it. */
-        this.made = new Set();
+        this.state = outline.state;
         this.bar = document.getElementById('crumbs');
-        outline.start = outline.tree.get(focus) ? focus : ROOT;
     }
 
     get tree() {
@@ -24,37 +15,16 @@ export class Looks {
     }
 
     get isAlone() {
-        return this.outline.start !== ROOT && !this.dimmed;
-    }
-
-    /** The topics that are shown with what they stand under, or null for all. */
-    get only() {
-        if (!this.found && !this.flags.size) {
-            return null;
-        }
-        const flagged = this.found ? [] : [...this.tree.topics.values()].filter((topic) => this.flags.has(topic.flag)).map((topic) => topic.id);
-        return new Set([...this.found ?? flagged, ...[...this.made].filter((id) => this.tree.get(id))]);
-    }
-
-    /** A topic that is shown in spite of a filter. */
-    also(id) {
-        this.made.add(id);
+        return this.state.isAlone;
     }
 
     isDim(id) {
-        return this.outline.start !== ROOT && this.dimmed && !this.tree.isWithin(id, this.outline.start);
-    }
-
-    /** PHP has told what changed: what has been found may have gone. */
-    told() {
-        if (this.found) {
-            this.found = new Set([...this.found].filter((id) => this.tree.get(id)));
-        }
+        return this.outline.start !== ROOT && this.state.dimmed.get() && !this.tree.isWithin(id, this.outline.start);
     }
 
     draw() {
         const { start } = this.outline;
-        const { flags, found } = this;
+        const [flags, found, dimmed] = [this.state.flags.get(), this.state.found.get(), this.state.dimmed.get()];
         this.bar.hidden = start === ROOT && !flags.size && !found;
         const parts = [];
         if (start !== ROOT) {
@@ -68,10 +38,10 @@ export class Looks {
                 const name = `${topic.label} ${topic.title || 'Untitled'}`.trim();
                 parts.push(element('span', { 'aria-hidden': 'true' }, '›'), id === start ? element('strong', { 'aria-current': 'true' }, name) : element('button', { type: 'button', class: 'link', onclick: () => this.focusOn(id) }, name));
             }
-            parts.push(element('button', { type: 'button', class: 'pill', onclick: () => this.setDimmed(!this.dimmed) }, this.dimmed ? 'Hide the rest' : 'Dim the rest'));
+            parts.push(element('button', { type: 'button', class: 'pill', onclick: () => this.focusOn(start, !dimmed) }, dimmed ? 'Hide the rest' : 'Dim the rest'));
         }
         if (flags.size || found) {
-            const count = this.only.size;
+            const count = this.state.only.size;
             const what = found ? 'what was found' : [...flags].map((flag) => words().flags[flag]).join(', ');
             parts.push(element('strong', {}, `Only ${what}: ${count} ${count === 1 ? 'topic' : 'topics'}`), element('button', { type: 'button', class: 'pill', onclick: () => this.showAll() }, 'Show all'));
         }
@@ -82,20 +52,13 @@ export class Looks {
 
     /** A branch in focus in one of the two ways; a second time, the whole plan again. */
     toggle(id, dimmed) {
-        const isSo = this.outline.start === id && this.dimmed === dimmed;
-        this.dimmed = dimmed;
-        this.focusOn(isSo ? ROOT : id);
+        const isSo = this.outline.start === id && this.state.dimmed.get() === dimmed;
+        this.focusOn(isSo ? ROOT : id, dimmed);
     }
 
-    setDimmed(dimmed) {
-        this.dimmed = dimmed;
-        this.focusOn(this.outline.start);
-    }
-
-    focusOn(id) {
+    focusOn(id, dimmed = this.state.dimmed.get()) {
         const { outline } = this;
-        outline.start = id;
-        outline.folds.delete(id);
+        this.state.focusOn(id, dimmed);
         outline.page.map?.changed();
         outline.draw();
         const first = outline.list[0]?.id ?? null;
@@ -108,12 +71,11 @@ export class Looks {
         } else if (outline.active) {
             outline.rows.reveal(outline.active);
         }
-        this.kept.keep({ focus: outline.start === ROOT ? null : outline.start, dimmed: this.dimmed });
         outline.box.focus({ preventScroll: true });
     }
 
     outwards() {
-        if (this.flags.size || this.found) {
+        if (this.state.only) {
             this.showAll();
         } else if (this.outline.start !== ROOT) {
             this.focusOn(ROOT);
@@ -123,21 +85,19 @@ export class Looks {
     // ---- Filters
 
     showFound(ids) {
-        this.found = ids;
+        this.state.showFound(ids);
         this.outline.draw();
     }
 
     toggleFlag(flag) {
-        this.flags.has(flag) ? this.flags.delete(flag) : this.flags.add(flag);
+        this.state.toggleFlag(flag);
         this.outline.draw();
     }
 
     showAll() {
         const { outline } = this;
         const active = outline.active;
-        this.flags.clear();
-        this.made.clear();
-        this.found = null;
+        this.state.showAll();
         if (active && this.isAlone && !this.tree.isWithin(active, outline.start)) {
             this.focusOn(ROOT);
         }
@@ -154,8 +114,7 @@ export class Looks {
         if (value === 'whole' || !id) {
             this.focusOn(ROOT);
         } else {
-            this.dimmed = value === 'dimmed';
-            this.focusOn(id);
+            this.focusOn(id, value === 'dimmed');
         }
     }
 }

@@ -1,35 +1,40 @@
-/** Which rows are marked, and the way from one to the next. */
+/** Which topics are marked, and the way from one to the next, as they are shown. */
 export class Marking {
+    /** @param {import('./outline.js').Outline} outline */
     constructor(outline) {
         this.outline = outline;
-        this.anchor = null;
-        /** Whether a press adds to what is marked: for fingers, which have no Ctrl. */
-        this.isAdding = false;
+        this.state = outline.state;
         this.bar = document.getElementById('marked-bar');
         this.bar.addEventListener('click', (event) => {
-            const action = event.target.closest('[data-action]')?.dataset.action;
-            if (action) {
-                outline.on(action, outline.active, this.bar, event);
+            const command = event.target.closest('[data-action]')?.dataset.action;
+            if (command) {
+                outline.on(command, outline.active, this.bar, event);
             }
         });
     }
 
     /** The bar that tells how many are marked, and what can be done with them. */
     draw() {
-        const { size } = this.outline.marked;
-        this.bar.hidden = size < 2 && !this.isAdding;
+        const { size } = this.state.marked.get();
+        this.bar.hidden = size < 2 && !this.state.isAdding.get();
         this.bar.firstElementChild.textContent = `${size} marked`;
+    }
+
+    /** Shows what is marked now. */
+    shown() {
+        this.outline.rows.draw();
+        this.draw();
     }
 
     /** Adds one, and from then on whatever is pressed: for fingers, which have no Ctrl. */
     more(id) {
-        this.isAdding = true;
-        this.outline.marked.add(id);
-        this.draw();
+        this.state.setAdding(true);
+        this.state.add(id);
+        this.shown();
     }
 
     done() {
-        this.isAdding = false;
+        this.state.setAdding(false);
         this.only(this.outline.active);
         this.outline.box.focus({ preventScroll: true });
     }
@@ -40,40 +45,39 @@ export class Marking {
 
     /** Where the keyboard stands; where what was marked has gone, the place at which it stood. */
     index() {
-        return this.outline.rows.index.get(this.outline.active) ?? Math.min(this.outline.lostAt ?? 0, this.list.length - 1);
+        const { index } = this.outline.rows;
+        return index.get(this.outline.active) ?? index.get(this.state.beside) ?? Math.min(0, this.list.length - 1);
     }
 
     only(id) {
-        const { outline } = this;
-        outline.marked = new Set([id]);
-        outline.active = this.anchor = id;
-        outline.titles?.sweep();
-        outline.rows.draw();
-        this.draw();
-        outline.page.strip?.draw(outline.tree.mainSection(id));
-        outline.note.follow(id);
+        this.state.mark(id);
+        this.outline.titles.sweep();
+        this.shown();
     }
 
-    step(by) {
-        const isLost = !this.outline.active && this.outline.lostAt !== undefined;
-        const row = this.list[Math.max(0, this.index() + (isLost && by > 0 ? 0 : by))];
+    /** The topic, brought into sight. */
+    goTo(row) {
         if (row) {
             this.only(row.id);
             this.outline.rows.reveal(row.id);
         }
     }
 
+    step(by) {
+        // Where what was marked has gone, the next one down is what stands there now.
+        const isLost = !this.outline.active && this.state.beside !== null;
+        this.goTo(this.list[Math.max(0, this.index() + (isLost && by > 0 ? 0 : by))]);
+    }
+
     /** Marks everything from the anchor to a row. */
     to(id) {
-        const { outline } = this;
-        const anchor = outline.rows.index.get(this.anchor) ?? this.index();
-        const end = outline.rows.index.get(id);
+        const { rows } = this.outline;
+        const anchor = rows.index.get(this.state.anchor) ?? this.index();
+        const end = rows.index.get(id);
         const [from, to] = anchor < end ? [anchor, end] : [end, anchor];
-        outline.marked = new Set(this.list.slice(from, to + 1).map((row) => row.id));
-        outline.active = id;
-        outline.rows.reveal(id);
-        outline.rows.draw();
-        this.draw();
+        this.state.markAll(this.list.slice(from, to + 1).map((row) => row.id), id);
+        rows.reveal(id);
+        this.shown();
     }
 
     stretch(by) {
@@ -87,27 +91,23 @@ export class Marking {
     pass(by) {
         const row = this.list[this.index() + by];
         if (row) {
-            this.outline.active = row.id;
+            this.state.pass(row.id);
             this.outline.rows.reveal(row.id);
         }
     }
 
     toggle(id) {
-        const { outline } = this;
-        outline.marked.has(id) ? outline.marked.delete(id) : outline.marked.add(id);
-        outline.active = this.anchor = id;
-        outline.rows.draw();
-        this.draw();
+        this.state.toggle(id);
+        this.shown();
     }
 
     /** All of this level; a second time, everything. */
     all(id) {
-        const { outline } = this;
-        const siblings = outline.tree.partsOf(outline.tree.get(id).parent);
-        const all = siblings.every((one) => outline.marked.has(one));
-        outline.marked = new Set(all ? this.list.map((row) => row.id) : siblings);
-        outline.rows.draw();
-        this.draw();
+        const { tree } = this.outline;
+        const siblings = tree.partsOf(tree.get(id).parent);
+        const marked = this.state.marked.get();
+        this.state.markAll(siblings.every((one) => marked.has(one)) ? this.list.map((row) => row.id) : siblings);
+        this.shown();
     }
 
     foldOrParent(id) {
@@ -116,8 +116,7 @@ export class Marking {
         if (outline.tree.partsOf(id).length && !outline.folds.has(id)) {
             outline.setFolds((folds) => folds.add(id));
         } else if (outline.rows.index.has(parent)) {
-            this.only(parent);
-            outline.rows.reveal(parent);
+            this.goTo({ id: parent });
         }
     }
 
@@ -127,8 +126,7 @@ export class Marking {
         if (first && outline.folds.has(id)) {
             outline.setFolds((folds) => folds.delete(id));
         } else if (first) {
-            this.only(first);
-            outline.rows.reveal(first);
+            this.goTo({ id: first });
         }
     }
 }

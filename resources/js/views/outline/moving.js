@@ -56,7 +56,7 @@ export class Moving {
             if (siblings[at]) {
                 outline.move(ids, { parent, after: by < 0 ? siblings[at - 1] ?? null : siblings[at] });
             } else if (uncle) {
-                outline.folds.delete(uncle);
+                outline.unfold(uncle);
                 outline.move(ids, by < 0 ? tree.lastPlace(uncle) : { parent: uncle, after: null });
             }
         });
@@ -66,7 +66,7 @@ export class Moving {
         this.withHeads((ids) => {
             const { after } = this.tree.placeOf(ids[0]);
             if (after) {
-                this.outline.folds.delete(after);
+                this.outline.unfold(after);
                 this.outline.move(ids, this.tree.lastPlace(after));
             }
         });
@@ -83,7 +83,7 @@ export class Moving {
 
     /** The topic above which nothing is moved. */
     get top() {
-        return this.outline.looks.isAlone ? this.outline.start : ROOT;
+        return this.outline.state.isAlone ? this.outline.start : ROOT;
     }
 
     moveTo() {
@@ -99,7 +99,7 @@ export class Moving {
         this.withHeads((ids) => {
             const { outline } = this;
             const id = newId();
-            outline.looks.also(id);
+            outline.state.also(id);
             outline.perform({ type: 'wrap', ids, new: id, title: '' });
             outline.show(id);
             outline.titles.write(id, 'start');

@@ -13,7 +13,6 @@ import { Marking } from './marking.js';
 import { Menu } from '../../ui/menu.js';
 import { Moving } from './moving.js';
 import { NotePeek } from '../../ui/note-peek.js';
-import { Personal } from '../../sync/personal.js';
 import { Rows } from './rows.js';
 import { ROOT, TRAY } from '../../state/plan.js';
 import { Writing } from './writing.js';
@@ -22,13 +21,7 @@ import { Writing } from './writing.js';
 export class Outline {
     constructor(page) {
         this.page = page;
-        /** What the person has folded. */
-        this.keptFolds = new Personal(page.data, 'folds', { folded: page.data.folds });
-        this.ownFolds = new Set(this.keptFolds.value.folded);
-        this.start = ROOT;
-        this.active = null;
-        this.marked = new Set();
-        this.writing = null;
+        this.state = page.state;
         this.work = document.getElementById('work');
         this.sheet = new Rows(document.getElementById('outline'), this.tree, this);
         this.marking = new Marking(this);
@@ -50,8 +43,13 @@ export class Outline {
         this.takesFirst(document.getElementById('first-topic'));
     }
 
+    get isMap() { return this.page.view === 'map'; }
     /** What is folded in the view: what the person has folded, or, on a map that is too large to be read, what it has folded by itself until they do. */
-    get folds() { return (this.page.view === 'map' && this.page.map?.folds) || this.ownFolds; }
+    get folds() { return this.state.folds(this.isMap); }
+    get active() { return this.state.active.get(); }
+    get marked() { return this.state.marked.get(); }
+    get writing() { return this.state.writing.get(); }
+    get start() { return this.state.start.get(); }
     get tree() { return this.page.tree; }
     get queue() { return this.page.queue; }
     get note() { return this.page.note; }
@@ -73,9 +71,9 @@ export class Outline {
     /** The view has come into sight. */
     enter() {
         this.rows.measure();
-        this.active ??= this.list[0]?.id ?? null;
-        if (this.active) {
-            this.marking.only(this.active);
+        const first = this.active ?? this.list[0]?.id ?? null;
+        if (first) {
+            this.marking.only(first);
             this.box.focus({ preventScroll: true });
         } else {
             document.getElementById('first-topic')?.focus();
@@ -85,12 +83,12 @@ export class Outline {
     // ---- Drawing
 
     draw() {
-        const { tree, looks } = this;
-        const list = tree.rows(this.folds, looks.isAlone ? this.start : ROOT, looks.only);
-        const loose = looks.isAlone ? [] : tree.rows(this.folds, TRAY, looks.only);
+        const { tree, looks, state } = this;
+        const list = tree.rows(this.folds, state.isAlone ? this.start : ROOT, state.only);
+        const loose = state.isAlone ? [] : tree.rows(this.folds, TRAY, state.only);
         loose.forEach((row) => { row.loose = true; });
         this.rows.layOut(list.concat(loose));
-        document.getElementById('empty').hidden = tree.partsOf(ROOT).length > 0 || looks.only !== null;
+        document.getElementById('empty').hidden = tree.partsOf(ROOT).length > 0 || state.only !== null;
         looks.draw();
         this.bar.draw();
         this.marking.draw();
@@ -103,24 +101,11 @@ export class Outline {
 
     /** PHP has told what changed: what has gone is not marked any more. */
     told() {
-        for (const id of [...this.marked]) {
-            if (!this.tree.get(id)) {
-                this.marked.delete(id);
-            }
-        }
-        if (this.start !== ROOT && !this.tree.get(this.start)) {
-            this.start = ROOT;
-        }
-        // Nothing is marked in place of what has gone: the next key would act on something that nobody chose.
-        if (this.active && !this.tree.get(this.active)) {
-            this.lostAt = this.rows.index.get(this.active) ?? 0;
-            this.active = null;
-        }
+        this.state.carry(this.list.map((row) => row.id));
         if (this.writing && !this.tree.get(this.writing)) {
             this.titles.end(false);
         }
         this.titles.refresh();
-        this.looks.told();
     }
 
     // ---- Changes
@@ -139,7 +124,7 @@ export class Outline {
 
     add(place, title = '', fields = {}) {
         const id = newId();
-        this.looks.also(id);
+        this.state.also(id);
         const step = newId();
         const change = this.perform({ type: 'add', at: place, topics: [{ id, title, ...fields }] }, step);
         if (!title) {
@@ -169,8 +154,7 @@ export class Outline {
         if (next) {
             this.marking.only(next.id);
         } else {
-            this.active = null;
-            this.marked.clear();
+            this.state.mark(null);
         }
         this.draw();
     }
@@ -186,7 +170,7 @@ export class Outline {
     /** Marks a topic and brings it into view, unfolding what hides it. */
     show(id) {
         for (let at = this.tree.get(id)?.parent; at && this.tree.get(at); at = this.tree.get(at).parent) {
-            if (this.folds.delete(at)) {
+            if (this.unfold(at)) {
                 this.page.map?.changed();
             }
         }
@@ -234,9 +218,8 @@ export class Outline {
     }
 
     setFolds(change) {
-        this.ownFolds = this.folds;
+        this.state.fold(change, this.isMap);
         this.page.map?.foldedByHand();
-        change(this.ownFolds);
         this.page.map?.changed();
         this.draw();
         for (let at = this.active; at && !this.rows.index.has(at);) {
@@ -245,13 +228,17 @@ export class Outline {
                 this.marking.only(at);
             }
         }
-        this.keptFolds.keep({ folded: [...this.ownFolds].filter((id) => this.tree.get(id)) });
+    }
+
+    /** Opens a branch so that what goes into it is seen; whether it was folded. */
+    unfold(id) {
+        return this.state.unfold(id, this.isMap);
     }
 
     foldTo(level) {
         this.setFolds((folds) => {
             folds.clear();
-            const all = this.tree.rows(new Set(), this.looks.isAlone ? this.start : ROOT);
+            const all = this.tree.rows(new Set(), this.state.isAlone ? this.start : ROOT);
             all.filter((row) => row.level >= level && this.tree.partsOf(row.id).length).forEach((row) => folds.add(row.id));
         });
     }
@@ -276,7 +263,7 @@ export class Outline {
             this.box.focus({ preventScroll: true });
         } else if (event.target !== this.box) {
             this.box.focus({ preventScroll: true });
-        } else if (this.marking.isAdding || this.marked.size > 1) {
+        } else if (this.state.isAdding.get() || this.marked.size > 1) {
             this.marking.done();
         } else {
             this.looks.outwards();
@@ -303,7 +290,7 @@ export class Outline {
         const { id } = row.dataset;
         if (event.shiftKey) {
             this.marking.to(id);
-        } else if (event.ctrlKey || event.metaKey || this.marking.isAdding) {
+        } else if (event.ctrlKey || event.metaKey || this.state.isAdding.get()) {
             this.marking.toggle(id);
         } else if (event.target.closest('.title')) {
             this.marking.only(id);
@@ -334,7 +321,7 @@ export class Outline {
 
     /** A new topic before, after or inside another, ready to be written. */
     addBeside(place) {
-        this.folds.delete(place.parent);
+        this.unfold(place.parent);
         const made = this.add(place);
         this.marking.only(made);
         this.titles.write(made, 'end');
@@ -342,7 +329,7 @@ export class Outline {
 
     addAtEnd() {
         const at = this.active && this.tree.get(this.active);
-        const id = at ? this.add({ parent: at.parent, after: at.id }) : this.add(this.tree.lastPlace(this.looks.isAlone ? this.start : ROOT));
+        const id = at ? this.add({ parent: at.parent, after: at.id }) : this.add(this.tree.lastPlace(this.state.isAlone ? this.start : ROOT));
         this.marking.only(id);
         this.titles.write(id, 'end');
     }

@@ -26,20 +26,17 @@ export class Writing {
             return;
         }
         this.end();
-        outline.writing = outline.active = id;
-        outline.marked = new Set([id]);
+        outline.state.write(id);
         outline.rows.draw();
         outline.rows.reveal(id);
         const column = at === 'click' ? columnAt(event, topic.title) : at === 'start' ? 0 : at === 'end' ? topic.title.length : Math.min(at, topic.title.length);
         this.input.value = this.base = topic.title;
         if (!outline.rows.openField(id, this.input)) {
-            outline.writing = null;
+            outline.state.write(null);
             return;
         }
         this.input.focus({ preventScroll: true });
         this.input.setSelectionRange(column, column);
-        outline.page.strip.draw(outline.tree.mainSection(id));
-        outline.note.follow(id);
         outline.landing.draw();
     }
 
@@ -53,7 +50,7 @@ export class Writing {
         if (!id) {
             return;
         }
-        outline.writing = null;
+        outline.state.write(null);
         this.ending = true;
         outline.rows.closeField(this.input);
         this.ending = false;
@@ -104,8 +101,7 @@ export class Writing {
             outline.perform({ type: 'drop', ids: [id] }, ...(made.written ? [] : [made.step]));
         }
         if (outline.active === id) {
-            outline.active = next?.id ?? null;
-            outline.marked = new Set(next ? [next.id] : []);
+            outline.state.mark(next?.id ?? null);
             outline.rows.draw();
         }
     }
@@ -207,7 +203,7 @@ export class Writing {
         }
         const fresh = newId();
         this.end();
-        outline.looks.also(fresh);
+        outline.state.also(fresh);
         outline.perform({ type: 'split', topic: id, new: fresh, at: [...title.slice(0, column)].length });
         this.write(fresh, 0);
     }
