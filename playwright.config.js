@@ -12,6 +12,8 @@ export default defineConfig({
         baseURL: process.env.EMBREL_ADDRESS ?? 'http://127.0.0.1:8080',
         viewport: { width: 1280, height: 800 },
         acceptDownloads: true,
+        // What a test does to requests it does to the page's own; offline.spec.js tries the worker.
+        serviceWorkers: 'block',
         launchOptions: {
             executablePath: '/usr/bin/chromium',
             args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],

@@ -49,6 +49,33 @@ for (let i = 0; i < LOADS; i++) {
     times.small.push(await loading(small));
     times.large.push(await loading(large));
 }
+/** Milliseconds from the request until a page is there whole, in a browser that has nothing of it yet. */
+async function anew(open) {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    const page = await context.newPage();
+    const start = performance.now();
+    await open(page);
+    const time = performance.now() - start;
+    await context.close();
+    return time;
+}
+
+const account = (page) => page.goto(new URL('/account', small).href, { waitUntil: 'load' });
+const outline = async (page) => {
+    await page.goto(small, { waitUntil: 'commit' });
+    await page.waitForFunction(() => document.activeElement?.getAttribute('role') === 'tree' && document.querySelectorAll('[role=treeitem]').length > 10, null, { polling: 'raf' });
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('x');
+    await page.waitForFunction(() => document.activeElement?.value?.endsWith('x'), null, { polling: 'raf' });
+};
+const fresh = { account: [], outline: [] };
+await anew(account);
+for (let i = 0; i < LOADS; i++) {
+    fresh.account.push(await anew(account));
+    fresh.outline.push(await anew(outline));
+}
+const [bare, whole] = [median(fresh.account), median(fresh.outline)];
+console.log(`opening the outline in a new browser: ${(whole / bare).toFixed(2)} times the account page (${whole.toFixed(0)} ms against ${bare.toFixed(0)} ms)`);
 const [quick, slow] = [median(times.small), median(times.large)];
 console.log(`opening until it can be typed in: ${(slow / quick).toFixed(2)} times as long for 5,000 topics as for 50 (${slow.toFixed(0)} ms against ${quick.toFixed(0)} ms)`);
 await browser.close();

@@ -33,6 +33,8 @@ Route::middleware('guest')->group(static function (): void {
 
 Route::middleware('auth')->group(static function (): void {
     Route::post('/sign-out', [C\SignInController::class, 'destroy'])->name('sign-out');
+    // For a page that was opened before the session that it is in now: it may go on sending.
+    Route::get('/token', static fn() => response()->json(['token' => csrf_token()]))->name('token');
     Route::get('/account', [C\AccountController::class, 'edit'])->name('account');
     Route::put('/account', [C\AccountController::class, 'update']);
     Route::put('/account/password', C\PasswordController::class)->middleware('throttle:sign-in')->name('account.password');
@@ -61,6 +63,7 @@ Route::middleware('auth')->group(static function (): void {
     Route::post('/plans/{plan}/undo', C\UndoController::class)->name('plan.undo');
     Route::post('/plans/{plan}/redo', C\RedoController::class)->name('plan.redo');
     Route::get('/plans/{plan}/pulse-address', [C\PulseController::class, 'sealed']);
+    Route::get('/plans/{plan}/kept', C\KeptController::class)->name('plan.kept');
     Route::get('/plans/{plan}/changes', C\ChangeController::class)->name('plan.changes');
     Route::get('/plans/{plan}/place-names', C\PlaceNamesController::class);
     Route::get('/plans/{plan}/landing', C\LandingController::class)->name('plan.landing');

@@ -10,6 +10,8 @@ if (tests) {
     const failed = last(/Failures: (\d+)/g) + last(/Errors: (\d+)/g);
     const skipped = last(/Skipped: (\d+)/g);
     counts = [tests - failed - skipped, failed, skipped];
+} else if (/^# pass \d+/m.test(text)) {
+    counts = [last(/^# pass (\d+)/gm), last(/^# fail (\d+)/gm), last(/^# skipped (\d+)/gm)];
 } else if (/^\s+\d+ passed/m.test(text)) {
     counts = [last(/^\s+(\d+) passed/gm), last(/^\s+(\d+) failed/gm), last(/^\s+(\d+) skipped/gm)];
 } else {

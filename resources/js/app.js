@@ -3,6 +3,7 @@ import intake from './pages/intake.js';
 import handOver from './pages/hand-over.js';
 import { dropFiles } from './pages/drop-files.js';
 import { cardMenus, start } from './pages/plans.js';
+import { firstTopics, takeFirstTopics } from './pages/first-topics.js';
 import everything from './pages/everything.js';
 import { frame } from './pages/frame.js';
 import wayBack from './pages/way-back.js';
@@ -11,11 +12,13 @@ Alpine.data('intake', intake);
 Alpine.data('handOver', handOver);
 Alpine.data('start', start);
 Alpine.data('everything', everything);
+Alpine.data('firstTopics', firstTopics);
 Alpine.data('wayBack', wayBack);
 Alpine.start();
 frame();
 
 if (document.querySelector('.list-wrap')) {
+    takeFirstTopics();
     dropFiles();
     cardMenus();
 }

@@ -1,8 +1,120 @@
-import { dropFiles } from './pages/drop-files.js';
+import { Commands } from './commands/commands.js';
+import { newId } from './lib/ids.js';
 import { know } from './lib/vocabulary.js';
-import { Page } from './page.js';
+import { Citations } from './note/citations.js';
+import { NotePanel } from './note/panel.js';
+import { dropFiles } from './pages/drop-files.js';
+import { Tree } from './state/plan.js';
+import { ViewState } from './state/view-state.js';
+import { Personal } from './sync/personal.js';
+import { Keeping } from './sync/keeping.js';
+import { Session } from './sync/session.js';
+import { Bars } from './ui/bars.js';
+import { Choosing } from './ui/choosing.js';
+import { Find } from './ui/find.js';
+import { Frame } from './ui/frame.js';
+import { KeysDialog } from './ui/keys-dialog.js';
+import { PropertiesDialog } from './ui/properties.js';
+import { Refusals } from './ui/refusals.js';
+import { Relations } from './ui/relations.js';
+import { say } from './ui/toast.js';
+import { VersionDialog } from './ui/version.js';
+import { Gather } from './views/gather/gather.js';
+import { Outline } from './views/outline/outline.js';
+import { Page } from './views/page.js';
+import { Views } from './views/registry.js';
+
+/** Puts the page of a plan together, each part out of those before it. */
+function compose(data) {
+    const tree = new Tree(data);
+    const kept = { folds: new Personal(data, 'folds', { folded: data.folds }), look: new Personal(data, 'look', data.look) };
+    const state = new ViewState(tree, kept, `embrel.unfolded.${data.user}.${data.plan}`);
+    const commands = new Commands();
+    const page = new Page(data, { tree, state, commands });
+    const session = (page.session = new Session(data, tree, page.happenings));
+    page.keeping = new Keeping(session);
+    page.views = new Views(page.address, {
+        whenLeft: () => page.outline.titles.end(),
+        whenShown: (name) => page.shown(name),
+        whenLost: () => say('The server cannot be reached, so this view cannot be opened yet.'),
+    });
+    page.bars = new Bars(commands);
+    page.citations = new Citations(session);
+    page.choosing = new Choosing(session);
+    page.desk = {
+        editors: new Set(),
+        session,
+        citations: page.citations,
+        choosing: page.choosing,
+        say,
+        goTo: (id) => page.goTo(id),
+        paragraph: (text) => ({ type: 'paragraph', attrs: { id: newId() }, content: text ? [{ type: 'text', text }] : [] }),
+    };
+    page.note = new NotePanel(page.desk, {
+        opening: (id) => page.outline.titles.end(true, id),
+        closed: () => page.outline.titles.sweep(),
+        back: () => page.back(),
+        sized: () => page.map?.narrowed(),
+        beside: () => document.getElementById(page.view === 'gather' ? 'gather' : 'work'),
+    });
+    page.outline = new Outline(page);
+    page.gather = new Gather(page);
+    page.find = new Find(page);
+    page.frame = new Frame(session, { go: (id) => page.goTo(id), here: () => state.active.get() });
+    page.properties = new PropertiesDialog(session);
+    page.version = new VersionDialog(session, () => page.commit());
+    page.relations = new Relations(page);
+    page.refusals = new Refusals(page);
+    page.keys = new KeysDialog(commands, {
+        places: () => page.places(),
+        at: () => ({ id: state.active.get(), anchor: page.outline.rows.drawn.get(state.active.get()) }),
+        back: () => page.back(),
+    });
+    addViews(page);
+    page.provide();
+    return page;
+}
+
+/** What the outline does not need to begin is fetched when it is first wanted, or when there is nothing else to do. */
+function addViews(page) {
+    const { views } = page;
+    const fetched = (module, make) => () => module().then(make);
+    const map = fetched(
+        () => import('./views/map/map.js'),
+        ({ MapView }) => (page.map = new MapView(page)),
+    );
+    const draft = fetched(
+        () => import('./views/draft/draft.js'),
+        ({ Draft }) => new Draft(page),
+    );
+    const sources = fetched(
+        () => import('./views/sources/sources.js'),
+        ({ SourcesView }) => new SourcesView(page),
+    );
+    const research = fetched(
+        () => import('./views/sources/research.js'),
+        ({ ResearchView }) => new ResearchView(page),
+    );
+    views.add('gather', page.gather, { path: '/gather', box: 'gather' });
+    views.add('outline', page.outline, { path: '', box: 'outline-side' });
+    views.add('map', null, { path: '/map', box: 'map', load: map });
+    views.add('draft', null, { path: '/draft', box: 'draft', load: draft });
+    views.add('sources', null, { path: '/sources', box: 'sources-view', load: sources });
+    views.add('sorting-out', null, { path: '/sorting-out', box: 'research', tab: 'sources', load: research });
+}
+
+/** When the page has nothing else to do. */
+const whenIdle = (act) => (globalThis.requestIdleCallback ? requestIdleCallback(act, { timeout: 3000 }) : setTimeout(act, 500));
 
 const data = JSON.parse(document.getElementById('plan-data').textContent);
 know(data.vocabulary);
-window.addEventListener('DOMContentLoaded', () => new Page(data));
+window.addEventListener('DOMContentLoaded', () => {
+    const page = compose(data);
+    page.begin();
+    whenIdle(async () => {
+        await page.note.fetch();
+        await page.views.fetchAll();
+        await page.keeping.begin();
+    });
+});
 dropFiles(data.plan);

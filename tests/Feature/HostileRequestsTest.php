@@ -66,6 +66,21 @@ final class HostileRequestsTest extends TestCase
         self::assertGreaterThan(50, \count($this->routes()));
     }
 
+    public function testATruthIsNoNumberAndAnEmptyTextNoList(): void
+    {
+        $plan = "/plans/{$this->row->id}";
+        foreach ([' ', '', true, ['a' => 1], [[]], ["{$this->row->id} "]] as $list) {
+            $this->json('POST', "{$plan}/research/guesses", ['topics' => $list])->assertStatus(422);
+            $this->json('PUT', "{$plan}/folds", ['folded' => $list])->assertStatus(422);
+            $this->json('POST', "{$plan}/research", ['base' => 0, 'filings' => $list])->assertStatus(422);
+        }
+        $this->json('POST', "{$plan}/research/guesses", ['topics' => null])->assertOk();
+        $copy = ['id' => self::newId(), 'base' => true, 'from' => $this->row->id, 'topics' => [], 'parent' => Plan::ROOT, 'after' => '', 'last' => true];
+        $this->json('POST', "{$plan}/copies", $copy)->assertOk();
+        $this->getJson("{$plan}/kept?since=1e3")->assertStatus(422);
+        $this->getJson("{$plan}/kept?since=true")->assertStatus(422);
+    }
+
     public function testWhatIsTooMuchIsRefusedBeforeItIsLookedAt(): void
     {
         $many = array_fill(0, 300_000, self::newId());

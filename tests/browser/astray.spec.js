@@ -274,8 +274,9 @@ test('what was folded stays so when the page is loaded again before the server k
     await writer.expectOutline('1 A\n2 B');
     await page.reload();
     await writer.expectOutline('1 A\n2 B');
-    await page.unrouteAll({ behavior: 'ignoreErrors' });
+    // What was held back may go on as soon as it is not held back any more.
     const arrived = page.waitForResponse((answer) => answer.url().endsWith('/folds'));
+    await page.unrouteAll({ behavior: 'ignoreErrors' });
     await page.reload();
     expect((await arrived).status()).toBe(204);
     await page.evaluate(() => localStorage.clear());

@@ -36,7 +36,7 @@ final class CopyController
         ]);
         $from = Plan::query()->where('id', $given['from'])->firstOrFail();
         Gate::authorize($request->boolean('move') ? 'update' : 'view', $from);
-        $place = $request->boolean('last') ? Place::lastIn($store->load($plan), $given['parent']) : new Place($given['parent'], $given['after'] ?? null);
+        $place = $request->boolean('last') ? Place::lastIn($store->load($plan), $given['parent']) : new Place($given['parent'], ($given['after'] ?? null) ?: null);
         $add = $copy->of($from, $given['topics'], $place);
         $outcome = DB::transaction(static function () use ($request, $store, $plan, $from, $user, $given, $add) {
             (new PlanPictures($plan->id))->takeOver($from->id, array_column($add->rows, 'topic'));
@@ -48,6 +48,6 @@ final class CopyController
             return $outcome;
         });
 
-        return response()->json(['first' => $add->rows[0]['topic']->id, 'copied' => \count($add->rows)] + PlanView::of($plan, $user, $given['base'], $outcome));
+        return response()->json(['first' => $add->rows[0]['topic']->id, 'copied' => \count($add->rows)] + PlanView::of($plan, $user, (int) $given['base'], $outcome));
     }
 }

@@ -37,7 +37,7 @@ final class ResearchController
     public function show(Request $request, Plan $plan): JsonResponse
     {
         Gate::authorize('view', $plan);
-        $chosen = $request->validate(['topics' => ['nullable', ListOf::ids(self::MOST)]])['topics'] ?? null;
+        $chosen = $request->validate(['topics' => ['nullable', ListOf::ids(self::MOST, isOptional: true)]])['topics'] ?? null;
         $tree = $this->store->load($plan, true);
         $guesses = Guesses::of($tree, $this->ids, $chosen === null ? null : array_values(array_filter($chosen, $tree->isLive(...))));
         $drafts = SortingOut::drafts($guesses);

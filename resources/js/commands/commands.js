@@ -1,6 +1,7 @@
 import table from '../../keys.json' with { type: 'json' };
 
 const entries = new Map(table.map((entry) => [`${entry.where} ${entry.id}`, entry]));
+/** @type {Record<string, string>} */
 const SIGNS = { ArrowUp: '↑', ArrowDown: '↓', ArrowLeft: '←', ArrowRight: '→', Escape: 'Esc' };
 
 /**
@@ -56,7 +57,12 @@ export class Commands {
 /** A command that may always be done. @param {(at: At) => unknown} run @returns {Command} */
 export const always = (run) => when(() => true, run);
 
-/** A command that may be done when something holds. @param {(at: At) => unknown} holds @param {(at: At) => unknown} run @returns {Command} */
+/**
+ * A command that may be done when something holds.
+ * @param {(at: At) => unknown} holds
+ * @param {(at: At) => unknown} run
+ * @returns {Command}
+ */
 export const when = (holds, run) => (at, go) => {
     if (!holds(at)) {
         return false;
@@ -74,4 +80,8 @@ export const nameOf = (where, id) => entries.get(`${where} ${id}`)?.name ?? id;
 export const keyOf = (where, id) => written(entries.get(`${where} ${id}`)?.keys[0] ?? '');
 
 /** @param {string} key as the table spells it */
-export const written = (key) => key.split(/(?<=.)\+/).map((part) => SIGNS[part] ?? part).join(' ');
+export const written = (key) =>
+    key
+        .split(/(?<=.)\+/)
+        .map((part) => SIGNS[part] ?? part)
+        .join(' ');

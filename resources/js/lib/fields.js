@@ -1,6 +1,7 @@
 /**
  * A field that makes something of what is typed makes it when it is left as well, by going
  * elsewhere in the page or by leaving the page: what stands in it is never lost.
+ * @param {any} field @param {any} make
  */
 export function whenLeft(field, make) {
     field.addEventListener('blur', () => {

@@ -6,7 +6,7 @@ for (const { where, id, keys } of table) {
     keys.forEach((key) => map.set(key, id));
 }
 
-/** A key press as the table spells it: Ctrl (or Cmd), Alt and Shift, then the key. Digits go by position. */
+/** A key press as the table spells it: Ctrl (or Cmd), Alt and Shift, then the key. Digits go by position. @param {any} event */
 export function spelled(event) {
     const digit = digitOf(event);
     let key = digit && !event.shiftKey ? String(digit.digit) : event.key === ' ' ? 'Space' : event.key;
@@ -18,13 +18,18 @@ export function spelled(event) {
     return (event.ctrlKey || event.metaKey ? 'Ctrl+' : '') + (event.altKey ? 'Alt+' : '') + (shift ? 'Shift+' : '') + key;
 }
 
-/** The digit of a key press by its place on the keyboard, whatever the layout, with or without Shift; null for another key. */
+/**
+ * The digit of a key press by its place on the keyboard, whatever the layout, with or without Shift; null for another key.
+ * @param {any} event
+ */
 export function digitOf(event) {
     const match = /^(?:Digit|Numpad)(\d)$/.exec(event.code);
-    return match && !event.ctrlKey && !event.metaKey && !event.altKey && !event.isComposing ? { digit: Number(match[1]), shift: event.shiftKey } : null;
+    return match && !event.ctrlKey && !event.metaKey && !event.altKey && !event.isComposing
+        ? { digit: Number(match[1]), shift: event.shiftKey }
+        : null;
 }
 
-/** The action of a key press in a place, or undefined. Nothing while an input method composes. */
+/** The action of a key press in a place, or undefined. Nothing while an input method composes. @param {any} event @param {string} where */
 export function actionFor(event, where) {
     return event.isComposing || event.keyCode === 229 ? undefined : tables.get(where)?.get(spelled(event));
 }

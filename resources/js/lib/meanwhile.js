@@ -1,6 +1,12 @@
 let presses = 0;
 for (const type of ['keydown', 'pointerdown']) {
-    document.addEventListener(type, () => { presses++; }, { capture: true });
+    document.addEventListener(
+        type,
+        () => {
+            presses++;
+        },
+        { capture: true },
+    );
 }
 
 /**

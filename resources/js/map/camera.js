@@ -12,7 +12,8 @@ export class Camera {
         this.onMove = onMove;
         this.view = zoomIdentity;
         this.selection = select(ground);
-        this.zoom = zoom().scaleExtent([LEAST, MOST])
+        this.zoom = zoom()
+            .scaleExtent([LEAST, MOST])
             .filter((event) => (event.type === 'wheel' ? true : event.type !== 'dblclick' && !event.button && mayDrag(event)))
             .on('zoom', ({ transform }) => {
                 this.view = transform;
@@ -28,7 +29,9 @@ export class Camera {
         this.selection.call(this.zoom).on('dblclick.zoom', null);
     }
 
-    get scale() { return this.view.k; }
+    get scale() {
+        return this.view.k;
+    }
 
     get size() {
         const { clientWidth: width, clientHeight: height } = this.ground;
@@ -60,7 +63,7 @@ export class Camera {
     glide(view) {
         const from = this.view;
         const begun = performance.now();
-        const ticket = this.ticket = {};
+        const ticket = (this.ticket = {});
         const step = (now) => {
             if (this.ticket !== ticket) {
                 return;
@@ -68,7 +71,10 @@ export class Camera {
             const t = Math.min(1, (now - begun) / DURATION);
             const eased = 1 - (1 - t) ** 3;
             const mix = (a, b) => a + (b - a) * eased;
-            this.selection.call(this.zoom.transform, zoomIdentity.translate(mix(from.x, view.x), mix(from.y, view.y)).scale(mix(from.k, view.k)));
+            this.selection.call(
+                this.zoom.transform,
+                zoomIdentity.translate(mix(from.x, view.x), mix(from.y, view.y)).scale(mix(from.k, view.k)),
+            );
             if (t < 1) {
                 requestAnimationFrame(step);
             }
@@ -97,7 +103,8 @@ export class Camera {
     reveal([left, top, right, bottom], taken = 0) {
         const { width, height } = this.size;
         const { x, y, k } = this.view;
-        const shift = (from, to, room, edge) => (from * k + edge < 24 ? 24 - from * k - edge : to * k + edge > room ? Math.max(room - to * k - edge, 24 - from * k - edge) : 0);
+        const shift = (from, to, room, edge) =>
+            from * k + edge < 24 ? 24 - from * k - edge : to * k + edge > room ? Math.max(room - to * k - edge, 24 - from * k - edge) : 0;
         const [dx, dy] = [shift(left, right, width - taken - 24, x), shift(top, bottom, height - 72, y)];
         if (dx || dy) {
             this.to(zoomIdentity.translate(x + dx, y + dy).scale(k));

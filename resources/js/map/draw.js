@@ -13,7 +13,10 @@ export function svg(tag, attributes = {}, ...children) {
 function floretPath(radius, filled) {
     const level = radius - 2 * radius * Math.min(1, filled);
     const half = Math.sqrt(Math.max(0, radius * radius - level * level));
-    return filled >= 0.999 ? `M${-radius} 0a${radius} ${radius} 0 1 0 ${2 * radius} 0a${radius} ${radius} 0 1 0 ${-2 * radius} 0` : `M${-half.toFixed(2)} ${level.toFixed(2)}A${radius} ${radius} 0 ${filled > 0.5 ? 1 : 0} 0 ${half.toFixed(2)} ${level.toFixed(2)}Z`;
+    const [x, y] = [half.toFixed(2), level.toFixed(2)];
+    return filled >= 0.999
+        ? `M${-radius} 0a${radius} ${radius} 0 1 0 ${2 * radius} 0a${radius} ${radius} 0 1 0 ${-2 * radius} 0`
+        : `M${-x} ${y}A${radius} ${radius} 0 ${filled > 0.5 ? 1 : 0} 0 ${x} ${y}Z`;
 }
 
 /**
@@ -24,7 +27,10 @@ function floretPath(radius, filled) {
  */
 export function label(shape, hasParts, signs, address) {
     const x = shape.textX;
-    const nodes = [svg('rect', { class: 'back', x: x - 5, y: -shape.height / 2, width: shape.width + 10, height: shape.height, rx: 2 }), svg('rect', { class: 'under', x: x - 5, y: shape.height / 2 - 3, width: shape.width + 10, height: 3 })];
+    const nodes = [
+        svg('rect', { class: 'back', x: x - 5, y: -shape.height / 2, width: shape.width + 10, height: shape.height, rx: 2 }),
+        svg('rect', { class: 'under', x: x - 5, y: shape.height / 2 - 3, width: shape.width + 10, height: 3 }),
+    ];
     nodes.push(...(shape.isMain ? disc(shape) : floret(shape)));
     // That of a main section stands in its disc; with a word to it, before the title too.
     if (shape.number && shape.indent > 0) {
@@ -32,12 +38,30 @@ export function label(shape, hasParts, signs, address) {
     }
     if (shape.lines.length) {
         const at = shape.isRightToLeft ? x + shape.width : x + shape.indent;
-        nodes.push(svg('text', { class: `title${shape.isUntitled ? ' is-empty' : ''}`, 'font-size': shape.size, direction: shape.isRightToLeft ? 'rtl' : null, y: shape.baseline },
-            ...shape.lines.map((line, i) => svg('tspan', { x: at, dy: i === 0 ? 0 : shape.lineHeight }, `${line} `))));
+        nodes.push(
+            svg(
+                'text',
+                {
+                    class: `title${shape.isUntitled ? ' is-empty' : ''}`,
+                    'font-size': shape.size,
+                    direction: shape.isRightToLeft ? 'rtl' : null,
+                    y: shape.baseline,
+                },
+                ...shape.lines.map((line, i) => svg('tspan', { x: at, dy: i === 0 ? 0 : shape.lineHeight }, `${line} `)),
+            ),
+        );
     }
     if (shape.picture) {
         const [id, left, top, width, height] = shape.picture;
-        nodes.push(svg('image', { class: 'topic-picture', href: `${address}/pictures/${id}`, x: x + left, y: top, width, height }), svg('g', { class: 'resize', transform: `translate(${x + left + width} ${top + height})` }, svg('rect', { class: 'hit', x: -16, y: -16, width: 24, height: 20 }), svg('path', { d: 'M-10 0h10v-10z' })));
+        nodes.push(
+            svg('image', { class: 'topic-picture', href: `${address}/pictures/${id}`, x: x + left, y: top, width, height }),
+            svg(
+                'g',
+                { class: 'resize', transform: `translate(${x + left + width} ${top + height})` },
+                svg('rect', { class: 'hit', x: -16, y: -16, width: 24, height: 20 }),
+                svg('path', { d: 'M-10 0h10v-10z' }),
+            ),
+        );
     }
     shape.marks.forEach((mark) => nodes.push(sign(mark, x, signs)));
     // Beside the label, where no other label stands; a pointer comes to it over a bridge, which covers nothing else.
@@ -63,21 +87,39 @@ function disc(shape) {
 /** Figures that nobody needs to hear with the name: the number in the disc of a main section, and how many are folded away. */
 export function beside(shape) {
     const short = shape.number.split(' ').at(-1).replace(/\.$/, '');
-    return svg('g', { class: 'beside' },
+    return svg(
+        'g',
+        { class: 'beside' },
         shape.isMain && svg('text', { class: 'in-disc', y: 5, 'font-size': short.length > 3 ? 9 : short.length > 2 ? 11 : 14 }, short),
-        shape.inside > 0 && svg('text', { class: 'in-knob', x: shape.endX - shape.out * knobWidth(shape) / 2, y: 4.2 }, shape.inside));
+        shape.inside > 0 && svg('text', { class: 'in-knob', x: shape.endX - (shape.out * knobWidth(shape)) / 2, y: 4.2 }, shape.inside),
+    );
 }
 
 function floret(shape) {
-    return shape.hasFloret ? [svg('circle', { class: 'floret-ring', r: 5.2 }), shape.filled > 0 && svg('path', { class: 'floret-fill', d: floretPath(5.2, shape.filled) })].filter(Boolean) : [];
+    return shape.hasFloret
+        ? [
+              svg('circle', { class: 'floret-ring', r: 5.2 }),
+              shape.filled > 0 && svg('path', { class: 'floret-fill', d: floretPath(5.2, shape.filled) }),
+          ].filter(Boolean)
+        : [];
 }
 
 function sign([which, text, at, y], x, signs) {
     if (which === 'note') {
-        return svg('g', { class: 'note-sign', transform: `translate(${x + at} ${y - 10})` }, svg('rect', { class: 'hit', x: -4, y: -5, width: 22, height: 22 }), svg('path', { d: signs.note }));
+        return svg(
+            'g',
+            { class: 'note-sign', transform: `translate(${x + at} ${y - 10})` },
+            svg('rect', { class: 'hit', x: -4, y: -5, width: 22, height: 22 }),
+            svg('path', { d: signs.note }),
+        );
     }
     if (which === 'flag') {
-        return svg('g', { class: 'flag-sign', 'aria-hidden': 'true', '--d': `var(--${signs.flags[text][1]})` }, svg('path', { d: signs.flags[text][0], transform: `translate(${x + at} ${y - 9}) scale(0.92)`, 'fill-rule': 'evenodd' }), svg('text', { class: 'mark', x: x + at + 14, y }, text));
+        return svg(
+            'g',
+            { class: 'flag-sign', 'aria-hidden': 'true', '--d': `var(--${signs.flags[text][1]})` },
+            svg('path', { d: signs.flags[text][0], transform: `translate(${x + at} ${y - 9}) scale(0.92)`, 'fill-rule': 'evenodd' }),
+            svg('text', { class: 'mark', x: x + at + 14, y }, text),
+        );
     }
     return svg('text', { class: `mark ${which}`, 'aria-hidden': 'true', x: x + at, y }, text);
 }
@@ -85,9 +127,18 @@ function sign([which, text, at, y], x, signs) {
 function knob(shape) {
     const { out } = shape;
     if (!shape.inside) {
-        return svg('g', { class: 'knob' }, svg('circle', { class: 'hit', cx: shape.endX, r: 9 }), svg('circle', { class: 'dot', cx: shape.endX, r: shape.isMain ? 3.2 : 2.4 }));
+        return svg(
+            'g',
+            { class: 'knob' },
+            svg('circle', { class: 'hit', cx: shape.endX, r: 9 }),
+            svg('circle', { class: 'dot', cx: shape.endX, r: shape.isMain ? 3.2 : 2.4 }),
+        );
     }
-    return svg('g', { class: 'knob is-folded' }, svg('rect', { x: out > 0 ? shape.endX - knobWidth(shape) : shape.endX, y: -9, width: knobWidth(shape), height: 18, rx: 9 }));
+    return svg(
+        'g',
+        { class: 'knob is-folded' },
+        svg('rect', { x: out > 0 ? shape.endX - knobWidth(shape) : shape.endX, y: -9, width: knobWidth(shape), height: 18, rx: 9 }),
+    );
 }
 
 const knobWidth = (shape) => shape.reach - shape.start - shape.width - 10;

@@ -28,7 +28,7 @@ export class Overview {
         const sight = this.map.camera.sight;
         const fits = sight[0] <= left && sight[1] <= top && sight[2] >= right && sight[3] >= bottom;
         this.box.toggleAttribute('hidden', fits || shapes.size === 0);
-        const scale = this.scale = Math.min((WIDTH - 8) / Math.max(1, right - left), (HEIGHT - 8) / Math.max(1, bottom - top));
+        const scale = (this.scale = Math.min((WIDTH - 8) / Math.max(1, right - left), (HEIGHT - 8) / Math.max(1, bottom - top)));
         this.origin = [left - (WIDTH / scale - (right - left)) / 2, top - (HEIGHT / scale - (bottom - top)) / 2];
         if (isNew) {
             const paths = new Map();
@@ -37,11 +37,17 @@ export class Overview {
                 const [toX, toY] = this.at(shape.x + shape.reach * shape.out, shape.y);
                 paths.set(shape.dye, `${paths.get(shape.dye) ?? ''}M${x.toFixed(1)} ${y.toFixed(1)}L${toX.toFixed(1)} ${toY.toFixed(1)}`);
             }
-            this.ground.replaceChildren(...[...paths].map(([name, d]) => svg('path', { d, style: `stroke: ${colour(name)}`, 'stroke-width': Math.max(0.8, Math.min(3, 16 * scale)) })));
+            this.ground.replaceChildren(
+                ...[...paths].map(([name, d]) =>
+                    svg('path', { d, style: `stroke: ${colour(name)}`, 'stroke-width': Math.max(0.8, Math.min(3, 16 * scale)) }),
+                ),
+            );
         }
         const [x, y] = this.at(Math.max(sight[0], this.origin[0]), Math.max(sight[1], this.origin[1]));
         const [toX, toY] = this.at(Math.min(sight[2], this.origin[0] + WIDTH / scale), Math.min(sight[3], this.origin[1] + HEIGHT / scale));
-        Object.entries({ x: x + 1, y: y + 1, width: Math.max(4, toX - x - 2), height: Math.max(4, toY - y - 2) }).forEach(([name, value]) => this.frame.setAttribute(name, value.toFixed(1)));
+        Object.entries({ x: x + 1, y: y + 1, width: Math.max(4, toX - x - 2), height: Math.max(4, toY - y - 2) }).forEach(([name, value]) =>
+            this.frame.setAttribute(name, value.toFixed(1)),
+        );
     }
 
     at(x, y) {

@@ -6,18 +6,47 @@
 export class Shape {
     constructor(told, at, section) {
         [
-            this.id, this.level, this.inX, this.inY, this.reach, this.height, this.start, this.indent, this.width, this.size, this.number,
-            this.lines, this.baseline, this.lineHeight, this.marks, this.traits, this.inside, this.dye, this.filled, this.stalk, this.picture,
+            this.id,
+            this.level,
+            this.inX,
+            this.inY,
+            this.reach,
+            this.height,
+            this.start,
+            this.indent,
+            this.width,
+            this.size,
+            this.number,
+            this.lines,
+            this.baseline,
+            this.lineHeight,
+            this.marks,
+            this.traits,
+            this.inside,
+            this.dye,
+            this.filled,
+            this.stalk,
+            this.picture,
         ] = told;
         this.section = section;
         this.place(at);
     }
 
-    get isRightToLeft() { return (this.traits & 1) !== 0; }
-    get isUntitled() { return (this.traits & 2) !== 0; }
-    get hasFloret() { return (this.traits & 4) !== 0; }
-    get isLoose() { return (this.traits & 8) !== 0; }
-    get isMain() { return this.level === 1; }
+    get isRightToLeft() {
+        return (this.traits & 1) !== 0;
+    }
+    get isUntitled() {
+        return (this.traits & 2) !== 0;
+    }
+    get hasFloret() {
+        return (this.traits & 4) !== 0;
+    }
+    get isLoose() {
+        return (this.traits & 8) !== 0;
+    }
+    get isMain() {
+        return this.level === 1;
+    }
 
     place([x, y, isMirrored]) {
         this.isMirrored = isMirrored;

@@ -39,14 +39,19 @@ export class Ways {
     nearestPart(shape) {
         const [x, y] = [shape.x + shape.reach * shape.out, shape.y];
         const distance = (id) => Math.hypot(this.shapes.get(id).x - x, this.shapes.get(id).y - y);
-        return (this.parts.get(shape.id) ?? []).reduce((best, id) => (best === null || distance(id) < distance(best) - 0.01 ? id : best), null);
+        return (this.parts.get(shape.id) ?? []).reduce(
+            (best, id) => (best === null || distance(id) < distance(best) - 0.01 ? id : best),
+            null,
+        );
     }
 
     sibling(shape, by) {
         const siblings = this.parts.get(this.parents.get(shape.id)) ?? [];
         const other = siblings[siblings.indexOf(shape.id) + by];
         // On the other side of the spine is not below.
-        return other && this.shapes.get(other).isMirrored === shape.isMirrored && !this.shapes.get(other).isLoose === !shape.isLoose ? other : null;
+        return other && this.shapes.get(other).isMirrored === shape.isMirrored && !this.shapes.get(other).isLoose === !shape.isLoose
+            ? other
+            : null;
     }
 
     nearest(shape, direction) {

@@ -1,10 +1,10 @@
-import { EditorState, TextSelection } from '@tiptap/pm/state';
+import { EditorState } from '@tiptap/pm/state';
 import { send } from '../lib/http.js';
-import { placeOf, replaceWithin, restore } from './carets.js';
 import { orderOf } from './order.js';
-import { block, toEditor } from './schema.js';
+import { block, toEditor } from './stored-form.js';
+import { ASK_AGAIN } from './arriving.js';
+import { Joining } from './joining.js';
 
-const ASK_AGAIN = 3000;
 const AFTER_TYPING = 400;
 const UNKNOWN = -1;
 
@@ -14,9 +14,14 @@ const UNKNOWN = -1;
  * below them, and joins them when they arrive. What others write in it comes in whenever nothing
  * of one's own is on the way; two who write in one paragraph are joined by the server.
  */
-export class NoteBody {
-    constructor(page, editor, { onState }) {
-        Object.assign(this, { page, editor, onState });
+export class NoteBody extends Joining {
+    /** @param {import('./editor.js').Desk} desk */
+    constructor({ session, citations }, editor, { onState }) {
+        super();
+        this.session = session;
+        this.citations = citations;
+        this.editor = editor;
+        this.onState = onState;
         this.topic = null;
         this.change = null;
         this.ticket = 0;
@@ -34,9 +39,17 @@ export class NoteBody {
         this.isStale = false;
         this.revision = UNKNOWN;
         this.known([]);
-        this.editor.view.updateState(EditorState.create({ schema: this.editor.schema, doc: this.documentOf([]), plugins: this.editor.state.plugins }));
+        this.editor.view.updateState(
+            EditorState.create({ schema: this.editor.schema, doc: this.documentOf([]), plugins: this.editor.state.plugins }),
+        );
         // A step that is being taken back may bring words that the page does not know of yet.
-        this.hasCome = topic === null || !(this.page.session.turns || this.page.tree.noteBearer(topic).noted || this.page.queue.pending.some((change) => change.topic === topic));
+        this.hasCome =
+            topic === null ||
+            !(
+                this.session.turns ||
+                this.session.tree.noteBearer(topic).noted ||
+                this.session.queue.pending.some((change) => change.topic === topic)
+            );
         this.isLost = false;
         this.onState();
         if (!this.hasCome) {
@@ -70,78 +83,6 @@ export class NoteBody {
     }
 
     // ---- The blocks come
-
-    async asked() {
-        const { ticket, topic } = this;
-        await this.page.queue.flush();
-        await this.page.session.turn.catch(() => {});
-        return ticket === this.ticket ? send('GET', `${this.page.address}/topics/${topic}/note`).catch(() => null) : null;
-    }
-
-    /** Asks until they have come; what is written meanwhile is not held back for long. */
-    async fetch() {
-        const { ticket } = this;
-        clearTimeout(this.patience);
-        this.patience = setTimeout(() => ticket === this.ticket && this.wait(), ASK_AGAIN);
-        const fresh = await this.asked();
-        if (ticket !== this.ticket) {
-            return;
-        }
-        if (fresh) {
-            this.arrive(fresh);
-            return;
-        }
-        this.wait();
-        this.again = setTimeout(() => ticket === this.ticket && !this.hasCome && this.fetch(), ASK_AGAIN);
-    }
-
-    /** It does not come: that is said, and what is written goes out as it is. */
-    wait() {
-        this.release();
-        this.isLost = true;
-        this.onState();
-    }
-
-    arrive(fresh) {
-        this.page.citations.know(fresh.labels ?? {});
-        const { state } = this.editor;
-        const typed = new Set(this.isBlank ? [] : state.doc.content.content.map((node) => node.attrs.id));
-        const above = fresh.blocks.filter((one) => !typed.has(one.attrs.id));
-        const isFresh = this.change === null || this.page.queue.isHeld(this.change.id);
-        this.hasCome = true;
-        this.isLost = false;
-        this.revision = fresh.revision;
-        this.known(fresh.blocks);
-        if (above.length) {
-            const nodes = this.documentOf(above).content;
-            const change = state.tr.setMeta('addToHistory', false);
-            if (typed.size === 0) {
-                change.replaceWith(0, state.doc.content.size, nodes);
-                change.setSelection(TextSelection.atEnd(change.doc)).setMeta('preventUpdate', true);
-            } else {
-                change.insert(0, nodes);
-                // Begun before the note was there: it goes on where the note ends, if that is a line of text.
-                if (isFresh && nodes.lastChild.type.name === 'paragraph' && state.doc.firstChild.type.name === 'paragraph') {
-                    change.join(nodes.size);
-                }
-            }
-            this.editor.view.dispatch(change);
-        }
-        this.release();
-        if (typed.size) {
-            this.changed();
-        }
-        this.onState();
-    }
-
-    /** Lets what was written before the note came go out. */
-    release() {
-        clearTimeout(this.patience);
-        clearTimeout(this.again);
-        if (this.change) {
-            this.page.queue.release(this.change.id);
-        }
-    }
 
     // ---- What is written goes out
 
@@ -180,7 +121,7 @@ export class NoteBody {
 
     /** Something was written: it goes into the queue, or into the change that waits there. */
     changed() {
-        const { queue } = this.page;
+        const { queue } = this.session;
         if (this.topic === null) {
             return;
         }
@@ -193,11 +134,13 @@ export class NoteBody {
             const nothing = { type: 'note', topic: this.topic, put: [], remove: [], order: null, base: [] };
             queue.replace(this.change.id, difference?.operation ?? nothing, this.before);
         } else if (difference) {
-            this.change = { id: queue.add(difference.operation, this.page.stepFor(`note:${this.topic}`), this.before, !this.hasCome && !this.isLost) };
+            this.change = {
+                id: queue.add(difference.operation, this.session.stepFor(`note:${this.topic}`), this.before, !this.hasCome && !this.isLost),
+            };
         }
         if (this.change) {
             this.change.now = difference?.now ?? this.stored;
-            const bearer = this.page.tree.get(this.topic);
+            const bearer = this.session.tree.get(this.topic);
             if (bearer && this.hasCome) {
                 bearer.noted = this.change.now.size > 0;
             }
@@ -219,12 +162,15 @@ export class NoteBody {
 
     /** Whether something was written here that the server does not have, or may not have yet. */
     get isAhead() {
-        const { queue } = this.page;
+        const { queue } = this.session;
         const isOurs = ({ type, topic }) => type === 'note' && topic === this.topic;
         return queue.pending.some(isOurs) || (this.change !== null && queue.isWaiting(this.change.id));
     }
 
-    /** What the server says of notes that were written: [revision before, revision after]; others have written in one that was not as it was known here. */
+    /**
+     * What the server says of notes that were written: [revision before, revision after]; others have written in one
+     * that was not as it was known here.
+     */
     acknowledged(notes = {}) {
         const [was, is] = notes[this.topic] ?? [];
         if (is !== undefined && was === this.revision) {
@@ -254,8 +200,8 @@ export class NoteBody {
             return;
         }
         const { ticket } = this;
-        const asking = this.asking = {};
-        const fresh = await send('GET', `${this.page.address}/topics/${this.topic}/note`).catch(() => null);
+        const asking = (this.asking = {});
+        const fresh = await send('GET', `${this.session.address}/topics/${this.topic}/note`).catch(() => null);
         if (ticket !== this.ticket) {
             return;
         }
@@ -266,42 +212,9 @@ export class NoteBody {
         }
         this.isStale = false;
         this.revision = fresh.revision;
-        this.page.citations.know(fresh.labels ?? {});
+        this.citations.know(fresh.labels ?? {});
         this.change = null;
         this.turnInto(fresh.blocks);
         this.known(fresh.blocks);
-    }
-
-    /** Changes what stands in the editor into these blocks, and only where they differ: the caret stays with the words it stands in. */
-    turnInto(blocks) {
-        const { state } = this.editor;
-        const place = state.doc.lastChild;
-        let wanted = this.documentOf(blocks);
-        if (wanted.childCount > blocks.length && place.type.name === 'paragraph' && place.content.size === 0) {
-            // The place to write below the last block is nobody's block: it stays the one that is there.
-            wanted = wanted.copy(wanted.content.replaceChild(wanted.childCount - 1, place));
-        }
-        const caret = placeOf(state.doc, state.selection);
-        const change = state.tr.setMeta('addToHistory', false);
-        const ids = (doc) => doc.content.content.map((node) => node.attrs.id).join();
-        const isSameOrder = ids(state.doc) === ids(wanted);
-        if (!isSameOrder) {
-            // First the blocks as they stand here in the order that they have there, then the words in them.
-            const here = new Map(state.doc.content.content.map((node) => [node.attrs.id, node]));
-            change.replaceWith(0, state.doc.content.size, wanted.content.content.map((node) => here.get(node.attrs.id) ?? node));
-            restore(change, caret);
-        }
-        let at = 0;
-        wanted.forEach((node, _, i) => {
-            const now = change.doc.child(i);
-            // What is no part of the stored block, such as ids within it, is no difference.
-            if (JSON.stringify(block(now)) !== JSON.stringify(block(node))) {
-                replaceWithin(change, at, now, node);
-            }
-            at += change.doc.child(i).nodeSize;
-        });
-        if (change.docChanged) {
-            this.editor.view.dispatch(change.setStoredMarks(state.storedMarks).setMeta('preventUpdate', true));
-        }
     }
 }

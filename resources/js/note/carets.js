@@ -86,7 +86,13 @@ function wordsOf(node) {
 function differences(old, fresh) {
     const stretches = [];
     let [i, j] = [0, 0];
-    for (const [at, other] of [...matches(old.map(({ key }) => key), fresh.map(({ key }) => key)), [old.length, fresh.length]]) {
+    for (const [at, other] of [
+        ...matches(
+            old.map(({ key }) => key),
+            fresh.map(({ key }) => key),
+        ),
+        [old.length, fresh.length],
+    ]) {
         if (at > i || other > j) {
             stretches.push([i, at, j, other]);
         }
@@ -111,7 +117,8 @@ function matches(one, other) {
         const lengths = Array.from({ length: n + 1 }, () => new Uint16Array(m + 1));
         for (let i = n - 1; i >= 0; i--) {
             for (let j = m - 1; j >= 0; j--) {
-                lengths[i][j] = one[start + i] === other[start + j] ? lengths[i + 1][j + 1] + 1 : Math.max(lengths[i + 1][j], lengths[i][j + 1]);
+                lengths[i][j] =
+                    one[start + i] === other[start + j] ? lengths[i + 1][j + 1] + 1 : Math.max(lengths[i + 1][j], lengths[i][j + 1]);
             }
         }
         for (let [i, j] = [0, 0]; i < n && j < m;) {
@@ -123,7 +130,9 @@ function matches(one, other) {
             }
         }
     } else {
-        near(one.slice(start, end), other.slice(start, otherEnd)).forEach((i) => { isKept[start + i] = true; });
+        near(one.slice(start, end), other.slice(start, otherEnd)).forEach((i) => {
+            isKept[start + i] = true;
+        });
     }
     // Of several equal words it is the first: a half written word is not a later one of another writer.
     const pairs = [];

@@ -2,10 +2,11 @@ import { send } from '../lib/http.js';
 
 /** How citations are called: PHP says it; what it said is remembered until a source changes. */
 export class Citations {
-    constructor(page) {
-        this.page = page;
+    /** @param {import('../sync/session.js').Session} session */
+    constructor(session) {
+        this.session = session;
         this.said = new Map();
-        this.take(page.data.sources ?? []);
+        this.take(session.data.sources ?? []);
     }
 
     take(sources) {
@@ -30,8 +31,10 @@ export class Citations {
 
     /** What a citation is called, and how it would be printed as HTML that PHP has escaped. */
     async ask(items) {
-        await this.page.queue.flush();
-        const told = await send('GET', `${this.page.address}/cited?items=${encodeURIComponent(JSON.stringify(items))}`).catch(() => null);
+        await this.session.queue.flush();
+        const told = await send('GET', `${this.session.address}/cited?items=${encodeURIComponent(JSON.stringify(items))}`).catch(
+            () => null,
+        );
         if (told) {
             this.said.set(JSON.stringify(items), told.label);
         }

@@ -4,8 +4,11 @@ import { meanwhile } from '../lib/meanwhile.js';
 
 /** Picks what is cited: a source by its letters, then pages and the words around it; several in one bracket. */
 export class CiteDialog {
-    constructor(page) {
-        this.page = page;
+    /** @param {import('./editor.js').Desk} desk */
+    constructor({ session, citations, say }) {
+        this.session = session;
+        this.citations = citations;
+        this.say = say;
         this.dialog = document.getElementById('cite');
         this.form = this.dialog.querySelector('form');
         this.field = document.getElementById('cite-find');
@@ -15,10 +18,24 @@ export class CiteDialog {
         this.field.addEventListener('input', () => this.drawFound());
         this.field.addEventListener('keydown', (event) => this.inField(event));
         this.list.addEventListener('keydown', (event) => this.inList(event));
-        this.form.addEventListener('submit', (event) => { event.preventDefault(); this.done(); });
-        this.dialog.addEventListener('cancel', (event) => { event.preventDefault(); this.dialog.close(); this.resolve?.(null); this.resolve = null; });
-        this.dialog.addEventListener('close', () => { this.resolve?.(null); this.resolve = null; });
-        document.getElementById('cite-remove').addEventListener('click', () => { this.items = []; this.done(); });
+        this.form.addEventListener('submit', (event) => {
+            event.preventDefault();
+            this.done();
+        });
+        this.dialog.addEventListener('cancel', (event) => {
+            event.preventDefault();
+            this.dialog.close();
+            this.resolve?.(null);
+            this.resolve = null;
+        });
+        this.dialog.addEventListener('close', () => {
+            this.resolve?.(null);
+            this.resolve = null;
+        });
+        document.getElementById('cite-remove').addEventListener('click', () => {
+            this.items = [];
+            this.done();
+        });
     }
 
     /** @returns {Promise<Array|null>} the items of the citation, none to take it out, null when it was called off */
@@ -29,12 +46,16 @@ export class CiteDialog {
         this.draw();
         this.dialog.showModal();
         (this.items.length ? this.chosen.querySelector('input') : this.field).focus();
-        return new Promise((resolve) => { this.resolve = resolve; });
+        return new Promise((resolve) => {
+            this.resolve = resolve;
+        });
     }
 
     found() {
         const words = this.field.value.toLowerCase().split(/\s+/).filter(Boolean);
-        return [...this.page.citations.sources.values()].filter(({ label, title }) => words.every((word) => `${label} ${title}`.toLowerCase().includes(word))).slice(0, 8);
+        return [...this.citations.sources.values()]
+            .filter(({ label, title }) => words.every((word) => `${label} ${title}`.toLowerCase().includes(word)))
+            .slice(0, 8);
     }
 
     draw() {
@@ -48,10 +69,44 @@ export class CiteDialog {
         const found = this.found();
         const typed = this.field.value.trim();
         const isOpen = !this.items.length || typed !== '';
-        this.list.replaceChildren(...(isOpen ? found : []).map((source) => element('li', {}, element('button', { type: 'button', onclick: () => this.pick(source.id) }, element('strong', {}, source.label), element('span', {}, source.title)))),
-            ...(typed.length > 3 ? [element('li', {}, element('button', { type: 'button', class: 'is-new', onclick: () => this.add() }, element('strong', {}, 'New source'), element('span', {}, typed)))] : []));
+        this.list.replaceChildren(
+            ...(isOpen ? found : []).map((source) =>
+                element(
+                    'li',
+                    {},
+                    element(
+                        'button',
+                        { type: 'button', onclick: () => this.pick(source.id) },
+                        element('strong', {}, source.label),
+                        element('span', {}, source.title),
+                    ),
+                ),
+            ),
+            ...(typed.length > 3
+                ? [
+                      element(
+                          'li',
+                          {},
+                          element(
+                              'button',
+                              { type: 'button', class: 'is-new', onclick: () => this.add() },
+                              element('strong', {}, 'New source'),
+                              element('span', {}, typed),
+                          ),
+                      ),
+                  ]
+                : []),
+        );
         if (isOpen && !found.length && typed.length <= 3) {
-            this.list.append(element('li', { class: 'hint' }, this.page.citations.sources.size ? 'No source has these letters.' : 'There are no sources yet. Type one as in: Pell, Tides and Walls, 1994, p. 61'));
+            this.list.append(
+                element(
+                    'li',
+                    { class: 'hint' },
+                    this.citations.sources.size
+                        ? 'No source has these letters.'
+                        : 'There are no sources yet. Type one as in: Pell, Tides and Walls, 1994, p. 61',
+                ),
+            );
         }
     }
 
@@ -97,14 +152,14 @@ export class CiteDialog {
         const line = this.field.value.trim();
         const { resolve } = this;
         const isUnmoved = meanwhile();
-        const typed = await send('POST', `${this.page.address}/source-list/typed`, { line }).catch(() => null);
+        const typed = await send('POST', `${this.session.address}/source-list/typed`, { line }).catch(() => null);
         if (!typed) {
-            this.page.say('The source could not be read: the server cannot be reached.');
+            this.say('The source could not be read: the server cannot be reached.');
             return;
         }
         if (!typed.like) {
-            this.page.perform({ type: 'source', sources: [typed.source] });
-            this.page.citations.sources.set(typed.source.id, { id: typed.source.id, title: typed.source.title, label: typed.label });
+            this.session.perform({ type: 'source', sources: [typed.source] });
+            this.citations.sources.set(typed.source.id, { id: typed.source.id, title: typed.source.title, label: typed.label });
         }
         const source = typed.like ?? typed.source.id;
         if (isUnmoved()) {
@@ -120,25 +175,65 @@ export class CiteDialog {
         const set = (name) => (event) => {
             const { value, checked, type } = event.target;
             const given = type === 'checkbox' ? checked : value.trim();
-            given ? item[name] = given : delete item[name];
+            given ? (item[name] = given) : delete item[name];
             this.drawPreview();
         };
-        const field = (label, name, more = {}) => element('label', { class: 'field' }, element('span', {}, label), element('input', { value: item[name] ?? '', maxlength: 300, autocomplete: 'off', oninput: set(name), ...more }));
-        return element('li', {}, element('div', { class: 'head' }, element('strong', {}, this.page.citations.sources.get(item.source)?.label ?? 'source missing'),
-            element('button', { type: 'button', class: 'plain', 'aria-label': `Take out ${this.page.citations.sources.get(item.source)?.label ?? 'the missing source'}`, onclick: () => { this.items.splice(i, 1); this.draw(); this.field.focus(); } }, 'Take out')),
-        element('div', { class: 'cite-fields' }, field('Pages', 'pages', { placeholder: '61, or ch. 3' }), field('Words before', 'prefix', { placeholder: 'see' }), field('Words after', 'suffix')),
-        element('label', { class: 'choice' }, element('span', {}, 'The sentence names the author already'), element('input', { type: 'checkbox', checked: item.withoutAuthor ?? false, onchange: set('withoutAuthor') })));
+        const field = (label, name, more = {}) =>
+            element(
+                'label',
+                { class: 'field' },
+                element('span', {}, label),
+                element('input', { value: item[name] ?? '', maxlength: 300, autocomplete: 'off', oninput: set(name), ...more }),
+            );
+        return element(
+            'li',
+            {},
+            element(
+                'div',
+                { class: 'head' },
+                element('strong', {}, this.citations.sources.get(item.source)?.label ?? 'source missing'),
+                element(
+                    'button',
+                    {
+                        type: 'button',
+                        class: 'plain',
+                        'aria-label': `Take out ${this.citations.sources.get(item.source)?.label ?? 'the missing source'}`,
+                        onclick: () => {
+                            this.items.splice(i, 1);
+                            this.draw();
+                            this.field.focus();
+                        },
+                    },
+                    'Take out',
+                ),
+            ),
+            element(
+                'div',
+                { class: 'cite-fields' },
+                field('Pages', 'pages', { placeholder: '61, or ch. 3' }),
+                field('Words before', 'prefix', { placeholder: 'see' }),
+                field('Words after', 'suffix'),
+            ),
+            element(
+                'label',
+                { class: 'choice' },
+                element('span', {}, 'The sentence names the author already'),
+                element('input', { type: 'checkbox', checked: item.withoutAuthor ?? false, onchange: set('withoutAuthor') }),
+            ),
+        );
     }
 
     drawPreview() {
         clearTimeout(this.asking);
         this.preview.textContent = '';
-        this.asking = this.items.length && setTimeout(async () => {
-            const told = await this.page.citations.ask(this.items);
-            if (told && this.dialog.open) {
-                this.preview.innerHTML = told.printed;
-            }
-        }, 150);
+        this.asking =
+            this.items.length &&
+            setTimeout(async () => {
+                const told = await this.citations.ask(this.items);
+                if (told && this.dialog.open) {
+                    this.preview.innerHTML = told.printed;
+                }
+            }, 150);
     }
 
     done() {

@@ -1,31 +1,65 @@
 import { Editor } from '@tiptap/core';
-import { inlines, lineExtensions } from './schema.js';
+import { lineExtensions } from './schema.js';
+import { inlines } from './stored-form.js';
 import { noteViews } from './views.js';
 
 /** The words of a footnote, in a little editor of their own. */
 export class FootnoteDialog {
-    constructor(insertions) {
+    /** @param {import('./editor.js').Desk} desk @param {import('./insertions.js').Insertions} insertions whose citations go into it */
+    constructor(desk, insertions) {
+        this.desk = desk;
         this.insertions = insertions;
         this.dialog = document.getElementById('footnote');
-        this.dialog.querySelector('form').addEventListener('submit', (event) => { event.preventDefault(); this.done(); });
-        this.dialog.addEventListener('cancel', (event) => { event.preventDefault(); this.dialog.close(); this.resolve?.(null); this.resolve = null; });
-        this.dialog.addEventListener('close', () => { this.resolve?.(null); this.resolve = null; });
-        document.getElementById('footnote-remove').addEventListener('click', () => { this.editor.commands.clearContent(); this.done(); });
-        document.getElementById('footnote-cite').addEventListener('click', () => insertions.cite('', this.editor));
+        this.dialog.querySelector('form').addEventListener('submit', (event) => {
+            event.preventDefault();
+            this.done();
+        });
+        this.dialog.addEventListener('cancel', (event) => {
+            event.preventDefault();
+            this.dialog.close();
+            this.resolve?.(null);
+            this.resolve = null;
+        });
+        this.dialog.addEventListener('close', () => {
+            this.resolve?.(null);
+            this.resolve = null;
+        });
+        document.getElementById('footnote-remove').addEventListener('click', () => {
+            this.editor.commands.clearContent();
+            this.done();
+        });
+        document.getElementById('footnote-cite').addEventListener('click', () => this.insertions.cite('', this.editor));
     }
 
     /** @returns {Promise<Array|null>} its inlines, none to take it out, null when it was called off */
     open(content) {
         document.getElementById('footnote-remove').hidden = !content.length;
         this.editor ??= new Editor({
-            element: document.getElementById('footnote-text'), injectCSS: false,
-            extensions: lineExtensions({ views: noteViews(this.insertions.page, { citation: (at, node, editor) => this.insertions.editCitation(at, node, editor), reference: () => {}, footnote: () => {} }), on: { done: () => this.done() } }),
-            editorProps: { attributes: { 'aria-label': 'Footnote', role: 'textbox', spellcheck: 'true', lang: this.insertions.page.tree.properties.language } },
+            element: document.getElementById('footnote-text'),
+            injectCSS: false,
+            extensions: lineExtensions({
+                views: noteViews(this.desk, {
+                    citation: (at, node, editor) => this.insertions.editCitation(at, node, editor),
+                    reference: () => {},
+                    footnote: () => {},
+                }),
+                on: { done: () => this.done() },
+            }),
+            editorProps: {
+                attributes: {
+                    'aria-label': 'Footnote',
+                    role: 'textbox',
+                    spellcheck: 'true',
+                    lang: this.desk.session.tree.properties.language,
+                },
+            },
         });
         this.editor.commands.setContent({ type: 'doc', content: [{ type: 'paragraph', content }] });
         this.dialog.showModal();
         this.editor.commands.focus('end');
-        return new Promise((resolve) => { this.resolve = resolve; });
+        return new Promise((resolve) => {
+            this.resolve = resolve;
+        });
     }
 
     done() {

@@ -1,7 +1,61 @@
 import { isSafe } from './links.js';
 
-const KEPT = new Set(['P', 'H1', 'H2', 'H3', 'UL', 'OL', 'LI', 'BLOCKQUOTE', 'PRE', 'CODE', 'HR', 'BR', 'TABLE', 'TBODY', 'THEAD', 'TFOOT', 'TR', 'TD', 'TH', 'STRONG', 'B', 'EM', 'I', 'U', 'S', 'DEL', 'STRIKE', 'MARK', 'SUP', 'SUB', 'A']);
-const DROPPED = new Set(['SCRIPT', 'STYLE', 'TEMPLATE', 'NOSCRIPT', 'IFRAME', 'OBJECT', 'EMBED', 'SVG', 'MATH', 'LINK', 'META', 'TITLE', 'HEAD', 'INPUT', 'BUTTON', 'SELECT', 'TEXTAREA', 'FORM', 'VIDEO', 'AUDIO', 'CANVAS']);
+const KEPT = new Set([
+    'P',
+    'H1',
+    'H2',
+    'H3',
+    'UL',
+    'OL',
+    'LI',
+    'BLOCKQUOTE',
+    'PRE',
+    'CODE',
+    'HR',
+    'BR',
+    'TABLE',
+    'TBODY',
+    'THEAD',
+    'TFOOT',
+    'TR',
+    'TD',
+    'TH',
+    'STRONG',
+    'B',
+    'EM',
+    'I',
+    'U',
+    'S',
+    'DEL',
+    'STRIKE',
+    'MARK',
+    'SUP',
+    'SUB',
+    'A',
+]);
+const DROPPED = new Set([
+    'SCRIPT',
+    'STYLE',
+    'TEMPLATE',
+    'NOSCRIPT',
+    'IFRAME',
+    'OBJECT',
+    'EMBED',
+    'SVG',
+    'MATH',
+    'LINK',
+    'META',
+    'TITLE',
+    'HEAD',
+    'INPUT',
+    'BUTTON',
+    'SELECT',
+    'TEXTAREA',
+    'FORM',
+    'VIDEO',
+    'AUDIO',
+    'CANVAS',
+]);
 /** By these our own copies carry what no other program knows. */
 const OURS = ['data-citation', 'data-topicref', 'data-footnote', 'data-picture'];
 const LOWER_HEADINGS = { H4: 'H3', H5: 'H3', H6: 'H3' };
@@ -35,7 +89,11 @@ function spare(html) {
  * With what could be the name of an event's attribute spelled otherwise, so that the browser never takes it for
  * one (the text gets its letters back), and with styles and scripts as templates, which are dropped.
  */
-const disarmed = (html, [small, capital]) => html.replace(/<(\/?)(?:style|script)(?![a-z0-9])/gi, '<$1template').replace(/<base(?![a-z0-9])/gi, '<wbr').replace(/(?<![a-z0-9])o(?=n[a-z])/gi, (letter) => (letter === 'o' ? small : capital));
+const disarmed = (html, [small, capital]) =>
+    html
+        .replace(/<(\/?)(?:style|script)(?![a-z0-9])/gi, '<$1template')
+        .replace(/<base(?![a-z0-9])/gi, '<wbr')
+        .replace(/(?<![a-z0-9])o(?=n[a-z])/gi, (letter) => (letter === 'o' ? small : capital));
 
 /** Lists that a word processor writes as paragraphs with a style become lists. */
 function listed(body) {
@@ -56,7 +114,9 @@ function listed(body) {
         let at = list;
         for (let depth = 1; depth < Number(level) && at.lastElementChild; depth++) {
             const item = at.lastElementChild;
-            at = [...item.children].find((child) => /^(UL|OL)$/.test(child.tagName)) ?? item.appendChild(body.ownerDocument.createElement(isNumbered ? 'ol' : 'ul'));
+            at =
+                [...item.children].find((child) => /^(UL|OL)$/.test(child.tagName)) ??
+                item.appendChild(body.ownerDocument.createElement(isNumbered ? 'ol' : 'ul'));
         }
         const item = at.appendChild(body.ownerDocument.createElement('li'));
         item.append(...box.childNodes);
@@ -108,13 +168,20 @@ function made(node, to, spelled) {
         // Nothing is fetched from elsewhere: a picture is its description.
         to.append(spelled(node.getAttribute('alt') ?? ''));
         return to;
-    } else if (/^(DIV|SECTION|ARTICLE|MAIN|FIGURE|FIGCAPTION|DD|DT|ADDRESS)$/.test(node.tagName) && ![...node.children].some((child) => /^(P|DIV|UL|OL|TABLE|H\d|BLOCKQUOTE|PRE|SECTION|ARTICLE)$/.test(child.tagName))) {
+    } else if (
+        /^(DIV|SECTION|ARTICLE|MAIN|FIGURE|FIGCAPTION|DD|DT|ADDRESS)$/.test(node.tagName) &&
+        ![...node.children].some((child) => /^(P|DIV|UL|OL|TABLE|H\d|BLOCKQUOTE|PRE|SECTION|ARTICLE)$/.test(child.tagName))
+    ) {
         at = to.appendChild(to.ownerDocument.createElement('p'));
     }
     if (node.tagName === 'SPAN' || node.tagName === 'FONT' || node.tagName === 'P') {
         const marks = [
-            [/^(bold|bolder|[6-9]00)$/.test(style.fontWeight), 'strong'], [style.fontStyle === 'italic', 'em'], [/underline/.test(style.textDecoration), 'u'], [/line-through/.test(style.textDecoration), 's'],
-            [style.verticalAlign === 'super', 'sup'], [style.verticalAlign === 'sub', 'sub'],
+            [/^(bold|bolder|[6-9]00)$/.test(style.fontWeight), 'strong'],
+            [style.fontStyle === 'italic', 'em'],
+            [/underline/.test(style.textDecoration), 'u'],
+            [/line-through/.test(style.textDecoration), 's'],
+            [style.verticalAlign === 'super', 'sup'],
+            [style.verticalAlign === 'sub', 'sub'],
         ];
         for (const [isSet, mark] of marks) {
             at = isSet ? at.appendChild(to.ownerDocument.createElement(mark)) : at;

@@ -1,11 +1,12 @@
 import { focused } from './focused.js';
-import { isSafe } from './links.js';
+import { askLink } from './link-dialog.js';
 
-/** The bar under a note: what it does to the text, and the dialog of links. */
+/** The bar under a note: what it does to the text. */
 export class Toolbar {
-    constructor(note) {
+    /** @param {import('./editor.js').NoteEditor} note @param {Element} box */
+    constructor(note, box) {
         this.note = note;
-        this.box = note.side.querySelector('.tools');
+        this.box = box;
         this.listen();
     }
 
@@ -13,22 +14,33 @@ export class Toolbar {
         return this.note.editor;
     }
 
+    get putIn() {
+        return this.note.insertions();
+    }
+
     listen() {
-        const { insertions } = this.note;
         const chain = () => focused(this.editor);
         const acts = {
-            bold: () => chain().toggleBold(), italic: () => chain().toggleItalic(), underline: () => chain().toggleUnderline(), strike: () => chain().toggleStrike(),
-            highlight: () => chain().toggleHighlight(), blockquote: () => chain().toggleBlockquote(), bulletList: () => chain().toggleBulletList(), orderedList: () => chain().toggleOrderedList(),
+            bold: () => chain().toggleBold(),
+            italic: () => chain().toggleItalic(),
+            underline: () => chain().toggleUnderline(),
+            strike: () => chain().toggleStrike(),
+            highlight: () => chain().toggleHighlight(),
+            blockquote: () => chain().toggleBlockquote(),
+            bulletList: () => chain().toggleBulletList(),
+            orderedList: () => chain().toggleOrderedList(),
             taskList: () => chain().toggleTaskList(),
         };
-        const asks = { link: () => this.askLink(), cite: () => insertions.cite(), picture: () => insertions.choosePicture(), more: (button) => insertions.menu(button) };
+        const asks = {
+            link: () => this.askLink(),
+            cite: () => this.putIn.cite(),
+            picture: () => this.putIn.choosePicture(),
+            more: (button) => this.putIn.menu(button),
+        };
         for (const button of this.box.querySelectorAll('[data-tool]')) {
             button.addEventListener('mousedown', (event) => event.preventDefault());
             button.addEventListener('click', () => (asks[button.dataset.tool] ?? (() => acts[button.dataset.tool]().run()))(button));
         }
-        const form = document.getElementById('link-form');
-        form.addEventListener('submit', (event) => { event.preventDefault(); this.setLink(form.elements.address.value.trim()); });
-        document.getElementById('remove-link').addEventListener('click', () => this.setLink(''));
     }
 
     /** Which of them hold where the caret is. */
@@ -42,22 +54,10 @@ export class Toolbar {
     }
 
     askLink() {
-        const dialog = document.getElementById('link');
-        const { address } = dialog.querySelector('form').elements;
-        address.value = this.editor.getAttributes('link').href ?? '';
-        dialog.querySelector('.error').textContent = '';
-        dialog.showModal();
-        address.focus();
+        askLink(this.editor.getAttributes('link').href ?? '', (address, href) => this.setLink(address, href));
     }
 
-    setLink(address) {
-        const dialog = document.getElementById('link');
-        const href = address && !/^[a-z]+:/i.test(address) ? (address.includes('@') ? `mailto:${address}` : `https://${address}`) : address;
-        if (href && !isSafe(href)) {
-            dialog.querySelector('.error').textContent = 'This is not an address of the web, mail or telephone.';
-            return;
-        }
-        dialog.close();
+    setLink(address, href) {
         const chain = focused(this.editor).extendMarkRange('link');
         if (!href) {
             chain.unsetLink().run();

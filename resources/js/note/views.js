@@ -1,53 +1,114 @@
 import { element } from '../ui/element.js';
 import { plainText } from '../lib/plain.js';
 
-const WIDTHS = [[240, 'Small'], [400, 'Medium'], [640, 'Large'], [null, 'Its own size']];
+const WIDTHS = [
+    [240, 'Small'],
+    [400, 'Medium'],
+    [640, 'Large'],
+    [null, 'Its own size'],
+];
 
 /**
  * How the editor shows what is one sign in the text: citations, references to topics, footnotes;
  * and pictures with their caption and description.
+ * @param {import('./editor.js').Desk} desk
+ * @param {object} edit what a press on each opens
  */
-export function noteViews(page, edit) {
-    const chip = (kind, said, open) => ({ node, getPos, editor }) => {
-        const box = element('span', { class: `chip is-${kind}`, contenteditable: 'false', role: 'button', tabindex: -1, onclick: () => open(getPos(), box.current, editor) });
-        box.current = node;
-        const draw = () => { said(box, box.current); };
-        box.redraw = draw;
-        draw();
-        return { dom: box, update: (next) => { const isSame = next.type === node.type; box.current = isSame ? next : box.current; isSame && draw(); return isSame; }, selectNode: () => box.classList.add('is-marked'), deselectNode: () => box.classList.remove('is-marked'), ignoreMutation: () => true };
-    };
+export function noteViews({ session, citations }, edit) {
+    const chip =
+        (kind, said, open) =>
+        ({ node, getPos, editor }) => {
+            const box = element('span', {
+                class: `chip is-${kind}`,
+                contenteditable: 'false',
+                role: 'button',
+                tabindex: -1,
+                onclick: () => open(getPos(), box.current, editor),
+            });
+            box.current = node;
+            const draw = () => {
+                said(box, box.current);
+            };
+            box.redraw = draw;
+            draw();
+            return {
+                dom: box,
+                update: (next) => {
+                    const isSame = next.type === node.type;
+                    box.current = isSame ? next : box.current;
+                    isSame && draw();
+                    return isSame;
+                },
+                selectNode: () => box.classList.add('is-marked'),
+                deselectNode: () => box.classList.remove('is-marked'),
+                ignoreMutation: () => true,
+            };
+        };
     return {
-        citation: chip('citation', (box, node) => {
-            box.textContent = page.citations.label(node.attrs.items ?? []);
-            box.setAttribute('aria-label', `Citation: ${box.textContent}`);
-        }, edit.citation),
-        topicRef: chip('reference', (box, node) => {
-            const topic = page.tree.get(node.attrs.topic);
-            box.textContent = topic ? `${topic.label} ${topic.title || 'Untitled'}`.trim() : 'This topic has been removed';
-            box.classList.toggle('is-broken', !topic);
-            box.setAttribute('aria-label', `Reference to ${box.textContent}`);
-        }, edit.reference),
-        footnote: chip('footnote', (box, node) => {
-            const text = plainText({ content: node.attrs.content ?? [] });
-            box.textContent = '*';
-            box.title = text;
-            box.setAttribute('aria-label', `Footnote: ${text}`);
-        }, edit.footnote),
-        picture: ({ node, getPos, editor }) => picture(page, node, getPos, editor),
+        citation: chip(
+            'citation',
+            (box, node) => {
+                box.textContent = citations.label(node.attrs.items ?? []);
+                box.setAttribute('aria-label', `Citation: ${box.textContent}`);
+            },
+            edit.citation,
+        ),
+        topicRef: chip(
+            'reference',
+            (box, node) => {
+                const topic = session.tree.get(node.attrs.topic);
+                box.textContent = topic ? `${topic.label} ${topic.title || 'Untitled'}`.trim() : 'This topic has been removed';
+                box.classList.toggle('is-broken', !topic);
+                box.setAttribute('aria-label', `Reference to ${box.textContent}`);
+            },
+            edit.reference,
+        ),
+        footnote: chip(
+            'footnote',
+            (box, node) => {
+                const text = plainText({ content: node.attrs.content ?? [] });
+                box.textContent = '*';
+                box.title = text;
+                box.setAttribute('aria-label', `Footnote: ${text}`);
+            },
+            edit.footnote,
+        ),
+        picture: ({ node, getPos, editor }) => picture(session.address, node, getPos, editor),
     };
 }
 
-function picture(page, first, getPos, editor) {
+function picture(plan, first, getPos, editor) {
     let node = first;
     const set = (attrs) => editor.view.dispatch(editor.state.tr.setNodeMarkup(getPos(), null, { ...node.attrs, ...attrs }));
     const image = element('img', { alt: '' });
-    const caption = element('input', { class: 'caption', placeholder: 'Caption', 'aria-label': 'Caption of the picture', maxlength: 2000, oninput: () => set({ caption: caption.value || null }) });
-    const alt = element('input', { placeholder: 'What it shows, for those who cannot see it', 'aria-label': 'Description of the picture', maxlength: 2000, oninput: () => set({ alt: alt.value || null }) });
-    const size = element('select', { 'aria-label': 'Size of the picture', onchange: () => set({ width: size.value ? Number(size.value) : null }) }, ...WIDTHS.map(([value, name]) => element('option', { value: value ?? '' }, name)));
-    const box = element('figure', { class: 'note-picture', contenteditable: 'false' }, image, caption, element('div', { class: 'about' }, alt, size));
+    const caption = element('input', {
+        class: 'caption',
+        placeholder: 'Caption',
+        'aria-label': 'Caption of the picture',
+        maxlength: 2000,
+        oninput: () => set({ caption: caption.value || null }),
+    });
+    const alt = element('input', {
+        placeholder: 'What it shows, for those who cannot see it',
+        'aria-label': 'Description of the picture',
+        maxlength: 2000,
+        oninput: () => set({ alt: alt.value || null }),
+    });
+    const size = element(
+        'select',
+        { 'aria-label': 'Size of the picture', onchange: () => set({ width: size.value ? Number(size.value) : null }) },
+        ...WIDTHS.map(([value, name]) => element('option', { value: value ?? '' }, name)),
+    );
+    const box = element(
+        'figure',
+        { class: 'note-picture', contenteditable: 'false' },
+        image,
+        caption,
+        element('div', { class: 'about' }, alt, size),
+    );
     const draw = () => {
         const { picture: id, src, width } = node.attrs;
-        const address = id ? `${page.address}/pictures/${id}` : '';
+        const address = id ? `${plan}/pictures/${id}` : '';
         image.hidden = !address;
         if (address && image.getAttribute('src') !== address) {
             image.src = address;
@@ -55,17 +116,30 @@ function picture(page, first, getPos, editor) {
         image.alt = node.attrs.alt ?? '';
         image.style.width = width ? `${width}px` : '';
         box.dataset.from = src ?? '';
-        for (const [field, value] of [[caption, node.attrs.caption ?? ''], [alt, node.attrs.alt ?? '']]) {
+        for (const [field, value] of [
+            [caption, node.attrs.caption ?? ''],
+            [alt, node.attrs.alt ?? ''],
+        ]) {
             if (document.activeElement !== field) {
                 field.value = value;
             }
         }
-        size.value = WIDTHS.some(([one]) => one === width) ? width ?? '' : '';
+        size.value = WIDTHS.some(([one]) => one === width) ? (width ?? '') : '';
     };
     draw();
     return {
-        dom: box, stopEvent: (event) => event.target !== image && event.target !== box, ignoreMutation: () => true,
-        update: (next) => { if (next.type !== node.type) { return false; } node = next; draw(); return true; },
-        selectNode: () => box.classList.add('is-marked'), deselectNode: () => box.classList.remove('is-marked'),
+        dom: box,
+        stopEvent: (event) => event.target !== image && event.target !== box,
+        ignoreMutation: () => true,
+        update: (next) => {
+            if (next.type !== node.type) {
+                return false;
+            }
+            node = next;
+            draw();
+            return true;
+        },
+        selectNode: () => box.classList.add('is-marked'),
+        deselectNode: () => box.classList.remove('is-marked'),
     };
 }

@@ -11,7 +11,9 @@ const KNOWN = /\.(docx|docm|dotx|odt|ott|html?|xhtml|md|markdown|opml|xml|txt|te
 export function dropFiles(into = '') {
     const hold = (event) => [...(event.dataTransfer?.types ?? [])].includes('Files');
     const says = (text) => {
-        const note = document.querySelector('.dropped') ?? document.body.appendChild(Object.assign(document.createElement('p'), { className: 'dropped', role: 'status' }));
+        const note =
+            document.querySelector('.dropped') ??
+            document.body.appendChild(Object.assign(document.createElement('p'), { className: 'dropped', role: 'status' }));
         note.textContent = text;
         note.hidden = text === '';
     };
@@ -22,11 +24,19 @@ export function dropFiles(into = '') {
         }
     });
     for (const end of ['dragleave', 'drop']) {
-        document.addEventListener(end, (event) => (end === 'drop' || event.relatedTarget === null) && document.body.classList.remove('takes-files'));
+        document.addEventListener(
+            end,
+            (event) => (end === 'drop' || event.relatedTarget === null) && document.body.classList.remove('takes-files'),
+        );
     }
     document.addEventListener('drop', async (event) => {
         const files = [...(event.dataTransfer?.files ?? [])];
-        if (!files.length || event.defaultPrevented || event.target.closest?.('.ProseMirror, input, textarea') || files.every((file) => file.type.startsWith('image/'))) {
+        if (
+            !files.length ||
+            event.defaultPrevented ||
+            event.target.closest?.('.ProseMirror, input, textarea') ||
+            files.every((file) => file.type.startsWith('image/'))
+        ) {
             return;
         }
         event.preventDefault();

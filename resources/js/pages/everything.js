@@ -12,7 +12,9 @@ export default () => ({
 
     async init() {
         try {
-            const result = await follow(this.$root.dataset.address, (done) => { this.done = done; });
+            const result = await follow(this.$root.dataset.address, (done) => {
+                this.done = done;
+            });
             [this.done, this.file, this.says] = [100, result.file, 'The zip is ready. It is kept for a day.'];
         } catch (error) {
             this.says = error.message;

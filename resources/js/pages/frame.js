@@ -10,11 +10,20 @@ export function frame() {
     planMenu();
     const acts = document.querySelector('.acts[data-steps]');
     for (const step of ['undo', 'redo']) {
-        document.getElementById(step).addEventListener('click', () => send('POST', `${acts.dataset.steps}/${step}`, { base: Number(acts.dataset.base) })
-            .then(() => location.reload(), (error) => say(error.message)));
+        document.getElementById(step).addEventListener('click', () =>
+            send('POST', `${acts.dataset.steps}/${step}`, { base: Number(acts.dataset.base) }).then(
+                () => location.reload(),
+                (error) => say(error.message),
+            ),
+        );
     }
     document.addEventListener('keydown', (event) => {
-        const step = (event.ctrlKey || event.metaKey) && !event.altKey && event.key.toLowerCase() === 'z' ? (event.shiftKey ? 'redo' : 'undo') : null;
+        const step =
+            (event.ctrlKey || event.metaKey) && !event.altKey && event.key.toLowerCase() === 'z'
+                ? event.shiftKey
+                    ? 'redo'
+                    : 'undo'
+                : null;
         if (step && !event.target.closest('input, textarea, select, [contenteditable=true]') && !document.querySelector('dialog[open]')) {
             event.preventDefault();
             document.getElementById(step).click();

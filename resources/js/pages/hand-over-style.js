@@ -17,11 +17,20 @@ export const styleDialog = {
     async editStyle() {
         this.styles = await send('GET', '/styles');
         const { own, name, settings } = this.styles[this.draftStyle] ?? this.styles.report;
-        const set = { ...settings, name: own ? name : `My ${name.toLowerCase()}`, paper: settings.paper ?? '', title_fields: [...settings.title_fields] };
+        const set = {
+            ...settings,
+            name: own ? name : `My ${name.toLowerCase()}`,
+            paper: settings.paper ?? '',
+            title_fields: [...settings.title_fields],
+        };
         [set.h1, set.h2, set.h3] = settings.heading_sizes;
-        SIDES.forEach((side, i) => { set[side] = settings.margins[i]; });
+        SIDES.forEach((side, i) => {
+            set[side] = settings.margins[i];
+        });
         for (const line of ['header', 'footer']) {
-            THIRDS.forEach((third, i) => { set[`${line}_${third}`] = settings[line][i]; });
+            THIRDS.forEach((third, i) => {
+                set[`${line}_${third}`] = settings[line][i];
+            });
         }
         this.set = set;
         this.styleError = '';
@@ -34,9 +43,25 @@ export const styleDialog = {
         const given = this.set;
         const thirds = (line) => THIRDS.map((third) => given[`${line}_${third}`] ?? '');
         return {
-            name: given.name.trim(), font: given.font.trim(), heading_font: given.heading_font.trim(), size: given.size, heading_sizes: [given.h1, given.h2, given.h3], line: given.line, gap: given.gap, first_line: given.first_line,
-            margins: SIDES.map((side) => given[side]), paper: given.paper || null, breaks: given.breaks, has_title_page: given.has_title_page, title_fields: given.title_fields, is_title_centred: given.is_title_centred,
-            header: thirds('header'), footer: thirds('footer'), logo: given.logo, is_dyed: given.is_dyed, is_justified: given.is_justified,
+            name: given.name.trim(),
+            font: given.font.trim(),
+            heading_font: given.heading_font.trim(),
+            size: given.size,
+            heading_sizes: [given.h1, given.h2, given.h3],
+            line: given.line,
+            gap: given.gap,
+            first_line: given.first_line,
+            margins: SIDES.map((side) => given[side]),
+            paper: given.paper || null,
+            breaks: given.breaks,
+            has_title_page: given.has_title_page,
+            title_fields: given.title_fields,
+            is_title_centred: given.is_title_centred,
+            header: thirds('header'),
+            footer: thirds('footer'),
+            logo: given.logo,
+            is_dyed: given.is_dyed,
+            is_justified: given.is_justified,
         };
     },
     async saveStyle() {

@@ -35,7 +35,9 @@ export const templateDialog = {
         this.$refs.templateTable.close();
     },
     async saveTemplate() {
-        await send('PUT', `/templates/${this.template}`, { styles: Object.fromEntries(this.rows.map(({ style, takes }) => [style, takes])) });
+        await send('PUT', `/templates/${this.template}`, {
+            styles: Object.fromEntries(this.rows.map(({ style, takes }) => [style, takes])),
+        });
         this.closeTemplate();
         this.look();
     },

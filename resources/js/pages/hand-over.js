@@ -227,7 +227,12 @@ export default function handOver() {
                 if (this.isStyled) {
                     // A style sheet means nothing on the clipboard: what is pasted takes on that of where it goes.
                     const html = (await as('html')).replace(/<style\b[^]*?<\/style>/g, '');
-                    await navigator.clipboard.write([new ClipboardItem({ 'text/html': new Blob([html], { type: 'text/html' }), 'text/plain': new Blob([plain], { type: 'text/plain' }) })]);
+                    await navigator.clipboard.write([
+                        new ClipboardItem({
+                            'text/html': new Blob([html], { type: 'text/html' }),
+                            'text/plain': new Blob([plain], { type: 'text/plain' }),
+                        }),
+                    ]);
                 } else {
                     await navigator.clipboard.writeText(plain);
                 }

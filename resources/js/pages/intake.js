@@ -1,7 +1,7 @@
 import { counted } from '../lib/counted.js';
 import { send } from '../lib/http.js';
 import { follow } from '../lib/task.js';
-import { waiting } from '../lib/upload.js';
+import { files } from './intake-files.js';
 
 /** What takes longer than this is shown to be going on. */
 const SOON = 600;
@@ -43,7 +43,11 @@ export default function intake() {
                 this.$watch(name, () => this.look());
             }
             // What is recognised by itself is shown as recognised, and holds as chosen once it was chosen.
-            for (const [name, wasSet] of [['boldLines', 'boldWasSet'], ['markdown', 'markdownWasSet'], ['firstIsTitle', 'titleWasSet']]) {
+            for (const [name, wasSet] of [
+                ['boldLines', 'boldWasSet'],
+                ['markdown', 'markdownWasSet'],
+                ['firstIsTitle', 'titleWasSet'],
+            ]) {
                 this.$watch(name, () => this.chose(name, wasSet));
             }
             this.$watch('into', () => this.findPlaces(''));
@@ -92,7 +96,11 @@ export default function intake() {
         },
         get rows() {
             return (this.seen?.rows ?? []).map((row, i) => ({
-                ...row, key: i, name: row.title || 'Untitled', style: `--l:${row.level - 1};--d:var(--${row.dye})`, kind: row.level === 1 ? 'main' : '',
+                ...row,
+                key: i,
+                name: row.title || 'Untitled',
+                style: `--l:${row.level - 1};--d:var(--${row.dye})`,
+                kind: row.level === 1 ? 'main' : '',
                 note: row.words ? `note, ${counted(row.words, 'word')}` : '',
             }));
         },
@@ -104,12 +112,18 @@ export default function intake() {
             return this.seen.opening ? `Opening note, ${counted(this.seen.opening, 'word')}` : '';
         },
         get rest() {
-            return this.seen.count > this.seen.rows.length ? `and ${(this.seen.count - this.seen.rows.length).toLocaleString('en')} more` : '';
+            return this.seen.count > this.seen.rows.length
+                ? `and ${(this.seen.count - this.seen.rows.length).toLocaleString('en')} more`
+                : '';
         },
         /** What could come in too, each piece with its words and its place. */
         get leftOut() {
             const place = (after) => (after ? `after “${after}”` : 'at the beginning');
-            return (this.seen?.leftOut ?? []).map(({ what, after, words, text }, key) => ({ key, text, says: `${counted(words, 'word')} of ${what}, ${place(after)}` }));
+            return (this.seen?.leftOut ?? []).map(({ what, after, words, text }, key) => ({
+                key,
+                text,
+                says: `${counted(words, 'word')} of ${what}, ${place(after)}`,
+            }));
         },
         get hasLeftOut() {
             return this.leftOut.length > 0 || this.keepsLeftOut;
@@ -123,73 +137,7 @@ export default function intake() {
         get dropLabel() {
             return this.token ? this.fileName : 'Choose files, or drop them here';
         },
-        pick(event) {
-            this.choose([...event.target.files]);
-            event.target.value = '';
-        },
-        drop(event) {
-            this.isOver = false;
-            this.choose([...event.dataTransfer.files]);
-        },
-        over() {
-            this.isOver = true;
-        },
-        out() {
-            this.isOver = false;
-        },
-        /** One file is shown before it is kept; several become plans one after the other. */
-        async choose(files) {
-            if (files.length === 1) {
-                await this.one(files[0]);
-            } else if (files.length > 1) {
-                await this.all(files);
-            }
-        },
-        async one(file) {
-            this.clearFile();
-            this.error = '';
-            try {
-                const { token, name } = await this.work('Sending the file', () => waiting(file, (worked) => { this.worked = worked; }));
-                this.token = token;
-                this.fileName = name;
-                await this.look();
-            } catch (error) {
-                this.error = error.message;
-            }
-        },
-        /** A file that was dropped on another page, and has come up there. */
-        async found(token) {
-            try {
-                const { name } = await send('GET', `/intake/files/${token}`);
-                this.token = token;
-                this.fileName = name;
-                await this.look();
-            } catch (error) {
-                this.error = error.message;
-            }
-        },
-        async all(files) {
-            this.clearFile();
-            this.several = files.map((file, key) => ({ key, name: file.name, says: 'waits', state: '', address: '' }));
-            for (const [i, file] of files.entries()) {
-                const one = this.several[i];
-                try {
-                    const { token } = await waiting(file, (worked) => { one.says = `${worked} %`; });
-                    one.says = 'is read';
-                    const kept = await this.kept(this.form({ token, title: '' }), (worked, says) => { one.says = says; });
-                    Object.assign(one, { says: kept.repairs?.length ? kept.repairs.join(' ') : 'is a plan now', state: 'is-done', address: kept.address });
-                } catch (error) {
-                    Object.assign(one, { says: error.message, state: 'is-refused' });
-                }
-            }
-        },
-        clearFile() {
-            if (this.token) {
-                send('DELETE', `/intake/files/${this.token}`).catch(() => {});
-            }
-            Object.assign(this, { token: '', fileName: '', several: [], seen: null, error: '', boldWasSet: false, titleWasSet: false });
-            this.look();
-        },
+        ...files,
         chose(name, wasSet) {
             if (this.shown?.[name] !== this[name]) {
                 this[wasSet] = true;
@@ -204,22 +152,36 @@ export default function intake() {
             const answer = into ? await send('GET', `/plans/${into}/place-names`).catch(() => null) : null;
             if (answer && this.into === into) {
                 const short = (name) => (name.length > 60 ? `${name.slice(0, 59)}…` : name);
-                this.places = answer.places.map(({ id, level, name }) => ({ id, name: '\u2003'.repeat(Math.min(level, 6) - 1) + short(name) }));
+                this.places = answer.places.map(({ id, level, name }) => ({
+                    id,
+                    name: '\u2003'.repeat(Math.min(level, 6) - 1) + short(name),
+                }));
                 // The list must stand before one of it can be chosen.
-                this.$nextTick(() => { this.under = under; });
+                this.$nextTick(() => {
+                    this.under = under;
+                });
             }
         },
         form(others = {}) {
             const form = new FormData();
             const given = {
-                ...(this.token ? { token: this.token } : { text: this.text }), title: this.title, depth: this.depth,
-                strip_numbers: this.stripNumbers, descriptions: this.descriptions, lists: this.lists, notes: this.notes, left_out: this.keepsLeftOut,
-                ...(this.markdownWasSet && { markdown: this.markdown }), ...(this.titleWasSet && { first_is_title: this.firstIsTitle }),
-                ...(this.boldWasSet && { bold_lines: this.boldLines }), ...(this.into && { into: this.into }), ...(this.under && { under: this.under }),
+                ...(this.token ? { token: this.token } : { text: this.text }),
+                title: this.title,
+                depth: this.depth,
+                strip_numbers: this.stripNumbers,
+                descriptions: this.descriptions,
+                lists: this.lists,
+                notes: this.notes,
+                left_out: this.keepsLeftOut,
+                ...(this.markdownWasSet && { markdown: this.markdown }),
+                ...(this.titleWasSet && { first_is_title: this.firstIsTitle }),
+                ...(this.boldWasSet && { bold_lines: this.boldLines }),
+                ...(this.into && { into: this.into }),
+                ...(this.under && { under: this.under }),
                 ...others,
             };
             for (const [name, value] of Object.entries(given)) {
-                form.append(name, value === true ? '1' : (value === false ? '0' : value));
+                form.append(name, value === true ? '1' : value === false ? '0' : value);
             }
             return form;
         },
@@ -231,7 +193,9 @@ export default function intake() {
         async work(says, does) {
             this.works = says;
             this.worked = 0;
-            const timer = setTimeout(() => { this.isWorking = true; }, SOON);
+            const timer = setTimeout(() => {
+                this.isWorking = true;
+            }, SOON);
             try {
                 return await does();
             } finally {
@@ -273,10 +237,9 @@ export default function intake() {
             this.busy = true;
             this.error = '';
             try {
-                const { address } = await this.work('Taking it in', () => this.kept(this.form(), (worked, says) => {
-                    this.worked = worked;
-                    this.works = says;
-                }));
+                const { address } = await this.work('Taking it in', () =>
+                    this.kept(this.form(), (worked, says) => Object.assign(this, { worked, works: says })),
+                );
                 location.assign(address);
             } catch (error) {
                 this.error = error.message;

@@ -16,14 +16,19 @@ export async function toPng(address, times) {
     const [, width, height] = /<svg[^>]* width="([\d.]+)" height="([\d.]+)"/.exec(svg).map(Number);
     const [w, h] = [Math.ceil(width * times), Math.ceil(height * times)];
     if (w > LONGEST || h > LONGEST || w * h > LARGEST) {
-        throw new Error(`At ${times} times this map is ${w.toLocaleString('en')} by ${h.toLocaleString('en')} pixels, more than a browser can draw. Choose a smaller size, one branch, or SVG.`);
+        throw new Error(
+            `At ${times} times this map is ${w.toLocaleString('en')} by ${h.toLocaleString('en')} pixels, more than a browser can draw. ` +
+                'Choose a smaller size, one branch, or SVG.',
+        );
     }
     const image = new Image();
     image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`;
     await image.decode();
     const canvas = Object.assign(document.createElement('canvas'), { width: w, height: h });
     canvas.getContext('2d').drawImage(image, 0, 0, w, h);
-    return new Promise((resolve, reject) => canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('This browser could not draw so large a picture.'))), 'image/png'));
+    return new Promise((resolve, reject) =>
+        canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('This browser could not draw so large a picture.'))), 'image/png'),
+    );
 }
 
 export function download(blob, name) {

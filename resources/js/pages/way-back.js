@@ -14,7 +14,11 @@ const shortened = (text, isFirst, isLast) => {
 
 /** What one of the two says: the words that stayed, and those that only it has. */
 const side = (change, own, label) => {
-    const words = change.words.map(([sign, text], i, all) => ({ key: i, sign, text: sign === '=' ? shortened(text, i === 0, i === all.length - 1) : text }));
+    const words = change.words.map(([sign, text], i, all) => ({
+        key: i,
+        sign,
+        text: sign === '=' ? shortened(text, i === 0, i === all.length - 1) : text,
+    }));
     const said = words.filter(({ sign }) => sign === '=' || sign === own);
     return { label, words: said.map(({ key, sign, text }) => ({ key, sign: SIGNS[sign], text })), isEmpty: said.length === 0 };
 };
@@ -57,7 +61,9 @@ export default function wayBack() {
         },
         get acceptLabel() {
             return this.taken.length || !this.comments.length
-                ? (this.taken.length ? `Take in ${this.taken.length} of ${this.changes.length}` : 'Take in')
+                ? this.taken.length
+                    ? `Take in ${this.taken.length} of ${this.changes.length}`
+                    : 'Take in'
                 : 'Keep the comments';
         },
         get allLabel() {
@@ -70,7 +76,8 @@ export default function wayBack() {
             }
             return byMarks === found
                 ? `${found} sections were found again by their hidden marks: this is sure.`
-                : `${byMarks} of ${found} sections were found again by their hidden marks, the others by title and text: about ${Math.round(sure * 100)} % sure. Look before you take them in.`;
+                : `${byMarks} of ${found} sections were found again by their hidden marks, the others by title and text: ` +
+                      `about ${Math.round(sure * 100)} % sure. Look before you take them in.`;
         },
         over() {
             this.isOver = true;
@@ -99,17 +106,26 @@ export default function wayBack() {
                     isOfBoth: change.before !== null,
                     isOpen: !!change.by,
                     where: [
-                        change.by ? `recorded by ${change.by}, still open` : '', change.says,
+                        change.by ? `recorded by ${change.by}, still open` : '',
+                        change.says,
                         change.before !== null ? 'changed in the plan too, since the draft was made' : '',
                         change.before !== null && !change.words.length ? `it was ${change.before} then` : '',
                         change.sure < 1 ? `${Math.round(change.sure * 100)} % sure` : '',
-                    ].filter(Boolean).join(' · '),
+                    ]
+                        .filter(Boolean)
+                        .join(' · '),
                     sides: change.words.length
-                        ? [side(change, '-', 'In the plan'), side(change, '+', 'In the draft'), ...(change.before === null ? [] : [whole(change.before)])]
+                        ? [
+                              side(change, '-', 'In the plan'),
+                              side(change, '+', 'In the draft'),
+                              ...(change.before === null ? [] : [whole(change.before)]),
+                          ]
                         : [],
                 }));
                 this.comments = this.compared.comments.map((comment, key) => ({ ...comment, key }));
-                this.taken = this.changes.filter((change) => change.sure >= 0.9 && change.kind !== 'removed' && !change.isOfBoth && !change.isOpen).map((change) => change.key);
+                this.taken = this.changes
+                    .filter((change) => change.sure >= 0.9 && change.kind !== 'removed' && !change.isOfBoth && !change.isOpen)
+                    .map((change) => change.key);
             } catch (error) {
                 this.error = error.message;
             }
@@ -122,7 +138,9 @@ export default function wayBack() {
             this.isWorking = true;
             this.error = '';
             try {
-                location.assign((await send('POST', `${this.$root.dataset.address}/accept`, { token: this.token, keys: this.taken })).address);
+                location.assign(
+                    (await send('POST', `${this.$root.dataset.address}/accept`, { token: this.token, keys: this.taken })).address,
+                );
             } catch (error) {
                 this.error = error.message;
                 this.isWorking = false;

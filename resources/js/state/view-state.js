@@ -1,5 +1,8 @@
 import { atom } from 'nanostores';
+import { store } from '../lib/stored.js';
 import { ROOT } from './plan.js';
+
+/** Keeps a thing that is each person's own. @typedef {{value: any, keep: (value: object) => void, flush: () => Promise<void>}} Kept */
 
 /**
  * What one person sees and holds of a plan: which topics are marked, which one is in hand or written,
@@ -9,10 +12,13 @@ import { ROOT } from './plan.js';
 export class ViewState {
     /**
      * @param {import('./plan.js').Tree} tree
-     * @param {{folds: import('../sync/personal.js').Personal, look: import('../sync/personal.js').Personal}} kept where what is folded and looked at is kept for this person
+     * @param {{folds: Kept, look: Kept}} kept where what is folded and looked at is kept for this person
+     * @param {string} decided the key under which it is kept that this person has folded by hand
      */
-    constructor(tree, kept) {
-        Object.assign(this, { tree, kept });
+    constructor(tree, kept, decided) {
+        this.tree = tree;
+        this.kept = kept;
+        this.decided = decided;
         /** The topic in hand: what keys act on. */
         this.active = atom(/** @type {string | null} */ (null));
         this.marked = atom(/** @type {ReadonlySet<string>} */ (new Set()));
@@ -116,16 +122,25 @@ export class ViewState {
         return (isMap && this.mapFolds.get()) || this.ownFolds.get();
     }
 
-    /** Folds as the person wants it, beginning with what is folded now. @param {(folds: Set<string>) => void} change @param {boolean} [isMap] */
+    /**
+     * Folds as the person wants it, beginning with what is folded now.
+     * @param {(folds: Set<string>) => void} change
+     * @param {boolean} [isMap]
+     */
     fold(change, isMap = false) {
         const folds = new Set(this.folds(isMap));
         change(folds);
         this.mapFolds.set(null);
         this.ownFolds.set(folds);
+        store(this.decided, '1');
         this.kept.folds.keep({ folded: [...folds].filter((id) => this.tree.get(id)) });
     }
 
-    /** Opens a branch so that what goes into it is seen; whether it was folded. It is not kept. @param {string} id @param {boolean} [isMap] */
+    /**
+     * Opens a branch so that what goes into it is seen; whether it was folded. It is not kept.
+     * @param {string} id
+     * @param {boolean} [isMap]
+     */
     unfold(id, isMap = false) {
         const folds = this.folds(isMap);
         if (!folds.has(id)) {
@@ -134,6 +149,11 @@ export class ViewState {
         const left = new Set([...folds].filter((one) => one !== id));
         (isMap && this.mapFolds.get() ? this.mapFolds : this.ownFolds).set(left);
         return true;
+    }
+
+    /** Whether a map may fold itself so that it can be read: the person has folded nothing, here or ever. */
+    get mayFoldItself() {
+        return this.mapFolds.get() === null && this.ownFolds.get().size === 0 && !this.isAlone && !localStorage.getItem(this.decided);
     }
 
     /** What the map folds by itself, or nothing any more. @param {string[] | null} ids */
@@ -161,7 +181,7 @@ export class ViewState {
         if (!found && !flags.size) {
             return null;
         }
-        const flagged = found ? [] : [...this.tree.topics.values()].filter((topic) => flags.has(topic.flag)).map((topic) => topic.id);
+        const flagged = found ? [] : [...this.tree.topics.values()].filter((topic) => flags.has(topic.flag ?? '')).map((topic) => topic.id);
         return new Set([...(found ?? flagged), ...[...this.made.get()].filter((id) => this.tree.get(id))]);
     }
 

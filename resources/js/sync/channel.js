@@ -35,21 +35,25 @@ export class Channel {
 
     poll() {
         clearTimeout(this.polling);
-        this.polling = setTimeout(async () => {
-            const { queue } = this.session;
-            const pulse = queue.isEmpty ? await this.pulse() : null;
-            if (!queue.isEmpty || pulse) {
-                await this.ask();
-            }
-            this.poll();
-        }, document.hidden ? POLL_HIDDEN : POLL_IN_VIEW);
+        this.polling = setTimeout(
+            async () => {
+                const { queue } = this.session;
+                const pulse = queue.isEmpty ? await this.pulse() : null;
+                if (!queue.isEmpty || pulse) {
+                    await this.ask();
+                }
+                this.poll();
+            },
+            document.hidden ? POLL_HIDDEN : POLL_IN_VIEW,
+        );
     }
 
     /** Whether there is something new; its address holds for some hours, and then for whoever is still signed in. */
     async pulse() {
         try {
             return await send('GET', `${this.address}&since=${this.session.queue.base}`);
-        } catch (error) {
+        } catch (thrown) {
+            const error = /** @type {import('../lib/http.js').Refusal} */ (thrown);
             if (error.status === 404) {
                 this.address = (await send('GET', `${this.session.address}/pulse-address`).catch(() => null))?.pulse ?? this.address;
             }

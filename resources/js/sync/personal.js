@@ -10,10 +10,17 @@ const AGAIN_AFTER = 5000;
  * it has arrived nor a server that is away takes it back.
  */
 export class Personal {
-    /** `name`: its part of the plan's address; `given`: what the server has, of the shape in which it is sent. */
+    /**
+     * `name`: its part of the plan's address; `given`: what the server has, of the shape in which it is sent.
+     * @param {{user: number, plan: string}} whose
+     * @param {string} name
+     * @param {any} given
+     */
     constructor({ user, plan }, name, given) {
         this.key = `embrel.${name}.${user}.${plan}`;
         this.address = `/plans/${plan}/${name}`;
+        /** @type {Promise<void> | null} */
+        this.running = null;
         this.unsent = localStorage.getItem(this.key);
         this.value = this.unsent === null ? given : JSON.parse(this.unsent);
         this.flush();
@@ -21,6 +28,7 @@ export class Personal {
         addEventListener('pagehide', () => this.unsent !== null && this.put({ keepalive: true }).catch(() => {}));
     }
 
+    /** @param {any} value */
     keep(value) {
         this.value = value;
         this.unsent = JSON.stringify(value);
@@ -28,6 +36,7 @@ export class Personal {
         this.wait(AFTER);
     }
 
+    /** @param {number} milliseconds */
     wait(milliseconds) {
         clearTimeout(this.timer);
         this.timer = setTimeout(() => this.flush(), milliseconds);
@@ -36,7 +45,9 @@ export class Personal {
     /** Sends until the server has what stands; resolves when it has, or cannot have it now. */
     flush() {
         clearTimeout(this.timer);
-        this.running ??= this.run().finally(() => { this.running = null; });
+        this.running ??= this.run().finally(() => {
+            this.running = null;
+        });
         return this.running;
     }
 
@@ -45,7 +56,8 @@ export class Personal {
             const sent = this.unsent;
             try {
                 await this.put();
-            } catch (error) {
+            } catch (thrown) {
+                const error = /** @type {import('../lib/http.js').Refusal} */ (thrown);
                 if (error.status !== 422) {
                     this.wait(AGAIN_AFTER);
                     return;
@@ -59,6 +71,7 @@ export class Personal {
         return send('PUT', this.address, this.value, options);
     }
 
+    /** @param {string} sent */
     settle(sent) {
         if (this.unsent === sent) {
             this.unsent = null;

@@ -1,9 +1,7 @@
 import { newId } from '../lib/ids.js';
-import { store } from '../lib/stored.js';
-import { Refusal, send } from '../lib/http.js';
+import { dropChange, keepChange, leftBehind } from './kept-changes.js';
+import { RETRY_AFTER, sendBatch } from './sending.js';
 
-const RETRY_AFTER = 3000;
-const GIVE_UP_AFTER = 3;
 const AT_MOST = 200;
 const LARGEST = 1_500_000;
 /** So long after a key a change that is being typed goes out; after so long at the latest, though the typing goes on. */
@@ -14,23 +12,56 @@ const WITHIN_A_WORD = 900;
 const WITHIN_A_WORD_AT_THE_LATEST = 4500;
 const BEGUN = /[\p{L}\p{N}\p{M}_]$/u;
 
+/** A change that waits or is under way. @typedef {{id: string, step: string, type: string, tab?: string, [field: string]: any}} Change */
+
 /**
  * Changes on their way to the server. Each is kept in the browser's own storage under a key of its
  * own until it is acknowledged, so nothing is lost with the tab; one tab of a plan sends at a time,
  * and takes along what a closed tab has left.
  */
 export class Queue {
+    /**
+     * @param {object} of
+     * @param {number} of.user
+     * @param {string} of.plan
+     * @param {string} of.address
+     * @param {number} of.revision
+     * @param {Date} of.savedAt
+     * @param {() => object} of.beside what is sent along with changes
+     * @param {(answer: Record<string, any>, batch: Change[]) => void} of.onAnswer
+     * @param {(answer: Record<string, any>) => void} of.onPart an answer has come while newer changes are under way
+     * @param {(refused: any[], batch: Change[]) => void} of.onRefused
+     * @param {(state: string, message: string) => void} of.onState
+     */
     constructor({ user, plan, address, revision, savedAt, beside, onAnswer, onPart, onRefused, onState }) {
-        Object.assign(this, { address, base: revision, beside, onAnswer, onPart, onRefused, onState });
+        this.address = address;
+        this.base = revision;
+        this.beside = beside;
+        this.onAnswer = onAnswer;
+        this.onPart = onPart;
+        this.onRefused = onRefused;
+        this.onState = onState;
+        /** @type {Promise<any> | null} */
+        this.running = null;
+        /** @type {ReturnType<typeof setTimeout> | undefined} */
+        this.timer = undefined;
+        this.isAsked = false;
+        /** What closed tabs had left when it was looked for last. @type {Change[]} */
+        this.adopted = [];
         this.prefix = `embrel.${user}.${plan}.`;
         this.tab = newId();
+        /** @type {Map<string, Change>} */
         this.memory = new Map();
         /** Those that have gone out at least once: whether they have arrived is not known, so they stay as they are. */
+        /** @type {Set<string>} */
         this.gone = new Set();
         /** Those that wait for something in the page before they may go out. */
+        /** @type {Set<string>} */
         this.held = new Set();
         /** When those that are being typed were begun, and when they may go out. */
+        /** @type {Map<string, {begun: number, due: number}>} */
         this.typed = new Map();
+        /** @type {Map<string, number>} */
         this.failures = new Map();
         this.alone = false;
         this.savedAt = savedAt;
@@ -56,7 +87,10 @@ export class Queue {
         return this.memory.size === 0;
     }
 
-    /** Puts a change in; `typed`, the text before the caret, waits a moment; `held`: it goes out when it is released. Returns its id. */
+    /**
+     * Puts a change in; `typed`, the text before the caret, waits a moment; `held`: it goes out when it is released. Returns its id.
+     * @param {import('../state/plan.js').Operation} operation
+     */
     add(operation, step = newId(), typed = null, held = false) {
         const id = newId();
         if (held) {
@@ -67,12 +101,15 @@ export class Queue {
         return id;
     }
 
-    /** Whether a change can still be replaced: it has not gone out yet. */
+    /** Whether a change can still be replaced: it has not gone out yet. @param {string} id */
     isWaiting(id) {
         return this.memory.has(id) && !this.gone.has(id);
     }
 
-    /** Takes a change out that has not gone out, where no later one builds on the topic that it makes; whether it could. */
+    /**
+     * Takes a change out that has not gone out, where no later one builds on the topic that it makes; whether it could.
+     * @param {string} id @param {string} topic
+     */
     takeOut(id, topic) {
         const isAlone = this.isWaiting(id) && !this.pending.some((change) => change.id !== id && JSON.stringify(change).includes(topic));
         if (isAlone) {
@@ -82,31 +119,38 @@ export class Queue {
         return isAlone;
     }
 
+    /** @param {string} id */
     isHeld(id) {
         return this.held.has(id);
     }
 
+    /** @param {string} id */
     release(id) {
         if (this.held.delete(id)) {
             this.wait(0);
         }
     }
 
+    /** @param {string} id @param {import('../state/plan.js').Operation} operation @param {string | null} typed */
     replace(id, operation, typed) {
-        this.keep({ ...operation, id, step: this.memory.get(id).step });
+        this.keep({ ...operation, id, step: this.memory.get(id)?.step ?? newId() });
         this.typing(id, typed);
     }
 
-    /** A key has gone into a change: it waits for the next one, so that no half written word goes out. */
+    /**
+     * A key has gone into a change: it waits for the next one, so that no half written word goes out.
+     * @param {string} id @param {string | null} typed
+     */
     typing(id, typed) {
         const now = Date.now();
         const begun = this.typed.get(id)?.begun ?? now;
-        const [after, atTheLatest] = BEGUN.test(typed) ? [WITHIN_A_WORD, WITHIN_A_WORD_AT_THE_LATEST] : [AFTER_TYPING, AT_THE_LATEST];
+        const [after, atTheLatest] = BEGUN.test(typed ?? '') ? [WITHIN_A_WORD, WITHIN_A_WORD_AT_THE_LATEST] : [AFTER_TYPING, AT_THE_LATEST];
         const due = Math.min(now + after, begun + atTheLatest);
         this.typed.set(id, { begun, due });
         this.wait(Math.max(0, due - now));
     }
 
+    /** @param {any} change */
     keep(change) {
         this.memory.set(change.id, change);
         if (this.isMine) {
@@ -115,24 +159,28 @@ export class Queue {
         this.tell(this.state === 'away' ? 'away' : 'saving');
     }
 
+    /** @param {any} change */
     write(change) {
-        store(`${this.prefix}${this.tab}.${change.id}`, JSON.stringify(change));
+        keepChange(this.prefix, this.tab, change);
     }
 
+    /** @param {string} id */
     forget(id, tab = this.tab) {
         this.memory.delete(id);
         this.typed.delete(id);
         this.gone.delete(id);
         this.held.delete(id);
-        localStorage.removeItem(`${this.prefix}${tab}.${id}`);
+        dropChange(this.prefix, tab, id);
     }
 
+    /** @param {number} milliseconds */
     wait(milliseconds) {
         clearTimeout(this.timer);
         // What has gone out cannot be written on: while nothing arrives, typing must not send a change a key.
         this.timer = setTimeout(() => this.flush(), this.state === 'away' ? Math.max(milliseconds, RETRY_AFTER) : milliseconds);
     }
 
+    /** @param {string} state */
     tell(state, message = '') {
         this.state = state;
         this.message = message;
@@ -152,10 +200,14 @@ export class Queue {
     }
 
     async run() {
-        const locked = navigator.locks ? (work) => navigator.locks.request(`${this.prefix}send`, work) : (work) => work();
+        const locked = navigator.locks
+            ? (/** @type {() => any} */ work) => navigator.locks.request(`${this.prefix}send`, work)
+            : (/** @type {() => any} */ work) => work();
         await locked(async () => {
             await this.adopt();
-            for (let batch = this.nextBatch(); batch.length && await this.sendOnce(batch); batch = this.nextBatch()) { /* until it is empty or cannot go on */ }
+            for (let batch = this.nextBatch(); batch.length && (await sendBatch(this, batch)); batch = this.nextBatch()) {
+                /* until it is empty or cannot go on */
+            }
         });
         // What is being typed meanwhile has a time of its own.
         const due = Math.min(...this.pending.map(({ id }) => this.typed.get(id)?.due ?? Infinity));
@@ -182,98 +234,12 @@ export class Queue {
         return batch;
     }
 
-    /** @returns {Promise<boolean>} whether to go on with the next batch */
-    async sendOnce(batch) {
-        batch.forEach((change) => this.gone.add(change.id));
-        try {
-            const answer = await send('POST', `${this.address}/operations`, { base: this.base, operations: batch, ...this.beside() });
-            batch.forEach((change) => this.forget(change.id, change.tab));
-            this.savedAt = new Date();
-            // A change that was made while this was under way is not in the answer: the next one tells all.
-            if (this.isEmpty) {
-                this.alone = false;
-                this.base = answer.revision;
-                this.onAnswer(answer, batch);
-                this.tell('saved');
-            } else {
-                this.onPart(answer);
-            }
-            if (answer.refused.length) {
-                this.onRefused(answer.refused, batch);
-            }
-            return true;
-        } catch (error) {
-            return this.failed(error, batch);
-        }
-    }
-
-    async failed(error, batch) {
-        const status = error instanceof Refusal ? error.status : 0;
-        if (!(error instanceof Refusal)) {
-            throw error;
-        }
-        if (status === 401 || status === 419) {
-            this.tell('signed-out');
-        } else if (status === 422 || status === 413) {
-            if (batch.length > 1) {
-                // One of them cannot be read: each alone, so that the others arrive.
-                for (const change of batch) {
-                    await this.sendOnce([change]);
-                }
-                return true;
-            }
-            this.forget(batch[0].id, batch[0].tab);
-            this.onRefused([{ id: batch[0].id, reason: 'value', message: error.message }], batch);
-            this.tell(this.isEmpty ? 'saved' : 'saving');
-            return true;
-        } else {
-            if (status >= 500 && await this.isUnmakeable(batch)) {
-                return true;
-            }
-            this.tell('away', error.message);
-            this.wait(RETRY_AFTER);
-        }
-        return false;
-    }
-
-    /**
-     * Whether the server is well and only this change fails, again and again: then it is set aside,
-     * so that it does not hold up those behind it. They are tried one by one first.
-     */
-    async isUnmakeable(batch) {
-        const isWell = await send('GET', `${this.address}/changes?since=${this.base}`).then(() => true, () => false);
-        if (!isWell) {
-            return false;
-        }
-        if (batch.length > 1) {
-            this.alone = true;
-            return false;
-        }
-        const [change] = batch;
-        this.failures.set(change.id, (this.failures.get(change.id) ?? 0) + 1);
-        if (this.failures.get(change.id) < GIVE_UP_AFTER) {
-            return false;
-        }
-        this.alone = false;
-        this.forget(change.id, change.tab);
-        this.onRefused([{ id: change.id, reason: 'failed', message: 'The server failed at it.' }], batch);
-        return true;
-    }
-
     /** Takes over what tabs that are no longer open have left behind. */
     async adopt() {
-        const held = new Set((await navigator.locks?.query())?.held?.map((lock) => lock.name) ?? []);
-        const left = [];
-        for (let i = 0; i < localStorage.length; i++) {
-            const key = localStorage.key(i);
-            const [tab, id] = key.startsWith(this.prefix) ? key.slice(this.prefix.length).split('.') : [];
-            if (id && tab !== this.tab && !held.has(this.prefix + tab)) {
-                left.push({ ...JSON.parse(localStorage.getItem(key)), tab });
-            }
-        }
+        const left = await leftBehind(this.prefix, this.tab);
+        this.adopted = left;
         if (left.length) {
-            left.sort((a, b) => (a.id < b.id ? -1 : 1));
-            this.memory = new Map([...left.map((change) => [change.id, change]), ...this.memory]);
+            this.memory = new Map([...left.map((change) => /** @type {[string, Change]} */ ([change.id, change])), ...this.memory]);
         }
     }
 }

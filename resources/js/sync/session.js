@@ -4,8 +4,24 @@ import { meanwhile } from '../lib/meanwhile.js';
 import { ROOT } from '../state/plan.js';
 import { Channel } from './channel.js';
 import { Queue } from './queue.js';
+import { noteOf, startFromShelf } from './from-shelf.js';
+import { Shelf } from './shelf.js';
 
 const STEP_PAUSE = 2000;
+
+/**
+ * What happens in a session, for whoever shows it.
+ * @typedef {object} Happenings
+ * @property {(operation: import('../state/plan.js').Operation) => void} shown a change of one's own is in the mirror
+ * @property {(answer: Record<string, any>, byOthers: boolean) => void} taken the server has told what changed
+ * @property {(answer: Record<string, any>) => void} part an answer has come while newer changes are under way
+ * @property {(changes: any[]) => void} refused
+ * @property {() => void} state how far all is saved is another
+ * @property {() => void} stepping a step is about to be taken back
+ * @property {(which: 'undo' | 'redo', answer: Record<string, any>, says: string | null, isUnmoved: boolean) => void} stepped
+ * @property {(text: string, action?: {label: string, act: () => void} | null) => void} say
+ * @property {() => object} beside what is sent along with changes
+ */
 
 /**
  * One person at work on one plan: what they do is shown in the mirror and goes out by the queue;
@@ -13,32 +29,53 @@ const STEP_PAUSE = 2000;
  */
 export class Session {
     /**
-     * @param {object} data of the page: plan, user, revision, savedAt, pulse
+     * @param {{plan: string, user: number, revision: number, savedAt: string, pulse: string, [more: string]: any}} data of the page
      * @param {import('../state/plan.js').Tree} tree
-     * @param {object} on what happens when:
-     *     `shown(operation)` a change of one's own is in the mirror, `taken(answer, byOthers)` the server has told what
-     *     changed, `part(answer)` an answer has come while newer changes are under way, `refused(changes)`,
-     *     `state()` how far all is saved, `stepping()` a step is about to be taken back, `stepped(which, answer, says,
-     *     isUnmoved)`, `say(text, action)`, `beside()` what is sent along with changes
+     * @param {Happenings} on
      */
     constructor(data, tree, on) {
-        Object.assign(this, { data, tree, on });
+        this.data = data;
+        this.tree = tree;
+        this.on = on;
         this.address = `/plans/${data.plan}`;
+        /** @type {Map<string, {step: string, at: number}>} */
         this.steps = new Map();
         /** Steps that are being taken back or brought back, one after the other. */
         this.turns = 0;
+        /** @type {Promise<any>} */
         this.turn = Promise.resolve();
         this.queue = new Queue({
-            user: data.user, plan: data.plan, address: this.address, revision: data.revision, savedAt: new Date(data.savedAt), beside: () => on.beside(),
-            onAnswer: (answer) => this.answered(answer), onPart: (answer) => on.part(answer),
-            onRefused: (refused, batch) => this.refused(refused, batch), onState: () => on.state(),
+            user: data.user,
+            plan: data.plan,
+            address: this.address,
+            revision: data.revision,
+            savedAt: new Date(data.savedAt),
+            beside: () => on.beside(),
+            onAnswer: (/** @type {Record<string, any>} */ answer) => this.answered(answer),
+            onPart: (/** @type {Record<string, any>} */ answer) => on.part(answer),
+            onRefused: (/** @type {any[]} */ refused, /** @type {any[]} */ batch) => this.refused(refused, batch),
+            onState: () => on.state(),
         });
         this.channel = new Channel(this);
+        this.shelf = new Shelf(data.user, data.plan);
+    }
+
+    /** Begins; whether something is to be drawn anew. */
+    start() {
+        return startFromShelf(this);
+    }
+
+    /** A note as the server has it, or as it was told last. @param {string} topic @param {string} [own] a change that is not to be on it */
+    noteOf(topic, own) {
+        return noteOf(this, topic, own);
     }
 
     // ---- Changes
 
-    /** Shows an operation and sends it; `step` groups what one undo takes back, `typed` is the text before the caret of what is being typed. */
+    /**
+     * Shows an operation and sends it; `step` groups what one undo takes back, `typed` is the text before the caret of what is being typed.
+     * @param {import('../state/plan.js').Operation} operation
+     */
     perform(operation, step = newId(), typed = null) {
         this.tree.mirror(operation);
         const id = this.queue.add(operation, step, typed);
@@ -47,20 +84,22 @@ export class Session {
         return id;
     }
 
+    /** @param {string[]} ids @param {import('../state/plan.js').Place} place */
     move(ids, place, step = newId()) {
         this.perform({ type: 'move', ids, at: place }, step);
     }
 
+    /** @param {Record<string, any>} set */
     setPlan(set) {
-        Object.assign(this.tree.properties, set);
         this.perform({ type: 'plan', set });
     }
 
+    /** @param {string} title */
     retitlePlan(title) {
         this.perform({ type: 'retitle', topic: ROOT, title });
     }
 
-    /** The step of typing in one title or note: a new one after a pause. */
+    /** The step of typing in one title or note: a new one after a pause. @param {string} key */
     stepFor(key) {
         const now = Date.now();
         const known = this.steps.get(key);
@@ -72,6 +111,7 @@ export class Session {
 
     // ---- What the server tells
 
+    /** @param {Record<string, any>} answer */
     answered(answer) {
         if (answer.said) {
             this.on.say(answer.said);
@@ -79,32 +119,41 @@ export class Session {
         this.take(answer, false);
     }
 
+    /** @param {Record<string, any>} answer @param {boolean} byOthers */
     take(answer, byOthers) {
         this.tree.take(answer);
         this.on.taken(answer, byOthers);
     }
 
+    /** @param {any[]} refused @param {any[]} batch */
     async refused(refused, batch) {
-        const lost = refused.map((one) => ({ ...one, change: batch.find((change) => change.id === one.id) }));
-        this.on.refused(lost.filter((one) => one.change));
+        const lost = refused.map((/** @type {any} */ one) => ({
+            ...one,
+            change: batch.find((/** @type {any} */ change) => change.id === one.id),
+        }));
+        this.on.refused(lost.filter((/** @type {any} */ one) => one.change));
         this.queue.base = 0;
         await this.channel.ask();
     }
 
-    /** Sends what the queue cannot carry, and takes in what has changed; null (and said) when it was refused. */
+    /**
+     * Sends what the queue cannot carry, and takes in what has changed; null (and said) when it was refused.
+     * @param {string} path @param {any} body
+     */
     async sent(path, body) {
         await this.queue.flush();
         try {
             const answer = await send('POST', `${this.address}/${path}`, { base: this.queue.base, ...body });
             this.taken(answer);
             return answer;
-        } catch (error) {
+        } catch (thrown) {
+            const error = /** @type {import('../lib/http.js').Refusal} */ (thrown);
             this.on.say(error.message);
             return null;
         }
     }
 
-    /** Takes in what an answer says has changed. */
+    /** Takes in what an answer says has changed. @param {Record<string, any>} answer */
     taken(answer) {
         // While changes are on their way it would show the plan without them; the answer to these tells all since.
         if (answer.labels && this.queue.isEmpty && answer.revision >= this.queue.base) {
@@ -115,18 +164,21 @@ export class Session {
         }
     }
 
-    /** Sends a form with a file; null (and said) when it was refused. */
+    /** Sends a form with a file; null (and said) when it was refused. @param {string} path @param {any} body */
     async upload(path, body) {
         await this.queue.flush();
         try {
             return await send('POST', `${this.address}/${path}`, body);
-        } catch (error) {
-            this.on.say(error.status === 413 ? 'The file is larger than what can be sent at once. Save it smaller and try again.' : error.message);
+        } catch (thrown) {
+            const error = /** @type {import('../lib/http.js').Refusal} */ (thrown);
+            this.on.say(
+                error.status === 413 ? 'The file is larger than what can be sent at once. Save it smaller and try again.' : error.message,
+            );
             return null;
         }
     }
 
-    /** What is typed as a date, as it is stored; PHP reads it. */
+    /** What is typed as a date, as it is stored; PHP reads it. @param {string | null} typed */
     async dateOf(typed) {
         const answer = await send('POST', `${this.address}/source-list/date`, { typed }).catch(() => null);
         return answer?.date ?? null;
@@ -142,7 +194,7 @@ export class Session {
         return this.inTurn(() => this.stepBack('redo', 'There is nothing to redo.'));
     }
 
-    /** Undo pressed three times quickly is three undos, one after the other. */
+    /** Undo pressed three times quickly is three undos, one after the other. @param {() => any} act */
     inTurn(act) {
         this.turns++;
         this.on.state();
@@ -153,6 +205,7 @@ export class Session {
         return this.turn;
     }
 
+    /** @param {'undo' | 'redo'} which @param {string} nothing */
     async stepBack(which, nothing) {
         const isUnmoved = meanwhile();
         this.on.stepping();

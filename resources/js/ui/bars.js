@@ -12,7 +12,10 @@ export class Bars {
             }
         });
         this.box.addEventListener('keydown', (event) => this.pressed(event));
-        document.addEventListener('pointerdown', (event) => !this.box.contains(event.target) && !event.target.closest?.('.menu') && this.open(false));
+        document.addEventListener(
+            'pointerdown',
+            (event) => !this.box.contains(event.target) && !event.target.closest?.('.menu') && this.open(false),
+        );
     }
 
     /** Shows the bar of a view; `part` is which of those that share a bar. */

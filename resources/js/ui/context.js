@@ -7,7 +7,11 @@ const FAR = 8;
  * element belongs to; nothing: the browser's own menu.
  */
 export function whenAsked(box, partOf, open) {
-    const at = ({ clientX: x, clientY: y }) => ({ getBoundingClientRect: () => new DOMRect(x, y, 0, 0), contains: () => false, isPoint: true });
+    const at = ({ clientX: x, clientY: y }) => ({
+        getBoundingClientRect: () => new DOMRect(x, y, 0, 0),
+        contains: () => false,
+        isPoint: true,
+    });
     let raised = -Infinity;
     box.addEventListener('contextmenu', (event) => {
         const part = event.target.closest('input, textarea, [contenteditable=true]') ? null : partOf(event.target);
@@ -29,11 +33,17 @@ export function whenAsked(box, partOf, open) {
             stop.abort();
             raised = performance.now();
             // Lifting the finger is no press on what lies under the menu.
-            const swallow = (click) => { click.preventDefault(); click.stopPropagation(); };
+            const swallow = (click) => {
+                click.preventDefault();
+                click.stopPropagation();
+            };
             addEventListener('click', swallow, { capture: true, once: true, signal: AbortSignal.timeout(1500) });
             open(part, at(event));
         }, LONG);
-        const end = () => { clearTimeout(timer); stop.abort(); };
+        const end = () => {
+            clearTimeout(timer);
+            stop.abort();
+        };
         const options = { signal: stop.signal };
         addEventListener('pointermove', (e) => Math.hypot(e.clientX - event.clientX, e.clientY - event.clientY) > FAR && end(), options);
         ['pointerup', 'pointercancel'].forEach((type) => addEventListener(type, end, options));

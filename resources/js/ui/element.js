@@ -36,3 +36,6 @@ export const colour = (dye) => (dye.startsWith('#') ? dye : `var(--${dye})`);
 export function icon(name) {
     return document.getElementById(`icon-${name}`).content.firstElementChild.cloneNode(true);
 }
+
+/** Class names out of those that hold. @param {...(string | false | null | undefined)} names */
+export const classes = (...names) => names.filter(Boolean).join(' ');

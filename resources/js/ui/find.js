@@ -1,12 +1,13 @@
 import { send } from '../lib/http.js';
-import { element } from './element.js';
 import { meanwhile } from '../lib/meanwhile.js';
+import { Painting } from './painting.js';
 
 const PAUSE = 180;
 
 /** Finds in titles and notes, goes from hit to hit, and replaces what was chosen. PHP does the looking. */
-export class Find {
+export class Find extends Painting {
     constructor(page) {
+        super();
         this.page = page;
         this.bar = document.getElementById('find');
         this.text = document.getElementById('find-text');
@@ -32,7 +33,10 @@ export class Find {
                 toggle === this.only ? this.filter() : this.look();
             });
         }
-        this.changes.querySelector('form').addEventListener('submit', (event) => { event.preventDefault(); this.replace(); });
+        this.changes.querySelector('form').addEventListener('submit', (event) => {
+            event.preventDefault();
+            this.replace();
+        });
     }
 
     get isOpen() {
@@ -83,7 +87,12 @@ export class Find {
 
     get query() {
         const { outline } = this.page;
-        return { text: this.text.value, whole: this.isOn('whole') ? 1 : 0, case: this.isOn('case') ? 1 : 0, ...(outline.state.isAlone ? { within: outline.start } : {}) };
+        return {
+            text: this.text.value,
+            whole: this.isOn('whole') ? 1 : 0,
+            case: this.isOn('case') ? 1 : 0,
+            ...(outline.state.isAlone ? { within: outline.start } : {}),
+        };
     }
 
     /** Looks again; the hit that was shown stays the one if it is still there. */
@@ -126,7 +135,13 @@ export class Find {
 
     tell() {
         const { total } = this;
-        this.count.textContent = !this.text.value.trim() ? '' : total === 0 ? 'Nothing found' : this.at < 0 ? `${total} found` : `${this.at + 1} of ${total}`;
+        this.count.textContent = !this.text.value.trim()
+            ? ''
+            : total === 0
+              ? 'Nothing found'
+              : this.at < 0
+                ? `${total} found`
+                : `${this.at + 1} of ${total}`;
     }
 
     /** Goes to the next hit, or the one before; after the last comes the first. */
@@ -164,7 +179,11 @@ export class Find {
     }
 
     filter() {
-        this.page.outline.looks.showFound(this.isOn('only') && this.text.value.trim() ? new Set(this.hits.map((hit) => hit.topic).filter((id) => this.page.tree.get(id))) : null);
+        this.page.outline.looks.showFound(
+            this.isOn('only') && this.text.value.trim()
+                ? new Set(this.hits.map((hit) => hit.topic).filter((id) => this.page.tree.get(id)))
+                : null,
+        );
     }
 
     unfiltered() {
@@ -180,76 +199,7 @@ export class Find {
 
     // ---- Showing
 
-    /** Paints the hits that are in the page over titles and the open note. */
-    paint() {
-        if (!globalThis.Highlight) {
-            return;
-        }
-        const isMap = this.page.view === 'map';
-        if (isMap) {
-            this.page.map.picture.fresh();
-        }
-        const all = [];
-        const current = [];
-        if (this.hits.length) {
-            const now = this.hits[this.at];
-            for (const [id, node] of isMap ? [] : this.page.outline.rows.drawn) {
-                const title = node.querySelector('.title')?.firstChild;
-                for (const hit of title ? this.byTopic.get(id) ?? [] : []) {
-                    const range = hit.block ? null : rangeIn([title], hit);
-                    range && (hit === now ? current : all).push(range);
-                }
-            }
-            for (const hit of this.byTopic.get(this.page.note.topic) ?? []) {
-                const range = hit.block ? rangeIn(this.page.note.textsOf(hit.block, hit.line), hit) : null;
-                range && (hit === now ? current : all).push(range);
-            }
-        }
-        CSS.highlights.set('found', new Highlight(...all));
-        CSS.highlights.set('found-now', new Highlight(...current));
-        if (current.length && this.hits[this.at].block && this.scrolled !== this.hits[this.at]) {
-            this.scrolled = this.hits[this.at];
-            current[0].startContainer.parentElement.scrollIntoView({ block: 'nearest' });
-        }
-    }
-
     // ---- Replacing
-
-    /** Shows each change before it is made; each can be left out. */
-    async preview() {
-        await this.look();
-        if (!this.hits.length) {
-            return;
-        }
-        const { tree } = this.page;
-        this.changes.querySelector('ul').replaceChildren(...this.hits.map((hit) => {
-            const topic = tree.noteBearer(hit.topic);
-            return element('li', {}, element('label', {},
-                element('input', { type: 'checkbox', checked: true, value: hit.key }),
-                element('span', {}, element('small', {}, `${hit.block ? 'Note of ' : ''}${topic?.label ?? ''} ${topic?.title || 'Untitled'}`.trim()),
-                    element('span', { class: 'change' }, hit.before, element('del', {}, hit.match), element('ins', {}, this.with.value), hit.after))));
-        }));
-        this.changes.querySelector('.more').textContent = this.total > this.hits.length ? `The first ${this.hits.length} of ${this.total} places are listed; the others stay as they are.` : '';
-        const label = () => {
-            const chosen = this.changes.querySelectorAll('li :checked').length;
-            const button = this.changes.querySelector('.primary');
-            button.textContent = chosen === 1 ? 'Replace in 1 place' : `Replace in ${chosen} places`;
-            button.disabled = chosen === 0;
-        };
-        this.changes.querySelector('ul').onchange = label;
-        label();
-        this.changes.showModal();
-    }
-
-    async replace() {
-        const chosen = [...this.changes.querySelectorAll('li :checked')].map((box) => box.value);
-        this.changes.close();
-        const answer = await this.page.sent('find', { ...this.query, whole: this.isOn('whole'), case: this.isOn('case'), with: this.with.value, chosen });
-        if (answer) {
-            this.page.say(`Replaced in ${answer.replaced} ${answer.replaced === 1 ? 'place' : 'places'}.`, { label: 'Undo', act: () => this.page.undo() });
-            this.look();
-        }
-    }
 }
 
 function grouped(hits) {
@@ -258,25 +208,4 @@ function grouped(hits) {
         groups.get(hit.topic)?.push(hit) ?? groups.set(hit.topic, [hit]);
     }
     return groups;
-}
-
-/** The range of a hit over text nodes that follow each other; what is not text counts as one sign. */
-function rangeIn(nodes, hit) {
-    const range = new Range();
-    let at = 0;
-    let started = false;
-    for (const node of nodes ?? []) {
-        const signs = node.nodeType === 3 ? [...node.data] : ['\ufffc'];
-        const offset = (sign) => signs.slice(0, sign - at).join('').length;
-        if (!started && hit.from < at + signs.length && node.nodeType === 3) {
-            range.setStart(node, offset(hit.from));
-            started = true;
-        }
-        if (started && hit.from + hit.length <= at + signs.length && node.nodeType === 3) {
-            range.setEnd(node, offset(hit.from + hit.length));
-            return range.toString().toLowerCase() === hit.match.toLowerCase() ? range : null;
-        }
-        at += signs.length;
-    }
-    return null;
 }

@@ -10,14 +10,18 @@ export class Frame {
      * @param {{go: (id: string) => void, here: () => string | null}} on where a section of the strip leads, and which is the one in hand
      */
     constructor(session, { go, here }) {
-        Object.assign(this, { session, here });
+        this.session = session;
+        this.here = here;
         const { tree } = session;
         this.saved = document.getElementById('saved');
         this.title = document.getElementById('title-text');
         this.loose = document.getElementById('loose');
         this.words = document.getElementById('words');
         this.strip = new StripBar(document.getElementById('strip'), tree, { go, move: (ids, place) => session.move(ids, place) });
-        this.steps = [['undo', 'Undo'], ['redo', 'Redo']].map(([which, name]) => ({ which, name, button: document.getElementById(which) }));
+        this.steps = [
+            ['undo', 'Undo'],
+            ['redo', 'Redo'],
+        ].map(([which, name]) => ({ which, name, button: document.getElementById(which) }));
         this.steps.forEach(({ which, button }) => button.addEventListener('click', () => session[which]()));
         document.getElementById('plan-menu').addEventListener('beforetoggle', () => this.drawMenu());
     }
@@ -40,7 +44,8 @@ export class Frame {
     drawMenu() {
         const { tree, queue } = this.session;
         const { form, target } = tree.properties;
-        document.getElementById('menu-properties').textContent = form[0].toUpperCase() + form.slice(1) + (target ? `, ${counted(target, 'word')}` : '');
+        document.getElementById('menu-properties').textContent =
+            form[0].toUpperCase() + form.slice(1) + (target ? `, ${counted(target, 'word')}` : '');
         document.getElementById('menu-changes').textContent = counted(Math.max(0, queue.base - 1), 'change');
     }
 
@@ -50,7 +55,12 @@ export class Frame {
         const time = queue.savedAt.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
         const count = queue.pending.length;
         const changes = `${count} ${count === 1 ? 'change' : 'changes'} kept here`;
-        const states = { saved: `Saved ${time}`, saving: 'Saving', away: `Not connected: ${changes}`, 'signed-out': `Signed out: ${changes}` };
+        const states = {
+            saved: `Saved ${time}`,
+            saving: 'Saving',
+            away: `Not connected: ${changes}`,
+            'signed-out': `Signed out: ${changes}`,
+        };
         // A step that is being taken back is on its way as well.
         const says = states[queue.state === 'saved' && turns ? 'saving' : queue.state];
         if (this.saved.textContent !== says) {
@@ -58,8 +68,13 @@ export class Frame {
         }
         this.saved.classList.toggle('is-waiting', queue.state === 'away' || queue.state === 'signed-out');
         if (queue.state === 'signed-out') {
-            const back = ({ currentTarget }) => { currentTarget.href = `/sign-in?to=${encodeURIComponent(location.pathname)}`; };
-            this.saved.replaceChildren(`${states['signed-out']}. `, element('a', { href: '/sign-in', class: 'link', onclick: back }, 'Sign in again'));
+            const back = ({ currentTarget }) => {
+                currentTarget.href = `/sign-in?to=${encodeURIComponent(location.pathname)}`;
+            };
+            this.saved.replaceChildren(
+                `${states['signed-out']}. `,
+                element('a', { href: '/sign-in', class: 'link', onclick: back }, 'Sign in again'),
+            );
         }
     }
 }

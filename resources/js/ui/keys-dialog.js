@@ -9,10 +9,14 @@ import { element } from './element.js';
 export class KeysDialog {
     /**
      * @param {import('../commands/commands.js').Commands} commands
-     * @param {{places: () => string[], at: () => import('../commands/commands.js').At, back: () => void}} view where one is, on what, and where the keyboard goes back to
+     * @param {object} view
+     * @param {() => string[]} view.places where one is, as the table of commands has it
+     * @param {() => import('../commands/commands.js').At} view.at on what
+     * @param {() => void} view.back gives the keyboard back
      */
     constructor(commands, view) {
-        Object.assign(this, { commands, view });
+        this.commands = commands;
+        this.view = view;
         this.dialog = document.getElementById('keys');
         this.field = this.dialog.querySelector('input');
         this.list = this.dialog.querySelector('.commands');
@@ -33,15 +37,26 @@ export class KeysDialog {
         const here = new Set(['anywhere', ...this.view.places()]);
         const places = [...this.view.places(), 'anywhere', ...Object.keys(words().places).filter((where) => !here.has(where))];
         const groups = places.map((where) => [where, found(this.commands.in([where]), wanted)]).filter(([, all]) => all.length);
-        this.list.replaceChildren(...groups.map(([where, all]) => element('section', { 'aria-label': words().places[where] }, element('h3', {}, words().places[where]),
-            element('ul', {}, ...all.map((one) => element('li', {}, this.entry(one, here.has(where))))))));
+        this.list.replaceChildren(
+            ...groups.map(([where, all]) =>
+                element(
+                    'section',
+                    { 'aria-label': words().places[where] },
+                    element('h3', {}, words().places[where]),
+                    element('ul', {}, ...all.map((one) => element('li', {}, this.entry(one, here.has(where))))),
+                ),
+            ),
+        );
         this.dialog.querySelector('.nothing').hidden = groups.length > 0;
     }
 
     entry({ where, id, keys, does }, isHere) {
         const isRange = keys.length === 9;
         const shown = isRange ? [`${written(keys[0])} to ${written(keys[8])}`] : keys.map(written);
-        const parts = [element('span', {}, does), element('span', { class: 'by-keys' }, ...shown.map((key) => element('kbd', { class: 'kbd' }, key)))];
+        const parts = [
+            element('span', {}, does),
+            element('span', { class: 'by-keys' }, ...shown.map((key) => element('kbd', { class: 'kbd' }, key))),
+        ];
         // What asks for one key of several, or for a place within a text, is done by that key alone.
         const isDone = isHere && !isRange && this.commands.may(where, id, this.at);
         return isDone ? element('button', { type: 'button', onclick: () => this.run(where, id) }, ...parts) : element('div', {}, ...parts);

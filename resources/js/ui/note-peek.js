@@ -13,7 +13,9 @@ export class NotePeek {
      * @param {(sign: Element) => string} topicOf
      */
     constructor(page, side, signs, topicOf) {
-        Object.assign(this, { page, side, topicOf });
+        this.page = page;
+        this.side = side;
+        this.topicOf = topicOf;
         this.card = element('div', { class: 'note-peek', role: 'tooltip', hidden: true });
         side.append(this.card);
         side.addEventListener('pointerover', (event) => {
@@ -39,7 +41,10 @@ export class NotePeek {
         const at = sign.getBoundingClientRect();
         const left = Math.max(8, Math.min(box.width - this.card.offsetWidth - 8, at.left - box.left - 20));
         const below = at.bottom - box.top + 8;
-        Object.assign(this.card.style, { left: `${left}px`, top: `${below + this.card.offsetHeight > box.height ? at.top - box.top - this.card.offsetHeight - 8 : below}px` });
+        Object.assign(this.card.style, {
+            left: `${left}px`,
+            top: `${below + this.card.offsetHeight > box.height ? at.top - box.top - this.card.offsetHeight - 8 : below}px`,
+        });
     }
 
     hide() {

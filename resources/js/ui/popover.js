@@ -19,7 +19,11 @@ export class Popover {
     raise(label, anchor, ...children) {
         this.close(false);
         this.opener = anchor;
-        this.box = element('div', { class: 'menu', role: 'dialog', 'aria-label': label, onkeydown: (event) => this.pressed(event) }, ...children);
+        this.box = element(
+            'div',
+            { class: 'menu', role: 'dialog', 'aria-label': label, onkeydown: (event) => this.pressed(event) },
+            ...children,
+        );
         document.body.append(this.box);
         this.place();
     }
@@ -41,7 +45,17 @@ export class Popover {
 
     /** Buttons of which some are pressed: [[value, label, on, the flag whose sign stands before it], …] */
     choice(legend, part, choices, act) {
-        return this.group(legend, part, ...choices.map(([value, label, on, flag]) => element('button', { type: 'button', 'aria-pressed': String(on), 'data-value': value, 'data-flag': flag, onclick: () => act(value) }, label)));
+        return this.group(
+            legend,
+            part,
+            ...choices.map(([value, label, on, flag]) =>
+                element(
+                    'button',
+                    { type: 'button', 'aria-pressed': String(on), 'data-value': value, 'data-flag': flag, onclick: () => act(value) },
+                    label,
+                ),
+            ),
+        );
     }
 
     pressed(event) {

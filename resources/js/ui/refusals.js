@@ -3,7 +3,17 @@ import { newId } from '../lib/ids.js';
 import { element } from './element.js';
 import { ROOT, TRAY } from '../state/plan.js';
 
-const NAMES = { add: 'New topics', move: 'A move', retitle: 'A title', split: 'A split title', note: 'Words in a note', join: 'Two titles joined', wrap: 'A new parent', copy: 'A copy', restore: 'Topics brought back' };
+const NAMES = {
+    add: 'New topics',
+    move: 'A move',
+    retitle: 'A title',
+    split: 'A split title',
+    note: 'Words in a note',
+    join: 'Two titles joined',
+    wrap: 'A new parent',
+    copy: 'A copy',
+    restore: 'Topics brought back',
+};
 
 /**
  * Changes that could not be made any more, because their topic had gone or had changed: each is
@@ -42,13 +52,41 @@ export class Refusals {
         store(this.key, JSON.stringify(this.kept));
         this.open.hidden = this.kept.length === 0;
         this.open.textContent = this.kept.length === 1 ? '1 change not made' : `${this.kept.length} changes not made`;
-        this.list.replaceChildren(...this.kept.map((one, i) => element('li', {},
-            element('p', {}, element('strong', {}, one.what), ` could not be made: ${one.message}`),
-            one.topics.length ? element('blockquote', {}, ...one.topics.map((topic) => element('p', {}, topic.title || textOf(topic)))) : null,
-            element('div', { class: 'dialog-foot' },
-                element('button', { type: 'button', class: 'plain danger', onclick: () => this.settle(i) }, one.topics.length ? 'Let it go' : 'All right'),
-                one.topics.length ? element('button', { type: 'button', class: 'plain', onclick: () => this.put(i, this.page.outline.active) }, 'Put after the marked topic') : null,
-                one.topics.length ? element('button', { type: 'button', class: 'primary', onclick: () => this.put(i, null) }, 'Keep as a loose idea') : null))));
+        this.list.replaceChildren(
+            ...this.kept.map((one, i) =>
+                element(
+                    'li',
+                    {},
+                    element('p', {}, element('strong', {}, one.what), ` could not be made: ${one.message}`),
+                    one.topics.length
+                        ? element('blockquote', {}, ...one.topics.map((topic) => element('p', {}, topic.title || textOf(topic))))
+                        : null,
+                    element(
+                        'div',
+                        { class: 'dialog-foot' },
+                        element(
+                            'button',
+                            { type: 'button', class: 'plain danger', onclick: () => this.settle(i) },
+                            one.topics.length ? 'Let it go' : 'All right',
+                        ),
+                        one.topics.length
+                            ? element(
+                                  'button',
+                                  { type: 'button', class: 'plain', onclick: () => this.put(i, this.page.outline.active) },
+                                  'Put after the marked topic',
+                              )
+                            : null,
+                        one.topics.length
+                            ? element(
+                                  'button',
+                                  { type: 'button', class: 'primary', onclick: () => this.put(i, null) },
+                                  'Keep as a loose idea',
+                              )
+                            : null,
+                    ),
+                ),
+            ),
+        );
         if (!this.kept.length && this.dialog.open) {
             this.dialog.close();
         }
@@ -57,14 +95,24 @@ export class Refusals {
     /** What the change was, with the topics that it was about. */
     called(change) {
         const titles = (change.ids ?? [change.topic]).map((id) => this.page.tree.get(id)?.title).filter(Boolean);
-        return `${NAMES[change.type] ?? 'A change'}${titles.length && change.type !== 'retitle' ? ` of “${titles[0]}”${titles.length > 1 ? ` and ${titles.length - 1} more` : ''}` : ''}`;
+        const name = NAMES[change.type] ?? 'A change';
+        const others = titles.length > 1 ? ` and ${titles.length - 1} more` : '';
+        return titles.length && change.type !== 'retitle' ? `${name} of “${titles[0]}”${others}` : name;
     }
 
     put(i, after) {
         const { tree } = this.page;
         const at = after && tree.get(after) ? { parent: tree.get(after).parent, after } : tree.lastPlace(after === null ? TRAY : ROOT);
         const ids = new Map(this.kept[i].topics.map((topic) => [topic.id, newId()]));
-        this.page.perform({ type: 'add', at, topics: this.kept[i].topics.map(({ parent, ...topic }) => ({ ...topic, id: ids.get(topic.id), ...(ids.has(parent) ? { parent: ids.get(parent) } : {}) })) });
+        this.page.perform({
+            type: 'add',
+            at,
+            topics: this.kept[i].topics.map(({ parent, ...topic }) => ({
+                ...topic,
+                id: ids.get(topic.id),
+                ...(ids.has(parent) ? { parent: ids.get(parent) } : {}),
+            })),
+        });
         this.settle(i);
     }
 
@@ -94,7 +142,9 @@ function topicsIn(change) {
         return change.title ? [{ id: newId(), title: change.title }] : [];
     }
     if (change.type === 'note') {
-        return change.put.length ? [{ id: newId(), title: '', note: change.put.map((block) => ({ ...block, attrs: { ...block.attrs, id: newId() } })) }] : [];
+        return change.put.length
+            ? [{ id: newId(), title: '', note: change.put.map((block) => ({ ...block, attrs: { ...block.attrs, id: newId() } })) }]
+            : [];
     }
     return change.type === 'compound' ? change.operations.flatMap(topicsIn) : [];
 }

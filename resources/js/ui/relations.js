@@ -8,13 +8,24 @@ export class Relations {
         this.page = page;
         this.dialog = document.getElementById('relation');
         this.form = this.dialog.querySelector('form');
-        this.form.addEventListener('submit', (event) => { event.preventDefault(); this.save(); });
-        document.getElementById('remove-relation').addEventListener('click', () => { this.dialog.close(); this.page.perform({ type: 'unrelate', ids: [this.id] }); });
-        document.getElementById('straighten-relation').addEventListener('click', () => { this.dialog.close(); this.page.perform({ type: 'relation', relation: this.id, set: { bend: null } }); });
+        this.form.addEventListener('submit', (event) => {
+            event.preventDefault();
+            this.save();
+        });
+        document.getElementById('remove-relation').addEventListener('click', () => {
+            this.dialog.close();
+            this.page.perform({ type: 'unrelate', ids: [this.id] });
+        });
+        document.getElementById('straighten-relation').addEventListener('click', () => {
+            this.dialog.close();
+            this.page.perform({ type: 'relation', relation: this.id, set: { bend: null } });
+        });
         this.dialog.addEventListener('close', () => this.page.outline.box.focus({ preventScroll: true }));
     }
 
-    get tree() { return this.page.tree; }
+    get tree() {
+        return this.page.tree;
+    }
 
     name(id) {
         const topic = this.tree.get(id);
@@ -23,16 +34,26 @@ export class Relations {
 
     /** Those of a topic that lead to topics which stand in the plan, as seen from it. */
     of(id) {
-        return [...this.tree.relations.values()].filter(({ from, to }) => (from === id || to === id) && this.tree.stands(from) && this.tree.stands(to))
+        return [...this.tree.relations.values()]
+            .filter(({ from, to }) => (from === id || to === id) && this.tree.stands(from) && this.tree.stands(to))
             .map((relation) => ({ relation, other: relation.from === id ? relation.to : relation.from }));
     }
 
     /** Asks for the other topic by number or letters, then how the relation is called. */
     relate(id) {
-        const { dialogs } = this.page;
-        const find = dialogs.finder((other) => other === id);
-        dialogs.choose(`Relate ${this.name(id)} to`, 'Number, or some letters of a title', (wanted) => find(wanted)
-            .map((one) => [{ name: one.name, act: () => { dialogs.choosing.close(); this.add(id, one.id); } }]));
+        const { choosing } = this.page;
+        const find = choosing.finder((other) => other === id);
+        choosing.choose(`Relate ${this.name(id)} to`, 'Number, or some letters of a title', (wanted) =>
+            find(wanted).map((one) => [
+                {
+                    name: one.name,
+                    act: () => {
+                        choosing.close();
+                        this.add(id, one.id);
+                    },
+                },
+            ]),
+        );
     }
 
     add(from, to) {
@@ -50,7 +71,11 @@ export class Relations {
         this.dye = relation.dye;
         this.dialog.querySelector('p').textContent = `${this.name(relation.from)} → ${this.name(relation.to)}`;
         this.form.elements.label.value = relation.label;
-        this.form.elements.arrows.replaceChildren(...Object.entries(words().arrows).map(([value, name]) => element('option', { value, selected: value === relation.arrows }, name)));
+        this.form.elements.arrows.replaceChildren(
+            ...Object.entries(words().arrows).map(([value, name]) =>
+                element('option', { value, selected: value === relation.arrows }, name),
+            ),
+        );
         document.getElementById('straighten-relation').hidden = relation.bend === null;
         this.drawDyes();
         this.dialog.showModal();
@@ -59,9 +84,25 @@ export class Relations {
 
     drawDyes() {
         const box = this.dialog.querySelector('.swatches');
-        box.replaceChildren(element('legend', { class: 'legend' }, 'Dye'),
-            ...words().dyes.map((dye) => element('button', { type: 'button', class: 'swatch', '--d': colour(dye), 'aria-pressed': String(this.dye === dye), 'aria-label': dye, title: dye, onclick: () => this.choose(dye) })),
-            element('button', { type: 'button', class: 'plain', 'aria-pressed': String(this.dye === null), onclick: () => this.choose(null) }, 'ink'));
+        box.replaceChildren(
+            element('legend', { class: 'legend' }, 'Dye'),
+            ...words().dyes.map((dye) =>
+                element('button', {
+                    type: 'button',
+                    class: 'swatch',
+                    '--d': colour(dye),
+                    'aria-pressed': String(this.dye === dye),
+                    'aria-label': dye,
+                    title: dye,
+                    onclick: () => this.choose(dye),
+                }),
+            ),
+            element(
+                'button',
+                { type: 'button', class: 'plain', 'aria-pressed': String(this.dye === null), onclick: () => this.choose(null) },
+                'ink',
+            ),
+        );
     }
 
     choose(dye) {

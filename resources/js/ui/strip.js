@@ -4,7 +4,10 @@ import { ROOT } from '../state/plan.js';
 /** The strip: a section is a click away, and dragging one puts it elsewhere in the order. */
 export class StripBar {
     constructor(box, tree, { go, move }) {
-        Object.assign(this, { box, tree, go, move });
+        this.box = box;
+        this.tree = tree;
+        this.go = go;
+        this.move = move;
     }
 
     draw(here) {
@@ -20,12 +23,23 @@ export class StripBar {
 
     section({ id, label, title, dye, share, filled }, here) {
         const name = title || 'Untitled';
-        return element('button', {
-            type: 'button', class: id === here ? 'is-here' : null, 'aria-current': id === here ? 'true' : null, 'data-id': id,
-            '--d': colour(dye), '--share': share, '--w': filled, title: `${label} ${name}, ${Math.round(filled * 100)} % written`.trim(),
-            onpointerdown: (event) => this.press(event, id),
-            onclick: () => this.go(id),
-        }, element('b', {}, label), element('span', {}, name));
+        return element(
+            'button',
+            {
+                type: 'button',
+                class: id === here ? 'is-here' : null,
+                'aria-current': id === here ? 'true' : null,
+                'data-id': id,
+                '--d': colour(dye),
+                '--share': share,
+                '--w': filled,
+                title: `${label} ${name}, ${Math.round(filled * 100)} % written`.trim(),
+                onpointerdown: (event) => this.press(event, id),
+                onclick: () => this.go(id),
+            },
+            element('b', {}, label),
+            element('span', {}, name),
+        );
     }
 
     press(event, id) {
@@ -45,7 +59,7 @@ export class StripBar {
             removeEventListener('pointerup', done);
             if (this.dragged) {
                 const others = this.tree.partsOf(ROOT).filter((one) => one !== id);
-                const after = over ? others[others.indexOf(over.dataset.id) - 1] ?? null : others.at(-1) ?? null;
+                const after = over ? (others[others.indexOf(over.dataset.id) - 1] ?? null) : (others.at(-1) ?? null);
                 this.dragged = false;
                 over?.classList.remove('is-target');
                 if (over?.dataset.id !== id) {

@@ -9,8 +9,23 @@ const STAYS = 7000;
  */
 export function say(text, action = null) {
     unsay();
-    const toast = element('div', { class: 'toast', role: 'status' }, text,
-        action && element('button', { type: 'button', onclick: () => { toast.remove(); action.act(); } }, action.label));
+    const toast = element(
+        'div',
+        { class: 'toast', role: 'status' },
+        text,
+        action &&
+            element(
+                'button',
+                {
+                    type: 'button',
+                    onclick: () => {
+                        toast.remove();
+                        action.act();
+                    },
+                },
+                action.label,
+            ),
+    );
     document.body.append(toast);
     setTimeout(() => toast.remove(), STAYS);
 }

@@ -1,3 +1,5 @@
+import { holdKeys } from '../lib/held-keys.js';
+
 /**
  * What a view can be asked for. A view is an object with those of these that it needs; the rest is as here.
  * @typedef {object} View
@@ -11,6 +13,17 @@
  * @property {() => void} [toldByOthers] and it was not by what was done here
  */
 
+/**
+ * A view, and where it stands.
+ * @typedef {object} Known
+ * @property {View | null} view
+ * @property {string} path
+ * @property {HTMLElement} box
+ * @property {string} tab
+ * @property {() => Promise<View>} load
+ * @property {Promise<View | null> | null} [coming]
+ */
+
 /** A view that does nothing of its own. @type {Required<View>} */
 const NOTHING = { enter() {}, leave() {}, draw() {}, reveal() {}, retitled() {}, outwards() {}, told() {}, toldByOthers() {} };
 
@@ -21,11 +34,17 @@ const NOTHING = { enter() {}, leave() {}, draw() {}, reveal() {}, retitled() {},
 export class Views {
     /**
      * @param {string} address of the plan
-     * @param {{whenLeft: () => void, whenShown: (name: string) => void}} on
+     * @param {object} on
+     * @param {() => void} on.whenLeft another view is about to come
+     * @param {(name: string) => void} on.whenShown
+     * @param {() => void} on.whenLost a view could not be fetched
      */
-    constructor(address, { whenLeft, whenShown }) {
-        Object.assign(this, { address, whenLeft, whenShown });
-        /** @type {Map<string, {view: View, path: string, box: HTMLElement, tab: string}>} */
+    constructor(address, { whenLeft, whenShown, whenLost }) {
+        this.address = address;
+        this.whenLeft = whenLeft;
+        this.whenShown = whenShown;
+        this.whenLost = whenLost;
+        /** @type {Map<string, Known>} */
         this.known = new Map();
         /** @type {string | null} */
         this.current = null;
@@ -43,11 +62,35 @@ export class Views {
 
     /**
      * @param {string} name
-     * @param {View} view
-     * @param {{path: string, box: string, tab?: string}} where its address below the plan's, its element, and the tab that leads to it where it has none of its own
+     * @param {View | null} view null: it is fetched when it is first wanted
+     * @param {object} where
+     * @param {string} where.path its address below the plan's
+     * @param {string} where.box its element
+     * @param {string} [where.tab] the tab that leads to it, where it has none of its own
+     * @param {() => Promise<View>} [where.load] how it is fetched
      */
-    add(name, view, { path, box, tab = name }) {
-        this.known.set(name, { view, path, box: document.getElementById(box), tab });
+    add(name, view, { path, box, tab = name, load = async () => view }) {
+        this.known.set(name, { view, path, box: document.getElementById(box), tab, load });
+    }
+
+    /** The view, fetched if it is not here yet; null where it cannot be fetched now. @returns {Promise<any>} */
+    async loaded(name) {
+        const one = this.known.get(name);
+        if (!one.view) {
+            one.coming ??= one.load().catch(() => {
+                one.coming = null;
+                return null;
+            });
+            one.view = await one.coming;
+        }
+        return one.view;
+    }
+
+    /** Fetches all that is not here yet, one after the other. */
+    async fetchAll() {
+        for (const name of this.known.keys()) {
+            await this.loaded(name);
+        }
     }
 
     /** The view in sight. @returns {Required<View>} */
@@ -57,13 +100,15 @@ export class Views {
 
     /** @param {string | null} name @returns {Required<View>} */
     of(name) {
-        const { view } = this.known.get(name) ?? { view: {} };
-        return new Proxy(view, { get: (of, act) => (act in of ? (typeof of[act] === 'function' ? of[act].bind(of) : of[act]) : NOTHING[act]) });
+        const view = this.known.get(name)?.view ?? {};
+        return new Proxy(view, {
+            get: (of, act) => (act in of ? (typeof of[act] === 'function' ? of[act].bind(of) : of[act]) : NOTHING[act]),
+        });
     }
 
     /** @returns {Required<View>[]} */
     get all() {
-        return [...this.known.keys()].map((name) => this.of(name));
+        return [...this.known].filter(([, one]) => one.view).map(([name]) => this.of(name));
     }
 
     /** The view that an address belongs to. */
@@ -72,19 +117,46 @@ export class Views {
         return [...this.known].find(([, one]) => one.path === below)?.[0] ?? 'outline';
     }
 
-    /** Brings a view into sight; `remember`: as a new entry in the browser's history. */
-    show(name, remember = true) {
+    /** Brings a view into sight; `remember`: as a new entry in the browser's history. Resolves when it is there. */
+    async show(name, remember = true) {
+        this.wanted = name;
+        if (!this.known.get(name).view) {
+            // What is pressed from now on is meant for the view that comes.
+            const letGo = holdKeys();
+            this.markTab(name);
+            const view = await this.loaded(name);
+            if (!view || this.wanted !== name) {
+                view ?? this.whenLost();
+                this.markTab(this.current);
+                letGo();
+                return;
+            }
+            this.turnTo(name, remember);
+            letGo();
+            return;
+        }
+        this.turnTo(name, remember);
+    }
+
+    markTab(name) {
+        const tab = this.known.get(name)?.tab;
+        for (const link of this.links) {
+            link.dataset.view === tab ? link.setAttribute('aria-current', 'page') : link.removeAttribute('aria-current');
+        }
+    }
+
+    turnTo(name, remember) {
         const isNew = this.current !== name;
         this.whenLeft();
         if (isNew && this.current) {
             this.now.leave();
         }
         this.current = name;
-        const { path, box, tab } = this.known.get(name);
-        this.known.forEach((one) => { one.box.hidden = one.box !== box; });
-        for (const link of this.links) {
-            link.dataset.view === tab ? link.setAttribute('aria-current', 'page') : link.removeAttribute('aria-current');
-        }
+        const { path, box } = this.known.get(name);
+        this.known.forEach((one) => {
+            one.box.hidden = one.box !== box;
+        });
+        this.markTab(name);
         if (remember && isNew) {
             history.pushState(null, '', this.address + path);
         }

@@ -3,7 +3,9 @@ import { element } from '../../ui/element.js';
 /** A calm clock for gathering: a ring that empties, no figures that run, and a word at the end. */
 export class Clock {
     constructor(box, key, whenOver) {
-        Object.assign(this, { box, key, whenOver });
+        this.box = box;
+        this.key = key;
+        this.whenOver = whenOver;
         const [end, minutes] = JSON.parse(sessionStorage.getItem(key) ?? '[0,0]');
         if (end > Date.now()) {
             this.run(end, minutes);
@@ -15,15 +17,32 @@ export class Clock {
     rest() {
         clearInterval(this.ticking);
         sessionStorage.removeItem(this.key);
-        this.box.replaceChildren(element('span', {}, 'A calm clock:'),
-            ...[5, 10, 15].map((minutes) => element('button', { type: 'button', class: 'pill', 'aria-label': `A clock for ${minutes} min`, onclick: () => this.run(Date.now() + minutes * 60000, minutes) }, `${minutes} min`)));
+        this.box.replaceChildren(
+            element('span', {}, 'A calm clock:'),
+            ...[5, 10, 15].map((minutes) =>
+                element(
+                    'button',
+                    {
+                        type: 'button',
+                        class: 'pill',
+                        'aria-label': `A clock for ${minutes} min`,
+                        onclick: () => this.run(Date.now() + minutes * 60000, minutes),
+                    },
+                    `${minutes} min`,
+                ),
+            ),
+        );
     }
 
     run(end, minutes) {
         sessionStorage.setItem(this.key, JSON.stringify([end, minutes]));
         const left = element('span', { role: 'timer' });
         const ring = element('span', { class: 'ring', 'aria-hidden': 'true' });
-        this.box.replaceChildren(ring, left, element('button', { type: 'button', class: 'pill', onclick: () => this.rest() }, 'Stop the clock'));
+        this.box.replaceChildren(
+            ring,
+            left,
+            element('button', { type: 'button', class: 'pill', onclick: () => this.rest() }, 'Stop the clock'),
+        );
         const tick = () => {
             const rest = end - Date.now();
             ring.style.setProperty('--p', Math.max(0, rest / (minutes * 60000)));

@@ -1,21 +1,18 @@
-import { newId } from '../../lib/ids.js';
 import { send } from '../../lib/http.js';
 import { Clock } from './clock.js';
 import { always, when } from '../../commands/commands.js';
-import { element, icon } from '../../ui/element.js';
 import { actionFor, digitOf } from '../../lib/keys.js';
 import { whenAsked } from '../../ui/context.js';
 import { whenLeft } from '../../lib/fields.js';
-import { linesIn } from '../../lib/lines.js';
 import { Popover } from '../../ui/popover.js';
 import { Sorting } from './sorting.js';
-import { ROOT, TRAY } from '../../state/plan.js';
-
-const ID_DIGITS = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
+import { TRAY } from '../../state/plan.js';
+import { IdeaField } from './idea-field.js';
 
 /** The gather view: ideas come in at the speed of typing, and one key sends each where it belongs. */
-export class Gather {
+export class Gather extends IdeaField {
     constructor(page) {
+        super();
         this.page = page;
         this.input = document.getElementById('gather-input');
         this.inside = document.getElementById('gather-inside');
@@ -28,7 +25,9 @@ export class Gather {
         this.sources = [];
         this.sorting = new Sorting(this);
         this.places = this.sorting.places;
-        this.clock = new Clock(document.getElementById('clock'), `embrel.clock.${page.data.plan}`, (minutes) => page.say(`${minutes} minutes are over. ${this.count()} ideas are waiting here.`));
+        this.clock = new Clock(document.getElementById('clock'), `embrel.clock.${page.data.plan}`, (minutes) =>
+            page.say(`${minutes} minutes are over. ${this.count()} ideas are waiting here.`),
+        );
         this.input.addEventListener('keydown', (event) => this.pressedInField(event));
         this.input.addEventListener('paste', (event) => this.pasted(event));
         whenLeft(this.input, () => this.keepTyped());
@@ -36,7 +35,11 @@ export class Gather {
         this.list.addEventListener('keydown', (event) => this.pressed(event));
         this.list.addEventListener('click', (event) => this.clicked(event));
         this.menu = new Popover(() => this.list.focus({ preventScroll: true }));
-        whenAsked(this.list, (node) => node.closest('.idea'), (row, point) => this.ask(row.dataset.id, point));
+        whenAsked(
+            this.list,
+            (node) => node.closest('.idea'),
+            (row, point) => this.ask(row.dataset.id, point),
+        );
         document.getElementById('gather-sources').addEventListener('click', () => this.sorting.showSources());
         this.provide(page.commands);
         setInterval(() => !document.hidden && page.view === 'gather' && this.drawTimes(), 30000);
@@ -52,18 +55,52 @@ export class Gather {
         const marked = (run) => when(() => this.ids.length > 0, run);
         commands.provide('gather-field', {
             keepIdea: always(() => this.keepTyped()),
-            ideaIn: when(() => this.last && this.isLoose(this.last), () => { this.parents.push(this.last); this.drawInside(); }),
-            ideaOut: when(() => this.parents.length > 0, () => { this.last = this.parents.pop(); this.drawInside(); }),
-            markFirst: always(() => { this.keepTyped(); this.ids.length && this.mark(this.ids[0]); }),
+            ideaIn: when(
+                () => this.last && this.isLoose(this.last),
+                () => {
+                    this.parents.push(this.last);
+                    this.drawInside();
+                },
+            ),
+            ideaOut: when(
+                () => this.parents.length > 0,
+                () => {
+                    this.last = this.parents.pop();
+                    this.drawInside();
+                },
+            ),
+            markFirst: always(() => {
+                this.keepTyped();
+                this.ids.length && this.mark(this.ids[0]);
+            }),
         });
         commands.provide('gather-idea', {
-            ideaAbove: marked(() => this.step(-1)), ideaBelow: marked(() => this.step(1)), markIdeaAbove: marked(() => this.stretch(-1)), markIdeaBelow: marked(() => this.stretch(1)),
-            toggleIdea: when(() => this.active, () => this.toggle(this.active)), allIdeas: marked(() => { this.marked = new Set(this.ids); this.draw(); }),
-            toNewSection: marked(() => sorting.toNewSection()), toQuote: marked(() => sorting.toQuote()), toSource: marked(() => sorting.toSource()),
-            openIdeaNote: when(() => this.active, () => this.page.note.open(this.active)), letGo: marked(() => sorting.letGo()),
+            ideaAbove: marked(() => this.step(-1)),
+            ideaBelow: marked(() => this.step(1)),
+            markIdeaAbove: marked(() => this.stretch(-1)),
+            markIdeaBelow: marked(() => this.stretch(1)),
+            toggleIdea: when(
+                () => this.active,
+                () => this.toggle(this.active),
+            ),
+            allIdeas: marked(() => {
+                this.marked = new Set(this.ids);
+                this.draw();
+            }),
+            toNewSection: marked(() => sorting.toNewSection()),
+            toQuote: marked(() => sorting.toQuote()),
+            toSource: marked(() => sorting.toSource()),
+            openIdeaNote: when(
+                () => this.active,
+                () => this.page.note.open(this.active),
+            ),
+            letGo: marked(() => sorting.letGo()),
         });
         commands.provide('gather-place', {
-            placeAbove: always(() => sorting.choose(-1)), placeBelow: always(() => sorting.choose(1)), putHere: always(() => sorting.putHere()), leavePlaces: always(() => sorting.leavePlaces()),
+            placeAbove: always(() => sorting.choose(-1)),
+            placeBelow: always(() => sorting.choose(1)),
+            putHere: always(() => sorting.putHere()),
+            leavePlaces: always(() => sorting.leavePlaces()),
         });
     }
 
@@ -91,11 +128,6 @@ export class Gather {
 
     // ---- Drawing
 
-    /** The ideas, the newest first; what is inside one stands under it. */
-    rows() {
-        return [...this.tree.partsOf(TRAY)].reverse().flatMap((id) => [{ id, level: 1 }, ...this.tree.rows(new Set(), id).map((row) => ({ id: row.id, level: row.level + 1 }))]);
-    }
-
     draw() {
         const rows = this.rows();
         this.ids = rows.map((row) => row.id);
@@ -109,30 +141,6 @@ export class Gather {
         document.getElementById('gather').classList.toggle('is-sorting', this.marked.size > 0);
         this.drawInside();
         this.places.draw();
-    }
-
-    row(id, level) {
-        const topic = this.tree.get(id);
-        return element('div', { class: `idea kind-${topic.kind}`, role: 'option', id: `idea-${id}`, 'data-id': id, 'aria-selected': String(this.marked.has(id)), '--l': level - 1 },
-            element('span', { class: 'title' }, topic.title || 'Untitled'),
-            topic.kind === 'section' ? null : element('span', { class: 'k' }, topic.kind),
-            topic.noted && element('span', { class: 'note-sign', title: 'Its note (Ctrl Enter)' }, icon('notebook-pen')),
-            element('time', {}, ago(id)),
-            element('span', { class: 'more-of', 'aria-hidden': 'true', title: 'More' }, icon('ellipsis')));
-    }
-
-    drawTimes() {
-        for (const row of this.list.children) {
-            row.querySelector('time').textContent = ago(row.dataset.id);
-        }
-    }
-
-    drawInside() {
-        // An idea that has been sent somewhere, or let go, takes no more parts here.
-        this.parents = this.parents.filter((id) => this.isLoose(id));
-        const parent = this.parents.at(-1);
-        this.inside.hidden = !parent;
-        this.inside.textContent = parent ? `inside “${this.tree.get(parent)?.title ?? ''}”` : '';
     }
 
     retitled() {
@@ -169,129 +177,7 @@ export class Gather {
 
     // ---- Ideas come in
 
-    pressedInField(event) {
-        const action = actionFor(event, 'gather-field');
-        // Where there is nothing to go into or out of, Tab goes on as everywhere.
-        if (!action || !this.page.commands.may('gather-field', action)) {
-            return;
-        }
-        event.preventDefault();
-        this.page.commands.run('gather-field', action, { event });
-    }
-
-    keepTyped() {
-        const title = this.input.value.trim();
-        if (title) {
-            this.keep([{ id: newId(), title }]);
-        }
-    }
-
-    keep(topics) {
-        this.drawInside();
-        this.page.catch(topics, this.parents.at(-1) ?? TRAY);
-        this.last = topics.filter((topic) => !topic.parent).at(-1).id;
-        this.input.value = '';
-    }
-
-    pasted(event) {
-        const topics = linesIn(event);
-        if (topics.length) {
-            event.preventDefault();
-            this.keep(topics);
-        }
-    }
-
     // ---- Ideas are marked
-
-    mark(id) {
-        this.marked = new Set([id]);
-        this.active = this.anchor = id;
-        this.draw();
-        this.list.focus({ preventScroll: true });
-        document.getElementById(`idea-${id}`)?.scrollIntoView({ block: 'nearest' });
-    }
-
-    toField() {
-        this.marked.clear();
-        this.active = null;
-        this.places.parent = ROOT;
-        this.draw();
-        this.input.focus();
-    }
-
-    step(by) {
-        const at = this.ids.indexOf(this.active) + by;
-        if (at < 0) {
-            this.toField();
-        } else if (this.ids[at]) {
-            this.mark(this.ids[at]);
-        }
-    }
-
-    stretch(by) {
-        const at = Math.max(0, Math.min(this.ids.length - 1, this.ids.indexOf(this.active) + by));
-        this.active = this.ids[at];
-        const [from, to] = [this.ids.indexOf(this.anchor), at].sort((a, b) => a - b);
-        this.marked = new Set(this.ids.slice(from, to + 1));
-        this.draw();
-    }
-
-    toggle(id) {
-        this.marked.has(id) ? this.marked.delete(id) : this.marked.add(id);
-        this.active = this.anchor = id;
-        this.draw();
-        this.list.focus({ preventScroll: true });
-    }
-
-    clicked(event) {
-        const id = event.target.closest('.idea')?.dataset.id;
-        if (!id) {
-            return;
-        }
-        if (event.target.closest('.more-of')) {
-            this.ask(id, event.target.closest('.more-of'));
-        } else if (event.target.closest('.note-sign')) {
-            this.mark(id);
-            this.page.note.open(id);
-        } else if (event.shiftKey) {
-            this.anchor ??= id;
-            this.active = id;
-            this.stretch(0);
-        } else if (event.ctrlKey || event.metaKey || (matchMedia('(pointer: coarse)').matches && this.marked.size)) {
-            this.toggle(id);
-        } else {
-            this.mark(id);
-        }
-    }
-
-    /** What can be done with an idea, and with those that are marked beside it: at its dots, the second button of a mouse, or a long press. */
-    ask(id, point) {
-        if (!this.marked.has(id)) {
-            this.mark(id);
-        }
-        const done = (does) => () => {
-            this.menu.close(false);
-            this.list.focus({ preventScroll: true });
-            does();
-        };
-        const act = (name, key, does) => element('button', { type: 'button', onclick: done(does) }, name, key && element('span', { class: 'kbd' }, key));
-        const { sorting } = this;
-        const sections = this.places.numbered().slice(0, 12);
-        const to = (section) => {
-            const { label, title } = this.tree.get(section);
-            return act(`${label} ${title || 'Untitled'}`.trim(), '', () => sorting.toSection(section));
-        };
-        const count = this.marked.size;
-        this.menu.raise(count === 1 ? `Idea: ${this.tree.get(id).title || 'Untitled'}` : `${count} ideas`, point,
-            sections.length > 0 && this.menu.group('Send it to', 'sections', ...sections.map(to)),
-            element('div', { class: 'acts-list' },
-                act('Open its note', 'Ctrl Enter', () => this.page.note.open(id)),
-                act('A new section', 'N', () => sorting.toNewSection()),
-                act('Quote', 'Q', () => sorting.toQuote()),
-                act('Keep as a source', 'S', () => sorting.toSource()),
-                act('Let it go', 'X', () => sorting.letGo())));
-        this.menu.box.querySelector('button').focus();
-    }
 
     pressed(event) {
         const action = actionFor(event, this.places.isInside ? 'gather-place' : 'gather-idea');
@@ -326,14 +212,4 @@ export class Gather {
             document.querySelector('.modes [data-view=gather]').focus();
         }
     }
-}
-
-/** How long ago an idea came: its id begins with the time. */
-function ago(id) {
-    const time = [...id.slice(0, 10)].reduce((sum, digit) => sum * 32 + ID_DIGITS.indexOf(digit), 0);
-    const minutes = Math.floor((Date.now() - time) / 60000);
-    if (minutes < 1) {
-        return 'just now';
-    }
-    return minutes < 60 ? `${minutes} min` : minutes < 1440 ? `${Math.floor(minutes / 60)} h` : minutes < 525600 ? `${Math.floor(minutes / 1440)} d` : '';
 }

@@ -38,7 +38,7 @@ export class Places {
     }
 
     leave() {
-        this.enter(this.isInside ? this.tree.get(this.parent)?.parent ?? ROOT : ROOT);
+        this.enter(this.isInside ? (this.tree.get(this.parent)?.parent ?? ROOT) : ROOT);
     }
 
     moveGap(by) {
@@ -57,20 +57,27 @@ export class Places {
         }
         const numbers = new Map(this.numbered().map((id, i) => [id, i + 1]));
         const inside = this.isInside ? this.tree.get(this.parent) : null;
-        this.head.textContent = inside ? `Where in ${inside.label} ${inside.title || 'Untitled'}?`.replace('  ', ' ') : 'Where does it belong?';
+        this.head.textContent = inside
+            ? `Where in ${inside.label} ${inside.title || 'Untitled'}?`.replace('  ', ' ')
+            : 'Where does it belong?';
         this.hint.textContent = inside
             ? 'Up and Down choose the place, Enter puts it there. A number puts it inside that topic; Esc goes back.'
-            : !numbers.size ? 'There is no section yet. N makes the marked idea the first one.'
-            : `Press the number to send the marked idea there. It lands at the end of that section; hold Shift to choose the place.${
-                numbers.size > 9 ? ' With 0 before it a number may be as long as you like; Enter ends it.' : ''}`;
+            : !numbers.size
+              ? 'There is no section yet. N makes the marked idea the first one.'
+              : `Press the number to send the marked idea there. It lands at the end of that section; hold Shift to choose the place.${
+                    numbers.size > 9 ? ' With 0 before it a number may be as long as you like; Enter ends it.' : ''
+                }`;
         const rows = this.tree.partsOf(this.parent).map((id) => this.section(id, numbers.get(id)));
         if (inside) {
             rows.splice(this.gap, 0, this.line());
             rows.push(this.act('Esc', 'Back to the sections', '', 'leavePlaces'));
         } else {
             rows.push(
-                this.act('N', 'A new section', 'at the end of the plan', 'toNewSection'), this.act('Q', 'Quote', 'marks it as one; then a number', 'toQuote'),
-                this.act('S', 'Source', this.sourceHint(), 'toSource'), this.act('X', 'Let it go', 'undo brings it back', 'letGo'));
+                this.act('N', 'A new section', 'at the end of the plan', 'toNewSection'),
+                this.act('Q', 'Quote', 'marks it as one; then a number', 'toQuote'),
+                this.act('S', 'Source', this.sourceHint(), 'toSource'),
+                this.act('X', 'Let it go', 'undo brings it back', 'letGo'),
+            );
         }
         this.box.replaceChildren(...rows);
         this.box.classList.toggle('is-many', rows.length > 12);
@@ -85,17 +92,63 @@ export class Places {
     section(id, number) {
         const topic = this.tree.get(id);
         const count = this.tree.branch(id).length - 1;
-        return element('li', {}, element('button', { type: 'button', 'data-place': id, 'aria-keyshortcuts': number ? String(number) : null, '--d': colour(this.tree.dye(id)), onclick: (event) => (event.shiftKey ? this.sorting.choosePlace(id) : this.sorting.toSection(id)) },
-            element('span', { class: number ? 'badge' : 'badge is-plain' }, number ? String(number) : topic.label || '·'),
-            element('span', {}, element('strong', {}, topic.title || 'Untitled'), element('small', {}, count === 0 ? 'nothing yet' : `${count} ${count === 1 ? 'topic' : 'topics'}`))),
-        element('button', { type: 'button', class: 'into', 'aria-label': `Choose the place in ${topic.title || 'Untitled'}`, title: 'Choose the place', onclick: () => this.sorting.choosePlace(id) }, '›'));
+        return element(
+            'li',
+            {},
+            element(
+                'button',
+                {
+                    type: 'button',
+                    'data-place': id,
+                    'aria-keyshortcuts': number ? String(number) : null,
+                    '--d': colour(this.tree.dye(id)),
+                    onclick: (event) => (event.shiftKey ? this.sorting.choosePlace(id) : this.sorting.toSection(id)),
+                },
+                element('span', { class: number ? 'badge' : 'badge is-plain' }, number ? String(number) : topic.label || '·'),
+                element(
+                    'span',
+                    {},
+                    element('strong', {}, topic.title || 'Untitled'),
+                    element('small', {}, count === 0 ? 'nothing yet' : `${count} ${count === 1 ? 'topic' : 'topics'}`),
+                ),
+            ),
+            element(
+                'button',
+                {
+                    type: 'button',
+                    class: 'into',
+                    'aria-label': `Choose the place in ${topic.title || 'Untitled'}`,
+                    title: 'Choose the place',
+                    onclick: () => this.sorting.choosePlace(id),
+                },
+                '›',
+            ),
+        );
     }
 
     line() {
-        return element('li', { class: 'landing-here' }, element('button', { type: 'button', onclick: () => this.sorting.putHere() }, element('span', { class: 'bar-line' }), element('span', { class: 'here' }, `Here${this.number ? `: ${this.number}` : ''}`)));
+        return element(
+            'li',
+            { class: 'landing-here' },
+            element(
+                'button',
+                { type: 'button', onclick: () => this.sorting.putHere() },
+                element('span', { class: 'bar-line' }),
+                element('span', { class: 'here' }, `Here${this.number ? `: ${this.number}` : ''}`),
+            ),
+        );
     }
 
     act(key, name, hint, action) {
-        return element('li', {}, element('button', { type: 'button', onclick: () => this.sorting[action]() }, element('kbd', { class: 'badge is-key' }, key), element('span', {}, element('strong', {}, name), element('small', {}, hint))));
+        return element(
+            'li',
+            {},
+            element(
+                'button',
+                { type: 'button', onclick: () => this.sorting[action]() },
+                element('kbd', { class: 'badge is-key' }, key),
+                element('span', {}, element('strong', {}, name), element('small', {}, hint)),
+            ),
+        );
     }
 }

@@ -4,12 +4,12 @@ import { element } from '../../ui/element.js';
 import { numberAt } from '../outline/landing.js';
 import { Places } from './places.js';
 import { ROOT, TRAY } from '../../state/plan.js';
-
-const SECOND_DIGIT = 700;
+import { NumberEntry } from './number-entry.js';
 
 /** Sends the marked ideas where they belong; the next one is marked at once. */
-export class Sorting {
+export class Sorting extends NumberEntry {
     constructor(gather) {
+        super();
         this.gather = gather;
         this.page = gather.page;
         this.places = new Places(this);
@@ -21,92 +21,15 @@ export class Sorting {
         return this.page.tree;
     }
 
-    /**
-     * A number may have two digits: where it could go on, a moment is waited for the second. What
-     * counts is when the keys were pressed, however late the page comes to them. After 0 nothing
-     * is waited for: the number is typed to its end, and Enter sends.
-     */
-    digit({ digit, shift }, time) {
-        clearTimeout(this.waiting);
-        if (this.entry !== null) {
-            this.typeNumber(this.entry + digit);
-            return;
-        }
-        const { typed } = this;
-        this.typed = null;
-        if (typed && time - typed.time < SECOND_DIGIT) {
-            this.toNumber(typed.digit * 10 + digit, typed.shift || shift);
-            return;
-        }
-        if (typed) {
-            this.toNumber(typed.digit, typed.shift);
-        }
-        if (digit === 0) {
-            this.typeNumber('');
-        } else if (digit * 10 <= this.places.numbered().length) {
-            this.typed = { digit, shift, time };
-            this.showTyped(`${digit}…`);
-            this.waiting = setTimeout(() => this.oneDigit(), SECOND_DIGIT);
-        } else {
-            this.toNumber(digit, shift);
-        }
-    }
-
-    /** No second digit has come; one that was pressed in time may wait to be handled still, and comes first. */
-    oneDigit() {
-        this.waiting = setTimeout(() => {
-            const { digit, shift } = this.typed;
-            this.typed = null;
-            this.toNumber(digit, shift);
-        }, 30);
-    }
-
-    /** A number that is typed to its end. */
-    typeNumber(entry) {
-        this.entry = entry;
-        this.showTyped(entry ? `${entry}, then Enter` : 'Number, then Enter');
-    }
-
-    /** Keys while a number is written; whether this was one of them. */
-    inNumber(key) {
-        if (this.entry === null) {
-            return false;
-        }
-        if (key === 'Backspace' && this.entry !== '') {
-            this.typeNumber(this.entry.slice(0, -1));
-            return true;
-        }
-        const { entry } = this;
-        this.endNumber();
-        if (key === 'Enter' && entry !== '') {
-            this.toNumber(Number(entry), false);
-        }
-        return ['Enter', 'Backspace', 'Escape'].includes(key);
-    }
-
-    endNumber() {
-        this.entry = null;
-        this.showTyped('');
-    }
-
-    toNumber(number, opens) {
-        this.showTyped('');
-        const id = this.places.numbered()[number - 1];
-        if (id) {
-            opens ? this.choosePlace(id) : this.toSection(id);
-        } else {
-            this.page.tell(`There is no section ${number}.`);
-        }
-    }
-
-    showTyped(text) {
-        document.getElementById('typed').textContent = text;
-    }
-
     /** What is marked, in the order in which the ideas came, without what is inside another of them. */
     heads() {
         const marked = this.gather.marked.size ? this.gather.marked : new Set(this.gather.ids.slice(0, 1));
-        return this.tree.heads(this.tree.rows(new Set(), TRAY).map((row) => row.id).filter((id) => marked.has(id)));
+        return this.tree.heads(
+            this.tree
+                .rows(new Set(), TRAY)
+                .map((row) => row.id)
+                .filter((id) => marked.has(id)),
+        );
     }
 
     /** Does something with what is to be sent, if there is anything. */
@@ -121,7 +44,12 @@ export class Sorting {
     dispatch(operation, said, step = newId()) {
         const gone = new Set(this.heads().flatMap((id) => this.tree.branch(id)));
         const at = Math.max(...[...gone].map((id) => this.gather.ids.indexOf(id)));
-        const next = this.gather.ids.slice(at + 1).find((id) => !gone.has(id)) ?? this.gather.ids.slice(0, at).reverse().find((id) => !gone.has(id));
+        const next =
+            this.gather.ids.slice(at + 1).find((id) => !gone.has(id)) ??
+            this.gather.ids
+                .slice(0, at)
+                .reverse()
+                .find((id) => !gone.has(id));
         this.places.parent = ROOT;
         this.gather.marked.clear();
         this.page.perform(operation, step);
@@ -200,7 +128,17 @@ export class Sorting {
             this.gather.sources.push(...sources);
             this.gather.drawSources();
             // What was inside an idea stays with the loose ideas.
-            this.dispatch({ type: 'compound', operations: [{ type: 'source', sources }, { type: 'dissolve', ids }] }, 'Kept as a source', step);
+            this.dispatch(
+                {
+                    type: 'compound',
+                    operations: [
+                        { type: 'source', sources },
+                        { type: 'dissolve', ids },
+                    ],
+                },
+                'Kept as a source',
+                step,
+            );
             sources.forEach((source) => this.readFields(source, step));
         });
     }
@@ -216,22 +154,46 @@ export class Sorting {
     letGo() {
         this.withHeads((ids) => {
             this.dispatch({ type: 'remove', ids }, 'Let go');
-            this.page.say(ids.length === 1 ? 'Let one idea go.' : `Let ${ids.length} ideas go.`, { label: 'Undo', act: () => this.page.undo() });
+            this.page.say(ids.length === 1 ? 'Let one idea go.' : `Let ${ids.length} ideas go.`, {
+                label: 'Undo',
+                act: () => this.page.undo(),
+            });
         });
     }
 
     showSources() {
         const dialog = document.getElementById('sources');
-        dialog.querySelector('ul').replaceChildren(...this.gather.sources.map((source) => element('li', {}, element('span', {}, source.title),
-            element('button', {
-                type: 'button', class: 'plain', 'aria-label': `Back to the loose ideas: ${source.title}`, onclick: () => {
-                    this.page.perform({ type: 'compound', operations: [{ type: 'unsource', ids: [source.id] }, { type: 'add', at: this.tree.lastPlace(TRAY), topics: [{ id: newId(), title: source.title }] }] });
-                    this.gather.sources = this.gather.sources.filter((one) => one !== source);
-                    this.gather.drawSources();
-                    this.places.draw();
-                    this.gather.sources.length ? this.showSources() : dialog.close();
-                },
-            }, 'Back to the ideas'))));
+        dialog.querySelector('ul').replaceChildren(
+            ...this.gather.sources.map((source) =>
+                element(
+                    'li',
+                    {},
+                    element('span', {}, source.title),
+                    element(
+                        'button',
+                        {
+                            type: 'button',
+                            class: 'plain',
+                            'aria-label': `Back to the loose ideas: ${source.title}`,
+                            onclick: () => {
+                                this.page.perform({
+                                    type: 'compound',
+                                    operations: [
+                                        { type: 'unsource', ids: [source.id] },
+                                        { type: 'add', at: this.tree.lastPlace(TRAY), topics: [{ id: newId(), title: source.title }] },
+                                    ],
+                                });
+                                this.gather.sources = this.gather.sources.filter((one) => one !== source);
+                                this.gather.drawSources();
+                                this.places.draw();
+                                this.gather.sources.length ? this.showSources() : dialog.close();
+                            },
+                        },
+                        'Back to the ideas',
+                    ),
+                ),
+            ),
+        );
         if (!dialog.open) {
             dialog.showModal();
         }

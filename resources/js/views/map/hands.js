@@ -1,20 +1,21 @@
-import { numberAt } from '../outline/landing.js';
 import { element } from '../../ui/element.js';
 import { svg } from '../../map/draw.js';
+import { Dragging } from './dragging.js';
 
 const FAR_ENOUGH = 6;
-/** Farther from every topic than this is empty ground, in pixels of the map. */
-const EMPTY = 90;
 
 /** What a pointer does on the map: marks, writes, folds, draws a rectangle around topics, and drags branches to another place. */
-export class Hands {
+export class Hands extends Dragging {
     constructor(map) {
+        super();
         this.map = map;
         this.isDrawing = false;
-        const box = this.box = map.picture.box;
+        const box = (this.box = map.picture.box);
         box.addEventListener('pointerdown', (event) => this.press(event));
         // What is pulled by a finger is not scrolled by it, whatever the browser has made of what became visible a moment ago.
-        box.addEventListener('touchstart', (event) => event.target.closest?.('.handle, .resize') && event.preventDefault(), { passive: false });
+        box.addEventListener('touchstart', (event) => event.target.closest?.('.handle, .resize') && event.preventDefault(), {
+            passive: false,
+        });
         box.addEventListener('dblclick', (event) => this.twice(event));
         box.addEventListener('contextmenu', (event) => this.menu(event));
         this.band = map.picture.over.appendChild(svg('rect', { class: 'band', hidden: '' }));
@@ -23,8 +24,12 @@ export class Hands {
         map.side.append(this.number);
     }
 
-    get outline() { return this.map.outline; }
-    get isBusy() { return this.ids !== undefined || this.rectangle !== undefined; }
+    get outline() {
+        return this.map.outline;
+    }
+    get isBusy() {
+        return this.ids !== undefined || this.rectangle !== undefined;
+    }
 
     leafAt(event) {
         return event.target.closest?.('.leaf');
@@ -36,7 +41,10 @@ export class Hands {
             return false;
         }
         const leaf = this.leafAt(event);
-        return !event.target.closest?.('.relation, .handle') && (!leaf || (event.type.startsWith('touch') && !this.outline.marked.has(leaf.dataset.id)));
+        return (
+            !event.target.closest?.('.relation, .handle') &&
+            (!leaf || (event.type.startsWith('touch') && !this.outline.marked.has(leaf.dataset.id)))
+        );
     }
 
     press(event) {
@@ -117,7 +125,7 @@ export class Hands {
         if (leaf && !event.target.closest('.knob, .note-sign')) {
             this.map.write(leaf.dataset.id);
         } else if (!leaf && event.target.closest('.map-title')) {
-            this.map.page.dialogs.openProperties();
+            this.map.page.commands.run('anywhere', 'properties');
         } else if (!leaf && !event.target.closest('.relation')) {
             this.map.idea(this.map.camera.point(event));
         }
@@ -149,7 +157,9 @@ export class Hands {
                 const [toX, toY] = this.map.camera.point(e);
                 this.rectangle = [Math.min(x, toX), Math.min(y, toY), Math.max(x, toX), Math.max(y, toY)];
                 const [left, top, right, bottom] = this.rectangle;
-                Object.entries({ x: left, y: top, width: right - left, height: bottom - top }).forEach(([name, value]) => this.band.setAttribute(name, value));
+                Object.entries({ x: left, y: top, width: right - left, height: bottom - top }).forEach(([name, value]) =>
+                    this.band.setAttribute(name, value),
+                );
                 this.band.removeAttribute('hidden');
                 this.markIn(kept);
             },
@@ -160,117 +170,18 @@ export class Hands {
     markIn(kept) {
         const [left, top, right, bottom] = this.rectangle;
         const { outline, map } = this;
-        const inside = map.picture.list.filter(({ id }) => {
-            const { box } = map.picture.shapes.get(id) ?? { box: [Infinity, Infinity, -Infinity, -Infinity] };
-            return box[2] > left && box[0] < right && box[3] > top && box[1] < bottom;
-        }).map(({ id }) => id);
+        const inside = map.picture.list
+            .filter(({ id }) => {
+                const { box } = map.picture.shapes.get(id) ?? { box: [Infinity, Infinity, -Infinity, -Infinity] };
+                return box[2] > left && box[0] < right && box[3] > top && box[1] < bottom;
+            })
+            .map(({ id }) => id);
         outline.state.markAll([...kept, ...inside], inside.at(-1) ?? outline.active);
         map.picture.fresh();
         outline.marking.draw();
     }
 
     // ---- Dragging
-
-    drag(event) {
-        const { map } = this;
-        map.side.classList.add('is-dragging');
-        const [x, y] = map.camera.point(event);
-        this.place = this.placeAt(x, y);
-        this.edge(event);
-        if (!this.place) {
-            this.mark.setAttribute('hidden', '');
-            this.number.hidden = true;
-            return;
-        }
-        this.show(event, this.place);
-    }
-
-    /** Where a branch would land: inside the topic under the pointer, or before or after it. */
-    placeAt(x, y) {
-        const { tree } = this.outline;
-        const gone = new Set(this.ids.flatMap((id) => tree.branch(id)));
-        let nearest = null;
-        let least = EMPTY;
-        for (const { id } of this.map.picture.list) {
-            const shape = this.map.picture.shapes.get(id);
-            const far = !shape || gone.has(id) ? Infinity : shape.distance(x, y);
-            if (far < least) {
-                [nearest, least] = [shape, far];
-            }
-        }
-        if (!nearest) {
-            return null;
-        }
-        const [along, aside] = nearest.seen(x, y);
-        const { parent, after } = tree.placeOf(nearest.id);
-        const isOut = along > nearest.start + nearest.width * 0.7;
-        const edge = nearest.height * (isOut ? 0.5 : 0.22);
-        if (aside < -edge || aside > edge) {
-            const isBefore = aside < 0;
-            // After a dragged topic is where that topic stood.
-            return { shape: nearest, side: isBefore ? 'before' : 'after', at: isBefore ? { parent, after: this.beforeIn(parent, after, gone) } : { parent, after: nearest.id } };
-        }
-        return { shape: nearest, side: 'inside', at: tree.lastPlace(nearest.id) };
-    }
-
-    beforeIn(parent, after, gone) {
-        const parts = this.outline.tree.partsOf(parent);
-        let i = parts.indexOf(after);
-        while (i >= 0 && gone.has(parts[i])) {
-            i--;
-        }
-        return parts[i] ?? null;
-    }
-
-    show(event, { shape, side, at }) {
-        const line = (from, to, aside) => [from, to].map((along) => `${(shape.x + along * shape.out).toFixed(1)} ${(shape.y + aside).toFixed(1)}`).join('L');
-        const half = shape.height / 2 + 3;
-        this.mark.setAttribute('d', `M${side === 'inside' ? line(shape.reach, shape.reach + 46, 0) : line(0, shape.start + shape.width, side === 'before' ? -half : half)}`);
-        this.mark.removeAttribute('hidden');
-        const box = this.map.side.getBoundingClientRect();
-        Object.assign(this.number.style, { left: `${event.clientX - box.left + 16}px`, top: `${event.clientY - box.top + 12}px` });
-        this.number.hidden = false;
-        const key = JSON.stringify(at);
-        if (key !== this.asked) {
-            this.asked = key;
-            const name = this.outline.tree.get(shape.id).title || 'Untitled';
-            const says = `${{ inside: 'in', before: 'before', after: 'after' }[side]} “${name.length > 40 ? `${name.slice(0, 39)}…` : name}”`;
-            this.number.replaceChildren(element('small', {}, says));
-            clearTimeout(this.asking);
-            this.asking = setTimeout(async () => {
-                const number = await numberAt(this.outline, at, this.ids?.[0]);
-                if (this.asked === key && number) {
-                    this.number.prepend(element('b', {}, `${number} `));
-                }
-            }, 90);
-        }
-    }
-
-    /** Near an edge the map moves on under the pointer. */
-    edge(event) {
-        const box = this.box.getBoundingClientRect();
-        const push = (at, from, to) => (at < from + 32 ? 9 : at > to - 32 ? -9 : 0);
-        const [dx, dy] = [push(event.clientX, box.left, box.right), push(event.clientY, box.top, box.bottom)];
-        if (dx || dy) {
-            this.map.camera.to(this.map.camera.view.translate(dx / this.map.camera.scale, dy / this.map.camera.scale), false);
-        }
-    }
-
-    drop(event) {
-        const { ids, place, outline } = this;
-        const point = this.map.camera.point(event);
-        this.cancel();
-        if (place) {
-            const here = outline.tree.placeOf(ids[0]);
-            if (ids.length > 1 || here.parent !== place.at.parent || here.after !== place.at.after) {
-                outline.unfold(place.at.parent);
-                this.map.follow = ids[0];
-                outline.move(ids, place.at);
-            }
-        } else {
-            this.map.dropped(ids, point);
-        }
-    }
 
     /** A branch that comes from the tray is dragged like one on the map. */
     take(event, id) {
@@ -280,12 +191,28 @@ export class Hands {
 
     track(event, { move, up }) {
         this.stop?.abort();
-        const stop = this.stop = new AbortController();
+        const stop = (this.stop = new AbortController());
         const options = { signal: stop.signal };
         const { pointerId } = event;
         addEventListener('pointermove', (e) => e.pointerId === pointerId && move(e), options);
-        addEventListener('pointerup', (e) => { if (e.pointerId === pointerId) { stop.abort(); up(e); } }, options);
-        addEventListener('pointercancel', () => { stop.abort(); this.cancel(); }, options);
+        addEventListener(
+            'pointerup',
+            (e) => {
+                if (e.pointerId === pointerId) {
+                    stop.abort();
+                    up(e);
+                }
+            },
+            options,
+        );
+        addEventListener(
+            'pointercancel',
+            () => {
+                stop.abort();
+                this.cancel();
+            },
+            options,
+        );
     }
 
     cancel() {

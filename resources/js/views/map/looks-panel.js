@@ -23,7 +23,12 @@ export class LooksPanel {
             this.kept = null;
             map.setLook({ [name]: value }).then(() => this.panel.isOpen && this.open());
         };
-        const styles = panel.choice('Style', 'style', Object.entries(words().mapStyles).map(([value, name]) => [value, name, look.style === value]), set('style'));
+        const styles = panel.choice(
+            'Style',
+            'style',
+            Object.entries(words().mapStyles).map(([value, name]) => [value, name, look.style === value]),
+            set('style'),
+        );
         styles.classList.add('styles');
         styles.querySelectorAll('button').forEach((button) => {
             const { value } = button.dataset;
@@ -32,15 +37,46 @@ export class LooksPanel {
             button.addEventListener('pointerleave', () => this.unpreview());
             button.addEventListener('blur', () => this.unpreview());
         });
-        const wrap = element('input', { type: 'range', min: 120, max: 640, step: 20, value: look.wrap, 'aria-label': 'Width of titles', onchange: () => map.setLook({ wrap: Number(wrap.value) }) });
+        const wrap = element('input', {
+            type: 'range',
+            min: 120,
+            max: 640,
+            step: 20,
+            value: look.wrap,
+            'aria-label': 'Width of titles',
+            onchange: () => map.setLook({ wrap: Number(wrap.value) }),
+        });
         const down = (label, name) => {
-            const select = element('select', { 'aria-label': label, onchange: () => set(name)(Number(select.value)) },
-                element('option', { value: 0, selected: look[name] === 0 }, 'to the last level'), ...LEVELS.map((level) => element('option', { value: level, selected: look[name] === level }, `to level ${level}`)));
+            const select = element(
+                'select',
+                { 'aria-label': label, onchange: () => set(name)(Number(select.value)) },
+                element('option', { value: 0, selected: look[name] === 0 }, 'to the last level'),
+                ...LEVELS.map((level) => element('option', { value: level, selected: look[name] === level }, `to level ${level}`)),
+            );
             return element('label', { class: 'down' }, element('span', {}, label), select);
         };
-        panel.raise('How the map is drawn', this.button, styles, element('fieldset', {}, element('span', { class: 'legend' }, 'Width of titles'), wrap),
-            element('fieldset', { class: 'levels' }, element('span', { class: 'legend' }, 'Show'), down('Branches', 'branches'), down('Titles', 'titles'), down('Notes, words and flags', 'notes')));
-        panel.box.append(element('div', { class: 'acts-list' }, element('a', { href: `${map.page.address}/hand-over?format=svg&seen=1` }, 'Hand over this map'), element('a', { href: `${map.page.address}/hand-over?format=pdf&seen=1` }, 'Print this map')));
+        panel.raise(
+            'How the map is drawn',
+            this.button,
+            styles,
+            element('fieldset', {}, element('span', { class: 'legend' }, 'Width of titles'), wrap),
+            element(
+                'fieldset',
+                { class: 'levels' },
+                element('span', { class: 'legend' }, 'Show'),
+                down('Branches', 'branches'),
+                down('Titles', 'titles'),
+                down('Notes, words and flags', 'notes'),
+            ),
+        );
+        panel.box.append(
+            element(
+                'div',
+                { class: 'acts-list' },
+                element('a', { href: `${map.page.address}/hand-over?format=svg&seen=1` }, 'Hand over this map'),
+                element('a', { href: `${map.page.address}/hand-over?format=pdf&seen=1` }, 'Print this map'),
+            ),
+        );
         panel.box.querySelector('button').focus();
     }
 

@@ -1,3 +1,5 @@
+import { putPicture } from '../../ui/put-picture.js';
+
 const NARROWEST = 24;
 const WIDEST = 800;
 
@@ -31,20 +33,7 @@ export class Pictures {
     }
 
     async put(file, id) {
-        const { page } = this.map;
-        if (!id || !page.tree.get(id)) {
-            page.say('Mark the topic on which the picture is to stand, and try again.');
-            return;
-        }
-        const form = new FormData();
-        form.append('picture', file);
-        const answer = await page.upload('pictures', form);
-        if (answer) {
-            page.perform({ type: 'picture', ids: [id], value: answer.picture });
-            if (answer.said.length) {
-                page.say(answer.said.join(' '));
-            }
-        }
+        await putPicture(this.map.page.session, file, id);
     }
 
     resize(event, id) {
@@ -57,7 +46,9 @@ export class Pictures {
         map.hands.track(event, {
             move: (e) => {
                 const [along] = shape.seen(...map.camera.point(e));
-                width = Math.round(Math.max(NARROWEST, Math.min(WIDEST, Number(value) + (shape.isMirrored ? start - along : along - start))));
+                width = Math.round(
+                    Math.max(NARROWEST, Math.min(WIDEST, Number(value) + (shape.isMirrored ? start - along : along - start))),
+                );
                 image.setAttribute('width', width);
                 image.setAttribute('height', (shape.picture[4] * width) / Number(value));
             },

@@ -10,7 +10,9 @@ export class RelationLayer {
         this.layer.addEventListener('pointerdown', (event) => this.press(event));
     }
 
-    get relations() { return this.map.page.relations; }
+    get relations() {
+        return this.map.page.relations;
+    }
 
     draw(told) {
         this.tracks = told;
@@ -24,9 +26,24 @@ export class RelationLayer {
             const [width, height] = track.room;
             const looks = { class: 'relation', 'data-id': track.id, '--d': relation.dye ? colour(relation.dye) : 'var(--ink)' };
             if (width > 0) {
-                labels.push(svg('g', looks, svg('rect', { class: 'behind', x: x - width / 2, y: y - height / 2, width, height, rx: 3 }), svg('text', { x, y: y + 4.4 }, relation.label)));
+                labels.push(
+                    svg(
+                        'g',
+                        looks,
+                        svg('rect', { class: 'behind', x: x - width / 2, y: y - height / 2, width, height, rx: 3 }),
+                        svg('text', { x, y: y + 4.4 }, relation.label),
+                    ),
+                );
             }
-            return [svg('g', looks, svg('path', { class: 'hit', d: track.path }), svg('path', { class: 'line', d: track.path + track.heads.join('') }), svg('circle', { class: 'bend', cx: track.middle[0], cy: track.middle[1], r: 6 }))];
+            return [
+                svg(
+                    'g',
+                    looks,
+                    svg('path', { class: 'hit', d: track.path }),
+                    svg('path', { class: 'line', d: track.path + track.heads.join('') }),
+                    svg('circle', { class: 'bend', cx: track.middle[0], cy: track.middle[1], r: 6 }),
+                ),
+            ];
         });
         // Labels stand on the lines of all relations.
         this.layer.replaceChildren(...lines, ...labels);
@@ -56,7 +73,11 @@ export class RelationLayer {
             up: (e) => {
                 const [x, y] = this.map.camera.point(e);
                 if (isFar) {
-                    this.map.page.perform({ type: 'relation', relation: id, set: { bend: [Math.round(x - track.straight[0]), Math.round(y - track.straight[1])] } });
+                    this.map.page.perform({
+                        type: 'relation',
+                        relation: id,
+                        set: { bend: [Math.round(x - track.straight[0]), Math.round(y - track.straight[1])] },
+                    });
                 } else {
                     this.relations.edit(id);
                 }

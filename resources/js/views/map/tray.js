@@ -25,13 +25,38 @@ export class Tray {
         }
         const { tree } = this.map;
         const ideas = tree.partsOf(TRAY).filter((id) => !tree.get(id).spot);
-        this.list.replaceChildren(...ideas.map((id) => {
-            const inside = tree.branch(id).length - 1;
-            const topic = tree.get(id);
-            return element('li', {},
-                element('button', { type: 'button', class: 'idea', onpointerdown: (event) => this.press(event, id), onclick: () => this.mark(id), 'aria-label': `Loose idea: ${topic.title || 'Untitled'}` }, topic.title || 'Untitled', inside ? element('small', {}, ` ${inside} inside`) : null),
-                element('button', { type: 'button', class: 'plain', 'aria-label': `Put “${topic.title || 'Untitled'}” in the plan…`, onclick: () => this.map.page.dialogs.moveTo([id]) }, 'Put…'));
-        }));
+        this.list.replaceChildren(
+            ...ideas.map((id) => {
+                const inside = tree.branch(id).length - 1;
+                const topic = tree.get(id);
+                return element(
+                    'li',
+                    {},
+                    element(
+                        'button',
+                        {
+                            type: 'button',
+                            class: 'idea',
+                            onpointerdown: (event) => this.press(event, id),
+                            onclick: () => this.mark(id),
+                            'aria-label': `Loose idea: ${topic.title || 'Untitled'}`,
+                        },
+                        topic.title || 'Untitled',
+                        inside ? element('small', {}, ` ${inside} inside`) : null,
+                    ),
+                    element(
+                        'button',
+                        {
+                            type: 'button',
+                            class: 'plain',
+                            'aria-label': `Put “${topic.title || 'Untitled'}” in the plan…`,
+                            onclick: () => this.map.outline.elsewhere.moveTo([id]),
+                        },
+                        'Put…',
+                    ),
+                );
+            }),
+        );
         this.side.querySelector('.hint').hidden = ideas.length > 0;
     }
 
@@ -41,12 +66,16 @@ export class Tray {
         }
         const start = { x: event.clientX, y: event.clientY };
         const stop = new AbortController();
-        addEventListener('pointermove', (e) => {
-            if (Math.hypot(e.clientX - start.x, e.clientY - start.y) > 6) {
-                stop.abort();
-                this.map.hands.take(e, id);
-            }
-        }, { signal: stop.signal });
+        addEventListener(
+            'pointermove',
+            (e) => {
+                if (Math.hypot(e.clientX - start.x, e.clientY - start.y) > 6) {
+                    stop.abort();
+                    this.map.hands.take(e, id);
+                }
+            },
+            { signal: stop.signal },
+        );
         addEventListener('pointerup', () => stop.abort(), { signal: stop.signal });
     }
 

@@ -64,26 +64,55 @@ export class OutlineBar {
             panel.close();
             this.outline.looks.look(value);
         };
-        this.raise('Show', panel.choice('Show', 'focus', Object.entries(SHOWN).map(([value, name]) => [value, name, value === this.focus]), choose));
+        this.raise(
+            'Show',
+            panel.choice(
+                'Show',
+                'focus',
+                Object.entries(SHOWN).map(([value, name]) => [value, name, value === this.focus]),
+                choose,
+            ),
+        );
     }
 
     only() {
         const { looks, state } = this.outline;
         const { panel } = this;
         const flags = Object.entries(words().flags).map(([flag, name]) => [flag, name, state.flags.get().has(flag), flag]);
-        this.raise('Only', panel.choice('Only what is flagged', 'flags', flags, (flag) => {
-            looks.toggleFlag(flag);
-            this.only();
-            panel.box.querySelector(`[data-value=${flag}]`).focus();
-        }), element('div', { class: 'acts-list one-column' }, element('button', { type: 'button', onclick: () => { panel.close(); looks.showAll(); } }, 'Anything')));
+        this.raise(
+            'Only',
+            panel.choice('Only what is flagged', 'flags', flags, (flag) => {
+                looks.toggleFlag(flag);
+                this.only();
+                panel.box.querySelector(`[data-value=${flag}]`).focus();
+            }),
+            element(
+                'div',
+                { class: 'acts-list one-column' },
+                element(
+                    'button',
+                    {
+                        type: 'button',
+                        onclick: () => {
+                            panel.close();
+                            looks.showAll();
+                        },
+                    },
+                    'Anything',
+                ),
+            ),
+        );
     }
 
     numbers() {
         const { page, tree } = this.outline;
         const { panel } = this;
         const { numbering, numbering_depth: down } = tree.properties;
-        const depth = element('select', { 'aria-label': 'Number down to', onchange: () => page.setPlan({ numbering_depth: Number(depth.value) }) },
-            ...words().levels.map((level) => element('option', { value: level, selected: level === down }, `to level ${level}`)));
+        const depth = element(
+            'select',
+            { 'aria-label': 'Number down to', onchange: () => page.setPlan({ numbering_depth: Number(depth.value) }) },
+            ...words().levels.map((level) => element('option', { value: level, selected: level === down }, `to level ${level}`)),
+        );
         const schemes = Object.entries(words().schemes).map(([value, { short }]) => [value, short, numbering === value]);
         const choice = panel.choice('Numbers', 'numbers', schemes, (value) => {
             page.setPlan({ numbering: value });
@@ -96,9 +125,13 @@ export class OutlineBar {
     sort() {
         const { panel } = this;
         const by = Object.entries(words().sorts).map(([value, name]) => [value, name, false]);
-        this.raise('Sort the main sections by', panel.choice('Sort the main sections by', 'sort', by, (value) => {
-            panel.close();
-            this.outline.moving.sortParts(ROOT, value);
-        }), element('p', { class: 'hint' }, 'Once more sorts the other way round. The parts of a topic are sorted from its menu.'));
+        this.raise(
+            'Sort the main sections by',
+            panel.choice('Sort the main sections by', 'sort', by, (value) => {
+                panel.close();
+                this.outline.moving.sortParts(ROOT, value);
+            }),
+            element('p', { class: 'hint' }, 'Once more sorts the other way round. The parts of a topic are sorted from its menu.'),
+        );
     }
 }

@@ -1,3 +1,4 @@
+import { putPicture } from '../../ui/put-picture.js';
 import { newId } from '../../lib/ids.js';
 import { meanwhile } from '../../lib/meanwhile.js';
 import { fromHtml, fromText, toHtml, toText } from '../../lib/lines.js';
@@ -44,7 +45,7 @@ export class Clipboard {
         const { outline } = this;
         const [file] = event.clipboardData.files;
         if (file?.type.startsWith('image/')) {
-            outline.page.map.pictures.put(file, outline.active);
+            putPicture(outline.page.session, file, outline.active);
             return;
         }
         outline.unfold(outline.active);
@@ -58,7 +59,7 @@ export class Clipboard {
         const lines = () => this.insert((html && fromHtml(html)) || fromText(text), place);
         if (!own) {
             lines();
-        } else if (await this.bring(JSON.parse(own), place) === null) {
+        } else if ((await this.bring(JSON.parse(own), place)) === null) {
             lines();
             this.outline.say('The plan that it is from cannot be reached. Its titles came in.');
         }
@@ -94,12 +95,22 @@ export class Clipboard {
     /** Copies of branches of another plan, made by the server. */
     async fromPlan(plan, heads, place, move = false) {
         const isUnmoved = meanwhile();
-        const answer = await this.outline.page.sent('copies', { id: newId(), from: plan, topics: heads, parent: place.parent, after: place.after, move });
+        const answer = await this.outline.page.sent('copies', {
+            id: newId(),
+            from: plan,
+            topics: heads,
+            parent: place.parent,
+            after: place.after,
+            move,
+        });
         if (answer) {
             if (isUnmoved()) {
                 this.outline.show(answer.first);
             }
-            this.outline.say(answer.copied === 1 ? 'One topic has come in.' : `${answer.copied} topics have come in, with their notes.`, { label: 'Undo', act: () => this.outline.page.undo() });
+            this.outline.say(answer.copied === 1 ? 'One topic has come in.' : `${answer.copied} topics have come in, with their notes.`, {
+                label: 'Undo',
+                act: () => this.outline.page.undo(),
+            });
         }
         return answer;
     }

@@ -19,7 +19,9 @@ export class Drag {
     native() {
         const { outline } = this;
         const { box } = outline.rows;
-        outline.marking.bar.firstElementChild.addEventListener('dragstart', (event) => outline.clipboard.fill(event.dataTransfer, outline.markedHeads()));
+        outline.marking.bar.firstElementChild.addEventListener('dragstart', (event) =>
+            outline.clipboard.fill(event.dataTransfer, outline.markedHeads()),
+        );
         box.parentElement.addEventListener('dragover', (event) => {
             if (event.dataTransfer.types.some((type) => type.startsWith('text/'))) {
                 event.preventDefault();
@@ -48,20 +50,48 @@ export class Drag {
         const stop = new AbortController();
         const options = { signal: stop.signal };
         const id = row.dataset.id;
-        addEventListener('pointermove', (e) => {
-            if (!this.ids && Math.hypot(e.clientX - start.x, e.clientY - start.y) > FAR_ENOUGH) {
-                this.ids = this.outline.marked.has(id) ? this.outline.markedInOrder() : [id];
-                this.ids.forEach((one) => this.outline.rows.drawn.get(one)?.classList.add('is-dragged'));
-                getSelection()?.removeAllRanges();
-            }
-            if (this.ids) {
-                e.preventDefault();
-                this.show(e);
-            }
-        }, options);
-        addEventListener('pointerup', () => { stop.abort(); this.drop(); }, options);
-        addEventListener('pointercancel', () => { stop.abort(); this.cancel(); }, options);
-        addEventListener('keydown', (e) => { if (e.key === 'Escape' && this.ids) { e.stopPropagation(); stop.abort(); this.cancel(); } }, { ...options, capture: true });
+        addEventListener(
+            'pointermove',
+            (e) => {
+                if (!this.ids && Math.hypot(e.clientX - start.x, e.clientY - start.y) > FAR_ENOUGH) {
+                    this.ids = this.outline.marked.has(id) ? this.outline.markedInOrder() : [id];
+                    this.ids.forEach((one) => this.outline.rows.drawn.get(one)?.classList.add('is-dragged'));
+                    getSelection()?.removeAllRanges();
+                }
+                if (this.ids) {
+                    e.preventDefault();
+                    this.show(e);
+                }
+            },
+            options,
+        );
+        addEventListener(
+            'pointerup',
+            () => {
+                stop.abort();
+                this.drop();
+            },
+            options,
+        );
+        addEventListener(
+            'pointercancel',
+            () => {
+                stop.abort();
+                this.cancel();
+            },
+            options,
+        );
+        addEventListener(
+            'keydown',
+            (e) => {
+                if (e.key === 'Escape' && this.ids) {
+                    e.stopPropagation();
+                    stop.abort();
+                    this.cancel();
+                }
+            },
+            { ...options, capture: true },
+        );
     }
 
     show(event) {
@@ -83,7 +113,10 @@ export class Drag {
             this.place = null;
             return;
         }
-        this.line.style.top = `${place.parent === TRAY && !place.after ? rows.tops[rows.list.findIndex((row) => row.loose)] - 1 : Math.min(rows.tops[gap] - 1, rows.bottomOf(gap - 1))}px`;
+        const isFirstLoose = place.parent === TRAY && !place.after;
+        const loose = rows.list.findIndex((row) => row.loose);
+        const top = isFirstLoose ? rows.tops[loose] - 1 : Math.min(rows.tops[gap] - 1, rows.bottomOf(gap - 1));
+        this.line.style.top = `${top}px`;
         this.line.style.setProperty('--l', place.level - 1);
         if (JSON.stringify(place) !== JSON.stringify(this.place)) {
             this.place = place;
@@ -120,7 +153,11 @@ export class Drag {
         const wished = Math.round((x - rows.left(1) - rows.unit) / rows.sizes.step) + 1;
         const level = Math.max(Math.min(lowest, highest), Math.min(highest, wished));
         if (!above || level === 0) {
-            return { parent: below?.loose && y > rows.tops[after] - rows.heights.lead / 2 ? TRAY : state.isAlone ? start : ROOT, after: null, level: 1 };
+            return {
+                parent: below?.loose && y > rows.tops[after] - rows.heights.lead / 2 ? TRAY : state.isAlone ? start : ROOT,
+                after: null,
+                level: 1,
+            };
         }
         // Under the heading of the loose ideas is the first place among them.
         if (below?.loose && !above.loose && y > rows.tops[after] - rows.heights.lead / 2) {
@@ -162,4 +199,3 @@ export class Drag {
         this.tray.classList.remove('is-target');
     }
 }
-

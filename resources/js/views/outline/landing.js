@@ -5,7 +5,11 @@ const PAUSE = 200;
 
 /** Asks which number a topic would get at a place; '' where it would get none, or where nobody can say now. */
 export async function numberAt(outline, place, topic = null) {
-    const parameters = new URLSearchParams({ parent: place.parent, ...(topic ? { topic } : {}), ...(place.after ? { after: place.after } : {}) });
+    const parameters = new URLSearchParams({
+        parent: place.parent,
+        ...(topic ? { topic } : {}),
+        ...(place.after ? { after: place.after } : {}),
+    });
     const answer = await send('GET', `${outline.address}/landing?${parameters}`).catch(() => null);
     return answer?.number ?? '';
 }
@@ -17,8 +21,16 @@ export class Landing {
         this.line = element('div', { class: 'landing next', hidden: true, 'aria-hidden': 'true' }, element('output'));
         outline.box.append(this.line);
         const add = document.querySelector('[data-bar=outline] [data-command=addTopic]');
-        for (const [type, isOver] of [['pointerenter', true], ['focus', true], ['pointerleave', false], ['blur', false]]) {
-            add.addEventListener(type, () => { this.isAdding = isOver; this.draw(); });
+        for (const [type, isOver] of [
+            ['pointerenter', true],
+            ['focus', true],
+            ['pointerleave', false],
+            ['blur', false],
+        ]) {
+            add.addEventListener(type, () => {
+                this.isAdding = isOver;
+                this.draw();
+            });
         }
     }
 
@@ -33,7 +45,9 @@ export class Landing {
         if (column === 0 && value !== '') {
             return { ...tree.placeOf(id), level, above: true };
         }
-        return column >= value.length && isOpen ? { parent: id, after: null, level: level + 1 } : { parent: topic.parent, after: id, level };
+        return column >= value.length && isOpen
+            ? { parent: id, after: null, level: level + 1 }
+            : { parent: topic.parent, after: id, level };
     }
 
     draw() {
@@ -45,7 +59,9 @@ export class Landing {
             this.key = null;
             return;
         }
-        const place = this.isAdding ? { parent: outline.tree.get(outline.active).parent, after: outline.active, level: rows.list[i].level } : this.place();
+        const place = this.isAdding
+            ? { parent: outline.tree.get(outline.active).parent, after: outline.active, level: rows.list[i].level }
+            : this.place();
         // A split, and a topic after one with open parts, stand below all that is under this one.
         let gap = place.above ? i : i + 1;
         while (!place.above && place.after && rows.list[gap]?.level > rows.list[i].level) {

@@ -36,14 +36,28 @@ export class Looks {
             for (const id of path) {
                 const topic = this.tree.get(id);
                 const name = `${topic.label} ${topic.title || 'Untitled'}`.trim();
-                parts.push(element('span', { 'aria-hidden': 'true' }, '›'), id === start ? element('strong', { 'aria-current': 'true' }, name) : element('button', { type: 'button', class: 'link', onclick: () => this.focusOn(id) }, name));
+                parts.push(
+                    element('span', { 'aria-hidden': 'true' }, '›'),
+                    id === start
+                        ? element('strong', { 'aria-current': 'true' }, name)
+                        : element('button', { type: 'button', class: 'link', onclick: () => this.focusOn(id) }, name),
+                );
             }
-            parts.push(element('button', { type: 'button', class: 'pill', onclick: () => this.focusOn(start, !dimmed) }, dimmed ? 'Hide the rest' : 'Dim the rest'));
+            parts.push(
+                element(
+                    'button',
+                    { type: 'button', class: 'pill', onclick: () => this.focusOn(start, !dimmed) },
+                    dimmed ? 'Hide the rest' : 'Dim the rest',
+                ),
+            );
         }
         if (flags.size || found) {
             const count = this.state.only.size;
             const what = found ? 'what was found' : [...flags].map((flag) => words().flags[flag]).join(', ');
-            parts.push(element('strong', {}, `Only ${what}: ${count} ${count === 1 ? 'topic' : 'topics'}`), element('button', { type: 'button', class: 'pill', onclick: () => this.showAll() }, 'Show all'));
+            parts.push(
+                element('strong', {}, `Only ${what}: ${count} ${count === 1 ? 'topic' : 'topics'}`),
+                element('button', { type: 'button', class: 'pill', onclick: () => this.showAll() }, 'Show all'),
+            );
         }
         this.bar.replaceChildren(...parts);
     }

@@ -75,7 +75,10 @@ export class Marking {
         const anchor = rows.index.get(this.state.anchor) ?? this.index();
         const end = rows.index.get(id);
         const [from, to] = anchor < end ? [anchor, end] : [end, anchor];
-        this.state.markAll(this.list.slice(from, to + 1).map((row) => row.id), id);
+        this.state.markAll(
+            this.list.slice(from, to + 1).map((row) => row.id),
+            id,
+        );
         rows.reveal(id);
         this.shown();
     }

@@ -1,3 +1,4 @@
+import { confirm } from '../../ui/confirm.js';
 import { newId } from '../../lib/ids.js';
 import { ROOT, TRAY } from '../../state/plan.js';
 
@@ -23,9 +24,15 @@ export class Moving {
             return;
         }
         const all = ids.flatMap((id) => this.tree.branch(id)).length;
-        dialog.querySelector('p').textContent = all === 1 ? `“${this.tree.get(ids[0]).title || 'Untitled'}” becomes part of the note above it, with its own note.` : `${all} topics become part of the note above them, with their notes.`;
+        dialog.querySelector('p').textContent =
+            all === 1
+                ? `“${this.tree.get(ids[0]).title || 'Untitled'}” becomes part of the note above it, with its own note.`
+                : `${all} topics become part of the note above them, with their notes.`;
         for (const button of dialog.querySelectorAll('[data-as]')) {
-            button.onclick = () => { dialog.close(); this.outline.foldInto(ids, button.dataset.as); };
+            button.onclick = () => {
+                dialog.close();
+                this.outline.foldInto(ids, button.dataset.as);
+            };
         }
         dialog.showModal();
         dialog.querySelector('.primary').focus();
@@ -54,7 +61,7 @@ export class Moving {
             const uncles = tree.get(parent) && parent !== this.top ? tree.partsOf(tree.get(parent).parent) : [];
             const uncle = uncles[uncles.indexOf(parent) + by];
             if (siblings[at]) {
-                outline.move(ids, { parent, after: by < 0 ? siblings[at - 1] ?? null : siblings[at] });
+                outline.move(ids, { parent, after: by < 0 ? (siblings[at - 1] ?? null) : siblings[at] });
             } else if (uncle) {
                 outline.unfold(uncle);
                 outline.move(ids, by < 0 ? tree.lastPlace(uncle) : { parent: uncle, after: null });
@@ -87,11 +94,11 @@ export class Moving {
     }
 
     moveTo() {
-        this.withHeads((ids) => this.outline.page.dialogs.moveTo(ids));
+        this.withHeads((ids) => this.outline.elsewhere.moveTo(ids));
     }
 
     toAnotherPlan() {
-        this.withHeads((ids) => this.outline.page.dialogs.toAnotherPlan(ids));
+        this.withHeads((ids) => this.outline.elsewhere.toAnotherPlan(ids));
     }
 
     /** A new parent around what is marked, ready to be named. */
@@ -111,7 +118,14 @@ export class Moving {
             const { outline, tree } = this;
             const noted = ids.filter((id) => tree.get(id).noted);
             const names = noted.map((id) => `“${tree.get(id).title || 'Untitled'}”`).join(', ');
-            if (noted.length && !(await outline.page.dialogs.confirm('Let the note go too?', `${names} has a note, which goes with it. Its parts stay. Undo brings both back.`, 'Dissolve'))) {
+            if (
+                noted.length &&
+                !(await confirm(
+                    'Let the note go too?',
+                    `${names} has a note, which goes with it. Its parts stay. Undo brings both back.`,
+                    'Dissolve',
+                ))
+            ) {
                 return;
             }
             const parts = ids.flatMap((id) => tree.partsOf(id));
@@ -128,7 +142,14 @@ export class Moving {
         this.withHeads((ids) => {
             const isLoose = this.tree.home(ids[0]) === TRAY;
             this.outline.move(ids, this.tree.lastPlace(isLoose ? this.top : TRAY));
-            this.outline.say(isLoose ? 'Put at the end of the plan.' : ids.length === 1 ? 'It waits with the loose ideas.' : `${ids.length} topics wait with the loose ideas.`, { label: 'Undo', act: () => this.outline.page.undo() });
+            this.outline.say(
+                isLoose
+                    ? 'Put at the end of the plan.'
+                    : ids.length === 1
+                      ? 'It waits with the loose ideas.'
+                      : `${ids.length} topics wait with the loose ideas.`,
+                { label: 'Undo', act: () => this.outline.page.undo() },
+            );
         });
     }
 

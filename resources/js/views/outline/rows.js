@@ -1,5 +1,5 @@
-import { counted } from '../../lib/counted.js';
-import { colour, element, icon, setAttributes } from '../../ui/element.js';
+import { element } from '../../ui/element.js';
+import { buildRow, fillRow } from './row.js';
 import { Wrapping } from './wrapping.js';
 
 const SPARE = 12;
@@ -10,7 +10,9 @@ const SPARE = 12;
  */
 export class Rows {
     constructor(scroller, tree, outline) {
-        Object.assign(this, { scroller, tree, outline });
+        this.scroller = scroller;
+        this.tree = tree;
+        this.outline = outline;
         this.box = scroller.querySelector('.tree');
         this.looseHead = document.getElementById('loose-head');
         this.drawn = new Map();
@@ -25,10 +27,12 @@ export class Rows {
     /** What the styles say of sizes; each in pixels. */
     read() {
         const style = getComputedStyle(this.box);
-        const unit = this.unit = parseFloat(getComputedStyle(document.documentElement).fontSize);
+        const unit = (this.unit = parseFloat(getComputedStyle(document.documentElement).fontSize));
         const rem = (name) => parseFloat(style.getPropertyValue(name)) * unit;
         // Whole pixels: the spine must not show where one row ends.
-        this.heights = Object.fromEntries(Object.entries({ main: 2.625, other: 2.125, lead: 3.25, line: 1.35 }).map(([name, size]) => [name, Math.round(size * unit)]));
+        this.heights = Object.fromEntries(
+            Object.entries({ main: 2.625, other: 2.125, lead: 3.25, line: 1.35 }).map(([name, size]) => [name, Math.round(size * unit)]),
+        );
         this.sizes = { gutter: rem('--gutter'), base: rem('--base'), step: rem('--step'), meta: rem('--meta'), gap: rem('--gap') };
         this.width = this.box.clientWidth;
         this.wrapping.use(style.fontFamily, parseFloat(style.fontSize), 1.03 * unit, 0.75 * unit);
@@ -56,16 +60,21 @@ export class Rows {
         }
         // What stands beside the title in its row: the signs of kind and flag, and how many are folded away.
         const { gap, meta } = this.sizes;
-        const beside = (topic.kind === 'section' ? 0 : gap + this.wrapping.sign(topic.kind))
-            + (topic.flag ? gap + this.wrapping.sign(topic.flag) + 0.9 * this.unit : 0)
-            + (this.relatedTo(id) ? gap + this.wrapping.sign('88 relations') : 0)
-            + (this.outline.folds.has(id) && this.tree.partsOf(id).length ? gap + this.wrapping.sign('888 inside') : 0);
-        return this.wrapping.lines(topic.title, Math.max(6 * this.unit, this.width - this.left(level) - meta - gap - 1.35 * this.unit - beside), isMain);
+        const beside =
+            (topic.kind === 'section' ? 0 : gap + this.wrapping.sign(topic.kind)) +
+            (topic.flag ? gap + this.wrapping.sign(topic.flag) + 0.9 * this.unit : 0) +
+            (this.relatedTo(id) ? gap + this.wrapping.sign('88 relations') : 0) +
+            (this.outline.folds.has(id) && this.tree.partsOf(id).length ? gap + this.wrapping.sign('888 inside') : 0);
+        return this.wrapping.lines(
+            topic.title,
+            Math.max(6 * this.unit, this.width - this.left(level) - meta - gap - 1.35 * this.unit - beside),
+            isMain,
+        );
     }
 
     /** How many relations a topic has. */
     relatedTo(id) {
-        return this.tree.relations.size ? this.outline.page.relations?.of(id).length ?? 0 : 0;
+        return this.tree.relations.size ? (this.outline.page.relations?.of(id).length ?? 0) : 0;
     }
 
     layOut(list) {
@@ -165,80 +174,29 @@ export class Rows {
         const { id, level } = this.list[i];
         let node = this.drawn.get(id);
         if (!node) {
-            node = this.build(id);
+            node = buildRow(id, (command, anchor) => this.outline.on(command, id, anchor));
             this.drawn.set(id, node);
         }
         this.fill(node, i, level);
         return node;
     }
 
-    build(id) {
-        const act = (action) => (event) => { event.stopPropagation(); this.outline.on(action, id, event.currentTarget); };
-        const node = element('div', { class: 'row', role: 'treeitem', id: `row-${id}` },
-            element('span', { class: 'n', 'data-drag': true }),
-            element('div', { class: 't' },
-                element('button', { class: 'fold', type: 'button', tabindex: -1, onclick: act('toggleFold') }, icon('chevron-right')),
-                element('span', { class: 'title' }),
-                element('span', { class: 'k kind', hidden: true }),
-                element('span', { class: 'k flag', hidden: true }),
-                element('button', { class: 'k related', type: 'button', tabindex: -1, hidden: true, onclick: act('showRelations') }),
-                element('span', { class: 'inside', hidden: true })),
-            element('div', { class: 'm' },
-                element('button', { class: 'open menu-open', type: 'button', tabindex: -1, onclick: act('openMenu') }, icon('ellipsis')),
-                element('button', { class: 'open note-mark', type: 'button', tabindex: -1, onclick: act('openNote') }, icon('notebook-pen')),
-                element('span', { class: 'count' }),
-                element('span', { class: 'floret', role: 'img' })));
-        node.dataset.id = id;
-        return node;
-    }
-
+    /** Shows a row as it is now. */
     fill(node, i, level) {
         const { id, loose } = this.list[i];
-        const topic = this.tree.get(id);
-        const parts = this.tree.partsOf(id);
-        const siblings = this.tree.partsOf(topic.parent);
-        const marked = this.outline.marked.has(id);
-        const folded = this.outline.folds.has(id) && parts.length > 0;
-        const [words, filled] = this.tree.figures.get(id) ?? [0, 0];
-        const untitled = topic.title === '';
-        const name = topic.title || 'Untitled topic';
-        const looks = `row l${loose ? 2 : Math.min(level, 2)} kind-${topic.kind}${level === 1 ? ' first' : ''}${this.list[i + 1]?.level === 1 || i === this.list.length - 1 ? ' last' : ''}${id === this.outline.active ? ' is-active' : ''}${loose ? ' is-loose' : ''}${this.outline.looks.isDim(id) ? ' is-dim' : ''}`;
-        if (node.className !== looks) {
-            node.className = looks;
-        }
+        const { outline } = this;
         node.style.transform = `translateY(${this.tops[i]}px)`;
         node.style.height = `${this.heightAt(i)}px`;
-        node.style.setProperty('--l', Math.min(level - 1, 14));
-        node.style.setProperty('--d', colour(loose ? 'slate' : this.tree.dye(id)));
-        node.style.setProperty('--p', filled);
-        setAttributes(node, { 'aria-level': level, 'aria-setsize': siblings.length, 'aria-posinset': siblings.indexOf(id) + 1, 'aria-selected': marked, 'aria-expanded': parts.length ? !folded : null, 'aria-label': said(topic, name, this.relatedTo(id), folded ? this.tree.branch(id).length - 1 : 0, words) });
-        const [number, main, meta] = node.children;
-        // The spaces keep the words of a row apart for who hears it.
-        number.textContent = topic.label ? `${topic.label} ` : '';
-        number.classList.toggle('is-long', topic.label.length > 8);
-        const [fold, title, kind, flag, related, inside] = main.children;
-        fold.style.visibility = parts.length ? '' : 'hidden';
-        setAttributes(fold, { 'aria-label': `${folded ? 'Unfold' : 'Fold'} ${name}` });
-        if (title.tagName !== 'INPUT') {
-            title.textContent = untitled ? 'Untitled' : topic.title;
-            title.title = topic.title.length > 60 ? topic.title : '';
-            title.classList.toggle('is-empty', untitled);
-        }
-        show(kind, topic.kind === 'section' ? '' : ` ${topic.kind}`);
-        show(flag, topic.flag ? ` ${topic.flag.replace('-', ' ')}` : '');
-        setAttributes(flag, { 'data-flag': topic.flag });
-        const relations = this.relatedTo(id);
-        show(related, relations ? ` ${relations} ${relations === 1 ? 'relation' : 'relations'}` : '');
-        show(inside, folded ? ` ${this.tree.branch(id).length - 1} inside` : '');
-        const [menu, note, count, floret] = meta.children;
-        setAttributes(menu, { 'aria-label': `More for ${name}` });
-        setAttributes(note, { 'aria-label': `${topic.noted ? 'Open' : 'Write'} the note of ${name}` });
-        note.classList.toggle('has-note', topic.noted);
-        count.textContent = words ? ` ${words.toLocaleString('en')}` : '';
-        const target = topic.target ? ` of ${topic.target}` : '';
-        const says = (number) => (target ? `${number}${target} words` : counted(words, 'word'));
-        setAttributes(floret, { 'aria-label': says(words), title: says(words.toLocaleString('en')) });
-        floret.style.visibility = topic.kind === 'aside' ? 'hidden' : '';
+        fillRow(node, this.tree, id, {
+            level,
+            loose,
+            isLast: this.list[i + 1]?.level === 1 || i === this.list.length - 1,
+            isActive: id === outline.active,
+            isMarked: outline.marked.has(id),
+            isFolded: outline.folds.has(id),
+            isDim: outline.looks.isDim(id),
+            relations: this.relatedTo(id),
+        });
     }
 
     /** Puts a field where a title stands; `false` where the row is not shown. */
@@ -268,17 +226,4 @@ export class Rows {
         }
         this.draw();
     }
-}
-
-/** What a row is called, in the order in which it shows it. */
-function said(topic, name, related, inside, words) {
-    return [
-        topic.label, name, topic.kind === 'section' ? '' : topic.kind, topic.flag ? `flag ${topic.flag.replace('-', ' ')}` : '',
-        related ? counted(related, 'relation') : '', inside ? `${inside} inside` : '', words ? counted(words, 'word') : '', topic.noted ? 'with a note' : '',
-    ].filter(Boolean).join(' ');
-}
-
-function show(node, text) {
-    node.hidden = text === '';
-    node.textContent = text;
 }

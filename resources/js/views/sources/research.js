@@ -2,16 +2,20 @@ import { counted } from '../../lib/counted.js';
 import { send } from '../../lib/http.js';
 import { when } from '../../commands/commands.js';
 import { actionFor } from '../../lib/keys.js';
-import { element } from '../../ui/element.js';
 import { meanwhile } from '../../lib/meanwhile.js';
-import { ROOT } from '../../state/plan.js';
+import { Guesses } from './guesses.js';
 
 const AT_ONCE = 3;
-const FILED = { quote: 'Quotation in the note above', source: 'Into the sources', aside: 'Aside, not printed', note: 'Into another note' };
+
+/** Says beside the way to them how many guesses there are. */
+export function tellGuesses(count) {
+    document.getElementById('research-count').textContent = count ? `, ${count}` : '';
+}
 
 /** Goes through what looks like research and takes it out of the outline: one by one, or all that is marked at once. */
-export class ResearchView {
+export class ResearchView extends Guesses {
     constructor(page) {
+        super();
         this.page = page;
         this.side = document.getElementById('research');
         this.list = document.getElementById('guesses');
@@ -23,7 +27,6 @@ export class ResearchView {
         this.chosen = null;
         /** Topic → what its page says of itself, once it was looked up. */
         this.pages = new Map();
-        this.count = document.getElementById('research-count');
         this.provide(page.commands);
         this.list.addEventListener('keydown', (event) => this.pressed(event));
         document.getElementById('sort-marked').addEventListener('click', () => this.sortMarked());
@@ -36,9 +39,16 @@ export class ResearchView {
     provide(commands) {
         const some = (run) => when(() => this.rows.length > 0, run);
         commands.provide('research', {
-            nextGuess: some(() => this.go(1)), guessBefore: some(() => this.go(-1)), toggleGuess: some(() => this.toggleGuess()), markAll: some(() => this.markAll()),
-            fileAsQuote: some(() => this.fileAs('quote')), fileAsSource: some(() => this.fileAs('source')), fileAsAside: some(() => this.fileAs('aside')), fileInNote: some(() => this.fileInNote()),
-            leaveGuess: some(() => this.fileAs('leave')), sortMarked: some(() => this.sortMarked()),
+            nextGuess: some(() => this.go(1)),
+            guessBefore: some(() => this.go(-1)),
+            toggleGuess: some(() => this.toggleGuess()),
+            markAll: some(() => this.markAll()),
+            fileAsQuote: some(() => this.fileAs('quote')),
+            fileAsSource: some(() => this.fileAs('source')),
+            fileAsAside: some(() => this.fileAs('aside')),
+            fileInNote: some(() => this.fileInNote()),
+            leaveGuess: some(() => this.fileAs('leave')),
+            sortMarked: some(() => this.sortMarked()),
         });
     }
 
@@ -64,20 +74,13 @@ export class ResearchView {
         return this.rows.findIndex((row) => row.topic === this.active);
     }
 
-    /** How much looks like research, on the way to it; nothing where nothing does. */
-    async look() {
-        await this.page.queue.flush();
-        const answer = await send('GET', `${this.page.address}/research`).catch(() => null);
-        this.tellCount(answer?.guesses.length ?? 0);
-    }
-
-    tellCount(count) {
-        this.count.textContent = count ? `, ${count}` : '';
-    }
-
     async load() {
         await this.page.queue.flush();
-        const answer = await (this.chosen ? send('POST', `${this.page.address}/research/guesses`, { topics: this.chosen }) : send('GET', `${this.page.address}/research`)).catch((error) => error);
+        const answer = await (
+            this.chosen
+                ? send('POST', `${this.page.address}/research/guesses`, { topics: this.chosen })
+                : send('GET', `${this.page.address}/research`)
+        ).catch((error) => error);
         if (answer instanceof Error) {
             this.page.say(answer.message);
             return;
@@ -86,12 +89,15 @@ export class ResearchView {
         this.rows = answer.guesses.map((guess) => {
             const known = before.get(guess.topic);
             return {
-                ...guess, as: known?.as ?? guess.offer, into: known?.into, marked: known?.marked ?? guess.sign !== null,
+                ...guess,
+                as: known?.as ?? guess.offer,
+                into: known?.into,
+                marked: known?.marked ?? guess.sign !== null,
                 ...(this.pages.get(guess.topic) ?? { page: known?.page }),
             };
         });
         if (!this.chosen) {
-            this.tellCount(this.rows.length);
+            tellGuesses(this.rows.length);
         }
         this.active ??= this.rows[Math.min(this.lastAt, this.rows.length - 1)]?.topic ?? null;
         this.draw();
@@ -120,7 +126,9 @@ export class ResearchView {
     /** What the pages of bare addresses say of themselves, a few at a time. */
     async readPages() {
         const waiting = this.unread;
-        waiting.forEach((row) => { row.page = 'reading'; });
+        waiting.forEach((row) => {
+            row.page = 'reading';
+        });
         const next = async () => {
             const row = waiting.shift();
             if (!row) {
@@ -167,40 +175,6 @@ export class ResearchView {
         this.drawPast();
     }
 
-    row(row, i) {
-        const { tree } = this.page;
-        const topic = tree.get(row.topic);
-        const parent = tree.get(topic?.parent);
-        const above = parent ? `${parent.label} ${parent.title}`.trim() : topic?.parent === ROOT ? 'the plan' : 'the loose ideas';
-        const onclick = (event) => {
-            this.active = row.topic;
-            row.marked = event.target.closest('button') ? row.marked : !row.marked;
-            this.draw();
-            this.list.focus({ preventScroll: true });
-        };
-        return element('div', { class: `guess${i === this.at ? ' is-active' : ''}`, role: 'option', id: `guess-${row.topic}`, 'aria-selected': String(row.marked), onclick },
-            element('span', { class: 'tick', 'aria-hidden': 'true' }, row.marked ? '✓' : ''),
-            element('div', { class: 'what' }, element('strong', {}, topic?.title || 'Untitled'), element('small', {}, `in ${above} · a guess: ${row.says}`.replace(' · a guess: chosen by you', ''))),
-            element('div', { class: 'filing' }, this.outcome(row, above)));
-    }
-
-    /** What will become of it, in a few words. */
-    outcome(row, above) {
-        const into = this.page.tree.get(row.into);
-        const says = {
-            quote: `Quotation in the note of ${above}${row.from ? `, from ${row.from}` : ', without a source'}`,
-            source: row.page === 'reading' ? 'Source; reading the page…' : `Source: ${row.makes ?? row.from ?? 'as it stands'}${row.page && row.page !== 'read' ? ` (${row.page} The address alone is kept.)` : ''}`,
-            aside: 'Aside, not printed', note: into ? `Into the note of ${into.label} ${into.title}` : 'Into another note: choose which (I)', leave: 'Stays as it is',
-        }[row.as];
-        return element('span', { class: row.as === 'leave' || (row.as === 'note' && !into) ? 'quiet' : '' }, says);
-    }
-
-    drawPast() {
-        document.getElementById('sorted-part').hidden = this.past.length === 0;
-        document.getElementById('undo-sorted').hidden = this.past.length < 2;
-        this.done.replaceChildren(...this.past.map((one) => element('li', {}, element('span', {}, one.title), element('small', {}, one.says), element('button', { type: 'button', class: 'plain', 'aria-label': `Undo: ${one.title}`, onclick: () => this.undo(one) }, 'Undo'))));
-    }
-
     // ---- What is pressed
 
     pressed(event) {
@@ -229,88 +203,9 @@ export class ResearchView {
 
     markAll() {
         const isAll = this.rows.every((row) => row.marked);
-        this.rows.forEach((row) => { row.marked = !isAll; });
+        this.rows.forEach((row) => {
+            row.marked = !isAll;
+        });
         this.draw();
-    }
-
-    fileInNote() {
-        const { dialogs, tree } = this.page;
-        const row = this.rows[this.at];
-        if (!row) {
-            return;
-        }
-        const find = dialogs.finder((id) => tree.isWithin(id, row.topic));
-        dialogs.choose('Into which note?', 'Number or title of the topic', (wanted) => find(wanted).map(({ id, name }) => [{ name, act: () => { dialogs.choosing.close(); this.chooseNote(row, id); } }]));
-    }
-
-    /** Those that wait for a note too, and are marked, go into the same one. */
-    chooseNote(row, into) {
-        this.rows.filter((other) => other.marked && other.as === 'note' && !other.into && !this.page.tree.isWithin(into, other.topic)).forEach((other) => { other.into = into; });
-        row.into = into;
-        this.fileAs('note');
-        this.list.focus();
-    }
-
-    /** The way for this one, and for nothing else; the next is at hand at once. */
-    fileAs(as) {
-        const row = this.rows[this.at];
-        if (row) {
-            row.as = as;
-            row.marked = as !== 'leave';
-            this.go(1);
-        }
-    }
-
-    async sortMarked() {
-        const chosen = this.rows.filter((row) => row.marked && row.as !== 'leave' && (row.as !== 'note' || row.into));
-        if (!chosen.length) {
-            this.page.say('Choose first into which note it goes: I asks for it.');
-            return;
-        }
-        const filings = chosen.map((row) => ({ topic: row.topic, as: row.as, ...(row.as === 'note' && { into: row.into }), ...(row.as === 'source' && row.page === 'read' && { source: { ...row.source, id: undefined } }) }));
-        const isUnmoved = meanwhile();
-        const titles = new Map(chosen.map((row) => [row.topic, { title: this.page.tree.get(row.topic)?.title || 'Untitled', says: FILED[row.as] }]));
-        const answer = await this.page.sent('research', { filings });
-        if (!answer) {
-            return;
-        }
-        this.past = [...Object.entries(answer.sorted).map(([topic, step]) => ({ topic, step, ...titles.get(topic) })).reverse(), ...this.past];
-        const why = Object.values(answer.refused);
-        this.page.say(why.length ? `${why.length} could not be sorted: ${why[0]}` : `${Object.keys(answer.sorted).length} sorted out.`);
-        this.chosen = this.chosen?.filter((topic) => !answer.sorted[topic]) ?? null;
-        this.rows = this.rows.filter((row) => !answer.sorted[row.topic]);
-        if (this.at < 0 && isUnmoved()) {
-            this.active = null;
-        }
-        await this.load();
-        if (isUnmoved()) {
-            this.list.focus();
-        }
-    }
-
-    async undo(one) {
-        const isUnmoved = meanwhile();
-        const answer = await this.page.sent('undo', { step: one.step });
-        if (answer) {
-            this.past = this.past.filter((other) => other !== one);
-            this.chosen = this.chosen && [...this.chosen, one.topic];
-            await this.load();
-            if (isUnmoved()) {
-                this.active = one.topic;
-                this.list.focus();
-            }
-            this.draw();
-        }
-        return answer;
-    }
-
-    /** The newest first, so that each finds its place again. */
-    async undoAll() {
-        for (const one of [...this.past]) {
-            if (!await this.undo(one)) {
-                return;
-            }
-        }
-        this.page.say('All of it is back.');
     }
 }

@@ -1,0 +1,171 @@
+import { Editor } from '@tiptap/core';
+import { TextSelection } from '@tiptap/pm/state';
+import { NoteBody } from './body.js';
+import { Insertions } from './insertions.js';
+import { option } from './options.js';
+import { cleaned } from './paste.js';
+import { extensions } from './schema.js';
+import { Toolbar } from './toolbar.js';
+import { noteViews } from './views.js';
+
+/**
+ * What an editor of notes needs of the page.
+ * @typedef {object} Desk
+ * @property {import('../sync/session.js').Session} session
+ * @property {import('./citations.js').Citations} citations
+ * @property {import('../ui/choosing.js').Choosing} choosing
+ * @property {(id: string) => void} goTo shows a topic that is referred to
+ * @property {(text: string, action?: object) => void} say
+ * @property {Set<NoteEditor>} editors all that there are
+ */
+
+/** Edits the note of one topic, and saves while it is written. There may be as many as a view wants, each with a topic of its own. */
+export class NoteEditor {
+    /**
+     * @param {Desk} desk
+     * @param {object} host
+     * @param {Element} host.box where the text stands
+     * @param {Element} host.tools
+     * @param {() => void} host.onState whether its text has come is another
+     * @param {() => void} host.onRemoved the note was removed
+     */
+    constructor(desk, { box, tools, onState, onRemoved }) {
+        this.desk = desk;
+        this.onRemoved = onRemoved;
+        const { session } = desk;
+        const language = () => session.tree.properties.language;
+        const insertions = () => this.insertions();
+        this.editor = new Editor({
+            element: box,
+            injectCSS: false,
+            extensions: extensions({
+                views: noteViews(desk, {
+                    citation: (at, node) => insertions().editCitation(at, node),
+                    reference: (at, node) => desk.goTo(node.attrs.topic),
+                    footnote: (at, node) => insertions().footnote(at, node),
+                }),
+                on: {
+                    link: () => this.toolbar.askLink(),
+                    cite: (sign) => insertions().cite(sign),
+                    refer: (sign) => insertions().refer(sign),
+                    edit: (node, at) => insertions().edit(node, at),
+                    footnote: () => insertions().footnote(),
+                },
+                option,
+                language,
+            }),
+            editorProps: {
+                attributes: () => ({
+                    'aria-label': 'Note',
+                    role: 'textbox',
+                    'aria-multiline': 'true',
+                    spellcheck: 'true',
+                    lang: language(),
+                }),
+                transformPastedHTML: cleaned,
+                handlePaste: (view, event) => insertions().takeFiles(event.clipboardData?.files, event),
+                handleDrop: (view, event) => insertions().takeFiles(event.dataTransfer?.files, event),
+            },
+            onUpdate: () => this.body.changed(),
+            onTransaction: () => this.toolbar?.show(),
+        });
+        desk.editors.add(this);
+        this.body = new NoteBody(desk, this.editor, { onState });
+        this.toolbar = new Toolbar(this, tools);
+    }
+
+    /** What is put in by a dialog or from a file; made when it is first wanted. */
+    insertions() {
+        return (this.putIn ??= new Insertions(this));
+    }
+
+    get topic() {
+        return this.body.topic;
+    }
+
+    /** Takes up the note of a topic; null: of none. */
+    take(topic) {
+        if (this.topic !== topic) {
+            this.body.take(topic);
+        }
+        if (topic !== null) {
+            // A picture that is chosen goes into the note that was taken up last.
+            const file = document.getElementById('note-picture');
+            file.onchange = () => {
+                this.insertions().takeFiles(file.files);
+                file.value = '';
+            };
+        }
+    }
+
+    /** Writes in it: the caret at the end, to write on. */
+    focus() {
+        const { view } = this.editor;
+        view.dispatch(view.state.tr.setSelection(TextSelection.atEnd(view.state.doc)));
+        view.focus();
+    }
+
+    /** What was written in plain lines before the editor was there. */
+    insertLines(text) {
+        const lines = text.split('\n').map((line) => ({ type: 'paragraph', content: line ? [{ type: 'text', text: line }] : [] }));
+        this.editor.commands.insertContent(lines);
+    }
+
+    /** What is written goes out now. */
+    commit() {
+        this.body.release();
+        this.desk.session.queue.flush();
+    }
+
+    /** The blocks in the editor, each by its id. */
+    blocks() {
+        return this.body.blocks();
+    }
+
+    get html() {
+        return this.editor.getHTML();
+    }
+
+    /** The text nodes and other inlines of a line of a block, as they stand in the page. */
+    textsOf(id, line) {
+        const top = [...this.editor.view.dom.children].find((_, i) => this.editor.state.doc.child(i)?.attrs.id === id);
+        const all = 'p, h1, h2, h3, h4, h5, h6, pre';
+        const lines = !top ? [] : top.matches(all) ? [top] : [...top.querySelectorAll(all)];
+        const texts = [];
+        const isText = (node) => node.nodeType === 3 || node.nodeName === 'BR';
+        // What is one sign in the text has words of its own, which are not the note's.
+        const walk = (node) => {
+            for (const child of node.childNodes) {
+                if (isText(child)) {
+                    child.className !== 'ProseMirror-trailingBreak' && texts.push(child);
+                } else if (!child.classList?.contains('chip')) {
+                    walk(child);
+                }
+            }
+        };
+        if (lines[line]) {
+            walk(lines[line]);
+        }
+        return texts;
+    }
+
+    /** PHP has told what changed: what others have written in the note is fetched. */
+    told(answer) {
+        if (this.topic === null) {
+            return;
+        }
+        if (answer.notes?.[this.topic]) {
+            this.body.acknowledged(answer.notes);
+        } else if (
+            (answer.rootRevised && !this.desk.session.tree.get(this.topic)) ||
+            answer.topics.some((topic) => topic.id === this.topic)
+        ) {
+            this.body.outdated();
+        }
+    }
+
+    /** Whether the editor has an undo or redo of its own left. */
+    canStep(which) {
+        return which === 'undo' ? this.editor.can().undo() : this.editor.can().redo();
+    }
+}

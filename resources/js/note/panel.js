@@ -1,0 +1,218 @@
+import { counted } from '../lib/counted.js';
+import { colour, element } from '../ui/element.js';
+import { showSize } from './options.js';
+
+const AGAIN = 3000;
+
+/**
+ * The note beside the plan: one editor that follows the marked topic while it is open. The editor
+ * comes when it is first wanted; until then there is a plain field, whose words it takes over.
+ */
+export class NotePanel {
+    /**
+     * @param {import('./editor.js').Desk} desk
+     * @param {object} on `opening(id)`: titles end; `sized()`: there is more or less room for the plan; `closed()`; `back()`: the
+     *     keyboard goes back to the topics; `beside()`: the element that it stands beside
+     */
+    constructor(desk, on) {
+        this.desk = desk;
+        this.on = on;
+        this.session = desk.session;
+        this.side = document.getElementById('note');
+        this.box = document.getElementById('page');
+        this.late = document.getElementById('note-late');
+        this.work = document.getElementById('work');
+        this.topic = null;
+        /** @type {import('./editor.js').NoteEditor | null} */
+        this.editor = null;
+        this.waiting = element('textarea', { class: 'waiting-note', 'aria-label': 'Note', rows: 12 });
+        document.getElementById('close-note').addEventListener('click', () => {
+            this.close();
+            on.back();
+        });
+        document.getElementById('wide-note').addEventListener('click', () => this.widen(!this.side.classList.contains('is-wide')));
+        showSize();
+    }
+
+    get isOpen() {
+        return this.topic !== null;
+    }
+
+    /** Fetches the editor ahead of its first use. */
+    fetch() {
+        this.coming ??= import('./editor.js').catch(() => {
+            this.coming = null;
+            return null;
+        });
+        return this.coming;
+    }
+
+    /** The editor, once it is there; it takes over what was written in the field that stood for it. */
+    async make() {
+        const made = await this.fetch();
+        if (!made) {
+            this.late.hidden = !this.isOpen;
+            clearTimeout(this.again);
+            this.again = setTimeout(() => this.make(), AGAIN);
+            return;
+        }
+        if (this.editor) {
+            return;
+        }
+        const hasKeyboard = document.activeElement === this.waiting;
+        const text = this.waiting.value;
+        this.waiting.value = '';
+        this.waiting.remove();
+        this.editor = new made.NoteEditor(this.desk, {
+            box: this.box,
+            tools: this.side.querySelector('.tools'),
+            onState: () => this.showState(),
+            onRemoved: () => {
+                this.close();
+                this.on.back();
+            },
+        });
+        if (this.isOpen) {
+            this.editor.take(this.topic);
+            hasKeyboard && this.editor.focus();
+            text && this.editor.insertLines(text);
+        }
+    }
+
+    /** Opens the note of a topic and writes in it: from this moment on what is typed is typed into it, whether its text has come or not. */
+    open(id) {
+        this.on.opening(id);
+        this.appear();
+        this.load(id);
+        this.editor ? this.editor.focus() : this.waiting.focus();
+    }
+
+    /** Opens a note to read, without taking the keyboard; resolves when its text has come, or will not. */
+    async showAt(id) {
+        this.appear();
+        this.load(id);
+        await this.fetch();
+        await this.editor?.body.coming;
+    }
+
+    appear() {
+        const beside = this.on.beside();
+        if (this.side.parentElement !== beside) {
+            beside.append(this.side);
+        }
+        this.work.classList.remove('without-note');
+        this.side.hidden = false;
+        this.on.sized();
+        clearTimeout(this.following);
+    }
+
+    load(id) {
+        if (this.topic === id) {
+            return;
+        }
+        this.keepWaiting();
+        this.topic = id;
+        this.head();
+        if (this.editor) {
+            this.editor.take(id);
+        } else {
+            this.box.append(this.waiting);
+            this.make();
+        }
+    }
+
+    /** What was written in the field that stands for the editor goes to the end of its note. */
+    keepWaiting() {
+        const text = this.waiting.value.trim();
+        this.waiting.value = '';
+        if (text && this.topic) {
+            this.session.perform({
+                type: 'note',
+                topic: this.topic,
+                put: text.split('\n').map((line) => this.desk.paragraph(line)),
+                remove: [],
+                order: null,
+                was: {},
+            });
+        }
+    }
+
+    /** An open note goes along with the marked row. */
+    follow(id) {
+        if (this.isOpen && this.topic !== id && this.session.tree.noteBearer(id)) {
+            clearTimeout(this.following);
+            this.following = setTimeout(() => this.isOpen && this.load(id), 60);
+        }
+    }
+
+    close() {
+        this.commit();
+        this.keepWaiting();
+        this.widen(false);
+        this.topic = null;
+        this.editor?.take(null);
+        this.side.hidden = true;
+        this.work.classList.add('without-note');
+        this.on.sized();
+        this.on.closed();
+    }
+
+    /** The note across the whole page, or beside the plan. */
+    widen(isWide) {
+        this.side.classList.toggle('is-wide', isWide);
+        document.getElementById('wide-note').setAttribute('aria-pressed', String(isWide));
+        this.on.sized();
+    }
+
+    commit() {
+        this.editor ? this.editor.commit() : this.session.queue.flush();
+    }
+
+    /** Whether the text of the note is still to come. */
+    showState() {
+        const body = this.editor?.body;
+        this.late.hidden = !body?.isLost || body.hasCome;
+        this.box.classList.toggle('is-coming', !!body && !body.hasCome);
+    }
+
+    head() {
+        const { tree } = this.session;
+        const topic = tree.noteBearer(this.topic);
+        if (!topic) {
+            return;
+        }
+        const parent = tree.get(topic.parent);
+        const [words] = tree.figures.get(this.topic) ?? [0];
+        const above = parent ? `${parent.label} ${parent.title}`.trim() : tree.title;
+        const isOpening = topic.parent === null;
+        const all = `${counted(words, 'word')} ${isOpening ? 'in all' : ''}`.trim();
+        document.getElementById('note-parent').textContent = isOpening ? 'Opening note: it stands before the first section' : above;
+        document.getElementById('note-words').textContent = topic.target ? `${words} of ${topic.target} words` : all;
+        document.getElementById('note-title').textContent = topic.title || 'Untitled';
+        this.side.style.setProperty('--d', colour(tree.dye(this.topic)));
+    }
+
+    retitled(id) {
+        if (id === this.topic) {
+            this.head();
+        }
+    }
+
+    /** PHP has told what changed: the head is drawn again, and what others have written in the note is fetched. */
+    told(answer) {
+        if (!this.isOpen) {
+            return;
+        }
+        if (!this.session.tree.noteBearer(this.topic)) {
+            this.close();
+            return;
+        }
+        this.head();
+        this.desk.citations.redraw();
+        this.editor?.told(answer);
+    }
+
+    textsOf(block, line) {
+        return this.editor?.textsOf(block, line) ?? [];
+    }
+}

@@ -1,0 +1,134 @@
+import { ROOT, USUAL } from './topics.js';
+
+/**
+ * What each operation does to the page's mirror, as far as the page mirrors it: what moves rows about
+ * and sets their fields. What needs a note, a sorting or a removed topic waits for the answer.
+ * @typedef {import('./plan.js').Tree} Tree
+ * @typedef {import('./plan.js').Operation} Operation
+ * @type {Record<string, (tree: Tree, operation: Operation) => void>}
+ */
+export const mirrors = {
+    add(tree, { topics, at }) {
+        for (const topic of topics) {
+            tree.topics.set(topic.id, { ...USUAL, noted: !!topic.note, ...topic, parent: topic.parent ?? at.parent });
+            if (topic.parent) {
+                tree.partsOf(topic.parent).push(topic.id);
+            }
+        }
+        const heads = topics.filter((/** @type {{parent?: string}} */ topic) => !topic.parent);
+        tree.insert(
+            heads.map((/** @type {{id: string}} */ topic) => topic.id),
+            at,
+        );
+    },
+
+    remove(tree, { ids }) {
+        tree.detach(ids);
+    },
+
+    drop(tree, { ids }) {
+        tree.detach(ids);
+    },
+
+    fold(tree, { ids }) {
+        tree.detach(ids);
+    },
+
+    move(tree, { ids, at }) {
+        let { after } = at;
+        const parts = tree.partsOf(at.parent);
+        while (after && ids.includes(after)) {
+            after = parts[parts.indexOf(after) - 1] ?? null;
+        }
+        tree.detach(ids);
+        tree.insert(ids, { ...at, after });
+        for (const id of ids) {
+            tree.branch(id).forEach((under) => {
+                tree.get(under).label = '';
+            });
+        }
+    },
+
+    join(tree, operation) {
+        const [upper, lower] = [tree.get(operation.upper), tree.get(operation.lower)];
+        const at = lower.parent === upper.id ? { parent: upper.id, after: lower.id } : tree.lastPlace(upper.id);
+        mirrors.move(tree, { type: 'move', ids: [...tree.partsOf(lower.id)], at });
+        upper.title += (upper.title === '' || lower.title === '' || upper.title.endsWith(' ') ? '' : ' ') + lower.title;
+        upper.noted ||= lower.noted;
+        tree.detach([lower.id]);
+    },
+
+    wrap(tree, { ids, new: id, title }) {
+        const { parent, dye } = tree.get(ids[0]);
+        mirrors.add(tree, { type: 'add', at: tree.placeOf(ids[0]), topics: [{ id, title, dye: parent === ROOT ? dye : null }] });
+        mirrors.move(tree, { type: 'move', ids, at: { parent: id, after: null } });
+    },
+
+    dissolve(tree, { ids }) {
+        for (const id of ids) {
+            mirrors.move(tree, { type: 'move', ids: [...tree.partsOf(id)], at: { parent: tree.get(id).parent, after: id } });
+            tree.detach([id]);
+        }
+    },
+
+    copy(tree, { new: copies, at }) {
+        const topics = Object.entries(copies).map(([id, copy]) => ({
+            ...tree.get(id),
+            label: '',
+            id: copy,
+            parent: copies[tree.get(id).parent],
+        }));
+        mirrors.add(tree, { type: 'add', at, topics });
+    },
+
+    retitle(tree, { topic, title }) {
+        if (topic === ROOT) {
+            tree.title = title;
+        } else {
+            tree.get(topic).title = title;
+        }
+    },
+
+    split(tree, { topic: id, new: fresh, at }) {
+        const topic = tree.get(id);
+        const signs = [...topic.title];
+        const rest = signs.slice(at).join('').trim();
+        topic.title = signs.slice(0, at).join('').trim();
+        tree.topics.set(fresh, { ...USUAL, id: fresh, title: rest, kind: topic.kind, parent: topic.parent });
+        tree.insert([fresh], { parent: topic.parent, after: topic.id });
+    },
+
+    relate(tree, { relations }) {
+        for (const relation of relations) {
+            tree.relations.set(relation.id, { ...relation });
+        }
+    },
+
+    unrelate(tree, { ids }) {
+        for (const id of ids) {
+            tree.relations.delete(id);
+        }
+    },
+
+    relation(tree, { relation, set }) {
+        Object.assign(tree.relations.get(relation) ?? {}, set);
+    },
+
+    plan(tree, { set }) {
+        Object.assign(tree.properties, set);
+    },
+
+    compound(tree, { operations }) {
+        for (const one of operations) {
+            tree.mirror(one);
+        }
+    },
+};
+
+for (const field of ['kind', 'flag', 'dye', 'target', 'numbered', 'size', 'alone', 'spot', 'picture']) {
+    mirrors[field] = (tree, { ids, value }) => {
+        for (const id of ids) {
+            Object.assign(tree.get(id), { [field]: value });
+        }
+    };
+}

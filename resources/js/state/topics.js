@@ -1,0 +1,46 @@
+/**
+ * A topic as the page knows it.
+ * @typedef {object} Topic
+ * @property {string} id
+ * @property {string} parent
+ * @property {string} title
+ * @property {string} kind
+ * @property {string} numbered
+ * @property {string | null} dye
+ * @property {string | null} flag
+ * @property {number | null} target
+ * @property {boolean} noted
+ * @property {string | null} size
+ * @property {string | null} alone
+ * @property {string | null} spot
+ * @property {string | null} picture
+ * @property {string} label
+ */
+/** @typedef {{id: string, from: string, to: string, label: string, dye: string | null, arrows: string, bend: number[] | null}} Relation */
+/** Where a topic stands: in which, and after which sibling. @typedef {{parent: string, after: string | null}} Place */
+/** A change, as it is sent. @typedef {{type: string, [field: string]: any}} Operation */
+/** Of a list of rows: which topic, how deep. @typedef {{id: string, level: number, loose?: boolean}} Row */
+/**
+ * What can bear a note: a topic, or the plan.
+ * @typedef {{title: string, noted: boolean, target: number | null, parent: string | null, label?: string}} NoteBearer
+ */
+/** What the server tells of a plan, whole or of what has changed. @typedef {Record<string, any>} Answer */
+
+/** The fixed topics of every plan: the plan itself, and the tray of loose ideas. */
+export const ROOT = '00000000000000000000000000';
+export const TRAY = '00000000000000000000000001';
+/** What most topics are: PHP leaves it out of a plan that is told whole. */
+export const USUAL = {
+    title: '',
+    kind: 'section',
+    numbered: 'usual',
+    dye: null,
+    flag: null,
+    target: null,
+    noted: false,
+    size: null,
+    alone: null,
+    spot: null,
+    picture: null,
+    label: '',
+};

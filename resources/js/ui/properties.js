@@ -1,0 +1,93 @@
+import { send } from '../lib/http.js';
+import { say } from './toast.js';
+
+/** The plan's properties, and its target shared out among the sections. */
+export class PropertiesDialog {
+    /** @param {import('../sync/session.js').Session} session */
+    constructor(session) {
+        this.session = session;
+        this.dialog = document.getElementById('properties');
+        this.form = this.dialog.querySelector('form');
+        this.error = this.dialog.querySelector('.error');
+        this.form.addEventListener('submit', (event) => this.save(event));
+        document.getElementById('share-out').addEventListener('click', () => this.shareOut());
+    }
+
+    open() {
+        const { elements } = this.form;
+        const values = { ...this.session.tree.properties, title: this.session.tree.title };
+        for (const [name, value] of Object.entries(values)) {
+            if (elements[name]?.type === 'checkbox') {
+                elements[name].checked = value;
+            } else if (elements[name]) {
+                if (elements[name].tagName === 'SELECT' && ![...elements[name].options].some((option) => option.value === String(value))) {
+                    elements[name].add(new Option(value, value));
+                }
+                elements[name].value = value ?? '';
+            }
+        }
+        this.error.textContent = '';
+        this.dialog.showModal();
+    }
+
+    given() {
+        const { elements } = this.form;
+        const given = {};
+        for (const [name, was] of Object.entries(this.session.tree.properties)) {
+            const field = elements[name];
+            const value =
+                field.type === 'checkbox'
+                    ? field.checked
+                    : ['target', 'numbering_depth'].includes(name)
+                      ? field.value === ''
+                          ? null
+                          : Math.round(Number(field.value))
+                      : name === 'due'
+                        ? field.value || null
+                        : field.value.trim();
+            if (value !== was) {
+                given[name] = value;
+            }
+        }
+        return given;
+    }
+
+    save(event) {
+        event.preventDefault();
+        const title = this.form.elements.title.value.trim();
+        if (!title) {
+            this.error.textContent = 'A plan needs a title.';
+            return;
+        }
+        const given = this.given();
+        if (title !== this.session.tree.title) {
+            this.session.retitlePlan(title);
+        }
+        if (Object.keys(given).length) {
+            this.session.setPlan(given);
+        }
+        this.dialog.close();
+    }
+
+    /** Shares the plan's target out among the main sections that have none. */
+    async shareOut() {
+        const { session } = this;
+        const given = this.given();
+        if (Object.keys(given).length) {
+            session.setPlan(given);
+        }
+        await session.queue.flush();
+        const { shares } = await send('GET', `${session.address}/shares`);
+        const operations = Object.entries(shares).map(([id, value]) => ({ type: 'target', ids: [id], value }));
+        const error = this.error;
+        if (!operations.length) {
+            error.textContent = session.tree.properties.target
+                ? 'Every main section has a target already, or too few words are left to share.'
+                : 'Set a target for the whole plan first.';
+            return;
+        }
+        session.perform({ type: 'compound', operations });
+        this.dialog.close();
+        say(`Shared out among ${operations.length} sections.`, { label: 'Undo', act: () => session.undo() });
+    }
+}

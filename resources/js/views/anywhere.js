@@ -1,0 +1,91 @@
+import { newId } from '../lib/ids.js';
+import { actionFor } from '../lib/keys.js';
+import { TRAY } from '../state/plan.js';
+import { always } from '../commands/commands.js';
+import { say, tell } from '../ui/toast.js';
+import { Going } from './going.js';
+
+/** What can be done anywhere on the page of a plan, and the line that catches ideas. */
+export class Anywhere extends Going {
+    /** An idea, or several lines of them, into the tray. */
+    catch(topics, parent = TRAY) {
+        this.perform({ type: 'add', at: this.tree.lastPlace(parent), topics });
+        tell(topics.length === 1 ? `Caught: ${topics[0].title}` : `Caught ${topics.length} ideas`);
+    }
+
+    caught(event) {
+        if (event.key === 'Enter' && !event.isComposing && event.target.value.trim()) {
+            event.preventDefault();
+            this.catchTyped(event.target);
+        }
+    }
+
+    catchTyped(field) {
+        const title = field.value.trim();
+        field.value = '';
+        this.catch([{ id: newId(), title }]);
+    }
+
+    provide() {
+        const { data, outline } = this;
+        const to = (view) => always(() => this.show(view));
+        this.commands.provide('anywhere', {
+            undo: always(() => this.undo()),
+            redo: always(() => this.redo()),
+            catch: always(() => document.getElementById(this.view === 'gather' ? 'gather-input' : 'catch').focus()),
+            find: always(() => this.find.open()),
+            findNext: always(() => this.find.step(1)),
+            findBefore: always(() => this.find.step(-1)),
+            whenSaved: always(() => {
+                this.queue.flush();
+                say(
+                    this.queue.isEmpty
+                        ? `Everything is saved as you type, last at ${this.queue.savedAt.toLocaleTimeString('en-GB')}.`
+                        : 'It is being saved now.',
+                );
+            }),
+            outwards: always(({ event }) => (this.find.holds(event?.target) ? this.find.close() : this.views.now.outwards(event))),
+            goGather: to('gather'),
+            goOutline: to('outline'),
+            goMap: to('map'),
+            goDraft: to('draft'),
+            goSources: to('sources'),
+            goResearch: to('sorting-out'),
+            addTopic: always(() => {
+                this.show(this.view === 'map' ? 'map' : 'outline');
+                outline.addAtEnd();
+            }),
+            properties: always(() => this.properties.open()),
+            openingNote: always(() => this.openOpening()),
+            bringInText: always(() => this.leaveFor(`/intake?into=${data.plan}`)),
+            bringInPlan: always(() => outline.elsewhere.bringIn()),
+            showHistory: always(() => this.leaveFor(`${this.address}/history`)),
+            keepVersion: always(() => this.version.open()),
+            handOver: always(() => this.leaveFor(`${this.address}/hand-over`)),
+            allPlans: always(() => this.leaveFor('/plans')),
+            showKeys: always(() => this.keys.open()),
+        });
+    }
+
+    pressed(event) {
+        const action = actionFor(event, 'anywhere');
+        if (!action || document.querySelector('dialog[open], :popover-open') || (action === 'outwards' && this.outline.menu.isOpen)) {
+            return;
+        }
+        if (action === 'undo' || action === 'redo') {
+            if (
+                event.target.closest('input:not(.title-input, #gather-input:placeholder-shown), textarea, select') ||
+                (event.target.closest('.ProseMirror') && this.canStepIn(event.target, action))
+            ) {
+                return;
+            }
+        }
+        event.preventDefault();
+        this.commands.run('anywhere', action, { event });
+    }
+
+    /** Whether the editor that an element stands in has an undo or redo of its own left. */
+    canStepIn(element, which) {
+        return [...this.desk.editors].some((editor) => editor.editor.view.dom.contains(element) && editor.canStep(which));
+    }
+}

@@ -1,0 +1,61 @@
+import { ROOT } from '../state/plan.js';
+
+/** Ways from the page to somewhere else: to a topic, to a note, to another page of ours, when what was written has gone out. */
+export class Going {
+    /** A link to another of our pages, as one that hands over, which is to show the plan as it is here. */
+    followed(event) {
+        const link = event.target.closest?.('a[href]');
+        const isOwn = link && link.origin === location.origin && !link.target && !link.hasAttribute('download') && !link.isContentEditable;
+        if (
+            isOwn &&
+            !event.defaultPrevented &&
+            event.button === 0 &&
+            !event.ctrlKey &&
+            !event.metaKey &&
+            !event.shiftKey &&
+            !event.altKey
+        ) {
+            event.preventDefault();
+            this.leaveFor(link.href);
+        }
+    }
+
+    /** Goes to another page, when what was written here has gone out, or cannot go now. */
+    async leaveFor(address) {
+        this.commit();
+        const sent = [this.queue, this.state.kept.folds, this.state.kept.look].map((one) => one.flush());
+        await Promise.race([Promise.all([...sent, this.map?.asked]), new Promise((after) => setTimeout(after, 3000))]);
+        location.assign(address);
+    }
+
+    goTo(id) {
+        if (!this.strip.dragged) {
+            this.show(this.view === 'map' ? 'map' : 'outline');
+            this.outline.goTo(id);
+        }
+    }
+
+    /** The note that stands before the first section. */
+    openOpening() {
+        this.show(this.view === 'map' ? 'map' : 'outline');
+        this.note.open(ROOT);
+    }
+
+    /** Where a note is written that is named elsewhere. */
+    openNoteOf(id) {
+        this.show('outline');
+        if (id !== ROOT) {
+            this.outline.goTo(id);
+        }
+        this.note.open(id);
+    }
+
+    /** A command that another page, or a link, asks for: `#do=properties`. */
+    doWhatTheAddressSays() {
+        const wanted = new URLSearchParams(location.hash.slice(1)).get('do');
+        if (wanted) {
+            history.replaceState(null, '', location.pathname + location.search);
+            this.commands.run('anywhere', wanted);
+        }
+    }
+}

@@ -1,0 +1,161 @@
+import { counted } from '../../lib/counted.js';
+import { words } from '../../lib/vocabulary.js';
+import { Canvas } from '../../map/canvas.js';
+import { Ways } from '../../map/ways.js';
+import { withParents } from '../../state/rows.js';
+import { classes, setAttributes } from '../../ui/element.js';
+import { TitleField } from './title-field.js';
+
+/**
+ * The map of the plan: a tree for screen readers. It has the same doors as the rows of the outline
+ * (list, index, drawn, layOut, draw, reveal, refresh), so that what is done with topics is done on
+ * it in the same way.
+ */
+export class Picture extends Canvas {
+    /** @param {import('./map.js').MapView} map */
+    constructor(map) {
+        const { tree, outline } = map;
+        super(document.getElementById('ground'), {
+            parentOf: (id) => tree.get(id).parent,
+            hasParts: (id) => tree.partsOf(id).length > 0,
+            keeps: (id) => id === outline.active,
+            dress: () => this.fresh(),
+            signs: words().mapSigns,
+            address: map.page.address,
+        });
+        this.map = map;
+        this.outline = outline;
+        this.tree = tree;
+        this.scroller = this.box;
+        this.index = new Map();
+        this.field = new TitleField(this);
+    }
+
+    take(told) {
+        super.take(told);
+        this.way = null;
+    }
+
+    get ways() {
+        const shown = this.list.filter(({ id }) => this.shapes.has(id));
+        this.way ??= new Ways(new Map(shown.map(({ id }) => [id, this.shapes.get(id)])), (id) => this.parentOf(id));
+        return this.way;
+    }
+
+    // ---- The doors of the rows
+
+    /** Which topics are shown, in reading order; those of which PHP has not told yet are drawn when it has. */
+    layOut(list) {
+        this.way = null;
+        this.list = list;
+        this.index = new Map(this.list.map((row, i) => [row.id, i]));
+        this.isStale = true;
+        this.draw();
+    }
+
+    refresh() {
+        // A title that is being written stands in its field; PHP measures it when it is saved.
+    }
+
+    measure() {
+        this.draw();
+    }
+
+    reveal(id) {
+        const shape = this.shapes.get(id);
+        if (shape) {
+            this.map.camera.reveal(shape.box, this.map.taken);
+        }
+        this.draw();
+    }
+
+    draw() {
+        if (this.follow()) {
+            this.fresh();
+        }
+    }
+
+    /** Goes along with the camera, while the map is in sight. */
+    follow() {
+        return this.told && this.map.isShown ? this.move(this.map.camera) : false;
+    }
+
+    openField(id, input) {
+        return this.field.open(id, input);
+    }
+
+    closeField() {
+        this.field.close();
+    }
+
+    placeField() {
+        this.field.place();
+    }
+
+    // ---- How topics look
+
+    /** What is marked, active, dimmed; and what each topic is called. */
+    fresh() {
+        const { outline, tree } = this;
+        const { only } = outline.state;
+        const shown = only && withParents(tree, only);
+        for (const [id, node] of this.drawn) {
+            const topic = tree.get(id);
+            if (!topic) {
+                continue;
+            }
+            const { shape } = node;
+            const parts = tree.partsOf(id);
+            const siblings = tree.partsOf(topic.parent);
+            const isDim = outline.looks.isDim(id) || (shown && !shown.has(id));
+            const looks = classes(
+                `leaf l${Math.min(shape.level, 3)} kind-${topic.kind}`,
+                outline.marked.has(id) && 'is-marked',
+                id === outline.active && 'is-active',
+                isDim && 'is-dim',
+                id === outline.writing && 'is-written',
+                shape.isLoose && 'is-loose',
+                this.found(id),
+            );
+            if (node.getAttribute('class') !== looks) {
+                node.setAttribute('class', looks);
+            }
+            const [words] = tree.figures.get(id) ?? [0];
+            // What can be read, in the order in which it stands there; then what only a picture tells.
+            const said = [
+                shape.number,
+                topic.title || 'Untitled topic',
+                topic.kind === 'section' ? '' : topic.kind,
+                topic.flag?.replace('-', ' '),
+                words ? counted(words, 'word') : '',
+                topic.flag && 'flagged',
+                topic.noted && 'with a note',
+                shape.inside && `${shape.inside} inside`,
+            ]
+                .filter(Boolean)
+                .join(' ');
+            setAttributes(node, {
+                'aria-level': shape.level,
+                'aria-setsize': siblings.length,
+                'aria-posinset': siblings.indexOf(id) + 1,
+                'aria-selected': outline.marked.has(id),
+                'aria-expanded': parts.length ? !shape.inside : null,
+                'aria-label': said,
+            });
+        }
+        for (const [id, path] of this.lines.drawn) {
+            path.classList.toggle('is-dim', outline.looks.isDim(id));
+        }
+        const isActive = outline.active && this.drawn.has(outline.active);
+        isActive
+            ? this.box.setAttribute('aria-activedescendant', `spot-${outline.active}`)
+            : this.box.removeAttribute('aria-activedescendant');
+    }
+
+    /** Whether the search has found something in a topic, or shows it now. */
+    found(id) {
+        const { find } = this.map.page;
+        const hits = find?.isOpen ? find.byTopic.get(id) : null;
+        return !hits ? '' : hits.includes(find.hits[find.at]) ? 'is-found is-found-now' : 'is-found';
+    }
+}

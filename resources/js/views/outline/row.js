@@ -1,0 +1,138 @@
+import { counted } from '../../lib/counted.js';
+import { classes, colour, element, icon, setAttributes } from '../../ui/element.js';
+
+/**
+ * A row, empty.
+ * @param {string} id
+ * @param {(command: string, anchor: Element) => void} on
+ */
+export function buildRow(id, on) {
+    const act = (command) => (event) => {
+        event.stopPropagation();
+        on(command, event.currentTarget);
+    };
+    const node = element(
+        'div',
+        { class: 'row', role: 'treeitem', id: `row-${id}` },
+        element('span', { class: 'n', 'data-drag': true }),
+        element(
+            'div',
+            { class: 't' },
+            element('button', { class: 'fold', type: 'button', tabindex: -1, onclick: act('toggleFold') }, icon('chevron-right')),
+            element('span', { class: 'title' }),
+            element('span', { class: 'k kind', hidden: true }),
+            element('span', { class: 'k flag', hidden: true }),
+            element('button', { class: 'k related', type: 'button', tabindex: -1, hidden: true, onclick: act('showRelations') }),
+            element('span', { class: 'inside', hidden: true }),
+        ),
+        element(
+            'div',
+            { class: 'm' },
+            element('button', { class: 'open menu-open', type: 'button', tabindex: -1, onclick: act('openMenu') }, icon('ellipsis')),
+            element('button', { class: 'open note-mark', type: 'button', tabindex: -1, onclick: act('openNote') }, icon('notebook-pen')),
+            element('span', { class: 'count' }),
+            element('span', { class: 'floret', role: 'img' }),
+        ),
+    );
+    node.dataset.id = id;
+    return node;
+}
+
+/**
+ * How a row is shown.
+ * @typedef {object} Shown
+ * @property {number} level
+ * @property {boolean} [loose]
+ * @property {boolean} isLast of its main section
+ * @property {boolean} isActive
+ * @property {boolean} isMarked
+ * @property {boolean} isFolded
+ * @property {boolean} isDim
+ * @property {number} relations how many it has
+ */
+
+/**
+ * Fills a row with what a topic is now.
+ * @param {HTMLElement} node
+ * @param {import('../../state/plan.js').Tree} tree
+ * @param {string} id
+ * @param {Shown} how
+ */
+export function fillRow(node, tree, id, { level, loose, isLast, isActive, isMarked, isFolded, isDim, relations }) {
+    const topic = tree.get(id);
+    const parts = tree.partsOf(id);
+    const siblings = tree.partsOf(topic.parent);
+    const folded = isFolded && parts.length > 0;
+    const [words, filled] = tree.figures.get(id) ?? [0, 0];
+    const untitled = topic.title === '';
+    const name = topic.title || 'Untitled topic';
+    const looks = classes(
+        `row l${loose ? 2 : Math.min(level, 2)} kind-${topic.kind}`,
+        level === 1 && 'first',
+        isLast && 'last',
+        isActive && 'is-active',
+        loose && 'is-loose',
+        isDim && 'is-dim',
+    );
+    if (node.className !== looks) {
+        node.className = looks;
+    }
+    node.style.setProperty('--l', Math.min(level - 1, 14));
+    node.style.setProperty('--d', colour(loose ? 'slate' : tree.dye(id)));
+    node.style.setProperty('--p', filled);
+    setAttributes(node, {
+        'aria-level': level,
+        'aria-setsize': siblings.length,
+        'aria-posinset': siblings.indexOf(id) + 1,
+        'aria-selected': isMarked,
+        'aria-expanded': parts.length ? !folded : null,
+        'aria-label': said(topic, name, relations, folded ? tree.branch(id).length - 1 : 0, words),
+    });
+    const [number, main, meta] = node.children;
+    // The spaces keep the words of a row apart for who hears it.
+    number.textContent = topic.label ? `${topic.label} ` : '';
+    number.classList.toggle('is-long', topic.label.length > 8);
+    const [fold, title, kind, flag, related, inside] = main.children;
+    fold.style.visibility = parts.length ? '' : 'hidden';
+    setAttributes(fold, { 'aria-label': `${folded ? 'Unfold' : 'Fold'} ${name}` });
+    if (title.tagName !== 'INPUT') {
+        title.textContent = untitled ? 'Untitled' : topic.title;
+        title.title = topic.title.length > 60 ? topic.title : '';
+        title.classList.toggle('is-empty', untitled);
+    }
+    show(kind, topic.kind === 'section' ? '' : ` ${topic.kind}`);
+    show(flag, topic.flag ? ` ${topic.flag.replace('-', ' ')}` : '');
+    setAttributes(flag, { 'data-flag': topic.flag });
+    show(related, relations ? ` ${relations} ${relations === 1 ? 'relation' : 'relations'}` : '');
+    show(inside, folded ? ` ${tree.branch(id).length - 1} inside` : '');
+    const [menu, note, count, floret] = meta.children;
+    setAttributes(menu, { 'aria-label': `More for ${name}` });
+    setAttributes(note, { 'aria-label': `${topic.noted ? 'Open' : 'Write'} the note of ${name}` });
+    note.classList.toggle('has-note', topic.noted);
+    count.textContent = words ? ` ${words.toLocaleString('en')}` : '';
+    const target = topic.target ? ` of ${topic.target}` : '';
+    const says = (number) => (target ? `${number}${target} words` : counted(words, 'word'));
+    setAttributes(floret, { 'aria-label': says(words), title: says(words.toLocaleString('en')) });
+    floret.style.visibility = topic.kind === 'aside' ? 'hidden' : '';
+}
+
+/** What a row is called, in the order in which it shows it. */
+function said(topic, name, related, inside, words) {
+    return [
+        topic.label,
+        name,
+        topic.kind === 'section' ? '' : topic.kind,
+        topic.flag ? `flag ${topic.flag.replace('-', ' ')}` : '',
+        related ? counted(related, 'relation') : '',
+        inside ? `${inside} inside` : '',
+        words ? counted(words, 'word') : '',
+        topic.noted ? 'with a note' : '',
+    ]
+        .filter(Boolean)
+        .join(' ');
+}
+
+function show(node, text) {
+    node.hidden = text === '';
+    node.textContent = text;
+}

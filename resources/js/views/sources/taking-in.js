@@ -1,0 +1,103 @@
+import { send } from '../../lib/http.js';
+import { element } from '../../ui/element.js';
+import { meanwhile } from '../../lib/meanwhile.js';
+import { unsay } from '../../ui/toast.js';
+
+/** Sources that come in: typed, pasted, out of a file, from other plans. */
+export class TakingIn {
+    typed() {
+        const line = this.field.value.trim();
+        if (!line) {
+            this.form.fresh();
+            return;
+        }
+        // The field is free for the next line at once; each is read in its turn.
+        this.field.value = '';
+        this.reading = (this.reading ?? Promise.resolve()).then(() => this.read(line, meanwhile()));
+    }
+
+    async read(line, isUnmoved) {
+        const isAddress = /^(https?:\/\/|www\.)\S+$/i.test(line);
+        this.page.say(isAddress ? 'Reading the page…' : 'Reading the line…');
+        const answer = await send(
+            'POST',
+            `${this.page.address}/source-list/${isAddress ? 'page' : 'typed'}`,
+            isAddress ? { address: line } : { line },
+        ).catch((error) => error);
+        unsay();
+        // The address alone is a source already.
+        const typed =
+            answer instanceof Error && isAddress
+                ? await send('POST', `${this.page.address}/source-list/typed`, { line }).catch(() => null)
+                : null;
+        if (answer instanceof Error) {
+            this.page.say(typed ? `${answer.message} The address alone is kept.` : answer.message);
+        }
+        if (answer instanceof Error && !typed) {
+            this.field.value = [line, this.field.value].filter(Boolean).join(' ');
+        } else {
+            this.offer(typed ?? answer, isUnmoved());
+        }
+    }
+
+    /** Shows what was read, to be confirmed; after one that waits to be confirmed. */
+    offer(read, takesKeyboard) {
+        if (this.form.isOpen && this.form.isNew) {
+            this.form.next.push(read);
+        } else {
+            this.form.confirm(read, takesKeyboard);
+        }
+    }
+
+    /** Several lines, or a file's text, are taken in whole. */
+    pasted(event) {
+        const text = event.clipboardData.getData('text/plain');
+        if (/^\s*@\w+\s*[{(]|^TY {1,2}-|^\s*\[\s*\{/m.test(text)) {
+            event.preventDefault();
+            this.takeIn(null, text);
+        }
+    }
+
+    async takeIn(file, text = '') {
+        if (!file && !text) {
+            return;
+        }
+        const body = new FormData();
+        body.append('base', this.page.queue.base);
+        file ? body.append('file', file) : body.append('text', text);
+        const answer = await this.page.upload('source-list', body);
+        if (answer) {
+            this.page.session.taken(answer);
+            this.load();
+            this.report(answer);
+        }
+    }
+
+    report({ added, said }) {
+        const dialog = document.getElementById('report');
+        dialog.querySelector('h2').textContent =
+            added === 0 ? 'No source was taken in' : `${added} ${added === 1 ? 'source was' : 'sources were'} taken in`;
+        dialog.querySelector('ul').replaceChildren(...said.map((sentence) => element('li', {}, sentence)));
+        if (said.length) {
+            dialog.showModal();
+        } else {
+            this.page.say(dialog.querySelector('h2').textContent + '.', { label: 'Undo', act: () => this.page.undo() });
+        }
+    }
+
+    async elsewhere() {
+        const { choosing } = this.page;
+        const ask = async () => (await send('GET', `${this.page.address}/source-list/elsewhere?typed=`)).sources;
+        const take = (source) => () => {
+            choosing.close();
+            this.keep(source);
+        };
+        const rows = (sources, wanted) =>
+            sources
+                .filter(({ label, source, plan }) => `${label} ${source.title} ${plan}`.toLowerCase().includes(wanted))
+                .slice(0, 12)
+                .map(({ label, source }) => [{ name: `${label}: ${source.title}`, act: take(source) }]);
+        const says = { waiting: 'Looking through your plans…', none: 'No other plan has such a source.' };
+        await choosing.chooseOf('Sources of your other plans', 'Letters of the author or title', ask, rows, says);
+    }
+}
