@@ -9,7 +9,10 @@ const ROUNDS = 7;
 $folder = sys_get_temp_dir() . '/embrel-documents-' . getmypid();
 mkdir($folder);
 $embrel = escapeshellarg(__DIR__ . '/../bin/embrel');
-$words = explode(' ', 'tide marsh wall creek mud silt samphire oyster parish sluice redshank thrift purslane gauge surge breach bank barge spring neap');
+$words = explode(
+    ' ',
+    'tide marsh wall creek mud silt samphire oyster parish sluice redshank thrift purslane gauge surge breach bank barge spring neap',
+);
 
 /** A plan as OPML. */
 function opml(int $topics, int $wordsEach, array $words): string
@@ -51,19 +54,25 @@ function medians(array $commands, int $rounds = ROUNDS): array
 
 function peak(string $folder, string $command): float
 {
-    file_put_contents("{$folder}/peak.php", '<?php register_shutdown_function(static fn() => file_put_contents(__DIR__ . "/peak", memory_get_peak_usage(true)));');
+    file_put_contents(
+        "{$folder}/peak.php",
+        '<?php register_shutdown_function(static fn() => file_put_contents(__DIR__ . "/peak", memory_get_peak_usage(true)));',
+    );
     shell_exec("php -d auto_prepend_file={$folder}/peak.php {$command} > /dev/null 2>&1");
 
     return (int) file_get_contents("{$folder}/peak") / 1048576;
 }
 
 file_put_contents("{$folder}/in.opml", opml(1000, 100, $words));
-file_put_contents("{$folder}/write.php", '<?php
+file_put_contents(
+    "{$folder}/write.php",
+    '<?php
 $parts = unserialize(file_get_contents($argv[1])); $out = $argv[2];
 if (count($parts) === 1) { $f = fopen($out, "w"); foreach (str_split($parts[""], 8192) as $s) { fwrite($f, $s); } fclose($f); exit; }
 $z = new ZipArchive(); $z->open($out, ZipArchive::CREATE | ZipArchive::OVERWRITE);
 foreach ($parts as $name => $bytes) { if (strlen($bytes) > 65536) { $x = new XMLWriter(); $x->openUri("$out.part"); foreach (str_split($bytes, 8192) as $s) { $x->writeRaw($s); } $x->flush(); unset($x); $z->addFile("$out.part", $name); } else { $z->addFromString($name, $bytes); } }
-$z->close();');
+$z->close();',
+);
 $commands = [];
 foreach (['docx', 'odt', 'html'] as $format) {
     shell_exec("php {$embrel} convert {$folder}/in.opml {$folder}/out.{$format} 2>/dev/null");
@@ -83,25 +92,59 @@ foreach (['docx', 'odt', 'html'] as $format) {
 $commands['pdf'] = "php {$embrel} convert {$folder}/in.opml {$folder}/out.pdf";
 $times = medians($commands);
 $hasOffice = trim((string) shell_exec('command -v soffice')) !== '';
-$office = static fn(string $to): string => "soffice --headless -env:UserInstallation=file://{$folder}/profile --convert-to {$to} --outdir {$folder}/office {$folder}/out.html";
+$office = static fn(
+    string $to,
+): string => "soffice --headless -env:UserInstallation=file://{$folder}/profile --convert-to {$to} --outdir {$folder}/office {$folder}/out.html";
 $beside = $hasOffice ? medians(['docx' => $office('docx'), 'odt' => $office('odt'), 'pdf' => $office('pdf')], 3) : [];
 foreach (['docx', 'odt', 'html'] as $format) {
-    printf("convert 100,000 words to %s: %.2f times writing the same bytes (%.0f ms against %.0f ms%s), %.0f MB\n", $format, $times[$format] / $times["{$format} floor"], $times[$format], $times["{$format} floor"], isset($beside[$format]) ? sprintf('; LibreOffice from HTML %.0f ms', $beside[$format]) : '', peak($folder, "{$embrel} convert {$folder}/in.opml {$folder}/m.{$format}"));
+    printf(
+        "convert 100,000 words to %s: %.2f times writing the same bytes (%.0f ms against %.0f ms%s), %.0f MB\n",
+        $format,
+        $times[$format] / $times["{$format} floor"],
+        $times[$format],
+        $times["{$format} floor"],
+        isset($beside[$format]) ? sprintf('; LibreOffice from HTML %.0f ms', $beside[$format]) : '',
+        peak($folder, "{$embrel} convert {$folder}/in.opml {$folder}/m.{$format}"),
+    );
 }
-printf("convert 100,000 words to pdf: %.0f ms%s, %.0f MB\n", $times['pdf'], isset($beside['pdf']) ? sprintf(', %.2f of what LibreOffice takes from HTML (%.0f ms)', $times['pdf'] / $beside['pdf'], $beside['pdf']) : '', peak($folder, "{$embrel} convert {$folder}/in.opml {$folder}/m.pdf"));
+printf(
+    "convert 100,000 words to pdf: %.0f ms%s, %.0f MB\n",
+    $times['pdf'],
+    isset($beside['pdf'])
+        ? sprintf(', %.2f of what LibreOffice takes from HTML (%.0f ms)', $times['pdf'] / $beside['pdf'], $beside['pdf'])
+        : '',
+    peak($folder, "{$embrel} convert {$folder}/in.opml {$folder}/m.pdf"),
+);
 
 // Documents in. The floor unzips everything and walks the XML of the text.
-file_put_contents("{$folder}/walk.php", '<?php
+file_put_contents(
+    "{$folder}/walk.php",
+    '<?php
 $z = new ZipArchive(); $z->open($argv[1]); $to = $argv[2]; @mkdir($to);
 for ($i = 0; $i < $z->numFiles; ++$i) { file_put_contents("$to/" . strtr($z->getNameIndex($i), "/", "_"), $z->getFromIndex($i)); }
-foreach (glob("$to/*.xml") as $f) { $r = XMLReader::open($f); $n = 0; while ($r->read()) { if ($r->nodeType === XMLReader::TEXT) { $n += strlen($r->value); } } }');
+foreach (glob("$to/*.xml") as $f) { $r = XMLReader::open($f); $n = 0; while ($r->read()) { if ($r->nodeType === XMLReader::TEXT) { $n += strlen($r->value); } } }',
+);
 $samples = getenv('EMBREL_SAMPLES');
 $given = $samples === false ? [] : (glob("{$samples}/docx/*.docx") ?: []);
 usort($given, static fn(string $a, string $b): int => filesize($b) <=> filesize($a));
-$files = array_filter(['the largest sample' => $given[0] ?? null, '100,000 words' => "{$folder}/out.docx", '100,000 words in odt' => "{$folder}/out.odt"]);
+$files = array_filter([
+    'the largest sample' => $given[0] ?? null,
+    '100,000 words' => "{$folder}/out.docx",
+    '100,000 words in odt' => "{$folder}/out.odt",
+]);
 foreach ($files as $name => $file) {
-    $t = medians(['walk' => "php {$folder}/walk.php " . escapeshellarg($file) . " {$folder}/walked", 'inspect' => "php {$embrel} inspect " . escapeshellarg($file)]);
-    printf("take in %s: %.2f times unzipping it and walking its XML (%.0f ms against %.0f ms), %.0f MB\n", $name, $t['inspect'] / $t['walk'], $t['inspect'], $t['walk'], peak($folder, "{$embrel} inspect " . escapeshellarg($file)));
+    $t = medians([
+        'walk' => "php {$folder}/walk.php " . escapeshellarg($file) . " {$folder}/walked",
+        'inspect' => "php {$embrel} inspect " . escapeshellarg($file),
+    ]);
+    printf(
+        "take in %s: %.2f times unzipping it and walking its XML (%.0f ms against %.0f ms), %.0f MB\n",
+        $name,
+        $t['inspect'] / $t['walk'],
+        $t['inspect'],
+        $t['walk'],
+        peak($folder, "{$embrel} inspect " . escapeshellarg($file)),
+    );
 }
 $growth = [];
 foreach ([5_000, 50_000] as $topics) {
@@ -109,5 +152,10 @@ foreach ([5_000, 50_000] as $topics) {
     shell_exec("php -d memory_limit=2G {$embrel} convert {$folder}/grow.opml {$folder}/grow.docx --no-contents 2>/dev/null");
     $growth[$topics] = medians(["php {$embrel} inspect {$folder}/grow.docx"], 3)[0];
 }
-printf("take in 50,000 topics: %.1f times 5,000 (%.0f ms against %.0f ms)\n", $growth[50_000] / $growth[5_000], $growth[50_000], $growth[5_000]);
+printf(
+    "take in 50,000 topics: %.1f times 5,000 (%.0f ms against %.0f ms)\n",
+    $growth[50_000] / $growth[5_000],
+    $growth[50_000],
+    $growth[5_000],
+);
 exec('rm -rf ' . escapeshellarg($folder));

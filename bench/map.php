@@ -59,12 +59,15 @@ if (isset($argv[2])) {
     $start = hrtime(true);
     Geometry::of(Arrangement::from($argv[2]), $boxes, new Spacing(), [200.0, 26.0]);
     echo (hrtime(true) - $start) / 1e6;
-    exit;
+    exit();
 }
 
 function alone(int $count, Arrangement $arrangement): float
 {
-    $times = array_map(static fn(): float => (float) shell_exec('php ' . escapeshellarg(__FILE__) . " {$count} {$arrangement->value}"), range(1, 9));
+    $times = array_map(
+        static fn(): float => (float) shell_exec('php ' . escapeshellarg(__FILE__) . " {$count} {$arrangement->value}"),
+        range(1, 9),
+    );
     sort($times);
 
     return $times[4];
@@ -79,5 +82,13 @@ printf("floor: d3-flextree on 5,000 topics, least %.2f ms\n", $floor);
 foreach (Arrangement::cases() as $arrangement) {
     $time = ours($boxes, $arrangement, ROUNDS);
     [$little, $much] = [alone(5000, $arrangement), alone(50000, $arrangement)];
-    printf("%s, 5,000 topics: %.2f times the floor (%.2f ms); 50,000 topics: %.1f times 5,000 (%.0f ms against %.1f ms, each in a process of its own)\n", $arrangement->value, $time / $floor, $time, $much / $little, $much, $little);
+    printf(
+        "%s, 5,000 topics: %.2f times the floor (%.2f ms); 50,000 topics: %.1f times 5,000 (%.0f ms against %.1f ms, each in a process of its own)\n",
+        $arrangement->value,
+        $time / $floor,
+        $time,
+        $much / $little,
+        $much,
+        $little,
+    );
 }

@@ -17,13 +17,22 @@ $row = App\Models\Plan::query()->findOrFail($id);
 $store = app(PlanStore::class);
 $plan = $store->load($row);
 [$empty, $long] = $plan->parts(Plan::ROOT);
-$words = explode(' ', 'tide marsh wall creek mud silt samphire oyster parish sluice redshank thrift gauge surge breach bank barge spring neap');
+$words = explode(
+    ' ',
+    'tide marsh wall creek mud silt samphire oyster parish sluice redshank thrift gauge surge breach bank barge spring neap',
+);
 $blocks = [];
 for ($i = 0; $i < 250; ++$i) {
-    $blocks[] = Node::plain(implode(' ', array_map(static fn(int $w): string => $words[($i * 7 + $w * 3) % 19], range(1, 80))), $ids->next());
+    $blocks[] = Node::plain(
+        implode(' ', array_map(static fn(int $w): string => $words[($i * 7 + $w * 3) % 19], range(1, 80))),
+        $ids->next(),
+    );
 }
 $user = User::query()->findOrFail($row->owner_id);
 foreach ([[$empty, 'Empty note', []], [$long, 'Long note', $blocks]] as [$topic, $title, $put]) {
-    $store->apply($row, $user, [$store->change(new Embrel\Operation\Retitle($topic, $title)), ...($put === [] ? [] : [$store->change(new Embrel\Operation\EditNote($topic, $put))])]);
+    $store->apply($row, $user, [
+        $store->change(new Embrel\Operation\Retitle($topic, $title)),
+        ...$put === [] ? [] : [$store->change(new Embrel\Operation\EditNote($topic, $put))],
+    ]);
 }
 passthru('node ' . escapeshellarg(__DIR__ . '/note.mjs') . ' ' . escapeshellarg("{$address}/plans/{$id}") . " 'Empty note' 'Long note'");

@@ -15,7 +15,13 @@ function request(string $method, string $url, ?array $body = null): array
 {
     static $curl = null;
     $curl ??= curl_init();
-    curl_setopt_array($curl, [CURLOPT_URL => $url, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body), CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json']]);
+    curl_setopt_array($curl, [
+        CURLOPT_URL => $url,
+        CURLOPT_CUSTOMREQUEST => $method,
+        CURLOPT_RETURNTRANSFER => true,
+        CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body),
+        CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json'],
+    ]);
     $start = hrtime(true);
     $answer = curl_exec($curl);
     $time = (hrtime(true) - $start) / 1e6;
@@ -45,16 +51,44 @@ $times = [];
 for ($i = 0; $i < ROUNDS + 5; ++$i) {
     $round = ['floor' => request('GET', "{$address}/bench/floor")[0]];
     foreach ($plans as $size => [$plan, $topic]) {
-        foreach (['retitle' => ['type' => 'retitle', 'topic' => $topic, 'title' => "Round {$i}"], 'add' => ['type' => 'add', 'at' => ['parent' => Plan::ROOT, 'after' => $topic], 'topics' => [['id' => $ids->next(), 'title' => "Added {$i}"]]]] as $name => $operation) {
-            [$round["{$name} {$size}"], $answer] = request('POST', "{$address}/plans/{$plan}/operations", ['base' => $base[$size], 'operations' => [['id' => $ids->next(), 'step' => $ids->next()] + $operation]]);
+        foreach (
+            [
+                'retitle' => ['type' => 'retitle', 'topic' => $topic, 'title' => "Round {$i}"],
+                'add' => [
+                    'type' => 'add',
+                    'at' => ['parent' => Plan::ROOT, 'after' => $topic],
+                    'topics' => [['id' => $ids->next(), 'title' => "Added {$i}"]],
+                ],
+            ] as $name => $operation
+        ) {
+            [$round["{$name} {$size}"], $answer] = request('POST', "{$address}/plans/{$plan}/operations", [
+                'base' => $base[$size],
+                'operations' => [['id' => $ids->next(), 'step' => $ids->next()] + $operation],
+            ]);
             $base[$size] = $answer['revision'];
         }
     }
     foreach (['branch of 500' => $branch, 'one topic' => $single] as $name => $id) {
-        [$round["moving {$name}"], $answer] = request('POST', "{$address}/plans/{$moving}/operations", ['base' => $movingBase, 'operations' => [['id' => $ids->next(), 'step' => $ids->next(), 'type' => 'move', 'ids' => [$id], 'at' => ['parent' => $ends[$i % 2], 'after' => null]]]]);
+        [$round["moving {$name}"], $answer] = request('POST', "{$address}/plans/{$moving}/operations", [
+            'base' => $movingBase,
+            'operations' => [
+                [
+                    'id' => $ids->next(),
+                    'step' => $ids->next(),
+                    'type' => 'move',
+                    'ids' => [$id],
+                    'at' => ['parent' => $ends[$i % 2], 'after' => null],
+                ],
+            ],
+        ]);
         $movingBase = $answer['revision'];
     }
-    $round['idle poll'] = request('GET', $address . App\Http\Controllers\PulseController::address($user, App\Models\Plan::query()->findOrFail($moving)) . "&since={$movingBase}")[0];
+    $round['idle poll'] = request(
+        'GET',
+        $address
+            . App\Http\Controllers\PulseController::address($user, App\Models\Plan::query()->findOrFail($moving))
+            . "&since={$movingBase}",
+    )[0];
     // The first rounds fill the caches.
     foreach ($i < 5 ? [] : $round as $name => $time) {
         $times[$name][] = $time;
@@ -64,12 +98,23 @@ $floor = median($times['floor']);
 printf("floor: a JSON route with one query, median %.1f ms\n", $floor);
 foreach (['retitle', 'add'] as $name) {
     foreach (['500', '5000'] as $size) {
-        printf("%s in a plan of %s topics: %.2f times the floor (%.1f ms)\n", $name, $size, median($times["{$name} {$size}"]) / $floor, median($times["{$name} {$size}"]));
+        printf(
+            "%s in a plan of %s topics: %.2f times the floor (%.1f ms)\n",
+            $name,
+            $size,
+            median($times["{$name} {$size}"]) / $floor,
+            median($times["{$name} {$size}"]),
+        );
     }
     printf("%s, 5,000 topics against 500: %.2f times\n", $name, median($times["{$name} 5000"]) / median($times["{$name} 500"]));
 }
 
-printf("moving a branch of 500 topics: %.2f times moving one topic (%.1f ms against %.1f ms)\n", median($times['moving branch of 500']) / median($times['moving one topic']), median($times['moving branch of 500']), median($times['moving one topic']));
+printf(
+    "moving a branch of 500 topics: %.2f times moving one topic (%.1f ms against %.1f ms)\n",
+    median($times['moving branch of 500']) / median($times['moving one topic']),
+    median($times['moving branch of 500']),
+    median($times['moving one topic']),
+);
 printf("one idle poll: %.2f times the floor (%.1f ms)\n", median($times['idle poll']) / $floor, median($times['idle poll']));
 
 // Where the time goes: the parts of one operation, in this process.
@@ -86,7 +131,10 @@ for ($i = 0; $i < 3; ++$i) {
     $rows = new App\Store\PlanRows();
     $plan = $time('load the tree', static fn() => $rows->tree($row));
     $after = $time('apply', static fn() => (new Embrel\Operation\Retitle($plans['5000'][1], 'x'))->apply($plan));
-    $time('compare before and after, write rows', static fn() => (new App\Store\PlanWriter($rows))->write($row, $plan, $after, $row->revision));
+    $time(
+        'compare before and after, write rows',
+        static fn() => (new App\Store\PlanWriter($rows))->write($row, $plan, $after, $row->revision),
+    );
     $sight = App\Store\Sight::of($plan);
     $numbering = $time('numbering', static fn() => Embrel\Numbering\Numbering::of($after));
     $totals = $time('words', static fn() => Embrel\Plan\WordTotals::of($after));

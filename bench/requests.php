@@ -26,12 +26,15 @@ if (($argv[1] ?? '') === 'one') {
     ini_set('memory_limit', '1G');
     config(['session.driver' => 'array']);
     Auth::setUser(User::query()->findOrFail($user));
-    $app->bind(ValidateCsrfToken::class, static fn($app) => new class ($app, $app['encrypter']) extends ValidateCsrfToken {
-        protected function inExceptArray($request): bool
-        {
-            return true;
-        }
-    });
+    $app->bind(
+        ValidateCsrfToken::class,
+        static fn($app) => new class ($app, $app['encrypter']) extends ValidateCsrfToken {
+            protected function inExceptArray($request): bool
+            {
+                return true;
+            }
+        },
+    );
     $start = hrtime(true);
     if ($uri === 'floor') {
         app(PlanStore::class)->load(PlanRow::query()->findOrFail($plan));
@@ -53,7 +56,7 @@ if (($argv[1] ?? '') === 'one') {
         $status = $response->getStatusCode();
     }
     echo json_encode([(hrtime(true) - $start) / 1e9, memory_get_peak_usage(true) / 1048576, $status]);
-    exit;
+    exit();
 }
 
 require __DIR__ . '/plans.php';
@@ -61,19 +64,34 @@ config(['session.driver' => 'array']);
 [$plan, $topic] = planOf(50_000, $user, $ids);
 $tree = app(PlanStore::class)->load(PlanRow::query()->findOrFail($plan));
 $head = $tree->parts(Embrel\Plan\Plan::ROOT)[0];
-$batch = static fn(array ...$operations): string => (string) json_encode(['base' => 1, 'operations' => array_map(static fn(array $one): array => ['id' => $ids->next(), 'step' => $ids->next()] + $one, $operations)]);
+$batch = static fn(array ...$operations): string => (string) json_encode([
+    'base' => 1,
+    'operations' => array_map(static fn(array $one): array => ['id' => $ids->next(), 'step' => $ids->next()] + $one, $operations),
+]);
 $requests = [
     'the page' => ['GET', "/plans/{$plan}"],
     'one changed title' => ['POST', "/plans/{$plan}/operations", $batch(['type' => 'retitle', 'topic' => $topic, 'title' => 'Changed'])],
     'the map' => ['POST', "/plans/{$plan}/map", (string) json_encode(['map' => ['look' => [], 'folded' => []]])],
     'the map, folded' => ['POST', "/plans/{$plan}/map", (string) json_encode(['map' => ['look' => [], 'room' => [1200, 700]]])],
-    'find' => ['GET', "/plans/{$plan}/find?text=" . str_repeat('nosuchwords', 80)], 'find what is everywhere' => ['GET', "/plans/{$plan}/find?text=e"],
-    'research' => ['GET', "/plans/{$plan}/research"], 'all notes' => ['GET', "/plans/{$plan}/all-notes"], 'history' => ['GET', "/plans/{$plan}/history"],
-    'a version' => ['GET', "/plans/{$plan}/history/1"], 'hand over' => ['GET', "/plans/{$plan}/hand-over"],
+    'find' => ['GET', "/plans/{$plan}/find?text=" . str_repeat('nosuchwords', 80)],
+    'find what is everywhere' => ['GET', "/plans/{$plan}/find?text=e"],
+    'research' => ['GET', "/plans/{$plan}/research"],
+    'all notes' => ['GET', "/plans/{$plan}/all-notes"],
+    'history' => ['GET', "/plans/{$plan}/history"],
+    'a version' => ['GET', "/plans/{$plan}/history/1"],
+    'hand over' => ['GET', "/plans/{$plan}/hand-over"],
     'changes' => ['GET', "/plans/{$plan}/changes?since=0"],
     'a copy of all' => [
-        'POST', "/plans/{$plan}/copies",
-        (string) json_encode(['id' => $ids->next(), 'base' => 1, 'from' => planOf(5_000, $user, $ids)[0], 'topics' => [], 'parent' => Embrel\Plan\Plan::ROOT, 'last' => true]),
+        'POST',
+        "/plans/{$plan}/copies",
+        (string) json_encode([
+            'id' => $ids->next(),
+            'base' => 1,
+            'from' => planOf(5_000, $user, $ids)[0],
+            'topics' => [],
+            'parent' => Embrel\Plan\Plan::ROOT,
+            'last' => true,
+        ]),
     ],
     'folds' => ['PUT', "/plans/{$plan}/folds", (string) json_encode(['folded' => $tree->standing()])],
 ];
@@ -84,8 +102,19 @@ foreach (['docx', 'odt', 'pdf', 'html', 'pages', 'epub', 'tex', 'md', 'txt', 'op
 $only = $argv[1] ?? '';
 $one = static function (string $method, string $uri, string $body = '') use ($user, $plan): array {
     $command = [
-        PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=function', '-d', 'opcache.jit_buffer_size=64M', __FILE__, 'one',
-        (string) $user->id, $plan, $method, $uri,
+        PHP_BINARY,
+        '-d',
+        'opcache.enable_cli=1',
+        '-d',
+        'opcache.jit=function',
+        '-d',
+        'opcache.jit_buffer_size=64M',
+        __FILE__,
+        'one',
+        (string) $user->id,
+        $plan,
+        $method,
+        $uri,
     ];
     $process = proc_open($command, [['pipe', 'r'], ['pipe', 'w'], STDERR], $pipes);
     fwrite($pipes[0], $body);

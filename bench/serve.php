@@ -13,7 +13,10 @@ use Illuminate\Support\Facades\Route;
 
 $file = realpath(__DIR__ . '/../public' . parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH));
 if ($file !== false && str_starts_with($file, realpath(__DIR__ . '/../public/build') . '/')) {
-    header('Content-Type: ' . (['css' => 'text/css', 'js' => 'text/javascript'][pathinfo($file, PATHINFO_EXTENSION)] ?? 'application/octet-stream'));
+    header(
+        'Content-Type: '
+            . (['css' => 'text/css', 'js' => 'text/javascript'][pathinfo($file, PATHINFO_EXTENSION)] ?? 'application/octet-stream'),
+    );
     header('Cache-Control: public, max-age=31536000, immutable');
     readfile($file);
 

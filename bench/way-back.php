@@ -35,7 +35,13 @@ foreach (['docx', 'odt'] as $format) {
     $times = ['read' => [], 'compare' => []];
     for ($round = 0; $round < ROUNDS; ++$round) {
         $start = hrtime(true);
-        $read = Reading::from($format)->read(fopen("{$work}/draft", 'r'), new Options('', references: false), new CountedIds('07'), $work, new Shelf($work));
+        $read = Reading::from($format)->read(
+            fopen("{$work}/draft", 'r'),
+            new Options('', references: false),
+            new CountedIds('07'),
+            $work,
+            new Shelf($work),
+        );
         $times['read'][] = hrtime(true) - $start;
         $start = hrtime(true);
         $comparison = Comparison::of($now, $read->plan, $read->came, $then, $read->typed, $read->origin);

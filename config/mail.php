@@ -7,7 +7,15 @@ return [
     'mailers' => [
         'log' => ['transport' => 'log', 'channel' => 'mailbox'],
         'array' => ['transport' => 'array'],
-        'smtp' => ['transport' => 'smtp', 'scheme' => env('MAIL_SCHEME'), 'host' => env('MAIL_HOST', '127.0.0.1'), 'port' => env('MAIL_PORT', 25), 'username' => env('MAIL_USERNAME'), 'password' => env('MAIL_PASSWORD'), 'timeout' => 20],
+        'smtp' => [
+            'transport' => 'smtp',
+            'scheme' => env('MAIL_SCHEME'),
+            'host' => env('MAIL_HOST', '127.0.0.1'),
+            'port' => env('MAIL_PORT', 25),
+            'username' => env('MAIL_USERNAME'),
+            'password' => env('MAIL_PASSWORD'),
+            'timeout' => 20,
+        ],
     ],
     'from' => ['address' => env('MAIL_FROM_ADDRESS', 'embrel@example.org'), 'name' => 'Embrel'],
 ];

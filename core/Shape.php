@@ -86,7 +86,10 @@ final class Shape
     {
         $ids = [];
         foreach ($this->list($key) as $value) {
-            $ids[] = \is_string($value) && Id\Ulid::isValid($value) ? $value : throw MalformedShape::expected('a list of ids', "{$this->where}.{$key}");
+            $ids[]
+                = \is_string($value) && Id\Ulid::isValid($value)
+                    ? $value
+                    : throw MalformedShape::expected('a list of ids', "{$this->where}.{$key}");
         }
 
         return $ids;

@@ -23,12 +23,22 @@ final class Words
             return (int) preg_match_all(self::ASCII_RUN, $text);
         }
         $unspaced = 0;
-        if (preg_match('/[\x{0E00}-\x{0EFF}\x{1000}-\x{109F}\x{1780}-\x{17FF}\x{2E80}-\x{30FF}\x{3400}-\x{9FFF}\x{F900}-\x{FAFF}\x{20000}-\x{3FFFF}]/u', $text) === 1) {
-            $text = preg_replace_callback('/' . self::UNSPACED . '/u', static function (array $run) use (&$unspaced): string {
-                $unspaced += self::byDictionary($run[0]);
+        if (
+            preg_match(
+                '/[\x{0E00}-\x{0EFF}\x{1000}-\x{109F}\x{1780}-\x{17FF}\x{2E80}-\x{30FF}\x{3400}-\x{9FFF}\x{F900}-\x{FAFF}\x{20000}-\x{3FFFF}]/u',
+                $text,
+            ) === 1
+        ) {
+            $text
+                = preg_replace_callback(
+                    '/' . self::UNSPACED . '/u',
+                    static function (array $run) use (&$unspaced): string {
+                        $unspaced += self::byDictionary($run[0]);
 
-                return ' ';
-            }, $text) ?? $text;
+                        return ' ';
+                    },
+                    $text,
+                ) ?? $text;
         }
 
         return $unspaced + (int) preg_match_all(self::RUN, $text);
@@ -37,7 +47,7 @@ final class Words
     private static function byDictionary(string $text): int
     {
         $breaks = \IntlBreakIterator::createWordInstance('en');
-        if (!$breaks instanceof \IntlRuleBasedBreakIterator) {
+        if (!($breaks instanceof \IntlRuleBasedBreakIterator)) {
             return 1;
         }
         $breaks->setText($text);

@@ -22,13 +22,19 @@ Route::middleware('guest')->group(static function (): void {
     Route::post('/sign-up', [C\SignUpController::class, 'store'])->middleware('throttle:sign-in');
     Route::get('/sign-in', [C\SignInController::class, 'create'])->name('login');
     Route::post('/sign-in', [C\SignInController::class, 'store'])->middleware('throttle:sign-in');
-    Route::get('/sign-up/{token}', [C\SignUpController::class, 'edit'])->where('token', '[A-Za-z0-9]{40}')->name('sign-up.letter');
-    Route::post('/sign-up/{token}', [C\SignUpController::class, 'open'])->where('token', '[A-Za-z0-9]{40}')->middleware('throttle:sign-in');
+    Route::get('/sign-up/{token}', [C\SignUpController::class, 'edit'])
+        ->where('token', '[A-Za-z0-9]{40}')
+        ->name('sign-up.letter');
+    Route::post('/sign-up/{token}', [C\SignUpController::class, 'open'])
+        ->where('token', '[A-Za-z0-9]{40}')
+        ->middleware('throttle:sign-in');
     Route::post('/sample', C\SampleController::class)->middleware('throttle:sign-in')->name('sample');
     Route::get('/forgotten', [C\PasswordResetController::class, 'create'])->name('forgotten');
     Route::post('/forgotten', [C\PasswordResetController::class, 'store'])->middleware('throttle:sign-in');
     Route::get('/reset/{token}', [C\PasswordResetController::class, 'edit'])->name('password.reset');
-    Route::post('/reset', [C\PasswordResetController::class, 'update'])->middleware('throttle:sign-in')->name('reset');
+    Route::post('/reset', [C\PasswordResetController::class, 'update'])
+        ->middleware('throttle:sign-in')
+        ->name('reset');
 });
 
 Route::middleware('auth')->group(static function (): void {
@@ -52,7 +58,7 @@ Route::middleware('auth')->group(static function (): void {
     Route::post('/plans/{plan}/map', C\MapController::class);
     Route::get('/plans/{plan}/draft', [C\PlanController::class, 'draft'])->name('plan.draft');
     // Where it was kept as a bookmark.
-    Route::permanentRedirect('/plans/{plan}/notes', '/plans/{plan}/draft');
+    Route::get('/plans/{plan}/notes', [C\PlanController::class, 'notes']);
     Route::get('/plans/{plan}/sources', [C\PlanController::class, 'sources'])->name('plan.sources');
     Route::get('/plans/{plan}/sorting-out', [C\PlanController::class, 'sortingOut'])->name('plan.sorting-out');
     Route::patch('/plans/{plan}', [C\PlanController::class, 'update']);
@@ -71,8 +77,12 @@ Route::middleware('auth')->group(static function (): void {
     Route::put('/plans/{plan}/look', C\LookController::class)->name('plan.look');
     Route::get('/plans/{plan}/find', [C\FindController::class, 'show'])->name('plan.find');
     Route::post('/plans/{plan}/find', [C\FindController::class, 'replace']);
-    Route::post('/plans/{plan}/pictures', [C\PictureController::class, 'store'])->middleware('throttle:uploads')->name('plan.pictures');
-    Route::get('/plans/{plan}/pictures/{picture}', [C\PictureController::class, 'show'])->where('picture', '[0-9a-f]{64}')->name('plan.picture');
+    Route::post('/plans/{plan}/pictures', [C\PictureController::class, 'store'])
+        ->middleware('throttle:uploads')
+        ->name('plan.pictures');
+    Route::get('/plans/{plan}/pictures/{picture}', [C\PictureController::class, 'show'])
+        ->where('picture', '[0-9a-f]{64}')
+        ->name('plan.picture');
     Route::get('/plans/{plan}/source-list', [C\SourceController::class, 'index'])->name('plan.source-list');
     Route::post('/plans/{plan}/source-list', [C\SourceController::class, 'store'])->middleware('throttle:uploads');
     Route::post('/plans/{plan}/source-list/typed', [C\SourceController::class, 'typed']);
@@ -92,20 +102,30 @@ Route::middleware('auth')->group(static function (): void {
     Route::post('/plans/{plan}/copies', C\CopyController::class)->name('plan.copies');
     Route::get('/plans/{plan}/history', [C\HistoryController::class, 'index'])->name('plan.history');
     Route::post('/plans/{plan}/history', [C\HistoryController::class, 'store']);
-    Route::get('/plans/{plan}/history/{seq}', [C\HistoryController::class, 'show'])->where('seq', '[0-9]{1,15}')->name('plan.version');
-    Route::post('/plans/{plan}/history/{seq}/back', [C\HistoryController::class, 'goBack'])->where('seq', '[0-9]{1,15}')->name('plan.back');
-    Route::post('/plans/{plan}/history/{seq}/plan', [C\HistoryController::class, 'newPlan'])->where('seq', '[0-9]{1,15}')->name('plan.of-version');
+    Route::get('/plans/{plan}/history/{seq}', [C\HistoryController::class, 'show'])
+        ->where('seq', '[0-9]{1,15}')
+        ->name('plan.version');
+    Route::post('/plans/{plan}/history/{seq}/back', [C\HistoryController::class, 'goBack'])
+        ->where('seq', '[0-9]{1,15}')
+        ->name('plan.back');
+    Route::post('/plans/{plan}/history/{seq}/plan', [C\HistoryController::class, 'newPlan'])
+        ->where('seq', '[0-9]{1,15}')
+        ->name('plan.of-version');
     Route::get('/plans/{plan}/topics/{topic}/note', C\NoteController::class)->name('plan.note');
     Route::get('/plans/{plan}/shares', C\TargetShareController::class)->name('plan.shares');
 
     Route::get('/plans/{plan}/hand-over', [C\HandOverController::class, 'show'])->name('hand-over');
     Route::get('/plans/{plan}/hand-over/preview', [C\HandOverController::class, 'preview'])->name('hand-over.preview');
     Route::put('/plans/{plan}/hand-over', [C\HandOverController::class, 'keep']);
-    Route::post('/plans/{plan}/hand-over/task', [C\HandOverController::class, 'queue'])->middleware('throttle:uploads')->name('hand-over.task');
+    Route::post('/plans/{plan}/hand-over/task', [C\HandOverController::class, 'queue'])
+        ->middleware('throttle:uploads')
+        ->name('hand-over.task');
     Route::get('/styles', [C\StyleController::class, 'index'])->name('styles');
     Route::post('/styles', [C\StyleController::class, 'store']);
     Route::delete('/styles/{style}', [C\StyleController::class, 'destroy']);
-    Route::post('/templates', [C\TemplateController::class, 'store'])->middleware('throttle:uploads')->name('templates');
+    Route::post('/templates', [C\TemplateController::class, 'store'])
+        ->middleware('throttle:uploads')
+        ->name('templates');
     Route::get('/templates/{template}', [C\TemplateController::class, 'show'])->name('template');
     Route::put('/templates/{template}', [C\TemplateController::class, 'update']);
     Route::delete('/templates/{template}', [C\TemplateController::class, 'destroy']);
@@ -122,6 +142,8 @@ Route::middleware('auth')->group(static function (): void {
     Route::post('/intake/files', [C\IntakeController::class, 'upload'])->middleware('throttle:uploads');
     Route::get('/intake/files/{token}', [C\IntakeController::class, 'waits']);
     Route::delete('/intake/files/{token}', [C\IntakeController::class, 'forget']);
-    Route::post('/intake/preview', [C\IntakeController::class, 'preview'])->middleware('throttle:uploads')->name('intake.preview');
+    Route::post('/intake/preview', [C\IntakeController::class, 'preview'])
+        ->middleware('throttle:uploads')
+        ->name('intake.preview');
     Route::post('/intake', [C\IntakeController::class, 'store'])->middleware('throttle:uploads');
 });

@@ -16,6 +16,8 @@ $maps = [];
 for ($seed = 1; $seed <= (int) ($argv[1] ?? 10); ++$seed) {
     $plan = Trees::random($seed, 40);
     $arrangement = Arrangement::cases()[$seed % 3];
-    $maps[] = ['seed' => $seed, 'arrangement' => $arrangement->value, 'parents' => $plan->parents] + MapView::of(Sight::of($plan), new Look($arrangement));
+    $maps[]
+        = ['seed' => $seed, 'arrangement' => $arrangement->value, 'parents' => $plan->parents]
+        + MapView::of(Sight::of($plan), new Look($arrangement));
 }
 echo json_encode($maps, JSON_THROW_ON_ERROR);

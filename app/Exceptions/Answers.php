@@ -23,10 +23,19 @@ final class Answers
         $exceptions->dontReport([OperationRefused::class, MalformedOperation::class, Unreadable::class]);
         $exceptions->report(self::told(...))->stop();
         $exceptions->render(static fn(MalformedOperation $why): JsonResponse => response()->json(['message' => $why->getMessage()], 422));
-        $exceptions->render(static fn(OperationRefused $why): JsonResponse => response()->json(['message' => $why->getMessage(), 'reason' => $why->reason->value], 409));
-        $exceptions->render(static fn(Unreadable $why, Request $request): JsonResponse|RedirectResponse => $request->expectsJson()
-            ? response()->json(['message' => $why->getMessage()], 422)
-            : back()->withInput()->withErrors(['file' => $why->getMessage()]));
+        $exceptions->render(
+            static fn(OperationRefused $why): JsonResponse => response()->json(
+                ['message' => $why->getMessage(), 'reason' => $why->reason->value],
+                409,
+            ),
+        );
+        $exceptions->render(
+            static fn(Unreadable $why, Request $request): JsonResponse|RedirectResponse => $request->expectsJson()
+                ? response()->json(['message' => $why->getMessage()], 422)
+                : back()
+                    ->withInput()
+                    ->withErrors(['file' => $why->getMessage()]),
+        );
     }
 
     /**
@@ -45,7 +54,13 @@ final class Answers
             $chain[] = $at::class . ": {$says} at {$at->getFile()}:{$at->getLine()}";
         }
         $trace = array_map(
-            static fn(array $step): string => ($step['file'] ?? '') . ':' . ($step['line'] ?? '') . ' ' . ($step['class'] ?? '') . '::' . $step['function'],
+            static fn(array $step): string => ($step['file'] ?? '')
+                . ':'
+                . ($step['line'] ?? '')
+                . ' '
+                . ($step['class'] ?? '')
+                . '::'
+                . $step['function'],
             \array_slice($why->getTrace(), 0, 25),
         );
         Log::error(implode("\n  because of ", $chain) . "\n    " . implode("\n    ", $trace));

@@ -24,10 +24,22 @@ final class Vocabulary
 {
     /** Places of the table of keys → how they are called. */
     public const PLACES = [
-        'anywhere' => 'Anywhere', 'title' => 'Writing a title', 'row' => 'A marked row (not writing)', 'map' => 'The map: as in a marked row, and', 'gather-field' => 'Gather, typing ideas',
-        'gather-idea' => 'Gather, an idea is marked', 'gather-place' => 'Gather, choosing the place', 'note' => 'A note', 'research' => 'Sorting out the research',
+        'anywhere' => 'Anywhere',
+        'title' => 'Writing a title',
+        'row' => 'A marked row (not writing)',
+        'map' => 'The map: as in a marked row, and',
+        'gather-field' => 'Gather, typing ideas',
+        'gather-idea' => 'Gather, an idea is marked',
+        'gather-place' => 'Gather, choosing the place',
+        'note' => 'A note',
+        'research' => 'Sorting out the research',
     ];
-    private const SCHEMES = ['decimal' => ['1 · 1.1', '1 · 1.1 · 1.1.1'], 'essay' => ['I. · A.', 'I. · A. · 1. · a.'], 'chapter' => ['Chapter 1', 'Chapter 1 · 1.1'], 'none' => ['none', 'No numbers']];
+    private const SCHEMES = [
+        'decimal' => ['1 · 1.1', '1 · 1.1 · 1.1.1'],
+        'essay' => ['I. · A.', 'I. · A. · 1. · a.'],
+        'chapter' => ['Chapter 1', 'Chapter 1 · 1.1'],
+        'none' => ['none', 'No numbers'],
+    ];
     private const NUMBERED = ['usual' => 'Number', 'none' => 'No number', 'appendix' => 'Appendix'];
     private const ARROWS = ['none' => 'no arrow', 'end' => 'towards the second', 'start' => 'towards the first', 'both' => 'both ways'];
     private const SORTS = ['title' => 'Title', 'words' => 'Words', 'target' => 'Target'];
@@ -49,7 +61,10 @@ final class Vocabulary
             'places' => self::PLACES,
             'citationStyles' => self::named(CitationStyle::cases(), static fn(CitationStyle $style): string => $style->label()),
             'sourceFormats' => self::named(SourceFormat::cases(), static fn(SourceFormat $format): string => $format->label()),
-            'sourceKinds' => array_map(static fn(SourceKind $kind): array => ['value' => $kind->value, 'name' => $kind->label(), 'fields' => $kind->fields()], SourceKind::cases()),
+            'sourceKinds' => array_map(
+                static fn(SourceKind $kind): array => ['value' => $kind->value, 'name' => $kind->label(), 'fields' => $kind->fields()],
+                SourceKind::cases(),
+            ),
             'mapSigns' => ['note' => Signs::NOTE, 'flags' => Signs::FLAGS],
             'mapStyles' => self::named(Style::cases(), static fn(Style $style): string => $style->name()),
         ];

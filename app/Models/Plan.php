@@ -41,8 +41,16 @@ final class Plan extends Model
     protected function casts(): array
     {
         return [
-            'strip' => 'array', 'foreign' => 'array', 'due_on' => 'date:Y-m-d', 'changed_at' => 'datetime', 'put_away_at' => 'datetime',
-            'revision' => 'integer', 'words' => 'integer', 'target_words' => 'integer', 'numbering_depth' => 'integer', 'run_on' => 'boolean',
+            'strip' => 'array',
+            'foreign' => 'array',
+            'due_on' => 'date:Y-m-d',
+            'changed_at' => 'datetime',
+            'put_away_at' => 'datetime',
+            'revision' => 'integer',
+            'words' => 'integer',
+            'target_words' => 'integer',
+            'numbering_depth' => 'integer',
+            'run_on' => 'boolean',
         ];
     }
 
@@ -61,10 +69,24 @@ final class Plan extends Model
     {
         $row = $this->getAttributes();
 
-        return (new Properties())->with([
-            'target' => $this->target_words, 'due' => $this->due_on?->format('Y-m-d'), 'run_on' => (bool) ($row['run_on'] ?? false),
-            'numbering_depth' => (int) ($row['numbering_depth'] ?? 3),
-        ] + array_intersect_key($row, ['subtitle' => 1, 'author' => 1, 'form' => 1, 'subject' => 1, 'language' => 1, 'page_size' => 1, 'numbering' => 1, 'citation_style' => 1]));
+        return (new Properties())->with(
+            [
+                'target' => $this->target_words,
+                'due' => $this->due_on?->format('Y-m-d'),
+                'run_on' => (bool) ($row['run_on'] ?? false),
+                'numbering_depth' => (int) ($row['numbering_depth'] ?? 3),
+            ]
+                + array_intersect_key($row, [
+                    'subtitle' => 1,
+                    'author' => 1,
+                    'form' => 1,
+                    'subject' => 1,
+                    'language' => 1,
+                    'page_size' => 1,
+                    'numbering' => 1,
+                    'citation_style' => 1,
+                ]),
+        );
     }
 
     /** @return array<string, mixed> the columns that hold these properties */

@@ -30,7 +30,9 @@ final readonly class HttpReader implements PageReader
             }
             preg_match('/charset\s*=\s*["\']?([\w-]+)/i', $type, $m);
 
-            return str_contains($type, 'html') ? WebPageReader::read($body, $m[1] ?? '') : WebPageReader::read('<pre>' . htmlspecialchars($body, ENT_SUBSTITUTE) . '</pre>', $m[1] ?? '');
+            return str_contains($type, 'html')
+                ? WebPageReader::read($body, $m[1] ?? '')
+                : WebPageReader::read('<pre>' . htmlspecialchars($body, ENT_SUBSTITUTE) . '</pre>', $m[1] ?? '');
         }
 
         throw PageUnreadable::tooManyRedirects();
@@ -42,7 +44,11 @@ final readonly class HttpReader implements PageReader
         $parts = parse_url($address);
         $scheme = strtolower($parts['scheme'] ?? '');
         $host = strtolower($parts['host'] ?? '');
-        if (!\in_array($scheme, ['http', 'https'], true) || preg_match('/\A(?:[a-z0-9](?:[a-z0-9.-]*[a-z0-9])?|\[[0-9a-f:.]+\])\z/', $host) !== 1 || isset($parts['user'])) {
+        if (
+            !\in_array($scheme, ['http', 'https'], true)
+            || preg_match('/\A(?:[a-z0-9](?:[a-z0-9.-]*[a-z0-9])?|\[[0-9a-f:.]+\])\z/', $host) !== 1
+            || isset($parts['user'])
+        ) {
             throw PageUnreadable::noAddress();
         }
         $port = $parts['port'] ?? ($scheme === 'https' ? 443 : 80);

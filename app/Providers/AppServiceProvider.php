@@ -24,7 +24,12 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->singleton(Ids::class, NewIds::class);
-        $this->app->bind(PageReader::class, static fn(): PageReader => new HttpReader(config('embrel.page_reader') === 'web' ? new PublicRoute() : new StandInRoute((int) config('embrel.stand_in_port'))));
+        $this->app->bind(
+            PageReader::class,
+            static fn(): PageReader => new HttpReader(
+                config('embrel.page_reader') === 'web' ? new PublicRoute() : new StandInRoute((int) config('embrel.stand_in_port')),
+            ),
+        );
     }
 
     public function boot(): void
@@ -39,7 +44,15 @@ final class AppServiceProvider extends ServiceProvider
 
             return [Limit::perMinute($most)->by("account {$account}"), Limit::perMinute(6 * $most)->by("machine {$request->ip()}")];
         });
-        RateLimiter::for('pages', static fn(Request $request): Limit => Limit::perMinute(60)->by((string) $request->user()?->getAuthIdentifier()));
-        RateLimiter::for('uploads', static fn(Request $request): Limit => Limit::perMinute(30)->by((string) ($request->user()?->getAuthIdentifier() ?? $request->ip())));
+        RateLimiter::for(
+            'pages',
+            static fn(Request $request): Limit => Limit::perMinute(60)->by((string) $request->user()?->getAuthIdentifier()),
+        );
+        RateLimiter::for(
+            'uploads',
+            static fn(Request $request): Limit => Limit::perMinute(30)->by(
+                (string) ($request->user()?->getAuthIdentifier() ?? $request->ip()),
+            ),
+        );
     }
 }

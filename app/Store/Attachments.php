@@ -12,8 +12,23 @@ use Illuminate\Support\Facades\File;
 final class Attachments
 {
     private const TYPES = [
-        'application/pdf' => 'pdf', 'image/png' => 'png', 'image/jpeg' => 'jpg', 'image/webp' => 'webp', 'image/gif' => 'gif', 'text/plain' => 'txt',
-        'audio/mpeg' => 'mp3', 'audio/ogg' => 'ogg', 'application/ogg' => 'ogg', 'audio/wav' => 'wav', 'audio/x-wav' => 'wav', 'audio/vnd.wave' => 'wav', 'audio/flac' => 'flac', 'audio/x-flac' => 'flac', 'audio/mp4' => 'm4a', 'audio/x-m4a' => 'm4a', 'video/mp4' => 'm4a',
+        'application/pdf' => 'pdf',
+        'image/png' => 'png',
+        'image/jpeg' => 'jpg',
+        'image/webp' => 'webp',
+        'image/gif' => 'gif',
+        'text/plain' => 'txt',
+        'audio/mpeg' => 'mp3',
+        'audio/ogg' => 'ogg',
+        'application/ogg' => 'ogg',
+        'audio/wav' => 'wav',
+        'audio/x-wav' => 'wav',
+        'audio/vnd.wave' => 'wav',
+        'audio/flac' => 'flac',
+        'audio/x-flac' => 'flac',
+        'audio/mp4' => 'm4a',
+        'audio/x-m4a' => 'm4a',
+        'video/mp4' => 'm4a',
     ];
 
     /** @return array<string, list<array{id: string, name: string, bytes: int}>> source or topic → its files */
@@ -39,12 +54,20 @@ final class Attachments
             throw new \DomainException('A file may have 20 MB at most.');
         }
         $type = (string) (new \finfo(FILEINFO_MIME_TYPE))->buffer($bytes);
-        $extension = self::TYPES[$type] ?? throw new \DomainException('This kind of file is not taken: PDF, pictures (PNG, JPEG, WebP, GIF), sounds (MP3, Ogg, WAV, FLAC, M4A) and plain text are.');
+        $extension
+            = self::TYPES[$type]
+            ?? throw new \DomainException(
+                'This kind of file is not taken: PDF, pictures (PNG, JPEG, WebP, GIF), sounds (MP3, Ogg, WAV, FLAC, M4A) and plain text '
+                    . 'are.',
+            );
         DB::transaction(static function () use ($plan, $id, $holder, $name, $bytes, $size, $type, $extension): void {
             // One at a time, so that two at once do not pass the limit together.
             DB::table('plans')->where('id', $plan)->lockForUpdate()->value('id');
             self::isThere($plan, $holder) || throw new \DomainException('What the file was to hang on is no longer in this plan.');
-            if ((int) DB::table('attachments')->where('plan_id', $plan)->whereNull('removed_at')->sum('bytes') + $size > Limits::ATTACHMENTS) {
+            if (
+                (int) DB::table('attachments')->where('plan_id', $plan)->whereNull('removed_at')->sum('bytes') + $size
+                > Limits::ATTACHMENTS
+            ) {
                 throw new \DomainException('The files of a plan may have 200 MB in all. Take some out, or save this one smaller.');
             }
             self::makeRoom($plan, $size);
@@ -53,8 +76,17 @@ final class Attachments
             if (!is_file(self::path($plan, $hash)) && file_put_contents(self::path($plan, $hash) . '.part', $bytes) === $size) {
                 rename(self::path($plan, $hash) . '.part', self::path($plan, $hash));
             }
-            is_file(self::path($plan, $hash)) || throw new \DomainException('The file could not be written on this machine. Nothing was kept.');
-            DB::table('attachments')->insertOrIgnore(['plan_id' => $plan, 'id' => $id, 'holder' => $holder, 'name' => self::named($name, $extension), 'type' => $type, 'bytes' => $size, 'hash' => $hash]);
+            is_file(self::path($plan, $hash))
+                || throw new \DomainException('The file could not be written on this machine. Nothing was kept.');
+            DB::table('attachments')->insertOrIgnore([
+                'plan_id' => $plan,
+                'id' => $id,
+                'holder' => $holder,
+                'name' => self::named($name, $extension),
+                'type' => $type,
+                'bytes' => $size,
+                'hash' => $hash,
+            ]);
         });
     }
 
@@ -76,7 +108,8 @@ final class Attachments
 
     private static function isThere(string $plan, string $holder): bool
     {
-        return DB::table('sources')->where('plan_id', $plan)->where('id', $holder)->exists() || DB::table('topics')->where('plan_id', $plan)->where('id', $holder)->exists();
+        return DB::table('sources')->where('plan_id', $plan)->where('id', $holder)->exists()
+            || DB::table('topics')->where('plan_id', $plan)->where('id', $holder)->exists();
     }
 
     private static function named(string $name, string $extension): string
@@ -89,15 +122,23 @@ final class Attachments
     /** @return object{name: string, type: string, path: string}|null */
     public static function find(string $plan, string $id): ?object
     {
-        $row = DB::table('attachments')->where('plan_id', $plan)->where('id', $id)->first(['name', 'type', 'hash']);
+        $row = DB::table('attachments')
+            ->where('plan_id', $plan)
+            ->where('id', $id)
+            ->first(['name', 'type', 'hash']);
 
-        return $row === null ? null : (object) ['name' => (string) $row->name, 'type' => (string) $row->type, 'path' => self::path($plan, $row->hash)];
+        return $row === null
+            ? null
+            : (object) ['name' => (string) $row->name, 'type' => (string) $row->type, 'path' => self::path($plan, $row->hash)];
     }
 
     /** The file stays on the disk, so that it can be brought back, as long as there is room. */
     public static function remove(string $plan, string $id, bool $back): void
     {
-        DB::table('attachments')->where('plan_id', $plan)->where('id', $id)->update(['removed_at' => $back ? null : now()]);
+        DB::table('attachments')
+            ->where('plan_id', $plan)
+            ->where('id', $id)
+            ->update(['removed_at' => $back ? null : now()]);
     }
 
     public static function erase(string $plan): void

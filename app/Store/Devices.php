@@ -11,22 +11,43 @@ use Illuminate\Support\Facades\DB;
 final class Devices
 {
     private const BROWSERS = [
-        'Edg' => 'Edge', 'OPR' => 'Opera', 'Firefox' => 'Firefox', 'FxiOS' => 'Firefox', 'Chrome' => 'Chrome', 'CriOS' => 'Chrome',
+        'Edg' => 'Edge',
+        'OPR' => 'Opera',
+        'Firefox' => 'Firefox',
+        'FxiOS' => 'Firefox',
+        'Chrome' => 'Chrome',
+        'CriOS' => 'Chrome',
         'Safari' => 'Safari',
     ];
     private const SYSTEMS = [
-        'iPhone' => 'iPhone', 'iPad' => 'iPad', 'Android' => 'Android', 'CrOS' => 'ChromeOS', 'Windows' => 'Windows', 'Mac OS X' => 'macOS',
+        'iPhone' => 'iPhone',
+        'iPad' => 'iPad',
+        'Android' => 'Android',
+        'CrOS' => 'ChromeOS',
+        'Windows' => 'Windows',
+        'Mac OS X' => 'macOS',
         'Linux' => 'Linux',
     ];
 
-    /** @return list<array{key: string, name: string, address: string, used: int, isThis: bool}> the one in hand first, then by when they were used last */
+    /**
+     * @return list<array{key: string, name: string, address: string, used: int, isThis: bool}> the one in hand first, then by when they were used last
+     */
     public static function of(User $user, string $session): array
     {
-        $rows = DB::table('sessions')->where('user_id', $user->id)->orderByDesc('last_activity')->get(['id', 'ip_address', 'user_agent', 'last_activity']);
-        $told = array_map(static fn(\stdClass $row): array => [
-            'key' => self::key((string) $row->id), 'name' => self::called((string) $row->user_agent), 'address' => (string) $row->ip_address,
-            'used' => (int) $row->last_activity, 'isThis' => $row->id === $session,
-        ], array_values($rows->all()));
+        $rows = DB::table('sessions')
+            ->where('user_id', $user->id)
+            ->orderByDesc('last_activity')
+            ->get(['id', 'ip_address', 'user_agent', 'last_activity']);
+        $told = array_map(
+            static fn(\stdClass $row): array => [
+                'key' => self::key((string) $row->id),
+                'name' => self::called((string) $row->user_agent),
+                'address' => (string) $row->ip_address,
+                'used' => (int) $row->last_activity,
+                'isThis' => $row->id === $session,
+            ],
+            array_values($rows->all()),
+        );
         usort($told, static fn(array $a, array $b): int => $b['isThis'] <=> $a['isThis']);
 
         return $told;
@@ -45,7 +66,9 @@ final class Devices
     /** Forgets those that have ended. */
     public static function purge(): void
     {
-        DB::table('sessions')->where('last_activity', '<', now()->subMinutes((int) config('session.lifetime'))->getTimestamp())->delete();
+        DB::table('sessions')
+            ->where('last_activity', '<', now()->subMinutes((int) config('session.lifetime'))->getTimestamp())
+            ->delete();
     }
 
     /** By which a page names a session without telling its id, which is a key to the account. */
@@ -56,7 +79,9 @@ final class Devices
 
     private static function called(string $agent): string
     {
-        $first = static fn(array $names): ?string => array_values(array_filter($names, static fn(string $sign): bool => str_contains($agent, $sign), ARRAY_FILTER_USE_KEY))[0] ?? null;
+        $first = static fn(array $names): ?string => array_values(
+            array_filter($names, static fn(string $sign): bool => str_contains($agent, $sign), ARRAY_FILTER_USE_KEY),
+        )[0] ?? null;
         [$browser, $system] = [$first(self::BROWSERS), $first(self::SYSTEMS)];
 
         return trim(($browser ?? 'A browser') . ($system === null ? '' : " on {$system}"));

@@ -12,7 +12,10 @@ use Embrel\Plan\Plan;
 use Embrel\Writer\Format;
 use Illuminate\Support\Facades\DB;
 
-/** All of a person's plans in one zip: each as an outline file, which keeps everything but pictures, and as a document; and the pictures. */
+/**
+ * All of a person's plans in one zip: each as an outline file, which keeps everything but pictures, and as a
+ * document; and the pictures.
+ */
 final class Everything
 {
     public function __construct(private readonly PlanStore $store) {}
@@ -29,7 +32,8 @@ final class Everything
         $plans = $user->allPlans()->pluck('id');
         $topics = DB::table('topics')->whereIn('plan_id', $plans)->whereNull('removed_at')->count();
 
-        return HandedOver::weight($topics, (int) $user->allPlans()->sum('words')) + (int) DB::table('attachments')->whereIn('plan_id', $plans)->sum('bytes')
+        return HandedOver::weight($topics, (int) $user->allPlans()->sum('words'))
+            + (int) DB::table('attachments')->whereIn('plan_id', $plans)->sum('bytes')
             + (int) DB::table('pictures')->whereIn('plan_id', $plans)->sum(DB::raw('LENGTH(bytes)'));
     }
 
@@ -99,7 +103,11 @@ final class Everything
         foreach ([Format::Opml, Format::Docx] as $format) {
             $path = "{$folder}/{$number}.{$format->value}";
             $out = fopen($path, 'w') ?: throw new \RuntimeException('The file cannot be written.');
-            WorkFolder::with(static fn(string $work): array => $format->writer()->write($plan, new Choices(loose: $format === Format::Opml, pictures: $pictures), $out, $work));
+            WorkFolder::with(
+                static fn(string $work): array => $format
+                    ->writer()
+                    ->write($plan, new Choices(loose: $format === Format::Opml, pictures: $pictures), $out, $work),
+            );
             fclose($out);
             $zip->addFile($path, \sprintf('%02d %s.%s', $number, WorkFolder::fileName($row->title), $format->value));
         }

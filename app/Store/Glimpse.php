@@ -23,27 +23,31 @@ final class Glimpse
 {
     private const TITLE = 'A Path along the Creek';
     private const TEXT = <<<'TEXT'
-        Why a path
-            | Two hundred people walk to the sluice on a fine Sunday, and all of them walk on the wall. A path behind it would spare the wall, and would keep dry feet nine days in ten.
-            The wall is wearing away
-                | Where the grass has gone the clay lies bare, and the rain takes a hand's breadth of it in a year.
-            A way round for the school
-        Where it could run
-            | Three lines were paced out in March, each with a barrow and a measuring wheel.
-            Along the old railway
-            Behind the allotments
-        What it would cost
-            Gravel and drains
-            Two footbridges
-        TEXT;
+    Why a path
+        | Two hundred people walk to the sluice on a fine Sunday, and all of them walk on the wall. A path behind it would spare the wall, and would keep dry feet nine days in ten.
+        The wall is wearing away
+            | Where the grass has gone the clay lies bare, and the rain takes a hand's breadth of it in a year.
+        A way round for the school
+    Where it could run
+        | Three lines were paced out in March, each with a barrow and a measuring wheel.
+        Along the old railway
+        Behind the allotments
+    What it would cost
+        Gravel and drains
+        Two footbridges
+    TEXT;
 
-    /** @return array{title: string, rows: list<array{number: string, title: string, dye: string, level: int}>, map: string, page: string} */
+    /**
+     * @return array{title: string, rows: list<array{number: string, title: string, dye: string, level: int}>, map: string, page: string}
+     */
     public static function of(): array
     {
         return Cache::rememberForever('glimpse ' . md5(self::TITLE . self::TEXT), self::make(...));
     }
 
-    /** @return array{title: string, rows: list<array{number: string, title: string, dye: string, level: int}>, map: string, page: string} */
+    /**
+     * @return array{title: string, rows: list<array{number: string, title: string, dye: string, level: int}>, map: string, page: string}
+     */
     private static function make(): array
     {
         $in = fopen('php://memory', 'w+') ?: throw new \RuntimeException('No memory could be opened as a file.');
@@ -53,13 +57,20 @@ final class Glimpse
         $numbering = Numbering::of($plan);
         $rows = [];
         foreach ($plan->walk() as $id => $level) {
-            $rows[] = ['number' => $numbering->own($id), 'title' => $plan->topic($id)->title, 'dye' => self::dye($plan, $id), 'level' => $level];
+            $rows[] = [
+                'number' => $numbering->own($id),
+                'title' => $plan->topic($id)->title,
+                'dye' => self::dye($plan, $id),
+                'level' => $level,
+            ];
         }
         $choices = new Choices(contents: false);
         $book = Typesetter::book(Draft::of($plan, $choices), PdfWriter::typefaces(), null);
 
         return [
-            'title' => self::TITLE, 'rows' => $rows, 'map' => SvgWriter::element(new Drawing($plan, $choices), 'glimpse'),
+            'title' => self::TITLE,
+            'rows' => $rows,
+            'map' => SvgWriter::element(new Drawing($plan, $choices), 'glimpse'),
             'page' => PageSvg::of($book->pages[0], $book, 1, static fn(string $id): string => ''),
         ];
     }

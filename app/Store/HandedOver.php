@@ -50,7 +50,9 @@ final class HandedOver
 
     public static function name(Plan $plan, Choices $choices, Format $format): string
     {
-        return WorkFolder::fileName($choices->from === Plan::ROOT ? $plan->title() : $plan->topic($choices->from)->title) . '.' . $format->extension();
+        return WorkFolder::fileName($choices->from === Plan::ROOT ? $plan->title() : $plan->topic($choices->from)->title)
+            . '.'
+            . $format->extension();
     }
 
     /**
@@ -60,6 +62,8 @@ final class HandedOver
      */
     public static function write(Plan $plan, Choices $choices, Format $format, $out): array
     {
-        return WorkFolder::with(static fn(string $folder): array => $format->writer(FontFolder::ofPackages())->write($plan, $choices, $out, $folder));
+        return WorkFolder::with(
+            static fn(string $folder): array => $format->writer(FontFolder::ofPackages())->write($plan, $choices, $out, $folder),
+        );
     }
 }

@@ -27,16 +27,34 @@ final class History
      */
     public function steps(PlanRow $row, int $before = PHP_INT_MAX): array
     {
-        $rows = DB::table('operations')->leftJoin('users', 'users.id', '=', 'operations.user_id')
-            ->where('plan_id', $row->id)->where('seq', '<', $before)->orderByDesc('seq')->limit(self::AT_ONCE)->get(['seq', 'step_id', 'says', 'at', 'users.name']);
+        $rows = DB::table('operations')
+            ->leftJoin('users', 'users.id', '=', 'operations.user_id')
+            ->where('plan_id', $row->id)
+            ->where('seq', '<', $before)
+            ->orderByDesc('seq')
+            ->limit(self::AT_ONCE)
+            ->get(['seq', 'step_id', 'says', 'at', 'users.name']);
         $steps = [];
-        foreach ($rows->chunkWhile(static fn(\stdClass $one, int $i, Collection $step): bool => $one->step_id === $step->last()?->step_id) as $step) {
+        $these = $rows->chunkWhile(static fn(\stdClass $one, int $i, Collection $step): bool => $one->step_id === $step->last()?->step_id);
+        foreach ($these as $step) {
             /** @var \stdClass $last */
             $last = $step->first();
-            $steps[] = ['seq' => (int) $last->seq, 'says' => $last->says, 'by' => $last->name ?? 'A deleted account', 'at' => Carbon::parse($last->at), 'changes' => \count($step)];
+            $steps[] = [
+                'seq' => (int) $last->seq,
+                'says' => $last->says,
+                'by' => $last->name ?? 'A deleted account',
+                'at' => Carbon::parse($last->at),
+                'changes' => \count($step),
+            ];
         }
         if (\count($rows) < self::AT_ONCE && $before > 1) {
-            $steps[] = ['seq' => 1, 'says' => 'Started the plan', 'by' => $row->owner->name ?? '', 'at' => Carbon::parse($row->created_at), 'changes' => 1];
+            $steps[] = [
+                'seq' => 1,
+                'says' => 'Started the plan',
+                'by' => $row->owner->name ?? '',
+                'at' => Carbon::parse($row->created_at),
+                'changes' => 1,
+            ];
         }
 
         return $steps;
@@ -61,7 +79,10 @@ final class History
     /** When the plan came to be as it was at a point. */
     public function time(PlanRow $row, int $seq): Carbon
     {
-        return Carbon::parse(DB::table('operations')->where('plan_id', $row->id)->where('seq', '<=', $seq)->orderByDesc('seq')->value('at') ?? $row->created_at);
+        return Carbon::parse(
+            DB::table('operations')->where('plan_id', $row->id)->where('seq', '<=', $seq)->orderByDesc('seq')->value('at')
+                ?? $row->created_at,
+        );
     }
 
     /**

@@ -25,7 +25,10 @@ final readonly class IntakeTask
         $file = $this->waiting->find($user, $token) ?? throw Unreadable::gone();
         $in = fopen($file['path'], 'r') ?: throw Unreadable::gone();
         $options = IntakeRequest::options(\is_array($given['choices'] ?? null) ? $given['choices'] : [], $file['name']);
-        [$into, $under] = array_map(static fn(string $name): string => \is_string($given[$name] ?? null) ? $given[$name] : '', ['into', 'under']);
+        [$into, $under] = array_map(static fn(string $name): string => \is_string($given[$name] ?? null) ? $given[$name] : '', [
+            'into',
+            'under',
+        ]);
         $progress = static fn(int $done, int $of, string $says) => Tasks::progress($task, $done, $of, $says);
         $kept = $this->intakes->keep($user, $in, Format::ofPath($file['name']), $options, $into, $under, $progress);
         $this->waiting->forget($user, $token);

@@ -55,7 +55,13 @@ final readonly class Intakes
             $kept = new PlanPictures($row->id);
             // A picture that came back as it went is the plan's own.
             $known = array_filter($shelf->ids(), static fn(string $id): bool => $kept->row($id) !== null);
-            [$now, $files] = $this->pictures($shelf, $read->plan, $work, static function (int $done, int $of, string $says): void {}, $known);
+            [$now, $files] = $this->pictures(
+                $shelf,
+                $read->plan,
+                $work,
+                static function (int $done, int $of, string $says): void {},
+                $known,
+            );
             foreach ($keeps ? $files : [] as $path) {
                 $kept->keepFile($path);
             }
@@ -74,15 +80,23 @@ final readonly class Intakes
     /**
      * @param resource                          $in
      * @param string                            $into a plan's id; empty for a new plan
-     * @param string                            $under a topic of that plan, below which it comes; empty: as a main section that is named after it
+     * @param string                            $under
+     *     a topic of that plan, below which it comes; empty: as a main section that is named after it
      * @param \Closure(int, int, string): void|null $progress done, of how many, what is being done
      *
      * @return array{plan: PlanRow, repairs: list<string>}
      *
      * @throws Unreadable|OperationRefused
      */
-    public function keep(User $user, $in, Format $format, Options $options, string $into = '', string $under = '', ?\Closure $progress = null): array
-    {
+    public function keep(
+        User $user,
+        $in,
+        Format $format,
+        Options $options,
+        string $into = '',
+        string $under = '',
+        ?\Closure $progress = null,
+    ): array {
         $progress ??= static function (int $done, int $of, string $says): void {};
 
         return WorkFolder::with(function (string $work) use ($user, $in, $format, $options, $into, $under, $progress): array {
@@ -102,7 +116,13 @@ final readonly class Intakes
                 return $row;
             });
 
-            return ['plan' => $row, 'repairs' => $lost === 0 ? $read->repairs : [...$read->repairs, "Pictures that are damaged or too large ({$lost}) were left out; their descriptions stay."]];
+            return [
+                'plan' => $row,
+                'repairs'
+                    => $lost === 0
+                        ? $read->repairs
+                        : [...$read->repairs, "Pictures that are damaged or too large ({$lost}) were left out; their descriptions stay."],
+            ];
         });
     }
 

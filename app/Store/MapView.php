@@ -25,8 +25,14 @@ final class MapView
      *
      * @return array<string, mixed>
      */
-    public static function of(Sight $sight, Look $look, array $folded = [], ?string $start = null, array $known = [], array $relations = []): array
-    {
+    public static function of(
+        Sight $sight,
+        Look $look,
+        array $folded = [],
+        ?string $start = null,
+        array $known = [],
+        array $relations = [],
+    ): array {
         $start = $start !== null && $sight->plan->isLive($start) ? $start : Plan::ROOT;
         $picture = Picture::of($sight->plan, $sight->numbering(), $sight->totals(), $look, array_fill_keys($folded, true), $start);
         $sections = [];
@@ -38,7 +44,12 @@ final class MapView
         return [
             'look' => $look->toArray() + ['ground' => $look->style->isTinted(), 'lines' => array_map($look->style->line(...), [1, 2, 3])],
             'start' => $start,
-            'title' => ['lines' => $picture->title, 'size' => Picture::TITLE, 'at' => self::rounded($geometry->title), 'room' => self::rounded($picture->titleSize)],
+            'title' => [
+                'lines' => $picture->title,
+                'size' => Picture::TITLE,
+                'at' => self::rounded($geometry->title),
+                'room' => self::rounded($picture->titleSize),
+            ],
             'spine' => array_map(self::rounded(...), $geometry->spine),
             'bounds' => self::rounded($picture->bounds()),
             'sections' => $sections,
@@ -77,10 +88,18 @@ final class MapView
         }
         $routing = new Routing($picture, $plan);
 
-        return array_map(static fn(Track $track): array => [
-            'id' => $track->relation->id, 'path' => $track->path(), 'heads' => $track->heads(), 'middle' => self::rounded($track->middle), 'straight' => self::rounded($routing->straight($track->relation)),
-            'label' => self::rounded($track->label), 'room' => self::rounded($track->room),
-        ], $routing->tracks($relations));
+        return array_map(
+            static fn(Track $track): array => [
+                'id' => $track->relation->id,
+                'path' => $track->path(),
+                'heads' => $track->heads(),
+                'middle' => self::rounded($track->middle),
+                'straight' => self::rounded($routing->straight($track->relation)),
+                'label' => self::rounded($track->label),
+                'room' => self::rounded($track->room),
+            ],
+            $routing->tracks($relations),
+        );
     }
 
     /** @return list<mixed> in the order in which resources/js/map/shape.js names it */
@@ -90,9 +109,27 @@ final class MapView
         $geometry = $picture->geometry;
 
         return [
-            $label->id, $label->level, round($geometry->x[$i], 1), round($geometry->y[$i], 1), round($picture->boxes->widths[$i], 1), round($label->height, 1),
-            $label->start, round($label->indent, 1), round($label->width, 1), $label->size, $label->number, $label->lines, round($label->baseline(0), 1), round($label->size * Label::LINE, 2),
-            $label->marks, ($label->isRightToLeft ? 1 : 0) | ($label->isUntitled ? 2 : 0) | ($label->hasFloret ? 4 : 0) | ($label->isLoose ? 8 : 0), $label->inside, $label->dye, round($label->filled, 3), $picture->stalk($i), $label->picture === null ? null : [$label->picture->id, ...$label->pictureBox() ?? []],
+            $label->id,
+            $label->level,
+            round($geometry->x[$i], 1),
+            round($geometry->y[$i], 1),
+            round($picture->boxes->widths[$i], 1),
+            round($label->height, 1),
+            $label->start,
+            round($label->indent, 1),
+            round($label->width, 1),
+            $label->size,
+            $label->number,
+            $label->lines,
+            round($label->baseline(0), 1),
+            round($label->size * Label::LINE, 2),
+            $label->marks,
+            ($label->isRightToLeft ? 1 : 0) | ($label->isUntitled ? 2 : 0) | ($label->hasFloret ? 4 : 0) | ($label->isLoose ? 8 : 0),
+            $label->inside,
+            $label->dye,
+            round($label->filled, 3),
+            $picture->stalk($i),
+            $label->picture === null ? null : [$label->picture->id, ...$label->pictureBox() ?? []],
         ];
     }
 

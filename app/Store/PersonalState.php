@@ -15,7 +15,14 @@ final class PersonalState
     /** @return list<string> */
     public function folds(User $user, PlanRow $plan): array
     {
-        return array_values(DB::table('topic_folds')->where('user_id', $user->id)->where('plan_id', $plan->id)->pluck('topic_id')->map(static fn(mixed $id): string => (string) $id)->all());
+        return array_values(
+            DB::table('topic_folds')
+                ->where('user_id', $user->id)
+                ->where('plan_id', $plan->id)
+                ->pluck('topic_id')
+                ->map(static fn(mixed $id): string => (string) $id)
+                ->all(),
+        );
     }
 
     /** @param list<string> $ids all that are folded now */
@@ -24,7 +31,9 @@ final class PersonalState
         DB::transaction(static function () use ($user, $plan, $ids): void {
             DB::table('topic_folds')->where('user_id', $user->id)->where('plan_id', $plan->id)->delete();
             foreach (array_chunk(array_unique($ids), 1000) as $chunk) {
-                DB::table('topic_folds')->insert(array_map(static fn(string $id): array => ['user_id' => $user->id, 'plan_id' => $plan->id, 'topic_id' => $id], $chunk));
+                DB::table('topic_folds')->insert(
+                    array_map(static fn(string $id): array => ['user_id' => $user->id, 'plan_id' => $plan->id, 'topic_id' => $id], $chunk),
+                );
             }
         });
     }
@@ -32,7 +41,10 @@ final class PersonalState
     /** @return array{focus: string|null, dimmed: bool} the branch that is shown, and whether the rest is dimmed instead of hidden */
     public function look(User $user, PlanRow $plan): array
     {
-        $row = DB::table('plan_views')->where('user_id', $user->id)->where('plan_id', $plan->id)->first(['focus', 'dimmed']);
+        $row = DB::table('plan_views')
+            ->where('user_id', $user->id)
+            ->where('plan_id', $plan->id)
+            ->first(['focus', 'dimmed']);
 
         return ['focus' => $row->focus ?? null, 'dimmed' => (bool) ($row->dimmed ?? false)];
     }
@@ -47,7 +59,11 @@ final class PersonalState
 
     public function keepMap(User $user, PlanRow $plan, Look $look): void
     {
-        DB::table('plan_views')->upsert([['user_id' => $user->id, 'plan_id' => $plan->id, 'map' => json_encode($look->toArray(), JSON_THROW_ON_ERROR)]], ['user_id', 'plan_id'], ['map']);
+        DB::table('plan_views')->upsert(
+            [['user_id' => $user->id, 'plan_id' => $plan->id, 'map' => json_encode($look->toArray(), JSON_THROW_ON_ERROR)]],
+            ['user_id', 'plan_id'],
+            ['map'],
+        );
     }
 
     /** @return array<string, mixed> what was chosen at the last hand-over of this plan */
@@ -62,11 +78,25 @@ final class PersonalState
     /** @param array<string, mixed> $choices */
     public function keepHandOver(User $user, PlanRow $plan, array $choices): void
     {
-        DB::table('plan_views')->upsert([['user_id' => $user->id, 'plan_id' => $plan->id, 'hand_over' => json_encode($choices, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)]], ['user_id', 'plan_id'], ['hand_over']);
+        DB::table('plan_views')->upsert(
+            [
+                [
+                    'user_id' => $user->id,
+                    'plan_id' => $plan->id,
+                    'hand_over' => json_encode($choices, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+                ],
+            ],
+            ['user_id', 'plan_id'],
+            ['hand_over'],
+        );
     }
 
     public function keepLook(User $user, PlanRow $plan, ?string $focus, bool $dimmed): void
     {
-        DB::table('plan_views')->upsert([['user_id' => $user->id, 'plan_id' => $plan->id, 'focus' => $focus, 'dimmed' => $dimmed]], ['user_id', 'plan_id'], ['focus', 'dimmed']);
+        DB::table('plan_views')->upsert(
+            [['user_id' => $user->id, 'plan_id' => $plan->id, 'focus' => $focus, 'dimmed' => $dimmed]],
+            ['user_id', 'plan_id'],
+            ['focus', 'dimmed'],
+        );
     }
 }

@@ -17,7 +17,13 @@ final class PictureIntake
     private const TYPES = [\IMAGETYPE_PNG => 'png', \IMAGETYPE_JPEG => 'jpeg', \IMAGETYPE_WEBP => 'webp', \IMAGETYPE_GIF => 'gif'];
 
     /** @param list<string> $said what was left out, a sentence each */
-    private function __construct(public readonly string $bytes, public readonly string $type, public readonly int $width, public readonly int $height, public readonly array $said) {}
+    private function __construct(
+        public readonly string $bytes,
+        public readonly string $type,
+        public readonly int $width,
+        public readonly int $height,
+        public readonly array $said,
+    ) {}
 
     /** @throws \DomainException with a sentence for the person */
     public static function of(string $bytes): self
@@ -28,27 +34,41 @@ final class PictureIntake
         $size = @getimagesizefromstring($bytes);
         $type = $size === false ? null : self::TYPES[$size[2]] ?? null;
         if ($size === false || $type === null) {
-            throw new \DomainException(preg_match('/\A\s*(?:<\?xml[^>]*>\s*)?(?:<!--.*?-->\s*)*(?:<!DOCTYPE[^>]*>\s*)?<svg\b/is', substr($bytes, 0, 4096)) === 1
-                ? 'An SVG file is a small program as much as a picture, so it is not taken. Save it as PNG.'
-                : 'This is not a picture that can be taken: PNG, JPEG, WebP and GIF are.');
+            throw new \DomainException(
+                preg_match('/\A\s*(?:<\?xml[^>]*>\s*)?(?:<!--.*?-->\s*)*(?:<!DOCTYPE[^>]*>\s*)?<svg\b/is', substr($bytes, 0, 4096)) === 1
+                    ? 'An SVG file is a small program as much as a picture, so it is not taken. Save it as PNG.'
+                    : 'This is not a picture that can be taken: PNG, JPEG, WebP and GIF are.',
+            );
         }
         if ($size[0] * $size[1] > Limits::PICTURE_PIXELS) {
-            throw new \DomainException(\sprintf('This picture has %s by %s pixels; 24 million in all can be taken. Save it smaller and try again.', number_format($size[0]), number_format($size[1])));
+            throw new \DomainException(
+                \sprintf(
+                    'This picture has %s by %s pixels; 24 million in all can be taken. Save it smaller and try again.',
+                    number_format($size[0]),
+                    number_format($size[1]),
+                ),
+            );
         }
         if (max($size[0], $size[1]) > Limits::PICTURE_SIDE) {
-            throw new \DomainException(\sprintf(
-                'This picture is %s by %s pixels; neither side may have more than %s. Cut it and try again.',
-                number_format($size[0]),
-                number_format($size[1]),
-                number_format(Limits::PICTURE_SIDE),
-            ));
+            throw new \DomainException(
+                \sprintf(
+                    'This picture is %s by %s pixels; neither side may have more than %s. Cut it and try again.',
+                    number_format($size[0]),
+                    number_format($size[1]),
+                    number_format(Limits::PICTURE_SIDE),
+                ),
+            );
         }
         $image = @imagecreatefromstring($bytes);
         if ($image === false) {
             throw new \DomainException('The file is damaged: it begins like a picture and does not go on like one.');
         }
 
-        return self::written(self::upright($image, $type === 'jpeg' ? $bytes : ''), $type, self::isMoving($bytes, $type) ? ['It moves; its first picture was taken.'] : []);
+        return self::written(
+            self::upright($image, $type === 'jpeg' ? $bytes : ''),
+            $type,
+            self::isMoving($bytes, $type) ? ['It moves; its first picture was taken.'] : [],
+        );
     }
 
     /** Turned as the camera was held (Exif orientation, 1 to 8). */
@@ -116,6 +136,8 @@ final class PictureIntake
     /** As a topic carries it, no wider than is handy. */
     public function picture(): Picture
     {
-        return Picture::of(hash('sha256', $this->bytes) . ":{$this->width}x{$this->height}@" . max(Picture::NARROWEST, min(240, $this->width)));
+        return Picture::of(
+            hash('sha256', $this->bytes) . ":{$this->width}x{$this->height}@" . max(Picture::NARROWEST, min(240, $this->width)),
+        );
     }
 }

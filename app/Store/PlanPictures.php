@@ -21,19 +21,26 @@ final readonly class PlanPictures implements Pictures
 
     public function row(string $id): ?\stdClass
     {
-        return DB::table('pictures')->where('plan_id', $this->plan)->where('id', $id)->first(['type', 'bytes']);
+        return DB::table('pictures')
+            ->where('plan_id', $this->plan)
+            ->where('id', $id)
+            ->first(['type', 'bytes']);
     }
 
     public function keep(PictureIntake $taken): void
     {
-        DB::table('pictures')->insertOrIgnore([['plan_id' => $this->plan, 'id' => $taken->picture()->id, 'type' => $taken->type, 'bytes' => $taken->bytes]]);
+        DB::table('pictures')->insertOrIgnore([
+            ['plan_id' => $this->plan, 'id' => $taken->picture()->id, 'type' => $taken->type, 'bytes' => $taken->bytes],
+        ]);
     }
 
     /** Keeps a picture that was written anew already. */
     public function keepFile(string $path): void
     {
         $bytes = (string) file_get_contents($path);
-        DB::table('pictures')->insertOrIgnore([['plan_id' => $this->plan, 'id' => hash('sha256', $bytes), 'type' => PictureType::of($bytes)->mediaType(), 'bytes' => $bytes]]);
+        DB::table('pictures')->insertOrIgnore([
+            ['plan_id' => $this->plan, 'id' => hash('sha256', $bytes), 'type' => PictureType::of($bytes)->mediaType(), 'bytes' => $bytes],
+        ]);
     }
 
     /**
@@ -67,7 +74,10 @@ final readonly class PlanPictures implements Pictures
     public function takeOver(string $from, iterable $topics): void
     {
         $ids = array_fill_keys(self::of($topics), true);
-        $others = DB::table('pictures')->where('plan_id', $from)->whereIn('id', array_map(strval(...), array_keys($ids)))->selectRaw('? as plan_id, id, type, bytes', [$this->plan]);
+        $others = DB::table('pictures')
+            ->where('plan_id', $from)
+            ->whereIn('id', array_map(strval(...), array_keys($ids)))
+            ->selectRaw('? as plan_id, id, type, bytes', [$this->plan]);
         $ids === [] || DB::table('pictures')->insertOrIgnoreUsing(['plan_id', 'id', 'type', 'bytes'], $others);
     }
 }

@@ -31,7 +31,8 @@ use Illuminate\Support\Facades\DB;
  */
 final class PlanRows
 {
-    private const COLUMNS = 'id, parent_id, place, title, kind, numbered, dye, flag, target_words, noted, words, `foreign`, size, alone, map_x, map_y, picture';
+    private const COLUMNS = 'id, parent_id, place, title, kind, numbered, dye, flag, target_words, noted, words, `foreign`, size, alone, '
+        . 'map_x, map_y, picture';
 
     /** @var array<string, string> topic → the key it has among its siblings */
     public array $places = [];
@@ -94,7 +95,13 @@ final class PlanRows
     public static function sources(string $planId): array
     {
         $sources = [];
-        foreach (DB::table('sources')->where('plan_id', $planId)->whereNull('removed_at')->orderBy('id')->get(['id', 'title', 'body']) as $row) {
+        foreach (
+            DB::table('sources')
+                ->where('plan_id', $planId)
+                ->whereNull('removed_at')
+                ->orderBy('id')
+                ->get(['id', 'title', 'body']) as $row
+        ) {
             $sources[$row->id] = self::source($row);
         }
 
@@ -104,7 +111,13 @@ final class PlanRows
     /** @param \stdClass $row with id, title and body */
     public static function source(\stdClass $row): Source
     {
-        return SourceForm::read(new Shape(['id' => $row->id, 'title' => $row->title] + ($row->body === null ? [] : json_decode($row->body, true, 512, JSON_THROW_ON_ERROR)), 'source'));
+        return SourceForm::read(
+            new Shape(
+                ['id' => $row->id, 'title' => $row->title]
+                    + ($row->body === null ? [] : json_decode($row->body, true, 512, JSON_THROW_ON_ERROR)),
+                'source',
+            ),
+        );
     }
 
     public function withRelations(Plan $plan, string $planId): Plan
@@ -117,7 +130,15 @@ final class PlanRows
     {
         $relations = [];
         foreach (DB::table('relations')->where('plan_id', $planId)->whereNull('removed_at')->orderBy('id')->get() as $row) {
-            $relations[$row->id] = Relation::of($row->id, $row->from_id, $row->to_id, $row->label, $row->dye === null ? null : Dye::of($row->dye), Arrows::from($row->arrows), $row->bend === null ? null : json_decode($row->bend, true));
+            $relations[$row->id] = Relation::of(
+                $row->id,
+                $row->from_id,
+                $row->to_id,
+                $row->label,
+                $row->dye === null ? null : Dye::of($row->dye),
+                Arrows::from($row->arrows),
+                $row->bend === null ? null : json_decode($row->bend, true),
+            );
         }
 
         return $relations;
@@ -130,7 +151,9 @@ final class PlanRows
      */
     private function rows(string $where, array $values): array
     {
-        $statement = DB::connection()->getPdo()->prepare('SELECT ' . self::COLUMNS . ' FROM topics WHERE ' . $where);
+        $statement = DB::connection()
+            ->getPdo()
+            ->prepare('SELECT ' . self::COLUMNS . ' FROM topics WHERE ' . $where);
         $statement->execute($values);
 
         /** @var list<list<string|int|null>> */
@@ -144,7 +167,27 @@ final class PlanRows
         $parts = $plan->parts;
         $parents = $plan->parents;
         $places = [];
-        foreach ($rows as [$id, $parent, $place, $title, $kind, $numbered, $dye, $flag, $target, $noted, $words, $foreign, $size, $alone, $x, $y, $picture]) {
+        foreach (
+            $rows as [
+                $id,
+                $parent,
+                $place,
+                $title,
+                $kind,
+                $numbered,
+                $dye,
+                $flag,
+                $target,
+                $noted,
+                $words,
+                $foreign,
+                $size,
+                $alone,
+                $x,
+                $y,
+                $picture,
+            ]
+        ) {
             $topics[$id] = new Topic(
                 $id,
                 $title,

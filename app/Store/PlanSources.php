@@ -34,7 +34,16 @@ final class PlanSources
     {
         $terms = Terms::of($row->language);
 
-        return array_values(array_map(static fn(Source $source): array => ['id' => $source->id, 'title' => $source->title, 'label' => Label::ofSource($source, $terms)], PlanRows::sources($row->id)));
+        return array_values(
+            array_map(
+                static fn(Source $source): array => [
+                    'id' => $source->id,
+                    'title' => $source->title,
+                    'label' => Label::ofSource($source, $terms),
+                ],
+                PlanRows::sources($row->id),
+            ),
+        );
     }
 
     /**
@@ -56,8 +65,12 @@ final class PlanSources
         foreach (array_keys($entries + $plan->sources) as $id) {
             $source = $plan->sources[$id];
             $sources[] = [
-                'source' => SourceForm::toArray($source), 'label' => Label::ofSource($source, $terms), 'entry' => $entries[$id] ?? '',
-                'cited' => array_count_values($citing->places[$id] ?? []), 'like' => $duplicates->of($source), 'files' => $attached[$id] ?? [],
+                'source' => SourceForm::toArray($source),
+                'label' => Label::ofSource($source, $terms),
+                'entry' => $entries[$id] ?? '',
+                'cited' => array_count_values($citing->places[$id] ?? []),
+                'like' => $duplicates->of($source),
+                'files' => $attached[$id] ?? [],
             ];
         }
 
@@ -71,7 +84,12 @@ final class PlanSources
      */
     public static function entries(Plan $plan, array $sources): array
     {
-        $references = References::of($plan->properties->citationStyle, $plan->properties->language, $sources, array_map(static fn(Source $source): array => [new Cited($source->id)], array_values($sources)));
+        $references = References::of(
+            $plan->properties->citationStyle,
+            $plan->properties->language,
+            $sources,
+            array_map(static fn(Source $source): array => [new Cited($source->id)], array_values($sources)),
+        );
         $writer = new HtmlWriter();
         $entries = [];
         foreach ($references->list as ['source' => $source, 'runs' => $runs]) {
@@ -88,7 +106,10 @@ final class PlanSources
         $sources = PlanRows::sources($row->id);
         $references = References::of($row->properties()->citationStyle, $row->language, $sources, [$items]);
 
-        return ['label' => Label::of($items, $sources, Terms::of($row->language)), 'printed' => (new HtmlWriter())->inlines($references->citations[0])];
+        return [
+            'label' => Label::of($items, $sources, Terms::of($row->language)),
+            'printed' => (new HtmlWriter())->inlines($references->citations[0]),
+        ];
     }
 
     /**
@@ -102,7 +123,12 @@ final class PlanSources
         $sources = null;
         foreach ($note->find('citation') as $citation) {
             $sources ??= PlanRows::sources($row->id);
-            $labels[json_encode($citation->attrs['items'], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_LINE_TERMINATORS | JSON_THROW_ON_ERROR)] = Label::of(Cited::of($citation), $sources, Terms::of($row->language));
+            $labels[
+                json_encode(
+                    $citation->attrs['items'],
+                    JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_LINE_TERMINATORS | JSON_THROW_ON_ERROR,
+                )
+            ] = Label::of(Cited::of($citation), $sources, Terms::of($row->language));
         }
 
         return $labels;
@@ -136,19 +162,33 @@ final class PlanSources
     public static function elsewhere(PlanRow $row, User $user, string $typed): array
     {
         $here = new Duplicates(PlanRows::sources($row->id));
-        $found = DB::table('sources')->join('plans', 'plans.id', '=', 'sources.plan_id')->where('plans.owner_id', $user->id)->whereNull('plans.deleted_at')->where('plans.id', '!=', $row->id)->whereNull('sources.removed_at')
+        $found = DB::table('sources')
+            ->join('plans', 'plans.id', '=', 'sources.plan_id')
+            ->where('plans.owner_id', $user->id)
+            ->whereNull('plans.deleted_at')
+            ->where('plans.id', '!=', $row->id)
+            ->whereNull('sources.removed_at')
             ->where(static function ($query) use ($typed): void {
                 foreach (array_filter(explode(' ', $typed)) as $word) {
                     $like = '%' . addcslashes($word, '%_\\') . '%';
-                    $query->where(static fn($either) => $either->where('sources.title', 'like', $like)->orWhere('sources.body', 'like', $like));
+                    $query->where(
+                        static fn($either) => $either->where('sources.title', 'like', $like)->orWhere('sources.body', 'like', $like),
+                    );
                 }
-            })->orderBy('sources.title')->limit(4 * self::MOST_OFFERED)->get(['sources.id', 'sources.title', 'sources.body', 'plans.title as plan']);
+            })
+            ->orderBy('sources.title')
+            ->limit(4 * self::MOST_OFFERED)
+            ->get(['sources.id', 'sources.title', 'sources.body', 'plans.title as plan']);
         $offered = [];
         foreach ($found as $one) {
             $source = PlanRows::source($one);
             if ($here->of($source) === null && !isset($offered[$source->id]) && \count($offered) < self::MOST_OFFERED) {
                 $here->add($source);
-                $offered[$source->id] = ['source' => SourceForm::toArray($source), 'label' => Label::ofSource($source, Terms::of($row->language)), 'plan' => $one->plan];
+                $offered[$source->id] = [
+                    'source' => SourceForm::toArray($source),
+                    'label' => Label::ofSource($source, Terms::of($row->language)),
+                    'plan' => $one->plan,
+                ];
             }
         }
 

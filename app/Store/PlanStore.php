@@ -27,7 +27,14 @@ final class PlanStore
     public function create(User $owner, Plan $plan): PlanRow
     {
         return DB::transaction(function () use ($owner, $plan): PlanRow {
-            $row = new PlanRow(['title' => $plan->title(), 'foreign' => $plan->foreign === [] ? null : $plan->foreign, 'revision' => 1, 'changed_at' => now()] + PlanRow::columns($plan->properties));
+            $row = new PlanRow(
+                [
+                    'title' => $plan->title(),
+                    'foreign' => $plan->foreign === [] ? null : $plan->foreign,
+                    'revision' => 1,
+                    'changed_at' => now(),
+                ] + PlanRow::columns($plan->properties),
+            );
             $row->owner()->associate($owner)->save();
             (new PlanWriter(new PlanRows()))->write($row, new Plan([], [], [], $plan->properties), $plan, 1);
             $this->summarise($row, Sight::of($plan));
@@ -42,7 +49,9 @@ final class PlanStore
     {
         DB::transaction(static function () use ($row): void {
             // The rows point to each other; a cascade would end after fifteen levels.
-            DB::table('topics')->where('plan_id', $row->id)->update(['parent_id' => null, 'place' => null]);
+            DB::table('topics')
+                ->where('plan_id', $row->id)
+                ->update(['parent_id' => null, 'place' => null]);
             $row->forceDelete();
         });
         Attachments::erase($row->id);
@@ -62,7 +71,10 @@ final class PlanStore
     {
         $rows = new PlanRows();
 
-        return $rows->withRelations($rows->withSources($rows->withNotes($rows->withRemoved($rows->tree($row), $row->id), $row->id), $row->id), $row->id);
+        return $rows->withRelations(
+            $rows->withSources($rows->withNotes($rows->withRemoved($rows->tree($row), $row->id), $row->id), $row->id),
+            $row->id,
+        );
     }
 
     /**
@@ -92,7 +104,9 @@ final class PlanStore
     {
         $outcome = $this->apply($row, $user, [$change]);
         foreach ($outcome->refused as $refused) {
-            throw $refused['reason'] === Reason::Changed->value ? OperationRefused::changed() : OperationRefused::value(new \DomainException($refused['message']));
+            throw $refused['reason'] === Reason::Changed->value
+                ? OperationRefused::changed()
+                : OperationRefused::value(new \DomainException($refused['message']));
         }
 
         return $outcome;
@@ -127,11 +141,21 @@ final class PlanStore
                     }
                     $says = $change->says ?? Wording::of($change->operation, $state);
                     $state = $next;
-                    $log[] = ['plan_id' => $row->id, 'seq' => ++$seq, 'op_id' => $change->id, 'step_id' => $change->step, 'undoes' => $change->undoes, 'user_id' => $user->id]
+                    $log[] = [
+                        'plan_id' => $row->id,
+                        'seq' => ++$seq,
+                        'op_id' => $change->id,
+                        'step_id' => $change->step,
+                        'undoes' => $change->undoes,
+                        'user_id' => $user->id,
+                    ]
                         + self::stored($change, json_encode($inverse->toArray(), self::JSON)) + ['says' => $says, 'at' => now()];
                 } catch (OperationRefused $why) {
                     $why = $why->reason === Reason::Gone && self::names($change, $missing) ? OperationRefused::dependent() : $why;
-                    array_push($missing, ...array_map(static fn(string $touched): string => substr($touched, 0, 26), $change->operation->touches()));
+                    array_push(
+                        $missing,
+                        ...array_map(static fn(string $touched): string => substr($touched, 0, 26), $change->operation->touches()),
+                    );
                     $refused[] = ['id' => $change->id, 'reason' => $why->reason->value, 'message' => $why->getMessage()];
                 }
             }
@@ -148,7 +172,15 @@ final class PlanStore
 
             $last = end($log);
 
-            return new Outcome($sight, $after, $seq - \count($log), $seq, $refused, $last === false || $last['type'] === 'drop' ? null : $last['says'], $notes);
+            return new Outcome(
+                $sight,
+                $after,
+                $seq - \count($log),
+                $seq,
+                $refused,
+                $last === false || $last['type'] === 'drop' ? null : $last['says'],
+                $notes,
+            );
         });
     }
 
@@ -195,7 +227,9 @@ final class PlanStore
                 $before = $rows->withNotes($before, $row->id, $missing->topics);
                 foreach ($missing->topics as $id) {
                     $note = $before->topic($id)->note ?? throw $missing;
-                    $state = $state->with($state->topic($id) === $known->topic($id) ? $before->topic($id) : $state->topic($id)->withLoadedNote($note));
+                    $state = $state->with(
+                        $state->topic($id) === $known->topic($id) ? $before->topic($id) : $state->topic($id)->withLoadedNote($note),
+                    );
                 }
             }
         }

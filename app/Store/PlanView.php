@@ -19,7 +19,20 @@ use Illuminate\Support\Facades\DB;
 final class PlanView
 {
     /** What most topics are; left out of a plan that is told whole. */
-    private const USUAL = ['title' => '', 'kind' => 'section', 'numbered' => 'usual', 'dye' => null, 'flag' => null, 'target' => null, 'noted' => false, 'size' => null, 'alone' => null, 'spot' => null, 'picture' => null, 'label' => ''];
+    private const USUAL = [
+        'title' => '',
+        'kind' => 'section',
+        'numbered' => 'usual',
+        'dye' => null,
+        'flag' => null,
+        'target' => null,
+        'noted' => false,
+        'size' => null,
+        'alone' => null,
+        'spot' => null,
+        'picture' => null,
+        'label' => '',
+    ];
 
     /** @return array<string, mixed> the whole plan, for a page that opens */
     public static function whole(PlanRow $row, Plan $plan): array
@@ -28,11 +41,20 @@ final class PlanView
         $topics = [];
         foreach ([Plan::ROOT, Plan::TRAY] as $home) {
             foreach ($plan->walk($home) as $id => $_) {
-                $topics[] = array_diff_assoc(self::topic($plan->topic($id), (string) $plan->parent($id)) + ['label' => $sight->numbering()->own($id)], self::USUAL);
+                $topics[] = array_diff_assoc(
+                    self::topic($plan->topic($id), (string) $plan->parent($id)) + ['label' => $sight->numbering()->own($id)],
+                    self::USUAL,
+                );
             }
         }
 
-        return ['revision' => $row->revision, 'topics' => $topics, 'figures' => self::figures($sight, null), 'relations' => self::relations($row->id), 'sources' => PlanSources::labels($row)] + self::summary($sight);
+        return [
+            'revision' => $row->revision,
+            'topics' => $topics,
+            'figures' => self::figures($sight, null),
+            'relations' => self::relations($row->id),
+            'sources' => PlanSources::labels($row),
+        ] + self::summary($sight);
     }
 
     /**
@@ -58,7 +80,10 @@ final class PlanView
     public static function since(PlanRow $row, int $base, Sight $sight, ?Sight $before, int $beforeRevision): array
     {
         $known = $base === $beforeRevision ? $before : null;
-        $changed = $known !== null && $sight->difference !== null ? self::between($known->plan, $sight->plan, $sight->difference) : self::revised($row->id, $base);
+        $changed
+            = $known !== null && $sight->difference !== null
+                ? self::between($known->plan, $sight->plan, $sight->difference)
+                : self::revised($row->id, $base);
 
         return [
             'revision' => $row->revision,
@@ -66,14 +91,19 @@ final class PlanView
             'rootRevised' => \in_array(Plan::ROOT, $changed, true),
             'topics' => self::told($sight->plan, array_values(array_filter($changed, $sight->plan->isLive(...)))),
             'removed' => array_values(array_filter($changed, static fn(string $id): bool => !$sight->plan->isLive($id))),
-            'labels' => ['all' => $known === null, 'runs' => match (true) {
-                $known === null, $sight->difference === null => Runs::all($sight->plan),
-                $sight->hasSameNumbersAs($known) => [],
-                default => Runs::since($known->plan, $sight->plan, $sight->difference),
-            }],
+            'labels' => [
+                'all' => $known === null,
+                'runs' => match (true) {
+                    $known === null, $sight->difference === null => Runs::all($sight->plan),
+                    $sight->hasSameNumbersAs($known) => [],
+                    default => Runs::since($known->plan, $sight->plan, $sight->difference),
+                },
+            ],
             'figures' => self::figures($sight, $known),
-        ] + ($known !== null && $known->plan->relations === $sight->plan->relations ? [] : ['relations' => self::relations($row->id)])
-            + ($known !== null && $known->plan->sources === $sight->plan->sources ? [] : ['sources' => PlanSources::labels($row)]) + self::summary($sight, $sight->hasSameStripAs($known));
+        ]
+            + ($known !== null && $known->plan->relations === $sight->plan->relations ? [] : ['relations' => self::relations($row->id)])
+            + ($known !== null && $known->plan->sources === $sight->plan->sources ? [] : ['sources' => PlanSources::labels($row)])
+            + self::summary($sight, $sight->hasSameStripAs($known));
     }
 
     /** @return list<array<string, mixed>> all of them: they are few */
@@ -88,7 +118,10 @@ final class PlanView
         $ids = $difference->changed + array_fill_keys($difference->reordered, true);
         unset($ids[Plan::BIN]);
         foreach ($difference->moved as $id) {
-            $ids += isset($before->topics[$id]) && $before->isLive($id) && $after->isLive($id) ? [$id => true] : array_fill_keys($after->branch($id), true);
+            $ids
+                += isset($before->topics[$id]) && $before->isLive($id) && $after->isLive($id)
+                    ? [$id => true]
+                    : array_fill_keys($after->branch($id), true);
         }
 
         return array_keys($ids);
@@ -134,9 +167,19 @@ final class PlanView
     public static function topic(Topic $topic, string $parent): array
     {
         return [
-            'id' => $topic->id, 'parent' => $parent, 'title' => $topic->title, 'kind' => $topic->kind->value, 'numbered' => $topic->numbered->value,
-            'dye' => $topic->dye?->value, 'flag' => $topic->flag?->value, 'target' => $topic->target?->words, 'noted' => $topic->noted,
-            'size' => $topic->size?->value, 'alone' => $topic->alone?->value, 'spot' => $topic->spot?->value(), 'picture' => $topic->picture?->value(),
+            'id' => $topic->id,
+            'parent' => $parent,
+            'title' => $topic->title,
+            'kind' => $topic->kind->value,
+            'numbered' => $topic->numbered->value,
+            'dye' => $topic->dye?->value,
+            'flag' => $topic->flag?->value,
+            'target' => $topic->target?->words,
+            'noted' => $topic->noted,
+            'size' => $topic->size?->value,
+            'alone' => $topic->alone?->value,
+            'spot' => $topic->spot?->value(),
+            'picture' => $topic->picture?->value(),
         ];
     }
 
@@ -147,9 +190,10 @@ final class PlanView
             return [];
         }
         $totals = $sight->totals();
-        $ids = $before === null || $sight->difference === null
-            ? [Plan::ROOT, ...$sight->plan->standing()]
-            : array_filter(self::concerned($before->plan, $sight->plan, $sight->difference), $sight->plan->isLive(...));
+        $ids
+            = $before === null || $sight->difference === null
+                ? [Plan::ROOT, ...$sight->plan->standing()]
+                : array_filter(self::concerned($before->plan, $sight->plan, $sight->difference), $sight->plan->isLive(...));
         $figures = [];
         foreach ($ids as $id) {
             $figures[$id] = [$totals->words($id), round($totals->filled($id), 3)];

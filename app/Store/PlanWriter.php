@@ -53,10 +53,25 @@ final class PlanWriter
             return;
         }
         $gone = array_keys(array_diff_key($before->sources, $after->sources));
-        DB::table('sources')->where('plan_id', $planId)->whereIn('id', $gone)->update(['removed_at' => now()]);
+        DB::table('sources')
+            ->where('plan_id', $planId)
+            ->whereIn('id', $gone)
+            ->update(['removed_at' => now()]);
         $new = array_filter($after->sources, static fn(Source $source): bool => ($before->sources[$source->id] ?? null) !== $source);
         foreach (array_chunk($new, self::CHUNK) as $chunk) {
-            DB::table('sources')->upsert(array_map(static fn(Source $source): array => ['plan_id' => $planId, 'id' => $source->id, 'title' => $source->title, 'body' => self::body($source), 'removed_at' => null], $chunk), ['plan_id', 'id']);
+            DB::table('sources')->upsert(
+                array_map(
+                    static fn(Source $source): array => [
+                        'plan_id' => $planId,
+                        'id' => $source->id,
+                        'title' => $source->title,
+                        'body' => self::body($source),
+                        'removed_at' => null,
+                    ],
+                    $chunk,
+                ),
+                ['plan_id', 'id'],
+            );
         }
     }
 
@@ -74,13 +89,23 @@ final class PlanWriter
             return;
         }
         $gone = array_keys(array_diff_key($before->relations, $after->relations));
-        DB::table('relations')->where('plan_id', $planId)->whereIn('id', $gone)->update(['removed_at' => now()]);
+        DB::table('relations')
+            ->where('plan_id', $planId)
+            ->whereIn('id', $gone)
+            ->update(['removed_at' => now()]);
         $rows = [];
         foreach ($after->relations as $id => $relation) {
             if (($before->relations[$id] ?? null) !== $relation) {
                 ['from' => $from, 'to' => $to, 'bend' => $bend] = $all = $relation->toArray();
                 unset($all['from'], $all['to']);
-                $rows[] = ['plan_id' => $planId, 'from_id' => $from, 'to_id' => $to, 'bend' => $bend === null ? null : json_encode($bend), 'removed_at' => null] + $all;
+                $rows[]
+                    = [
+                        'plan_id' => $planId,
+                        'from_id' => $from,
+                        'to_id' => $to,
+                        'bend' => $bend === null ? null : json_encode($bend),
+                        'removed_at' => null,
+                    ] + $all;
             }
         }
         DB::table('relations')->upsert($rows, ['plan_id', 'id']);
@@ -90,12 +115,18 @@ final class PlanWriter
     private function markRemoved(string $planId, array $ids, Plan $after, int $revision): void
     {
         foreach (array_chunk($ids, self::CHUNK) as $chunk) {
-            DB::table('topics')->where('plan_id', $planId)->whereIn('id', $chunk)->update(['removed_at' => now(), 'revision' => $revision]);
+            DB::table('topics')
+                ->where('plan_id', $planId)
+                ->whereIn('id', $chunk)
+                ->update(['removed_at' => now(), 'revision' => $revision]);
         }
         // The heads give their key free; what is under them keeps its own for the way back.
         $heads = array_values(array_filter($ids, static fn(string $id): bool => $after->parent($id) === Plan::BIN));
         foreach (array_chunk($heads, self::CHUNK) as $chunk) {
-            DB::table('topics')->where('plan_id', $planId)->whereIn('id', $chunk)->update(['place' => null]);
+            DB::table('topics')
+                ->where('plan_id', $planId)
+                ->whereIn('id', $chunk)
+                ->update(['place' => null]);
         }
     }
 
@@ -103,7 +134,10 @@ final class PlanWriter
     private function markRestored(string $planId, array $ids, int $revision): void
     {
         foreach (array_chunk($ids, self::CHUNK) as $chunk) {
-            DB::table('topics')->where('plan_id', $planId)->whereIn('id', $chunk)->update(['removed_at' => null, 'revision' => $revision]);
+            DB::table('topics')
+                ->where('plan_id', $planId)
+                ->whereIn('id', $chunk)
+                ->update(['removed_at' => null, 'revision' => $revision]);
         }
     }
 
@@ -128,7 +162,10 @@ final class PlanWriter
         $stale = array_keys(array_intersect_key($this->rows->places, $places));
         // Keys are unique among siblings: the old ones must be out of the way before any new one comes.
         foreach (array_chunk($stale, self::CHUNK) as $chunk) {
-            DB::table('topics')->where('plan_id', $planId)->whereIn('id', $chunk)->update(['place' => null]);
+            DB::table('topics')
+                ->where('plan_id', $planId)
+                ->whereIn('id', $chunk)
+                ->update(['place' => null]);
         }
         $this->rows->places = $places + $this->rows->places;
 
@@ -147,7 +184,14 @@ final class PlanWriter
             $parent = $after->parent($id);
             $isLive = $after->isLive($id);
             // What was changed or made and then removed, all in one batch, is kept as it was last: undo may want it.
-            $rows[$id] = $this->row($planId, $after->topic($id), $parent === Plan::BIN ? $before->parent($id) ?? Plan::ROOT : $parent, $parent === Plan::BIN ? null : $places[$id] ?? $this->rows->places[$id] ?? null, $revision, $isLive);
+            $rows[$id] = $this->row(
+                $planId,
+                $after->topic($id),
+                $parent === Plan::BIN ? $before->parent($id) ?? Plan::ROOT : $parent,
+                $parent === Plan::BIN ? null : $places[$id] ?? ($this->rows->places[$id] ?? null),
+                $revision,
+                $isLive,
+            );
             $levels[$id] = $after->level($id) + ($isLive ? 0 : Limits::LEVELS);
         }
         // Parents before their parts, as the foreign key wants it.
@@ -162,11 +206,26 @@ final class PlanWriter
     private function row(string $planId, Topic $topic, ?string $parent, ?string $place, int $revision, bool $isLive): array
     {
         return [
-            'plan_id' => $planId, 'id' => $topic->id, 'parent_id' => $parent, 'place' => $place, 'title' => $topic->title,
-            'kind' => $topic->kind->value, 'numbered' => $topic->numbered->value, 'dye' => $topic->dye?->stored(), 'flag' => $topic->flag?->value,
-            'size' => $topic->size?->value, 'alone' => $topic->alone?->value, 'map_x' => $topic->spot?->x, 'map_y' => $topic->spot?->y, 'picture' => $topic->picture?->value(),
-            'target_words' => $topic->target?->words, 'noted' => $topic->noted, 'words' => $topic->words, 'foreign' => $topic->foreign === [] ? null : json_encode($topic->foreign, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
-            'revision' => $revision, 'removed_at' => $isLive ? null : now(),
+            'plan_id' => $planId,
+            'id' => $topic->id,
+            'parent_id' => $parent,
+            'place' => $place,
+            'title' => $topic->title,
+            'kind' => $topic->kind->value,
+            'numbered' => $topic->numbered->value,
+            'dye' => $topic->dye?->stored(),
+            'flag' => $topic->flag?->value,
+            'size' => $topic->size?->value,
+            'alone' => $topic->alone?->value,
+            'map_x' => $topic->spot?->x,
+            'map_y' => $topic->spot?->y,
+            'picture' => $topic->picture?->value(),
+            'target_words' => $topic->target?->words,
+            'noted' => $topic->noted,
+            'words' => $topic->words,
+            'foreign' => $topic->foreign === [] ? null : json_encode($topic->foreign, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+            'revision' => $revision,
+            'removed_at' => $isLive ? null : now(),
         ];
     }
 
@@ -177,7 +236,13 @@ final class PlanWriter
         foreach ($ids as $id) {
             $topic = $after->topic($id);
             if ($topic->note !== null && $topic->note !== ($before->topics[$id] ?? null)?->note) {
-                $rows[] = ['plan_id' => $planId, 'topic_id' => $id, 'body' => $topic->note->toJson(), 'plain' => $topic->note->plainText(), 'words' => $topic->words];
+                $rows[] = [
+                    'plan_id' => $planId,
+                    'topic_id' => $id,
+                    'body' => $topic->note->toJson(),
+                    'plain' => $topic->note->plainText(),
+                    'words' => $topic->words,
+                ];
             }
         }
         foreach (array_chunk($rows, 100) as $chunk) {

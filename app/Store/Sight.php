@@ -45,7 +45,12 @@ final class Sight
             $was = $this->plan->topics[$id] ?? null;
             $topic = $plan->topics[$id];
             $after->sameNumbers = $after->sameNumbers && $was?->kind === $topic->kind && $was->numbered === $topic->numbered;
-            $after->sameWords = $after->sameWords && $was?->kind === $topic->kind && $was->words === $topic->words && $was->noted === $topic->noted && $was->target?->words === $topic->target?->words;
+            $after->sameWords
+                = $after->sameWords
+                && $was?->kind === $topic->kind
+                && $was->words === $topic->words
+                && $was->noted === $topic->noted
+                && $was->target?->words === $topic->target?->words;
             $after->sameStrip = $after->sameStrip && $plan->parent($id) !== Plan::ROOT;
         }
 
@@ -87,7 +92,13 @@ final class Sight
     public function strip(): array
     {
         if ($this->before?->strip !== null && $this->sameNumbers && $this->sameWords) {
-            return array_map(fn(array $section): array => ['title' => $this->plan->topic($section['id'])->title, 'dye' => $this->plan->topic($section['id'])->dye->value ?? 'slate'] + $section, $this->before->strip);
+            return array_map(
+                fn(array $section): array => [
+                    'title' => $this->plan->topic($section['id'])->title,
+                    'dye' => $this->plan->topic($section['id'])->dye->value ?? 'slate',
+                ] + $section,
+                $this->before->strip,
+            );
         }
 
         return Strip::of($this->plan, Numbering::of($this->plan, depth: 1), $this->totals())->sections;

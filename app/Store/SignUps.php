@@ -36,9 +36,13 @@ final class SignUps
 
             return route('login');
         }
-        DB::table('sign_ups')->insert([
-            'token' => hash('sha256', $token), 'password' => $password, 'created_at' => now(),
-        ] + array_intersect_key($given, ['email' => 1, 'name' => 1, 'time_zone' => 1]));
+        DB::table('sign_ups')->insert(
+            [
+                'token' => hash('sha256', $token),
+                'password' => $password,
+                'created_at' => now(),
+            ] + array_intersect_key($given, ['email' => 1, 'name' => 1, 'time_zone' => 1]),
+        );
         $link = route('sign-up.letter', $token);
         defer(static fn() => Mail::to($email)->send(new OpenAccount($link)));
 
@@ -48,7 +52,10 @@ final class SignUps
     /** @return \stdClass|null with `name` and `email`; null where the letter is too old, or was used */
     public static function find(string $token): ?\stdClass
     {
-        return DB::table('sign_ups')->where('token', hash('sha256', $token))->where('created_at', '>=', now()->subHours(self::HOLDS))->first();
+        return DB::table('sign_ups')
+            ->where('token', hash('sha256', $token))
+            ->where('created_at', '>=', now()->subHours(self::HOLDS))
+            ->first();
     }
 
     /** Opens the account; null where it cannot be any more. */
@@ -61,7 +68,12 @@ final class SignUps
             }
             DB::table('sign_ups')->where('email', $found->email)->delete();
 
-            return User::query()->create(['name' => $found->name, 'email' => $found->email, 'password' => $found->password, 'time_zone' => $found->time_zone]);
+            return User::query()->create([
+                'name' => $found->name,
+                'email' => $found->email,
+                'password' => $found->password,
+                'time_zone' => $found->time_zone,
+            ]);
         });
     }
 

@@ -11,7 +11,10 @@ use Embrel\Plan\Plan;
 use Embrel\Shape;
 use Illuminate\Support\Facades\DB;
 
-/** The whole plan, kept every so many operations and for each named version: any point in the past is the nearest one and the log after it. */
+/**
+ * The whole plan, kept every so many operations and for each named version: any point in the past is the nearest
+ * one and the log after it.
+ */
 final class Snapshots
 {
     private const EVERY = 500;
@@ -29,18 +32,31 @@ final class Snapshots
     public static function keep(PlanRow $row, Plan $plan, ?string $name = null): void
     {
         $body = json_encode(PlanForm::toArray($plan), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
-        DB::table('snapshots')->upsert([['plan_id' => $row->id, 'seq' => $row->revision, 'name' => $name, 'body' => $body, 'at' => now()]], ['plan_id', 'seq'], $name === null ? ['body'] : ['name', 'at']);
+        DB::table('snapshots')->upsert(
+            [['plan_id' => $row->id, 'seq' => $row->revision, 'name' => $name, 'body' => $body, 'at' => now()]],
+            ['plan_id', 'seq'],
+            $name === null ? ['body'] : ['name', 'at'],
+        );
     }
 
     /** The plan as it was after an operation, with all its notes; null where that was not kept. */
     public function at(PlanRow $row, int $seq): ?Plan
     {
-        $nearest = DB::table('snapshots')->where('plan_id', $row->id)->where('seq', '<=', $seq)->orderByDesc('seq')->first(['seq', 'body']);
+        $nearest = DB::table('snapshots')
+            ->where('plan_id', $row->id)
+            ->where('seq', '<=', $seq)
+            ->orderByDesc('seq')
+            ->first(['seq', 'body']);
         if ($nearest === null || $seq > $row->revision) {
             return null;
         }
         $plan = PlanForm::plan(new Shape(json_decode($nearest->body, true, 512, JSON_THROW_ON_ERROR), 'snapshot'));
-        $log = DB::table('operations')->where('plan_id', $row->id)->where('seq', '>', $nearest->seq)->where('seq', '<=', $seq)->orderBy('seq')->pluck('payload');
+        $log = DB::table('operations')
+            ->where('plan_id', $row->id)
+            ->where('seq', '>', $nearest->seq)
+            ->where('seq', '<=', $seq)
+            ->orderBy('seq')
+            ->pluck('payload');
         foreach ($log as $payload) {
             $plan = Codec::decode(json_decode($payload, true, 512, JSON_THROW_ON_ERROR))->apply($plan);
         }

@@ -65,9 +65,14 @@ final class StepBack
                 return ['nothing' => true, 'revision' => $base];
             }
             $operation = $log->inverseOf($step);
-            $outcome = $this->store->insist($row, $user, $this->store->change($operation, $step, mb_strimwidth($says, 0, self::LONGEST, '…')));
+            $outcome = $this->store->insist(
+                $row,
+                $user,
+                $this->store->change($operation, $step, mb_strimwidth($says, 0, self::LONGEST, '…')),
+            );
 
-            return ['touched' => $operation->touches(), 'steps' => (new UndoLog($row->id, $user->id))->names()] + PlanView::of($row, $user, $base, $outcome);
+            return ['touched' => $operation->touches(), 'steps' => (new UndoLog($row->id, $user->id))->names()]
+                + PlanView::of($row, $user, $base, $outcome);
         });
     }
 }

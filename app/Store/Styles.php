@@ -23,8 +23,17 @@ final readonly class Styles
         foreach (Style::labels() as $name => $label) {
             $all[$name] = ['name' => $label, 'own' => false, 'settings' => Style::own($name)->toArray()];
         }
-        foreach (DB::table('styles')->where('user_id', $user->id)->orderBy('name')->get(['id', 'name', 'body']) as $row) {
-            $all[(string) $row->id] = ['name' => (string) $row->name, 'own' => true, 'settings' => self::style((string) $row->body)->toArray()];
+        foreach (
+            DB::table('styles')
+                ->where('user_id', $user->id)
+                ->orderBy('name')
+                ->get(['id', 'name', 'body']) as $row
+        ) {
+            $all[(string) $row->id] = [
+                'name' => (string) $row->name,
+                'own' => true,
+                'settings' => self::style((string) $row->body)->toArray(),
+            ];
         }
 
         return $all;
@@ -53,14 +62,29 @@ final readonly class Styles
     public function keep(User $user, Style $style): string
     {
         if ($style->name === '' || \in_array($style->name, Style::labels(), true)) {
-            throw new \DomainException($style->name === '' ? 'A style needs a name.' : "“{$style->name}” is one of Embrel’s own styles. Give yours another name.");
+            throw new \DomainException(
+                $style->name === '' ? 'A style needs a name.' : "“{$style->name}” is one of Embrel’s own styles. Give yours another name.",
+            );
         }
         $known = DB::table('styles')->where('user_id', $user->id)->where('name', $style->name)->value('id');
         if ($known === null && DB::table('styles')->where('user_id', $user->id)->count() >= self::MOST) {
             throw new \DomainException('Fifty styles are kept already. Remove one that is not needed first.');
         }
         $id = \is_string($known) ? $known : $this->ids->next();
-        DB::table('styles')->upsert([['id' => $id, 'user_id' => $user->id, 'name' => $style->name, 'body' => json_encode($style->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 'created_at' => now(), 'updated_at' => now()]], ['id'], ['body', 'updated_at']);
+        DB::table('styles')->upsert(
+            [
+                [
+                    'id' => $id,
+                    'user_id' => $user->id,
+                    'name' => $style->name,
+                    'body' => json_encode($style->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+                    'created_at' => now(),
+                    'updated_at' => now(),
+                ],
+            ],
+            ['id'],
+            ['body', 'updated_at'],
+        );
 
         return $id;
     }

@@ -39,8 +39,13 @@ final readonly class Tasks
         }
         $id = $this->ids->next();
         DB::table('tasks')->insert([
-            'weight' => $weight, 'id' => $id, 'user_id' => $user->id, 'kind' => $kind,
-            'given' => json_encode($given, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 'created_at' => now(), 'updated_at' => now(),
+            'weight' => $weight,
+            'id' => $id,
+            'user_id' => $user->id,
+            'kind' => $kind,
+            'given' => json_encode($given, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+            'created_at' => now(),
+            'updated_at' => now(),
         ]);
         RunTask::dispatch();
 
@@ -54,16 +59,33 @@ final readonly class Tasks
     public static function claim(): ?\stdClass
     {
         return DB::transaction(static function (): ?\stdClass {
-            $open = DB::table('tasks')->whereIn('state', ['waiting', 'running'])->orderBy('id')->lockForUpdate()->get(['id', 'user_id', 'state', 'weight', 'updated_at']);
-            $running = $open->filter(static fn(\stdClass $one): bool => $one->state === 'running' && $one->updated_at >= now()->subSeconds(self::LONGEST)->toDateTimeString());
+            $open = DB::table('tasks')
+                ->whereIn('state', ['waiting', 'running'])
+                ->orderBy('id')
+                ->lockForUpdate()
+                ->get(['id', 'user_id', 'state', 'weight', 'updated_at']);
+            $running = $open->filter(
+                static fn(\stdClass $one): bool => $one->state === 'running'
+                    && $one->updated_at >= now()->subSeconds(self::LONGEST)->toDateTimeString(),
+            );
             $isFull = $running->contains(static fn(\stdClass $one): bool => $one->weight > self::LARGE);
             $busy = $running->countBy('user_id');
-            $next = $open->filter(static fn(\stdClass $one): bool => $one->state === 'waiting' && !($isFull && $one->weight > self::LARGE))
-                ->sortBy([static fn(\stdClass $a, \stdClass $b): int => [$busy[$a->user_id] ?? 0, $a->weight, $a->id] <=> [$busy[$b->user_id] ?? 0, $b->weight, $b->id]])->first();
+            $next = $open
+                ->filter(static fn(\stdClass $one): bool => $one->state === 'waiting' && !($isFull && $one->weight > self::LARGE))
+                ->sortBy([
+                    static fn(\stdClass $a, \stdClass $b): int => [$busy[$a->user_id] ?? 0, $a->weight, $a->id] <=> [
+                        $busy[$b->user_id] ?? 0,
+                        $b->weight,
+                        $b->id,
+                    ],
+                ])
+                ->first();
             if ($next === null) {
                 return null;
             }
-            DB::table('tasks')->where('id', $next->id)->update(['state' => 'running', 'updated_at' => now()]);
+            DB::table('tasks')
+                ->where('id', $next->id)
+                ->update(['state' => 'running', 'updated_at' => now()]);
 
             return DB::table('tasks')->where('id', $next->id)->first();
         });
@@ -74,24 +96,42 @@ final readonly class Tasks
         return DB::table('tasks')->where('state', 'waiting')->exists();
     }
 
-    /** @return array{state: string, done: int, of: int, says: string, result: array<string, mixed>}|null null where this person has no such task */
+    /**
+     * @return array{state: string, done: int, of: int, says: string, result: array<string, mixed>}|null null where this person has no such task
+     */
     public function find(User $user, string $id): ?array
     {
         $row = DB::table('tasks')->where('id', $id)->where('user_id', $user->id)->first();
         $result = $row === null ? null : json_decode((string) $row->result, true);
 
-        return $row === null ? null : ['state' => (string) $row->state, 'done' => (int) $row->done, 'of' => (int) $row->of, 'says' => (string) $row->says, 'result' => \is_array($result) ? $result : []];
+        return $row === null
+            ? null
+            : [
+                'state' => (string) $row->state,
+                'done' => (int) $row->done,
+                'of' => (int) $row->of,
+                'says' => (string) $row->says,
+                'result' => \is_array($result) ? $result : [],
+            ];
     }
 
     public static function progress(string $id, int $done, int $of, string $says): void
     {
-        DB::table('tasks')->where('id', $id)->update(['state' => 'running', 'done' => $done, 'of' => $of, 'says' => $says, 'updated_at' => now()]);
+        DB::table('tasks')
+            ->where('id', $id)
+            ->update(['state' => 'running', 'done' => $done, 'of' => $of, 'says' => $says, 'updated_at' => now()]);
     }
 
     /** @param array<string, mixed> $result */
     public static function done(string $id, array $result): void
     {
-        DB::table('tasks')->where('id', $id)->update(['state' => 'done', 'result' => json_encode($result, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 'updated_at' => now()]);
+        DB::table('tasks')
+            ->where('id', $id)
+            ->update([
+                'state' => 'done',
+                'result' => json_encode($result, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+                'updated_at' => now(),
+            ]);
         self::makeRoom((int) DB::table('tasks')->where('id', $id)->value('user_id'));
     }
 
@@ -110,7 +150,9 @@ final readonly class Tasks
 
     public static function failed(string $id, string $says): void
     {
-        DB::table('tasks')->where('id', $id)->update(['state' => 'failed', 'says' => $says, 'updated_at' => now()]);
+        DB::table('tasks')
+            ->where('id', $id)
+            ->update(['state' => 'failed', 'says' => $says, 'updated_at' => now()]);
     }
 
     /** Where the file of a task is kept until it is fetched. */

@@ -21,7 +21,12 @@ final readonly class Templates
     public function names(User $user): array
     {
         $names = [];
-        foreach (DB::table('templates')->where('user_id', $user->id)->orderBy('name')->get(['id', 'name', 'kind']) as $row) {
+        foreach (
+            DB::table('templates')
+                ->where('user_id', $user->id)
+                ->orderBy('name')
+                ->get(['id', 'name', 'kind']) as $row
+        ) {
             $names[(string) $row->id] = ['name' => (string) $row->name, 'kind' => (string) $row->kind];
         }
 
@@ -30,10 +35,18 @@ final readonly class Templates
 
     public function find(User $user, string $id): ?Template
     {
-        $row = $id === '' ? null : DB::table('templates')->where('user_id', $user->id)->where('id', $id)->first(['kind', 'bytes', 'choices']);
+        $row
+            = $id === ''
+                ? null
+                : DB::table('templates')
+                    ->where('user_id', $user->id)
+                    ->where('id', $id)
+                    ->first(['kind', 'bytes', 'choices']);
         $chosen = json_decode((string) ($row->choices ?? ''), true);
 
-        return $row === null ? null : new Template((string) $row->kind, (string) $row->bytes, array_filter(\is_array($chosen) ? $chosen : [], \is_string(...)));
+        return $row === null
+            ? null
+            : new Template((string) $row->kind, (string) $row->bytes, array_filter(\is_array($chosen) ? $chosen : [], \is_string(...)));
     }
 
     /**
@@ -48,7 +61,15 @@ final readonly class Templates
         }
         TemplateStyles::of(new Template($kind, $bytes));
         $id = $this->ids->next();
-        DB::table('templates')->insert(['id' => $id, 'user_id' => $user->id, 'name' => mb_strcut($name, 0, 255), 'kind' => $kind, 'bytes' => $bytes, 'created_at' => now(), 'updated_at' => now()]);
+        DB::table('templates')->insert([
+            'id' => $id,
+            'user_id' => $user->id,
+            'name' => mb_strcut($name, 0, 255),
+            'kind' => $kind,
+            'bytes' => $bytes,
+            'created_at' => now(),
+            'updated_at' => now(),
+        ]);
 
         return $id;
     }
@@ -56,7 +77,10 @@ final readonly class Templates
     /** @param array<string, string> $styles */
     public function choose(User $user, string $id, array $styles): void
     {
-        DB::table('templates')->where('user_id', $user->id)->where('id', $id)->update(['choices' => json_encode($styles, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 'updated_at' => now()]);
+        DB::table('templates')
+            ->where('user_id', $user->id)
+            ->where('id', $id)
+            ->update(['choices' => json_encode($styles, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 'updated_at' => now()]);
     }
 
     public function remove(User $user, string $id): void

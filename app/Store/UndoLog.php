@@ -97,7 +97,11 @@ final class UndoLog
         $undo = $this->undoable();
         $redo = $this->redoable();
         $undone = $redo === null ? null : $this->steps()[$redo];
-        $says = DB::table('operations')->where('plan_id', $this->planId)->whereIn('step_id', array_filter([$undo, $undone]))->orderBy('seq')->pluck('says', 'step_id');
+        $says = DB::table('operations')
+            ->where('plan_id', $this->planId)
+            ->whereIn('step_id', array_filter([$undo, $undone]))
+            ->orderBy('seq')
+            ->pluck('says', 'step_id');
 
         return ['undo' => $undo === null ? null : $says[$undo] ?? '', 'redo' => $undone === null ? null : $says[$undone] ?? ''];
     }
@@ -106,8 +110,12 @@ final class UndoLog
     private function steps(): array
     {
         if ($this->steps === null) {
-            $rows = DB::table('operations')->where('plan_id', $this->planId)->where('user_id', $this->userId)
-                ->orderByDesc('seq')->limit(self::REACH)->get(['step_id', 'undoes', 'type']);
+            $rows = DB::table('operations')
+                ->where('plan_id', $this->planId)
+                ->where('user_id', $this->userId)
+                ->orderByDesc('seq')
+                ->limit(self::REACH)
+                ->get(['step_id', 'undoes', 'type']);
             $this->steps = array_diff_key($rows->pluck('undoes', 'step_id')->all(), self::idle($rows));
         }
 
@@ -128,10 +136,16 @@ final class UndoLog
             $types[$row->step_id][$row->type] = true;
         }
 
-        return array_fill_keys(array_keys(array_filter($types, static fn(array $of): bool => \count($of) === 2 && isset($of['add'], $of['drop']))), true);
+        return array_fill_keys(
+            array_keys(array_filter($types, static fn(array $of): bool => \count($of) === 2 && isset($of['add'], $of['drop']))),
+            true,
+        );
     }
 
-    /** The step by which one of the person's own is in force now: itself, or the one that brought it back; null where it has been taken back, or there is no such step. */
+    /**
+     * The step by which one of the person's own is in force now: itself, or the one that brought it back; null where
+     * it has been taken back, or there is no such step.
+     */
     public function standing(string $step): ?string
     {
         $by = array_flip(array_filter(array_reverse($this->steps(), true), static fn(?string $undoes): bool => $undoes !== null));
@@ -160,19 +174,31 @@ final class UndoLog
      */
     public function inverseOf(string $step): Operation
     {
-        $rows = DB::table('operations')->where('plan_id', $this->planId)->where('step_id', $step)->orderByDesc('seq')->get(['seq', 'payload', 'inverse']);
+        $rows = DB::table('operations')
+            ->where('plan_id', $this->planId)
+            ->where('step_id', $step)
+            ->orderByDesc('seq')
+            ->get(['seq', 'payload', 'inverse']);
         $touched = [];
         foreach ($rows as $row) {
             array_push($touched, ...Codec::decode(json_decode($row->payload, true, 512, JSON_THROW_ON_ERROR))->touches());
         }
-        $others = DB::table('operations')->where('plan_id', $this->planId)->where('seq', '>', $rows->last()?->seq)->where('user_id', '!=', $this->userId)->pluck('payload');
+        $others = DB::table('operations')
+            ->where('plan_id', $this->planId)
+            ->where('seq', '>', $rows->last()?->seq)
+            ->where('user_id', '!=', $this->userId)
+            ->pluck('payload');
         foreach ($others as $payload) {
             if (array_intersect($touched, Codec::decode(json_decode($payload, true, 512, JSON_THROW_ON_ERROR))->touches()) !== []) {
                 throw OperationRefused::changed();
             }
         }
 
-        return self::merged($rows->map(static fn(\stdClass $row): Operation => Codec::decode(json_decode($row->inverse, true, 512, JSON_THROW_ON_ERROR)))->all());
+        return self::merged(
+            $rows
+                ->map(static fn(\stdClass $row): Operation => Codec::decode(json_decode($row->inverse, true, 512, JSON_THROW_ON_ERROR)))
+                ->all(),
+        );
     }
 
     /** @param array<Operation> $operations */

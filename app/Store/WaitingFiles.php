@@ -54,7 +54,9 @@ final readonly class WaitingFiles
     /** Those that wait longest make room for one more: what they hold is still where it came from. */
     private function makeRoom(User $user, int $bytes): void
     {
-        $paths = array_values(array_filter(File::glob("{$this->folder($user)}/*"), static fn(string $path): bool => !str_ends_with($path, '.name')));
+        $paths = array_values(
+            array_filter(File::glob("{$this->folder($user)}/*"), static fn(string $path): bool => !str_ends_with($path, '.name')),
+        );
         rsort($paths);
         foreach ($paths as $i => $path) {
             $bytes += (int) filesize($path);

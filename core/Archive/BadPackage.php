@@ -16,7 +16,10 @@ final class BadPackage extends \RuntimeException
 
     public static function compound(): self
     {
-        return new self('it is encrypted with a password, or of the older kind from before 2007. Open it in a word processor, save it without a password in the newer kind, and try again');
+        return new self(
+            'it is encrypted with a password, or of the older kind from before 2007. Open it in a word processor, save it without a '
+                . 'password in the newer kind, and try again',
+        );
     }
 
     public static function encrypted(): self
@@ -36,7 +39,13 @@ final class BadPackage extends \RuntimeException
 
     public static function tooLarge(): self
     {
-        return new self('unpacked, it or a part of it is larger than the size limit (' . intdiv(Limits::PACKAGE_PART, 1024 * 1024) . ' MB for a part, ' . intdiv(Limits::PACKAGE, 1024 * 1024) . ' MB for all)');
+        return new self(
+            'unpacked, it or a part of it is larger than the size limit ('
+                . intdiv(Limits::PACKAGE_PART, 1024 * 1024)
+                . ' MB for a part, '
+                . intdiv(Limits::PACKAGE, 1024 * 1024)
+                . ' MB for all)',
+        );
     }
 
     public static function missing(string $name): self

@@ -126,7 +126,11 @@ final class Package
             }
             $read += \strlen($piece);
             $this->unpacked += \strlen($piece);
-            if ($read > $most || $this->unpacked > Limits::PACKAGE || ($read > 1024 * 1024 && $read > self::RATIO * max(1, $stat['comp_size']))) {
+            if (
+                $read > $most
+                || $this->unpacked > Limits::PACKAGE
+                || ($read > 1024 * 1024 && $read > self::RATIO * max(1, $stat['comp_size']))
+            ) {
                 throw BadPackage::tooLarge();
             }
             yield $piece;

@@ -37,7 +37,13 @@ final class Shelf implements Pictures
         }
         fclose($out);
         $size = $bytes > Limits::PICTURE || $bytes === 0 ? false : @getimagesize($path);
-        if ($size === false || !\in_array($size[2], self::TYPES, true) || $size[0] < 1 || $size[1] < 1 || $size[0] * $size[1] > Limits::PICTURE_PIXELS) {
+        if (
+            $size === false
+            || !\in_array($size[2], self::TYPES, true)
+            || $size[0] < 1
+            || $size[1] < 1
+            || $size[0] * $size[1] > Limits::PICTURE_PIXELS
+        ) {
             unlink($path);
 
             return null;

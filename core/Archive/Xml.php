@@ -108,7 +108,9 @@ final class Xml
         throw new BrokenXml('it ends in the middle of an element', 0);
     }
 
-    /** @return \Generator<string, string|null> everything right under the element at hand: child elements by their local name, with null; texts by an empty one */
+    /**
+     * @return \Generator<string, string|null> everything right under the element at hand: child elements by their local name, with null; texts by an empty one
+     */
     public function nodes(): \Generator
     {
         $reader = $this->at;
@@ -126,7 +128,12 @@ final class Xml
             }
             if ($type === \XMLReader::ELEMENT) {
                 yield $reader->localName => null;
-            } elseif ($type === \XMLReader::TEXT || $type === \XMLReader::CDATA || $type === \XMLReader::SIGNIFICANT_WHITESPACE || $type === \XMLReader::WHITESPACE) {
+            } elseif (
+                $type === \XMLReader::TEXT
+                || $type === \XMLReader::CDATA
+                || $type === \XMLReader::SIGNIFICANT_WHITESPACE
+                || $type === \XMLReader::WHITESPACE
+            ) {
                 yield '' => $reader->value;
             }
         }
@@ -148,7 +155,12 @@ final class Xml
             if ($type === \XMLReader::END_ELEMENT && $reader->depth <= $depth) {
                 return $text;
             }
-            if ($type === \XMLReader::TEXT || $type === \XMLReader::CDATA || $type === \XMLReader::SIGNIFICANT_WHITESPACE || $type === \XMLReader::WHITESPACE) {
+            if (
+                $type === \XMLReader::TEXT
+                || $type === \XMLReader::CDATA
+                || $type === \XMLReader::SIGNIFICANT_WHITESPACE
+                || $type === \XMLReader::WHITESPACE
+            ) {
                 $text .= $reader->value;
             }
         }

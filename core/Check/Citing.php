@@ -14,7 +14,8 @@ final readonly class Citing
     private const EXCERPT = 120;
 
     /**
-     * @param array<string, list<string>>                    $places     source → topics whose notes cite it, in reading order, once a citation
+     * @param array<string, list<string>>                    $places
+     *     source → topics whose notes cite it, in reading order, once a citation
      * @param list<array{topic: string, text: string}>       $unsourced  quotations without a source
      */
     private function __construct(public array $places, public array $unsourced) {}

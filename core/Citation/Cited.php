@@ -9,7 +9,13 @@ use Embrel\RichText\Node;
 /** One source within a citation: what is cited of it, and what is said around it. */
 final readonly class Cited
 {
-    public function __construct(public string $source, public string $pages = '', public string $prefix = '', public string $suffix = '', public bool $withoutAuthor = false) {}
+    public function __construct(
+        public string $source,
+        public string $pages = '',
+        public string $prefix = '',
+        public string $suffix = '',
+        public bool $withoutAuthor = false,
+    ) {}
 
     /**
      * @return list<self> what a citation of a note names
@@ -19,7 +25,13 @@ final readonly class Cited
         $out = [];
         /** @var array{source: string, pages?: string, prefix?: string, suffix?: string, withoutAuthor?: bool} $item */
         foreach (\is_array($items = $citation->attrs['items'] ?? []) ? $items : [] as $item) {
-            $out[] = new self($item['source'], trim($item['pages'] ?? ''), trim($item['prefix'] ?? ''), trim($item['suffix'] ?? ''), $item['withoutAuthor'] ?? false);
+            $out[] = new self(
+                $item['source'],
+                trim($item['pages'] ?? ''),
+                trim($item['prefix'] ?? ''),
+                trim($item['suffix'] ?? ''),
+                $item['withoutAuthor'] ?? false,
+            );
         }
 
         return $out;

@@ -53,7 +53,13 @@ final class Duplicates
         }
         $title = preg_replace('/[^\p{L}\p{N}]+/u', ' ', mb_strtolower(Titles::withoutArticle($source->title))) ?? '';
         if (trim($title) !== '') {
-            $keys[] = implode('|', [trim($title), $source->date->year ?? '', mb_strtolower($source->people()[0]->family ?? ''), $source->edition, $source->volume]);
+            $keys[] = implode('|', [
+                trim($title),
+                $source->date->year ?? '',
+                mb_strtolower($source->people()[0]->family ?? ''),
+                $source->edition,
+                $source->volume,
+            ]);
         }
 
         return $keys;

@@ -18,14 +18,28 @@ final class Label
      */
     public static function of(array $items, array $sources, Terms $terms): string
     {
-        return implode('; ', array_map(static fn(Cited $item): string => self::one($item, $sources[$item->source] ?? null, $terms), $items));
+        return implode(
+            '; ',
+            array_map(static fn(Cited $item): string => self::one($item, $sources[$item->source] ?? null, $terms), $items),
+        );
     }
 
     private static function one(Cited $item, ?Source $source, Terms $terms): string
     {
-        $label = $source === null ? $terms->say('noSource') : ($item->withoutAuthor ? $terms->when($source->date) : self::ofSource($source, $terms));
+        $label
+            = $source === null
+                ? $terms->say('noSource')
+                : ($item->withoutAuthor
+                    ? $terms->when($source->date)
+                    : self::ofSource($source, $terms));
 
-        return implode(', ', array_filter([trim("{$item->prefix} {$label}"), $terms->pages($item->pages, Pages::FULL), $item->suffix], static fn(string $part): bool => $part !== ''));
+        return implode(
+            ', ',
+            array_filter(
+                [trim("{$item->prefix} {$label}"), $terms->pages($item->pages, Pages::FULL), $item->suffix],
+                static fn(string $part): bool => $part !== '',
+            ),
+        );
     }
 
     private static function who(Source $source, Terms $terms): string

@@ -9,7 +9,8 @@ final class Matching
 {
     private const BRACKET = '/\s*[(\[]([^()\[\]]{3,160})[)\]]\s*[.]?\s*\z/u';
     private const NAME_YEAR = '/\A(?:see\s+|cf\.\s+|vgl\.\s+)?(\p{Lu}[\p{L}\'’\-]+)(?:(?:,|\s+(?:and|und|&)|\s+et)\s[^\d]*?)??,?\s*\(?(?:c(?:irca|a)?\.?\s*)?(\d{4})[a-z]?\)?(?:[,:;]?\s*(.*?))?\z/u';
-    private const NAME_PAGE = '/\A(\p{Lu}[\p{L}\'’\-]+)(?:\s+(?:and|und|&)\s+\S+|\s+et al\.?)?,?\s+((?:pp?\.|S\.|ch\.|Kap\.)\s*\S.*|\d+(?:[-–]\d+)?)\z/u';
+    private const NAME_PAGE = '/\A(\p{Lu}[\p{L}\'’\-]+)(?:\s+(?:and|und|&)\s+\S+|\s+et '
+        . 'al\.?)?,?\s+((?:pp?\.|S\.|ch\.|Kap\.)\s*\S.*|\d+(?:[-–]\d+)?)\z/u';
 
     private readonly Duplicates $duplicates;
 
@@ -49,7 +50,10 @@ final class Matching
             return new Cited($same, $typed->pages);
         }
         if (preg_match(self::NAME_YEAR, $line, $m) === 1) {
-            $cited = self::only(array_filter($this->named($m[1]), static fn(Source $source): bool => $source->date?->year === (int) $m[2]), $m[3] ?? '');
+            $cited = self::only(
+                array_filter($this->named($m[1]), static fn(Source $source): bool => $source->date?->year === (int) $m[2]),
+                $m[3] ?? '',
+            );
         } elseif (preg_match(self::NAME_PAGE, $line, $m) === 1) {
             $cited = self::only($this->named($m[1]), $m[2]);
         }

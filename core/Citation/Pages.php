@@ -36,7 +36,11 @@ final class Pages
             return $pages;
         }
 
-        return preg_replace_callback('/(?<![\p{L}\d])(\d+)\s*[-–—]+\s*(\d+)(?![\p{L}\d])/u', static fn(array $m): string => $m[1] . '–' . self::second($m[1], $m[2], $form), preg_replace('/(?<=[ivxlcdm])\s*-+\s*(?=[ivxlcdm])/i', '–', $pages) ?? $pages) ?? $pages;
+        return preg_replace_callback(
+            '/(?<![\p{L}\d])(\d+)\s*[-–—]+\s*(\d+)(?![\p{L}\d])/u',
+            static fn(array $m): string => $m[1] . '–' . self::second($m[1], $m[2], $form),
+            preg_replace('/(?<=[ivxlcdm])\s*-+\s*(?=[ivxlcdm])/i', '–', $pages) ?? $pages,
+        ) ?? $pages;
     }
 
     private static function second(string $first, string $second, string $form): string

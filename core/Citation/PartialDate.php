@@ -13,10 +13,31 @@ final readonly class PartialDate
     private const LONGEST = 60;
     private const STORED = '/\A(\d{4})(?:-(\d\d)(?:-(\d\d))?)?(~)?\z/';
     private const MONTHS = [
-        'jan' => 1, 'feb' => 2, 'mar' => 3, 'mär' => 3, 'apr' => 4, 'may' => 5, 'mai' => 5, 'jun' => 6, 'jul' => 7, 'aug' => 8, 'sep' => 9, 'oct' => 10, 'okt' => 10, 'nov' => 11, 'dec' => 12, 'dez' => 12,
+        'jan' => 1,
+        'feb' => 2,
+        'mar' => 3,
+        'mär' => 3,
+        'apr' => 4,
+        'may' => 5,
+        'mai' => 5,
+        'jun' => 6,
+        'jul' => 7,
+        'aug' => 8,
+        'sep' => 9,
+        'oct' => 10,
+        'okt' => 10,
+        'nov' => 11,
+        'dec' => 12,
+        'dez' => 12,
     ];
 
-    private function __construct(public ?int $year, public ?int $month = null, public ?int $day = null, public bool $circa = false, public string $words = '') {}
+    private function __construct(
+        public ?int $year,
+        public ?int $month = null,
+        public ?int $day = null,
+        public bool $circa = false,
+        public string $words = '',
+    ) {}
 
     /** From the stored form; null for no date. */
     public static function of(string $stored): ?self
@@ -50,15 +71,33 @@ final readonly class PartialDate
         $circa = preg_match('/\A(?:circa|ca?\.|ca|around|about|um)\s*(?=\d)|(?:\?|~)\z/u', $plain) === 1;
         $bare = trim(preg_replace('/\A(?:circa|ca?\.|ca|around|about|um)\s*(?=\d)|(?:\?|~)\z/u', '', $plain) ?? $plain);
         $parts = match (1) {
-            preg_match('/\A(\d{4})(?:[-\/](\d{1,2})(?:[-\/](\d{1,2}))?)?\z/', $bare, $m) => [(int) $m[1], (int) ($m[2] ?? 0), (int) ($m[3] ?? 0)],
+            preg_match('/\A(\d{4})(?:[-\/](\d{1,2})(?:[-\/](\d{1,2}))?)?\z/', $bare, $m) => [
+                (int) $m[1],
+                (int) ($m[2] ?? 0),
+                (int) ($m[3] ?? 0),
+            ],
             preg_match('/\A(\d{1,2})\.\s?(\d{1,2})\.\s?(\d{4})\z/', $bare, $m) => [(int) $m[3], (int) $m[2], (int) $m[1]],
-            preg_match('/\A(?:(\d{1,2})\.?\s+)?(\p{L}{3})\p{L}*\.?,?\s+(\d{4})\z/u', $bare, $m) => [(int) $m[3], self::MONTHS[$m[2]] ?? 0, (int) $m[1]],
-            preg_match('/\A(\p{L}{3})\p{L}*\.?\s+(\d{1,2})(?:st|nd|rd|th)?,?\s+(\d{4})\z/u', $bare, $m) => [(int) $m[3], self::MONTHS[$m[1]] ?? 0, (int) $m[2]],
-            preg_match('/\A(\d{4}),?\s+(\p{L}{3})\p{L}*\.?(?:\s+(\d{1,2}))?\z/u', $bare, $m) => [(int) $m[1], self::MONTHS[$m[2]] ?? 0, (int) ($m[3] ?? 0)],
+            preg_match('/\A(?:(\d{1,2})\.?\s+)?(\p{L}{3})\p{L}*\.?,?\s+(\d{4})\z/u', $bare, $m) => [
+                (int) $m[3],
+                self::MONTHS[$m[2]] ?? 0,
+                (int) $m[1],
+            ],
+            preg_match('/\A(\p{L}{3})\p{L}*\.?\s+(\d{1,2})(?:st|nd|rd|th)?,?\s+(\d{4})\z/u', $bare, $m) => [
+                (int) $m[3],
+                self::MONTHS[$m[1]] ?? 0,
+                (int) $m[2],
+            ],
+            preg_match('/\A(\d{4}),?\s+(\p{L}{3})\p{L}*\.?(?:\s+(\d{1,2}))?\z/u', $bare, $m) => [
+                (int) $m[1],
+                self::MONTHS[$m[2]] ?? 0,
+                (int) ($m[3] ?? 0),
+            ],
             default => null,
         };
 
-        return $parts === null || (preg_match('/\p{L}/u', $bare) === 1 && $parts[1] === 0) ? self::of($text) : self::on($parts[0], $parts[1], $parts[2], $circa);
+        return $parts === null || (preg_match('/\p{L}/u', $bare) === 1 && $parts[1] === 0)
+            ? self::of($text)
+            : self::on($parts[0], $parts[1], $parts[2], $circa);
     }
 
     public function stored(): string
@@ -67,6 +106,9 @@ final readonly class PartialDate
             return $this->words;
         }
 
-        return \sprintf('%04d', $this->year) . ($this->month === null ? '' : \sprintf('-%02d', $this->month)) . ($this->day === null ? '' : \sprintf('-%02d', $this->day)) . ($this->circa ? '~' : '');
+        return \sprintf('%04d', $this->year)
+            . ($this->month === null ? '' : \sprintf('-%02d', $this->month))
+            . ($this->day === null ? '' : \sprintf('-%02d', $this->day))
+            . ($this->circa ? '~' : '');
     }
 }

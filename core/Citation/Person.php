@@ -19,7 +19,12 @@ final readonly class Person
      * @param string $particle what stands between them: van der, de la, von
      * @param string $suffix   what follows: Jr., III
      */
-    public function __construct(public string $family, public string $given = '', public string $particle = '', public string $suffix = '') {}
+    public function __construct(
+        public string $family,
+        public string $given = '',
+        public string $particle = '',
+        public string $suffix = '',
+    ) {}
 
     /** Out of two fields as they are typed: a particle may stand with either name, a suffix with the family name. */
     public static function of(string $family, string $given = ''): self
@@ -67,7 +72,9 @@ final readonly class Person
     /** The family name with what belongs before it: van der Meer; but Humboldt, where the particle stays behind. */
     public function surname(bool $drops = false): string
     {
-        return $this->particle === '' || ($drops && $this->drops()) ? $this->family : $this->particle . (preg_match('/[\'’]\z/u', $this->particle) === 1 ? '' : ' ') . $this->family;
+        return $this->particle === '' || ($drops && $this->drops())
+            ? $this->family
+            : $this->particle . (preg_match('/[\'’]\z/u', $this->particle) === 1 ? '' : ' ') . $this->family;
     }
 
     public function drops(): bool
@@ -80,7 +87,13 @@ final readonly class Person
     {
         $out = [];
         foreach (preg_split('/[\s.]+/u', $this->given, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $name) {
-            $out[] = implode('-', array_map(static fn(string $part): string => mb_strtoupper(mb_substr($part, 0, 1)) . '.', array_filter(explode('-', $name), static fn(string $part): bool => $part !== '')));
+            $out[] = implode(
+                '-',
+                array_map(
+                    static fn(string $part): string => mb_strtoupper(mb_substr($part, 0, 1)) . '.',
+                    array_filter(explode('-', $name), static fn(string $part): bool => $part !== ''),
+                ),
+            );
         }
 
         return implode(' ', $out);
@@ -101,6 +114,8 @@ final readonly class Person
     /** Anna Pell; with initials A. Pell. */
     public function straight(bool $initials = false): string
     {
-        return trim(($initials ? $this->initials() : $this->given) . ' ' . $this->surname() . ($this->suffix === '' ? '' : " {$this->suffix}"));
+        return trim(
+            ($initials ? $this->initials() : $this->given) . ' ' . $this->surname() . ($this->suffix === '' ? '' : " {$this->suffix}"),
+        );
     }
 }

@@ -17,7 +17,13 @@ final readonly class References
      * @param list<array{source: Source, runs: list<Node>}> $list
      * @param array<string, Source>                     $cited by id, in the order in which they are first cited
      */
-    private function __construct(public string $heading, public bool $isInNotes, public array $citations, public array $list, public array $cited) {}
+    private function __construct(
+        public string $heading,
+        public bool $isInNotes,
+        public array $citations,
+        public array $list,
+        public array $cited,
+    ) {}
 
     /**
      * @param string                $language  of the work, a language tag
@@ -47,7 +53,10 @@ final readonly class References
         $printed = [];
         foreach ($citations as $items) {
             $known = array_values(array_filter($items, static fn(Cited $item): bool => isset($uses->sources[$item->source])));
-            $printed[] = Prose::runs(($known === [] ? '' : $style->citation($known, $uses)) . (\count($known) < \count($items) ? ($known === [] ? '' : ' ') . $missing : ''));
+            $printed[] = Prose::runs(
+                ($known === [] ? '' : $style->citation($known, $uses))
+                    . (\count($known) < \count($items) ? ($known === [] ? '' : ' ') . $missing : ''),
+            );
         }
 
         return new self($style->heading(), $ways->inNotes, $printed, self::listed($style, $uses, $order), $cited);
@@ -91,7 +100,12 @@ final readonly class References
             }
             $title = Titles::withoutArticle($source->title);
             // A work of one stands before those of the same with others, and what has no date before what has one.
-            $keys[$id] = $collator->getSortKey(($names === '' ? $title : $names)) . "\0" . ($source->date?->stored() ?? '0') . "\0" . $collator->getSortKey($title);
+            $keys[$id]
+                = $collator->getSortKey($names === '' ? $title : $names)
+                . "\0"
+                . ($source->date?->stored() ?? '0')
+                . "\0"
+                . $collator->getSortKey($title);
         }
         asort($keys, SORT_STRING);
         $order = [];
@@ -170,6 +184,6 @@ final readonly class References
     /** a to z, then aa. */
     private static function letter(int $n): string
     {
-        return ($n >= 26 ? self::letter(intdiv($n, 26) - 1) : '') . \chr(97 + $n % 26);
+        return ($n >= 26 ? self::letter(intdiv($n, 26) - 1) : '') . \chr(97 + ($n % 26));
     }
 }

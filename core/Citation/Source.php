@@ -4,11 +4,29 @@ declare(strict_types=1);
 
 namespace Embrel\Citation;
 
-/** A book, article, page or interview that the plan draws on. Two sources of different plans may have the same id: one is then a copy of the other. */
+/**
+ * A book, article, page or interview that the plan draws on. Two sources of different plans may have the same
+ * id: one is then a copy of the other.
+ */
 final readonly class Source
 {
     /** The fields that are plain texts, in the order in which they are shown. */
-    public const TEXTS = ['title', 'container', 'publisher', 'place', 'edition', 'volume', 'issue', 'pages', 'url', 'doi', 'isbn', 'language', 'capitals', 'remark'];
+    public const TEXTS = [
+        'title',
+        'container',
+        'publisher',
+        'place',
+        'edition',
+        'volume',
+        'issue',
+        'pages',
+        'url',
+        'doi',
+        'isbn',
+        'language',
+        'capitals',
+        'remark',
+    ];
 
     /**
      * @param string       $id        a ULID
@@ -50,7 +68,7 @@ final readonly class Source
      */
     public function with(array $changes): self
     {
-        return new self(...($changes + get_object_vars($this))); // @phpstan-ignore argument.type (each caller passes the field's own type)
+        return new self(...$changes + get_object_vars($this)); // @phpstan-ignore argument.type (each caller passes the field's own type)
     }
 
     /** @return list<Person> who stands for it: the authors, else the editors */
@@ -68,7 +86,9 @@ final readonly class Source
     /** @return list<string> the names in its title that keep their capitals */
     public function names(): array
     {
-        return array_values(array_filter(array_map(trim(...), explode(',', $this->capitals)), static fn(string $name): bool => $name !== ''));
+        return array_values(
+            array_filter(array_map(trim(...), explode(',', $this->capitals)), static fn(string $name): bool => $name !== ''),
+        );
     }
 
     /** Where it can be read: its DOI as an address, else its own address. */

@@ -19,7 +19,9 @@ final class SourceForm
     /** @return array<string, mixed> */
     public static function toArray(Source $source): array
     {
-        $out = ['id' => $source->id, 'title' => $source->title] + ($source->kind === SourceKind::Other ? [] : ['kind' => $source->kind->value]);
+        $out
+            = ['id' => $source->id, 'title' => $source->title]
+            + ($source->kind === SourceKind::Other ? [] : ['kind' => $source->kind->value]);
         foreach (self::PEOPLE as $role) {
             $people = $role === 'authors' ? $source->authors : $source->editors;
             $out += $people === [] ? [] : [$role => array_map(self::person(...), $people)];
@@ -38,7 +40,10 @@ final class SourceForm
     /** @return array<string, string> */
     private static function person(Person $person): array
     {
-        return array_filter(['family' => $person->family, 'given' => $person->given, 'particle' => $person->particle, 'suffix' => $person->suffix], static fn(string $part): bool => $part !== '');
+        return array_filter(
+            ['family' => $person->family, 'given' => $person->given, 'particle' => $person->particle, 'suffix' => $person->suffix],
+            static fn(string $part): bool => $part !== '',
+        );
     }
 
     /** @throws MalformedShape */
@@ -57,7 +62,10 @@ final class SourceForm
             $fields[$field] = PartialDate::of(self::line($form, $field, Limits::SOURCE_DATE));
         }
         foreach (array_diff(Source::TEXTS, ['title']) as $field) {
-            $fields[$field] = $field === 'remark' ? self::checked(Text::cleaned($form->stringOr($field, '') ?? ''), $field, Limits::SOURCE_REMARK) : self::line($form, $field, Limits::SOURCE_TEXT);
+            $fields[$field]
+                = $field === 'remark'
+                    ? self::checked(Text::cleaned($form->stringOr($field, '') ?? ''), $field, Limits::SOURCE_REMARK)
+                    : self::line($form, $field, Limits::SOURCE_TEXT);
         }
         $url = self::line($form, 'url', Limits::SOURCE_TEXT);
         if ($url !== '' && !Schema::isSafeLink($url)) {
@@ -85,7 +93,9 @@ final class SourceForm
             }
         }
 
-        return \count($people) <= Limits::SOURCE_PEOPLE ? $people : throw MalformedShape::expected('at most ' . Limits::SOURCE_PEOPLE . ' people', "source.{$role}");
+        return \count($people) <= Limits::SOURCE_PEOPLE
+            ? $people
+            : throw MalformedShape::expected('at most ' . Limits::SOURCE_PEOPLE . ' people', "source.{$role}");
     }
 
     private static function line(Shape $form, string $field, int $longest): string

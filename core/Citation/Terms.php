@@ -9,14 +9,70 @@ final readonly class Terms
 {
     private const WORDS = [
         'en' => [
-            'and' => 'and', 'etAl' => 'et al.', 'editor' => 'Ed.', 'editors' => 'Eds.', 'editorLong' => 'editor', 'editorsLong' => 'editors', 'editedBy' => 'edited by', 'edBy' => 'ed.', 'director' => 'Director', 'directors' => 'Directors', 'directorShort' => 'dir.', 'directedBy' => 'Directed by',
-            'in' => 'In', 'inLow' => 'in', 'noDate' => 'n.d.', 'page' => 'p.', 'pages' => 'pp.', 'edition' => '%s ed.', 'volume' => 'vol.', 'Volume' => 'Vol.', 'issue' => 'no.', 'circa' => 'ca. ', 'retrieved' => 'Retrieved %s, from', 'accessed' => 'Accessed %s', 'accessedLow' => 'accessed %s',
-            'personal' => 'personal communication', 'film' => 'Film', 'interview' => 'Interview', 'thesis' => 'Thesis', 'noSource' => 'source missing', 'noTitle' => 'Untitled',
+            'and' => 'and',
+            'etAl' => 'et al.',
+            'editor' => 'Ed.',
+            'editors' => 'Eds.',
+            'editorLong' => 'editor',
+            'editorsLong' => 'editors',
+            'editedBy' => 'edited by',
+            'edBy' => 'ed.',
+            'director' => 'Director',
+            'directors' => 'Directors',
+            'directorShort' => 'dir.',
+            'directedBy' => 'Directed by',
+            'in' => 'In',
+            'inLow' => 'in',
+            'noDate' => 'n.d.',
+            'page' => 'p.',
+            'pages' => 'pp.',
+            'edition' => '%s ed.',
+            'volume' => 'vol.',
+            'Volume' => 'Vol.',
+            'issue' => 'no.',
+            'circa' => 'ca. ',
+            'retrieved' => 'Retrieved %s, from',
+            'accessed' => 'Accessed %s',
+            'accessedLow' => 'accessed %s',
+            'personal' => 'personal communication',
+            'film' => 'Film',
+            'interview' => 'Interview',
+            'thesis' => 'Thesis',
+            'noSource' => 'source missing',
+            'noTitle' => 'Untitled',
         ],
         'de' => [
-            'and' => 'und', 'etAl' => 'et al.', 'editor' => 'Hrsg.', 'editors' => 'Hrsg.', 'editorLong' => 'Hrsg.', 'editorsLong' => 'Hrsg.', 'editedBy' => 'herausgegeben von', 'edBy' => 'hrsg. von', 'director' => 'Regie', 'directors' => 'Regie', 'directorShort' => 'Regie', 'directedBy' => 'Regie:',
-            'in' => 'In', 'inLow' => 'in', 'noDate' => 'o. J.', 'page' => 'S.', 'pages' => 'S.', 'edition' => '%s Aufl.', 'volume' => 'Bd.', 'Volume' => 'Bd.', 'issue' => 'Nr.', 'circa' => 'ca. ', 'retrieved' => 'Abgerufen am %s von', 'accessed' => 'Zugriff am %s', 'accessedLow' => 'Zugriff am %s',
-            'personal' => 'persönliche Mitteilung', 'film' => 'Film', 'interview' => 'Interview', 'thesis' => 'Abschlussarbeit', 'noSource' => 'Quelle fehlt', 'noTitle' => 'Ohne Titel',
+            'and' => 'und',
+            'etAl' => 'et al.',
+            'editor' => 'Hrsg.',
+            'editors' => 'Hrsg.',
+            'editorLong' => 'Hrsg.',
+            'editorsLong' => 'Hrsg.',
+            'editedBy' => 'herausgegeben von',
+            'edBy' => 'hrsg. von',
+            'director' => 'Regie',
+            'directors' => 'Regie',
+            'directorShort' => 'Regie',
+            'directedBy' => 'Regie:',
+            'in' => 'In',
+            'inLow' => 'in',
+            'noDate' => 'o. J.',
+            'page' => 'S.',
+            'pages' => 'S.',
+            'edition' => '%s Aufl.',
+            'volume' => 'Bd.',
+            'Volume' => 'Bd.',
+            'issue' => 'Nr.',
+            'circa' => 'ca. ',
+            'retrieved' => 'Abgerufen am %s von',
+            'accessed' => 'Zugriff am %s',
+            'accessedLow' => 'Zugriff am %s',
+            'personal' => 'persönliche Mitteilung',
+            'film' => 'Film',
+            'interview' => 'Interview',
+            'thesis' => 'Abschlussarbeit',
+            'noSource' => 'Quelle fehlt',
+            'noTitle' => 'Ohne Titel',
         ],
     ];
     private const MONTHS = [
@@ -95,7 +151,9 @@ final readonly class Terms
     /** p. 61, pp. 61–63; a place in words as it is: ch. 3. */
     public function pages(string $place, string $form): string
     {
-        return Pages::arePages($place) ? $this->say(Pages::areSeveral($place) ? 'pages' : 'page') . ' ' . Pages::range($place, $form) : $place;
+        return Pages::arePages($place)
+            ? $this->say(Pages::areSeveral($place) ? 'pages' : 'page') . ' ' . Pages::range($place, $form)
+            : $place;
     }
 
     /** 2nd ed., rev. ed.; 2. Aufl. */
@@ -105,7 +163,9 @@ final readonly class Terms
             $edition = $this->isGerman ? "{$m[1]}." : self::ordinal((int) $m[1]);
         }
 
-        return preg_match('/(?:\bed(?:ition)?|Aufl(?:age)?)\b\.?/iu', $edition) === 1 ? $edition : \sprintf($this->say('edition'), $edition);
+        return preg_match('/(?:\bed(?:ition)?|Aufl(?:age)?)\b\.?/iu', $edition) === 1
+            ? $edition
+            : \sprintf($this->say('edition'), $edition);
     }
 
     private static function ordinal(int $n): string

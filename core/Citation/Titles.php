@@ -8,7 +8,65 @@ namespace Embrel\Citation;
 final class Titles
 {
     private const SMALL = [
-        'a', 'an', 'the', 'and', 'but', 'or', 'nor', 'for', 'as', 'if', 'at', 'by', 'in', 'of', 'off', 'on', 'per', 'to', 'up', 'via', 'about', 'above', 'across', 'after', 'against', 'along', 'among', 'around', 'before', 'behind', 'below', 'beneath', 'beside', 'between', 'beyond', 'down', 'during', 'except', 'from', 'inside', 'into', 'like', 'near', 'onto', 'out', 'outside', 'over', 'past', 'since', 'through', 'throughout', 'toward', 'towards', 'under', 'until', 'upon', 'with', 'within', 'without',
+        'a',
+        'an',
+        'the',
+        'and',
+        'but',
+        'or',
+        'nor',
+        'for',
+        'as',
+        'if',
+        'at',
+        'by',
+        'in',
+        'of',
+        'off',
+        'on',
+        'per',
+        'to',
+        'up',
+        'via',
+        'about',
+        'above',
+        'across',
+        'after',
+        'against',
+        'along',
+        'among',
+        'around',
+        'before',
+        'behind',
+        'below',
+        'beneath',
+        'beside',
+        'between',
+        'beyond',
+        'down',
+        'during',
+        'except',
+        'from',
+        'inside',
+        'into',
+        'like',
+        'near',
+        'onto',
+        'out',
+        'outside',
+        'over',
+        'past',
+        'since',
+        'through',
+        'throughout',
+        'toward',
+        'towards',
+        'under',
+        'until',
+        'upon',
+        'with',
+        'within',
+        'without',
     ];
     private const WORDS = '/[\p{L}\p{N}][\p{L}\p{N}\'’]*/u';
     private const ARTICLE = '/\A(?:(?:the|an?|der|die|das|eine?)\s+|l[\'’])(?=\S)/iu';
@@ -21,20 +79,33 @@ final class Titles
         $isCapitals = mb_strtoupper($title) === $title;
         $last = 0;
 
-        return preg_replace_callback(self::WORDS, static function (array $m) use ($title, $kept, $lowers, $isCapitals, &$last): string {
-            [$word, $at] = $m[0];
-            $isFirst = $at === 0 || preg_match('/[:?!.–—]["“‘«(]*\s["“‘«(]*\z/u', substr($title, $last, $at - $last)) === 1 || trim(substr($title, 0, $at), " \"'(\xE2\x80\x9C\x98") === '';
-            $last = $at + \strlen($word);
-            if (isset($kept[mb_strtolower($word)])) {
-                return $kept[mb_strtolower($word)];
-            }
-            $word = $isCapitals || ($lowers && !self::isOfItsOwn($word)) ? mb_strtolower($word) : $word;
+        return preg_replace_callback(
+            self::WORDS,
+            static function (array $m) use ($title, $kept, $lowers, $isCapitals, &$last): string {
+                [$word, $at] = $m[0];
+                $isFirst
+                    = $at === 0
+                    || preg_match('/[:?!.–—]["“‘«(]*\s["“‘«(]*\z/u', substr($title, $last, $at - $last)) === 1
+                    || trim(substr($title, 0, $at), " \"'(\xE2\x80\x9C\x98") === '';
+                $last = $at + \strlen($word);
+                if (isset($kept[mb_strtolower($word)])) {
+                    return $kept[mb_strtolower($word)];
+                }
+                $word = $isCapitals || ($lowers && !self::isOfItsOwn($word)) ? mb_strtolower($word) : $word;
 
-            return $isFirst ? self::raised($word) : $word;
-        }, $title, -1, $count, PREG_OFFSET_CAPTURE) ?? $title;
+                return $isFirst ? self::raised($word) : $word;
+            },
+            $title,
+            -1,
+            $count,
+            PREG_OFFSET_CAPTURE,
+        ) ?? $title;
     }
 
-    /** Capitals for all words but articles, conjunctions and prepositions; the first and the last, of the title and of its parts, have one always. */
+    /**
+     * Capitals for all words but articles, conjunctions and prepositions; the first and the last, of the title and
+     * of its parts, have one always.
+     */
     public static function headline(string $title, string $capitals = ''): string
     {
         $kept = self::kept($capitals);
@@ -44,21 +115,34 @@ final class Titles
         $n = -1;
         $last = 0;
 
-        return preg_replace_callback(self::WORDS, static function (array $m) use ($title, $kept, $isCapitals, $end, &$n, &$last): string {
-            [$word, $at] = $m[0];
-            ++$n;
-            $between = substr($title, $last, $at - $last);
-            $last = $at + \strlen($word);
-            $plain = mb_strtolower($word);
-            if (isset($kept[$plain])) {
-                return $kept[$plain];
-            }
-            if (!$isCapitals && self::isOfItsOwn($word)) {
-                return $word;
-            }
+        return preg_replace_callback(
+            self::WORDS,
+            static function (array $m) use ($title, $kept, $isCapitals, $end, &$n, &$last): string {
+                [$word, $at] = $m[0];
+                ++$n;
+                $between = substr($title, $last, $at - $last);
+                $last = $at + \strlen($word);
+                $plain = mb_strtolower($word);
+                if (isset($kept[$plain])) {
+                    return $kept[$plain];
+                }
+                if (!$isCapitals && self::isOfItsOwn($word)) {
+                    return $word;
+                }
 
-            return \in_array($plain, self::SMALL, true) && $n > 0 && $n < $end && preg_match('/[:?!.–—]/u', $between) !== 1 && preg_match('/\A["”’)]*[:?!.]/u', substr($title, $last, 12)) !== 1 ? $plain : self::raised($isCapitals ? $plain : $word);
-        }, $title, -1, $count, PREG_OFFSET_CAPTURE) ?? $title;
+                return \in_array($plain, self::SMALL, true)
+                    && $n > 0
+                    && $n < $end
+                    && preg_match('/[:?!.–—]/u', $between) !== 1
+                    && preg_match('/\A["”’)]*[:?!.]/u', substr($title, $last, 12)) !== 1
+                    ? $plain
+                    : self::raised($isCapitals ? $plain : $word);
+            },
+            $title,
+            -1,
+            $count,
+            PREG_OFFSET_CAPTURE,
+        ) ?? $title;
     }
 
     /** What is before a colon, without the article in front, and no more than four words of it. */
@@ -67,7 +151,9 @@ final class Titles
         $main = preg_split('/\s*[:?!]\s+|\s+[–—]\s+/u', $title, 2)[0] ?? $title;
         $words = explode(' ', self::withoutArticle($main));
 
-        return \count($words) <= 4 ? implode(' ', $words) : rtrim(implode(' ', \array_slice($words, 0, \in_array(mb_strtolower($words[3]), self::SMALL, true) ? 3 : 4)), ',;');
+        return \count($words) <= 4
+            ? implode(' ', $words)
+            : rtrim(implode(' ', \array_slice($words, 0, \in_array(mb_strtolower($words[3]), self::SMALL, true) ? 3 : 4)), ',;');
     }
 
     /** As it is found in the alphabet. */

@@ -19,11 +19,14 @@ final class TypedSource
     private const NUMBER = '/[,;]?\s*\bvol(?:ume)?\.?\s*(\d+)(?:\s*,?\s*(?:no|nr|iss(?:ue)?)\.?\s*(\d+))?|\s(\d{1,4})\s?\((\d{1,4})\)/ui';
     private const YEAR = '/\(?\b((?:c(?:a|irca)?\.?\s*|um\s*)?1[4-9]\d\d|(?:c(?:a|irca)?\.?\s*)?20\d\d)[a-z]?\b(?:,\s*((?:\p{L}{3,9}\.?\s+\d{1,2})|(?:\d{1,2}\.?\s+\p{L}{3,9})))?\)?/u';
     /** “(Lind 2019)”, “see Pell 1994”, “Quist and Moor 2003: 14”: names and a year, in brackets, pointed to, or with pages. */
-    private const SHORT = '/\A(?<open>[(\[])?\s*(?<see>(?i:see|cf\.?|vgl\.?|siehe|compare)(?:\s+(?:also|auch))?,?\s+)?'
-        . '(?<names>\p{Lu}[\p{L}\'’\-]+(?:(?(<open>)(?:,\s+|,?\s+(?:and|und|&)\s+)|\s+(?:and|und|&)\s+)\p{Lu}[\p{L}\'’\-]+){0,3}(?:\s+et al\.?)?)'
+    private const SHORT
+        = '/\A(?<open>[(\[])?\s*(?<see>(?i:see|cf\.?|vgl\.?|siehe|compare)(?:\s+(?:also|auch))?,?\s+)?'
+        . '(?<names>\p{Lu}[\p{L}\'’\-]+(?:(?(<open>)(?:,\s+|,?\s+(?:and|und|&)\s+)|\s+(?:and|und|&)\s+)\p{Lu}[\p{L}\'’\-]+){0,3}(?:\s+et '
+        . 'al\.?)?)'
         . ',?\s+(?<bracket>\()?(?<year>(?:c(?:a|irca)?\.?\s*)?(?:1[4-9]|20)\d\d)[a-z]?(?<pages>(?:\)?\s*:\s*|,\s*(?:pp?\.|S\.)\s*)[\divxlc]+(?:\s*[-–—]\s*[\divxlc]+)?)?\s*[)\]]*\.?\z/u';
     /** A month or a season before a year is no name. */
-    private const TIME = '/\A(?:January|February|March|April|May|June|July|August|September|October|November|December'
+    private const TIME
+        = '/\A(?:January|February|March|April|May|June|July|August|September|October|November|December'
         . '|Spring|Summer|Autumn|Winter|Easter|Christmas|Januar|Februar|März|Mai|Juni|Juli|Oktober|Dezember|Frühjahr|Frühling|Sommer|Herbst|Anno|Since|Until|After|Before|In|By|From|The)\b/u';
     private const QUOTED = '/[“„"«]([^“”„"«»]+?)[,.]?[”“"»]/u';
 
@@ -47,7 +50,12 @@ final class TypedSource
         if (preg_match(self::ADDRESS, $rest, $m) === 1) {
             $address = rtrim($m[0], '.,;)');
             $fields['url'] = str_starts_with(strtolower($address), 'www.') ? "https://{$address}" : $address;
-            $rest = preg_replace('/(?:retrieved\s+from|available\s+at|abgerufen\s+(?:am|von)|url:?)?\s*' . preg_quote($m[0], '/') . '/i', '', $rest) ?? $rest;
+            $rest
+                = preg_replace(
+                    '/(?:retrieved\s+from|available\s+at|abgerufen\s+(?:am|von)|url:?)?\s*' . preg_quote($m[0], '/') . '/i',
+                    '',
+                    $rest,
+                ) ?? $rest;
         }
         if (preg_match(self::ISBN, $rest, $m) === 1) {
             $fields['isbn'] = trim($m[1]);
@@ -56,7 +64,8 @@ final class TypedSource
         $pages = self::taken(self::PAGES, $rest);
         $pages = $pages === '' ? self::taken(self::PLACE, $rest) : $pages;
         $edition = self::taken(self::EDITION, $rest);
-        $fields['edition'] = preg_replace('/\s*(?:ed(?:ition|n)?|Aufl(?:age)?)\z|(?<=\d)(?:st|nd|rd|th|\.)(?=\s)/iu', '', $edition) ?? $edition;
+        $fields['edition']
+            = preg_replace('/\s*(?:ed(?:ition|n)?|Aufl(?:age)?)\z|(?<=\d)(?:st|nd|rd|th|\.)(?=\s)/iu', '', $edition) ?? $edition;
         if (preg_match(self::NUMBER, $rest, $m) === 1) {
             $fields['volume'] = $m[1] === '' ? $m[3] ?? '' : $m[1];
             $fields['issue'] = ($m[2] ?? '') === '' ? $m[4] ?? '' : $m[2];
@@ -83,7 +92,9 @@ final class TypedSource
         // “Pell 1994” alone may be what a section is about.
         $isMeant = $m['open'] !== '' || $m['see'] !== '' || $m['bracket'] !== '' || $pages !== '';
 
-        $names = preg_split('/,?\s+(?:and|und|&)\s+|,\s+/u', preg_replace('/\s+et al\.?\z/u', '', $m['names']) ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $names
+            = preg_split('/,?\s+(?:and|und|&)\s+|,\s+/u', preg_replace('/\s+et al\.?\z/u', '', $m['names']) ?? '', -1, PREG_SPLIT_NO_EMPTY)
+            ?: [];
 
         $people = array_map(static fn(string $family): Person => Person::of($family, ''), $names);
 
@@ -118,7 +129,9 @@ final class TypedSource
         // “Pell, A. (1994). Title.” has all but the names behind the year; elsewhere the year is one thing among others.
         $isAfterNames = $isFirst && trim($after, " .,\t") !== '' && preg_match(self::QUOTED, $before) !== 1;
 
-        return $isAfterNames ? [preg_replace('/(?<=\p{L}{2}|\))[.,\s]+\z|[,\s]+\z/u', '', ltrim($before)) ?? $before, trim($after, ' .,:'), $date] : ['', trim(rtrim($before, ' ,.;(') . ' ' . ltrim($after, ' ,.;)')), $date];
+        return $isAfterNames
+            ? [preg_replace('/(?<=\p{L}{2}|\))[.,\s]+\z|[,\s]+\z/u', '', ltrim($before)) ?? $before, trim($after, ' .,:'), $date]
+            : ['', trim(rtrim($before, ' ,.;(') . ' ' . ltrim($after, ' ,.;)')), $date];
     }
 
     /** @param array<string, string> $fields found so far */
@@ -137,7 +150,12 @@ final class TypedSource
                 [$names, $rest] = self::names($rest);
             }
             [$title, $rest] = self::first($rest);
-            $kind = isset($fields['url']) && $rest === '' ? SourceKind::WebPage : (isset($fields['doi']) || isset($fields['volume']) ? SourceKind::Article : SourceKind::Book);
+            $kind
+                = isset($fields['url']) && $rest === ''
+                    ? SourceKind::WebPage
+                    : (isset($fields['doi']) || isset($fields['volume'])
+                        ? SourceKind::Article
+                        : SourceKind::Book);
             if ($kind === SourceKind::Article) {
                 [$fields['container'], $rest] = self::first($rest);
             }
@@ -183,7 +201,10 @@ final class TypedSource
      */
     private static function first(string $text): array
     {
-        $at = preg_match('/(?<=[\p{Ll}\p{N}?!)]{2})[.](?=\s)|(?<=[?!])(?=\s)/u', $text, $m, PREG_OFFSET_CAPTURE) === 1 ? $m[0][1] : strpos($text, ', ');
+        $at
+            = preg_match('/(?<=[\p{Ll}\p{N}?!)]{2})[.](?=\s)|(?<=[?!])(?=\s)/u', $text, $m, PREG_OFFSET_CAPTURE) === 1
+                ? $m[0][1]
+                : strpos($text, ', ');
         $at = $at === false ? strpos($text, ' (') : $at;
 
         return $at === false ? [trim($text, ' .,'), ''] : [trim(substr($text, 0, $at), ' .,'), trim(substr($text, $at), ' .,')];
@@ -193,7 +214,11 @@ final class TypedSource
     private static function names(string $text): array
     {
         // An entry of a list: “Pell, Anna, and Tom Brent. Title…”, where a full stop ends the names.
-        if (preg_match('/\A((?:[^.]|(?<=\b\p{Lu})\.|(?<=\bal)\.)+?)\.\s+(?=\S)(.*)\z/us', $text, $m) === 1 && substr_count($m[1], ' ') < 12 && self::areNames($m[1])) {
+        if (
+            preg_match('/\A((?:[^.]|(?<=\b\p{Lu})\.|(?<=\bal)\.)+?)\.\s+(?=\S)(.*)\z/us', $text, $m) === 1
+            && substr_count($m[1], ' ') < 12
+            && self::areNames($m[1])
+        ) {
             return [$m[1], $m[2]];
         }
         $pieces = explode(', ', $text);
@@ -201,7 +226,12 @@ final class TypedSource
             return ['', $text];
         }
         // “Pell, Anna, Tides and Walls”: a given name follows the family name, where a title still comes after it.
-        $taken = \count($pieces) > 2 && !str_contains($pieces[0], ' ') && preg_match('/\A\p{Lu}[\p{L}.\-]*(?:\s\p{Lu}[\p{L}.\-]*)?(?:\s(?:von|van|de|der|la|zu))*\z/u', $pieces[1]) === 1 ? 2 : 1;
+        $taken
+            = \count($pieces) > 2
+            && !str_contains($pieces[0], ' ')
+            && preg_match('/\A\p{Lu}[\p{L}.\-]*(?:\s\p{Lu}[\p{L}.\-]*)?(?:\s(?:von|van|de|der|la|zu))*\z/u', $pieces[1]) === 1
+                ? 2
+                : 1;
 
         return [implode(', ', \array_slice($pieces, 0, $taken)), implode(', ', \array_slice($pieces, $taken))];
     }
@@ -209,7 +239,8 @@ final class TypedSource
     /** Whether every word of it could be of a name: capitals, initials, particles, “and”. */
     private static function areNames(string $text): bool
     {
-        return preg_match('/\A(?:\p{Lu}[\p{L}.\'’\-]*|\p{Lo}+|van|von|de|der|den|la|le|du|und|and|et al|&|;|,|eds?|\s|\.)+\z/u', $text) === 1 && preg_match('/\A(?:The|A|An|On|In)\b/', $text) !== 1;
+        return preg_match('/\A(?:\p{Lu}[\p{L}.\'’\-]*|\p{Lo}+|van|von|de|der|den|la|le|du|und|and|et al|&|;|,|eds?|\s|\.)+\z/u', $text)
+            === 1 && preg_match('/\A(?:The|A|An|On|In)\b/', $text) !== 1;
     }
 
     /** @return list<Person> */
@@ -218,11 +249,14 @@ final class TypedSource
         $names = preg_replace('/,?\s*(?:et al\.?|u\.\s?a\.|\(?[Ee]ds?\.?\)?|\(?Hrsg\.?\)?)\s*\z/u', '', $names) ?? $names;
         // “Pell, A., & Moor, B.”, where each comma but those before “and” is within a name.
         if (preg_match_all('/([\p{L}\'’\- ]+?),\s*((?:\p{Lu}\.[\s\-]?)+)/u', $names, $pairs, PREG_SET_ORDER) > 0) {
-            return array_map(static fn(array $m): Person => Person::of(preg_replace('/\A\s*(?:and|und)\s+/u', '', trim($m[1])) ?? $m[1], $m[2]), $pairs);
+            return array_map(
+                static fn(array $m): Person => Person::of(preg_replace('/\A\s*(?:and|und)\s+/u', '', trim($m[1])) ?? $m[1], $m[2]),
+                $pairs,
+            );
         }
         $people = [];
         foreach (preg_split('/\s*(?:;|,?\s+(?:and|und|&)\s+|,?\s*&\s*)\s*/u', $names, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $i => $name) {
-            $several = $i === 0 ? preg_split('/,\s+/', $name) ?: [$name] : explode(', ', $name);
+            $several = $i === 0 ? (preg_split('/,\s+/', $name) ?: [$name]) : explode(', ', $name);
             if (\count($several) === 2 && $i === 0 && preg_match('/\A(?:\p{Ll}+\s+)*\S+\z/u', $several[0]) === 1) {
                 $people[] = Person::typed($name);
             } else {

@@ -62,13 +62,17 @@ final class Command
                 $argument === '--no-notes' => $choices['notes'] = false,
                 $argument === '--no-contents' => $choices['contents'] = false,
                 $name === '--contents-depth' => $choices['contentsDepth'] = self::depth($value),
-                $name === '--arrangement' => $look['arrangement'] = Arrangement::tryFrom($value) ?? throw new Usage("There is no arrangement called “{$value}”."),
+                $name === '--arrangement' => $look['arrangement'] = Arrangement::tryFrom($value)
+                    ?? throw new Usage("There is no arrangement called “{$value}”."),
                 $name === '--style' => $look['style'] = Style::tryFrom($value) ?? throw new Usage("There is no style called “{$value}”."),
-                $name === '--paper' => $choices['paper'] = isset(Sheets::PAPERS[$value]) ? $value : throw new Usage("There is no paper called “{$value}”."),
+                $name === '--paper' => $choices['paper'] = isset(Sheets::PAPERS[$value])
+                    ? $value
+                    : throw new Usage("There is no paper called “{$value}”."),
                 $argument === '--sheets' => $choices['severalSheets'] = true,
                 $argument === '--fonts' => $choices['embedsFonts'] = true,
                 $argument === '--no-ground' => $choices['ground'] = false,
-                $name === '--numbering' => $choices['scheme'] = Scheme::tryFrom($value) ?? throw new Usage("There is no numbering called “{$value}”."),
+                $name === '--numbering' => $choices['scheme'] = Scheme::tryFrom($value)
+                    ?? throw new Usage("There is no numbering called “{$value}”."),
                 $name === '--number-depth' => $choices['numberDepth'] = self::depth($value),
                 $name === '--heading-depth' => $choices['headingDepth'] = self::depth($value),
                 default => throw new Usage("There is no option “{$argument}”."),
@@ -118,7 +122,8 @@ final class Command
     /** @param array{stripNumbers?: true, descriptions?: true, lists?: true} $reading */
     private static function convert(string $input, string $output, array $reading, Choices $choices): void
     {
-        $format = Writer\Format::ofPath($output) ?? throw new Usage("“{$output}” has none of the extensions " . Writer\Format::extensions() . '.');
+        $format = Writer\Format::ofPath($output)
+            ?? throw new Usage("“{$output}” has none of the extensions " . Writer\Format::extensions() . '.');
         self::within(static function (string $work) use ($input, $output, $reading, $choices, $format): void {
             $shelf = new Shelf($work);
             $result = self::read($input, $reading, $work, $shelf);
@@ -154,7 +159,8 @@ final class Command
         self::within(static function (string $work) use ($path, $reading): void {
             $result = self::read($path, $reading, $work, new Shelf($work));
             self::say($result->repairs);
-            fwrite(STDOUT, json_encode(Facts::of($result->plan), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR) . "\n");
+            $options = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR;
+            fwrite(STDOUT, json_encode(Facts::of($result->plan), $options) . "\n");
         });
     }
 }

@@ -31,7 +31,15 @@ final class Facts
         }
         ksort($levels);
 
-        return ['title' => $plan->title(), 'topics' => \count($titles), 'by_level' => array_values($levels), 'words' => $words, 'pictures' => $counts['pictures'], 'links' => $counts['links'], 'titles' => $titles];
+        return [
+            'title' => $plan->title(),
+            'topics' => \count($titles),
+            'by_level' => array_values($levels),
+            'words' => $words,
+            'pictures' => $counts['pictures'],
+            'links' => $counts['links'],
+            'titles' => $titles,
+        ];
     }
 
     /**

@@ -20,13 +20,17 @@ final readonly class Anchor
     /**
      * @param string $topic an id, or `references` for the heading of that list
      * @param string $kind  `s`, `p`, `q`: section, point, quote; empty: as the document shows it
-     * @param int    $below how many levels below the heading before it, where the kind is given; as bookmarks know no minus, `m` stands for one
+     * @param int    $below
+     *     how many levels below the heading before it, where the kind is given; as bookmarks know no minus,
+     *     `m` stands for one
      */
     public function __construct(public string $topic, public string $kind = '', public int $below = 0) {}
 
     public static function of(string $bookmark): ?self
     {
-        return preg_match(self::FORM, $bookmark, $m) === 1 ? new self($m[1], $m[2] ?? '', (int) ($m[4] ?? 0) * (($m[3] ?? '') === 'm' ? -1 : 1)) : null;
+        return preg_match(self::FORM, $bookmark, $m) === 1
+            ? new self($m[1], $m[2] ?? '', (int) ($m[4] ?? 0) * (($m[3] ?? '') === 'm' ? -1 : 1))
+            : null;
     }
 
     public function name(): string

@@ -17,7 +17,9 @@ final class Column
 
     /** @var list<Node> */
     private array $blocks = [];
-    /** @var list<array{level: int, list: string, isOrdered: bool, start: int, items: non-empty-list<list<Node>>}> the open lists, outermost first */
+    /**
+     * @var list<array{level: int, list: string, isOrdered: bool, start: int, items: non-empty-list<list<Node>>}> the open lists, outermost first
+     */
     private array $lists = [];
     /** @var list<Node> paragraphs of the quotation that is open */
     private array $quoted = [];
@@ -68,7 +70,11 @@ final class Column
         $this->closeQuotation();
         $this->closeLists($level);
         $top = \count($this->lists) - 1;
-        if ($top >= 0 && $this->lists[$top]['level'] === $level && ($this->lists[$top]['list'] !== $list || $this->lists[$top]['isOrdered'] !== $isOrdered)) {
+        if (
+            $top >= 0
+            && $this->lists[$top]['level'] === $level
+            && ($this->lists[$top]['list'] !== $list || $this->lists[$top]['isOrdered'] !== $isOrdered)
+        ) {
             $this->closeTop();
             --$top;
         }
@@ -192,7 +198,9 @@ final class Column
         }
         $content = array_map(static fn(array $blocks): Node => new Node('listItem', [], $blocks), $items);
 
-        return $isOrdered ? new Node('orderedList', $start === 1 ? [] : ['start' => max(0, min(1_000_000, $start))], $content) : new Node('bulletList', [], $content);
+        return $isOrdered
+            ? new Node('orderedList', $start === 1 ? [] : ['start' => max(0, min(1_000_000, $start))], $content)
+            : new Node('bulletList', [], $content);
     }
 
     /** @param list<Node> $blocks of an item */
@@ -210,6 +218,9 @@ final class Column
             $inline->type === 'text' ? $flow->text($inline->text, $inline->marks) : $flow->put($inline);
         }
 
-        return new Node('taskItem', self::CHECKS[$sign] ? ['checked' => true] : [], [Node::paragraph($flow->nodes()), ...\array_slice($blocks, 1)]);
+        return new Node('taskItem', self::CHECKS[$sign] ? ['checked' => true] : [], [
+            Node::paragraph($flow->nodes()),
+            ...\array_slice($blocks, 1),
+        ]);
     }
 }

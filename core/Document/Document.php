@@ -14,8 +14,10 @@ final readonly class Document
      * @param list<Element>              $elements
      * @param list<array{element: Element, page: int}> $contents headings with an estimated page; empty: no contents list
      * @param array<string, int>         $missing  what a note refers to and the plan has no more → how often: `source`, `topicRef`
-     * @param list<array{text: string, page: int}> $figures captions of the list of figures, the first of number 1, with an estimated page; empty: none
-     * @param array<string, int>         $leftOut  what was left out by choice → how often: `empty`, `notes`, `pictures`, `quote`, `point`, `aside`
+     * @param list<array{text: string, page: int}> $figures
+     *     captions of the list of figures, the first of number 1, with an estimated page; empty: none
+     * @param array<string, int>         $leftOut
+     *     what was left out by choice → how often: `empty`, `notes`, `pictures`, `quote`, `point`, `aside`
      * @param string                     $date     of the hand-over, as it is printed; empty: none
      * @param Counted                    $counted  what counts as words
      * @param int                        $contentsDepth how deep the contents list goes
@@ -30,7 +32,27 @@ final readonly class Document
         public int $numberDepth,
         public array $contents = [],
         public array $missing = [],
-        public Style $style = new Style('Report', 'Literata', 'Literata', 11.0, [16.0, 13.5, 12.0], 1.25, 6.0, 0.0, [25.0, 25.0, 25.0, 25.0], null, false, false, ['subtitle', 'author'], false, ['', '', ''], ['{title}', '', '{page}'], null, false, false),
+        public Style $style = new Style(
+            'Report',
+            'Literata',
+            'Literata',
+            11.0,
+            [16.0, 13.5, 12.0],
+            1.25,
+            6.0,
+            0.0,
+            [25.0, 25.0, 25.0, 25.0],
+            null,
+            false,
+            false,
+            ['subtitle', 'author'],
+            false,
+            ['', '', ''],
+            ['{title}', '', '{page}'],
+            null,
+            false,
+            false,
+        ),
         public array $figures = [],
         public array $leftOut = [],
         public string $date = '',
@@ -54,7 +76,9 @@ final readonly class Document
             'author' => $this->properties->author,
             'subject' => $this->properties->subject,
             'date' => $this->date,
-            'words' => $this->isGerman() ? 'etwa ' . number_format($this->roundWords(), 0, ',', '.') . ' Wörter' : 'about ' . number_format($this->roundWords()) . ' words',
+            'words' => $this->isGerman()
+                ? 'etwa ' . number_format($this->roundWords(), 0, ',', '.') . ' Wörter'
+                : 'about ' . number_format($this->roundWords()) . ' words',
             default => '',
         };
     }
@@ -98,6 +122,8 @@ final readonly class Document
     /** @return list<string> the fields under the title that say something */
     public function titleFields(): array
     {
-        return array_values(array_filter(array_map($this->field(...), $this->style->titleFields), static fn(string $text): bool => $text !== ''));
+        return array_values(
+            array_filter(array_map($this->field(...), $this->style->titleFields), static fn(string $text): bool => $text !== ''),
+        );
     }
 }

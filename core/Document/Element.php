@@ -34,7 +34,9 @@ final readonly class Element
      * @param string    $topic    the id of the topic it was made of
      * @param Node|null $block    of a body or reference
      * @param int       $depth    how deep the topic stands in the plan, from 1
-     * @param bool      $inQuote  whether the body belongs to a quote; of a quote: whether its note follows, from which its title must not be parted
+     * @param bool      $inQuote
+     *     whether the body belongs to a quote; of a quote: whether its note follows, from which its title must
+     *     not be parted
      * @param Picture|null $picture of a picture; its title is what it shows
      * @param bool      $appendix whether the number is an appendix's or stands under one
      * @param string    $dye      the colour of its section, six hexadecimal digits after a #
@@ -66,6 +68,6 @@ final readonly class Element
     /** @param array<string, mixed> $changes field → value of the field's own type */
     public function with(array $changes): self
     {
-        return new self(...($changes + get_object_vars($this))); // @phpstan-ignore argument.type (each caller passes the field's own type)
+        return new self(...$changes + get_object_vars($this)); // @phpstan-ignore argument.type (each caller passes the field's own type)
     }
 }

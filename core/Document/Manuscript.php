@@ -9,7 +9,9 @@ final readonly class Manuscript
 {
     /**
      * @param string             $title    empty where the document names none
-     * @param list<Element>      $elements headings, with the id of their topic where the document carries one; blocks; points and quotes that were topics
+     * @param list<Element>      $elements
+     *     headings, with the id of their topic where the document carries one; blocks; points and quotes that
+     *     were topics
      * @param array<string, int> $remarks  a sentence of what was repaired or left out → how often
      * @param bool               $isOutline whether lists are its outline where it has no headings
      * @param list<Heard>        $heard    recorded changes and comments before the first topic

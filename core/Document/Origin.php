@@ -7,7 +7,10 @@ namespace Embrel\Document;
 use Embrel\Id\Ulid;
 use Embrel\Plan\Kind;
 
-/** Of what a draft was made, carried by a hidden bookmark at its title: which plan, as it was at which revision, without which kinds of topics. */
+/**
+ * Of what a draft was made, carried by a hidden bookmark at its title: which plan, as it was at which revision,
+ * without which kinds of topics.
+ */
 final readonly class Origin
 {
     private const FORM = '/\A_d(' . Ulid::FORM . ')r(\d{1,8})([paq]{0,3})\z/';
@@ -20,7 +23,11 @@ final readonly class Origin
     {
         return preg_match(self::FORM, $bookmark, $m) !== 1
             ? null
-            : new self($m[1], (int) $m[2], array_map(static fn(string $letter): Kind => self::LETTERS[$letter], $m[3] === '' ? [] : str_split($m[3])));
+            : new self(
+                $m[1],
+                (int) $m[2],
+                array_map(static fn(string $letter): Kind => self::LETTERS[$letter], $m[3] === '' ? [] : str_split($m[3])),
+            );
     }
 
     /** At most 40 characters, as many as a bookmark may have. */

@@ -116,7 +116,14 @@ final class Reading
         $title = $title === null || ($before !== '' && !$isNumber) ? $text : $title;
         $title = self::line($title) === '' ? self::line($described) : self::line($title);
         $this->topicAt = \count($this->elements);
-        $this->elements[] = new Element($role, $level, title: $title, topic: $topic, typed: $isNumber ? trim($before) : '', isDeep: $isDeep);
+        $this->elements[] = new Element(
+            $role,
+            $level,
+            title: $title,
+            topic: $topic,
+            typed: $isNumber ? trim($before) : '',
+            isDeep: $isDeep,
+        );
         $this->settleNames();
         $this->count();
         $this->column->add([...$pictures, ...$notes]);
@@ -128,7 +135,7 @@ final class Reading
         $last = \count($this->elements) - 1;
         if ($last >= 0 && $this->elements[$last]->role !== Element::BODY) {
             $topic = array_pop($this->elements);
-            $topic === null ? null : $this->elements[] = $topic->with(['picture' => $picture]);
+            $topic === null ? null : ($this->elements[] = $topic->with(['picture' => $picture]));
         }
     }
 
@@ -180,7 +187,7 @@ final class Reading
     public function hears(string $kind, string $who, string $text): void
     {
         $text = self::line($text);
-        $text === '' ? null : $this->waitingHeard[] = new Heard($kind, self::line($who), $text);
+        $text === '' ? null : ($this->waitingHeard[] = new Heard($kind, self::line($who), $text));
     }
 
     /** The paragraph at hand has its place. */

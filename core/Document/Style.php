@@ -13,14 +13,57 @@ final readonly class Style
     /** The four of our own, and the settings in which they differ from a report. */
     public const OWN = [
         'report' => [],
-        'essay' => ['font' => 'Times New Roman', 'heading_font' => 'Times New Roman', 'size' => 12.0, 'heading_sizes' => [12.0, 12.0, 12.0], 'line' => 2.0, 'gap' => 0.0, 'first_line' => 12.7, 'margins' => [25.4, 25.4, 25.4, 25.4], 'header' => ['', '', '{author} {page}'], 'footer' => ['', '', ''], 'is_title_centred' => true],
-        'manuscript' => ['font' => 'Courier New', 'heading_font' => 'Courier New', 'size' => 12.0, 'heading_sizes' => [12.0, 12.0, 12.0], 'line' => 2.0, 'gap' => 0.0, 'first_line' => 12.7, 'margins' => [25.4, 25.4, 25.4, 25.4], 'header' => ['', '', '{author} / {title} / {page}'], 'footer' => ['', '', ''], 'has_title_page' => true, 'breaks' => true, 'is_title_centred' => true, 'title_fields' => ['subtitle', 'author', 'words', 'date']],
+        'essay' => [
+            'font' => 'Times New Roman',
+            'heading_font' => 'Times New Roman',
+            'size' => 12.0,
+            'heading_sizes' => [12.0, 12.0, 12.0],
+            'line' => 2.0,
+            'gap' => 0.0,
+            'first_line' => 12.7,
+            'margins' => [25.4, 25.4, 25.4, 25.4],
+            'header' => ['', '', '{author} {page}'],
+            'footer' => ['', '', ''],
+            'is_title_centred' => true,
+        ],
+        'manuscript' => [
+            'font' => 'Courier New',
+            'heading_font' => 'Courier New',
+            'size' => 12.0,
+            'heading_sizes' => [12.0, 12.0, 12.0],
+            'line' => 2.0,
+            'gap' => 0.0,
+            'first_line' => 12.7,
+            'margins' => [25.4, 25.4, 25.4, 25.4],
+            'header' => ['', '', '{author} / {title} / {page}'],
+            'footer' => ['', '', ''],
+            'has_title_page' => true,
+            'breaks' => true,
+            'is_title_centred' => true,
+            'title_fields' => ['subtitle', 'author', 'words', 'date'],
+        ],
         'plain' => ['font' => 'Arial', 'heading_font' => 'Arial', 'heading_sizes' => [14.0, 12.0, 11.0], 'footer' => ['', '{page}', '']],
     ];
     public const DEFAULTS = [
-        'name' => 'Report', 'font' => 'Literata', 'heading_font' => 'Literata', 'size' => 11.0, 'heading_sizes' => [16.0, 13.5, 12.0], 'line' => 1.25, 'gap' => 6.0, 'first_line' => 0.0,
-        'margins' => [25.0, 25.0, 25.0, 25.0], 'paper' => null, 'breaks' => false, 'has_title_page' => false, 'title_fields' => ['subtitle', 'author'], 'is_title_centred' => false,
-        'header' => ['', '', ''], 'footer' => ['{title}', '', '{page}'], 'logo' => null, 'is_dyed' => false, 'is_justified' => false,
+        'name' => 'Report',
+        'font' => 'Literata',
+        'heading_font' => 'Literata',
+        'size' => 11.0,
+        'heading_sizes' => [16.0, 13.5, 12.0],
+        'line' => 1.25,
+        'gap' => 6.0,
+        'first_line' => 0.0,
+        'margins' => [25.0, 25.0, 25.0, 25.0],
+        'paper' => null,
+        'breaks' => false,
+        'has_title_page' => false,
+        'title_fields' => ['subtitle', 'author'],
+        'is_title_centred' => false,
+        'header' => ['', '', ''],
+        'footer' => ['{title}', '', '{page}'],
+        'logo' => null,
+        'is_dyed' => false,
+        'is_justified' => false,
     ];
     /** In millimetres, upright. */
     public const PAPERS = ['a4' => [210.0, 297.0], 'a5' => [148.0, 210.0], 'letter' => [215.9, 279.4], 'legal' => [215.9, 355.6]];
@@ -113,7 +156,9 @@ final readonly class Style
             $all->bool('is_title_centred'),
             self::running($all, 'header'),
             self::running($all, 'footer'),
-            $logo === null || preg_match('/\A[0-9a-f]{64}\z/', $logo) === 1 ? $logo : throw MalformedShape::expected('a picture', 'style.logo'),
+            $logo === null || preg_match('/\A[0-9a-f]{64}\z/', $logo) === 1
+                ? $logo
+                : throw MalformedShape::expected('a picture', 'style.logo'),
             $all->bool('is_dyed'),
             $all->bool('is_justified'),
         );
@@ -141,7 +186,9 @@ final readonly class Style
 
     private static function number(mixed $value, float $least, float $most, string $key): float
     {
-        return (\is_int($value) || \is_float($value)) && $value >= $least && $value <= $most ? (float) $value : throw MalformedShape::expected("a number from {$least} to {$most}", "style.{$key}");
+        return (\is_int($value) || \is_float($value)) && $value >= $least && $value <= $most
+            ? (float) $value
+            : throw MalformedShape::expected("a number from {$least} to {$most}", "style.{$key}");
     }
 
     /** @return list<float> */
@@ -149,7 +196,9 @@ final readonly class Style
     {
         $list = $all->list($key);
 
-        return \count($list) === $count ? array_map(static fn(mixed $one): float => self::number($one, $least, $most, $key), $list) : throw MalformedShape::expected("{$count} numbers", "style.{$key}");
+        return \count($list) === $count
+            ? array_map(static fn(mixed $one): float => self::number($one, $least, $most, $key), $list)
+            : throw MalformedShape::expected("{$count} numbers", "style.{$key}");
     }
 
     /**
@@ -161,7 +210,10 @@ final readonly class Style
     {
         $out = [];
         foreach ($all->list($key) as $one) {
-            $out[] = \is_string($one) && \in_array($one, $known, true) ? $one : throw MalformedShape::expected('one of ' . implode(', ', $known), "style.{$key}");
+            $out[]
+                = \is_string($one) && \in_array($one, $known, true)
+                    ? $one
+                    : throw MalformedShape::expected('one of ' . implode(', ', $known), "style.{$key}");
         }
 
         return array_values(array_unique($out));
@@ -175,16 +227,37 @@ final readonly class Style
             throw MalformedShape::expected('left, centre and right', "style.{$key}");
         }
 
-        return array_map(static fn(mixed $one): string => \is_string($one) && mb_check_encoding($one, 'UTF-8') ? self::text($one, $key, 200) : throw MalformedShape::expected('text', "style.{$key}"), $list);
+        return array_map(
+            static fn(mixed $one): string => \is_string($one) && mb_check_encoding($one, 'UTF-8')
+                ? self::text($one, $key, 200)
+                : throw MalformedShape::expected('text', "style.{$key}"),
+            $list,
+        );
     }
 
     /** @return array<string, mixed> what of() takes */
     public function toArray(): array
     {
         return [
-            'name' => $this->name, 'font' => $this->font, 'heading_font' => $this->headingFont, 'size' => $this->size, 'heading_sizes' => $this->headingSizes, 'line' => $this->line, 'gap' => $this->gap, 'first_line' => $this->firstLine,
-            'margins' => $this->margins, 'paper' => $this->paper, 'breaks' => $this->breaks, 'has_title_page' => $this->hasTitlePage, 'title_fields' => $this->titleFields, 'is_title_centred' => $this->isTitleCentred,
-            'header' => $this->header, 'footer' => $this->footer, 'logo' => $this->logo, 'is_dyed' => $this->isDyed, 'is_justified' => $this->isJustified,
+            'name' => $this->name,
+            'font' => $this->font,
+            'heading_font' => $this->headingFont,
+            'size' => $this->size,
+            'heading_sizes' => $this->headingSizes,
+            'line' => $this->line,
+            'gap' => $this->gap,
+            'first_line' => $this->firstLine,
+            'margins' => $this->margins,
+            'paper' => $this->paper,
+            'breaks' => $this->breaks,
+            'has_title_page' => $this->hasTitlePage,
+            'title_fields' => $this->titleFields,
+            'is_title_centred' => $this->isTitleCentred,
+            'header' => $this->header,
+            'footer' => $this->footer,
+            'logo' => $this->logo,
+            'is_dyed' => $this->isDyed,
+            'is_justified' => $this->isJustified,
         ];
     }
 
@@ -193,7 +266,8 @@ final readonly class Style
     {
         return match (true) {
             preg_match('/courier|mono|consolas|menlo/i', $font) === 1 => 'mono',
-            preg_match('/atkinson|hyperlegible|arial|helvetica|calibri|verdana|tahoma|trebuchet|segoe|open sans|\bsans\b/i', $font) === 1 => 'sans',
+            preg_match('/atkinson|hyperlegible|arial|helvetica|calibri|verdana|tahoma|trebuchet|segoe|open sans|\bsans\b/i', $font) === 1
+                => 'sans',
             default => 'serif',
         };
     }
@@ -219,7 +293,12 @@ final readonly class Style
     /** @return array{float, float, float, float} top, right, bottom, left, in points */
     public function edges(): array
     {
-        [$top, $right, $bottom, $left] = array_map(static fn(float $one): float => $one * self::POINTS, $this->margins) + [0.0, 0.0, 0.0, 0.0];
+        [$top, $right, $bottom, $left] = array_map(static fn(float $one): float => $one * self::POINTS, $this->margins) + [
+            0.0,
+            0.0,
+            0.0,
+            0.0,
+        ];
 
         return [$top, $right, $bottom, $left];
     }
@@ -242,7 +321,9 @@ final readonly class Style
     public static function pieces(string $running): array
     {
         $pieces = [];
-        foreach (preg_split('/(\{(?:' . implode('|', self::FIELDS) . ')\})/', $running, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $piece) {
+        $fields = implode('|', self::FIELDS);
+        $these = preg_split("/(\\{(?:{$fields})\\})/", $running, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [];
+        foreach ($these as $piece) {
             $isField = preg_match('/\A\{([a-z]+)\}\z/', $piece, $m) === 1 && \in_array($m[1], self::FIELDS, true);
             $pieces[] = [$isField ? $m[1] : $piece, $isField];
         }

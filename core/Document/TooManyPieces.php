@@ -11,6 +11,11 @@ final class TooManyPieces extends \RuntimeException
 {
     public function __construct()
     {
-        parent::__construct('it has more than ' . number_format(Limits::PIECES) . ' pieces of text, paragraphs and cells, the size limit for one document. Divide it and take the parts in as branches of one plan');
+        parent::__construct(
+            'it has more than '
+                . number_format(Limits::PIECES)
+                . ' pieces of text, paragraphs and cells, the size limit for one document. Divide it and take the parts in as branches of '
+                    . 'one plan',
+        );
     }
 }

@@ -34,7 +34,9 @@ final readonly class Choices
      * @param bool        $severalSheets PDF only: in its own size across several sheets, instead of on one
      * @param bool        $allSources  drafts only: sources that are never cited are listed too
      * @param bool        $embedsFonts  maps only: with the fonts in the file
-     * @param array<string, string> $prints what a kind of topic prints as, where it is not the usual: `point` → list, text or out; `quote` → quote or out; `aside` → text or out
+     * @param array<string, string> $prints
+     *     what a kind of topic prints as, where it is not the usual: `point` → list, text or out; `quote`
+     *     → quote or out; `aside` → text or out
      * @param int         $indentDepth  how many levels of list items are set in, 1 to 9; deeper ones stand as deep as the last
      * @param bool        $emptySections sections without any text under them stay
      * @param bool        $showsPictures
@@ -102,6 +104,6 @@ final readonly class Choices
     /** @param array<string, mixed> $changes field → value of the field's own type */
     public function with(array $changes): self
     {
-        return new self(...($changes + get_object_vars($this))); // @phpstan-ignore argument.type (each caller passes the field's own type)
+        return new self(...$changes + get_object_vars($this)); // @phpstan-ignore argument.type (each caller passes the field's own type)
     }
 }

@@ -43,7 +43,7 @@ final class Contents
                 $this->list[] = ['element' => $element, 'page' => $this->page($line)];
             }
             foreach ($element->block?->all() ?? [] as $node) {
-                $node->type === 'picture' && $node->int('figure', 0) > 0 ? $this->figures[] = $this->page($line) : null;
+                $node->type === 'picture' && $node->int('figure', 0) > 0 ? ($this->figures[] = $this->page($line)) : null;
             }
             $line += $this->lines($element);
         }
@@ -63,8 +63,10 @@ final class Contents
     {
         return match ($element->role) {
             Element::HEADING => 3,
-            Element::BODY, Element::REFERENCE, Element::SEE_ALSO => $element->block?->type === 'picture' ? 15 : 1 + (int) ceil(Words::in($element->block?->plainText() ?? '') / $this->wordsALine),
-            Element::PICTURE => 1 + (int) (($element->picture?->shownHeight() ?? 0.0) * 1.5 / 20),
+            Element::BODY, Element::REFERENCE, Element::SEE_ALSO => $element->block?->type === 'picture'
+                ? 15
+                : 1 + (int) ceil(Words::in($element->block?->plainText() ?? '') / $this->wordsALine),
+            Element::PICTURE => 1 + (int) ((($element->picture?->shownHeight() ?? 0.0) * 1.5) / 20),
             default => 1 + intdiv(\strlen($element->title), 90),
         };
     }

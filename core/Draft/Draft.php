@@ -15,7 +15,8 @@ use Embrel\RichText\Node;
 /** From plan to document, in named passes: outline with numbers, notes, related sections, references, figures, contents. */
 final class Draft
 {
-    private const NAMED_FOR_REFERENCES = '/\A\s*(?:references?|reference list|bibliography|works cited|literature cited|sources|literatur|literaturverzeichnis|quellen|quellenverzeichnis|bibliogra(?:ph|f)ie)\s*\z/i';
+    private const NAMED_FOR_REFERENCES = '/\A\s*(?:references?|reference list|bibliography|works cited|literature '
+        . 'cited|sources|literatur|literaturverzeichnis|quellen|quellenverzeichnis|bibliogra(?:ph|f)ie)\s*\z/i';
 
     /** Plan with the notes loaded that are to be printed. */
     public static function of(Plan $plan, Choices $choices): Document
@@ -23,7 +24,10 @@ final class Draft
         $numbering = Numbering::of($plan, $choices->scheme, $choices->numberDepth);
         $outline = new Outlining($plan, $choices, $numbering);
         [$elements, $leftOut, $printed] = [$outline->elements, $outline->leftOut, null];
-        $topics = [$choices->from, ...array_values(array_unique(array_map(static fn(Element $element): string => $element->topic, $elements)))];
+        $topics = [
+            $choices->from,
+            ...array_values(array_unique(array_map(static fn(Element $element): string => $element->topic, $elements))),
+        ];
         if ($choices->notes) {
             $printed = Printed::of($plan, $numbering, $topics, array_fill_keys($topics, true), $choices->allSources);
             $elements = self::withNotes($elements, $printed, $choices);
@@ -36,7 +40,8 @@ final class Draft
         }
         $elements = $choices->seeAlso ? SeeAlso::in($elements, $plan, $numbering) : $elements;
         $elements = $choices->sources && $printed !== null ? self::withReferences($elements, $printed) : $elements;
-        [$elements, $captions] = $choices->figures && $choices->showsPictures ? Figures::counted($elements, $plan->properties->language) : [$elements, []];
+        [$elements, $captions]
+            = $choices->figures && $choices->showsPictures ? Figures::counted($elements, $plan->properties->language) : [$elements, []];
         $hasPages = $choices->contents || $captions !== [];
         $pages = $hasPages ? new Contents($elements, $choices->style(), $plan->properties->pageSize, $choices->contentsDepth) : null;
         $whole = $choices->from === Plan::ROOT;
@@ -50,7 +55,11 @@ final class Draft
             $choices->contents && $pages !== null ? $pages->list : [],
             $printed->missing ?? [],
             $choices->style(),
-            array_map(static fn(string $text, int $i): array => ['text' => $text, 'page' => $pages->figures[$i] ?? 1], $captions, array_keys($captions)),
+            array_map(
+                static fn(string $text, int $i): array => ['text' => $text, 'page' => $pages->figures[$i] ?? 1],
+                $captions,
+                array_keys($captions),
+            ),
             array_filter($leftOut),
             self::date($choices->date, $plan->properties->language),
             $choices->counted,
@@ -65,7 +74,9 @@ final class Draft
     {
         $without = array_values(array_filter(Kind::cases(), static fn(Kind $kind): bool => $choices->prints($kind) === 'out'));
 
-        return $choices->origin === null || $choices->marks === false ? null : new Origin($choices->origin->plan, $choices->origin->revision, $without);
+        return $choices->origin === null || $choices->marks === false
+            ? null
+            : new Origin($choices->origin->plan, $choices->origin->revision, $without);
     }
 
     /** 23 November 2026; 23. November 2026. */
@@ -89,7 +100,7 @@ final class Draft
             if ($level <= $skipBelow) {
                 $isAside = $plan->topics[$id]->kind === Kind::Aside;
                 $skipBelow = $isAside ? $level : PHP_INT_MAX;
-                array_push($topics, ...($isAside ? [] : [$id]));
+                array_push($topics, ...$isAside ? [] : [$id]);
             }
         }
 
@@ -133,13 +144,28 @@ final class Draft
         if ($printed->references->list === []) {
             return $elements;
         }
-        $list = array_map(static fn(array $entry): Element => new Element(Element::REFERENCE, 0, topic: $entry['source']->id, block: Node::paragraph($entry['runs'])), $printed->references->list);
+        $list = array_map(
+            static fn(array $entry): Element => new Element(
+                Element::REFERENCE,
+                0,
+                topic: $entry['source']->id,
+                block: Node::paragraph($entry['runs']),
+            ),
+            $printed->references->list,
+        );
         $at = \count($elements);
-        while ($at > 0 && !($elements[$at - 1]->role === Element::HEADING && preg_match(self::NAMED_FOR_REFERENCES, $elements[$at - 1]->title) === 1)) {
+        while (
+            $at > 0
+            && !($elements[$at - 1]->role === Element::HEADING && preg_match(self::NAMED_FOR_REFERENCES, $elements[$at - 1]->title) === 1)
+        ) {
             --$at;
         }
         if ($at === 0) {
-            return [...$elements, new Element(Element::HEADING, 1, title: $printed->references->heading, topic: 'references', depth: 1), ...$list];
+            return [
+                ...$elements,
+                new Element(Element::HEADING, 1, title: $printed->references->heading, topic: 'references', depth: 1),
+                ...$list,
+            ];
         }
         // Behind what is written in that section itself.
         for ($topic = $elements[$at - 1]->topic; isset($elements[$at]) && $elements[$at]->topic === $topic; ++$at);

@@ -22,11 +22,14 @@ final class Figures
         $count = 0;
         $out = [];
         foreach ($elements as $element) {
-            $block = $element->block === null ? null : self::mapped($element->block, static function (Node $picture) use (&$count): ?Node {
-                ++$count;
+            $block
+                = $element->block === null
+                    ? null
+                    : self::mapped($element->block, static function (Node $picture) use (&$count): ?Node {
+                        ++$count;
 
-                return null;
-            });
+                        return null;
+                    });
             if ($element->block === null || $block !== null) {
                 $out[] = $block === $element->block ? $element : $element->with(['block' => $block]);
             }
@@ -77,7 +80,9 @@ final class Figures
         return self::mapped($block, static function (Node $picture): Node {
             $caption = $picture->string('caption') ?? '';
 
-            return self::bare($caption) === $caption ? $picture : new Node('picture', ['caption' => self::bare($caption)] + $picture->attrs);
+            return self::bare($caption) === $caption
+                ? $picture
+                : new Node('picture', ['caption' => self::bare($caption)] + $picture->attrs);
         }) ?? $block;
     }
 
@@ -92,7 +97,7 @@ final class Figures
         foreach ($node->content as $child) {
             $next = $child->type === 'text' ? $child : self::mapped($child, $map);
             $isSame = $isSame && $next === $child;
-            $next === null ? null : $content[] = $next;
+            $next === null ? null : ($content[] = $next);
         }
 
         return $isSame ? $node : new Node($node->type, $node->attrs, $content, $node->text, $node->marks);

@@ -65,11 +65,27 @@ final class Outlining
         if ($role === Element::HEADING) {
             $this->headingLevel = $level;
         }
-        $element = new Element($role, $role === Element::HEADING ? $level : min($nested, $this->choices->indentDepth), $this->numbering->own($topic->id), $topic->title, $topic->id, depth: $base + $level, appendix: $appendix, dye: $dye, anchor: $this->anchor($topic, $role, $level));
+        $element = new Element(
+            $role,
+            $role === Element::HEADING ? $level : min($nested, $this->choices->indentDepth),
+            $this->numbering->own($topic->id),
+            $topic->title,
+            $topic->id,
+            depth: $base + $level,
+            appendix: $appendix,
+            dye: $dye,
+            anchor: $this->anchor($topic, $role, $level),
+        );
         // A point set as text is a paragraph of its title.
         $this->elements[] = $role === Element::BODY ? $element->with(['block' => Node::plain($topic->title), 'number' => '']) : $element;
         if ($topic->picture !== null && $this->choices->showsPictures) {
-            $this->elements[] = new Element(Element::PICTURE, $role === Element::HEADING ? 0 : $element->level, title: $topic->title, topic: $topic->id, picture: $topic->picture);
+            $this->elements[] = new Element(
+                Element::PICTURE,
+                $role === Element::HEADING ? 0 : $element->level,
+                title: $topic->title,
+                topic: $topic->id,
+                picture: $topic->picture,
+            );
         } elseif ($topic->picture !== null) {
             $this->leftOut['pictures'] = ($this->leftOut['pictures'] ?? 0) + 1;
         }
@@ -83,7 +99,9 @@ final class Outlining
         }
         $letters = ['section' => 's', 'point' => 'p', 'quote' => 'q'];
 
-        return isset($letters[$topic->kind->value]) ? new Anchor($topic->id, $letters[$topic->kind->value], $level - $this->headingLevel) : null;
+        return isset($letters[$topic->kind->value])
+            ? new Anchor($topic->id, $letters[$topic->kind->value], $level - $this->headingLevel)
+            : null;
     }
 
     /** @return array<string, true> headings without a note, under which nothing prints that is none or has one */

@@ -34,7 +34,13 @@ final class Printed
      * @param array<string, int>  $starts  topic → which citation of the whole is the first of its note
      * @param array<string, true> $anchors topics that stand in this draft, so that a link can lead there
      */
-    private function __construct(private readonly Plan $plan, private readonly Numbering $numbering, public readonly References $references, private readonly array $starts, private readonly array $anchors) {}
+    private function __construct(
+        private readonly Plan $plan,
+        private readonly Numbering $numbering,
+        public readonly References $references,
+        private readonly array $starts,
+        private readonly array $anchors,
+    ) {}
 
     /**
      * @param list<string>        $topics  whose notes are printed, in reading order
@@ -104,7 +110,10 @@ final class Printed
         $note = isset($this->starts[$topic]) ? $this->plan->topic($topic)->note : null;
         $out = [];
         foreach ($note?->find('citation') ?? [] as $node) {
-            $out[] = [$node, implode('', array_map(static fn(Node $run): string => $run->plainText(), $this->references->citations[$at++]))];
+            $out[] = [
+                $node,
+                implode('', array_map(static fn(Node $run): string => $run->plainText(), $this->references->citations[$at++])),
+            ];
         }
 
         return $out;
@@ -112,7 +121,15 @@ final class Printed
 
     private function node(Node $node, bool $inFootnote): Node
     {
-        return $node->content === [] ? $node : new Node($node->type, $node->attrs, $this->nodes($node->content, $inFootnote || $node->type === 'footnote'), $node->text, $node->marks);
+        return $node->content === []
+            ? $node
+            : new Node(
+                $node->type,
+                $node->attrs,
+                $this->nodes($node->content, $inFootnote || $node->type === 'footnote'),
+                $node->text,
+                $node->marks,
+            );
     }
 
     /**
@@ -128,10 +145,13 @@ final class Printed
                 $out[] = $this->reference((string) $node->string('topic'));
             } elseif ($node->type !== 'citation') {
                 $node = $this->unmarked($this->led($node), $nodes[$i - 1] ?? null, $inFootnote);
-                array_push($out, ...($node->type === 'text' && $node->text === '' ? [] : [$this->node($node, $inFootnote)]));
+                array_push($out, ...$node->type === 'text' && $node->text === '' ? [] : [$this->node($node, $inFootnote)]);
             } else {
                 $runs = $this->references->citations[$this->at++];
-                array_push($out, ...($this->references->isInNotes && !$inFootnote ? $this->footnote($out, $runs, $nodes[$i + 1] ?? null) : $runs));
+                array_push(
+                    $out,
+                    ...$this->references->isInNotes && !$inFootnote ? $this->footnote($out, $runs, $nodes[$i + 1] ?? null) : $runs,
+                );
             }
         }
 
@@ -151,7 +171,7 @@ final class Printed
         $last = array_pop($out);
         if ($last !== null) {
             $text = $last->type === 'text' ? rtrim($last->text) . self::endOf($next) : '';
-            array_push($out, ...($last->type !== 'text' ? [$last] : ($text === '' ? [] : [Node::text($text, $last->marks)])));
+            array_push($out, ...$last->type !== 'text' ? [$last] : ($text === '' ? [] : [Node::text($text, $last->marks)]));
         }
 
         return [new Node('footnote', content: $runs)];
@@ -191,7 +211,10 @@ final class Printed
         $topic = self::linked($node);
         $others = array_values(array_filter($node->marks, static fn(Mark $mark): bool => $mark->type !== 'link'));
 
-        return Node::text($node->text, $topic !== null && isset($this->anchors[$topic]) ? [...$others, new Mark('link', ['href' => "#_e{$topic}"])] : $others);
+        return Node::text(
+            $node->text,
+            $topic !== null && isset($this->anchors[$topic]) ? [...$others, new Mark('link', ['href' => "#_e{$topic}"])] : $others,
+        );
     }
 
     private function reference(string $topic): Node

@@ -37,7 +37,12 @@ final class SeeAlso
             $out[] = $element;
             $isLast = ($elements[$i + 1]->topic ?? null) !== $element->topic;
             if ($isLast && isset($related[$element->topic])) {
-                $out[] = new Element(Element::SEE_ALSO, $element->role === Element::HEADING ? 0 : $element->level, topic: $element->topic, block: self::line($says, $related[$element->topic], $plan, $numbering));
+                $out[] = new Element(
+                    Element::SEE_ALSO,
+                    $element->role === Element::HEADING ? 0 : $element->level,
+                    topic: $element->topic,
+                    block: self::line($says, $related[$element->topic], $plan, $numbering),
+                );
             }
         }
 
@@ -49,9 +54,11 @@ final class SeeAlso
     {
         $runs = [Node::text($says, [new Mark('italic')])];
         foreach ($related as $i => [$id, $label]) {
-            $i === 0 ? null : $runs[] = Node::text('; ');
-            $runs[] = Node::text(trim($numbering->own($id) . ' ' . $plan->topic($id)->title) ?: '–', [new Mark('link', ['href' => "#_e{$id}"])]);
-            $label === '' ? null : $runs[] = Node::text(" ({$label})");
+            $i === 0 ? null : ($runs[] = Node::text('; '));
+            $runs[] = Node::text(trim($numbering->own($id) . ' ' . $plan->topic($id)->title) ?: '–', [
+                new Mark('link', ['href' => "#_e{$id}"]),
+            ]);
+            $label === '' ? null : ($runs[] = Node::text(" ({$label})"));
         }
 
         return Node::paragraph([...$runs, Node::text('.')]);

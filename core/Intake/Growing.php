@@ -141,7 +141,9 @@ final class Growing
         foreach ($blocks as $i => $block) {
             if ($block->depth() > Limits::NOTE_DEPTH) {
                 $blocks[$i] = $block->within(Limits::NOTE_DEPTH);
-                $this->repaired('Lists or quotations that were nested deeper than a note can hold stand at the deepest level that there is.');
+                $this->repaired(
+                    'Lists or quotations that were nested deeper than a note can hold stand at the deepest level that there is.',
+                );
             }
         }
 

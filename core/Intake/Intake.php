@@ -72,13 +72,17 @@ final class Intake
     {
         [$elements, $bold] = BoldLines::seen($manuscript->elements, $this->options->boldLines);
         if ($bold['taken'] > 0) {
-            $this->growing->repaired("{$bold['taken']} bold lines that stand alone were taken for headings. If they are none, say so under “Bold lines are headings”.");
+            $this->growing->repaired(
+                "{$bold['taken']} bold lines that stand alone were taken for headings. If they are none, say so under “Bold lines are headings”.",
+            );
         }
         $this->listsAreTopics = $this->options->lists || ($manuscript->isOutline && self::firstHeading($elements) === null);
         $this->listKind = self::firstHeading($elements) === null ? Kind::Section : Kind::Point;
         if (self::firstHeading($elements) === null && !$manuscript->isOutline && $elements !== [] && $this->isText($elements)) {
-            $this->growing->repaired('Nothing in it is marked as a heading, so it has no topics: all of it is the opening note. '
-                . 'Give its headings a heading style, or take it in as text, a line a topic.');
+            $this->growing->repaired(
+                'Nothing in it is marked as a heading, so it has no topics: all of it is the opening note. '
+                    . 'Give its headings a heading style, or take it in as text, a line a topic.',
+            );
         }
         $elements = $this->options->firstIsTitle ?? self::holdsOthers($elements) ? $this->titled($elements) : $elements;
         foreach ($elements as $element) {
@@ -106,7 +110,15 @@ final class Intake
 
     private static function properties(Properties $properties, Manuscript $manuscript): Properties
     {
-        $given = array_filter(['subtitle' => mb_substr($manuscript->subtitle, 0, 300), 'author' => mb_substr($manuscript->author, 0, 300), 'language' => preg_match('/\A[a-z]{2,3}(?:-[A-Za-z0-9]{2,8})*\z/', $manuscript->language) === 1 ? $manuscript->language : ''], static fn(string $one): bool => $one !== '');
+        $given = array_filter(
+            [
+                'subtitle' => mb_substr($manuscript->subtitle, 0, 300),
+                'author' => mb_substr($manuscript->author, 0, 300),
+                'language'
+                    => preg_match('/\A[a-z]{2,3}(?:-[A-Za-z0-9]{2,8})*\z/', $manuscript->language) === 1 ? $manuscript->language : '',
+            ],
+            static fn(string $one): bool => $one !== '',
+        );
 
         return $properties->with($given);
     }
@@ -235,9 +247,14 @@ final class Intake
             $this->links->inText($element->names);
         }
         if ($this->options->notes) {
-            $this->note[] = $kind === Kind::Section
-                ? new Node('heading', ['level' => max(1, min(3, $element->level - $this->options->depth))], $element->title === '' ? [] : [Node::text($element->title)])
-                : Node::plain($element->title);
+            $this->note[]
+                = $kind === Kind::Section
+                    ? new Node(
+                        'heading',
+                        ['level' => max(1, min(3, $element->level - $this->options->depth))],
+                        $element->title === '' ? [] : [Node::text($element->title)],
+                    )
+                    : Node::plain($element->title);
         }
         $this->growing->repaired('A heading below the chosen depth is in the note of the section above it.');
     }
@@ -246,8 +263,12 @@ final class Intake
     {
         $this->flush();
         $came = [
-            'picture' => $element->picture, 'was' => $element->topic, 'names' => $element->names, 'typed' => $element->typed,
-            'heard' => $element->heard, 'isHeading' => $element->role === Element::HEADING && !$element->isDeep,
+            'picture' => $element->picture,
+            'was' => $element->topic,
+            'names' => $element->names,
+            'typed' => $element->typed,
+            'heard' => $element->heard,
+            'isHeading' => $element->role === Element::HEADING && !$element->isDeep,
         ];
         $this->topic = ['level' => $level, 'title' => $title, 'kind' => $kind] + $came;
         $this->isPut = false;
@@ -278,7 +299,9 @@ final class Intake
             $isTitled = $first?->type === 'paragraph';
             [$note, $below] = [[], []];
             foreach (\array_slice($item->content, $isTitled ? 1 : 0) as $node) {
-                $goesDeeper && \in_array($node->type, ['bulletList', 'orderedList', 'taskList'], true) ? $below[] = $node : $note[] = $node;
+                $goesDeeper && \in_array($node->type, ['bulletList', 'orderedList', 'taskList'], true)
+                    ? ($below[] = $node)
+                    : ($note[] = $node);
             }
             // Formatting, links and footnotes cannot stand in a title.
             if ($isTitled && self::isMore($first->content)) {
@@ -318,7 +341,7 @@ final class Intake
             $this->later($this->topic['level'] + 1);
         } else {
             ['level' => $level, 'title' => $title, 'kind' => $kind] = $topic = $this->topic;
-            ($topic['isHeading'] ?? false) ? $this->growing->endItems() : null;
+            $topic['isHeading'] ?? false ? $this->growing->endItems() : null;
             $this->put(
                 $level,
                 $title,
@@ -361,13 +384,21 @@ final class Intake
      * @param list<string> $names
      * @param list<Heard>  $heard
      */
-    private function put(int $level, string $title, Kind $kind, ?Picture $picture, string $was, array $names, string $typed, array $heard): void
-    {
+    private function put(
+        int $level,
+        string $title,
+        Kind $kind,
+        ?Picture $picture,
+        string $was,
+        array $names,
+        string $typed,
+        array $heard,
+    ): void {
         [$note, $rest] = $this->fitting($this->note);
         $id = $this->add($level, $title, $kind, $note, $picture);
         $this->links->topic($id, $was, $names);
-        $typed === '' ? null : $this->typed[$id] = $typed;
-        $heard === [] ? null : $this->heard[$id] = $heard;
+        $typed === '' ? null : ($this->typed[$id] = $typed);
+        $heard === [] ? null : ($this->heard[$id] = $heard);
         $this->continued($level, $title, $rest);
     }
 
@@ -377,7 +408,11 @@ final class Intake
         for ($n = 2; $rest !== []; ++$n) {
             [$note, $rest] = $this->fitting($rest);
             $this->add($level, trim("{$title} ({$n})"), Kind::Section, $note);
-            $this->growing->repaired('The text of a section was longer than ' . intdiv(Limits::NOTE, 1024 * 1024) . ' MB, the most for one note; it goes on in a section of its own.');
+            $this->growing->repaired(
+                'The text of a section was longer than '
+                    . intdiv(Limits::NOTE, 1024 * 1024)
+                    . ' MB, the most for one note; it goes on in a section of its own.',
+            );
         }
     }
 
@@ -389,7 +424,14 @@ final class Intake
         }
         $picture = $this->options->notes ? $picture : null;
 
-        return $this->growing->add($level, $title, $note, $kind === Kind::Section && $picture === null ? null : static fn(Topic $topic): Topic => $topic->with(['kind' => $kind, 'picture' => $picture]));
+        return $this->growing->add(
+            $level,
+            $title,
+            $note,
+            $kind === Kind::Section && $picture === null
+                ? null
+                : static fn(Topic $topic): Topic => $topic->with(['kind' => $kind, 'picture' => $picture]),
+        );
     }
 
     /**
@@ -403,7 +445,11 @@ final class Intake
         foreach ($blocks as $i => $block) {
             $size = self::size($block);
             if ($size > self::SURELY_FITS && $size > ($exact = self::exactSize($block)) - 1 && $exact > Limits::NOTE - 4096) {
-                throw new TooManyTopics('a single paragraph, list or table of it is larger than the size limit of ' . intdiv(Limits::NOTE, 1024 * 1024) . ' MB for one note');
+                throw new TooManyTopics(
+                    'a single paragraph, list or table of it is larger than the size limit of '
+                        . intdiv(Limits::NOTE, 1024 * 1024)
+                        . ' MB for one note',
+                );
             }
             $bytes += $size;
             if ($bytes > Limits::NOTE - 4096 && $i > 0) {
@@ -417,7 +463,16 @@ final class Intake
     /** Never less than what it takes when it is written out. */
     private static function size(Node $node): int
     {
-        $size = 70 + \strlen($node->text) + substr_count($node->text, '"') + substr_count($node->text, '\\') + substr_count($node->text, "\n") + substr_count($node->text, "\t") + 3 * substr_count($node->text, "\u{2028}") + 3 * substr_count($node->text, "\u{2029}") + ($node->attrs === [] ? 0 : \strlen((string) json_encode($node->attrs)));
+        $size
+            = 70
+            + \strlen($node->text)
+            + substr_count($node->text, '"')
+            + substr_count($node->text, '\\')
+            + substr_count($node->text, "\n")
+            + substr_count($node->text, "\t")
+            + 3 * substr_count($node->text, "\u{2028}")
+            + 3 * substr_count($node->text, "\u{2029}")
+            + ($node->attrs === [] ? 0 : \strlen((string) json_encode($node->attrs)));
         foreach ($node->marks as $mark) {
             $size += 40 + \strlen($mark->attrs['href'] ?? '');
         }

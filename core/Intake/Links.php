@@ -24,7 +24,11 @@ final class Links
     private array $named = [];
     private string $last = '';
 
-    /** @param bool $refers links that only say what a topic is called are references to it, and ids that came with the file are those of its topics now */
+    /**
+     * @param bool $refers
+     *     links that only say what a topic is called are references to it, and ids that came with the file are
+     *     those of its topics now
+     */
     public function __construct(private readonly bool $refers) {}
 
     /**
@@ -50,7 +54,10 @@ final class Links
         }
     }
 
-    /** The plan with its links leading to topics: those that only say what the topic is called are references to it, others keep their words. */
+    /**
+     * The plan with its links leading to topics: those that only say what the topic is called are references to it,
+     * others keep their words.
+     */
     public function in(Plan $plan): Plan
     {
         if ($this->came === [] && $this->named === []) {
@@ -89,7 +96,7 @@ final class Links
         $was = Anchor::of($name)?->topic;
 
         return match (true) {
-            $was === null => $this->named[rawurldecode($name)] ?? $this->named[$name] ?? null,
+            $was === null => $this->named[rawurldecode($name)] ?? ($this->named[$name] ?? null),
             $this->refers => $this->came[$was] ?? null,
             default => $was,
         };

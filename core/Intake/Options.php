@@ -20,7 +20,9 @@ final readonly class Options
      *                             null: where it holds all the others, and no title was given
      * @param bool|null $boldLines paragraphs that are one bold line become headings; null: where there are no others
      * @param bool   $keepsLeftOut contents lists and what leads around a site come in too
-     * @param bool   $refusesRecorded word processors: as if changes that were recorded and are open had never been made; false: as if all were accepted
+     * @param bool   $refusesRecorded
+     *     word processors: as if changes that were recorded and are open had never been made; false: as if all
+     *     were accepted
      * @param bool   $references  links to topics that come with the file are references to them again
      */
     public function __construct(

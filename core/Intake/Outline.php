@@ -12,7 +12,9 @@ final class Outline
 {
     private const SHOWN = 400;
 
-    /** @return array{title: string, count: int, words: int, opening: int, pictures: int, rows: list<array{level: int, title: string, words: int, dye: string|null}>} */
+    /**
+     * @return array{title: string, count: int, words: int, opening: int, pictures: int, rows: list<array{level: int, title: string, words: int, dye: string|null}>}
+     */
     public static function of(Plan $plan): array
     {
         $rows = [];
@@ -30,7 +32,14 @@ final class Outline
             }
         }
 
-        return ['title' => $plan->title(), 'count' => $count, 'words' => $words, 'opening' => $opening, 'pictures' => $pictures, 'rows' => $rows];
+        return [
+            'title' => $plan->title(),
+            'count' => $count,
+            'words' => $words,
+            'opening' => $opening,
+            'pictures' => $pictures,
+            'rows' => $rows,
+        ];
     }
 
     private static function pictures(Topic $topic): int

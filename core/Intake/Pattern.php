@@ -23,14 +23,51 @@ enum Pattern: string
     case Notes = 'notes';
 
     private const TREES = [
-        'essay' => ['What the question asks' => [], 'First reason' => ['The claim', 'What shows it'], 'Second reason' => ['The claim', 'What shows it'], 'The other side' => ['What they say', 'What answers it'], 'Where this leads' => []],
-        'report' => ['~Summary' => [], 'Why this report' => ['Who asked for it', 'What it covers'], 'How it was done' => [], 'What was found' => ['First finding', 'Second finding'], 'What it means' => [], 'What to do now' => [], '~References' => []],
-        'thesis' => ['~Abstract' => [], 'Introduction' => ['The question', 'Why it matters', 'How the thesis is laid out'], 'What others have written' => ['Where they agree', 'Where they differ', 'What is missing'], 'Method' => ['Material', 'Procedure', 'Limits'], 'Results' => [], 'Discussion' => ['Answer to the question', 'What it leaves open'], 'Conclusion' => [], '~References' => []],
-        'book' => ['~Foreword' => [], 'The beginning' => ['Where it opens', 'Who is there'], 'The way in' => ['What changes', 'What is at stake'], 'The middle' => ['What gets harder', 'The turn'], 'The way out' => ['What it costs', 'What is won'], 'The end' => ['How it stands now'], '~Thanks' => []],
+        'essay' => [
+            'What the question asks' => [],
+            'First reason' => ['The claim', 'What shows it'],
+            'Second reason' => ['The claim', 'What shows it'],
+            'The other side' => ['What they say', 'What answers it'],
+            'Where this leads' => [],
+        ],
+        'report' => [
+            '~Summary' => [],
+            'Why this report' => ['Who asked for it', 'What it covers'],
+            'How it was done' => [],
+            'What was found' => ['First finding', 'Second finding'],
+            'What it means' => [],
+            'What to do now' => [],
+            '~References' => [],
+        ],
+        'thesis' => [
+            '~Abstract' => [],
+            'Introduction' => ['The question', 'Why it matters', 'How the thesis is laid out'],
+            'What others have written' => ['Where they agree', 'Where they differ', 'What is missing'],
+            'Method' => ['Material', 'Procedure', 'Limits'],
+            'Results' => [],
+            'Discussion' => ['Answer to the question', 'What it leaves open'],
+            'Conclusion' => [],
+            '~References' => [],
+        ],
+        'book' => [
+            '~Foreword' => [],
+            'The beginning' => ['Where it opens', 'Who is there'],
+            'The way in' => ['What changes', 'What is at stake'],
+            'The middle' => ['What gets harder', 'The turn'],
+            'The way out' => ['What it costs', 'What is won'],
+            'The end' => ['How it stands now'],
+            '~Thanks' => [],
+        ],
         'notes' => ['What I know' => [], 'What I saw' => [], 'What I read' => [], 'What I want to find out' => []],
     ];
     private const TARGETS = ['essay' => 1200, 'report' => 3000, 'thesis' => 20000, 'book' => 60000, 'notes' => null];
-    private const SCHEMES = ['essay' => Scheme::None, 'report' => Scheme::Decimal, 'thesis' => Scheme::Decimal, 'book' => Scheme::Chapter, 'notes' => Scheme::None];
+    private const SCHEMES = [
+        'essay' => Scheme::None,
+        'report' => Scheme::Decimal,
+        'thesis' => Scheme::Decimal,
+        'book' => Scheme::Chapter,
+        'notes' => Scheme::None,
+    ];
 
     public function label(): string
     {
@@ -54,13 +91,27 @@ enum Pattern: string
         $growing = new Growing($ids, $title);
         foreach (self::TREES[$this->value] as $section => $parts) {
             $unnumbered = str_starts_with($section, '~');
-            $growing->add(1, ltrim($section, '~'), [], static fn(Topic $topic): Topic => $unnumbered ? $topic->with(['numbered' => Numbered::None]) : $topic);
+            $growing->add(
+                1,
+                ltrim($section, '~'),
+                [],
+                static fn(Topic $topic): Topic => $unnumbered ? $topic->with(['numbered' => Numbered::None]) : $topic,
+            );
             foreach ($parts as $part) {
                 $growing->add(2, $part);
             }
         }
         $target = self::TARGETS[$this->value];
 
-        return $growing->done()->withProperties(new Properties(author: $author, form: Form::from($this->value), target: $target === null ? null : Target::of($target), scheme: self::SCHEMES[$this->value]));
+        return $growing
+            ->done()
+            ->withProperties(
+                new Properties(
+                    author: $author,
+                    form: Form::from($this->value),
+                    target: $target === null ? null : Target::of($target),
+                    scheme: self::SCHEMES[$this->value],
+                ),
+            );
     }
 }

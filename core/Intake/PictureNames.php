@@ -23,10 +23,17 @@ final class PictureNames
             $next = $topic;
             if ($topic->picture !== null && \array_key_exists($topic->picture->id, $now)) {
                 $picture = $now[$topic->picture->id];
-                $next = $next->with(['picture' => $picture === null ? null : Picture::of("{$picture->id}:{$picture->width}x{$picture->height}@{$topic->picture->shown}")]);
+                $next = $next->with([
+                    'picture'
+                        => $picture === null
+                            ? null
+                            : Picture::of("{$picture->id}:{$picture->width}x{$picture->height}@{$topic->picture->shown}"),
+                ]);
             }
             if ($topic->note !== null && iterator_count($topic->note->find('picture')) > 0) {
-                $blocks = array_values(array_filter(array_map(static fn(Node $block): ?Node => self::node($block, $now), array_values($topic->note->blocks))));
+                $blocks = array_values(
+                    array_filter(array_map(static fn(Node $block): ?Node => self::node($block, $now), array_values($topic->note->blocks))),
+                );
                 $next = $next->with(['note' => Note::of($blocks), 'noted' => $blocks !== []]);
             }
             $next === $topic ? null : $edit->put($next);
@@ -43,7 +50,11 @@ final class PictureNames
             $attrs = ['picture' => $now[$id]?->id] + $node->attrs;
 
             // A picture that is gone leaves its words.
-            return $now[$id] !== null ? new Node('picture', $attrs) : (isset($attrs['alt']) || isset($attrs['caption']) ? new Node('picture', array_diff_key($attrs, ['picture' => 1, 'width' => 1])) : null);
+            return $now[$id] !== null
+                ? new Node('picture', $attrs)
+                : (isset($attrs['alt']) || isset($attrs['caption'])
+                    ? new Node('picture', array_diff_key($attrs, ['picture' => 1, 'width' => 1]))
+                    : null);
         }
         if ($node->content === []) {
             return $node;

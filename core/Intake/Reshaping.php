@@ -26,7 +26,12 @@ final class Reshaping
         }
         $plan = $options->notes ? $plan : self::bare($plan);
 
-        return new Result($plan, $folded === 0 ? $read->repairs : [...$read->repairs, "Topics below the chosen depth ({$folded}) are lists in the notes of those above them."]);
+        return new Result(
+            $plan,
+            $folded === 0
+                ? $read->repairs
+                : [...$read->repairs, "Topics below the chosen depth ({$folded}) are lists in the notes of those above them."],
+        );
     }
 
     private static function holdsOthers(Plan $plan): bool
@@ -73,7 +78,11 @@ final class Reshaping
             $topic = $plan->topic($id);
             $below = $level === $depth ? self::asList($plan, $id) : null;
             $next->append(
-                $below === null ? $topic : $topic->withNote(Note::of([...array_values($topic->note->blocks ?? []), $below->within(Limits::NOTE_DEPTH)->withId($ids->next())])),
+                $below === null
+                    ? $topic
+                    : $topic->withNote(
+                        Note::of([...array_values($topic->note->blocks ?? []), $below->within(Limits::NOTE_DEPTH)->withId($ids->next())]),
+                    ),
                 (string) $plan->parent($id),
             );
         }
@@ -89,9 +98,12 @@ final class Reshaping
         $items = [];
         foreach ($plan->parts($id) as $part) {
             $topic = $plan->topic($part);
-            $blocks = array_map(static fn(Node $block): Node => new Node($block->type, array_diff_key($block->attrs, ['id' => 1]), $block->content), array_values($topic->note->blocks ?? []));
+            $blocks = array_map(
+                static fn(Node $block): Node => new Node($block->type, array_diff_key($block->attrs, ['id' => 1]), $block->content),
+                array_values($topic->note->blocks ?? []),
+            );
             $below = self::asList($plan, $part);
-            $items[] = new Node('listItem', [], [Node::plain($topic->title), ...$blocks, ...($below === null ? [] : [$below])]);
+            $items[] = new Node('listItem', [], [Node::plain($topic->title), ...$blocks, ...$below === null ? [] : [$below]]);
         }
 
         return $items === [] ? null : new Node('bulletList', [], $items);

@@ -64,7 +64,9 @@ final class TypedNumbers
     {
         foreach (['decimal', 'roman', 'letter'] as $system) {
             $values = array_map(static fn(string $number): ?int => self::value($number, $system), $numbers);
-            $stems = array_unique(array_map(static fn(string $number): string => substr($number, 0, (int) strrpos('.' . $number, '.')), $numbers));
+            $stems = array_unique(
+                array_map(static fn(string $number): string => substr($number, 0, (int) strrpos('.' . $number, '.')), $numbers),
+            );
             if (\in_array(null, $values, true) || \count($stems) > 1) {
                 continue;
             }

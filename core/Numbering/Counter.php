@@ -13,7 +13,21 @@ enum Counter
     case UpperLetter;
     case LowerLetter;
 
-    private const ROMAN = ['m' => 1000, 'cm' => 900, 'd' => 500, 'cd' => 400, 'c' => 100, 'xc' => 90, 'l' => 50, 'xl' => 40, 'x' => 10, 'ix' => 9, 'v' => 5, 'iv' => 4, 'i' => 1];
+    private const ROMAN = [
+        'm' => 1000,
+        'cm' => 900,
+        'd' => 500,
+        'cd' => 400,
+        'c' => 100,
+        'xc' => 90,
+        'l' => 50,
+        'xl' => 40,
+        'x' => 10,
+        'ix' => 9,
+        'v' => 5,
+        'iv' => 4,
+        'i' => 1,
+    ];
 
     /** @param int $count from 1 */
     public function write(int $count): string
@@ -43,7 +57,7 @@ enum Counter
     {
         $out = '';
         for (; $count > 0; $count = intdiv($count - 1, 26)) {
-            $out = \chr(97 + ($count - 1) % 26) . $out;
+            $out = \chr(97 + (($count - 1) % 26)) . $out;
         }
 
         return $out;

@@ -13,7 +13,10 @@ use Embrel\Plan\Topic;
 /** Counts off the parts of one parent after another, in reading order of the parents. */
 final class Counting
 {
-    /** The frame of the main sections. A frame: parent, its level, what stands before joined numbers, its full form, whether it is in an appendix. */
+    /**
+     * The frame of the main sections. A frame: parent, its level, what stands before joined numbers, its full form,
+     * whether it is in an appendix.
+     */
     public const START = [Plan::ROOT, 0, '', '', false];
 
     /** @var array<string, string> see Numbering */
@@ -22,7 +25,12 @@ final class Counting
     public array $afar = [];
     private int $chapters = 0;
 
-    public function __construct(private readonly Plan $plan, private readonly Scheme $scheme, private readonly int $depth, private readonly bool $runOn) {}
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly Scheme $scheme,
+        private readonly int $depth,
+        private readonly bool $runOn,
+    ) {}
 
     /**
      * Numbers the parts of a parent.

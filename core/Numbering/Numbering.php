@@ -26,7 +26,12 @@ final readonly class Numbering
         if ($scheme === Scheme::None) {
             return new self([], []);
         }
-        $counting = new Counting($plan, $scheme, $depth ?? $plan->properties->depth, $scheme === Scheme::Chapter && $plan->properties->runOn);
+        $counting = new Counting(
+            $plan,
+            $scheme,
+            $depth ?? $plan->properties->depth,
+            $scheme === Scheme::Chapter && $plan->properties->runOn,
+        );
         $open = [Counting::START];
         while ($open !== []) {
             $below = $counting->parts(array_pop($open));
@@ -47,6 +52,6 @@ final readonly class Numbering
     /** What names it from afar. */
     public function full(string $id): string
     {
-        return $this->afar[$id] ?? $this->own[$id] ?? '';
+        return $this->afar[$id] ?? ($this->own[$id] ?? '');
     }
 }

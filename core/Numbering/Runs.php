@@ -37,7 +37,12 @@ final class Runs
     public static function since(Plan $before, Plan $after, Difference $difference): array
     {
         if ($difference->hasOtherProperties || $after->properties->runOn) {
-            return self::compared($after, Numbering::of($after)->own, array_diff_key(Numbering::of($before)->own, array_fill_keys($difference->moved, true)), $difference->moved);
+            return self::compared(
+                $after,
+                Numbering::of($after)->own,
+                array_diff_key(Numbering::of($before)->own, array_fill_keys($difference->moved, true)),
+                $difference->moved,
+            );
         }
         $runs = new self($after);
         $scheme = $after->properties->scheme;
@@ -83,7 +88,9 @@ final class Runs
         }
     }
 
-    /** @return array{array<string, true>, array<string, true>} parents whose parts may count otherwise, and all that are such or stand above one */
+    /**
+     * @return array{array<string, true>, array<string, true>} parents whose parts may count otherwise, and all that are such or stand above one
+     */
     private function touched(Plan $before, Difference $difference): array
     {
         $touched = array_fill_keys($difference->regrouped, true);

@@ -19,7 +19,7 @@ final readonly class AddRelations extends Basic
         $relations = $plan->relations;
         foreach ($this->relations as $relation) {
             // An end may have been removed meanwhile, when this brings a relation back: then nobody sees it until the topic is back too.
-            $plan->has($relation->from) && $plan->has($relation->to) || throw OperationRefused::gone($relation->from);
+            ($plan->has($relation->from) && $plan->has($relation->to)) || throw OperationRefused::gone($relation->from);
             $relations[$relation->id] = isset($relations[$relation->id]) ? throw OperationRefused::exists($relation->id) : $relation;
         }
 
@@ -48,6 +48,9 @@ final readonly class AddRelations extends Basic
 
     public function toArray(): array
     {
-        return ['type' => 'relate', 'relations' => array_map(static fn(Relation $relation): array => $relation->toArray(), $this->relations)];
+        return [
+            'type' => 'relate',
+            'relations' => array_map(static fn(Relation $relation): array => $relation->toArray(), $this->relations),
+        ];
     }
 }

@@ -49,23 +49,46 @@ final class Codec
             'move' => new MoveTopics($s->ids('ids'), Place::fromShape($s->object('at'))),
             'split' => new SplitTopic($s->id('topic'), $s->id('new'), $s->int('at')),
             'join' => new JoinTopics($s->id('upper'), $s->id('lower')),
-            'wrap' => new WrapTopics($s->ids('ids') ?: throw InvalidValue::field('ids', ''), $s->id('new'), $s->stringOr('title', '') ?? ''),
+            'wrap' => new WrapTopics(
+                $s->ids('ids') ?: throw InvalidValue::field('ids', ''),
+                $s->id('new'),
+                $s->stringOr('title', '') ?? '',
+            ),
             'dissolve' => new DissolveTopics($s->ids('ids')),
-            'sort' => new SortParts($s->id('parent'), SortBy::tryFrom($s->string('by')) ?? throw InvalidValue::field('by', $s->string('by')), $s->has('reversed') && $s->bool('reversed')),
+            'sort' => new SortParts(
+                $s->id('parent'),
+                SortBy::tryFrom($s->string('by')) ?? throw InvalidValue::field('by', $s->string('by')),
+                $s->has('reversed') && $s->bool('reversed'),
+            ),
             'copy' => new CopyTopics(self::copies($s->object('new')), Place::fromShape($s->object('at'))),
             'source' => new AddSources(array_map(SourceForm::read(...), $s->objects('sources'))),
             'fold' => self::fold($s),
-            'divide' => new DivideNote($s->id('topic'), \in_array($s->string('at'), [DivideNote::AT_HEADINGS, DivideNote::AT_ITEMS], true) ? $s->string('at') : throw InvalidValue::field('at', $s->string('at')), $s->id('seed')),
+            'divide' => new DivideNote(
+                $s->id('topic'),
+                \in_array($s->string('at'), [DivideNote::AT_HEADINGS, DivideNote::AT_ITEMS], true)
+                    ? $s->string('at')
+                    : throw InvalidValue::field('at', $s->string('at')),
+                $s->id('seed'),
+            ),
             'edit-source' => new EditSource(SourceForm::read($s->object('source'))),
             'unsource' => new RemoveSources($s->ids('ids')),
             'relate' => new AddRelations(array_map(PlanForm::relation(...), $s->objects('relations'))),
             'unrelate' => new RemoveRelations($s->ids('ids')),
             'relation' => self::relation($s),
             'retitle' => new Retitle($s->id('topic'), $s->string('title'), $s->has('was') ? $s->string('was') : null),
-            'kind' => new SetKind($s->ids('ids'), Kind::tryFrom($s->string('value')) ?? throw InvalidValue::field('kind', $s->string('value'))),
-            'numbered' => new SetNumbered($s->ids('ids'), Numbered::tryFrom($s->string('value')) ?? throw InvalidValue::field('numbered', $s->string('value'))),
+            'kind' => new SetKind(
+                $s->ids('ids'),
+                Kind::tryFrom($s->string('value')) ?? throw InvalidValue::field('kind', $s->string('value')),
+            ),
+            'numbered' => new SetNumbered(
+                $s->ids('ids'),
+                Numbered::tryFrom($s->string('value')) ?? throw InvalidValue::field('numbered', $s->string('value')),
+            ),
             'dye' => new SetDye($s->ids('ids'), $s->has('value') ? Dye::of($s->string('value')) : null),
-            'flag' => new SetFlag($s->ids('ids'), $s->has('value') ? Flag::tryFrom($s->string('value')) ?? throw InvalidValue::field('flag', $s->string('value')) : null),
+            'flag' => new SetFlag(
+                $s->ids('ids'),
+                $s->has('value') ? Flag::tryFrom($s->string('value')) ?? throw InvalidValue::field('flag', $s->string('value')) : null,
+            ),
             'target' => new SetTarget($s->ids('ids'), $s->has('value') ? Target::of($s->int('value')) : null),
             'size' => new SetSize($s->ids('ids'), $s->has('value') ? TopicForm::size($s->string('value')) : null),
             'alone' => new SetAlone($s->ids('ids'), $s->has('value') ? TopicForm::alone($s->string('value')) : null),
@@ -80,9 +103,14 @@ final class Codec
 
     private static function add(Shape $s): AddTopics
     {
-        $rows = array_map(static fn(Shape $row): array => ['topic' => TopicForm::topic($row), 'parent' => $row->idOr('parent', null)], $s->objects('topics'));
+        $rows = array_map(
+            static fn(Shape $row): array => ['topic' => TopicForm::topic($row), 'parent' => $row->idOr('parent', null)],
+            $s->objects('topics'),
+        );
 
-        return $rows === [] ? throw MalformedShape::expected('at least one topic', 'topics') : new AddTopics(Place::fromShape($s->object('at')), $rows);
+        return $rows === []
+            ? throw MalformedShape::expected('at least one topic', 'topics')
+            : new AddTopics(Place::fromShape($s->object('at')), $rows);
     }
 
     private static function relation(Shape $s): ChangeRelation
@@ -96,11 +124,19 @@ final class Codec
     {
         $cite = [];
         foreach ($s->has('cite') ? $s->object('cite')->values() : [] as $topic => $citation) {
-            $cite[Ulid::isValid((string) $topic) ? (string) $topic : throw MalformedShape::expected('ids', 'cite')] = Schema::inline($citation);
+            $cite[Ulid::isValid((string) $topic) ? (string) $topic : throw MalformedShape::expected('ids', 'cite')] = Schema::inline(
+                $citation,
+            );
         }
         $as = $s->string('as');
 
-        return new FoldTopics($s->ids('ids'), $s->idOr('into', null), FoldAs::tryFrom($as) ?? throw InvalidValue::field('as', $as), $s->id('seed'), $cite);
+        return new FoldTopics(
+            $s->ids('ids'),
+            $s->idOr('into', null),
+            FoldAs::tryFrom($as) ?? throw InvalidValue::field('as', $as),
+            $s->id('seed'),
+            $cite,
+        );
     }
 
     /** @return array<string, string> */

@@ -68,7 +68,9 @@ final readonly class Compound extends Basic
 
     public function touches(): array
     {
-        return array_values(array_unique(array_merge(...array_map(static fn(Operation $one): array => $one->touches(), $this->operations))));
+        return array_values(
+            array_unique(array_merge(...array_map(static fn(Operation $one): array => $one->touches(), $this->operations))),
+        );
     }
 
     public function toArray(): array

@@ -42,13 +42,22 @@ final readonly class CopyTopics extends Composed
     }
 
     /**
-     * The topic under another id; its blocks get ids of their own too, always the same ones. What refers to a topic that was copied with it refers to the copy.
+     * The topic under another id; its blocks get ids of their own too, always the same ones. What refers to a topic
+     * that was copied with it refers to the copy.
      *
      * @param array<string, string> $new
      */
     private static function copied(Topic $topic, string $id, array $new): Topic
     {
-        $note = $topic->note === null ? null : Note::of(array_map(static fn(Node $block): Node => $block->withId(Ulid::derived($id . $block->id())), $topic->note->retargeted($new)->blocks));
+        $note
+            = $topic->note === null
+                ? null
+                : Note::of(
+                    array_map(
+                        static fn(Node $block): Node => $block->withId(Ulid::derived($id . $block->id())),
+                        $topic->note->retargeted($new)->blocks,
+                    ),
+                );
 
         return $topic->with(['id' => $id, 'note' => $note]);
     }

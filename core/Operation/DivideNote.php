@@ -37,12 +37,17 @@ final readonly class DivideNote extends Composed
         $blocks = array_values(($topic->note ?? Note::empty())->blocks);
         [$stays, $made] = $this->at === self::AT_HEADINGS ? self::atHeadings($blocks) : self::atItems($blocks);
         if ($made === []) {
-            throw OperationRefused::value(new \DomainException($this->at === self::AT_HEADINGS ? 'The note has no headings.' : 'The note has no list.'));
+            throw OperationRefused::value(
+                new \DomainException($this->at === self::AT_HEADINGS ? 'The note has no headings.' : 'The note has no list.'),
+            );
         }
         $ids = array_map(static fn(Node $block): string => (string) $block->id(), $stays);
         $gone = array_values(array_diff(array_map(strval(...), array_keys(($topic->note ?? Note::empty())->blocks)), $ids));
 
-        return new Compound([new EditNote($this->topic, [], $gone, $ids), new AddTopics(new Place($this->topic, null), $this->rows($made))]);
+        return new Compound([
+            new EditNote($this->topic, [], $gone, $ids),
+            new AddTopics(new Place($this->topic, null), $this->rows($made)),
+        ]);
     }
 
     /**
@@ -63,7 +68,10 @@ final readonly class DivideNote extends Composed
             foreach ($blocks as $i => $block) {
                 $note[] = $block->id() === null ? $block->withId(Ulid::derived("{$this->seed}:{$n}:{$i}")) : $block;
             }
-            $rows[] = ['topic' => $note === [] ? $topic : $topic->withNote(Note::of($note)), 'parent' => $open === [] ? null : end($open)[1]];
+            $rows[] = [
+                'topic' => $note === [] ? $topic : $topic->withNote(Note::of($note)),
+                'parent' => $open === [] ? null : end($open)[1],
+            ];
             $open[] = [$level, $id];
         }
 
@@ -139,14 +147,20 @@ final readonly class DivideNote extends Composed
     }
 
     /**
-     * The words as a title. What no title can hold (a link, a citation, a footnote, words over its limit) stays as the first paragraph of the note.
+     * The words as a title. What no title can hold (a link, a citation, a footnote, words over its limit) stays as
+     * the first paragraph of the note.
      *
      * @return array{level: int, title: string, blocks: list<Node>}
      */
     private static function named(Node $line, int $level): array
     {
         $text = Topic::title(mb_substr($line->plainText(), 0, Limits::TITLE));
-        $holdsMore = mb_strlen($line->plainText()) > Limits::TITLE || array_filter($line->content, static fn(Node $inline): bool => !\in_array($inline->type, ['text', 'hardBreak'], true) || $inline->link() !== null) !== [];
+        $holdsMore
+            = mb_strlen($line->plainText()) > Limits::TITLE
+            || array_filter(
+                $line->content,
+                static fn(Node $inline): bool => !\in_array($inline->type, ['text', 'hardBreak'], true) || $inline->link() !== null,
+            ) !== [];
 
         return ['level' => $level, 'title' => $text, 'blocks' => $holdsMore ? [Node::paragraph($line->content)] : []];
     }

@@ -37,7 +37,13 @@ final readonly class EditNote extends Basic
     /** A short fingerprint of a block's stored form, null for no block. */
     public static function fingerprint(?Node $block): ?string
     {
-        return $block === null ? null : substr(hash('xxh128', json_encode($block->toArray(), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)), 0, 12);
+        return $block === null
+            ? null
+            : substr(
+                hash('xxh128', json_encode($block->toArray(), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)),
+                0,
+                12,
+            );
     }
 
     public function apply(Plan $plan): Plan
@@ -77,7 +83,10 @@ final readonly class EditNote extends Basic
         return $plan->with($topic->withNote($note));
     }
 
-    /** A block with what others have written in it since; of one that they have taken out, only what is new: the rest stands where they put it. */
+    /**
+     * A block with what others have written in it since; of one that they have taken out, only what is new: the rest
+     * stands where they put it.
+     */
     private function joined(string $id, ?Node $now, Node $mine): ?Node
     {
         $base = $this->base[$id] ?? null;
@@ -160,7 +169,7 @@ final readonly class EditNote extends Basic
 
     public function merge(Operation $next): ?Operation
     {
-        if (!$next instanceof self || $next->topic !== $this->topic) {
+        if (!($next instanceof self) || $next->topic !== $this->topic) {
             return null;
         }
         $put = [];
@@ -196,6 +205,9 @@ final readonly class EditNote extends Basic
             'remove' => $this->remove,
             'order' => $this->order,
             'was' => $this->was,
-        ] + ($this->base === [] ? [] : ['base' => array_map(static fn(Node $block): array => $block->toArray(), array_values($this->base))]);
+        ]
+            + ($this->base === []
+                ? []
+                : ['base' => array_map(static fn(Node $block): array => $block->toArray(), array_values($this->base))]);
     }
 }

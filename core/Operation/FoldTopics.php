@@ -33,14 +33,19 @@ final readonly class FoldTopics extends Composed
             $target = $this->into ?? (string) $plan->parent($head);
             self::live($plan, $target);
             if ($target === Plan::TRAY) {
-                throw OperationRefused::value(new \DomainException('A loose idea stands under no topic whose note could take it. Choose a topic.'));
+                throw OperationRefused::value(
+                    new \DomainException('A loose idea stands under no topic whose note could take it. Choose a topic.'),
+                );
             }
             if ($plan->isWithin($target, $head)) {
                 throw OperationRefused::intoItself();
             }
             $targets[$target][] = $head;
         }
-        $this->requireNotes($plan, [...array_map(strval(...), array_keys($targets)), ...array_merge(...array_map($plan->branch(...), $heads))]);
+        $this->requireNotes($plan, [
+            ...array_map(strval(...), array_keys($targets)),
+            ...array_merge(...array_map($plan->branch(...), $heads)),
+        ]);
         $steps = [];
         foreach ($targets as $target => $folded) {
             $steps[] = $this->into($plan, (string) $target, $folded);
@@ -52,7 +57,9 @@ final readonly class FoldTopics extends Composed
     /** @param list<string> $topics */
     private function requireNotes(Plan $plan, array $topics): void
     {
-        $missing = array_values(array_filter($topics, static fn(string $id): bool => $plan->topic($id)->noted && $plan->topic($id)->note === null));
+        $missing = array_values(
+            array_filter($topics, static fn(string $id): bool => $plan->topic($id)->noted && $plan->topic($id)->note === null),
+        );
         $missing === [] || throw new NotesMissing($missing);
     }
 
@@ -70,7 +77,10 @@ final readonly class FoldTopics extends Composed
             $put[$id] = $block->withId($id);
         }
 
-        return new EditNote($target, array_values($put), $remove, [...array_values(array_diff(array_map(strval(...), array_keys($there)), $remove)), ...array_map(strval(...), array_keys($put))]);
+        return new EditNote($target, array_values($put), $remove, [
+            ...array_values(array_diff(array_map(strval(...), array_keys($there)), $remove)),
+            ...array_map(strval(...), array_keys($put)),
+        ]);
     }
 
     /**
@@ -82,7 +92,13 @@ final readonly class FoldTopics extends Composed
     {
         $blocks = $this->made($plan, $heads);
         foreach ($blocks as $block) {
-            $block->depth() > Limits::NOTE_DEPTH ? throw OperationRefused::value(new \DomainException('What is in the notes of these topics is nested too deep to stand deeper still. Fold them as paragraphs.')) : null;
+            $block->depth() > Limits::NOTE_DEPTH
+                ? throw OperationRefused::value(
+                    new \DomainException(
+                        'What is in the notes of these topics is nested too deep to stand deeper still. Fold them as paragraphs.',
+                    ),
+                )
+                : null;
         }
 
         return $blocks;
@@ -102,7 +118,12 @@ final readonly class FoldTopics extends Composed
         foreach ($heads as $head) {
             $own = array_merge(...array_map(fn(string $id): array => self::ofTopic($plan->topic($id)), $plan->branch($head)));
             $own = $own === [] ? [Node::paragraph([])] : $own;
-            array_push($blocks, ...($this->as === FoldAs::Quotations ? [new Node('blockquote', content: $this->cited($head, array_map(self::bare(...), $own)))] : $this->cited($head, $own)));
+            array_push(
+                $blocks,
+                ...$this->as === FoldAs::Quotations
+                    ? [new Node('blockquote', content: $this->cited($head, array_map(self::bare(...), $own)))]
+                    : $this->cited($head, $own),
+            );
         }
 
         return $blocks;
@@ -112,7 +133,9 @@ final readonly class FoldTopics extends Composed
     private function item(Plan $plan, string $id, int $depth): Node
     {
         if (2 * $depth >= Limits::NOTE_DEPTH - 6) {
-            throw OperationRefused::value(new \DomainException('The topics are nested deeper than a list in a note can be. Fold them as paragraphs.'));
+            throw OperationRefused::value(
+                new \DomainException('The topics are nested deeper than a list in a note can be. Fold them as paragraphs.'),
+            );
         }
         $content = $this->cited($id, array_map(self::bare(...), self::ofTopic($plan->topic($id))));
         $parts = array_map(fn(string $part): Node => $this->item($plan, $part, $depth + 1), $plan->parts($id));
@@ -127,9 +150,11 @@ final readonly class FoldTopics extends Composed
     private static function ofTopic(Topic $topic): array
     {
         return [
-            ...($topic->title === '' ? [] : [Node::plain($topic->title)]),
-            ...($topic->picture === null ? [] : [new Node('picture', ['picture' => $topic->picture->id, 'width' => $topic->picture->shown, 'alt' => $topic->title])]),
-            ...($topic->note === null || $topic->note->isEmpty() ? [] : array_values($topic->note->blocks)),
+            ...$topic->title === '' ? [] : [Node::plain($topic->title)],
+            ...$topic->picture === null
+                ? []
+                : [new Node('picture', ['picture' => $topic->picture->id, 'width' => $topic->picture->shown, 'alt' => $topic->title])],
+            ...$topic->note === null || $topic->note->isEmpty() ? [] : array_values($topic->note->blocks),
         ];
     }
 
@@ -154,7 +179,7 @@ final readonly class FoldTopics extends Composed
         }
         $last = array_pop($blocks);
         if ($last === null || $last->type !== 'paragraph') {
-            return [...$blocks, ...($last === null ? [] : [$last]), Node::paragraph([$citation])];
+            return [...$blocks, ...$last === null ? [] : [$last], Node::paragraph([$citation])];
         }
 
         return [...$blocks, new Node('paragraph', $last->attrs, [...$last->content, Node::text(' '), $citation])];
@@ -162,16 +187,26 @@ final readonly class FoldTopics extends Composed
 
     public function needsNotes(): array
     {
-        return [...$this->ids, ...($this->into === null ? [] : [$this->into])];
+        return [...$this->ids, ...$this->into === null ? [] : [$this->into]];
     }
 
     public function touches(): array
     {
-        return [...array_map(static fn(string $id): string => "{$id}:place", $this->ids), ...($this->into === null ? [] : ["{$this->into}:note"])];
+        return [
+            ...array_map(static fn(string $id): string => "{$id}:place", $this->ids),
+            ...$this->into === null ? [] : ["{$this->into}:note"],
+        ];
     }
 
     public function toArray(): array
     {
-        return ['type' => 'fold', 'ids' => $this->ids, 'into' => $this->into, 'as' => $this->as->value, 'seed' => $this->seed, 'cite' => (object) array_map(static fn(Node $citation): array => $citation->toArray(), $this->cite)];
+        return [
+            'type' => 'fold',
+            'ids' => $this->ids,
+            'into' => $this->into,
+            'as' => $this->as->value,
+            'seed' => $this->seed,
+            'cite' => (object) array_map(static fn(Node $citation): array => $citation->toArray(), $this->cite),
+        ];
     }
 }

@@ -65,7 +65,10 @@ final readonly class MoveTopics extends Basic
         foreach (Order::of($before, self::heads($before, $this->ids)) as $id) {
             $back[] = new self([$id], Place::of($before, $id));
             $topic = $before->topic($id);
-            if (($topic->dye === null || $topic->dye->isGiven) && ($this->place->parent === Plan::ROOT || $before->parent($id) === Plan::ROOT)) {
+            if (
+                ($topic->dye === null || $topic->dye->isGiven)
+                && ($this->place->parent === Plan::ROOT || $before->parent($id) === Plan::ROOT)
+            ) {
                 $back[] = new SetDye([$id], $topic->dye);
             }
         }

@@ -104,6 +104,10 @@ final class PlanForm
             $parent === null ? $edit->put($topic) : $edit->append($topic, $parent);
         }
 
-        return $edit->done()->withSources(self::readSources($form))->withRelations(self::readRelations($form))->withForeign(TopicForm::foreign($form->object('foreign')));
+        return $edit
+            ->done()
+            ->withSources(self::readSources($form))
+            ->withRelations(self::readRelations($form))
+            ->withForeign(TopicForm::foreign($form->object('foreign')));
     }
 }

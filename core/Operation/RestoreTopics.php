@@ -44,7 +44,10 @@ final readonly class RestoreTopics extends Basic
     {
         $heads = array_map(strval(...), array_keys($this->places));
         $after = $this->apply($before);
-        $dyed = array_filter($heads, static fn(string $id): bool => $after->topic($id)->dye?->stored() !== $before->topic($id)->dye?->stored());
+        $dyed = array_filter(
+            $heads,
+            static fn(string $id): bool => $after->topic($id)->dye?->stored() !== $before->topic($id)->dye?->stored(),
+        );
 
         $back = array_map(static fn(string $id): SetDye => new SetDye([$id], $before->topic($id)->dye), array_values($dyed));
 

@@ -47,7 +47,11 @@ final readonly class Retitle extends Basic
 
     public function merge(Operation $next): ?Operation
     {
-        return $next instanceof self && $next->id === $this->id ? ($this->was === null ? $next : new self($this->id, $next->title, $this->was)) : null;
+        return $next instanceof self && $next->id === $this->id
+            ? ($this->was === null
+                ? $next
+                : new self($this->id, $next->title, $this->was))
+            : null;
     }
 
     public function touches(): array

@@ -26,7 +26,10 @@ enum SortBy: string
         if ($this === self::Title) {
             $collator = new \Collator($plan->properties->language);
             $collator->setAttribute(\Collator::NUMERIC_COLLATION, \Collator::ON);
-            usort($parts, static fn(string $a, string $b): int => (int) $collator->compare($plan->topic($a)->title, $plan->topic($b)->title));
+            usort(
+                $parts,
+                static fn(string $a, string $b): int => (int) $collator->compare($plan->topic($a)->title, $plan->topic($b)->title),
+            );
         } else {
             $totals = WordTotals::of($plan);
             $size = $this === self::Words ? $totals->words(...) : $totals->target(...);

@@ -28,22 +28,25 @@ final class TopicForm
     /** @return array<string, mixed> */
     public static function toArray(Topic $topic, ?string $parent = null): array
     {
-        return array_filter([
-            'id' => $topic->id,
-            'parent' => $parent,
-            'title' => $topic->title,
-            'kind' => $topic->kind === Kind::Section ? null : $topic->kind->value,
-            'numbered' => $topic->numbered === Numbered::Usual ? null : $topic->numbered->value,
-            'dye' => $topic->dye?->stored(),
-            'flag' => $topic->flag?->value,
-            'target' => $topic->target?->words,
-            'size' => $topic->size?->value,
-            'alone' => $topic->alone?->value,
-            'spot' => $topic->spot?->value(),
-            'picture' => $topic->picture?->value(),
-            'note' => $topic->note === null || $topic->note->blocks === [] ? null : self::blocks($topic->note),
-            'foreign' => $topic->foreign === [] ? null : $topic->foreign,
-        ], static fn(mixed $value): bool => $value !== null);
+        return array_filter(
+            [
+                'id' => $topic->id,
+                'parent' => $parent,
+                'title' => $topic->title,
+                'kind' => $topic->kind === Kind::Section ? null : $topic->kind->value,
+                'numbered' => $topic->numbered === Numbered::Usual ? null : $topic->numbered->value,
+                'dye' => $topic->dye?->stored(),
+                'flag' => $topic->flag?->value,
+                'target' => $topic->target?->words,
+                'size' => $topic->size?->value,
+                'alone' => $topic->alone?->value,
+                'spot' => $topic->spot?->value(),
+                'picture' => $topic->picture?->value(),
+                'note' => $topic->note === null || $topic->note->blocks === [] ? null : self::blocks($topic->note),
+                'foreign' => $topic->foreign === [] ? null : $topic->foreign,
+            ],
+            static fn(mixed $value): bool => $value !== null,
+        );
     }
 
     /** @return list<array<string, mixed>> */
@@ -100,7 +103,12 @@ final class TopicForm
         $bytes = 0;
         foreach ($shape->values() as $name => $value) {
             $bytes += \is_string($value) ? \strlen($value) + \strlen((string) $name) : 0;
-            if (!\is_string($value) || !mb_check_encoding($value, 'UTF-8') || $bytes > Limits::FOREIGN_BYTES || \count($out) >= Limits::FOREIGN) {
+            if (
+                !\is_string($value)
+                || !mb_check_encoding($value, 'UTF-8')
+                || $bytes > Limits::FOREIGN_BYTES
+                || \count($out) >= Limits::FOREIGN
+            ) {
                 throw MalformedShape::expected('at most ' . Limits::FOREIGN . ' short texts', 'foreign');
             }
             $out[(string) $name] = $value;

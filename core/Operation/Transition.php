@@ -104,7 +104,21 @@ final class Transition
             if ($is->title !== $wanted->title) {
                 $this->step(new Retitle($id, $wanted->title));
             }
-            foreach ($id === Plan::ROOT ? [] : [SetKind::from(...), SetNumbered::from(...), SetDye::from(...), SetFlag::from(...), SetTarget::from(...), SetSize::from(...), SetAlone::from(...), SetSpot::from(...), SetPicture::from(...)] as $of) {
+            foreach (
+                $id === Plan::ROOT
+                    ? []
+                    : [
+                        SetKind::from(...),
+                        SetNumbered::from(...),
+                        SetDye::from(...),
+                        SetFlag::from(...),
+                        SetTarget::from(...),
+                        SetSize::from(...),
+                        SetAlone::from(...),
+                        SetSpot::from(...),
+                        SetPicture::from(...),
+                    ] as $of
+            ) {
                 $key = json_encode($of([], $wanted)->toArray(), JSON_THROW_ON_ERROR);
                 if ($key !== json_encode($of([], $is)->toArray(), JSON_THROW_ON_ERROR)) {
                     $alike[$key][] = $id;
@@ -123,7 +137,11 @@ final class Transition
         foreach ([Plan::ROOT, ...$this->to->standing()] as $id) {
             $is = self::blocks($this->state->topic($id));
             $wanted = self::blocks($this->to->topic($id));
-            $put = array_filter($wanted, static fn(Node $block, string $key): bool => !isset($is[$key]) || $is[$key]->toArray() !== $block->toArray(), ARRAY_FILTER_USE_BOTH);
+            $put = array_filter(
+                $wanted,
+                static fn(Node $block, string $key): bool => !isset($is[$key]) || $is[$key]->toArray() !== $block->toArray(),
+                ARRAY_FILTER_USE_BOTH,
+            );
             if ($put !== [] || array_keys($is) !== array_keys($wanted)) {
                 $this->step(new EditNote($id, array_values($put), array_keys(array_diff_key($is, $wanted)), array_keys($wanted)));
             }
@@ -164,12 +182,21 @@ final class Transition
         if ($gone !== []) {
             $this->step(new RemoveRelations($gone));
         }
-        $back = array_values(array_filter(array_diff_key($this->to->relations, $this->state->relations), fn(Relation $relation): bool => $this->state->has($relation->from) && $this->state->has($relation->to)));
+        $back = array_values(
+            array_filter(
+                array_diff_key($this->to->relations, $this->state->relations),
+                fn(Relation $relation): bool => $this->state->has($relation->from) && $this->state->has($relation->to),
+            ),
+        );
         if ($back !== []) {
             $this->step(new AddRelations($back));
         }
         foreach (array_intersect_key($this->to->relations, $this->state->relations) as $id => $wanted) {
-            $set = array_udiff_assoc($wanted->toArray(), $this->state->relations[$id]->toArray(), static fn(mixed $a, mixed $b): int => $a === $b ? 0 : 1);
+            $set = array_udiff_assoc(
+                $wanted->toArray(),
+                $this->state->relations[$id]->toArray(),
+                static fn(mixed $a, mixed $b): int => $a === $b ? 0 : 1,
+            );
             $set = array_intersect_key($set, array_flip(ChangeRelation::FIELDS));
             if ($set !== []) {
                 $this->step(new ChangeRelation((string) $id, $set));

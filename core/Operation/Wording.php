@@ -20,22 +20,42 @@ final class Wording
             $operation instanceof CopyTopics => 'Copied ' . self::several($before, array_keys($operation->new)),
             $operation instanceof RemoveTopics => 'Removed ' . self::several($before, $operation->ids),
             $operation instanceof RestoreTopics => 'Brought back ' . self::several($before, array_keys($operation->places)),
-            $operation instanceof MoveTopics => 'Moved ' . self::several($before, $operation->ids) . self::into($before, $operation->place->parent),
+            $operation instanceof MoveTopics => 'Moved '
+                . self::several($before, $operation->ids)
+                . self::into($before, $operation->place->parent),
             $operation instanceof WrapTopics => 'Put ' . self::several($before, $operation->ids) . ' under a new topic',
             $operation instanceof DissolveTopics => 'Dissolved ' . self::several($before, $operation->ids),
-            $operation instanceof SortParts => 'Sorted the parts of ' . self::title($before, $operation->parent) . ' by ' . ($operation->by === SortBy::Target ? 'target' : $operation->by->value),
+            $operation instanceof SortParts => 'Sorted the parts of '
+                . self::title($before, $operation->parent)
+                . ' by '
+                . ($operation->by === SortBy::Target ? 'target' : $operation->by->value),
             $operation instanceof SplitTopic => 'Split ' . self::title($before, $operation->id),
-            $operation instanceof JoinTopics => 'Joined ' . self::several($before, [$operation->upper]) . ' and ' . self::title($before, $operation->lower),
+            $operation instanceof JoinTopics => 'Joined '
+                . self::several($before, [$operation->upper])
+                . ' and '
+                . self::title($before, $operation->lower),
             $operation instanceof Retitle => self::retitled($operation, $before),
             $operation instanceof SetField => self::set($operation, $before),
             $operation instanceof EditNote => 'Wrote in the note of ' . self::title($before, $operation->topic),
-            $operation instanceof SetPlan => 'Changed the plan’s ' . implode(', ', array_map(static fn(int|string $name): string => strtr((string) $name, '_', ' '), array_keys($operation->set))),
-            $operation instanceof AddSources => 'Kept ' . self::quoted($operation->sources[0]->title ?? '') . self::more(\count($operation->sources)) . ' as a source',
-            $operation instanceof FoldTopics => 'Put ' . self::several($before, $operation->ids) . ($operation->into === null ? ' into the note above' : ' into the note of ' . self::title($before, $operation->into)),
+            $operation instanceof SetPlan => 'Changed the plan’s '
+                . implode(
+                    ', ',
+                    array_map(static fn(int|string $name): string => strtr((string) $name, '_', ' '), array_keys($operation->set)),
+                ),
+            $operation instanceof AddSources => 'Kept '
+                . self::quoted($operation->sources[0]->title ?? '')
+                . self::more(\count($operation->sources))
+                . ' as a source',
+            $operation instanceof FoldTopics => 'Put '
+                . self::several($before, $operation->ids)
+                . ($operation->into === null ? ' into the note above' : ' into the note of ' . self::title($before, $operation->into)),
             $operation instanceof DivideNote => 'Made topics of the note of ' . self::title($before, $operation->topic),
             $operation instanceof EditSource => 'Changed the source ' . self::quoted($operation->source->title),
             $operation instanceof RemoveSources => 'Took out a source',
-            $operation instanceof AddRelations => 'Related ' . self::title($before, $operation->relations[0]->from ?? '') . ' to ' . self::title($before, $operation->relations[0]->to ?? ''),
+            $operation instanceof AddRelations => 'Related '
+                . self::title($before, $operation->relations[0]->from ?? '')
+                . ' to '
+                . self::title($before, $operation->relations[0]->to ?? ''),
             $operation instanceof RemoveRelations => 'Removed a relation',
             $operation instanceof ChangeRelation => 'Changed a relation',
             $operation instanceof Compound => self::compound($operation, $before),
@@ -49,7 +69,12 @@ final class Wording
     {
         [$first] = $operation->rows;
         $count = \count($operation->rows);
-        $what = $first['topic']->title === '' ? ($count === 1 ? 'a topic' : "{$count} topics") : self::quoted($first['topic']->title) . self::more($count);
+        $what
+            = $first['topic']->title === ''
+                ? ($count === 1
+                    ? 'a topic'
+                    : "{$count} topics")
+                : self::quoted($first['topic']->title) . self::more($count);
 
         return $operation->place->parent === Plan::TRAY ? "Caught {$what}" : "Added {$what}";
     }
@@ -67,7 +92,9 @@ final class Wording
     {
         ['type' => $type, 'value' => $value] = $operation->toArray();
         if ($type === 'spot') {
-            return 'Put ' . self::several($before, $operation->ids) . ($value === null ? ' back into the tray' : ' on the ground of the map');
+            return 'Put '
+                . self::several($before, $operation->ids)
+                . ($value === null ? ' back into the tray' : ' on the ground of the map');
         }
         if ($type === 'picture') {
             return ($value === null ? 'Took the picture off ' : 'Put a picture on ') . self::several($before, $operation->ids);

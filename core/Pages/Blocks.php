@@ -29,14 +29,24 @@ final class Blocks
     /** @var array<int, int> figure → 1, for those that have their place already */
     private array $figures = [];
 
-    public function __construct(private readonly Document $document, private readonly Paragraphs $paragraphs, private readonly Typefaces $faces, private readonly ?Pictures $pictures)
-    {
+    public function __construct(
+        private readonly Document $document,
+        private readonly Paragraphs $paragraphs,
+        private readonly Typefaces $faces,
+        private readonly ?Pictures $pictures,
+    ) {
         $style = $document->style;
         [$width, $height] = $style->page($document->properties->pageSize);
         [$top, $right, $bottom, $left] = $style->edges();
         $this->width = $width - $left - $right;
         $this->tallest = $height - $top - $bottom;
-        $this->text = new Setting(Style::family($style->font), $style->size, $style->line / Paragraphs::SINGLE * 1.2, firstLine: $style->firstLine * Style::POINTS, align: $style->isJustified ? 'justify' : 'left');
+        $this->text = new Setting(
+            Style::family($style->font),
+            $style->size,
+            ($style->line / Paragraphs::SINGLE) * 1.2,
+            firstLine: $style->firstLine * Style::POINTS,
+            align: $style->isJustified ? 'justify' : 'left',
+        );
     }
 
     public function text(): Setting
@@ -53,8 +63,20 @@ final class Blocks
             Element::HEADING => [$this->heading($element)],
             Element::ITEM => [$this->item($element)],
             Element::PICTURE => $this->topicPicture($element, $indent),
-            Element::REFERENCE => [$this->paragraph($element->block->content ?? [], $this->text->with(['indent' => self::QUOTE, 'firstLine' => -self::QUOTE, 'align' => 'left']), max(4.0, $this->document->style->gap))],
-            Element::SEE_ALSO => [$this->paragraph($element->block->content ?? [], $this->text->with(['indent' => $indent, 'firstLine' => 0.0, 'size' => $this->text->size * 0.92, 'spacing' => 1.0]), 7.0)],
+            Element::REFERENCE => [
+                $this->paragraph(
+                    $element->block->content ?? [],
+                    $this->text->with(['indent' => self::QUOTE, 'firstLine' => -self::QUOTE, 'align' => 'left']),
+                    max(4.0, $this->document->style->gap),
+                ),
+            ],
+            Element::SEE_ALSO => [
+                $this->paragraph(
+                    $element->block->content ?? [],
+                    $this->text->with(['indent' => $indent, 'firstLine' => 0.0, 'size' => $this->text->size * 0.92, 'spacing' => 1.0]),
+                    7.0,
+                ),
+            ],
             Element::QUOTE => [$this->anchored($this->quoteTitle($element, $indent), $element)],
             default => $this->body($element, $indent),
         };
@@ -102,9 +124,27 @@ final class Blocks
         $lines[0]->heading = [$title, $element->level, $colour];
         if ($lines[0]->pieces !== []) {
             $first = $lines[0]->pieces[0];
-            $lines[0]->pieces[0] = new Piece($first->kind, $first->x, $first->y, $first->width, 0.0, $first->text, $first->face, $first->size, $first->colour, says: $title, level: $element->level);
+            $lines[0]->pieces[0] = new Piece(
+                $first->kind,
+                $first->x,
+                $first->y,
+                $first->width,
+                0.0,
+                $first->text,
+                $first->face,
+                $first->size,
+                $first->colour,
+                says: $title,
+                level: $element->level,
+            );
         }
-        $group = new Group($lines, $element->level === 1 ? 20.0 : 13.0, 5.0, keepsNext: true, startsPage: $style->breaks && $element->level === 1);
+        $group = new Group(
+            $lines,
+            $element->level === 1 ? 20.0 : 13.0,
+            5.0,
+            keepsNext: true,
+            startsPage: $style->breaks && $element->level === 1,
+        );
 
         return $this->anchored($group, $element);
     }
@@ -130,7 +170,20 @@ final class Blocks
     private function label(Line $line, string $label, Setting $setting): void
     {
         $width = $this->faces->width($label, $setting->face(), $setting->size);
-        array_unshift($line->pieces, new Piece(Piece::TEXT, max(0.0, $setting->indent - max(self::LABEL, $width + 4.0)), $line->ascent, $width, 0.0, $label, $setting->face(), $setting->size, $setting->colour));
+        array_unshift(
+            $line->pieces,
+            new Piece(
+                Piece::TEXT,
+                max(0.0, $setting->indent - max(self::LABEL, $width + 4.0)),
+                $line->ascent,
+                $width,
+                0.0,
+                $label,
+                $setting->face(),
+                $setting->size,
+                $setting->colour,
+            ),
+        );
     }
 
     private function quotation(float $indent): Setting
@@ -141,7 +194,16 @@ final class Blocks
     /** @param list<Node> $inlines */
     private function paragraph(array $inlines, Setting $setting, float $gap, ?float $width = null): Group
     {
-        return new Group($this->paragraphs->lines($inlines, $setting, ($width ?? $this->width) - ($setting->italic && $setting->indent >= self::QUOTE ? self::QUOTE : 0.0), $this->footnote(...)), 0.0, $gap);
+        return new Group(
+            $this->paragraphs->lines(
+                $inlines,
+                $setting,
+                ($width ?? $this->width) - ($setting->italic && $setting->indent >= self::QUOTE ? self::QUOTE : 0.0),
+                $this->footnote(...),
+            ),
+            0.0,
+            $gap,
+        );
     }
 
     /** @return list<Line> */
@@ -159,16 +221,48 @@ final class Blocks
      */
     public function block(Node $node, float $indent, bool $isQuoted = false, ?float $width = null): array
     {
-        $setting = $isQuoted ? $this->quotation($indent) : $this->text->with(['indent' => $indent, 'firstLine' => $indent > 0 ? 0.0 : $this->text->firstLine]);
+        $setting = $isQuoted
+            ? $this->quotation($indent)
+            : $this->text->with(['indent' => $indent, 'firstLine' => $indent > 0 ? 0.0 : $this->text->firstLine]);
         $gap = $this->document->style->gap;
 
         return match ($node->type) {
             'paragraph' => [$this->paragraph($node->content, $setting, $isQuoted ? max(4.0, $gap) : $gap, $width)],
-            'heading' => [new Group($this->paragraphs->lines($node->content, $setting->with(['firstLine' => 0.0, 'bold' => $node->int('level', 1) < 3, 'italic' => $node->int('level', 1) === 3, 'spacing' => 1.0]), $width ?? $this->width, $this->footnote(...)), 8.0, 3.0, keepsNext: true)],
+            'heading' => [
+                new Group(
+                    $this->paragraphs->lines(
+                        $node->content,
+                        $setting->with([
+                            'firstLine' => 0.0,
+                            'bold' => $node->int('level', 1) < 3,
+                            'italic' => $node->int('level', 1) === 3,
+                            'spacing' => 1.0,
+                        ]),
+                        $width ?? $this->width,
+                        $this->footnote(...),
+                    ),
+                    8.0,
+                    3.0,
+                    keepsNext: true,
+                ),
+            ],
             'bulletList', 'taskList', 'orderedList' => $this->list($node, $indent, 0, $width),
-            'blockquote' => array_merge([], ...array_map(fn(Node $child): array => $this->block($child, $indent, true, $width), $node->content)),
+            'blockquote' => array_merge(
+                [],
+                ...array_map(fn(Node $child): array => $this->block($child, $indent, true, $width), $node->content),
+            ),
             'codeBlock' => [$this->code($node, $indent, $width)],
-            'horizontalRule' => [new Group([new Line(12.0, 0.0, [new Piece(Piece::RULE, $indent, 6.0, ($width ?? $this->width) - $indent, 0.5, colour: self::FAINT)])], 0.0, 4.0)],
+            'horizontalRule' => [
+                new Group(
+                    [
+                        new Line(12.0, 0.0, [
+                            new Piece(Piece::RULE, $indent, 6.0, ($width ?? $this->width) - $indent, 0.5, colour: self::FAINT),
+                        ]),
+                    ],
+                    0.0,
+                    4.0,
+                ),
+            ],
             'table' => $width === null ? [$this->table($node, $indent)] : $this->flattened($node, $indent, $width),
             'picture' => $this->picture($node, $indent, $width ?? $this->width),
             default => [],
@@ -183,7 +277,7 @@ final class Blocks
         $setting = $this->text->with(['indent' => $inner, 'firstLine' => 0.0, 'align' => 'left']);
         foreach ($list->content as $i => $item) {
             $label = match ($list->type) {
-                'orderedList' => ($list->int('start', 1) + $i) . '.',
+                'orderedList' => $list->int('start', 1) + $i . '.',
                 'taskList' => '',
                 default => self::BULLETS[$depth % 3],
             };
@@ -192,9 +286,14 @@ final class Blocks
                     array_push($groups, ...$this->list($node, $inner, $depth + 1, $width));
                     continue;
                 }
-                $made = $node->type === 'paragraph' ? [$this->paragraph($node->content, $k === 0 ? $this->behind($label, $setting) : $setting, 3.0, $width)] : $this->block($node, $inner, false, $width);
+                $made
+                    = $node->type === 'paragraph'
+                        ? [$this->paragraph($node->content, $k === 0 ? $this->behind($label, $setting) : $setting, 3.0, $width)]
+                        : $this->block($node, $inner, false, $width);
                 if ($k === 0 && $made !== [] && $made[0]->lines !== []) {
-                    $list->type === 'taskList' ? $this->box($made[0]->lines[0], $setting, ($item->attrs['checked'] ?? false) === true) : $this->label($made[0]->lines[0], $label, $setting);
+                    $list->type === 'taskList'
+                        ? $this->box($made[0]->lines[0], $setting, ($item->attrs['checked'] ?? false) === true)
+                        : $this->label($made[0]->lines[0], $label, $setting);
                 }
                 array_push($groups, ...$made);
             }
@@ -211,11 +310,19 @@ final class Blocks
     {
         $side = $setting->size * 0.72;
         [$x, $y] = [$setting->indent - self::LABEL, $line->ascent - $side];
-        foreach ([[$x, $y, $side, 0.0], [$x, $y + $side, $side, 0.0], [$x, $y, 0.0, $side], [$x + $side, $y, 0.0, $side]] as [$left, $top, $wide, $high]) {
+        $these = [[$x, $y, $side, 0.0], [$x, $y + $side, $side, 0.0], [$x, $y, 0.0, $side], [$x + $side, $y, 0.0, $side]];
+        foreach ($these as [$left, $top, $wide, $high]) {
             $line->pieces[] = new Piece(Piece::BOX, $left, $top, max(0.6, $wide), max(0.6, $high), colour: $setting->colour);
         }
         if ($isChecked) {
-            $line->pieces[] = new Piece(Piece::BOX, $x + $side * 0.25, $y + $side * 0.25, $side * 0.55, $side * 0.55, colour: $setting->colour);
+            $line->pieces[] = new Piece(
+                Piece::BOX,
+                $x + $side * 0.25,
+                $y + $side * 0.25,
+                $side * 0.55,
+                $side * 0.55,
+                colour: $setting->colour,
+            );
         }
     }
 
@@ -238,7 +345,23 @@ final class Blocks
             return [];
         }
 
-        return [new Group([$this->image($picture->id, $picture->shown * 1.5 * 0.75, $picture->height / $picture->width, $indent, $this->width, '', $element->title)], 2.0, 8.0)];
+        return [
+            new Group(
+                [
+                    $this->image(
+                        $picture->id,
+                        $picture->shown * 1.5 * 0.75,
+                        $picture->height / $picture->width,
+                        $indent,
+                        $this->width,
+                        '',
+                        $element->title,
+                    ),
+                ],
+                2.0,
+                8.0,
+            ),
+        ];
     }
 
     /** @return list<Group> the picture, and its caption, which stays with it */
@@ -248,13 +371,29 @@ final class Blocks
         $id = $node->string('picture');
         $bytes = $id === null ? null : $this->pictures?->bytes($id);
         $size = $bytes === null ? false : @getimagesizefromstring($bytes);
-        $small = $this->text->with(['indent' => $indent, 'firstLine' => 0.0, 'size' => $this->text->size * 0.88, 'spacing' => 1.0, 'italic' => true, 'align' => 'left', 'colour' => self::SOFT]);
+        $small = $this->text->with([
+            'indent' => $indent,
+            'firstLine' => 0.0,
+            'size' => $this->text->size * 0.88,
+            'spacing' => 1.0,
+            'italic' => true,
+            'align' => 'left',
+            'colour' => self::SOFT,
+        ]);
         $says = $caption === '' && $size === false ? $node->string('alt') ?? '' : $caption;
         $below = $says === '' ? [] : [new Group($this->paragraphs->text($says, $small, $width), 3.0, 9.0)];
         if ($id === null || $size === false || $size[0] === 0) {
             return $below;
         }
-        $line = $this->image($id, $node->int('width', $size[0]) * 0.75, $size[1] / $size[0], $indent, $width, $node->string('href') ?? '', $node->string('alt') ?? '');
+        $line = $this->image(
+            $id,
+            $node->int('width', $size[0]) * 0.75,
+            $size[1] / $size[0],
+            $indent,
+            $width,
+            $node->string('href') ?? '',
+            $node->string('alt') ?? '',
+        );
         $figure = $node->int('figure', 0);
         if ($figure > 0 && !isset($this->figures[$figure])) {
             $this->figures[$figure] = 1;
@@ -267,7 +406,7 @@ final class Blocks
     /** @param float $wide in points; a picture is never wider than the text, nor higher than a page */
     private function image(string $id, float $wide, float $aspect, float $indent, float $width, string $link, string $says): Line
     {
-        $wide = min($wide, $width - $indent, $this->tallest * 0.92 / $aspect);
+        $wide = min($wide, $width - $indent, ($this->tallest * 0.92) / $aspect);
         $high = $wide * $aspect;
 
         return new Line($high, $high, [new Piece(Piece::PICTURE, $indent, 0.0, $wide, $high, $id, link: $link, says: $says)]);

@@ -107,7 +107,9 @@ final class Flow
             $needs += $one->before + $one->after + array_sum(array_map(static fn(Line $line): float => $line->height, $one->lines));
         }
         $first = $group->rows === [] ? \array_slice($group->lines, 0, 2) : [];
-        $needs += array_sum(array_map(static fn(Line $line): float => $line->height, $first)) + ($group->rows === [] ? 0.0 : min(120.0, $group->rows[0]->height()));
+        $needs
+            += array_sum(array_map(static fn(Line $line): float => $line->height, $first))
+            + ($group->rows === [] ? 0.0 : min(120.0, $group->rows[0]->height()));
         if ($needs > $this->room()) {
             $this->newPage();
         }
@@ -134,7 +136,10 @@ final class Flow
         foreach ($group->lines as $i => $line) {
             $left = $count - $i;
             // Two lines at least stay together at either end of a page.
-            $needs = $line->height + self::notesOf($line) + ($left === 2 || $i === 0 && $left > 1 ? ($group->lines[$i + 1] ?? $line)->height : 0.0);
+            $needs
+                = $line->height
+                + self::notesOf($line)
+                + ($left === 2 || ($i === 0 && $left > 1) ? ($group->lines[$i + 1] ?? $line)->height : 0.0);
             if ($needs > $this->room() && !$this->isFresh && ($needs <= $this->bottom - $this->top || $line->height > $this->room())) {
                 $this->newPage();
             }
@@ -234,7 +239,10 @@ final class Flow
                     $page->add($piece->moved($this->left + $row->edges[$c] + Row::PADDING, $y));
                 }
                 foreach ($line->footnotes as $note) {
-                    $this->notesHeight += ($this->notes === [] ? self::NOTES_GAP : 0.0) + array_sum(array_map(static fn(Line $one): float => $one->height, $note)) + 2.0;
+                    $this->notesHeight
+                        += ($this->notes === [] ? self::NOTES_GAP : 0.0)
+                        + array_sum(array_map(static fn(Line $one): float => $one->height, $note))
+                        + 2.0;
                     array_push($this->notes, ...$note, ...[Line::space(2.0)]);
                 }
                 $y += $line->height;

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Embrel\Pages;
 
-/** One page: what stands on it, measured from its upper left corner, in points. A page that is full is kept packed: a book has thousands. */
+/**
+ * One page: what stands on it, measured from its upper left corner, in points. A page that is full is kept
+ * packed: a book has thousands.
+ */
 final class Page
 {
     /** @var array<string, float> place → how far down it is */

@@ -59,20 +59,36 @@ final class Paragraphs
                 $runs[] = ['text' => "\n"] + $this->run('', $setting);
             } elseif ($node->type === 'footnote' && $footnote !== null) {
                 $n = (string) ++$this->footnotes;
-                $runs[] = ['rise' => $setting->size * 0.34, 'size' => $setting->size * self::RAISED, 'footnote' => $footnote($node, $n)] + $this->run($n, $setting);
+                $runs[]
+                    = ['rise' => $setting->size * 0.34, 'size' => $setting->size * self::RAISED, 'footnote' => $footnote($node, $n)]
+                    + $this->run($n, $setting);
             }
         }
 
         return $runs;
     }
 
-    /** @return array{text: string, face: string, size: float, colour: string, rise: float, link: string, marks: string, ground: bool, footnote: list<Line>|null} */
+    /**
+     * @return array{text: string, face: string, size: float, colour: string, rise: float, link: string, marks: string, ground: bool, footnote: list<Line>|null}
+     */
     private function run(string $text, Setting $setting): array
     {
-        return ['text' => $text, 'face' => $setting->face(), 'size' => $setting->size, 'colour' => $setting->colour, 'rise' => 0.0, 'link' => $setting->link, 'marks' => '', 'ground' => false, 'footnote' => null];
+        return [
+            'text' => $text,
+            'face' => $setting->face(),
+            'size' => $setting->size,
+            'colour' => $setting->colour,
+            'rise' => 0.0,
+            'link' => $setting->link,
+            'marks' => '',
+            'ground' => false,
+            'footnote' => null,
+        ];
     }
 
-    /** @return array{text: string, face: string, size: float, colour: string, rise: float, link: string, marks: string, ground: bool, footnote: list<Line>|null} */
+    /**
+     * @return array{text: string, face: string, size: float, colour: string, rise: float, link: string, marks: string, ground: bool, footnote: list<Line>|null}
+     */
     private function marked(Node $node, Setting $setting): array
     {
         $run = $this->run($node->text, $setting);
@@ -109,7 +125,7 @@ final class Paragraphs
             $isAscii = preg_match('/[\x80-\xFF]/', $run['text']) !== 1;
             preg_match_all($isAscii ? self::ASCII_PIECES : self::PIECES, $run['text'], $m);
             foreach ($m[0] as $piece) {
-                $isSpace = $piece[0] <= ' ' || $piece[0] === "\xC2" && trim($piece) === '';
+                $isSpace = $piece[0] <= ' ' || ($piece[0] === "\xC2" && trim($piece) === '');
                 if ($isSpace && str_contains($run['text'], "\n") && str_contains($piece, "\n")) {
                     for ($n = substr_count($piece, "\n"); $n > 0; --$n) {
                         $lines[] = $this->line($words, $setting, $width, $lines === [], true);
@@ -178,20 +194,41 @@ final class Paragraphs
         }
         $indent = $setting->indent + ($isFirst ? $setting->firstLine : 0.0);
         $rest = $width - $indent - $natural;
-        $x = $indent + match ($setting->align) {
-            'center' => max(0.0, $rest / 2),
-            'right' => max(0.0, $rest),
-            default => 0.0,
-        };
+        $x
+            = $indent
+            + match ($setting->align) {
+                'center' => max(0.0, $rest / 2),
+                'right' => max(0.0, $rest),
+                default => 0.0,
+            };
         $stretch = $setting->align === 'justify' && !$isLast && $gaps > 0 && $rest > 0 && $rest < $width * 0.3 ? $rest / $gaps : 0.0;
         $height = $setting->size * self::SINGLE * $setting->spacing;
         $ascent = $height - $setting->size * (self::SINGLE - self::ABOVE - 0.14);
         $line = new Line($height, $ascent, ground: $setting->ground);
         foreach ($this->joined($words, $stretch) as [$run, $wide]) {
             if ($run['ground']) {
-                $line->pieces[] = new Piece(Piece::BOX, $x, $ascent - $setting->size * 0.85, $wide, $setting->size * 1.1, colour: self::GROUND);
+                $line->pieces[] = new Piece(
+                    Piece::BOX,
+                    $x,
+                    $ascent - $setting->size * 0.85,
+                    $wide,
+                    $setting->size * 1.1,
+                    colour: self::GROUND,
+                );
             }
-            $line->pieces[] = new Piece(Piece::TEXT, $x, $ascent - $run['rise'], $wide, 0.0, $run['text'], $run['face'], $run['size'], $run['colour'], $run['link'], $run['marks']);
+            $line->pieces[] = new Piece(
+                Piece::TEXT,
+                $x,
+                $ascent - $run['rise'],
+                $wide,
+                0.0,
+                $run['text'],
+                $run['face'],
+                $run['size'],
+                $run['colour'],
+                $run['link'],
+                $run['marks'],
+            );
             $x += $wide;
             if ($run['footnote'] !== null) {
                 $line->footnotes[] = $run['footnote'];
@@ -214,7 +251,18 @@ final class Paragraphs
         $last = null;
         foreach ($words as [$run, $isSpace, $wide]) {
             $wide += $isSpace ? $stretch : 0.0;
-            $isSame = $last !== null && $stretch === 0.0 && $last['face'] === $run['face'] && $last['size'] === $run['size'] && $last['rise'] === $run['rise'] && $last['link'] === $run['link'] && $last['marks'] === $run['marks'] && $last['colour'] === $run['colour'] && $last['ground'] === $run['ground'] && $last['footnote'] === null && $run['footnote'] === null;
+            $isSame
+                = $last !== null
+                && $stretch === 0.0
+                && $last['face'] === $run['face']
+                && $last['size'] === $run['size']
+                && $last['rise'] === $run['rise']
+                && $last['link'] === $run['link']
+                && $last['marks'] === $run['marks']
+                && $last['colour'] === $run['colour']
+                && $last['ground'] === $run['ground']
+                && $last['footnote'] === null
+                && $run['footnote'] === null;
             if ($isSame) {
                 $at = \count($out) - 1;
                 $out[$at][0]['text'] .= $run['text'];

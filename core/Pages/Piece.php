@@ -42,6 +42,20 @@ final readonly class Piece
 
     public function moved(float $x, float $y): self
     {
-        return new self($this->kind, $this->x + $x, $this->y + $y, $this->width, $this->height, $this->text, $this->face, $this->size, $this->colour, $this->link, $this->marks, $this->says, $this->level);
+        return new self(
+            $this->kind,
+            $this->x + $x,
+            $this->y + $y,
+            $this->width,
+            $this->height,
+            $this->text,
+            $this->face,
+            $this->size,
+            $this->colour,
+            $this->link,
+            $this->marks,
+            $this->says,
+            $this->level,
+        );
     }
 }

@@ -42,7 +42,7 @@ final class Tables
             $room = $edges[$c + 1] - $edges[$c] - 2 * Row::PADDING;
             foreach ($row->content[$c]->content ?? [] as $k => $node) {
                 foreach ($this->blocks->block($node, 0.0, false, $room) as $group) {
-                    $k > 0 && $lines !== [] ? $lines[] = Line::space(3.0) : null;
+                    $k > 0 && $lines !== [] ? ($lines[] = Line::space(3.0)) : null;
                     array_push($lines, ...$group->lines);
                 }
             }
@@ -61,10 +61,16 @@ final class Tables
             foreach ($row->content as $c => $cell) {
                 $text = mb_strcut($cell->plainText(), 0, 400);
                 foreach (explode("\n", $text) as $line) {
-                    $natural[$c] = max($natural[$c], $this->faces->width($line, $this->text->face(), $this->text->size) + 2 * Row::PADDING + 2.0);
+                    $natural[$c] = max(
+                        $natural[$c],
+                        $this->faces->width($line, $this->text->face(), $this->text->size) + 2 * Row::PADDING + 2.0,
+                    );
                 }
                 foreach (preg_split('/\s+/u', $text) ?: [] as $word) {
-                    $least[$c] = max($least[$c], min($width / 3, $this->faces->width($word, $this->text->face(), $this->text->size) + 2 * Row::PADDING + 2.0));
+                    $least[$c] = max(
+                        $least[$c],
+                        min($width / 3, $this->faces->width($word, $this->text->face(), $this->text->size) + 2 * Row::PADDING + 2.0),
+                    );
                 }
             }
         }
@@ -72,8 +78,12 @@ final class Tables
         [$wants, $needs] = [array_sum($natural), array_sum($least)];
         $widths = match (true) {
             $wants <= $room => $natural,
-            $needs >= $room => array_map(static fn(float $one): float => $one * $room / $needs, $least),
-            default => array_map(static fn(float $want, float $need): float => $need + ($want - $need) * ($room - $needs) / max(1.0, $wants - $needs), $natural, $least),
+            $needs >= $room => array_map(static fn(float $one): float => ($one * $room) / $needs, $least),
+            default => array_map(
+                static fn(float $want, float $need): float => $need + (($want - $need) * ($room - $needs)) / max(1.0, $wants - $needs),
+                $natural,
+                $least,
+            ),
         };
         $edges = [$indent];
         foreach ($widths as $wide) {

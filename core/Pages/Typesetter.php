@@ -19,8 +19,11 @@ final class Typesetter
     private readonly Paragraphs $paragraphs;
     private readonly float $width;
 
-    private function __construct(private readonly Document $document, private readonly Typefaces $faces, private readonly ?Pictures $pictures)
-    {
+    private function __construct(
+        private readonly Document $document,
+        private readonly Typefaces $faces,
+        private readonly ?Pictures $pictures,
+    ) {
         $this->paragraphs = new Paragraphs($faces);
         $this->blocks = new Blocks($document, $this->paragraphs, $faces, $pictures);
         [, $right, , $left] = $document->style->edges();
@@ -78,7 +81,13 @@ final class Typesetter
         $flow->add(new Group($this->paragraphs->text($this->document->title, $title, $this->width), 10.0, 6.0));
         foreach ($style->titleFields as $field) {
             $says = $this->document->field($field);
-            $setting = new Setting(Style::family($style->font), $style->size * ($field === 'subtitle' ? 1.2 : 1.0), 1.05, align: $align, colour: $field === 'subtitle' ? self::SOFT : '#221B2B');
+            $setting = new Setting(
+                Style::family($style->font),
+                $style->size * ($field === 'subtitle' ? 1.2 : 1.0),
+                1.05,
+                align: $align,
+                colour: $field === 'subtitle' ? self::SOFT : '#221B2B',
+            );
             $says === '' ? null : $flow->add(new Group($this->paragraphs->text($says, $setting, $this->width), 0.0, 7.0));
         }
         if ($this->sharesPage() && !$ends) {
@@ -89,7 +98,9 @@ final class Typesetter
         $style->hasTitlePage && $this->document->hasLists() ? $flow->newPage() : null;
         $headings = array_map(
             static fn(array $entry): array => [
-                trim("{$entry['element']->number} {$entry['element']->title}"), $entry['element']->level, "_e{$entry['element']->topic}",
+                trim("{$entry['element']->number} {$entry['element']->title}"),
+                $entry['element']->level,
+                "_e{$entry['element']->topic}",
             ],
             $this->document->contents,
         );
@@ -125,17 +136,37 @@ final class Typesetter
     /** @return list<Line> */
     private function entry(string $text, int $level, string $place, int $page): array
     {
-        $setting = new Setting(Style::family($this->document->style->font), $this->document->style->size, 1.12, indent: ($level - 1) * 14.0, link: "#{$place}");
+        $setting = new Setting(
+            Style::family($this->document->style->font),
+            $this->document->style->size,
+            1.12,
+            indent: ($level - 1) * 14.0,
+            link: "#{$place}",
+        );
         $lines = $this->paragraphs->text($text, $setting, $this->width - 34.0);
         $last = $lines[\count($lines) - 1];
         $number = $page > 0 ? (string) $page : '';
         $wide = $this->faces->width($number, $setting->face(), $setting->size);
-        $end = $last->pieces === [] ? $setting->indent : $last->pieces[\count($last->pieces) - 1]->x + $last->pieces[\count($last->pieces) - 1]->width;
+        $end
+            = $last->pieces === []
+                ? $setting->indent
+                : $last->pieces[\count($last->pieces) - 1]->x + $last->pieces[\count($last->pieces) - 1]->width;
         $dot = $this->faces->width('.', $setting->face(), $setting->size) * 1.8;
         for ($x = floor(($this->width - $wide - 6.0) / $dot) * $dot; $x > $end + 4.0; $x -= $dot) {
             $last->pieces[] = new Piece(Piece::BOX, $x, $last->ascent - 0.9, 0.8, 0.8, colour: '#8A8494');
         }
-        $last->pieces[] = new Piece(Piece::TEXT, $this->width - $wide, $last->ascent, $wide, 0.0, $number, $setting->face(), $setting->size, $setting->colour, $setting->link);
+        $last->pieces[] = new Piece(
+            Piece::TEXT,
+            $this->width - $wide,
+            $last->ascent,
+            $wide,
+            0.0,
+            $number,
+            $setting->face(),
+            $setting->size,
+            $setting->colour,
+            $setting->link,
+        );
 
         return $lines;
     }
@@ -176,7 +207,7 @@ final class Typesetter
             foreach (Style::pieces($running) as [$piece, $isField]) {
                 if ($isField && $piece === 'logo') {
                     $logo = $this->logo($x, $y);
-                    $logo === null ? null : $pieces[] = $logo;
+                    $logo === null ? null : ($pieces[] = $logo);
                     $x += $logo->width ?? 0.0;
                     continue;
                 }
@@ -198,7 +229,9 @@ final class Typesetter
         $bytes = $id === null ? null : $this->pictures?->bytes($id);
         $size = $bytes === null ? false : @getimagesizefromstring($bytes);
 
-        return $id === null || $size === false || $size[1] === 0 ? null : new Piece(Piece::PICTURE, $x, $y - self::LOGO * 0.7, self::LOGO * $size[0] / $size[1], self::LOGO, $id);
+        return $id === null || $size === false || $size[1] === 0
+            ? null
+            : new Piece(Piece::PICTURE, $x, $y - self::LOGO * 0.7, (self::LOGO * $size[0]) / $size[1], self::LOGO, $id);
     }
 
     /** @return list<string> what pages cannot show as they should, a sentence each */
@@ -208,7 +241,11 @@ final class Typesetter
         $names = ['serif' => $shipped[0], 'sans' => $shipped[1], 'mono' => $shipped[2]];
         $others = [];
         foreach (array_unique([$document->style->font, $document->style->headingFont]) as $font) {
-            \in_array($font, $shipped, true) ? null : $others[] = "{$font} is not shipped with Embrel: these pages are set in {$names[Style::family($font)]} instead. A word processor uses the font itself.";
+            \in_array($font, $shipped, true)
+                ? null
+                : ($others[] = "{$font} is not shipped with Embrel: these pages are set in {$names[Style::family(
+                    $font,
+                )]} instead. A word processor uses the font itself.");
         }
 
         return $others;

@@ -13,7 +13,13 @@ final readonly class Difference
      * @param list<string>        $regrouped parents with other parts, or their parts in another order
      * @param list<string>        $reordered topics that stand elsewhere among the same siblings; as few as tell the new order
      */
-    private function __construct(public array $changed, public array $moved, public array $regrouped, public array $reordered, public bool $hasOtherProperties) {}
+    private function __construct(
+        public array $changed,
+        public array $moved,
+        public array $regrouped,
+        public array $reordered,
+        public bool $hasOtherProperties,
+    ) {}
 
     public static function between(Plan $before, Plan $after): self
     {
@@ -37,7 +43,10 @@ final readonly class Difference
                     $moved[] = $id;
                 }
             }
-            array_push($reordered, ...array_keys(array_diff_key($stayed, Ascending::longest($stayed, static fn(int $a, int $b): int => $a <=> $b))));
+            array_push(
+                $reordered,
+                ...array_keys(array_diff_key($stayed, Ascending::longest($stayed, static fn(int $a, int $b): int => $a <=> $b))),
+            );
         }
 
         return new self($changed, $moved, $regrouped, $reordered, $before->properties !== $after->properties);

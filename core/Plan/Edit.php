@@ -113,6 +113,14 @@ final class Edit
 
     public function done(): Plan
     {
-        return new Plan($this->topics, $this->parts, $this->parents, $this->plan->properties, $this->plan->foreign, $this->plan->sources, $this->plan->relations);
+        return new Plan(
+            $this->topics,
+            $this->parts,
+            $this->parents,
+            $this->plan->properties,
+            $this->plan->foreign,
+            $this->plan->sources,
+            $this->plan->relations,
+        );
     }
 }

@@ -11,7 +11,9 @@ final class InvalidValue extends \InvalidArgumentException
 {
     public static function dye(string $given): self
     {
-        return new self('A dye is one of the eight names or a colour such as #2f6690, not “' . mb_strimwidth(mb_scrub($given), 0, 30, '…') . '”.');
+        return new self(
+            'A dye is one of the eight names or a colour such as #2f6690, not “' . mb_strimwidth(mb_scrub($given), 0, 30, '…') . '”.',
+        );
     }
 
     public static function target(int $given): self

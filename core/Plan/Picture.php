@@ -16,7 +16,11 @@ final readonly class Picture
     /** @throws InvalidValue */
     public static function of(string $value): self
     {
-        if (preg_match('/\A([0-9a-f]{64}):([1-9]\d{0,4})x([1-9]\d{0,4})@(\d{2,3})\z/', $value, $m) !== 1 || $m[4] < self::NARROWEST || $m[4] > self::WIDEST) {
+        if (
+            preg_match('/\A([0-9a-f]{64}):([1-9]\d{0,4})x([1-9]\d{0,4})@(\d{2,3})\z/', $value, $m) !== 1
+            || $m[4] < self::NARROWEST
+            || $m[4] > self::WIDEST
+        ) {
             throw InvalidValue::field('picture', $value);
         }
 
@@ -31,6 +35,6 @@ final readonly class Picture
     /** @return float how high it is as it is shown, never more than twice the widest */
     public function shownHeight(): float
     {
-        return min(2.0 * self::WIDEST, max(4.0, $this->shown * $this->height / $this->width));
+        return min(2.0 * self::WIDEST, max(4.0, ($this->shown * $this->height) / $this->width));
     }
 }

@@ -11,8 +11,18 @@ use Embrel\Shape;
 final readonly class Properties
 {
     public const DEFAULTS = [
-        'subtitle' => '', 'author' => '', 'form' => 'report', 'subject' => '', 'language' => 'en', 'page_size' => 'a4',
-        'target' => null, 'due' => null, 'numbering' => 'decimal', 'numbering_depth' => 3, 'run_on' => false, 'citation_style' => 'apa',
+        'subtitle' => '',
+        'author' => '',
+        'form' => 'report',
+        'subject' => '',
+        'language' => 'en',
+        'page_size' => 'a4',
+        'target' => null,
+        'due' => null,
+        'numbering' => 'decimal',
+        'numbering_depth' => 3,
+        'run_on' => false,
+        'citation_style' => 'apa',
     ];
     private const TEXT_LENGTH = 300;
 
@@ -65,7 +75,8 @@ final readonly class Properties
             Scheme::tryFrom($all->string('numbering')) ?? throw InvalidValue::field('numbering', $all->string('numbering')),
             self::depth($all->int('numbering_depth')),
             $all->bool('run_on'),
-            CitationStyle::tryFrom($all->string('citation_style')) ?? throw InvalidValue::field('citation_style', $all->string('citation_style')),
+            CitationStyle::tryFrom($all->string('citation_style'))
+                ?? throw InvalidValue::field('citation_style', $all->string('citation_style')),
         );
     }
 
@@ -73,9 +84,17 @@ final readonly class Properties
     public function toArray(): array
     {
         return [
-            'subtitle' => $this->subtitle, 'author' => $this->author, 'form' => $this->form->value, 'subject' => $this->subject,
-            'language' => $this->language, 'page_size' => $this->pageSize, 'target' => $this->target?->words, 'due' => $this->due,
-            'numbering' => $this->scheme->value, 'numbering_depth' => $this->depth, 'run_on' => $this->runOn,
+            'subtitle' => $this->subtitle,
+            'author' => $this->author,
+            'form' => $this->form->value,
+            'subject' => $this->subject,
+            'language' => $this->language,
+            'page_size' => $this->pageSize,
+            'target' => $this->target?->words,
+            'due' => $this->due,
+            'numbering' => $this->scheme->value,
+            'numbering_depth' => $this->depth,
+            'run_on' => $this->runOn,
             'citation_style' => $this->citationStyle->value,
         ];
     }
@@ -96,7 +115,9 @@ final readonly class Properties
     {
         $parts = preg_match('/\A(\d{4})-(\d\d)-(\d\d)\z/', $value, $m) === 1 ? $m : null;
 
-        return $parts !== null && checkdate((int) $parts[2], (int) $parts[3], (int) $parts[1]) ? $value : throw InvalidValue::field('due', $value);
+        return $parts !== null && checkdate((int) $parts[2], (int) $parts[3], (int) $parts[1])
+            ? $value
+            : throw InvalidValue::field('due', $value);
     }
 
     private static function depth(int $depth): int

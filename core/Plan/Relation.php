@@ -14,23 +14,48 @@ final readonly class Relation
     private const FARTHEST = 20_000;
 
     /**
-     * @param array{int, int}|null $bend how far the middle of the line was pulled aside by hand, in pixels of the map; null: it finds its own way
+     * @param array{int, int}|null $bend
+     *     how far the middle of the line was pulled aside by hand, in pixels of the map; null: it finds its
+     *     own way
      */
-    private function __construct(public string $id, public string $from, public string $to, public string $label, public ?Dye $dye, public Arrows $arrows, public ?array $bend) {}
+    private function __construct(
+        public string $id,
+        public string $from,
+        public string $to,
+        public string $label,
+        public ?Dye $dye,
+        public Arrows $arrows,
+        public ?array $bend,
+    ) {}
 
     /**
      * @param array<array-key, mixed>|null $bend
      *
      * @throws InvalidValue when it leads to where it comes from, is called too long a name or bent too far
      */
-    public static function of(string $id, string $from, string $to, string $label = '', ?Dye $dye = null, Arrows $arrows = Arrows::End, ?array $bend = null): self
-    {
+    public static function of(
+        string $id,
+        string $from,
+        string $to,
+        string $label = '',
+        ?Dye $dye = null,
+        Arrows $arrows = Arrows::End,
+        ?array $bend = null,
+    ): self {
         if ($from === $to || Plan::isFixed($from) || Plan::isFixed($to)) {
             throw InvalidValue::field('relation', 'a topic and itself');
         }
         $label = Text::line($label);
 
-        return new self($id, $from, $to, mb_strlen($label) > Limits::RELATION_LABEL ? throw InvalidValue::field('label', $label) : $label, $dye, $arrows, $bend === null ? null : self::bend($bend));
+        return new self(
+            $id,
+            $from,
+            $to,
+            mb_strlen($label) > Limits::RELATION_LABEL ? throw InvalidValue::field('label', $label) : $label,
+            $dye,
+            $arrows,
+            $bend === null ? null : self::bend($bend),
+        );
     }
 
     /**
@@ -42,7 +67,9 @@ final readonly class Relation
     {
         [$x, $y] = [$bend[0] ?? null, $bend[1] ?? null];
 
-        return \is_int($x) && \is_int($y) && max(abs($x), abs($y)) <= self::FARTHEST ? [$x, $y] : throw InvalidValue::field('bend', (string) json_encode($bend));
+        return \is_int($x) && \is_int($y) && max(abs($x), abs($y)) <= self::FARTHEST
+            ? [$x, $y]
+            : throw InvalidValue::field('bend', (string) json_encode($bend));
     }
 
     /**
@@ -64,12 +91,28 @@ final readonly class Relation
             throw InvalidValue::field('relation', (string) json_encode($set));
         }
 
-        return self::of($this->id, $this->from, $this->to, (string) $all['label'], $dye === null ? null : Dye::of($dye), Arrows::tryFrom((string) $all['arrows']) ?? throw InvalidValue::field('arrows', (string) $all['arrows']), $bend);
+        return self::of(
+            $this->id,
+            $this->from,
+            $this->to,
+            (string) $all['label'],
+            $dye === null ? null : Dye::of($dye),
+            Arrows::tryFrom((string) $all['arrows']) ?? throw InvalidValue::field('arrows', (string) $all['arrows']),
+            $bend,
+        );
     }
 
     /** @return array{id: string, from: string, to: string, label: string, dye: string|null, arrows: string, bend: array{int, int}|null} */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'from' => $this->from, 'to' => $this->to, 'label' => $this->label, 'dye' => $this->dye?->value, 'arrows' => $this->arrows->value, 'bend' => $this->bend];
+        return [
+            'id' => $this->id,
+            'from' => $this->from,
+            'to' => $this->to,
+            'label' => $this->label,
+            'dye' => $this->dye?->value,
+            'arrows' => $this->arrows->value,
+            'bend' => $this->bend,
+        ];
     }
 }

@@ -51,7 +51,12 @@ final readonly class Topic
     /** Whether nobody has written anything on it, or chosen anything for it but what it prints as and where it stands. */
     public function isBare(): bool
     {
-        return $this->title === '' && !$this->noted && $this->flag === null && $this->target === null && $this->picture === null && $this->foreign === [];
+        return $this->title === ''
+            && !$this->noted
+            && $this->flag === null
+            && $this->target === null
+            && $this->picture === null
+            && $this->foreign === [];
     }
 
     public function withTitle(string $title): self

@@ -28,7 +28,9 @@ final class DocumentPackage
         } catch (BadPackage|TooManyPieces $why) {
             throw Unreadable::document($kind, $why->getMessage());
         } catch (BrokenXml $why) {
-            throw $why->hasDoctype ? Unreadable::hasDoctype($why->atLine) : Unreadable::document($kind, 'its XML is not well-formed: ' . $why->getMessage());
+            throw $why->hasDoctype
+                ? Unreadable::hasDoctype($why->atLine)
+                : Unreadable::document($kind, 'its XML is not well-formed: ' . $why->getMessage());
         }
     }
 }

@@ -25,9 +25,24 @@ enum Format: string
     case Package = 'zip';
 
     private const EXTENSIONS = [
-        'opml' => self::Opml, 'xml' => self::Opml, 'txt' => self::Text, 'text' => self::Text, '' => self::Text, 'csv' => self::Csv, 'tsv' => self::Csv,
-        'md' => self::Markdown, 'markdown' => self::Markdown, 'docx' => self::Docx, 'docm' => self::Docx, 'dotx' => self::Docx, 'odt' => self::Odt, 'ott' => self::Odt,
-        'html' => self::Html, 'htm' => self::Html, 'xhtml' => self::Html, 'zip' => self::Package,
+        'opml' => self::Opml,
+        'xml' => self::Opml,
+        'txt' => self::Text,
+        'text' => self::Text,
+        '' => self::Text,
+        'csv' => self::Csv,
+        'tsv' => self::Csv,
+        'md' => self::Markdown,
+        'markdown' => self::Markdown,
+        'docx' => self::Docx,
+        'docm' => self::Docx,
+        'dotx' => self::Docx,
+        'odt' => self::Odt,
+        'ott' => self::Odt,
+        'html' => self::Html,
+        'htm' => self::Html,
+        'xhtml' => self::Html,
+        'zip' => self::Package,
     ];
 
     /** @return Reader|DocumentReader the first for a format that holds a tree itself */

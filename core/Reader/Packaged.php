@@ -23,13 +23,23 @@ final class Packaged implements DocumentReader
             $package = Package::open(Source::copied($in, "{$work}/zip"));
             $texts = array_values(array_filter($package->names(), static fn(string $name): bool => preg_match(self::TEXTS, $name) === 1));
             if (\count($texts) !== 1) {
-                throw Unreadable::document('package', $texts === [] ? 'it holds no Markdown file and no web page' : 'it holds several texts. Take them in one by one');
+                throw Unreadable::document(
+                    'package',
+                    $texts === [] ? 'it holds no Markdown file and no web page' : 'it holds several texts. Take them in one by one',
+                );
             }
-            $text = preg_replace_callback(self::NAMED, static function (array $m) use ($package, $shelf): string {
-                $name = preg_replace('/\A\.\//', '', rawurldecode($m[1])) ?? '';
+            $text
+                = preg_replace_callback(
+                    self::NAMED,
+                    static function (array $m) use ($package, $shelf): string {
+                        $name = preg_replace('/\A\.\//', '', rawurldecode($m[1])) ?? '';
 
-                return $package->has($name) ? EmbeddedPictures::SCHEME . $shelf->keep($package->pieces($name, Limits::PACKAGE_PART)) : $m[1];
-            }, $package->text($texts[0])) ?? '';
+                        return $package->has($name)
+                            ? EmbeddedPictures::SCHEME . $shelf->keep($package->pieces($name, Limits::PACKAGE_PART))
+                            : $m[1];
+                    },
+                    $package->text($texts[0]),
+                ) ?? '';
         } catch (BadPackage $why) {
             throw Unreadable::document('package', $why->getMessage());
         }

@@ -22,7 +22,10 @@ final class PicturePlace
     {
         $reading->count();
         if ($id === '') {
-            $reading->remark('A picture that is damaged, too large or of a kind that cannot be kept (PNG, JPEG, GIF and WebP can) was left out; its description stays.');
+            $reading->remark(
+                'A picture that is damaged, too large or of a kind that cannot be kept (PNG, JPEG, GIF and WebP can) was left out; its '
+                    . 'description stays.',
+            );
 
             return isset($attrs['alt']) ? new Node('picture', $attrs) : null;
         }

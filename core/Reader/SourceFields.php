@@ -20,11 +20,22 @@ final class SourceFields
      * @param list<Person>          $editors
      * @param array<string, string> $texts   other fields of Source
      */
-    public static function source(string $id, string $title, SourceKind $kind, array $authors, array $editors, ?PartialDate $date, ?PartialDate $accessed, array $texts): Source
-    {
+    public static function source(
+        string $id,
+        string $title,
+        SourceKind $kind,
+        array $authors,
+        array $editors,
+        ?PartialDate $date,
+        ?PartialDate $accessed,
+        array $texts,
+    ): Source {
         $fields = [];
         foreach ($texts as $name => $value) {
-            $fields[$name] = $name === 'remark' ? mb_substr(trim(Text::cleaned($value)), 0, Limits::SOURCE_REMARK) : mb_substr(Text::line($value), 0, Limits::SOURCE_TEXT);
+            $fields[$name]
+                = $name === 'remark'
+                    ? mb_substr(trim(Text::cleaned($value)), 0, Limits::SOURCE_REMARK)
+                    : mb_substr(Text::line($value), 0, Limits::SOURCE_TEXT);
         }
         $fields['doi'] = preg_replace('/\A(?:https?:\/\/(?:dx\.)?doi\.org\/|doi:\s*)/i', '', $fields['doi'] ?? '') ?? '';
         $fields['pages'] = preg_replace('/(?<=\d)\s*[-–—]+\s*(?=\d)/u', '-', $fields['pages'] ?? '') ?? '';
@@ -33,7 +44,15 @@ final class SourceFields
             $fields['url'] = '';
         }
 
-        return (new Source($id, mb_substr(Text::line($title), 0, Limits::TITLE), $kind, self::people($authors), self::people($editors), $date, $accessed))->with($fields);
+        return (new Source(
+            $id,
+            mb_substr(Text::line($title), 0, Limits::TITLE),
+            $kind,
+            self::people($authors),
+            self::people($editors),
+            $date,
+            $accessed,
+        ))->with($fields);
     }
 
     /**
@@ -45,6 +64,14 @@ final class SourceFields
     {
         $name = static fn(string $part): string => mb_substr(Text::line($part), 0, Limits::SOURCE_NAME);
 
-        return array_map(static fn(Person $person): Person => new Person($name($person->family), $name($person->given), $name($person->particle), $name($person->suffix)), \array_slice($people, 0, Limits::SOURCE_PEOPLE));
+        return array_map(
+            static fn(Person $person): Person => new Person(
+                $name($person->family),
+                $name($person->given),
+                $name($person->particle),
+                $name($person->suffix),
+            ),
+            \array_slice($people, 0, Limits::SOURCE_PEOPLE),
+        );
     }
 }

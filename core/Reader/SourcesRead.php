@@ -26,6 +26,17 @@ final readonly class SourcesRead
     {
         $names = array_keys($unknown);
 
-        return new self($sources, $names === [] ? $said : [...$said, 'Fields that have no place here were left out: ' . implode(', ', \array_slice($names, 0, self::MOST_NAMED)) . (\count($names) > self::MOST_NAMED ? '…' : '') . '.']);
+        return new self(
+            $sources,
+            $names === []
+                ? $said
+                : [
+                    ...$said,
+                    'Fields that have no place here were left out: '
+                    . implode(', ', \array_slice($names, 0, self::MOST_NAMED))
+                    . (\count($names) > self::MOST_NAMED ? '…' : '')
+                    . '.',
+                ],
+        );
     }
 }

@@ -31,22 +31,37 @@ final class Unreadable extends \RuntimeException
 
     public static function markdownTooLarge(): self
     {
-        return new self('The Markdown file is larger than the size limit of ' . intdiv(Limits::MARKDOWN, 1024 * 1024) . ' MB. Divide it, and take the pieces in as branches of one plan.');
+        return new self(
+            'The Markdown file is larger than the size limit of '
+                . intdiv(Limits::MARKDOWN, 1024 * 1024)
+                . ' MB. Divide it, and take the pieces in as branches of one plan.',
+        );
     }
 
     public static function pageTooLarge(): self
     {
-        return new self('The page is larger than the size limit of ' . intdiv(Limits::HTML, 1024 * 1024) . ' MB without its pictures. Divide it, and take the pieces in as branches of one plan.');
+        return new self(
+            'The page is larger than the size limit of '
+                . intdiv(Limits::HTML, 1024 * 1024)
+                . ' MB without its pictures. Divide it, and take the pieces in as branches of one plan.',
+        );
     }
 
     public static function noLevels(): self
     {
-        return new self('The table has no column of levels. Name one column “level” (1 for a main section) and one “title” in the first row, or put the level first and the title second.');
+        return new self(
+            'The table has no column of levels. Name one column “level” (1 for a main section) and one “title” in the first row, or put '
+                . 'the level first and the title second.',
+        );
     }
 
     public static function tooManyTopics(int $line): self
     {
-        return new self('The file holds more than ' . number_format(Limits::TOPICS) . " topics (reached at line {$line}), the most that a plan can hold.");
+        return new self(
+            'The file holds more than '
+                . number_format(Limits::TOPICS)
+                . " topics (reached at line {$line}), the most that a plan can hold.",
+        );
     }
 
     public static function tooDeep(int $line): self
@@ -61,7 +76,9 @@ final class Unreadable extends \RuntimeException
 
     public static function valueTooLong(int $line): self
     {
-        return new self("A text near line {$line} is longer than the size limit of " . intdiv(Limits::NOTE, 1024 * 1024) . ' MB for one topic.');
+        return new self(
+            "A text near line {$line} is longer than the size limit of " . intdiv(Limits::NOTE, 1024 * 1024) . ' MB for one topic.',
+        );
     }
 
     public static function notUtf8(int $line): self
@@ -71,12 +88,16 @@ final class Unreadable extends \RuntimeException
 
     public static function hasDoctype(int $line): self
     {
-        return new self("The file has a DTD (line {$line}). Files with a DTD or entities of their own are not read, as they can pull in other files.");
+        return new self(
+            "The file has a DTD (line {$line}). Files with a DTD or entities of their own are not read, as they can pull in other files.",
+        );
     }
 
     public static function hasEntities(int $line): self
     {
-        return new self("The file uses entities of its own (line {$line}). Files with a DTD or entities are not read, as they can grow without end or pull in other files.");
+        return new self(
+            "The file uses entities of its own (line {$line}). Files with a DTD or entities are not read, as they can grow without end or pull in other files.",
+        );
     }
 
     public static function notOpml(string $root): self
@@ -108,7 +129,9 @@ final class Unreadable extends \RuntimeException
 
     public static function unknownFormat(string $extension): self
     {
-        return new self("Files of the kind “.{$extension}” cannot be read. Documents (docx, odt), web pages (html), Markdown (md), outline files (opml), text (txt) and tables (csv) can.");
+        return new self(
+            "Files of the kind “.{$extension}” cannot be read. Documents (docx, odt), web pages (html), Markdown (md), outline files (opml), text (txt) and tables (csv) can.",
+        );
     }
 
     public static function noAccess(string $path): self

@@ -9,7 +9,13 @@ final class InvalidNote extends \InvalidArgumentException
 {
     public static function unknown(string $what, string $path): self
     {
-        return new self('The note holds something it cannot hold: ' . mb_strimwidth(mb_scrub($what), 0, 60, '…') . ' at ' . mb_strimwidth(mb_scrub($path), 0, 120, '…') . '.');
+        return new self(
+            'The note holds something it cannot hold: '
+                . mb_strimwidth(mb_scrub($what), 0, 60, '…')
+                . ' at '
+                . mb_strimwidth(mb_scrub($path), 0, 120, '…')
+                . '.',
+        );
     }
 
     public static function empty(string $path): self

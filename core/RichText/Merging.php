@@ -36,7 +36,9 @@ final class Merging
             return new Node($looks->type, $looks->attrs, array_map(self::of(...), $base->content, $theirs->content, $mine->content));
         }
 
-        return self::isSameBuild($base, $theirs) ? self::with($mine, self::added($base, $theirs)) : self::with($theirs, self::added($base, $mine));
+        return self::isSameBuild($base, $theirs)
+            ? self::with($mine, self::added($base, $theirs))
+            : self::with($theirs, self::added($base, $mine));
     }
 
     /** What was written into a block since `$base`, as a paragraph under the block's id; null where that is nothing. */

@@ -134,7 +134,9 @@ final readonly class Node
             $isPart = \in_array($child->type, ['listItem', 'tableRow', 'tableCell', 'tableHeader'], true);
             array_push(
                 $content,
-                ...($isPart || $levels > 6 || $child->depth() < $levels ? [$child->within($levels - 1)] : iterator_to_array($child->leaves(), false)),
+                ...$isPart || $levels > 6 || $child->depth() < $levels
+                    ? [$child->within($levels - 1)]
+                    : iterator_to_array($child->leaves(), false),
             );
         }
 
@@ -212,7 +214,12 @@ final readonly class Node
             $out['text'] = $this->text;
         }
         if ($this->marks !== []) {
-            $out['marks'] = array_map(static fn(Mark $mark): array => $mark->attrs === [] ? ['type' => $mark->type] : ['type' => $mark->type, 'attrs' => $mark->attrs], $this->marks);
+            $out['marks'] = array_map(
+                static fn(Mark $mark): array => $mark->attrs === []
+                    ? ['type' => $mark->type]
+                    : ['type' => $mark->type, 'attrs' => $mark->attrs],
+                $this->marks,
+            );
         }
 
         return $out;

@@ -58,7 +58,13 @@ final readonly class Note
         foreach ($this->blocks as $block) {
             $block->depth() > Limits::NOTE_DEPTH ? throw InvalidNote::tooDeep() : null;
         }
-        $json = json_encode(['version' => Schema::VERSION, 'blocks' => array_map(static fn(Node $block): array => $block->toArray(), array_values($this->blocks))], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+        $json = json_encode(
+            [
+                'version' => Schema::VERSION,
+                'blocks' => array_map(static fn(Node $block): array => $block->toArray(), array_values($this->blocks)),
+            ],
+            JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+        );
 
         return \strlen($json) > Limits::NOTE ? throw InvalidNote::tooLarge() : $json;
     }

@@ -16,19 +16,50 @@ final class Schema
     public const VERSION = 1;
 
     private const INLINE = ['text', 'hardBreak', 'footnote', 'citation', 'topicRef'];
-    private const BLOCK = ['paragraph', 'heading', 'bulletList', 'orderedList', 'taskList', 'blockquote', 'picture', 'table', 'codeBlock', 'horizontalRule'];
+    private const BLOCK = [
+        'paragraph',
+        'heading',
+        'bulletList',
+        'orderedList',
+        'taskList',
+        'blockquote',
+        'picture',
+        'table',
+        'codeBlock',
+        'horizontalRule',
+    ];
     /** Node → what it may hold; `+` at the end: at least one. */
     private const CONTENT = [
-        'paragraph' => 'inline', 'heading' => 'inline', 'footnote' => 'plainInline', 'codeBlock' => 'text',
-        'bulletList' => 'listItem+', 'orderedList' => 'listItem+', 'taskList' => 'taskItem+',
-        'listItem' => 'block+', 'taskItem' => 'block+', 'blockquote' => 'block+',
-        'table' => 'tableRow+', 'tableRow' => 'cell+', 'tableCell' => 'block+', 'tableHeader' => 'block+',
+        'paragraph' => 'inline',
+        'heading' => 'inline',
+        'footnote' => 'plainInline',
+        'codeBlock' => 'text',
+        'bulletList' => 'listItem+',
+        'orderedList' => 'listItem+',
+        'taskList' => 'taskItem+',
+        'listItem' => 'block+',
+        'taskItem' => 'block+',
+        'blockquote' => 'block+',
+        'table' => 'tableRow+',
+        'tableRow' => 'cell+',
+        'tableCell' => 'block+',
+        'tableHeader' => 'block+',
     ];
     /** Node → attribute → what it must be; `?` at the end: may be missing or null. */
     private const ATTRS = [
-        'heading' => ['level' => '1..3'], 'orderedList' => ['start' => 'number?'], 'taskItem' => ['checked' => 'bool?'],
-        'picture' => ['picture' => 'picture?', 'src' => 'url?', 'href' => 'url?', 'width' => 'number?', 'caption' => 'text?', 'alt' => 'text?'],
-        'citation' => ['items' => 'citations'], 'topicRef' => ['topic' => 'id'],
+        'heading' => ['level' => '1..3'],
+        'orderedList' => ['start' => 'number?'],
+        'taskItem' => ['checked' => 'bool?'],
+        'picture' => [
+            'picture' => 'picture?',
+            'src' => 'url?',
+            'href' => 'url?',
+            'width' => 'number?',
+            'caption' => 'text?',
+            'alt' => 'text?',
+        ],
+        'citation' => ['items' => 'citations'],
+        'topicRef' => ['topic' => 'id'],
     ];
     private const MARKS = ['bold', 'italic', 'underline', 'strike', 'highlight', 'superscript', 'subscript', 'code', 'link'];
     private const SAFE_LINK = '/\A(?:https?:\/\/|mailto:|tel:|#)[^\s<>"\x00-\x1f]+\z/iu';
@@ -83,7 +114,11 @@ final class Schema
             return self::textRun($json, $path, $expected);
         }
 
-        return new Node($type, self::attrs($type, $json['attrs'] ?? [], $path, $depth), self::content($type, $json['content'] ?? [], $path, $depth));
+        return new Node(
+            $type,
+            self::attrs($type, $json['attrs'] ?? [], $path, $depth),
+            self::content($type, $json['content'] ?? [], $path, $depth),
+        );
     }
 
     private static function allows(string $expected, string $type): bool

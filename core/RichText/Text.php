@@ -23,7 +23,11 @@ final class Text
             return $text;
         }
 
-        return preg_replace(['/\r\n?/', '/[\x00-\x08\x0B-\x1F\x7F]/', '/\xEF\xBF[\xBE\xBF]/', '/[\x{80}-\x{9F}]/u'], ["\n", '', '', ''], $text) ?? $text;
+        return preg_replace(
+            ['/\r\n?/', '/[\x00-\x08\x0B-\x1F\x7F]/', '/\xEF\xBF[\xBE\xBF]/', '/[\x{80}-\x{9F}]/u'],
+            ["\n", '', '', ''],
+            $text,
+        ) ?? $text;
     }
 
     /** One line: cleaned, white space around it gone, line feeds and tabs as spaces. */

@@ -80,7 +80,9 @@ final class WordByWord
             [$toTheirs, $toMine] = [$nextInTheirs[$i], $nextInMine[$i]];
             // What both have put in the place of the same word stands once; what each has only added is of each.
             $isReplaced = $i < \count($base) && !isset($inTheirs[$i]) && !isset($inMine[$i]);
-            $isSame = $isReplaced && self::keys(\array_slice($theirs, $t, $toTheirs - $t)) === self::keys(\array_slice($mine, $m, $toMine - $m));
+            $isSame
+                = $isReplaced
+                && self::keys(\array_slice($theirs, $t, $toTheirs - $t)) === self::keys(\array_slice($mine, $m, $toMine - $m));
             for ($at = $t; $at < $toTheirs; $at++) {
                 $out[] = [$theirs[$at], $at, $isSame ? $m + $at - $t : null];
             }

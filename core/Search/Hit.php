@@ -15,7 +15,14 @@ final readonly class Hit
      * @param int         $from  in characters (code points) from the start of title or line
      * @param string      $text  the whole title or line
      */
-    public function __construct(public string $topic, public ?string $block, public int $line, public int $from, public int $length, private string $text) {}
+    public function __construct(
+        public string $topic,
+        public ?string $block,
+        public int $line,
+        public int $from,
+        public int $length,
+        private string $text,
+    ) {}
 
     /** Names the hit within its plan as it stands now. */
     public function key(): string

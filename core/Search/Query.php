@@ -6,7 +6,10 @@ namespace Embrel\Search;
 
 use Embrel\Limits;
 
-/** What is looked for: some text, in any case or not, as whole words or not. Straight and curly quotation marks are alike, and so is all white space. */
+/**
+ * What is looked for: some text, in any case or not, as whole words or not. Straight and curly quotation marks
+ * are alike, and so is all white space.
+ */
 final readonly class Query
 {
     private const ALIKE = ['"' => '["“”„]', '“' => '["“”„]', '”' => '["“”„]', "'" => "['’‘]", '’' => "['’‘]"];

@@ -32,8 +32,20 @@ final class Replacement
         }
         foreach ($blocks as $id => $lines) {
             $note = $plan->topic($id)->note;
-            $put = array_map(static fn(string $block): Node => self::block($note->blocks[$block] ?? Node::plain('', $block), $lines[$block], $with), array_keys($lines));
-            $operations[] = new EditNote($id, $put, [], null, array_map(static fn(string $block): ?string => EditNote::fingerprint($note->blocks[$block] ?? null), array_combine(array_keys($lines), array_keys($lines))));
+            $put = array_map(
+                static fn(string $block): Node => self::block($note->blocks[$block] ?? Node::plain('', $block), $lines[$block], $with),
+                array_keys($lines),
+            );
+            $operations[] = new EditNote(
+                $id,
+                $put,
+                [],
+                null,
+                array_map(
+                    static fn(string $block): ?string => EditNote::fingerprint($note->blocks[$block] ?? null),
+                    array_combine(array_keys($lines), array_keys($lines)),
+                ),
+            );
         }
 
         return new Compound($operations);
@@ -87,7 +99,7 @@ final class Replacement
             }
             $at += $length;
             if ($inline->type !== 'text') {
-                $content = $kept === 0 ? [...$content, $inline] : [...$content, ...($text === '' ? [] : [Node::text($text)])];
+                $content = $kept === 0 ? [...$content, $inline] : [...$content, ...$text === '' ? [] : [Node::text($text)]];
                 continue;
             }
             $text .= mb_substr($inline->text, $kept);

@@ -37,7 +37,14 @@ final class Search
     private static function hits(string $topic, ?string $block, int $line, string $text, Query $query): array
     {
         return array_map(
-            static fn(array $at): Hit => new Hit($topic, $block, $line, mb_strlen(substr($text, 0, $at[0])), mb_strlen(substr($text, $at[0], $at[1])), $text),
+            static fn(array $at): Hit => new Hit(
+                $topic,
+                $block,
+                $line,
+                mb_strlen(substr($text, 0, $at[0])),
+                mb_strlen(substr($text, $at[0], $at[1])),
+                $text,
+            ),
             $query->in($text),
         );
     }

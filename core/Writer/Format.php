@@ -86,7 +86,21 @@ enum Format: string
     /** @return list<self> those that a writer chooses from; what stands for another one is not among them */
     public static function offered(): array
     {
-        return [self::Docx, self::Odt, self::Pdf, self::Html, self::HtmlPages, self::Epub, self::Markdown, self::Latex, self::Text, self::Opml, self::Csv, self::Svg, self::MapPdf];
+        return [
+            self::Docx,
+            self::Odt,
+            self::Pdf,
+            self::Html,
+            self::HtmlPages,
+            self::Epub,
+            self::Markdown,
+            self::Latex,
+            self::Text,
+            self::Opml,
+            self::Csv,
+            self::Svg,
+            self::MapPdf,
+        ];
     }
 
     /** The format that a plan goes out in: one that is text alone becomes a package where pictures go along. */
@@ -132,7 +146,10 @@ enum Format: string
     /** @return string such as “docx, md and pdf” */
     public static function extensions(): string
     {
-        $all = array_map(static fn(self $format): string => $format->extension(), array_filter(self::offered(), static fn(self $format): bool => $format !== self::MapPdf));
+        $all = array_map(
+            static fn(self $format): string => $format->extension(),
+            array_filter(self::offered(), static fn(self $format): bool => $format !== self::MapPdf),
+        );
         $last = array_pop($all);
 
         return implode(', ', $all) . " and {$last}";
@@ -146,7 +163,10 @@ enum Format: string
         }
         $extension = strtolower(pathinfo($path, PATHINFO_EXTENSION));
         foreach (self::offered() as $format) {
-            if ($format->extension() === (['markdown' => 'md', 'text' => 'txt', 'htm' => 'html', 'latex' => 'tex'][$extension] ?? $extension)) {
+            if (
+                $format->extension()
+                === (['markdown' => 'md', 'text' => 'txt', 'htm' => 'html', 'latex' => 'tex'][$extension] ?? $extension)
+            ) {
                 return $format;
             }
         }

@@ -96,11 +96,15 @@ final class ListNumbers
     {
         $level = \count($counts) - 1;
 
-        return preg_replace_callback('/%(\d)/', function (array $m) use ($list, $counts): string {
-            $form = $this->form($list, (int) $m[1]);
+        return preg_replace_callback(
+            '/%(\d)/',
+            function (array $m) use ($list, $counts): string {
+                $form = $this->form($list, (int) $m[1]);
 
-            return $form === null ? '' : $form->counter->write($counts[(int) $m[1] - 1]);
-        }, rtrim($this->text($list, $level + 1), "\u{2002}")) ?? '';
+                return $form === null ? '' : $form->counter->write($counts[(int) $m[1] - 1]);
+            },
+            rtrim($this->text($list, $level + 1), "\u{2002}"),
+        ) ?? '';
     }
 
     /** @param int $level from 1 */
@@ -127,7 +131,10 @@ final class ListNumbers
             return '';
         }
         $first = $this->first($list);
-        $numbers = $form->joined && $level > $first ? implode('.', array_map(static fn(int $n): string => "%{$n}", range($first, $level))) : "%{$level}";
+        $numbers
+            = $form->joined && $level > $first
+                ? implode('.', array_map(static fn(int $n): string => "%{$n}", range($first, $level)))
+                : "%{$level}";
 
         return $form->before . $numbers . $form->after . (str_ends_with($form->before, ' ') ? "\u{2002}" : '');
     }

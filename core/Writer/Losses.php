@@ -68,7 +68,10 @@ final class Losses
     {
         foreach ($note->blocks as $block) {
             foreach ($block->all() as $node) {
-                if ($node->marks !== [] || \in_array($node->type, ['heading', 'bulletList', 'orderedList', 'taskList', 'table', 'codeBlock', 'blockquote'], true)) {
+                if (
+                    $node->marks !== []
+                    || \in_array($node->type, ['heading', 'bulletList', 'orderedList', 'taskList', 'table', 'codeBlock', 'blockquote'], true)
+                ) {
                     return false;
                 }
             }

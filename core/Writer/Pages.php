@@ -24,7 +24,10 @@ final class Pages
             if ($element->role === Element::HEADING && $element->level === 1) {
                 $pages[] = ['elements' => $current] + $page;
                 $current = [];
-                $page = ['name' => \sprintf('%02d', \count($pages)) . self::slug($element->title) . $extension, 'title' => trim("{$element->number} {$element->title}")];
+                $page = [
+                    'name' => \sprintf('%02d', \count($pages)) . self::slug($element->title) . $extension,
+                    'title' => trim("{$element->number} {$element->title}"),
+                ];
             }
             $current[] = $element;
         }

@@ -14,7 +14,12 @@ final class PictureFiles
     /** @var array<string, array{name: string, type: PictureType}> picture → its file */
     public array $files = [];
 
-    public function __construct(private readonly ZipFile $zip, private readonly ?Pictures $pictures, private readonly string $folder, private readonly string $within = '') {}
+    public function __construct(
+        private readonly ZipFile $zip,
+        private readonly ?Pictures $pictures,
+        private readonly string $folder,
+        private readonly string $within = '',
+    ) {}
 
     /** @return string|null the name of its file as a page in the package names it; null where the picture is not at hand */
     public function name(string $id): ?string

@@ -14,12 +14,24 @@ use Embrel\Document\Document;
 final class TemplateFields
 {
     private const ODF = [
-        'title' => 'title', 'subject' => 'subject', 'initial-creator' => 'author', 'creator' => 'author', 'author-name' => 'author',
-        'creation-date' => 'date', 'modification-date' => 'date', 'print-date' => 'date', 'date' => 'date',
+        'title' => 'title',
+        'subject' => 'subject',
+        'initial-creator' => 'author',
+        'creator' => 'author',
+        'author-name' => 'author',
+        'creation-date' => 'date',
+        'modification-date' => 'date',
+        'print-date' => 'date',
+        'date' => 'date',
     ];
     private const WORD = [
-        'AUTHOR' => 'author', 'TITLE' => 'title', 'SUBJECT' => 'subject',
-        'DATE' => 'date', 'CREATEDATE' => 'date', 'SAVEDATE' => 'date', 'PRINTDATE' => 'date',
+        'AUTHOR' => 'author',
+        'TITLE' => 'title',
+        'SUBJECT' => 'subject',
+        'DATE' => 'date',
+        'CREATEDATE' => 'date',
+        'SAVEDATE' => 'date',
+        'PRINTDATE' => 'date',
     ];
     private const FIELD = '/\{(title|subtitle|author|subject|date)\}/';
 
@@ -115,7 +127,7 @@ final class TemplateFields
     {
         $elements = [];
         foreach ($path->query($query, $within) ?: [] as $node) {
-            $node instanceof \DOMElement ? $elements[] = $node : null;
+            $node instanceof \DOMElement ? ($elements[] = $node) : null;
         }
 
         return $elements;
@@ -124,8 +136,10 @@ final class TemplateFields
     /** Which of ours a field of a word processor is; '' for another. */
     private static function ofInstruction(string $instruction): string
     {
-        return preg_match('/\A\s*(?:DOCPROPERTY\s+"?)?(AUTHOR|TITLE|SUBJECT|DATE|CREATEDATE|SAVEDATE|PRINTDATE)\b/i', $instruction, $m) === 1
-            ? self::WORD[strtoupper($m[1])] : '';
+        return preg_match('/\A\s*(?:DOCPROPERTY\s+"?)?(AUTHOR|TITLE|SUBJECT|DATE|CREATEDATE|SAVEDATE|PRINTDATE)\b/i', $instruction, $m)
+            === 1
+            ? self::WORD[strtoupper($m[1])]
+            : '';
     }
 
     /**
@@ -146,7 +160,7 @@ final class TemplateFields
         $nodes = [];
         foreach ($pieces === [] ? [$paragraph] : $pieces as $piece) {
             foreach ((new \DOMXPath($paragraph->ownerDocument ?? new \DOMDocument()))->query('.//text()', $piece) ?: [] as $node) {
-                $node instanceof \DOMText ? $nodes[] = $node : null;
+                $node instanceof \DOMText ? ($nodes[] = $node) : null;
             }
         }
         $all = implode('', array_map(static fn(\DOMText $node): string => $node->data, $nodes));
@@ -160,7 +174,9 @@ final class TemplateFields
                 [$start, $end] = [max($from, $at) - $at, min($to, $at + $length) - $at];
                 if ($start < $end) {
                     // A space that comes to the edge of a run would fall away.
-                    $text !== '' && $node->parentNode instanceof \DOMElement ? $node->parentNode->setAttributeNS('http://www.w3.org/XML/1998/namespace', 'xml:space', 'preserve') : null;
+                    $text !== '' && $node->parentNode instanceof \DOMElement
+                        ? $node->parentNode->setAttributeNS('http://www.w3.org/XML/1998/namespace', 'xml:space', 'preserve')
+                        : null;
                     $node->data = substr($node->data, 0, $start) . ($at <= $from ? $value : '') . substr($node->data, $end);
                 }
                 $at += $length;

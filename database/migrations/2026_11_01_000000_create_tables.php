@@ -75,7 +75,10 @@ return new class extends Migration {
             $table->foreign('plan_id')->references('id')->on('plans')->cascadeOnDelete();
         });
         Schema::table('topics', static function (Blueprint $table): void {
-            $table->foreign(['plan_id', 'parent_id'])->references(['plan_id', 'id'])->on('topics');
+            $table
+                ->foreign(['plan_id', 'parent_id'])
+                ->references(['plan_id', 'id'])
+                ->on('topics');
         });
         Schema::create('notes', static function (Blueprint $table): void {
             self::id($table, 'plan_id');
@@ -85,7 +88,11 @@ return new class extends Migration {
             $table->unsignedInteger('words')->default(0);
             $table->primary(['plan_id', 'topic_id']);
             $table->fullText('plain');
-            $table->foreign(['plan_id', 'topic_id'])->references(['plan_id', 'id'])->on('topics')->cascadeOnDelete();
+            $table
+                ->foreign(['plan_id', 'topic_id'])
+                ->references(['plan_id', 'id'])
+                ->on('topics')
+                ->cascadeOnDelete();
         });
         Schema::create('operations', static function (Blueprint $table): void {
             self::id($table, 'plan_id');
@@ -138,7 +145,9 @@ return new class extends Migration {
 
     public function down(): void
     {
-        foreach (['plan_views', 'topic_folds', 'snapshots', 'operations', 'notes', 'topics', 'plans', 'password_reset_tokens', 'users'] as $table) {
+        foreach (
+            ['plan_views', 'topic_folds', 'snapshots', 'operations', 'notes', 'topics', 'plans', 'password_reset_tokens', 'users'] as $table
+        ) {
             Schema::dropIfExists($table);
         }
     }

@@ -11,13 +11,24 @@ return new class extends Migration {
 
     public function up(): void
     {
-        DB::table('topics')->where('parent_id', self::ROOT)->whereNotNull('dye')->where('dye', 'not like', '#%')->where('dye', 'not like', '~%')
-            ->whereNotExists(static fn($set) => $set->from('operations')->whereColumn('operations.plan_id', 'topics.plan_id')->where('operations.type', 'dye'))
+        DB::table('topics')
+            ->where('parent_id', self::ROOT)
+            ->whereNotNull('dye')
+            ->where('dye', 'not like', '#%')
+            ->where('dye', 'not like', '~%')
+            ->whereNotExists(
+                static fn($set) => $set
+                    ->from('operations')
+                    ->whereColumn('operations.plan_id', 'topics.plan_id')
+                    ->where('operations.type', 'dye'),
+            )
             ->update(['dye' => DB::raw("CONCAT('~', dye)")]);
     }
 
     public function down(): void
     {
-        DB::table('topics')->where('dye', 'like', '~%')->update(['dye' => DB::raw('SUBSTRING(dye, 2)')]);
+        DB::table('topics')
+            ->where('dye', 'like', '~%')
+            ->update(['dye' => DB::raw('SUBSTRING(dye, 2)')]);
     }
 };

@@ -10,14 +10,25 @@ use Illuminate\Support\Facades\Schema;
 return new class extends Migration {
     /** MariaDB's check of JSON ends at 32 levels; what is kept here is read by PHP alone, which has limits of its own. */
     private const JSON = [
-        'plans' => ['foreign' => true, 'strip' => true], 'topics' => ['foreign' => true], 'notes' => ['body' => false], 'plan_views' => ['map' => true, 'hand_over' => true],
-        'relations' => ['bend' => true], 'sources' => ['body' => true], 'styles' => ['body' => false], 'templates' => ['choices' => true], 'tasks' => ['given' => false, 'result' => true],
+        'plans' => ['foreign' => true, 'strip' => true],
+        'topics' => ['foreign' => true],
+        'notes' => ['body' => false],
+        'plan_views' => ['map' => true, 'hand_over' => true],
+        'relations' => ['bend' => true],
+        'sources' => ['body' => true],
+        'styles' => ['body' => false],
+        'templates' => ['choices' => true],
+        'tasks' => ['given' => false, 'result' => true],
     ];
 
     public function up(): void
     {
         foreach (self::JSON as $table => $columns) {
-            $changes = array_map(static fn(string $column, bool $mayBeNull): string => "MODIFY `{$column}` LONGTEXT " . ($mayBeNull ? 'NULL' : 'NOT NULL'), array_keys($columns), $columns);
+            $changes = array_map(
+                static fn(string $column, bool $mayBeNull): string => "MODIFY `{$column}` LONGTEXT " . ($mayBeNull ? 'NULL' : 'NOT NULL'),
+                array_keys($columns),
+                $columns,
+            );
             DB::statement("ALTER TABLE `{$table}` " . implode(', ', $changes));
         }
         DB::statement('ALTER TABLE pictures MODIFY bytes LONGBLOB NOT NULL');

@@ -34,7 +34,10 @@ final class SampleSeeder
     /** Does nothing for plans that the sample account has already. */
     public function run(): void
     {
-        $user = User::query()->firstOrCreate(['email' => config('embrel.sample_email')], ['name' => 'Ada Marsh', 'password' => bin2hex(random_bytes(16)), 'time_zone' => 'Europe/London']);
+        $user = User::query()->firstOrCreate(
+            ['email' => config('embrel.sample_email')],
+            ['name' => 'Ada Marsh', 'password' => bin2hex(random_bytes(16)), 'time_zone' => 'Europe/London'],
+        );
         foreach (array_reverse(require __DIR__ . '/plans/plans.php') as $given) {
             if (!$user->allPlans()->where('title', $given['title'])->exists()) {
                 $row = $this->store->create($user, $this->plan($given));
@@ -54,11 +57,21 @@ final class SampleSeeder
         return __DIR__ . "/pictures/{$picture}";
     }
 
-    /** @param array{title: string, hours_ago: int, file: string, properties: array<string, mixed>, topics?: array<string, array<string, mixed>>, loose?: list<string>, sources?: array<string, array<string, mixed>>, targets?: list<int|null>, pictures?: array<string, array{file: string, behind: int, caption: string, alt: string}>, hand_over?: array<string, mixed>} $given */
+    /**
+     * @param array{title: string, hours_ago: int, file: string, properties: array<string, mixed>, topics?: array<string, array<string, mixed>>, loose?: list<string>, sources?: array<string, array<string, mixed>>, targets?: list<int|null>, pictures?: array<string, array{file: string, behind: int, caption: string, alt: string}>, hand_over?: array<string, mixed>} $given
+     */
     public function plan(array $given): Plan
     {
         $in = fopen(__DIR__ . '/plans/' . $given['file'], 'r') ?: throw new \RuntimeException("{$given['file']} is missing.");
-        $plan = WorkFolder::with(fn(string $work): Plan => Format::ofPath($given['file'])->read($in, new Options($given['title']), $this->ids, $work, new Shelf($work))->plan);
+        $plan = WorkFolder::with(
+            fn(string $work): Plan => Format::ofPath($given['file'])->read(
+                $in,
+                new Options($given['title']),
+                $this->ids,
+                $work,
+                new Shelf($work),
+            )->plan,
+        );
         $properties = $given['properties'];
         if (isset($properties['due'])) {
             $properties['due'] = date('Y-m-d', strtotime((string) $properties['due']) ?: null);
@@ -95,7 +108,13 @@ final class SampleSeeder
      */
     private static function pictured(Note $note, array $picture, string $id): Note
     {
-        $node = new Node('picture', ['id' => $id, 'picture' => (string) hash_file('sha256', self::file($picture['file'])), 'width' => 640, 'caption' => $picture['caption'], 'alt' => $picture['alt']]);
+        $node = new Node('picture', [
+            'id' => $id,
+            'picture' => (string) hash_file('sha256', self::file($picture['file'])),
+            'width' => 640,
+            'caption' => $picture['caption'],
+            'alt' => $picture['alt'],
+        ]);
         $blocks = array_values($note->blocks);
         array_splice($blocks, $picture['behind'], 0, [$node]);
 
@@ -109,12 +128,21 @@ final class SampleSeeder
      */
     private function cited(Plan $plan, array $given): Plan
     {
-        $sources = array_map(fn(array $form): Source => SourceForm::read(new Shape(['id' => $this->ids->next()] + $form, 'source')), $given);
+        $sources = array_map(
+            fn(array $form): Source => SourceForm::read(new Shape(['id' => $this->ids->next()] + $form, 'source')),
+            $given,
+        );
         $titles = array_column($plan->topics, 'id', 'title');
         $edit = new Edit($plan);
         foreach ($plan->topics as $topic) {
             if ($topic->note !== null && str_contains($topic->note->plainText(), '⟦')) {
-                $edit->put($topic->withNote(Note::of(array_map(static fn(Node $block): Node => self::resolved($block, $sources, $titles), $topic->note->blocks))));
+                $edit->put(
+                    $topic->withNote(
+                        Note::of(
+                            array_map(static fn(Node $block): Node => self::resolved($block, $sources, $titles), $topic->note->blocks),
+                        ),
+                    ),
+                );
             }
         }
 
@@ -129,10 +157,17 @@ final class SampleSeeder
     {
         $content = [];
         foreach ($node->content as $child) {
-            foreach ($child->type === 'text' ? preg_split('/(⟦[^⟧]+⟧)/u', $child->text, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] : [$child] as $piece) {
+            foreach (
+                $child->type === 'text'
+                    ? (preg_split('/(⟦[^⟧]+⟧)/u', $child->text, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY)
+                    ?: [])
+                    : [$child] as $piece
+            ) {
                 $content[] = match (true) {
                     $piece instanceof Node => self::resolved($piece, $sources, $titles),
-                    preg_match('/\A⟦(?:(see) )?(\w+) ?(.*)⟧\z/u', $piece, $m) === 1 => new Node('citation', ['items' => [array_filter(['source' => $sources[$m[2]]->id, 'prefix' => $m[1], 'pages' => $m[3]])]]),
+                    preg_match('/\A⟦(?:(see) )?(\w+) ?(.*)⟧\z/u', $piece, $m) === 1 => new Node('citation', [
+                        'items' => [array_filter(['source' => $sources[$m[2]]->id, 'prefix' => $m[1], 'pages' => $m[3]])],
+                    ]),
                     preg_match('/\A⟦§ (.+)⟧\z/u', $piece, $m) === 1 => new Node('topicRef', ['topic' => $titles[$m[1]]]),
                     preg_match('/\A⟦\* (.+)⟧\z/u', $piece, $m) === 1 => new Node('footnote', content: [Node::text($m[1])]),
                     default => Node::text($piece, $child->marks),

@@ -61,18 +61,57 @@ final class ArrangeTest extends TestCase
     /** @return iterable<string, array{\Closure(Plan): Operation, string}> */
     public static function regroupings(): iterable
     {
-        yield 'a parent around one' => [static fn(Plan $p): Operation => new WrapTopics(self::ids($p, 'Mud'), Build::ulid(1), 'New'), "Tide\n  New\n    Mud\n      Worms\n  Sand\nWall\n  Stone\nLast"];
-        yield 'around several of different parents, in reading order' => [static fn(Plan $p): Operation => new WrapTopics(self::ids($p, 'Last', 'Stone', 'Sand'), Build::ulid(1), 'New'), "Tide\n  Mud\n    Worms\n  New\n    Sand\n    Stone\n    Last\nWall"];
-        yield 'around one and what is under it: the inner one stays where it is' => [static fn(Plan $p): Operation => new WrapTopics(self::ids($p, 'Worms', 'Mud'), Build::ulid(1), 'New'), "Tide\n  New\n    Mud\n      Worms\n  Sand\nWall\n  Stone\nLast"];
-        yield 'around the first main section' => [static fn(Plan $p): Operation => new WrapTopics(self::ids($p, 'Tide', 'Wall'), Build::ulid(1), 'New'), "New\n  Tide\n    Mud\n      Worms\n    Sand\n  Wall\n    Stone\nLast"];
-        yield 'dissolved into its parts' => [static fn(Plan $p): Operation => new DissolveTopics(self::ids($p, 'Tide')), "Mud\n  Worms\nSand\nWall\n  Stone\nLast"];
-        yield 'dissolved with the one inside it' => [static fn(Plan $p): Operation => new DissolveTopics(self::ids($p, 'Tide', 'Mud')), "Worms\nSand\nWall\n  Stone\nLast"];
-        yield 'without parts it only goes' => [static fn(Plan $p): Operation => new DissolveTopics(self::ids($p, 'Last')), "Tide\n  Mud\n    Worms\n  Sand\nWall\n  Stone"];
-        yield 'sorted by title' => [static fn(Plan $p): Operation => new SortParts(Plan::ROOT, SortBy::Title), "Last\nTide\n  Mud\n    Worms\n  Sand\nWall\n  Stone"];
-        yield 'the other way round' => [static fn(Plan $p): Operation => new SortParts(Plan::ROOT, SortBy::Title, true), "Wall\n  Stone\nTide\n  Mud\n    Worms\n  Sand\nLast"];
+        yield 'a parent around one' => [
+            static fn(Plan $p): Operation => new WrapTopics(self::ids($p, 'Mud'), Build::ulid(1), 'New'),
+            "Tide\n  New\n    Mud\n      Worms\n  Sand\nWall\n  Stone\nLast",
+        ];
+        yield 'around several of different parents, in reading order' => [
+            static fn(Plan $p): Operation => new WrapTopics(self::ids($p, 'Last', 'Stone', 'Sand'), Build::ulid(1), 'New'),
+            "Tide\n  Mud\n    Worms\n  New\n    Sand\n    Stone\n    Last\nWall",
+        ];
+        yield 'around one and what is under it: the inner one stays where it is' => [
+            static fn(Plan $p): Operation => new WrapTopics(self::ids($p, 'Worms', 'Mud'), Build::ulid(1), 'New'),
+            "Tide\n  New\n    Mud\n      Worms\n  Sand\nWall\n  Stone\nLast",
+        ];
+        yield 'around the first main section' => [
+            static fn(Plan $p): Operation => new WrapTopics(self::ids($p, 'Tide', 'Wall'), Build::ulid(1), 'New'),
+            "New\n  Tide\n    Mud\n      Worms\n    Sand\n  Wall\n    Stone\nLast",
+        ];
+        yield 'dissolved into its parts' => [
+            static fn(Plan $p): Operation => new DissolveTopics(self::ids($p, 'Tide')),
+            "Mud\n  Worms\nSand\nWall\n  Stone\nLast",
+        ];
+        yield 'dissolved with the one inside it' => [
+            static fn(Plan $p): Operation => new DissolveTopics(self::ids($p, 'Tide', 'Mud')),
+            "Worms\nSand\nWall\n  Stone\nLast",
+        ];
+        yield 'without parts it only goes' => [
+            static fn(Plan $p): Operation => new DissolveTopics(self::ids($p, 'Last')),
+            "Tide\n  Mud\n    Worms\n  Sand\nWall\n  Stone",
+        ];
+        yield 'sorted by title' => [
+            static fn(Plan $p): Operation => new SortParts(Plan::ROOT, SortBy::Title),
+            "Last\nTide\n  Mud\n    Worms\n  Sand\nWall\n  Stone",
+        ];
+        yield 'the other way round' => [
+            static fn(Plan $p): Operation => new SortParts(Plan::ROOT, SortBy::Title, true),
+            "Wall\n  Stone\nTide\n  Mud\n    Worms\n  Sand\nLast",
+        ];
         yield 'nothing to sort' => [static fn(Plan $p): Operation => new SortParts(self::ids($p, 'Last')[0], SortBy::Words), self::TREE];
-        yield 'a branch copied into itself' => [static fn(Plan $p): Operation => new CopyTopics(array_combine(self::ids($p, 'Mud', 'Worms'), [Build::ulid(1), Build::ulid(2)]), new Place(self::ids($p, 'Worms')[0])), "Tide\n  Mud\n    Worms\n      Mud\n        Worms\n  Sand\nWall\n  Stone\nLast"];
-        yield 'two branches copied, in their order' => [static fn(Plan $p): Operation => new CopyTopics(array_combine(self::ids($p, 'Mud', 'Worms', 'Stone'), [Build::ulid(1), Build::ulid(2), Build::ulid(3)]), Place::lastIn($p, Plan::ROOT)), "Tide\n  Mud\n    Worms\n  Sand\nWall\n  Stone\nLast\nMud\n  Worms\nStone"];
+        yield 'a branch copied into itself' => [
+            static fn(Plan $p): Operation => new CopyTopics(
+                array_combine(self::ids($p, 'Mud', 'Worms'), [Build::ulid(1), Build::ulid(2)]),
+                new Place(self::ids($p, 'Worms')[0]),
+            ),
+            "Tide\n  Mud\n    Worms\n      Mud\n        Worms\n  Sand\nWall\n  Stone\nLast",
+        ];
+        yield 'two branches copied, in their order' => [
+            static fn(Plan $p): Operation => new CopyTopics(
+                array_combine(self::ids($p, 'Mud', 'Worms', 'Stone'), [Build::ulid(1), Build::ulid(2), Build::ulid(3)]),
+                Place::lastIn($p, Plan::ROOT),
+            ),
+            "Tide\n  Mud\n    Worms\n  Sand\nWall\n  Stone\nLast\nMud\n  Worms\nStone",
+        ];
     }
 
     /** @param \Closure(Plan): Operation $make */
@@ -92,12 +131,30 @@ final class ArrangeTest extends TestCase
     /** @return iterable<string, array{\Closure(Plan): Operation, Reason}> */
     public static function refusals(): iterable
     {
-        yield 'a parent around nothing that is there' => [static fn(Plan $p): Operation => new WrapTopics([Build::ulid(9)], Build::ulid(1)), Reason::Gone];
-        yield 'a new parent with an id that is taken' => [static fn(Plan $p): Operation => new WrapTopics(self::ids($p, 'Mud'), self::ids($p, 'Wall')[0]), Reason::Exists];
+        yield 'a parent around nothing that is there' => [
+            static fn(Plan $p): Operation => new WrapTopics([Build::ulid(9)], Build::ulid(1)),
+            Reason::Gone,
+        ];
+        yield 'a new parent with an id that is taken' => [
+            static fn(Plan $p): Operation => new WrapTopics(self::ids($p, 'Mud'), self::ids($p, 'Wall')[0]),
+            Reason::Exists,
+        ];
         yield 'the plan itself dissolved' => [static fn(Plan $p): Operation => new DissolveTopics([Plan::ROOT]), Reason::Fixed];
-        yield 'the tray copied' => [static fn(Plan $p): Operation => new CopyTopics([Plan::TRAY => Build::ulid(1)], new Place(Plan::ROOT)), Reason::Fixed];
-        yield 'a copy with an id that is taken' => [static fn(Plan $p): Operation => new CopyTopics(array_combine(self::ids($p, 'Mud'), self::ids($p, 'Wall')), new Place(Plan::ROOT)), Reason::Exists];
-        yield 'a source twice' => [static fn(Plan $p): Operation => new AddSources([new Source(Build::ulid(1), 'A'), new Source(Build::ulid(1), 'B')]), Reason::Exists];
+        yield 'the tray copied' => [
+            static fn(Plan $p): Operation => new CopyTopics([Plan::TRAY => Build::ulid(1)], new Place(Plan::ROOT)),
+            Reason::Fixed,
+        ];
+        yield 'a copy with an id that is taken' => [
+            static fn(Plan $p): Operation => new CopyTopics(
+                array_combine(self::ids($p, 'Mud'), self::ids($p, 'Wall')),
+                new Place(Plan::ROOT),
+            ),
+            Reason::Exists,
+        ];
+        yield 'a source twice' => [
+            static fn(Plan $p): Operation => new AddSources([new Source(Build::ulid(1), 'A'), new Source(Build::ulid(1), 'B')]),
+            Reason::Exists,
+        ];
         yield 'a source that is not there' => [static fn(Plan $p): Operation => new RemoveSources([Build::ulid(1)]), Reason::Gone];
     }
 
@@ -135,35 +192,84 @@ final class ArrangeTest extends TestCase
     public function testTitlesAreSortedAsTheLanguageHasThemAndNumbersByValue(): void
     {
         $plan = Build::plan("Zoo\nÄpfel\napfel 10\nApfel 9\nÖl\nOlga");
-        self::assertSame("Äpfel\nApfel 9\napfel 10\nÖl\nOlga\nZoo", Build::outline((new SortParts(Plan::ROOT, SortBy::Title))->apply($plan->withProperties((new Properties())->with(['language' => 'de'])))));
-        self::assertSame("Apfel 9\napfel 10\nOlga\nZoo\nÄpfel\nÖl", Build::outline((new SortParts(Plan::ROOT, SortBy::Title))->apply($plan->withProperties((new Properties())->with(['language' => 'sv'])))));
+        self::assertSame(
+            "Äpfel\nApfel 9\napfel 10\nÖl\nOlga\nZoo",
+            Build::outline(
+                (new SortParts(Plan::ROOT, SortBy::Title))->apply($plan->withProperties((new Properties())->with(['language' => 'de']))),
+            ),
+        );
+        self::assertSame(
+            "Apfel 9\napfel 10\nOlga\nZoo\nÄpfel\nÖl",
+            Build::outline(
+                (new SortParts(Plan::ROOT, SortBy::Title))->apply($plan->withProperties((new Properties())->with(['language' => 'sv']))),
+            ),
+        );
     }
 
     public function testANewMainSectionAroundOthersTakesTheirDye(): void
     {
         $plan = self::plan();
         $plan = (new SetDye(self::ids($plan, 'Tide'), Dye::of('orchil')))->apply($plan);
-        self::assertSame('orchil', (new WrapTopics(self::ids($plan, 'Tide'), Build::ulid(1)))->apply($plan)->topic(Build::ulid(1))->dye?->value);
+        self::assertSame(
+            'orchil',
+            (new WrapTopics(self::ids($plan, 'Tide'), Build::ulid(1)))->apply($plan)->topic(Build::ulid(1))->dye?->value,
+        );
     }
 
     /** @return iterable<string, array{\Closure(Plan): Operation, string}> */
     public static function wordings(): iterable
     {
-        yield 'added' => [static fn(Plan $p): Operation => AddTopics::one(new Topic(Build::ulid(1), 'Eels'), new Place(Plan::ROOT)), 'Added “Eels”'];
-        yield 'untitled' => [static fn(Plan $p): Operation => AddTopics::one(new Topic(Build::ulid(1)), new Place(Plan::ROOT)), 'Added a topic'];
-        yield 'caught' => [static fn(Plan $p): Operation => AddTopics::one(new Topic(Build::ulid(1), '“Quoted”'), new Place(Plan::TRAY)), 'Caught “Quoted”'];
-        yield 'moved' => [static fn(Plan $p): Operation => new MoveTopics(self::ids($p, 'Mud', 'Sand'), new Place(Build::id($p, 'Wall'))), 'Moved “Mud” and 1 more into “Wall”'];
-        yield 'made loose' => [static fn(Plan $p): Operation => new MoveTopics(self::ids($p, 'Mud'), new Place(Plan::TRAY)), 'Moved “Mud” to the loose ideas'];
-        yield 'removed' => [static fn(Plan $p): Operation => new RemoveTopics(self::ids($p, 'Mud', 'Sand', 'Last')), 'Removed “Mud” and 2 more'];
+        yield 'added' => [
+            static fn(Plan $p): Operation => AddTopics::one(new Topic(Build::ulid(1), 'Eels'), new Place(Plan::ROOT)),
+            'Added “Eels”',
+        ];
+        yield 'untitled' => [
+            static fn(Plan $p): Operation => AddTopics::one(new Topic(Build::ulid(1)), new Place(Plan::ROOT)),
+            'Added a topic',
+        ];
+        yield 'caught' => [
+            static fn(Plan $p): Operation => AddTopics::one(new Topic(Build::ulid(1), '“Quoted”'), new Place(Plan::TRAY)),
+            'Caught “Quoted”',
+        ];
+        yield 'moved' => [
+            static fn(Plan $p): Operation => new MoveTopics(self::ids($p, 'Mud', 'Sand'), new Place(Build::id($p, 'Wall'))),
+            'Moved “Mud” and 1 more into “Wall”',
+        ];
+        yield 'made loose' => [
+            static fn(Plan $p): Operation => new MoveTopics(self::ids($p, 'Mud'), new Place(Plan::TRAY)),
+            'Moved “Mud” to the loose ideas',
+        ];
+        yield 'removed' => [
+            static fn(Plan $p): Operation => new RemoveTopics(self::ids($p, 'Mud', 'Sand', 'Last')),
+            'Removed “Mud” and 2 more',
+        ];
         yield 'written on' => [static fn(Plan $p): Operation => new Retitle(Build::id($p, 'Mud'), 'Muddy banks'), 'Wrote “Muddy banks”'];
         yield 'retitled' => [static fn(Plan $p): Operation => new Retitle(Build::id($p, 'Mud'), 'Silt'), 'Retitled “Mud” as “Silt”'];
         yield 'emptied' => [static fn(Plan $p): Operation => new Retitle(Build::id($p, 'Mud'), ''), 'Retitled “Mud”'];
-        yield 'flagged' => [static fn(Plan $p): Operation => new SetFlag(self::ids($p, 'Mud'), Flag::ToCheck), 'Set the flag of “Mud” to to check'];
+        yield 'flagged' => [
+            static fn(Plan $p): Operation => new SetFlag(self::ids($p, 'Mud'), Flag::ToCheck),
+            'Set the flag of “Mud” to to check',
+        ];
         yield 'unflagged' => [static fn(Plan $p): Operation => new SetFlag(self::ids($p, 'Mud'), null), 'Took the flag of “Mud” away'];
-        yield 'a target' => [static fn(Plan $p): Operation => new SetTarget(self::ids($p, 'Mud'), Target::of(300)), 'Set the target of “Mud” to 300'];
-        yield 'the plan' => [static fn(Plan $p): Operation => new SetPlan(['page_size' => 'letter', 'author' => 'A']), 'Changed the plan’s page size, author'];
-        yield 'several' => [static fn(Plan $p): Operation => new Compound([new RemoveTopics(self::ids($p, 'Mud')), new Retitle(Build::id($p, 'Sand'), 'x')]), 'Removed “Mud”, and 1 more change'];
-        yield 'a long title' => [static fn(Plan $p): Operation => AddTopics::one(new Topic(Build::ulid(1), str_repeat('long ', 40)), new Place(Plan::ROOT)), 'Added “' . mb_strimwidth(str_repeat('long ', 40), 0, 50, '…') . '”'];
+        yield 'a target' => [
+            static fn(Plan $p): Operation => new SetTarget(self::ids($p, 'Mud'), Target::of(300)),
+            'Set the target of “Mud” to 300',
+        ];
+        yield 'the plan' => [
+            static fn(Plan $p): Operation => new SetPlan(['page_size' => 'letter', 'author' => 'A']),
+            'Changed the plan’s page size, author',
+        ];
+        yield 'several' => [
+            static fn(Plan $p): Operation => new Compound([
+                new RemoveTopics(self::ids($p, 'Mud')),
+                new Retitle(Build::id($p, 'Sand'), 'x'),
+            ]),
+            'Removed “Mud”, and 1 more change',
+        ];
+        yield 'a long title' => [
+            static fn(Plan $p): Operation => AddTopics::one(new Topic(Build::ulid(1), str_repeat('long ', 40)), new Place(Plan::ROOT)),
+            'Added “' . mb_strimwidth(str_repeat('long ', 40), 0, 50, '…') . '”',
+        ];
     }
 
     /** @param \Closure(Plan): Operation $make */
@@ -186,7 +292,11 @@ final class ArrangeTest extends TestCase
         self::assertSame([$mud], Difference::between($plan, $moved)->moved);
         self::assertEqualsCanonicalizing(self::ids($plan, 'Tide', 'Wall'), Difference::between($plan, $moved)->regrouped);
         $sorted = (new SortParts(Plan::ROOT, SortBy::Title))->apply($plan);
-        self::assertSame(self::ids($plan, 'Last'), Difference::between($plan, $sorted)->reordered, 'One moved to the front tells the new order of three.');
+        self::assertSame(
+            self::ids($plan, 'Last'),
+            Difference::between($plan, $sorted)->reordered,
+            'One moved to the front tells the new order of three.',
+        );
         $emptied = (new RemoveTopics(self::ids($plan, 'Stone')))->apply($plan);
         self::assertContains(Build::id($plan, 'Wall'), Difference::between($plan, $emptied)->regrouped);
     }
@@ -203,7 +313,12 @@ final class ArrangeTest extends TestCase
     {
         $ids = new CountedIds('05');
         $then = self::plan()->withSources([Build::ulid(7) => new Source(Build::ulid(7), 'Pell')]);
-        $then = $then->with($then->topic(Build::id($then, 'Mud'))->withNote(Build::note('first', 'second'))->with(['kind' => Kind::Quote, 'flag' => Flag::Key]));
+        $then = $then->with(
+            $then
+                ->topic(Build::id($then, 'Mud'))
+                ->withNote(Build::note('first', 'second'))
+                ->with(['kind' => Kind::Quote, 'flag' => Flag::Key]),
+        );
         $now = (new Compound([
             new RemoveSources([Build::ulid(7)]),
             new AddSources([new Source(Build::ulid(6), 'Other')]),
@@ -216,7 +331,10 @@ final class ArrangeTest extends TestCase
         $back = Transition::between($now, $then)->apply($now);
         self::assertSame(self::TREE, Build::outline($back));
         self::assertSame("first\nsecond", $back->topic(Build::id($back, 'Mud'))->note?->plainText());
-        self::assertSame([Kind::Quote, Flag::Key], [$back->topic(Build::id($back, 'Mud'))->kind, $back->topic(Build::id($back, 'Mud'))->flag]);
+        self::assertSame(
+            [Kind::Quote, Flag::Key],
+            [$back->topic(Build::id($back, 'Mud'))->kind, $back->topic(Build::id($back, 'Mud'))->flag],
+        );
         self::assertNull($back->topic(Build::id($back, 'Sand'))->flag);
         self::assertEquals($then->properties, $back->properties);
         self::assertEquals($then->sources, $back->sources);

@@ -28,7 +28,12 @@ final class CommandTest extends TestCase
     /** @return array{int, string, string} exit code, output, errors */
     private function embrel(string ...$arguments): array
     {
-        $process = proc_open([PHP_BINARY, dirname(__DIR__, 2) . '/bin/embrel', ...$arguments], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes, $this->folder);
+        $process = proc_open(
+            [PHP_BINARY, dirname(__DIR__, 2) . '/bin/embrel', ...$arguments],
+            [1 => ['pipe', 'w'], 2 => ['pipe', 'w']],
+            $pipes,
+            $this->folder,
+        );
         self::assertIsResource($process);
         $output = (string) stream_get_contents($pipes[1]);
         $errors = (string) stream_get_contents($pipes[2]);
@@ -40,7 +45,18 @@ final class CommandTest extends TestCase
     {
         [$code, $output] = $this->embrel('inspect', 'in.txt');
         self::assertSame(0, $code);
-        self::assertSame(['title' => 'in', 'topics' => 3, 'by_level' => [2, 1], 'words' => 0, 'pictures' => 0, 'links' => 0, 'titles' => ['1. Tide', '1.1 Mud', '2. Wall']], json_decode($output, true));
+        self::assertSame(
+            [
+                'title' => 'in',
+                'topics' => 3,
+                'by_level' => [2, 1],
+                'words' => 0,
+                'pictures' => 0,
+                'links' => 0,
+                'titles' => ['1. Tide', '1.1 Mud', '2. Wall'],
+            ],
+            json_decode($output, true),
+        );
         self::assertSame(['Tide', 'Mud', 'Wall'], json_decode($this->embrel('inspect', 'in.txt', '--strip-numbers')[1], true)['titles']);
     }
 
@@ -58,7 +74,10 @@ final class CommandTest extends TestCase
     {
         foreach (['spine', 'both', 'round'] as $arrangement) {
             self::assertSame([0, '', ''], $this->embrel('convert', 'in.txt', "{$arrangement}.svg", "--arrangement={$arrangement}"));
-            self::assertStringContainsString('>Wall</text>', (string) preg_replace('/>\d[\d.]* /', '>', (string) file_get_contents("{$this->folder}/{$arrangement}.svg")));
+            self::assertStringContainsString(
+                '>Wall</text>',
+                (string) preg_replace('/>\d[\d.]* /', '>', (string) file_get_contents("{$this->folder}/{$arrangement}.svg")),
+            );
         }
         self::assertNotSame(file_get_contents("{$this->folder}/spine.svg"), file_get_contents("{$this->folder}/round.svg"));
         self::assertSame([0, '', ''], $this->embrel('convert', 'in.txt', 'out.pdf', '--paper=a3', '--sheets', '--style=field'));

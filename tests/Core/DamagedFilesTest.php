@@ -83,7 +83,13 @@ final class DamagedFilesTest extends TestCase
         fwrite($in, $bytes);
         rewind($in);
 
-        return Reading::from($format)->read($in, new Options(lists: true, stripNumbers: true), new CountedIds('07'), $this->work, new Shelf($this->work))->plan;
+        return Reading::from($format)->read(
+            $in,
+            new Options(lists: true, stripNumbers: true),
+            new CountedIds('07'),
+            $this->work,
+            new Shelf($this->work),
+        )->plan;
     }
 
     /** A part of the package is damaged, left out, swapped with another or nested in itself; at times the package itself. */
@@ -96,10 +102,10 @@ final class DamagedFilesTest extends TestCase
         $names = array_keys($parts);
         $name = $names[mt_rand(0, \count($names) - 1)];
         match ($seed % 6) {
-            1 => $parts = array_diff_key($parts, [$name => 1]),
-            2 => $parts[$name] = $parts[$names[mt_rand(0, \count($names) - 1)]],
-            3 => $parts[$name] = '',
-            default => $parts[$name] = $seed % 6 === 4 ? self::elements($parts[$name]) : self::damaged($parts[$name], $seed),
+            1 => ($parts = array_diff_key($parts, [$name => 1])),
+            2 => ($parts[$name] = $parts[$names[mt_rand(0, \count($names) - 1)]]),
+            3 => ($parts[$name] = ''),
+            default => ($parts[$name] = $seed % 6 === 4 ? self::elements($parts[$name]) : self::damaged($parts[$name], $seed)),
         };
 
         return Package::zip($parts);
@@ -108,13 +114,17 @@ final class DamagedFilesTest extends TestCase
     /** Well-formed still, but with elements gone, doubled or called otherwise, and values that no one expects. */
     private static function elements(string $xml): string
     {
-        return (string) preg_replace_callback('/<[\w:]+(?: [^<>]*)?\/>|="[^"]*"/', static fn(array $m): string => match (mt_rand(0, 14)) {
-            0 => $m[0][0] === '<' ? '' : '=""',
-            1 => $m[0][0] === '<' ? $m[0] . $m[0] : '="-1"',
-            2 => $m[0][0] === '<' ? '<x/>' : '="99999999999999999999"',
-            3 => $m[0][0] === '<' ? $m[0] : '="../../etc/passwd"',
-            default => $m[0],
-        }, $xml);
+        return (string) preg_replace_callback(
+            '/<[\w:]+(?: [^<>]*)?\/>|="[^"]*"/',
+            static fn(array $m): string => match (mt_rand(0, 14)) {
+                0 => $m[0][0] === '<' ? '' : '=""',
+                1 => $m[0][0] === '<' ? $m[0] . $m[0] : '="-1"',
+                2 => $m[0][0] === '<' ? '<x/>' : '="99999999999999999999"',
+                3 => $m[0][0] === '<' ? $m[0] : '="../../etc/passwd"',
+                default => $m[0],
+            },
+            $xml,
+        );
     }
 
     private static function damaged(string $bytes, int $seed): string

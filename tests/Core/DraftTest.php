@@ -36,7 +36,9 @@ final class DraftTest extends TestCase
             (new Node('picture', ['picture' => str_repeat('a', 64), 'caption' => 'The wall']))->withId($ids[3]),
             (new Node('picture', ['picture' => str_repeat('b', 64)]))->withId($ids[4]),
         ];
-        $plan = $plan->with($plan->topic(Build::id($plan, 'Tide'))->withNote(Note::of($blocks)))->with($plan->topic(Build::id($plan, 'Wall'))->withNote(Build::note('wall')));
+        $plan = $plan
+            ->with($plan->topic(Build::id($plan, 'Tide'))->withNote(Note::of($blocks)))
+            ->with($plan->topic(Build::id($plan, 'Wall'))->withNote(Build::note('wall')));
 
         return $plan->withRelations([$ids[8] => Relation::of($ids[8], Build::id($plan, 'Tide'), Build::id($plan, 'Wall'), 'holds back')]);
     }
@@ -44,21 +46,47 @@ final class DraftTest extends TestCase
     /** @return list<string> role, level and title, or what a block says */
     private static function lines(Document $document): array
     {
-        return array_map(static fn(Element $element): string => "{$element->role}{$element->level} " . ($element->block?->plainText() ?? $element->title), $document->elements);
+        return array_map(
+            static fn(Element $element): string => "{$element->role}{$element->level} "
+                . ($element->block?->plainText() ?? $element->title),
+            $document->elements,
+        );
     }
 
-    /** @return iterable<string, array{Choices, list<string>, list<string>, array<string, int>}> what is in it, what is not, what is said to be left out */
+    /**
+     * @return iterable<string, array{Choices, list<string>, list<string>, array<string, int>}> what is in it, what is not, what is said to be left out
+     */
     public static function choices(): iterable
     {
-        yield 'as usual' => [new Choices(), ['item1 a point', 'item2 below it', 'quote0 Pell says', 'heading2 Empty', 'body0 The wall'], ['mine alone', 'under it', 'See also'], ['aside' => 1]];
+        yield 'as usual' => [
+            new Choices(),
+            ['item1 a point', 'item2 below it', 'quote0 Pell says', 'heading2 Empty', 'body0 The wall'],
+            ['mine alone', 'under it', 'See also'],
+            ['aside' => 1],
+        ];
         yield 'points as text' => [new Choices(prints: ['point' => 'text']), ['body0 a point'], ['item1 a point'], ['aside' => 1]];
-        yield 'points left out' => [new Choices(prints: ['point' => 'out']), ['quote0 Pell says'], ['a point', 'below it'], ['point' => 1, 'aside' => 1]];
+        yield 'points left out' => [
+            new Choices(prints: ['point' => 'out']),
+            ['quote0 Pell says'],
+            ['a point', 'below it'],
+            ['point' => 1, 'aside' => 1],
+        ];
         yield 'quotes left out' => [new Choices(prints: ['quote' => 'out']), [], ['Pell says'], ['quote' => 1, 'aside' => 1]];
         yield 'asides as text' => [new Choices(prints: ['aside' => 'text']), ['body0 mine alone', 'heading3 under it'], [], []];
         yield 'without empty sections' => [new Choices(emptySections: false), ['heading1 Wall'], ['Empty'], ['empty' => 2, 'aside' => 1]];
         yield 'without notes' => [new Choices(notes: false), ['heading1 Tide'], ['four words'], ['notes' => 2, 'aside' => 1]];
-        yield 'without pictures' => [new Choices(showsPictures: false), ['body0 four words of text'], ['The wall'], ['pictures' => 2, 'aside' => 1]];
-        yield 'relations' => [new Choices(seeAlso: true), ['see-also0 See also: 2 Wall (holds back).', 'see-also0 See also: 1 Tide (holds back).'], [], ['aside' => 1]];
+        yield 'without pictures' => [
+            new Choices(showsPictures: false),
+            ['body0 four words of text'],
+            ['The wall'],
+            ['pictures' => 2, 'aside' => 1],
+        ];
+        yield 'relations' => [
+            new Choices(seeAlso: true),
+            ['see-also0 See also: 2 Wall (holds back).', 'see-also0 See also: 1 Tide (holds back).'],
+            [],
+            ['aside' => 1],
+        ];
         yield 'figures' => [new Choices(figures: true), ['body0 Figure 1. The wall'], [], ['aside' => 1]];
         yield 'lists set in one level' => [new Choices(indentDepth: 1), ['item1 below it'], ['item2'], ['aside' => 1]];
         yield 'headings of one level' => [new Choices(headingDepth: 1), ['item1 Empty'], ['heading2'], ['aside' => 1]];

@@ -30,7 +30,8 @@ final class DyeTest extends TestCase
     public function testGroundsAndDyesAreThoseOfThePage(): void
     {
         $tokens = (string) file_get_contents(\dirname(__DIR__, 2) . '/resources/css/tokens.css');
-        foreach (array_combine(['light', 'dark'], \array_slice(explode('@media (prefers-color-scheme: dark)', $tokens), 0, 2)) as $name => $styles) {
+        $these = array_combine(['light', 'dark'], \array_slice(explode('@media (prefers-color-scheme: dark)', $tokens), 0, 2));
+        foreach ($these as $name => $styles) {
             self::assertSame(1, preg_match('/--ground: (#[0-9A-Fa-f]{6})/', $styles, $ground));
             self::assertSame(Dye::GROUNDS[$name], $ground[1]);
             foreach (Dye::NAMES as $dye) {

@@ -32,10 +32,29 @@ use Tests\Core\Build\Reports;
 final class HomecomingTest extends TestCase
 {
     private const KINDS = [
-        'retitle', 'retitle_front', 'rewrite', 'rewrite_whole', 'delete', 'add', 'add_heading', 'delete_heading', 'delete_section',
-        'move_section', 'level_change',
-        'bold', 'table_cell', 'table_row', 'list_item', 'footnote', 'add_footnote', 'heading_of_paragraph', 'find_and_replace', 'split',
-        'list_level', 'move_paragraph', 'copy_paragraph',
+        'retitle',
+        'retitle_front',
+        'rewrite',
+        'rewrite_whole',
+        'delete',
+        'add',
+        'add_heading',
+        'delete_heading',
+        'delete_section',
+        'move_section',
+        'level_change',
+        'bold',
+        'table_cell',
+        'table_row',
+        'list_item',
+        'footnote',
+        'add_footnote',
+        'heading_of_paragraph',
+        'find_and_replace',
+        'split',
+        'list_level',
+        'move_paragraph',
+        'copy_paragraph',
     ];
 
     /** @return iterable<string, array{string, string, bool}> */
@@ -59,7 +78,10 @@ final class HomecomingTest extends TestCase
             $plans[$seed] = Reports::random($seed);
             file_put_contents("{$folder}/{$seed}.{$from}", self::written(Writing::from($from), $plans[$seed], $isMarked));
             $jobs[] = [
-                'in' => "{$folder}/{$seed}.{$from}", 'out' => "{$folder}/{$seed}-back.{$to}", 'seed' => $seed, 'edits' => 1 + $seed % 4,
+                'in' => "{$folder}/{$seed}.{$from}",
+                'out' => "{$folder}/{$seed}-back.{$to}",
+                'seed' => $seed,
+                'edits' => 1 + ($seed % 4),
                 'kinds' => getenv('EMBREL_DRAFTS_KIND') ? explode(',', (string) getenv('EMBREL_DRAFTS_KIND')) : self::KINDS,
             ];
         }
@@ -74,7 +96,7 @@ final class HomecomingTest extends TestCase
                 (string) file_get_contents("{$folder}/{$seed}-back.{$to}"),
                 \is_array($edits) ? $edits : [],
             );
-            $failed === [] ? null : $wrong[$what] = $failed;
+            $failed === [] ? null : ($wrong[$what] = $failed);
         }
         getenv('EMBREL_DRAFTS_KEEP') ? null : exec('rm -rf ' . escapeshellarg($folder));
         self::assertSame([], $wrong);
@@ -101,8 +123,12 @@ final class HomecomingTest extends TestCase
             $plans[$seed] = Reports::random($seed);
             file_put_contents("{$folder}/{$seed}.{$kind}", self::written(Writing::from($kind), $plans[$seed], true));
             $jobs[] = [
-                'in' => "{$folder}/{$seed}.{$kind}", 'out' => "{$folder}/{$seed}-back.{$kind}", 'seed' => $seed, 'edits' => 1 + $seed % 3,
-                'kinds' => $kinds, 'record' => true,
+                'in' => "{$folder}/{$seed}.{$kind}",
+                'out' => "{$folder}/{$seed}-back.{$kind}",
+                'seed' => $seed,
+                'edits' => 1 + ($seed % 3),
+                'kinds' => $kinds,
+                'record' => true,
             ];
         }
         $said = self::edited($folder, $jobs);
@@ -111,14 +137,14 @@ final class HomecomingTest extends TestCase
             $what = "draft {$seed}: " . ($said[$i] ?? '');
             $file = (string) file_get_contents("{$folder}/{$seed}-back.{$kind}");
             $read = self::read(Reading::from($kind), $file);
-            OpenChanges::areIn($read->heard) ? null : $wrong[$what][] = 'nothing recorded';
+            OpenChanges::areIn($read->heard) ? null : ($wrong[$what][] = 'nothing recorded');
             $settled = self::compared($plans[$seed], self::read(Reading::from($kind), $file, true), $plans[$seed]);
             foreach ($settled->changes as $change) {
                 $wrong[$what][] = 'settled: ' . json_encode($change->toArray(), JSON_UNESCAPED_UNICODE);
             }
             $open = self::compared($plans[$seed], $read, $plans[$seed]);
             $offered = (new OpenChanges($settled, $open, $read->heard))->toArray();
-            $offered === [] ? $wrong[$what][] = 'nothing offered' : null;
+            $offered === [] ? ($wrong[$what][] = 'nothing offered') : null;
             $after = OpenChanges::accepted(
                 $settled,
                 array_column($offered, 'key'),
@@ -143,13 +169,21 @@ final class HomecomingTest extends TestCase
         foreach ([1, 3, 4] as $seed) {
             $plans[$seed] = Reports::random($seed);
             file_put_contents("{$folder}/{$seed}.{$from}", self::written(Writing::from($from), $plans[$seed], false));
-            $jobs[] = ['in' => "{$folder}/{$seed}.{$from}", 'out' => "{$folder}/{$seed}-back.{$to}", 'seed' => $seed, 'edits' => 0, 'kinds' => []];
+            $jobs[] = [
+                'in' => "{$folder}/{$seed}.{$from}",
+                'out' => "{$folder}/{$seed}-back.{$to}",
+                'seed' => $seed,
+                'edits' => 0,
+                'kinds' => [],
+            ];
         }
         self::edited($folder, $jobs);
         foreach ($plans as $seed => $plan) {
             $parts = Package::parts((string) file_get_contents("{$folder}/{$seed}-back.{$to}"));
             foreach (['word/document.xml', 'content.xml'] as $part) {
-                isset($parts[$part]) ? $parts[$part] = (string) preg_replace('#<(?:w:bookmark(?:Start|End)|text:bookmark)[^>]*/>#', '', $parts[$part]) : null;
+                isset($parts[$part])
+                    ? ($parts[$part] = (string) preg_replace('#<(?:w:bookmark(?:Start|End)|text:bookmark)[^>]*/>#', '', $parts[$part]))
+                    : null;
             }
             $read = self::read(Reading::from($to), Package::zip($parts));
             self::assertSame(
@@ -194,12 +228,18 @@ final class HomecomingTest extends TestCase
             // What is a paragraph to a word processor may be a point or a quotation of the plan.
             $found = array_filter(
                 $comparison->changes,
-                static fn(Change $change): bool => $change->kind === $expected || ($expected === Change::REWRITTEN && \in_array($change->kind, [Change::RETITLED, Change::REMOVED, Change::ADDED], true)),
+                static fn(Change $change): bool => $change->kind === $expected
+                    || ($expected === Change::REWRITTEN
+                        && \in_array($change->kind, [Change::RETITLED, Change::REMOVED, Change::ADDED], true)),
             );
-            $expected === '' || $found !== [] || \count($edits) > 1 ? null : $wrong[] = "{$kind}: nothing was {$expected}, but " . json_encode(
-                array_map(static fn(Change $change): array => $change->toArray(), $comparison->changes),
-                JSON_UNESCAPED_UNICODE,
-            );
+            $expected === '' || $found !== [] || \count($edits) > 1
+                ? null
+                : ($wrong[]
+                    = "{$kind}: nothing was {$expected}, but "
+                    . json_encode(
+                        array_map(static fn(Change $change): array => $change->toArray(), $comparison->changes),
+                        JSON_UNESCAPED_UNICODE,
+                    ));
         }
         $after = Acceptance::of(
             $comparison,
@@ -207,13 +247,13 @@ final class HomecomingTest extends TestCase
             new CountedIds('05'),
         )->apply($plan);
         [$is, $should] = [self::said($after, $comparison), self::said($comparison->file, $comparison)];
-        foreach ($is === $should ? [] : [...array_diff($should, $is), ...array_map(static fn(string $line): string => "not: {$line}", array_diff($is, $should))] as $line) {
-            $wrong[] = $line;
+        if ($is !== $should) {
+            $more = array_map(static fn(string $line): string => "not: {$line}", array_diff($is, $should));
+            array_push($wrong, ...array_diff($should, $is), ...$more);
         }
-        $is !== $should && array_diff($should, $is) === [] && array_diff($is, $should) === [] ? $wrong[] = 'another order: ' . implode(' / ', $is) . ' — ' . implode(
-            ' / ',
-            $should,
-        ) : null;
+        $is !== $should && array_diff($should, $is) === [] && array_diff($is, $should) === []
+            ? ($wrong[] = 'another order: ' . implode(' / ', $is) . ' — ' . implode(' / ', $should))
+            : null;
         foreach (self::compared($after, $read, $plan)->changes as $change) {
             $wrong[] = 'still: ' . json_encode($change->toArray(), JSON_UNESCAPED_UNICODE);
         }
@@ -256,7 +296,12 @@ final class HomecomingTest extends TestCase
 
     private static function read(Reading $format, string $file, bool $refusesRecorded = false): Result
     {
-        return Build::intake($format, $file, new Options('', firstIsTitle: false, references: false, refusesRecorded: $refusesRecorded), new CountedIds('07'));
+        return Build::intake(
+            $format,
+            $file,
+            new Options('', firstIsTitle: false, references: false, refusesRecorded: $refusesRecorded),
+            new CountedIds('07'),
+        );
     }
 
     /** @return list<string> what a plan says, a line a topic: how deep it stands, its title, its text */

@@ -11,8 +11,22 @@ final class HouseTest extends TestCase
 {
     /** Each room knows those before it, and itself; rooms in one line do not know each other. */
     private const ORDER = [
-        ['Limits', 'MalformedShape'], ['Id', 'Words'], ['Shape'], ['RichText'], ['Citation'], ['Plan'], ['Numbering', 'Operation'], ['Search', 'Check'], ['Layout'], ['Document'],
-        ['Draft'], ['Intake'], ['Pages', 'Archive'], ['Writer'], ['Reader'], ['Cli'],
+        ['Limits', 'MalformedShape'],
+        ['Id', 'Words'],
+        ['Shape'],
+        ['RichText'],
+        ['Citation'],
+        ['Plan'],
+        ['Numbering', 'Operation'],
+        ['Search', 'Check'],
+        ['Layout'],
+        ['Document'],
+        ['Draft'],
+        ['Intake'],
+        ['Pages', 'Archive'],
+        ['Writer'],
+        ['Reader'],
+        ['Cli'],
     ];
 
     /** @return iterable<string, string> path below core/ → source */
@@ -47,7 +61,12 @@ final class HouseTest extends TestCase
                 continue;
             }
             self::assertDoesNotMatchRegularExpression('/\b(?:Illuminate|App)\\\\/', $source, $path);
-            self::assertDoesNotMatchRegularExpression('/(?<![\w>:\\\\])(?<!function )(?<!self::)\\\\?(?:time|microtime|date|rand|mt_rand|random_int|random_bytes|uniqid|getenv|file_put_contents|shell_exec|exec)\(/', $source, $path);
+            self::assertDoesNotMatchRegularExpression(
+                '/(?<![\w>:\\\\])(?<!function '
+                    . ')(?<!self::)\\\\?(?:time|microtime|date|rand|mt_rand|random_int|random_bytes|uniqid|getenv|file_put_contents|shell_exec|exec)\(/',
+                $source,
+                $path,
+            );
             self::assertStringContainsString('declare(strict_types=1);', $source, $path);
         }
     }
@@ -58,10 +77,13 @@ final class HouseTest extends TestCase
         $seen = [];
         $code = '';
         /** @var \SplFileInfo $file */
-        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("{$root}/resources/js", \FilesystemIterator::SKIP_DOTS)) as $file) {
+        foreach (
+            new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("{$root}/resources/js", \FilesystemIterator::SKIP_DOTS)) as $file
+        ) {
             $code .= file_get_contents($file->getPathname());
         }
-        foreach (json_decode((string) file_get_contents("{$root}/resources/keys.json"), true, 512, JSON_THROW_ON_ERROR) as ['where' => $where, 'id' => $id, 'keys' => $keys]) {
+        $these = json_decode((string) file_get_contents("{$root}/resources/keys.json"), true, 512, JSON_THROW_ON_ERROR);
+        foreach ($these as ['where' => $where, 'id' => $id, 'keys' => $keys]) {
             foreach ($keys as $key) {
                 self::assertArrayNotHasKey("{$where} {$key}", $seen, "{$key} means two things in “{$where}”.");
                 self::assertArrayNotHasKey("anywhere {$key}", $seen, "{$key} means something anywhere already.");
@@ -72,5 +94,31 @@ final class HouseTest extends TestCase
                 self::assertMatchesRegularExpression("/\\b{$id}\\b/", $code, "Nothing answers to the action {$id}.");
             }
         }
+    }
+
+    /**
+     * A line is no longer than can be read at once. Longer ones hold what cannot be broken without saying
+     * something else: one text of another format, or one type.
+     */
+    public function testNoLineIsLongerThanCanBeRead(): void
+    {
+        $root = \dirname(__DIR__, 2);
+        $long = [];
+        foreach (['core', 'app', 'tests', 'config', 'database', 'routes'] as $folder) {
+            $files = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("{$root}/{$folder}", \FilesystemIterator::SKIP_DOTS));
+            /** @var \SplFileInfo $file */
+            foreach ($files as $file) {
+                // Measured widths of letters are a table, not prose.
+                if ($file->getExtension() !== 'php' || $file->getFilename() === 'Widths.php') {
+                    continue;
+                }
+                foreach (file($file->getPathname(), FILE_IGNORE_NEW_LINES) ?: [] as $i => $line) {
+                    if (mb_strlen($line) > 140 && preg_match('/\'(?:[^\'\\\\]|\\\\.){58,}\'|"(?:[^"\\\\]|\\\\.){58,}"|"<|^\s*(?:\/\*)?\*+ @|^\s*(?:\||@|\.)/', $line) !== 1) {
+                        $long[] = "{$folder}/{$file->getFilename()}:" . ($i + 1) . ' ' . trim($line);
+                    }
+                }
+            }
+        }
+        self::assertSame([], $long);
     }
 }

@@ -6,12 +6,14 @@ namespace Tests\Core;
 
 use Embrel\Id\CountedIds;
 use Embrel\Intake\Options;
-use Embrel\Plan\Plan;
 use Embrel\Reader\TextOutline\TextReader;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Lines that come in as a file become what the same lines become when they are pasted: both are held to one table (tests/js/lines.test.js). */
+/**
+ * Lines that come in as a file become what the same lines become when they are pasted: both are held to one
+ * table (tests/js/lines.test.js).
+ */
 final class IndentedLinesTest extends TestCase
 {
     /** @param list<array{0: int, 1: string, 2?: string}> $topics level, title, note */
@@ -34,7 +36,8 @@ final class IndentedLinesTest extends TestCase
     public static function lines(): iterable
     {
         $file = \dirname(__DIR__) . '/fixtures/indented-lines.json';
-        foreach (json_decode((string) file_get_contents($file), true, 16, JSON_THROW_ON_ERROR) as ['name' => $name, 'text' => $text, 'topics' => $topics]) {
+        $these = json_decode((string) file_get_contents($file), true, 16, JSON_THROW_ON_ERROR);
+        foreach ($these as ['name' => $name, 'text' => $text, 'topics' => $topics]) {
             yield $name => [$text, $topics];
         }
     }

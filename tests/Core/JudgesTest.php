@@ -41,10 +41,12 @@ final class JudgesTest extends TestCase
         $root = \dirname(__DIR__, 2);
         yield 'docx by the Open XML SDK' => [Format::Docx, "cd {$root}/tests/Core && node judge-docx.mjs %s"];
         yield 'web pages by the Nu checker' => [
-            Format::Html, "java -jar {$root}/node_modules/vnu-jar/build/dist/vnu.jar --errors-only --exit-zero-always %s 2>&1",
+            Format::Html,
+            "java -jar {$root}/node_modules/vnu-jar/build/dist/vnu.jar --errors-only --exit-zero-always %s 2>&1",
         ];
         yield 'e-books by EPUBCheck' => [
-            Format::Epub, 'for f in %s; do java -jar /usr/share/java/epubcheck.jar --error "$f" 2>&1 | grep -E "^(ERROR|FATAL)"; done',
+            Format::Epub,
+            'for f in %s; do java -jar /usr/share/java/epubcheck.jar --error "$f" 2>&1 | grep -E "^(ERROR|FATAL)"; done',
         ];
         yield 'PDF by qpdf' => [Format::Pdf, 'for f in %s; do qpdf --check "$f" >/dev/null 2>&1 || echo "$f"; done'];
     }
@@ -56,7 +58,9 @@ final class JudgesTest extends TestCase
         foreach ($this->plans() as $name => [$plan, $pictures]) {
             $files[] = $path = "{$this->work}/{$name}.{$format->extension()}";
             $out = fopen($path, 'w') ?: throw new \RuntimeException($path);
-            $format->writer()->write($plan, new Choices(headingDepth: 9, pictures: $pictures, figures: true, date: '2026-11-23'), $out, $this->work);
+            $format
+                ->writer()
+                ->write($plan, new Choices(headingDepth: 9, pictures: $pictures, figures: true, date: '2026-11-23'), $out, $this->work);
             fclose($out);
         }
         self::assertGreaterThan(self::RANDOM, \count($files));
@@ -75,7 +79,9 @@ final class JudgesTest extends TestCase
         for ($seed = 1; $seed <= self::RANDOM; ++$seed) {
             $pictures = new Shelved([Package::png(80, 60), Package::png(300, 10)]);
             yield "random-{$seed}" => [
-                Notes::on(Trees::random($seed, 40), $seed, $pictures->ids())->withProperties(new Properties(author: 'Ada & Co', subtitle: 'Sub', language: 'en-GB')),
+                Notes::on(Trees::random($seed, 40), $seed, $pictures->ids())->withProperties(
+                    new Properties(author: 'Ada & Co', subtitle: 'Sub', language: 'en-GB'),
+                ),
                 $pictures,
             ];
         }

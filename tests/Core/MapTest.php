@@ -60,7 +60,10 @@ final class MapTest extends TestCase
     {
         for ($seed = 1; $seed <= 1000; ++$seed) {
             $style = Style::cases()[$seed % \count(Style::cases())];
-            $picture = self::picture(Trees::random($seed, $seed % 50 === 0 ? 300 : 30), new Look($arrangement, $style, 120 + $seed % 5 * 100));
+            $picture = self::picture(
+                Trees::random($seed, $seed % 50 === 0 ? 300 : 30),
+                new Look($arrangement, $style, 120 + ($seed % 5) * 100),
+            );
             $boxes = self::boxes($picture);
             self::assertSame([], self::meetings($boxes), "{$arrangement->value}, seed {$seed}");
             self::assertSame([], self::crossings($picture, $boxes), "{$arrangement->value}, seed {$seed}");
@@ -98,7 +101,12 @@ final class MapTest extends TestCase
         $before = self::picture($plan, $look);
         $breach = Build::id($plan, 'Breach');
         foreach ([null, Build::id($plan, 'Tides')] as $after) {
-            $plan = (new AddTopics(new Place($breach, $after), [['topic' => new Topic(Build::ulid($after === null ? 900 : 901), 'How fast will the mud rise, and where to?'), 'parent' => null]]))->apply($plan);
+            $plan = (new AddTopics(new Place($breach, $after), [
+                [
+                    'topic' => new Topic(Build::ulid($after === null ? 900 : 901), 'How fast will the mud rise, and where to?'),
+                    'parent' => null,
+                ],
+            ]))->apply($plan);
         }
         $after = self::picture($plan, $look);
         $touched = 0;
@@ -124,7 +132,10 @@ final class MapTest extends TestCase
     {
         $plan = Build::plan(self::REPORT);
         $spine = self::picture($plan, new Look(Arrangement::Spine));
-        self::assertSame([0.0], array_values(array_unique(array_map(static fn($standing): float => $standing->x, $spine->geometry->standings))));
+        self::assertSame(
+            [0.0],
+            array_values(array_unique(array_map(static fn($standing): float => $standing->x, $spine->geometry->standings))),
+        );
         $both = self::picture($plan, new Look(Arrangement::Both));
         $mirrored = array_values(array_map(static fn($standing): bool => $standing->isMirrored, $both->geometry->standings));
         self::assertSame([false, false, true, true, true, true], $mirrored, 'The right side first, and both about as high.');
@@ -186,16 +197,25 @@ final class MapTest extends TestCase
         $plan = (new SetAlone([$lost], Alone::Both))->apply($plan);
         self::assertSame($usual, $of($plan, $plants));
         self::assertSame([round(15.0 * 1.6, 1), 'orchil'], $of($plan, $lost));
-        self::assertSame($usual, [self::picture($plan, new Look(), start: $lost)->labels[0]->size - 1.5, self::picture($plan, new Look(), start: $lost)->labels[0]->dye]);
+        self::assertSame($usual, [
+            self::picture($plan, new Look(), start: $lost)->labels[0]->size - 1.5,
+            self::picture($plan, new Look(), start: $lost)->labels[0]->dye,
+        ]);
     }
 
     public function testALooseIdeaOnTheGroundStandsWhereItWasPutInEveryArrangement(): void
     {
         $plan = Build::plan("A\n  A1\nB");
-        $edit = (new Edit($plan))->append(new Topic(Build::ulid(1), 'Loose', spot: Spot::of('-340,75')), Plan::TRAY)->append(new Topic(Build::ulid(2), 'Under it'), Build::ulid(1))->append(new Topic(Build::ulid(3), 'In the tray'), Plan::TRAY);
+        $edit = (new Edit($plan))
+            ->append(new Topic(Build::ulid(1), 'Loose', spot: Spot::of('-340,75')), Plan::TRAY)
+            ->append(new Topic(Build::ulid(2), 'Under it'), Build::ulid(1))
+            ->append(new Topic(Build::ulid(3), 'In the tray'), Plan::TRAY);
         foreach (Arrangement::cases() as $arrangement) {
             $picture = self::picture($edit->done(), new Look($arrangement));
-            self::assertSame(['A', 'A1', 'B', 'Loose', 'Under it'], array_map(static fn($label): string => $label->lines[0], $picture->labels));
+            self::assertSame(
+                ['A', 'A1', 'B', 'Loose', 'Under it'],
+                array_map(static fn($label): string => $label->lines[0], $picture->labels),
+            );
             self::assertSame([-340.0, 75.0], $picture->geometry->point(3, 3));
             self::assertNotSame('', $picture->stalk(4));
             self::assertSame([], self::meetings(self::boxes($picture)));
@@ -206,7 +226,10 @@ final class MapTest extends TestCase
     {
         $plan = Build::plan(self::REPORT);
         $picture = self::picture($plan, new Look(), start: Build::id($plan, 'Before'));
-        self::assertSame(['Grazing', 'Wall', 'Lost'], array_map(static fn(array $section): string => $picture->labels[$section[0]]->lines[0], $picture->sections));
+        self::assertSame(
+            ['Grazing', 'Wall', 'Lost'],
+            array_map(static fn(array $section): string => $picture->labels[$section[0]]->lines[0], $picture->sections),
+        );
         self::assertSame(['2 Before'], $picture->title);
         self::assertSame('2.3', $picture->labels[2]->number);
     }
@@ -230,7 +253,10 @@ final class MapTest extends TestCase
                 $lines = $wrapping->lines($topic->title, Face::Regular, 15.0, 130.0);
                 self::assertSame(preg_replace('/\s+/u', '', $topic->title), preg_replace('/\s+/u', '', implode('', $lines)));
                 foreach ($lines as $line) {
-                    self::assertTrue($ruler->width($line, Face::Regular, 15.0) <= 130.0 || preg_match_all('/\X/u', $line) === 1, "“{$line}” is too wide");
+                    self::assertTrue(
+                        $ruler->width($line, Face::Regular, 15.0) <= 130.0 || preg_match_all('/\X/u', $line) === 1,
+                        "“{$line}” is too wide",
+                    );
                 }
             }
         }
@@ -241,7 +267,10 @@ final class MapTest extends TestCase
 
     public function testALookIsReadFromWhatMayBeAnything(): void
     {
-        self::assertEquals(new Look(), Look::from(['arrangement' => ['x'], 'style' => 7, 'wrap' => 'wide', 'branches' => null, 'titles' => '3']));
+        self::assertEquals(
+            new Look(),
+            Look::from(['arrangement' => ['x'], 'style' => 7, 'wrap' => 'wide', 'branches' => null, 'titles' => '3']),
+        );
         self::assertSame(Look::WIDEST, Look::from(['wrap' => 9000000])->wrap);
         $look = new Look(Arrangement::Round, Style::Broad, 200, 1, 2, 3);
         self::assertEquals($look, Look::from($look->toArray()));
@@ -253,7 +282,16 @@ final class MapTest extends TestCase
         $plan = Build::plan(self::REPORT);
         $id = static fn(string $title): string => Build::id($plan, $title);
         $relations = [];
-        foreach ([['Storms', 'Tides'], ['Why', 'Ten years'], ['Plants', 'Plants again'], ['Mud', 'Creeks'], ['Farms', 'Grazing'], ['What next', 'Why']] as $n => [$from, $to]) {
+        foreach (
+            [
+                ['Storms', 'Tides'],
+                ['Why', 'Ten years'],
+                ['Plants', 'Plants again'],
+                ['Mud', 'Creeks'],
+                ['Farms', 'Grazing'],
+                ['What next', 'Why'],
+            ] as $n => [$from, $to]
+        ) {
             $relations[Build::ulid(500 + $n)] = Relation::of(Build::ulid(500 + $n), $id($from), $id($to), 'because of');
         }
         foreach (Arrangement::cases() as $arrangement) {
@@ -264,16 +302,30 @@ final class MapTest extends TestCase
             $free = 0;
             foreach ($tracks as $track) {
                 $line = array_map(static fn(int $t): array => Track::along($t / 60, $track->curve), range(4, 56));
-                $crossed = array_filter($boxes, static fn(array $box): bool => array_filter($line, static fn(array $point): bool => !self::isApart($box[0], [$point])) !== []);
+                $crossed = array_filter(
+                    $boxes,
+                    static fn(array $box): bool => array_filter(
+                        $line,
+                        static fn(array $point): bool => !self::isApart($box[0], [$point]),
+                    ) !== [],
+                );
                 // Where there is no free way, a label or two are crossed rather than the whole map gone round.
-                self::assertLessThanOrEqual(2, \count($crossed), "{$arrangement->value}: {$track->relation->from} crosses " . implode(', ', array_keys($crossed)));
+                self::assertLessThanOrEqual(
+                    2,
+                    \count($crossed),
+                    "{$arrangement->value}: {$track->relation->from} crosses " . implode(', ', array_keys($crossed)),
+                );
                 self::assertCount(1, $track->heads());
                 $free += $crossed === [] ? 1 : 0;
             }
             self::assertGreaterThanOrEqual(3, $free, "{$arrangement->value}: most find a free way.");
         }
         $picture = self::picture($plan, new Look(), [$id('Why') => true, $id('Ten years') => true]);
-        self::assertCount(6, (new Routing($picture, $plan))->tracks($relations), 'Folded topics are stood for by what they are folded into.');
+        self::assertCount(
+            6,
+            (new Routing($picture, $plan))->tracks($relations),
+            'Folded topics are stood for by what they are folded into.',
+        );
         $within = [Build::ulid(510) => Relation::of(Build::ulid(510), $id('Storms'), $id('Mud'))];
         self::assertSame([], (new Routing($picture, $plan))->tracks($within), 'Both ends in one folded topic: nothing to draw.');
     }
@@ -318,7 +370,14 @@ final class MapTest extends TestCase
             [$corners, [$left, $top, $right, $bottom]] = $boxes[$a];
             for ($b = $a + 1; $b < $n; ++$b) {
                 [$others, $bounds] = $boxes[$b];
-                if ($bounds[0] < $right && $bounds[2] > $left && $bounds[1] < $bottom && $bounds[3] > $top && !self::isApart($corners, $others) && !self::isApart($others, $corners)) {
+                if (
+                    $bounds[0] < $right
+                    && $bounds[2] > $left
+                    && $bounds[1] < $bottom
+                    && $bounds[3] > $top
+                    && !self::isApart($corners, $others)
+                    && !self::isApart($others, $corners)
+                ) {
                     $meetings[] = "{$a} and {$b}";
                 }
             }
@@ -337,7 +396,9 @@ final class MapTest extends TestCase
     {
         $turn = self::side($box[0], $box[1], $box[2]) > 0 ? 1 : -1;
         foreach ([0, 1, 2, 3] as $k) {
-            if (max(array_map(static fn(array $corner): float => $turn * self::side($box[$k], $box[($k + 1) % 4], $corner), $other)) <= 1e-6) {
+            if (
+                max(array_map(static fn(array $corner): float => $turn * self::side($box[$k], $box[($k + 1) % 4], $corner), $other)) <= 1e-6
+            ) {
                 return true;
             }
         }
@@ -365,7 +426,7 @@ final class MapTest extends TestCase
         $crossings = [];
         // A spoke touches nothing but the disc that it leads to.
         foreach ($picture->look->arrangement === Arrangement::Round ? $picture->geometry->spine : [] as $s => [$x1, $y1, $x2, $y2]) {
-            $points = array_map(static fn(int $t): array => [$x1 + ($x2 - $x1) * $t / 50, $y1 + ($y2 - $y1) * $t / 50], range(0, 49));
+            $points = array_map(static fn(int $t): array => [$x1 + (($x2 - $x1) * $t) / 50, $y1 + (($y2 - $y1) * $t) / 50], range(0, 49));
             foreach ($boxes as $b => [$corners]) {
                 foreach ($b === $picture->sections[$s][0] ? [] : $points as $point) {
                     if (!self::isApart($corners, [$point])) {
@@ -408,19 +469,34 @@ final class MapTest extends TestCase
             $bends = [[$x1, $y1], [$x2, $y1], [$x2, $y4], [$x4, $y4]];
             for ($t = 1; $t < 30; ++$t) {
                 $k = intdiv($t, 10);
-                $points[] = [$bends[$k][0] + ($bends[$k + 1][0] - $bends[$k][0]) * ($t % 10) / 10, $bends[$k][1] + ($bends[$k + 1][1] - $bends[$k][1]) * ($t % 10) / 10];
+                $points[] = [
+                    $bends[$k][0] + (($bends[$k + 1][0] - $bends[$k][0]) * ($t % 10)) / 10,
+                    $bends[$k][1] + (($bends[$k + 1][1] - $bends[$k][1]) * ($t % 10)) / 10,
+                ];
             }
         } else {
             $n = array_map(floatval(...), $numbers);
-            [$a, $b, $c, $d] = str_contains($path, 'L') ? [[$n[0], $n[1]], [(2 * $n[0] + $n[2]) / 3, (2 * $n[1] + $n[3]) / 3], [($n[0] + 2 * $n[2]) / 3, ($n[1] + 2 * $n[3]) / 3], [$n[2], $n[3]]] : [[$n[0], $n[1]], [$n[2], $n[3]], [$n[4], $n[5]], [$n[6], $n[7]]];
+            [$a, $b, $c, $d] = str_contains($path, 'L')
+                ? [
+                    [$n[0], $n[1]],
+                    [(2 * $n[0] + $n[2]) / 3, (2 * $n[1] + $n[3]) / 3],
+                    [($n[0] + 2 * $n[2]) / 3, ($n[1] + 2 * $n[3]) / 3],
+                    [$n[2], $n[3]],
+                ]
+                : [[$n[0], $n[1]], [$n[2], $n[3]], [$n[4], $n[5]], [$n[6], $n[7]]];
             for ($t = 0.03; $t < 0.98; $t += 0.04) {
-                $points[] = array_map(static fn(int $k): float => (1 - $t) ** 3 * $a[$k] + 3 * (1 - $t) ** 2 * $t * $b[$k] + 3 * (1 - $t) * $t ** 2 * $c[$k] + $t ** 3 * $d[$k], [0, 1]);
+                $points[] = array_map(
+                    static fn(int $k): float => (1 - $t) ** 3 * $a[$k]
+                        + 3 * (1 - $t) ** 2 * $t * $b[$k]
+                        + 3 * (1 - $t) * $t ** 2 * $c[$k]
+                        + $t ** 3 * $d[$k],
+                    [0, 1],
+                );
             }
         }
 
         return array_map(static fn(array $point): array => $picture->geometry->standings[$section]->point(...$point), $points);
     }
-
 
     public function testAPlanThatIsTooLargeToBeReadOpensFolded(): void
     {
@@ -431,7 +507,8 @@ final class MapTest extends TestCase
             new Look($arrangement),
             [1232.0, 610.0],
         );
-        $book = Build::intake(Reading::Text, (string) file_get_contents(\dirname(__DIR__, 2) . '/database/seeders/plans/bell-foundry.txt'))->plan;
+        $book = Build::intake(Reading::Text, (string) file_get_contents(\dirname(__DIR__, 2) . '/database/seeders/plans/bell-foundry.txt'))
+            ->plan;
         foreach (Arrangement::cases() as $arrangement) {
             self::assertSame([], $folded(Build::plan("Why\n  Storms\n  Fish\nBefore"), $arrangement));
             $shut = $folded($book, $arrangement);

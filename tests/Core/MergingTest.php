@@ -66,7 +66,10 @@ final class MergingTest extends TestCase
             ['id' => Build::ulid(1)],
             array_map(static fn(string $item): Node => new Node('listItem', content: [Node::plain($item)]), array_values($items)),
         );
-        self::assertSame("one\ntwo\nthree more", Merging::of($list('one', 'two'), $list('one more', 'two'), $list('one', 'two', 'three'))->plainText());
+        self::assertSame(
+            "one\ntwo\nthree more",
+            Merging::of($list('one', 'two'), $list('one more', 'two'), $list('one', 'two', 'three'))->plainText(),
+        );
         self::assertSame("one x\ntwo y", Merging::of($list('one', 'two'), $list('one x', 'two'), $list('one', 'two y'))->plainText());
     }
 
@@ -132,7 +135,9 @@ final class MergingTest extends TestCase
                     $seen[$writer] = $plan->topic($topic)->note->blocks ?? [];
                 }
             }
-            $counts = array_count_values(preg_split('/\s+/', $plan->topic($topic)->note?->plainText() ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: []);
+            $counts = array_count_values(
+                preg_split('/\s+/', $plan->topic($topic)->note?->plainText() ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: [],
+            );
             self::assertSame(
                 array_fill_keys([...$written, 'alpha', 'beta', 'gamma', 'delta'], 1),
                 array_replace(array_fill_keys([...$written, 'alpha', 'beta', 'gamma', 'delta'], 0), $counts),
@@ -146,11 +151,13 @@ final class MergingTest extends TestCase
     {
         $plan = Build::plan('A');
         $topic = Build::id($plan, 'A');
-        $note = Note::of(array_map(
-            static fn(string $text, int $i): Node => Node::plain($text, Build::ulid(50 + $i)),
-            array_values($paragraphs),
-            array_keys(array_values($paragraphs)),
-        ));
+        $note = Note::of(
+            array_map(
+                static fn(string $text, int $i): Node => Node::plain($text, Build::ulid(50 + $i)),
+                array_values($paragraphs),
+                array_keys(array_values($paragraphs)),
+            ),
+        );
 
         return [$plan->with($plan->topic($topic)->withNote($note)), $topic, array_map(strval(...), array_keys($note->blocks))];
     }

@@ -19,15 +19,43 @@ final class NoteSchemaTest extends TestCase
     public static function valid(): iterable
     {
         $id = '"attrs":{"id":"' . self::ID . '"}';
-        yield 'paragraph with every mark' => ['{"type":"paragraph",' . $id . ',"content":[{"type":"text","text":"a","marks":[{"type":"bold"},{"type":"italic"},{"type":"underline"},{"type":"strike"},{"type":"highlight"},{"type":"link","attrs":{"href":"https://example.org/?a=1&b=2"}}]},{"type":"hardBreak"},{"type":"text","text":"b","marks":[{"type":"superscript"},{"type":"code"}]}]}'];
+        yield 'paragraph with every mark' => [
+            '{"type":"paragraph",'
+            . $id
+            . ',"content":[{"type":"text","text":"a","marks":[{"type":"bold"},{"type":"italic"},{"type":"underline"},{"type":"strike"},{"type":"highlight"},{"type":"link","attrs":{"href":"https://example.org/?a=1&b=2"}}]},{"type":"hardBreak"},{"type":"text","text":"b","marks":[{"type":"superscript"},{"type":"code"}]}]}',
+        ];
         yield 'heading' => ['{"type":"heading","attrs":{"id":"' . self::ID . '","level":3},"content":[{"type":"text","text":"h"}]}'];
-        yield 'nested lists' => ['{"type":"bulletList",' . $id . ',"content":[{"type":"listItem","content":[{"type":"paragraph"},{"type":"orderedList","attrs":{"start":3},"content":[{"type":"listItem","content":[{"type":"paragraph"}]}]}]}]}'];
-        yield 'check list' => ['{"type":"taskList",' . $id . ',"content":[{"type":"taskItem","attrs":{"checked":true},"content":[{"type":"paragraph"}]}]}'];
+        yield 'nested lists' => [
+            '{"type":"bulletList",'
+            . $id
+            . ',"content":[{"type":"listItem","content":[{"type":"paragraph"},{"type":"orderedList","attrs":{"start":3},"content":[{"type":"listItem","content":[{"type":"paragraph"}]}]}]}]}',
+        ];
+        yield 'check list' => [
+            '{"type":"taskList",' . $id . ',"content":[{"type":"taskItem","attrs":{"checked":true},"content":[{"type":"paragraph"}]}]}',
+        ];
         yield 'quotation' => ['{"type":"blockquote",' . $id . ',"content":[{"type":"paragraph","content":[{"type":"text","text":"q"}]}]}'];
-        yield 'picture' => ['{"type":"picture","attrs":{"id":"' . self::ID . '","picture":"' . str_repeat('a1', 32) . '","width":320,"caption":"c","alt":"a"}}'];
-        yield 'table' => ['{"type":"table",' . $id . ',"content":[{"type":"tableRow","content":[{"type":"tableHeader","content":[{"type":"paragraph"}]},{"type":"tableCell","content":[{"type":"paragraph"}]}]}]}'];
+        yield 'picture' => [
+            '{"type":"picture","attrs":{"id":"'
+            . self::ID
+            . '","picture":"'
+            . str_repeat('a1', 32)
+            . '","width":320,"caption":"c","alt":"a"}}',
+        ];
+        yield 'table' => [
+            '{"type":"table",'
+            . $id
+            . ',"content":[{"type":"tableRow","content":[{"type":"tableHeader","content":[{"type":"paragraph"}]},{"type":"tableCell","content":[{"type":"paragraph"}]}]}]}',
+        ];
         yield 'code and rule' => ['{"type":"codeBlock",' . $id . ',"content":[{"type":"text","text":"x < y"}]}'];
-        yield 'footnote, citation, reference' => ['{"type":"paragraph",' . $id . ',"content":[{"type":"footnote","content":[{"type":"text","text":"f"}]},{"type":"citation","attrs":{"items":[{"source":"' . self::ID . '","pages":"61"}]}},{"type":"topicRef","attrs":{"topic":"' . self::ID . '"}}]}'];
+        yield 'footnote, citation, reference' => [
+            '{"type":"paragraph",'
+            . $id
+            . ',"content":[{"type":"footnote","content":[{"type":"text","text":"f"}]},{"type":"citation","attrs":{"items":[{"source":"'
+            . self::ID
+            . '","pages":"61"}]}},{"type":"topicRef","attrs":{"topic":"'
+            . self::ID
+            . '"}}]}',
+        ];
     }
 
     #[DataProvider('valid')]
@@ -42,7 +70,11 @@ final class NoteSchemaTest extends TestCase
     public static function invalid(): iterable
     {
         $id = '"attrs":{"id":"' . self::ID . '"}';
-        $link = static fn(string $href): string => '{"type":"paragraph",' . $id . ',"content":[{"type":"text","text":"a","marks":[{"type":"link","attrs":{"href":' . json_encode($href) . '}}]}]}';
+        $link = static fn(string $href): string => '{"type":"paragraph",'
+            . $id
+            . ',"content":[{"type":"text","text":"a","marks":[{"type":"link","attrs":{"href":'
+            . json_encode($href)
+            . '}}]}]}';
         yield 'no id' => ['{"type":"paragraph"}'];
         yield 'unknown block' => ['{"type":"script",' . $id . '}'];
         yield 'unknown mark' => ['{"type":"paragraph",' . $id . ',"content":[{"type":"text","text":"a","marks":[{"type":"onclick"}]}]}'];
@@ -56,7 +88,9 @@ final class NoteSchemaTest extends TestCase
         yield 'data link' => [$link('data:text/html,<script>')];
         yield 'link with a line feed at the end' => [$link("https://example.org\n")];
         yield 'not even a node' => ['5'];
-        yield 'nested without end' => [str_repeat('{"type":"blockquote",' . $id . ',"content":[', 60) . '{"type":"paragraph"}' . str_repeat(']}', 60)];
+        yield 'nested without end' => [
+            str_repeat('{"type":"blockquote",' . $id . ',"content":[', 60) . '{"type":"paragraph"}' . str_repeat(']}', 60),
+        ];
     }
 
     #[DataProvider('invalid')]
@@ -68,7 +102,11 @@ final class NoteSchemaTest extends TestCase
 
     public function testControlCharactersGoAndTheRestStays(): void
     {
-        $block = Schema::block(['type' => 'paragraph', 'attrs' => ['id' => self::ID], 'content' => [['type' => 'text', 'text' => "a\x00b\x08\u{FFFE}c\td"]]]);
+        $block = Schema::block([
+            'type' => 'paragraph',
+            'attrs' => ['id' => self::ID],
+            'content' => [['type' => 'text', 'text' => "a\x00b\x08\u{FFFE}c\td"]],
+        ]);
         self::assertSame("abc\td", $block->plainText());
     }
 

@@ -24,7 +24,14 @@ final class NumberingTest extends TestCase
     private static function tree(): Plan
     {
         $plan = Build::plan(self::TREE);
-        $changes = ['Abstract' => ['numbered' => Numbered::None], 'Tables' => ['numbered' => Numbered::Appendix], 'Maps' => ['numbered' => Numbered::Appendix], 'point' => ['kind' => Kind::Point], 'quote' => ['kind' => Kind::Quote], 'aside' => ['kind' => Kind::Aside]];
+        $changes = [
+            'Abstract' => ['numbered' => Numbered::None],
+            'Tables' => ['numbered' => Numbered::Appendix],
+            'Maps' => ['numbered' => Numbered::Appendix],
+            'point' => ['kind' => Kind::Point],
+            'quote' => ['kind' => Kind::Quote],
+            'aside' => ['kind' => Kind::Aside],
+        ];
         foreach ($changes as $title => $change) {
             $plan = $plan->with($plan->topic(Build::id($plan, $title))->with($change));
         }
@@ -35,10 +42,61 @@ final class NumberingTest extends TestCase
     /** @return iterable<string, array{Scheme, int, array<string, string>}> */
     public static function schemes(): iterable
     {
-        yield 'decimal' => [Scheme::Decimal, 9, ['A' => '1', 'A1' => '1.1', 'A1x' => '1.1.1', 'A1y' => '1.1.2', 'A2' => '1.2', 'B' => '2', 'B1' => '2.1', 'Tables' => 'A', 'T1' => 'A.1', 'Maps' => 'B']];
-        yield 'decimal, to level 2' => [Scheme::Decimal, 2, ['A' => '1', 'A1' => '1.1', 'A2' => '1.2', 'B' => '2', 'B1' => '2.1', 'Tables' => 'A', 'T1' => 'A.1', 'Maps' => 'B']];
-        yield 'essay, points too' => [Scheme::Essay, 9, ['A' => 'I.', 'A1' => 'A.', 'A1x' => '1.', 'A1y' => '2.', 'point' => 'B.', 'under point' => '1.', 'A2' => 'C.', 'B' => 'II.', 'B1' => 'A.', 'Tables' => 'Appendix A', 'T1' => 'A.1', 'Maps' => 'Appendix B']];
-        yield 'chapter' => [Scheme::Chapter, 3, ['A' => 'Chapter 1', 'A1' => '1.1', 'A1x' => '1.1.1', 'A1y' => '1.1.2', 'A2' => '1.2', 'B' => 'Chapter 2', 'B1' => '2.1', 'Tables' => 'Appendix A', 'T1' => 'A.1', 'Maps' => 'Appendix B']];
+        yield 'decimal' => [
+            Scheme::Decimal,
+            9,
+            [
+                'A' => '1',
+                'A1' => '1.1',
+                'A1x' => '1.1.1',
+                'A1y' => '1.1.2',
+                'A2' => '1.2',
+                'B' => '2',
+                'B1' => '2.1',
+                'Tables' => 'A',
+                'T1' => 'A.1',
+                'Maps' => 'B',
+            ],
+        ];
+        yield 'decimal, to level 2' => [
+            Scheme::Decimal,
+            2,
+            ['A' => '1', 'A1' => '1.1', 'A2' => '1.2', 'B' => '2', 'B1' => '2.1', 'Tables' => 'A', 'T1' => 'A.1', 'Maps' => 'B'],
+        ];
+        yield 'essay, points too' => [
+            Scheme::Essay,
+            9,
+            [
+                'A' => 'I.',
+                'A1' => 'A.',
+                'A1x' => '1.',
+                'A1y' => '2.',
+                'point' => 'B.',
+                'under point' => '1.',
+                'A2' => 'C.',
+                'B' => 'II.',
+                'B1' => 'A.',
+                'Tables' => 'Appendix A',
+                'T1' => 'A.1',
+                'Maps' => 'Appendix B',
+            ],
+        ];
+        yield 'chapter' => [
+            Scheme::Chapter,
+            3,
+            [
+                'A' => 'Chapter 1',
+                'A1' => '1.1',
+                'A1x' => '1.1.1',
+                'A1y' => '1.1.2',
+                'A2' => '1.2',
+                'B' => 'Chapter 2',
+                'B1' => '2.1',
+                'Tables' => 'Appendix A',
+                'T1' => 'A.1',
+                'Maps' => 'Appendix B',
+            ],
+        ];
         yield 'none' => [Scheme::None, 9, []];
     }
 
@@ -67,9 +125,22 @@ final class NumberingTest extends TestCase
 
     public function testChaptersRunOnAcrossParts(): void
     {
-        $plan = Build::plan("P1\n  c1\n    s\n  c2\nP2\n  c3\n    t")->withProperties(new Properties(scheme: Scheme::Chapter, depth: 3, runOn: true));
+        $plan = Build::plan("P1\n  c1\n    s\n  c2\nP2\n  c3\n    t")->withProperties(
+            new Properties(scheme: Scheme::Chapter, depth: 3, runOn: true),
+        );
         $numbering = Numbering::of($plan);
-        self::assertSame(['Part I', 'Chapter 1', '1.1', 'Chapter 2', 'Part II', 'Chapter 3', '3.1'], array_map(static fn(string $title): string => $numbering->own(Build::id($plan, $title)), ['P1', 'c1', 's', 'c2', 'P2', 'c3', 't']));
+        self::assertSame(
+            ['Part I', 'Chapter 1', '1.1', 'Chapter 2', 'Part II', 'Chapter 3', '3.1'],
+            array_map(static fn(string $title): string => $numbering->own(Build::id($plan, $title)), [
+                'P1',
+                'c1',
+                's',
+                'c2',
+                'P2',
+                'c3',
+                't',
+            ]),
+        );
     }
 
     public function testCounters(): void
@@ -83,9 +154,12 @@ final class NumberingTest extends TestCase
         $plan = Build::plan("A\nB\nC\n  C1\nD");
         self::assertSame([], Runs::since($plan, $plan, Difference::between($plan, $plan)));
         $after = $plan->with($plan->topic(Build::id($plan, 'B'))->with(['kind' => Kind::Aside]));
-        self::assertSame([
-            ['parent' => Plan::ROOT, 'from' => 1, 'own' => ['', '2', '3']],
-            ['parent' => Build::id($plan, 'C'), 'from' => 0, 'own' => ['2.1']],
-        ], Runs::since($plan, $after, Difference::between($plan, $after)));
+        self::assertSame(
+            [
+                ['parent' => Plan::ROOT, 'from' => 1, 'own' => ['', '2', '3']],
+                ['parent' => Build::id($plan, 'C'), 'from' => 0, 'own' => ['2.1']],
+            ],
+            Runs::since($plan, $after, Difference::between($plan, $after)),
+        );
     }
 }

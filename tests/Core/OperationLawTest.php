@@ -100,9 +100,44 @@ final class OperationLawTest extends TestCase
                 $plan = $this->checked($plan, $this->randomOperation($plan), $seed, $applied);
             }
             self::assertSame(self::picture($plan), self::picture(self::kept($plan)), "Seed {$seed}: the whole plan through storage.");
-            self::assertSame(self::picture($first), self::picture(self::stored(Transition::between($plan, $first))->apply($plan)), "Seed {$seed}: going back to the start.");
+            self::assertSame(
+                self::picture($first),
+                self::picture(self::stored(Transition::between($plan, $first))->apply($plan)),
+                "Seed {$seed}: going back to the start.",
+            );
         }
-        foreach (['wrap', 'dissolve', 'sort', 'copy', 'source', 'edit-source', 'fold', 'divide', 'relate', 'relation', 'add', 'remove', 'move', 'split', 'join', 'retitle', 'kind', 'dye', 'flag', 'target', 'numbered', 'size', 'alone', 'spot', 'picture', 'note', 'plan', 'compound'] as $type) {
+        foreach (
+            [
+                'wrap',
+                'dissolve',
+                'sort',
+                'copy',
+                'source',
+                'edit-source',
+                'fold',
+                'divide',
+                'relate',
+                'relation',
+                'add',
+                'remove',
+                'move',
+                'split',
+                'join',
+                'retitle',
+                'kind',
+                'dye',
+                'flag',
+                'target',
+                'numbered',
+                'size',
+                'alone',
+                'spot',
+                'picture',
+                'note',
+                'plan',
+                'compound',
+            ] as $type
+        ) {
             self::assertGreaterThan(20, $applied[$type] ?? 0, "Too few operations of type {$type} were tried.");
         }
     }
@@ -143,7 +178,9 @@ final class OperationLawTest extends TestCase
 
     private static function kept(Plan $plan): Plan
     {
-        return PlanForm::plan(new Shape(json_decode(json_encode(PlanForm::toArray($plan), JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR), 'snapshot'));
+        return PlanForm::plan(
+            new Shape(json_decode(json_encode(PlanForm::toArray($plan), JSON_THROW_ON_ERROR), true, 512, JSON_THROW_ON_ERROR), 'snapshot'),
+        );
     }
 
     /** Everything that a person could see of a plan. */
@@ -157,15 +194,23 @@ final class OperationLawTest extends TestCase
         foreach ([Plan::ROOT, Plan::TRAY] as $home) {
             foreach ($plan->walk($home) as $id => $level) {
                 $topic = $plan->topic($id);
-                $lines[] = implode(
-                    "\t",
-                    [
-                        $level, $id, $topic->title, $topic->kind->value, $topic->numbered->value, $topic->dye?->stored(),
-                        $topic->flag?->value, $topic->target?->words, $topic->size?->value, $topic->alone?->value, $topic->spot?->value(),
-                        $topic->picture?->value(), $topic->noted ? 'noted' : '', $topic->words,
-                        $topic->note?->toJson() ?? Note::empty()->toJson(),
-                    ],
-                );
+                $lines[] = implode("\t", [
+                    $level,
+                    $id,
+                    $topic->title,
+                    $topic->kind->value,
+                    $topic->numbered->value,
+                    $topic->dye?->stored(),
+                    $topic->flag?->value,
+                    $topic->target?->words,
+                    $topic->size?->value,
+                    $topic->alone?->value,
+                    $topic->spot?->value(),
+                    $topic->picture?->value(),
+                    $topic->noted ? 'noted' : '',
+                    $topic->words,
+                    $topic->note?->toJson() ?? Note::empty()->toJson(),
+                ]);
             }
         }
 
@@ -212,9 +257,16 @@ final class OperationLawTest extends TestCase
         $edit = new Edit(Plan::titled('Random'));
         $ids = [Plan::ROOT];
         for ($i = 0, $count = mt_rand(1, 30); $i < $count; ++$i) {
-            $topic = new Topic($this->ids->next(), 'Topic ' . $i, mt_rand(0, 4) === 0 ? Kind::Point : Kind::Section, dye: mt_rand(0, 2) === 0 ? Dye::of('fern') : null);
+            $topic = new Topic(
+                $this->ids->next(),
+                'Topic ' . $i,
+                mt_rand(0, 4) === 0 ? Kind::Point : Kind::Section,
+                dye: mt_rand(0, 2) === 0 ? Dye::of('fern') : null,
+            );
             if (mt_rand(0, 2) === 0) {
-                $topic = $topic->withNote(Note::of([Node::plain("Note {$i} here", $this->ids->next()), Node::plain('More', $this->ids->next())]));
+                $topic = $topic->withNote(
+                    Note::of([Node::plain("Note {$i} here", $this->ids->next()), Node::plain('More', $this->ids->next())]),
+                );
             }
             $edit->append($topic, mt_rand(0, 9) === 0 ? Plan::TRAY : $ids[mt_rand(0, \count($ids) - 1)]);
             $ids[] = $topic->id;
@@ -223,13 +275,17 @@ final class OperationLawTest extends TestCase
         $plan = $edit->done();
         [$one, $other] = $this->some($plan, 2) + [null, null];
 
-        return $one === null || $other === null ? $plan : $plan->withRelations([Build\Build::ulid(1) => Relation::of(Build\Build::ulid(1), $one, $other)]);
+        return $one === null || $other === null
+            ? $plan
+            : $plan->withRelations([Build\Build::ulid(1) => Relation::of(Build\Build::ulid(1), $one, $other)]);
     }
 
     /** @return list<string> */
     private function some(Plan $plan, int $count): array
     {
-        $live = array_values(array_filter(array_keys($plan->topics), static fn(string $id): bool => !Plan::isFixed($id) && $plan->isLive($id)));
+        $live = array_values(
+            array_filter(array_keys($plan->topics), static fn(string $id): bool => !Plan::isFixed($id) && $plan->isLive($id)),
+        );
         shuffle($live);
 
         return \array_slice($live, 0, $count);
@@ -269,16 +325,33 @@ final class OperationLawTest extends TestCase
             21 => new SetSpot($some, mt_rand(0, 2) === 0 ? null : Spot::of(mt_rand(-500, 500) . ',7')),
             22 => new SetPicture($some, mt_rand(0, 2) === 0 ? null : Picture::of(str_repeat('a1', 32) . ':120x80@' . mt_rand(30, 90))),
             11 => $this->randomNote($plan, $one),
-            12 => new SetPlan(['numbering' => ['decimal', 'essay', 'chapter', 'none'][mt_rand(0, 3)], 'subtitle' => 'S' . mt_rand(0, 9), 'numbering_depth' => mt_rand(1, 9), 'target' => mt_rand(0, 1) === 0 ? null : 900]),
+            12 => new SetPlan([
+                'numbering' => ['decimal', 'essay', 'chapter', 'none'][mt_rand(0, 3)],
+                'subtitle' => 'S' . mt_rand(0, 9),
+                'numbering_depth' => mt_rand(1, 9),
+                'target' => mt_rand(0, 1) === 0 ? null : 900,
+            ]),
             13 => new WrapTopics($some, $this->ids->next(), 'Around'),
             14 => new DissolveTopics($some),
-            15 => new SortParts(mt_rand(0, 2) === 0 ? Plan::ROOT : (string) $plan->parent($one), SortBy::cases()[mt_rand(0, 2)], mt_rand(0, 1) === 0),
+            15 => new SortParts(
+                mt_rand(0, 2) === 0 ? Plan::ROOT : (string) $plan->parent($one),
+                SortBy::cases()[mt_rand(0, 2)],
+                mt_rand(0, 1) === 0,
+            ),
             16 => new CopyTopics($this->copies($plan, $one), $this->place($plan)),
             17, 26 => $this->randomSource($plan),
-            23 => new FoldTopics($some, mt_rand(0, 1) === 0 ? null : $this->place($plan)->parent, FoldAs::cases()[mt_rand(0, 2)], $this->ids->next(), [$one => new Node('citation', ['items' => [['source' => $this->ids->next()]]])]),
+            23 => new FoldTopics(
+                $some,
+                mt_rand(0, 1) === 0 ? null : $this->place($plan)->parent,
+                FoldAs::cases()[mt_rand(0, 2)],
+                $this->ids->next(),
+                [$one => new Node('citation', ['items' => [['source' => $this->ids->next()]]])],
+            ),
             24, 27 => $this->randomDivision($plan, $one),
             18 => $this->randomRelation($plan, $one, $some[\count($some) - 1]),
-            default => $nested > 0 ? new Retitle($one, 'Within ' . mt_rand()) : new Compound([$this->randomOperation($plan, 1), $this->randomOperation($plan, 1)]),
+            default => $nested > 0
+                ? new Retitle($one, 'Within ' . mt_rand())
+                : new Compound([$this->randomOperation($plan, 1), $this->randomOperation($plan, 1)]),
         };
     }
 
@@ -288,12 +361,19 @@ final class OperationLawTest extends TestCase
         foreach ($plan->standing() as $id) {
             foreach ($plan->topic($id)->note->blocks ?? [] as $block) {
                 if (\in_array($block->type, ['heading', 'bulletList'], true)) {
-                    return new DivideNote($id, $block->type === 'heading' ? DivideNote::AT_HEADINGS : DivideNote::AT_ITEMS, $this->ids->next());
+                    return new DivideNote(
+                        $id,
+                        $block->type === 'heading' ? DivideNote::AT_HEADINGS : DivideNote::AT_ITEMS,
+                        $this->ids->next(),
+                    );
                 }
             }
         }
 
-        return new EditNote($one, [new Node('heading', ['id' => $this->ids->next(), 'level' => 2], [Node::text('Heading')]), Node::plain('Under it', $this->ids->next())]);
+        return new EditNote($one, [
+            new Node('heading', ['id' => $this->ids->next(), 'level' => 2], [Node::text('Heading')]),
+            Node::plain('Under it', $this->ids->next()),
+        ]);
     }
 
     private function randomSource(Plan $plan): Operation
@@ -303,20 +383,41 @@ final class OperationLawTest extends TestCase
             return new AddSources([new Source($this->ids->next(), 'Pell, Tides and Walls')]);
         }
 
-        return mt_rand(0, 5) === 0 ? new RemoveSources([$id]) : new EditSource($plan->sources[$id]->with(['kind' => SourceKind::Book, 'title' => 'T' . mt_rand(), 'authors' => [new Person('Pell', 'Anna')], 'date' => PartialDate::of('1994~')]));
+        return mt_rand(0, 5) === 0
+            ? new RemoveSources([$id])
+            : new EditSource(
+                $plan->sources[$id]->with([
+                    'kind' => SourceKind::Book,
+                    'title' => 'T' . mt_rand(),
+                    'authors' => [new Person('Pell', 'Anna')],
+                    'date' => PartialDate::of('1994~'),
+                ]),
+            );
     }
 
     private function randomRelation(Plan $plan, string $one, string $other): Operation
     {
         $id = array_key_last($plan->relations);
         if ($one !== $other && ($id === null || mt_rand(0, 1) === 0)) {
-            return new AddRelations([Relation::of($this->ids->next(), $one, $other, 'leads to', Dye::of('fern'), Arrows::cases()[mt_rand(0, 3)])]);
+            return new AddRelations([
+                Relation::of($this->ids->next(), $one, $other, 'leads to', Dye::of('fern'), Arrows::cases()[mt_rand(0, 3)]),
+            ]);
         }
         if ($id === null) {
             return new Retitle($one, 'No relation yet ' . mt_rand());
         }
 
-        return mt_rand(0, 3) === 0 ? new RemoveRelations([$id]) : new ChangeRelation($id, [['label' => 'L' . mt_rand(0, 9)], ['bend' => [mt_rand(-90, 90), 7]], ['bend' => null], ['dye' => null, 'arrows' => 'both']][mt_rand(0, 3)]);
+        return mt_rand(0, 3) === 0
+            ? new RemoveRelations([$id])
+            : new ChangeRelation(
+                $id,
+                [
+                    ['label' => 'L' . mt_rand(0, 9)],
+                    ['bend' => [mt_rand(-90, 90), 7]],
+                    ['bend' => null],
+                    ['dye' => null, 'arrows' => 'both'],
+                ][mt_rand(0, 3)],
+            );
     }
 
     /** @return array<string, string> */
@@ -336,11 +437,30 @@ final class OperationLawTest extends TestCase
     private function randomNote(Plan $plan, string $id): EditNote
     {
         $blocks = ($plan->topic($id)->note ?? Note::empty())->blocks;
-        $put = [match (mt_rand(0, 3)) {
-            0 => new Node('heading', ['id' => $this->ids->next(), 'level' => mt_rand(1, 3)], [Node::text('Heading', [new Mark('bold')])]),
-            1 => new Node('bulletList', ['id' => $this->ids->next()], [new Node('listItem', content: [Node::plain('One'), new Node('orderedList', content: [new Node('listItem', content: [Node::plain('Within')])])]), new Node('listItem', content: [new Node('horizontalRule')])]),
-            default => Node::plain('New ' . mt_rand(), $this->ids->next()),
-        }];
+        $put = [
+            match (mt_rand(0, 3)) {
+                0 => new Node(
+                    'heading',
+                    ['id' => $this->ids->next(), 'level' => mt_rand(1, 3)],
+                    [Node::text('Heading', [new Mark('bold')])],
+                ),
+                1 => new Node(
+                    'bulletList',
+                    ['id' => $this->ids->next()],
+                    [
+                        new Node(
+                            'listItem',
+                            content: [
+                                Node::plain('One'),
+                                new Node('orderedList', content: [new Node('listItem', content: [Node::plain('Within')])]),
+                            ],
+                        ),
+                        new Node('listItem', content: [new Node('horizontalRule')]),
+                    ],
+                ),
+                default => Node::plain('New ' . mt_rand(), $this->ids->next()),
+            },
+        ];
         $remove = [];
         foreach ($blocks as $block => $_) {
             if (mt_rand(0, 2) === 0) {

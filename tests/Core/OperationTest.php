@@ -88,8 +88,16 @@ final class OperationTest extends TestCase
 
     public function testJoiningRunsTitlesAndNotesOnAndKeepsTheUpperId(): void
     {
-        $plan = $this->plan->with($this->plan->topic($this->id('A2'))->withNote(Build::note('first')))
-            ->with($this->plan->topic($this->id('B'))->withNote((new EditNote($this->id('B'), [Node::plain('second', Build::ulid(5))]))->apply($this->plan)->topic($this->id('B'))->note ?? Build::note()));
+        $plan = $this->plan
+            ->with($this->plan->topic($this->id('A2'))->withNote(Build::note('first')))
+            ->with(
+                $this->plan
+                    ->topic($this->id('B'))
+                    ->withNote(
+                        (new EditNote($this->id('B'), [Node::plain('second', Build::ulid(5))]))->apply($this->plan)->topic($this->id('B'))
+                            ->note ?? Build::note(),
+                    ),
+            );
         $after = (new JoinTopics($this->id('A2'), $this->id('B')))->apply($plan);
         self::assertSame("A\n  A1\n  A2 B\n    B1\nC", Build::outline($after));
         self::assertSame("first\nsecond", $after->topic($this->id('A2'))->note?->plainText());
@@ -109,7 +117,13 @@ final class OperationTest extends TestCase
         $plan = $this->plan->with($this->plan->topic($this->id('A'))->withNote($note));
         $seen = array_map(EditNote::fingerprint(...), $note->blocks);
         $hers = new EditNote($this->id('A'), [Node::plain('ONE', $one)], [], [$one, $two], [$one => $seen[$one]]);
-        $his = new EditNote($this->id('A'), [Node::plain('TWO', $two), Node::plain('three', Build::ulid(3))], [], [$one, $two, Build::ulid(3)], [$two => $seen[$two]]);
+        $his = new EditNote(
+            $this->id('A'),
+            [Node::plain('TWO', $two), Node::plain('three', Build::ulid(3))],
+            [],
+            [$one, $two, Build::ulid(3)],
+            [$two => $seen[$two]],
+        );
         self::assertSame("ONE\nTWO\nthree", $his->apply($hers->apply($plan))->topic($this->id('A'))->note?->plainText());
         self::assertSame("ONE\nTWO\nthree", $hers->apply($his->apply($plan))->topic($this->id('A'))->note?->plainText());
     }
@@ -137,7 +151,11 @@ final class OperationTest extends TestCase
             [Reason::Fixed, new RemoveTopics([Plan::ROOT]), $this->plan],
             [Reason::Exists, AddTopics::one(new Topic($this->id('A')), new Place(Plan::ROOT)), $this->plan],
             [Reason::TooDeep, AddTopics::one(new Topic(Build::ulid(1)), new Place(Build::id($deep, 'L59'))), $deep],
-            [Reason::TooDeep, new MoveTopics([Build::id($deep, 'L0')], new Place(Build::ulid(1))), AddTopics::one(new Topic(Build::ulid(1)), new Place(Plan::ROOT))->apply($deep)],
+            [
+                Reason::TooDeep,
+                new MoveTopics([Build::id($deep, 'L0')], new Place(Build::ulid(1))),
+                AddTopics::one(new Topic(Build::ulid(1)), new Place(Plan::ROOT))->apply($deep),
+            ],
             [Reason::Value, new Retitle($this->id('A'), str_repeat('é', 1001)), $this->plan],
         ];
         foreach ($cases as $i => [$reason, $operation, $plan]) {
@@ -170,7 +188,9 @@ final class OperationTest extends TestCase
         yield 'unknown kind' => ['{"type":"kind","ids":[],"value":"chapter"}'];
         yield 'dye that is a style' => ['{"type":"dye","ids":[],"value":"red;background:url(x)"}'];
         yield 'negative target' => ['{"type":"target","ids":[],"value":-5}'];
-        yield 'unknown node in a note' => ['{"type":"note","topic":"01ARZ3NDEKTSV4RRFFQ69G5FAV","put":[{"type":"iframe","attrs":{"id":"01ARZ3NDEKTSV4RRFFQ69G5FAV"}}]}'];
+        yield 'unknown node in a note' => [
+            '{"type":"note","topic":"01ARZ3NDEKTSV4RRFFQ69G5FAV","put":[{"type":"iframe","attrs":{"id":"01ARZ3NDEKTSV4RRFFQ69G5FAV"}}]}',
+        ];
         yield 'compounds without end' => [str_repeat('{"type":"compound","operations":[', 9) . str_repeat(']}', 9)];
         yield 'topic without id' => ['{"type":"add","at":{"parent":"00000000000000000000000000"},"topics":[{"title":"x"}]}'];
     }
@@ -182,7 +202,6 @@ final class OperationTest extends TestCase
         Codec::decode(json_decode(str_replace('\n"]', '\\n"]', $json), true, 512, JSON_THROW_ON_ERROR));
     }
 
-
     public function testADyeThatNobodyChoseGoesWithTheMainSectionAndComesBack(): void
     {
         $a = $this->id('A');
@@ -190,8 +209,13 @@ final class OperationTest extends TestCase
         $under = new MoveTopics([$this->id('B')], Place::lastIn($this->plan, $a));
         $within = $under->apply($this->plan);
         self::assertNull($within->topic($this->id('B'))->dye);
-        self::assertEquals($this->plan->topic($this->id('B'))->dye, $under->inverse($this->plan)->apply($within)->topic($this->id('B'))->dye);
-        self::assertTrue((new MoveTopics([$this->id('A1')], new Place(Plan::ROOT, $a)))->apply($this->plan)->topic($this->id('A1'))->dye?->isGiven);
+        self::assertEquals(
+            $this->plan->topic($this->id('B'))->dye,
+            $under->inverse($this->plan)->apply($within)->topic($this->id('B'))->dye,
+        );
+        self::assertTrue(
+            (new MoveTopics([$this->id('A1')], new Place(Plan::ROOT, $a)))->apply($this->plan)->topic($this->id('A1'))->dye?->isGiven,
+        );
         self::assertNull((new WrapTopics([$this->id('B')], Build::ulid(3), 'Around'))->apply($this->plan)->topic($this->id('B'))->dye);
         self::assertTrue((new DissolveTopics([$a]))->apply($this->plan)->topic($this->id('A1'))->dye?->isGiven);
         $chosen = (new SetDye([$this->id('B')], Dye::of('fern')))->apply($this->plan);
@@ -212,8 +236,17 @@ final class OperationTest extends TestCase
         $plan = AddTopics::one(new Topic(Build::ulid(1), ''), Place::lastIn($this->plan, Plan::ROOT))->apply($this->plan);
         $drop = new RemoveTopics([Build::ulid(1), $this->id('A1'), $this->id('B')], onlyEmpty: true);
         self::assertSame(Build::outline($this->plan), Build::outline($drop->apply($plan)));
-        foreach ([$plan->topic(Build::ulid(1))->withTitle('By now'), $plan->topic(Build::ulid(1))->withNote(Build::note('By now')), $plan->topic(Build::ulid(1))->with(['flag' => Flag::cases()[0]])] as $filled) {
-            self::assertTrue($drop->apply($plan->with($filled))->has(Build::ulid(1)) && $drop->apply($plan->with($filled))->parent(Build::ulid(1)) === Plan::ROOT);
+        foreach (
+            [
+                $plan->topic(Build::ulid(1))->withTitle('By now'),
+                $plan->topic(Build::ulid(1))->withNote(Build::note('By now')),
+                $plan->topic(Build::ulid(1))->with(['flag' => Flag::cases()[0]]),
+            ] as $filled
+        ) {
+            self::assertTrue(
+                $drop->apply($plan->with($filled))->has(Build::ulid(1))
+                    && $drop->apply($plan->with($filled))->parent(Build::ulid(1)) === Plan::ROOT,
+            );
         }
     }
 }

@@ -24,25 +24,48 @@ final class PackageTest extends TestCase
 {
     /** The order of children that ECMA-376, part 1, gives (the sequences of annex A), as far as we write them. */
     private const ORDER = [
-        'pPr' => 'pStyle keepNext keepLines pageBreakBefore widowControl numPr pBdr shd tabs spacing ind contextualSpacing jc outlineLvl rPr sectPr',
+        'pPr'
+            => 'pStyle keepNext keepLines pageBreakBefore widowControl numPr pBdr shd tabs spacing ind contextualSpacing jc outlineLvl '
+                . 'rPr sectPr',
         'rPr' => 'rStyle rFonts b bCs i iCs strike dstrike vanish color spacing sz szCs highlight u shd vertAlign lang',
         'sectPr' => 'headerReference footerReference pgSz pgMar cols titlePg',
         'style' => 'name basedOn next link uiPriority qFormat pPr rPr tblPr trPr tcPr',
         'lvl' => 'start numFmt lvlRestart pStyle isLgl suff lvlText lvlJc pPr rPr',
-        'num' => 'abstractNumId lvlOverride', 'abstractNum' => 'nsid multiLevelType tmpl lvl',
-        'tbl' => 'bookmarkStart bookmarkEnd tblPr tblGrid tr', 'tr' => 'trPr tc', 'tblPr' => 'tblStyle tblW tblInd tblBorders tblCellMar', 'tcPr' => 'tcW gridSpan tcBorders shd',
-        'settings' => 'zoom defaultTabStop characterSpacingControl footnotePr compat', 'document' => 'body', 'numbering' => 'abstractNum num', 'styles' => 'docDefaults latentStyles style',
+        'num' => 'abstractNumId lvlOverride',
+        'abstractNum' => 'nsid multiLevelType tmpl lvl',
+        'tbl' => 'bookmarkStart bookmarkEnd tblPr tblGrid tr',
+        'tr' => 'trPr tc',
+        'tblPr' => 'tblStyle tblW tblInd tblBorders tblCellMar',
+        'tcPr' => 'tcW gridSpan tcBorders shd',
+        'settings' => 'zoom defaultTabStop characterSpacingControl footnotePr compat',
+        'document' => 'body',
+        'numbering' => 'abstractNum num',
+        'styles' => 'docDefaults latentStyles style',
     ];
 
     private static function file(Format $format, int $seed, string $style): string
     {
         $pictures = new Shelved([Package::png(80, 60), Package::png(300, 10)]);
-        $plan = Notes::on(Trees::random($seed, 40), $seed, $pictures->ids())->withProperties(new Properties(author: 'Ada & Co', subtitle: 'Sub', language: 'en-GB'));
-        $settings = ['logo' => $pictures->ids()[0], 'header' => ['{logo}', '{section}', '{author}'], 'footer' => ['{title} & more', '{date}', '{page}/{pages}']] + Style::own($style)->toArray();
+        $plan = Notes::on(Trees::random($seed, 40), $seed, $pictures->ids())->withProperties(
+            new Properties(author: 'Ada & Co', subtitle: 'Sub', language: 'en-GB'),
+        );
+        $settings
+            = [
+                'logo' => $pictures->ids()[0],
+                'header' => ['{logo}', '{section}', '{author}'],
+                'footer' => ['{title} & more', '{date}', '{page}/{pages}'],
+            ] + Style::own($style)->toArray();
         $work = sys_get_temp_dir() . '/embrel-package-' . bin2hex(random_bytes(6));
         mkdir($work);
         $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No stream.');
-        $format->writer()->write($plan, new Choices(headingDepth: 9, pictures: $pictures, figures: true, style: Style::of($settings), date: '2026-11-23'), $out, $work);
+        $format
+            ->writer()
+            ->write(
+                $plan,
+                new Choices(headingDepth: 9, pictures: $pictures, figures: true, style: Style::of($settings), date: '2026-11-23'),
+                $out,
+                $work,
+            );
         rewind($out);
         exec('rm -rf ' . escapeshellarg($work));
 
@@ -70,7 +93,10 @@ final class PackageTest extends TestCase
     /** @return list<string> */
     private static function values(\DOMXPath $path, string $query): array
     {
-        return array_map(static fn(\DOMNode $node): string => (string) $node->nodeValue, iterator_to_array($path->query($query) ?: [], false));
+        return array_map(
+            static fn(\DOMNode $node): string => (string) $node->nodeValue,
+            iterator_to_array($path->query($query) ?: [], false),
+        );
     }
 
     #[DataProvider('drafts')]
@@ -81,12 +107,17 @@ final class PackageTest extends TestCase
         $defaults = self::values($types, '//@Extension');
         $overrides = array_map(static fn(string $name): string => ltrim($name, '/'), self::values($types, '//@PartName'));
         foreach ($parts as $name => $content) {
-            self::assertTrue(\in_array($name, $overrides, true) || \in_array(pathinfo($name, PATHINFO_EXTENSION), $defaults, true), "{$name} has no content type.");
+            self::assertTrue(
+                \in_array($name, $overrides, true) || \in_array(pathinfo($name, PATHINFO_EXTENSION), $defaults, true),
+                "{$name} has no content type.",
+            );
             if (!str_ends_with($name, '.xml') && !str_ends_with($name, '.rels')) {
                 continue;
             }
             $path = self::dom($content);
-            foreach ($path->query('//*[namespace-uri()="http://schemas.openxmlformats.org/wordprocessingml/2006/main"]') ?: [] as $element) {
+            foreach (
+                $path->query('//*[namespace-uri()="http://schemas.openxmlformats.org/wordprocessingml/2006/main"]') ?: [] as $element
+            ) {
                 $this->assertOrder($element, $name);
             }
         }
@@ -103,7 +134,13 @@ final class PackageTest extends TestCase
         self::assertSame([], self::values($body, '//*[local-name()="tbl"][not(following-sibling::*[1][local-name()="p"])]'));
         $ids = self::values($body, '//*[local-name()="bookmarkStart"]/@*[local-name()="id"]');
         self::assertSame(array_unique($ids), $ids);
-        self::assertSame([], array_filter(self::values($body, '//*[local-name()="bookmarkStart"]/@*[local-name()="name"]'), static fn(string $name): bool => preg_match('/\A[A-Za-z_]\w{0,39}\z/', $name) !== 1));
+        self::assertSame(
+            [],
+            array_filter(
+                self::values($body, '//*[local-name()="bookmarkStart"]/@*[local-name()="name"]'),
+                static fn(string $name): bool => preg_match('/\A[A-Za-z_]\w{0,39}\z/', $name) !== 1,
+            ),
+        );
     }
 
     private function assertOrder(\DOMNode $element, string $part): void
@@ -116,7 +153,11 @@ final class PackageTest extends TestCase
         foreach ($element->childNodes as $child) {
             if ($child instanceof \DOMElement) {
                 self::assertArrayHasKey($child->localName, $order, "{$part}: {$child->localName} in {$element->localName}");
-                self::assertGreaterThanOrEqual($last, $order[$child->localName], "{$part}: {$child->localName} comes too late in {$element->localName}");
+                self::assertGreaterThanOrEqual(
+                    $last,
+                    $order[$child->localName],
+                    "{$part}: {$child->localName} comes too late in {$element->localName}",
+                );
                 $last = $order[$child->localName];
             }
         }
@@ -131,21 +172,54 @@ final class PackageTest extends TestCase
         self::assertSame('mimetype', array_key_first($parts));
         self::assertSame('application/vnd.oasis.opendocument.text', substr($bytes, 38, 39));
         $listed = self::values(self::dom($parts['META-INF/manifest.xml']), '//@*[local-name()="full-path"]');
-        self::assertSame([], array_diff(array_keys($parts), $listed, ['mimetype', 'META-INF/manifest.xml']), 'Every part is in the manifest.');
+        self::assertSame(
+            [],
+            array_diff(array_keys($parts), $listed, ['mimetype', 'META-INF/manifest.xml']),
+            'Every part is in the manifest.',
+        );
         self::assertSame([], array_diff($listed, array_keys($parts), ['/']));
         $content = self::dom($parts['content.xml']);
         $styles = self::dom($parts['styles.xml']);
-        foreach (['paragraph' => '//*[local-name()="p" or local-name()="h"]/@*[local-name()="style-name"]', 'text' => '//*[local-name()="span" or local-name()="a"]/@*[local-name()="style-name"]'] as $family => $query) {
-            $known = [...self::values($content, "//*[local-name()='style'][@*[local-name()='family']='{$family}']/@*[local-name()='name']"), ...self::values($styles, "//*[local-name()='style'][@*[local-name()='family']='{$family}']/@*[local-name()='name']")];
-            self::assertSame([], array_values(array_diff(array_unique(self::values($content, $query)), $known)), "Every {$family} style is defined.");
+        foreach (
+            [
+                'paragraph' => '//*[local-name()="p" or local-name()="h"]/@*[local-name()="style-name"]',
+                'text' => '//*[local-name()="span" or local-name()="a"]/@*[local-name()="style-name"]',
+            ] as $family => $query
+        ) {
+            $known = [
+                ...self::values($content, "//*[local-name()='style'][@*[local-name()='family']='{$family}']/@*[local-name()='name']"),
+                ...self::values($styles, "//*[local-name()='style'][@*[local-name()='family']='{$family}']/@*[local-name()='name']"),
+            ];
+            self::assertSame(
+                [],
+                array_values(array_diff(array_unique(self::values($content, $query)), $known)),
+                "Every {$family} style is defined.",
+            );
         }
-        foreach (['list' => ['list-item', 'list-header'], 'list-item' => ['p', 'h', 'list', 'soft-page-break'], 'table' => ['table-column', 'table-header-rows', 'table-row'], 'table-row' => ['table-cell'], 'note' => ['note-citation', 'note-body']] as $element => $allowed) {
+        foreach (
+            [
+                'list' => ['list-item', 'list-header'],
+                'list-item' => ['p', 'h', 'list', 'soft-page-break'],
+                'table' => ['table-column', 'table-header-rows', 'table-row'],
+                'table-row' => ['table-cell'],
+                'note' => ['note-citation', 'note-body'],
+            ] as $element => $allowed
+        ) {
             foreach ($content->query("//*[local-name()='{$element}']/*") ?: [] as $child) {
                 // A list item of ours also holds what else a note has: tables stand there in no reader's way.
                 self::assertContains($child->localName, $element === 'list-item' ? [...$allowed, 'table'] : $allowed, $element);
             }
         }
-        self::assertSame([], array_diff(array_map(static fn(string $href): string => $href, self::values($content, '//*[local-name()="image"]/@*[local-name()="href"]')), array_keys($parts)));
+        self::assertSame(
+            [],
+            array_diff(
+                array_map(
+                    static fn(string $href): string => $href,
+                    self::values($content, '//*[local-name()="image"]/@*[local-name()="href"]'),
+                ),
+                array_keys($parts),
+            ),
+        );
     }
 
     #[DataProvider('drafts')]
@@ -158,7 +232,12 @@ final class PackageTest extends TestCase
         $package = self::values(self::dom($parts['META-INF/container.xml']), '//@full-path')[0];
         $opf = self::dom($parts[$package]);
         $items = self::values($opf, '//*[local-name()="item"]/@href');
-        $own = array_map(static fn(string $name): string => substr($name, 5), array_values(array_filter(array_keys($parts), static fn(string $name): bool => str_starts_with($name, 'EPUB/') && $name !== $package)));
+        $own = array_map(
+            static fn(string $name): string => substr($name, 5),
+            array_values(
+                array_filter(array_keys($parts), static fn(string $name): bool => str_starts_with($name, 'EPUB/') && $name !== $package),
+            ),
+        );
         sort($items);
         sort($own);
         self::assertSame($own, $items, 'The manifest lists what is there, and nothing else.');
@@ -177,10 +256,19 @@ final class PackageTest extends TestCase
             }
         }
         foreach (array_keys($names) as $name) {
-            foreach (self::values(self::dom((string) preg_replace('/<!DOCTYPE html>/', '', $parts["EPUB/{$name}"])), '//*[local-name()="a"]/@href') as $href) {
+            foreach (
+                self::values(
+                    self::dom((string) preg_replace('/<!DOCTYPE html>/', '', $parts["EPUB/{$name}"])),
+                    '//*[local-name()="a"]/@href',
+                ) as $href
+            ) {
                 if (!str_contains($href, '://')) {
                     [$page, $place] = explode('#', $href, 2) + [1 => ''];
-                    self::assertTrue(isset($names[$page === '' ? $name : $page]) && ($place === '' || isset($names[$page === '' ? $name : $page][$place])), "{$name} leads to {$href}.");
+                    self::assertTrue(
+                        isset($names[$page === '' ? $name : $page])
+                            && ($place === '' || isset($names[$page === '' ? $name : $page][$place])),
+                        "{$name} leads to {$href}.",
+                    );
                 }
             }
         }
@@ -194,7 +282,12 @@ final class PackageTest extends TestCase
             $docx = self::dom(self::parts($plan, $choices, Format::Docx)['word/document.xml']);
             self::assertSame(
                 $depth,
-                \count(self::values($docx, '//*[local-name()="pStyle"][starts-with(@*[local-name()="val"], "TOC") and @*[local-name()="val"] != "TOCHeading"]')),
+                \count(
+                    self::values(
+                        $docx,
+                        '//*[local-name()="pStyle"][starts-with(@*[local-name()="val"], "TOC") and @*[local-name()="val"] != "TOCHeading"]',
+                    ),
+                ),
                 "docx, {$depth}",
             );
             $odt = self::dom(self::parts($plan, $choices, Format::Odt)['content.xml']);
@@ -214,14 +307,18 @@ final class PackageTest extends TestCase
         $docx = self::dom(self::parts($plan, new Choices(), Format::Docx)['word/document.xml']);
         self::assertSame(
             ['Pell says'],
-            self::values($docx, '//*[local-name()="p"][*[local-name()="pPr"]/*[local-name()="keepNext"]][.//*[@*[local-name()="val"]="Quote"]]'),
+            self::values(
+                $docx,
+                '//*[local-name()="p"][*[local-name()="pPr"]/*[local-name()="keepNext"]][.//*[@*[local-name()="val"]="Quote"]]',
+            ),
         );
         $odt = self::dom(self::parts($plan, new Choices(), Format::Odt)['content.xml']);
         self::assertSame(
             ['Pell says'],
             self::values(
                 $odt,
-                '//*[local-name()="p"][@*[local-name()="style-name"] = //*[local-name()="style"][*[@*[local-name()="keep-with-next"]="always"]]/@*[local-name()="name"]]',
+                '//*[local-name()="p"][@*[local-name()="style-name"] = '
+                    . '//*[local-name()="style"][*[@*[local-name()="keep-with-next"]="always"]]/@*[local-name()="name"]]',
             ),
         );
     }

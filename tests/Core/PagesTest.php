@@ -45,9 +45,20 @@ final class PagesTest extends TestCase
 
     private static function long(): Plan
     {
-        $plan = Build::plan(implode("\n", array_map(static fn(int $i): string => ($i % 3 === 0 ? '' : '  ') . "Section {$i}", range(0, 59))));
+        $plan = Build::plan(
+            implode("\n", array_map(static fn(int $i): string => ($i % 3 === 0 ? '' : '  ') . "Section {$i}", range(0, 59))),
+        );
         foreach (array_keys(iterator_to_array($plan->walk())) as $i => $id) {
-            $plan = $plan->with($plan->topic((string) $id)->withNote(Build::note(str_repeat('The marsh stands between the wall and the sea. ', 6 + $i % 9), str_repeat('Every tide leaves a skin of silt. ', 5))));
+            $plan = $plan->with(
+                $plan
+                    ->topic((string) $id)
+                    ->withNote(
+                        Build::note(
+                            str_repeat('The marsh stands between the wall and the sea. ', 6 + ($i % 9)),
+                            str_repeat('Every tide leaves a skin of silt. ', 5),
+                        ),
+                    ),
+            );
         }
 
         return $plan;
@@ -69,7 +80,13 @@ final class PagesTest extends TestCase
         $found = 0;
         foreach ($book->pages as $i => $page) {
             foreach ($page->headings as [$title]) {
-                $found += preg_match('/' . preg_quote($title, '/') . ' +' . ($i + 1) . '(?: |$)/', $texts[0] . ' ' . ($texts[1] ?? '') . ' ' . ($texts[2] ?? '') . ' ' . ($texts[3] ?? '')) === 1 ? 1 : 0;
+                $found
+                    += preg_match(
+                        '/' . preg_quote($title, '/') . ' +' . ($i + 1) . '(?: |$)/',
+                        $texts[0] . ' ' . ($texts[1] ?? '') . ' ' . ($texts[2] ?? '') . ' ' . ($texts[3] ?? ''),
+                    ) === 1
+                        ? 1
+                        : 0;
             }
         }
         self::assertSame(60, $found);
@@ -81,14 +98,26 @@ final class PagesTest extends TestCase
         $pictures = new Shelved([Package::png(900, 700), Package::png(50, 900)]);
         $style = Style::own($name);
         for ($seed = 1; $seed <= 12; ++$seed) {
-            $book = self::book(Notes::on(Trees::random($seed, 30), $seed, $pictures->ids()), new Choices(pictures: $pictures, style: $style));
+            $book = self::book(
+                Notes::on(Trees::random($seed, 30), $seed, $pictures->ids()),
+                new Choices(pictures: $pictures, style: $style),
+            );
             [$top, $right, $bottom, $left] = $style->edges();
             foreach ($book->pages as $n => $page) {
-                $text = array_filter($page->pieces(), static fn(Piece $piece): bool => $piece->y > $top - 1 && $piece->y < $book->height - $bottom + 1);
+                $text = array_filter(
+                    $page->pieces(),
+                    static fn(Piece $piece): bool => $piece->y > $top - 1 && $piece->y < $book->height - $bottom + 1,
+                );
                 foreach ($text as $piece) {
                     self::assertGreaterThanOrEqual($left - 1, $piece->x, "{$name}, plan {$seed}, page {$n}");
-                    self::assertLessThanOrEqual($book->width - $right + 1.5, $piece->x + $piece->width, "{$name}, plan {$seed}, page {$n}: {$piece->text}");
-                    $piece->kind === Piece::PICTURE ? self::assertLessThanOrEqual($book->height - $bottom + 1, $piece->y + $piece->height) : null;
+                    self::assertLessThanOrEqual(
+                        $book->width - $right + 1.5,
+                        $piece->x + $piece->width,
+                        "{$name}, plan {$seed}, page {$n}: {$piece->text}",
+                    );
+                    $piece->kind === Piece::PICTURE
+                        ? self::assertLessThanOrEqual($book->height - $bottom + 1, $piece->y + $piece->height)
+                        : null;
                 }
                 $lowest = max([0.0, ...array_map(static fn(Piece $piece): float => $piece->y, $text)]);
                 foreach ($page->headings as [$title, , $y]) {
@@ -127,7 +156,12 @@ final class PagesTest extends TestCase
 
     public function testHeadAndFootSayWhatTheStyleAsksFor(): void
     {
-        $style = Style::of(['header' => ['{author}', '', '{section}'], 'footer' => ['Draft of {date}', '{title}', 'page {page} of {pages}'], 'has_title_page' => true, 'title_fields' => ['subtitle', 'words']]);
+        $style = Style::of([
+            'header' => ['{author}', '', '{section}'],
+            'footer' => ['Draft of {date}', '{title}', 'page {page} of {pages}'],
+            'has_title_page' => true,
+            'title_fields' => ['subtitle', 'words'],
+        ]);
         $plan = self::long()->withProperties(new Properties(subtitle: 'Sub', author: 'Ada Marsh'));
         $texts = self::texts(self::book($plan, new Choices(style: $style, date: '2026-11-23')));
         self::assertStringContainsString('Sub', $texts[0]);
@@ -147,7 +181,9 @@ final class PagesTest extends TestCase
         $path = tempnam(sys_get_temp_dir(), 'pdf') ?: throw new \RuntimeException('No file.');
         $pictures = new Shelved([Package::png(60, 40)]);
         $out = fopen($path, 'w') ?: throw new \RuntimeException('No file.');
-        Format::Pdf->writer()->write(self::long()->withProperties(new Properties(author: 'Ada Marsh')), new Choices(pictures: $pictures), $out, '');
+        Format::Pdf
+            ->writer()
+            ->write(self::long()->withProperties(new Properties(author: 'Ada Marsh')), new Choices(pictures: $pictures), $out, '');
         fclose($out);
         $text = (string) shell_exec('pdftotext -layout ' . escapeshellarg($path) . ' - 2>&1');
         $info = (string) shell_exec('pdfinfo ' . escapeshellarg($path) . ' 2>&1');
@@ -157,7 +193,11 @@ final class PagesTest extends TestCase
         self::assertStringContainsString('The marsh stands between the wall and the sea.', $text);
         self::assertMatchesRegularExpression('/Title: +Test plan/', $info);
         self::assertStringNotContainsString('Error', $info . $text);
-        self::assertSame(60, substr_count($bookmarks, '/Dest [') - substr_count($bookmarks, '/Subtype /Link'), 'Every heading has a bookmark, and every line of the contents a link.');
+        self::assertSame(
+            60,
+            substr_count($bookmarks, '/Dest [') - substr_count($bookmarks, '/Subtype /Link'),
+            'Every heading has a bookmark, and every line of the contents a link.',
+        );
     }
 
     public function testTheTitleOfAQuoteIsNeverTheLastLineOfAPage(): void
@@ -165,9 +205,18 @@ final class PagesTest extends TestCase
         for ($filling = 30; $filling < 60; ++$filling) {
             $plan = Build::plan("A\n  Pell says");
             $quote = Build::id($plan, 'Pell says');
-            $plan = $plan->with($plan->topic(Build::id($plan, 'A'))->withNote(Build::note(...array_fill(0, $filling, 'Silt.'))))
-                ->with($plan->topic($quote)->withNote(Build::note('Zwart was the water.'))->with(['kind' => Kind::Quote]));
-            $on = static fn(string $words): array => array_keys(array_filter(self::texts(self::book($plan, new Choices(contents: false))), static fn(string $text): bool => str_contains($text, $words)));
+            $plan = $plan->with($plan->topic(Build::id($plan, 'A'))->withNote(Build::note(...array_fill(0, $filling, 'Silt.'))))->with(
+                $plan
+                    ->topic($quote)
+                    ->withNote(Build::note('Zwart was the water.'))
+                    ->with(['kind' => Kind::Quote]),
+            );
+            $on = static fn(string $words): array => array_keys(
+                array_filter(
+                    self::texts(self::book($plan, new Choices(contents: false))),
+                    static fn(string $text): bool => str_contains($text, $words),
+                ),
+            );
             self::assertSame($on('Zwart'), $on('Pell'), "{$filling} lines before it");
         }
     }

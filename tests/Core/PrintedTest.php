@@ -35,7 +35,11 @@ final class PrintedTest extends TestCase
         $html = self::html(self::plan());
 
         self::assertStringContainsString('The wall was dear (Pell, 1994, p. 61). It stood', $html);
-        self::assertStringContainsString('<h2 id="_ereferences" class="draft-heading draft-heading-1">References</h2><p class="draft-reference">Pell, A. (1994). <em>Tides and walls</em>. Creekside Press.</p>', $html);
+        self::assertStringContainsString(
+            '<h2 id="_ereferences" class="draft-heading draft-heading-1">References</h2><p class="draft-reference">Pell, A. (1994). '
+                . '<em>Tides and walls</em>. Creekside Press.</p>',
+            $html,
+        );
         self::assertStringContainsString('(Pell 61)', self::html(self::plan('mla')));
         self::assertStringContainsString('Works Cited', self::html(self::plan('mla')));
     }
@@ -45,8 +49,15 @@ final class PrintedTest extends TestCase
         $html = self::html(self::plan('chicago-notes'));
 
         self::assertStringContainsString('The wall was dear.<sup><a href="#note-1" id="noted-1">1</a></sup> It stood', $html);
-        self::assertStringContainsString('<li id="note-1">Anna Pell, <em>Tides and Walls</em> (Harrow: Creekside Press, 1994), 61. <a', $html);
-        self::assertStringContainsString('<li id="note-2">A note of my own, see Pell, 62. <a', str_replace('62..', '62.', $html), 'Within a footnote the citation stands in the line.');
+        self::assertStringContainsString(
+            '<li id="note-1">Anna Pell, <em>Tides and Walls</em> (Harrow: Creekside Press, 1994), 61. <a',
+            $html,
+        );
+        self::assertStringContainsString(
+            '<li id="note-2">A note of my own, see Pell, 62. <a',
+            str_replace('62..', '62.', $html),
+            'Within a footnote the citation stands in the line.',
+        );
     }
 
     public function testAReferenceToATopicPrintsTheNumberOfThisMoment(): void
@@ -108,14 +119,19 @@ final class PrintedTest extends TestCase
         $document = (string) $zip->getFromName('word/document.xml');
         $notes = (string) $zip->getFromName('word/footnotes.xml');
 
-        self::assertStringContainsString('dear.</w:t></w:r><w:r><w:rPr><w:rStyle w:val="FootnoteReference"/></w:rPr><w:footnoteReference w:id="1"/>', $document);
+        self::assertStringContainsString(
+            'dear.</w:t></w:r><w:r><w:rPr><w:rStyle w:val="FootnoteReference"/></w:rPr><w:footnoteReference w:id="1"/>',
+            $document,
+        );
         self::assertStringContainsString('<w:footnote w:id="1">', $notes);
         self::assertStringContainsString('<w:rPr><w:i/></w:rPr><w:t xml:space="preserve">Tides and Walls</w:t>', $notes);
         self::assertStringContainsString('<w:pStyle w:val="Bibliography"/>', $document);
         self::assertStringContainsString('<w:pStyle w:val="Caption"/>', $document);
         self::assertStringContainsString('<wp:extent cx="190500" cy="95250"/>', $document, '20 by 10 pixels of 9525 units.');
         self::assertNotFalse($zip->getFromName('word/media/p1.png'));
-        foreach (['word/document.xml', 'word/footnotes.xml', 'word/_rels/footnotes.xml.rels', '[Content_Types].xml', 'word/styles.xml'] as $part) {
+        foreach (
+            ['word/document.xml', 'word/footnotes.xml', 'word/_rels/footnotes.xml.rels', '[Content_Types].xml', 'word/styles.xml'] as $part
+        ) {
             self::assertTrue((new \DOMDocument())->loadXML((string) $zip->getFromName($part)), $part);
         }
         $zip->close();
@@ -142,10 +158,21 @@ final class PrintedTest extends TestCase
         $back = Build::intake(Reading::Opml, $file, ids: new CountedIds('06'))->plan;
 
         self::assertEquals($plan->sources, $back->sources);
-        self::assertSame(str_replace([Build::id($plan, 'Mud'), Build::id($plan, 'Wall'), Build::id($plan, 'Tide')], [Build::id($back, 'Mud'), Build::id($back, 'Wall'), Build::id($back, 'Tide')], self::html($plan)), self::html($back));
+        self::assertSame(
+            str_replace(
+                [Build::id($plan, 'Mud'), Build::id($plan, 'Wall'), Build::id($plan, 'Tide')],
+                [Build::id($back, 'Mud'), Build::id($back, 'Wall'), Build::id($back, 'Tide')],
+                self::html($plan),
+            ),
+            self::html($back),
+        );
         self::assertStringContainsString('dear (Pell, 1994, p. 61)', (string) (new \SimpleXMLElement($file))->body->outline[0]['_note']);
         $branch = self::written(Format::Opml, $plan, new Choices(from: Build::id($plan, 'Wall')));
-        self::assertCount(1, Build::intake(Reading::Opml, $branch, ids: new CountedIds('07'))->plan->sources, 'A branch takes along what it cites.');
+        self::assertCount(
+            1,
+            Build::intake(Reading::Opml, $branch, ids: new CountedIds('07'))->plan->sources,
+            'A branch takes along what it cites.',
+        );
     }
 
     private static function plan(string $style = 'apa', string $more = ''): Plan
@@ -154,14 +181,43 @@ final class PrintedTest extends TestCase
         $plan = $plan->withProperties($plan->properties->with(['citation_style' => $style]));
         $cite = static fn(string $pages): Node => new Node('citation', ['items' => [['source' => Build::ulid(8), 'pages' => $pages]]]);
         $note = Note::of([
-            Node::paragraph([Node::text('The wall was dear '), $cite('61'), Node::text('. It stood. See '), new Node('topicRef', ['topic' => Build::id($plan, 'Mud')]), Node::text('.')], Build::ulid(20)),
-            Node::paragraph([Node::text('Own words'), new Node('footnote', content: [Node::text('A note of my own, see '), $cite('62'), Node::text('.')])], Build::ulid(21)),
+            Node::paragraph(
+                [
+                    Node::text('The wall was dear '),
+                    $cite('61'),
+                    Node::text('. It stood. See '),
+                    new Node('topicRef', ['topic' => Build::id($plan, 'Mud')]),
+                    Node::text('.'),
+                ],
+                Build::ulid(20),
+            ),
+            Node::paragraph(
+                [
+                    Node::text('Own words'),
+                    new Node('footnote', content: [Node::text('A note of my own, see '), $cite('62'), Node::text('.')]),
+                ],
+                Build::ulid(21),
+            ),
             new Node('picture', ['id' => Build::ulid(22), 'picture' => self::PICTURE, 'caption' => 'The wall in 1890', 'alt' => 'A wall']),
         ]);
 
         return $plan->with($plan->topic(Build::id($plan, 'Wall'))->withNote($note))->withSources([
-            Build::ulid(8) => new Source(Build::ulid(8), 'Tides and Walls', SourceKind::Book, [new Person('Pell', 'Anna')], date: PartialDate::of('1994'), publisher: 'Creekside Press', place: 'Harrow'),
-            Build::ulid(9) => new Source(Build::ulid(9), 'Low Ground', SourceKind::Book, [new Person('Pell', 'Anna')], date: PartialDate::of('1999')),
+            Build::ulid(8) => new Source(
+                Build::ulid(8),
+                'Tides and Walls',
+                SourceKind::Book,
+                [new Person('Pell', 'Anna')],
+                date: PartialDate::of('1994'),
+                publisher: 'Creekside Press',
+                place: 'Harrow',
+            ),
+            Build::ulid(9) => new Source(
+                Build::ulid(9),
+                'Low Ground',
+                SourceKind::Book,
+                [new Person('Pell', 'Anna')],
+                date: PartialDate::of('1999'),
+            ),
         ]);
     }
 

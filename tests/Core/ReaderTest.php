@@ -79,8 +79,10 @@ final class ReaderTest extends TestCase
 
     public function testOpmlKeepsNotesAndWhatItDoesNotKnow(): void
     {
-        $xml = '<opml version="1.1"><head><title>T</title><ownerName>O</ownerName><windowTop>5</windowTop></head><body>'
-            . '<outline text="A" _note="one&#10;two" url="http://example.org" x:y="z" xmlns:x="urn:x"><outline title="only a title" description="d"/></outline></body></opml>';
+        $xml
+            = '<opml version="1.1"><head><title>T</title><ownerName>O</ownerName><windowTop>5</windowTop></head><body>'
+            . '<outline text="A" _note="one&#10;two" url="http://example.org" x:y="z" xmlns:x="urn:x"><outline title="only a title" '
+                . 'description="d"/></outline></body></opml>';
         $plan = self::read(Format::Opml, $xml)->plan;
         self::assertSame("A\n  only a title", Build::outline($plan));
         self::assertSame('O', $plan->properties->author);
@@ -96,19 +98,39 @@ final class ReaderTest extends TestCase
     /** @return iterable<string, array{Format, string, string}> what must be in the message */
     public static function unreadable(): iterable
     {
-        yield 'DTD' => [Format::Opml, "<?xml version='1.0'?>\n<!DOCTYPE opml SYSTEM 'file:///etc/passwd'>\n<opml><body/></opml>", 'DTD (line 2)'];
+        yield 'DTD' => [
+            Format::Opml,
+            "<?xml version='1.0'?>\n<!DOCTYPE opml SYSTEM 'file:///etc/passwd'>\n<opml><body/></opml>",
+            'DTD (line 2)',
+        ];
         yield 'wrong root' => [Format::Opml, '<rss/>', 'not an OPML file'];
         yield 'no body' => [Format::Opml, '<opml><head/></opml>', 'no body'];
         yield 'truncated' => [Format::Opml, "<opml><body>\n<outline text='a'>", 'line 2'];
         yield 'not XML' => [Format::Opml, 'hello', 'line 1'];
-        yield 'nested 10,000 deep' => [Format::Opml, '<opml><body>' . str_repeat('<outline text="x">', 10_000) . str_repeat('</outline>', 10_000) . '</body></opml>', '60 levels'];
-        yield 'invalid UTF-8' => [Format::Opml, "<?xml version=\"1.0\" encoding=\"UTF-8\"?><opml><body><outline text=\"\xC3\x28\"/></body></opml>", 'encoding'];
-        yield 'one attribute of 20 MB' => [Format::Opml, '<opml><body><outline text="' . str_repeat('y', 20 << 20) . '"/></body></opml>', 'size limit'];
+        yield 'nested 10,000 deep' => [
+            Format::Opml,
+            '<opml><body>' . str_repeat('<outline text="x">', 10_000) . str_repeat('</outline>', 10_000) . '</body></opml>',
+            '60 levels',
+        ];
+        yield 'invalid UTF-8' => [
+            Format::Opml,
+            "<?xml version=\"1.0\" encoding=\"UTF-8\"?><opml><body><outline text=\"\xC3\x28\"/></body></opml>",
+            'encoding',
+        ];
+        yield 'one attribute of 20 MB' => [
+            Format::Opml,
+            '<opml><body><outline text="' . str_repeat('y', 20 << 20) . '"/></body></opml>',
+            'size limit',
+        ];
         yield 'empty' => [Format::Text, '', 'empty'];
         yield 'blank' => [Format::Text, " \n\t\n", 'nothing to take in'];
         yield 'text that is not UTF-8' => [Format::Text, "good\n\xFF\xC0bad", 'line 2'];
         yield 'a line of 20 MB' => [Format::Text, str_repeat('x', 20 << 20), 'Line 1'];
-        yield '60 levels and one' => [Format::Text, implode("\n", array_map(static fn(int $i): string => str_repeat(' ', $i) . 'x', range(0, 60))), '60 levels'];
+        yield '60 levels and one' => [
+            Format::Text,
+            implode("\n", array_map(static fn(int $i): string => str_repeat(' ', $i) . 'x', range(0, 60))),
+            '60 levels',
+        ];
         yield '50,001 topics' => [Format::Text, str_repeat("x\n", 50_001), '50,000'];
         yield 'Markdown, 20 MB' => [Format::Markdown, str_repeat('word ', 4 << 20), 'size limit'];
         yield 'Markdown, a very long line' => [Format::Markdown, str_repeat('word ', 100_000), 'longer than'];
@@ -125,7 +147,8 @@ final class ReaderTest extends TestCase
 
     public function testMarkdownHeadingsAreTopicsAndTheRestTheirNotes(): void
     {
-        $plan = self::read(Format::Markdown, "before\n\n# A *b*\n\ntext **bold** [l](https://example.org)\n\n- x\n  1. y\n\n### C\n\n> q\n")->plan;
+        $plan = self::read(Format::Markdown, "before\n\n# A *b*\n\ntext **bold** [l](https://example.org)\n\n- x\n  1. y\n\n### C\n\n> q\n")
+            ->plan;
         self::assertSame("A b\n  C", Build::outline($plan));
         self::assertSame('before', $plan->topic(Plan::ROOT)->note?->plainText());
         self::assertSame("text bold l\nx\ny", $plan->topic(Build::id($plan, 'A b'))->note?->plainText());
@@ -141,7 +164,10 @@ final class ReaderTest extends TestCase
 
     public function testMarkdownHtmlCannotRun(): void
     {
-        $plan = self::read(Format::Markdown, "# T <script>x()</script>\n\n<img src=x onerror=y()> [a](javascript:z()) <div onclick=q()>kept</div>\n\n<script>gone()</script>\n")->plan;
+        $plan = self::read(
+            Format::Markdown,
+            "# T <script>x()</script>\n\n<img src=x onerror=y()> [a](javascript:z()) <div onclick=q()>kept</div>\n\n<script>gone()</script>\n",
+        )->plan;
         self::assertSame('T', Build::outline($plan));
         $json = (string) $plan->topic(Build::id($plan, 'T'))->note?->toJson();
         self::assertStringContainsString('kept', $json);
@@ -172,13 +198,24 @@ final class ReaderTest extends TestCase
         $in = fopen($path, 'r') ?: throw new \RuntimeException($path);
         $plan = Build::intake(Format::ofPath($path), $in)->plan;
         $counted = Facts::of($plan);
-        self::assertSame(array_values($facts['outlines_by_depth'] ?? $facts['topics_by_depth'] ?? self::closedUp($facts['sections'])), $counted['by_level']);
+        self::assertSame(
+            array_values($facts['outlines_by_depth'] ?? ($facts['topics_by_depth'] ?? self::closedUp($facts['sections']))),
+            $counted['by_level'],
+        );
         self::assertSame(array_map(static fn(array $section): string => $section[1], $facts['sections']), $counted['titles']);
         if (\in_array($facts['format'], ['docx', 'odt', 'html'], true)) {
             self::assertSame($facts['images'] ?? 0, $counted['pictures']);
             $this->assertSections($facts, $plan);
-            $footnotes = $facts['footnotes']['count'] ?? $facts['notes']['footnote'] ?? 0;
-            self::assertSame($footnotes, array_sum(array_map(static fn(Topic $topic): int => $topic->note === null ? 0 : iterator_count($topic->note->find('footnote')), $plan->topics)));
+            $footnotes = $facts['footnotes']['count'] ?? ($facts['notes']['footnote'] ?? 0);
+            self::assertSame(
+                $footnotes,
+                array_sum(
+                    array_map(
+                        static fn(Topic $topic): int => $topic->note === null ? 0 : iterator_count($topic->note->find('footnote')),
+                        $plan->topics,
+                    ),
+                ),
+            );
         }
     }
 
@@ -208,20 +245,22 @@ final class ReaderTest extends TestCase
     private function assertSections(array $facts, Plan $plan): void
     {
         // A link that says what a heading of the document is called is a reference by now, and says what that topic is called.
-        $says = static fn(Topic $topic): string => implode(
-            ' ',
-            [
-                $topic->note?->plainText(),
-                ...array_map(static fn(Node $one): string => $plan->topic((string) $one->string('topic'))->title, $topic->note === null ? [] : iterator_to_array($topic->note->find('topicRef'), false)),
-            ],
-        );
+        $says = static fn(Topic $topic): string => implode(' ', [
+            $topic->note?->plainText(),
+            ...array_map(
+                static fn(Node $one): string => $plan->topic((string) $one->string('topic'))->title,
+                $topic->note === null ? [] : iterator_to_array($topic->note->find('topicRef'), false),
+            ),
+        ]);
         $words = static fn(Topic $topic): int => \count(preg_split('/\s+/u', $says($topic), -1, PREG_SPLIT_NO_EMPTY) ?: []);
         $front = ($facts['words_before_first_heading'] ?? 0) - ($facts['toc_words'] ?? 0);
         self::assertLessThanOrEqual($front, $words($plan->topic(Plan::ROOT)));
         $isWithContents = ($facts['has_table_of_contents'] ?? false) && $facts['format'] === 'html';
         foreach (array_keys(iterator_to_array($plan->walk())) as $i => $id) {
             $own = $words($plan->topic($id));
-            $isWithContents && $i < 2 ? self::assertLessThanOrEqual($facts['sections'][$i][2], $own) : self::assertSame($facts['sections'][$i][2], $own, $facts['sections'][$i][1]);
+            $isWithContents && $i < 2
+                ? self::assertLessThanOrEqual($facts['sections'][$i][2], $own)
+                : self::assertSame($facts['sections'][$i][2], $own, $facts['sections'][$i][1]);
         }
     }
 
@@ -229,7 +268,11 @@ final class ReaderTest extends TestCase
     public static function hostile(): iterable
     {
         $folder = getenv('EMBREL_SAMPLES');
-        foreach ($folder === false ? [] : json_decode((string) file_get_contents($folder . '/hostile/expect.json'), true, 512, JSON_THROW_ON_ERROR) as $case) {
+        foreach (
+            $folder === false
+                ? []
+                : json_decode((string) file_get_contents($folder . '/hostile/expect.json'), true, 512, JSON_THROW_ON_ERROR) as $case
+        ) {
             if (preg_match('/\.(opml|txt|md|docx|odt|html)\z/', $case['file']) === 1) {
                 yield $case['file'] => [$case];
             }
@@ -258,12 +301,20 @@ final class ReaderTest extends TestCase
         self::assertNotSame('error', $case['outcome']);
         $facts = Facts::of($plan);
         if (isset($case['titles_in'])) {
-            $titles = json_decode((string) stream_get_contents(Build::sample('hostile/' . $case['titles_in']) ?? throw new \RuntimeException('Missing.')), true, 512, JSON_THROW_ON_ERROR);
+            $titles = json_decode(
+                (string) stream_get_contents(Build::sample('hostile/' . $case['titles_in']) ?? throw new \RuntimeException('Missing.')),
+                true,
+                512,
+                JSON_THROW_ON_ERROR,
+            );
             self::assertSame($titles['titles'] ?? $titles, $facts['titles']);
         }
-        self::assertSame($case['titles'] ?? $case['headings_plain'] ?? $case['headings'] ?? $facts['titles'], $facts['titles']);
-        self::assertSame($case['topics'] ?? $case['lines'] ?? $facts['topics'], $facts['topics']);
-        $all = json_encode(array_map(static fn($topic): string => $topic->title . ' ' . $topic->note?->plainText(), array_values($plan->topics)), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+        self::assertSame($case['titles'] ?? ($case['headings_plain'] ?? ($case['headings'] ?? $facts['titles'])), $facts['titles']);
+        self::assertSame($case['topics'] ?? ($case['lines'] ?? $facts['topics']), $facts['topics']);
+        $all = json_encode(
+            array_map(static fn($topic): string => $topic->title . ' ' . $topic->note?->plainText(), array_values($plan->topics)),
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE,
+        );
         foreach ($case['must_contain'] ?? [] as $text) {
             self::assertStringContainsString($text, $all);
         }

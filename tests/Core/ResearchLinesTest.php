@@ -18,19 +18,42 @@ final class ResearchLinesTest extends TestCase
     public function testALineIsTakenForWhatItIs(string $line, ?string $sign, string $says): void
     {
         $guess = Guesses::of(Build::plan("Section\n  {$line}"), new CountedIds('03'))[0] ?? null;
-        self::assertSame([$sign, $says], [$guess?->sign?->value, match (true) {
-            $guess === null => '',
-            $guess->source === null => $guess->text,
-            default => implode(' | ', array_filter([
-                $guess->source->kind->value,
-                implode('; ', array_map(static fn(Person $person): string => trim("{$person->family}, {$person->given}", ', '), $guess->source->people())),
-                $guess->source->title, $guess->source->date?->year, $guess->pages, $guess->source->url, $guess->source->doi,
-                $guess->source->isbn, $guess->source->container, $guess->source->publisher,
-            ])),
-        }]);
+        self::assertSame(
+            [$sign, $says],
+            [
+                $guess?->sign?->value,
+                match (true) {
+                    $guess === null => '',
+                    $guess->source === null => $guess->text,
+                    default => implode(
+                        ' | ',
+                        array_filter([
+                            $guess->source->kind->value,
+                            implode(
+                                '; ',
+                                array_map(
+                                    static fn(Person $person): string => trim("{$person->family}, {$person->given}", ', '),
+                                    $guess->source->people(),
+                                ),
+                            ),
+                            $guess->source->title,
+                            $guess->source->date?->year,
+                            $guess->pages,
+                            $guess->source->url,
+                            $guess->source->doi,
+                            $guess->source->isbn,
+                            $guess->source->container,
+                            $guess->source->publisher,
+                        ]),
+                    ),
+                },
+            ],
+        );
     }
 
-    /** @return list<array{string, string|null, string}> the line; the sign; a quotation's text, or kind, people, title, year, pages and what else is known */
+    /**
+     * @return list<array{string, string|null, string}> the line; the sign; a quotation's text, or kind, people, title, year, pages and what else is known
+     */
     public static function lines(): array
     {
         return [
@@ -75,13 +98,26 @@ final class ResearchLinesTest extends TestCase
             ['www.harrow.example', 'address', 'web | https://www.harrow.example | https://www.harrow.example'],
             ['Pell, Tides and Walls, 1994', 'reference', 'book | Pell | Tides and Walls | 1994'],
             ['Pell, Tides and Walls, 1994, p. 61', 'reference', 'book | Pell | Tides and Walls | 1994 | 61'],
-            ['Pell, A. (1994). Tides and Walls. Harrow: Creek Press.', 'reference', 'book | Pell, A. | Tides and Walls | 1994 | Creek Press'],
-            ['Pell, Anna. Tides and Walls. Harrow: Creek Press, 1994.', 'reference', 'book | Pell, Anna | Tides and Walls | 1994 | Creek Press'],
             [
-                'Moor, B., & Pell, A. (1998). Mud and money. Journal of Tidal Notes, 12(3), 44-61.', 'reference',
+                'Pell, A. (1994). Tides and Walls. Harrow: Creek Press.',
+                'reference',
+                'book | Pell, A. | Tides and Walls | 1994 | Creek Press',
+            ],
+            [
+                'Pell, Anna. Tides and Walls. Harrow: Creek Press, 1994.',
+                'reference',
+                'book | Pell, Anna | Tides and Walls | 1994 | Creek Press',
+            ],
+            [
+                'Moor, B., & Pell, A. (1998). Mud and money. Journal of Tidal Notes, 12(3), 44-61.',
+                'reference',
                 'article | Moor, B.; Pell, A. | Mud and money | 1998 | Journal of Tidal Notes',
             ],
-            ['Quist, "The price of a dyke", Tidal Notes 4 (2003), p. 14', 'reference', 'article | Quist | The price of a dyke | 14 | Tidal Notes'],
+            [
+                'Quist, "The price of a dyke", Tidal Notes 4 (2003), p. 14',
+                'reference',
+                'article | Quist | The price of a dyke | 14 | Tidal Notes',
+            ],
             ['Oakes, ch. 3', 'reference', 'book | Oakes | ch. 3'],
             ['Vane 2001, ch. 3', 'reference', 'book | Vane | 2001 | ch. 3'],
             ['Brent on silt (1998)', 'reference', 'book | Brent on silt | 1998'],
@@ -96,7 +132,11 @@ final class ResearchLinesTest extends TestCase
             ['> > twice quoted', 'quotation', 'twice quoted'],
             ['“The wall held,” said Ruth Amsel.', 'quotation', '“The wall held,” said Ruth Amsel.'],
             ['Ruth Amsel said “we never saw the bank move” in 1953', 'quotation', 'Ruth Amsel said “we never saw the bank move” in 1953'],
-            ['The warden told us: “nobody counts the plovers any more.”', 'quotation', 'The warden told us: “nobody counts the plovers any more.”'],
+            [
+                'The warden told us: “nobody counts the plovers any more.”',
+                'quotation',
+                'The warden told us: “nobody counts the plovers any more.”',
+            ],
             ['„Wir haben gewartet“, sagte der Müller', 'quotation', '„Wir haben gewartet“, sagte der Müller'],
             ['As Pell writes, “the creek remembers every wall”', 'quotation', 'As Pell writes, “the creek remembers every wall”'],
             ['‘Resolved that the creek be stopped’', 'quotation', '‘Resolved that the creek be stopped’'],

@@ -62,22 +62,38 @@ final class ResearchTest extends TestCase
 
     public function testAQuotationIsTiedToTheSourceBesideIt(): void
     {
-        $plan = self::plan("Section\n  “Under it”\n    Moor, Mud and Money, 1998, p. 12\n  “After it”\n  Vane, Salt, 2001\n  “In brackets” (Pell 1994, p. 61)\n  “Alone”");
+        $plan = self::plan(
+            "Section\n  “Under it”\n    Moor, Mud and Money, 1998, p. 12\n  “After it”\n  Vane, Salt, 2001\n  “In brackets” (Pell 1994, p. 61)\n  “Alone”",
+        );
         $by = [];
         foreach (Guesses::of($plan, new CountedIds('03')) as $guess) {
             $by[$plan->topic($guess->topic)->title] = $guess;
         }
 
-        self::assertSame([$by['Moor, Mud and Money, 1998, p. 12']->source?->id, '12'], [$by['“Under it”']->cited?->source, $by['“Under it”']->cited?->pages]);
+        self::assertSame(
+            [$by['Moor, Mud and Money, 1998, p. 12']->source?->id, '12'],
+            [$by['“Under it”']->cited?->source, $by['“Under it”']->cited?->pages],
+        );
         self::assertSame($by['Vane, Salt, 2001']->source?->id, $by['“After it”']->cited?->source);
-        self::assertSame([Build::ulid(8), '61', '“In brackets”'], [$by['“In brackets” (Pell 1994, p. 61)']->cited?->source, $by['“In brackets” (Pell 1994, p. 61)']->cited?->pages, $by['“In brackets” (Pell 1994, p. 61)']->text]);
+        self::assertSame(
+            [Build::ulid(8), '61', '“In brackets”'],
+            [
+                $by['“In brackets” (Pell 1994, p. 61)']->cited?->source,
+                $by['“In brackets” (Pell 1994, p. 61)']->cited?->pages,
+                $by['“In brackets” (Pell 1994, p. 61)']->text,
+            ],
+        );
         self::assertNull($by['“Alone”']->cited);
     }
 
     public function testTheSameSourceInTwoLinesBecomesOne(): void
     {
         $short = Guesses::of(self::plan("Vane 2001, ch. 3\nVane, Salt, 2001"), new CountedIds('03'));
-        self::assertSame([$short[1]->source?->id, 'ch. 3'], [$short[0]->cited?->source, $short[0]->pages], 'A short reference finds the whole one, wherever it stands.');
+        self::assertSame(
+            [$short[1]->source?->id, 'ch. 3'],
+            [$short[0]->cited?->source, $short[0]->pages],
+            'A short reference finds the whole one, wherever it stands.',
+        );
         $guesses = Guesses::of(self::plan("Moor, Mud and Money, 1998, p. 12\nMoor, Mud and money, 1998, p. 40"), new CountedIds('03'));
 
         self::assertSame($guesses[0]->source?->id, $guesses[1]->cited?->source);
@@ -86,14 +102,30 @@ final class ResearchTest extends TestCase
     public function testAQuotationGoesIntoTheNoteAboveWithItsCitationAndComesBack(): void
     {
         $plan = self::plan("Section\n  “A wall is a promise” (Pell 1994, p. 61)\n  Next");
-        $operation = Sorted::operation($plan, self::guess($plan, '“A wall is a promise” (Pell 1994, p. 61)'), Filing::Quote, null, null, Build::ulid(90));
+        $operation = Sorted::operation(
+            $plan,
+            self::guess($plan, '“A wall is a promise” (Pell 1994, p. 61)'),
+            Filing::Quote,
+            null,
+            null,
+            Build::ulid(90),
+        );
         $after = $operation->apply($plan);
 
         self::assertSame("Section\n  Next", Build::outline($after));
         $blocks = array_values($after->topic(Build::id($plan, 'Section'))->note->blocks ?? []);
-        self::assertSame([['blockquote', '“A wall is a promise” ']], array_map(static fn(Node $block): array => [$block->type, $block->plainText()], $blocks));
+        self::assertSame(
+            [['blockquote', '“A wall is a promise” ']],
+            array_map(static fn(Node $block): array => [$block->type, $block->plainText()], $blocks),
+        );
         self::assertSame(['items' => [['source' => Build::ulid(8), 'pages' => '61']]], $blocks[0]->content[0]->content[2]->attrs);
-        self::assertEquals($plan->topics[Build::id($plan, 'Section')], $operation->inverse($plan)->apply($after)->topics[Build::id($plan, 'Section')]->with(['note' => null]));
+        self::assertEquals(
+            $plan->topics[Build::id($plan, 'Section')],
+            $operation
+                ->inverse($plan)
+                ->apply($after)
+                ->topics[Build::id($plan, 'Section')]->with(['note' => null]),
+        );
         self::assertSame(Build::outline($plan), Build::outline($operation->inverse($plan)->apply($after)));
     }
 
@@ -102,14 +134,23 @@ final class ResearchTest extends TestCase
         $plan = self::plan("Section\n  Moor, Mud and Money, 1998, p. 12\n    Under it");
         $line = Build::id($plan, 'Moor, Mud and Money, 1998, p. 12');
         $plan = $plan->with($plan->topic($line)->withNote(Build::note('Ask Ada.')));
-        $after = Sorted::operation($plan, self::guess($plan, 'Moor, Mud and Money, 1998, p. 12'), Filing::Source, null, null, Build::ulid(90))->apply($plan);
+        $after = Sorted::operation(
+            $plan,
+            self::guess($plan, 'Moor, Mud and Money, 1998, p. 12'),
+            Filing::Source,
+            null,
+            null,
+            Build::ulid(90),
+        )->apply($plan);
 
         self::assertSame("Section\n  Under it", Build::outline($after));
         $made = array_values(array_diff_key($after->sources, $plan->sources))[0];
         self::assertSame(['Mud and Money', "p. 12: Section\nAsk Ada."], [$made->title, $made->remark]);
 
         $plan = self::plan("Section\n  Pell 1994, p. 61");
-        $after = Sorted::operation($plan, self::guess($plan, 'Pell 1994, p. 61'), Filing::Source, null, null, Build::ulid(90))->apply($plan);
+        $after = Sorted::operation($plan, self::guess($plan, 'Pell 1994, p. 61'), Filing::Source, null, null, Build::ulid(90))->apply(
+            $plan,
+        );
         self::assertSame([1, 'p. 61: Section'], [\count($after->sources), $after->sources[Build::ulid(8)]->remark]);
     }
 
@@ -118,7 +159,10 @@ final class ResearchTest extends TestCase
         $plan = self::plan("Section\n  Oakes, ch. 3\nOther");
         $guess = self::guess($plan, 'Oakes, ch. 3');
 
-        self::assertSame(Kind::Aside, Sorted::operation($plan, $guess, Filing::Aside, null, null, Build::ulid(90))->apply($plan)->topic($guess->topic)->kind);
+        self::assertSame(
+            Kind::Aside,
+            Sorted::operation($plan, $guess, Filing::Aside, null, null, Build::ulid(90))->apply($plan)->topic($guess->topic)->kind,
+        );
         $after = Sorted::operation($plan, $guess, Filing::Note, Build::id($plan, 'Other'), null, Build::ulid(90))->apply($plan);
         self::assertSame('Oakes, ch. 3', $after->topic(Build::id($plan, 'Other'))->note?->plainText());
     }
@@ -129,7 +173,9 @@ final class ResearchTest extends TestCase
         $two = $plan->topic(Build::id($plan, 'Two'));
         $plan = $plan->with($two->withNote(Note::of([Node::paragraph([Node::text('bold', [new Mark('bold')])], Build::ulid(50))])));
         $section = Build::id($plan, 'Section');
-        $list = (new FoldTopics([Build::id($plan, 'One'), Build::id($plan, 'Three')], null, FoldAs::BulletList, Build::ulid(90)))->apply($plan);
+        $list = (new FoldTopics([Build::id($plan, 'One'), Build::id($plan, 'Three')], null, FoldAs::BulletList, Build::ulid(90)))->apply(
+            $plan,
+        );
 
         self::assertSame("One\nTwo\nbold\nThree", $list->topic($section)->note?->plainText());
         self::assertSame('Section', Build::outline($list));
@@ -140,20 +186,45 @@ final class ResearchTest extends TestCase
         self::assertTrue($kept[0]->content[0]->has('bold'), 'Formatting is kept through both.');
 
         $paragraphs = (new FoldTopics([Build::id($plan, 'One')], null, FoldAs::Paragraphs, Build::ulid(92)))->apply($plan);
-        self::assertSame(['paragraph', 'paragraph', 'paragraph'], array_column(array_values($paragraphs->topic($section)->note->blocks ?? []), 'type'));
+        self::assertSame(
+            ['paragraph', 'paragraph', 'paragraph'],
+            array_column(array_values($paragraphs->topic($section)->note->blocks ?? []), 'type'),
+        );
     }
 
     public function testANoteDividesAtItsHeadings(): void
     {
         $plan = self::plan("Section\n  Old part");
         $section = Build::id($plan, 'Section');
-        $heading = static fn(int $level, string $text, int $id): Node => new Node('heading', ['id' => Build::ulid($id), 'level' => $level], [Node::text($text, [new Mark('bold')])]);
-        $plan = $plan->with($plan->topic($section)->withNote(Note::of([Node::plain('Before', Build::ulid(30)), $heading(1, 'First', 31), Node::plain('In it', Build::ulid(32)), $heading(2, 'Deeper', 33), $heading(1, 'Second', 34)])));
+        $heading = static fn(int $level, string $text, int $id): Node => new Node(
+            'heading',
+            ['id' => Build::ulid($id), 'level' => $level],
+            [Node::text($text, [new Mark('bold')])],
+        );
+        $plan = $plan->with(
+            $plan
+                ->topic($section)
+                ->withNote(
+                    Note::of([
+                        Node::plain('Before', Build::ulid(30)),
+                        $heading(1, 'First', 31),
+                        Node::plain('In it', Build::ulid(32)),
+                        $heading(2, 'Deeper', 33),
+                        $heading(1, 'Second', 34),
+                    ]),
+                ),
+        );
         $after = (new DivideNote($section, DivideNote::AT_HEADINGS, Build::ulid(91)))->apply($plan);
 
         self::assertSame("Section\n  First\n    Deeper\n  Second\n  Old part", Build::outline($after));
-        self::assertSame(['Before', 'In it'], [$after->topic($section)->note?->plainText(), $after->topic(Build::id($after, 'First'))->note?->plainText()]);
-        self::assertSame(Build::outline($plan), Build::outline((new DivideNote($section, DivideNote::AT_HEADINGS, Build::ulid(91)))->inverse($plan)->apply($after)));
+        self::assertSame(
+            ['Before', 'In it'],
+            [$after->topic($section)->note?->plainText(), $after->topic(Build::id($after, 'First'))->note?->plainText()],
+        );
+        self::assertSame(
+            Build::outline($plan),
+            Build::outline((new DivideNote($section, DivideNote::AT_HEADINGS, Build::ulid(91)))->inverse($plan)->apply($after)),
+        );
     }
 
     public function testWhatCannotBeFoldedOrDividedIsSaid(): void
@@ -161,7 +232,13 @@ final class ResearchTest extends TestCase
         $plan = self::plan("Section\n  Part");
         $loose = $plan->parts(Plan::TRAY);
         self::assertSame([], $loose);
-        foreach ([new FoldTopics([Build::id($plan, 'Section')], Build::id($plan, 'Part'), FoldAs::Paragraphs, Build::ulid(90)), new DivideNote(Build::id($plan, 'Part'), DivideNote::AT_HEADINGS, Build::ulid(90)), new FoldTopics([Build::ulid(77)], null, FoldAs::Paragraphs, Build::ulid(90))] as $operation) {
+        foreach (
+            [
+                new FoldTopics([Build::id($plan, 'Section')], Build::id($plan, 'Part'), FoldAs::Paragraphs, Build::ulid(90)),
+                new DivideNote(Build::id($plan, 'Part'), DivideNote::AT_HEADINGS, Build::ulid(90)),
+                new FoldTopics([Build::ulid(77)], null, FoldAs::Paragraphs, Build::ulid(90)),
+            ] as $operation
+        ) {
             try {
                 $operation->apply($plan);
                 self::fail('It was applied.');
@@ -184,6 +261,14 @@ final class ResearchTest extends TestCase
 
     private static function plan(string $outline): Plan
     {
-        return Build::plan($outline)->withSources([Build::ulid(8) => new Source(Build::ulid(8), 'Tides and Walls: A History', SourceKind::Book, [new Person('Pell', 'Anna')], date: PartialDate::of('1994'))]);
+        return Build::plan($outline)->withSources([
+            Build::ulid(8) => new Source(
+                Build::ulid(8),
+                'Tides and Walls: A History',
+                SourceKind::Book,
+                [new Person('Pell', 'Anna')],
+                date: PartialDate::of('1994'),
+            ),
+        ]);
     }
 }

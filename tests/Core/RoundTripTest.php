@@ -85,7 +85,13 @@ final class RoundTripTest extends TestCase
             $writing->writer()->write($plan, $choices, $out, $this->work);
             rewind($out);
             $reading = Reading::ofPath('x.' . $writing->extension());
-            $back = $reading->read($out, new Options('', firstIsTitle: $format === 'md'), new CountedIds('06'), $this->work, new Shelf($this->work))->plan;
+            $back = $reading->read(
+                $out,
+                new Options('', firstIsTitle: $format === 'md'),
+                new CountedIds('06'),
+                $this->work,
+                new Shelf($this->work),
+            )->plan;
             self::assertSame(self::forms($plan, $format), self::forms($back, $format), "{$format}, plan {$seed}");
             fclose($out);
             array_map(unlink(...), glob("{$this->work}/*") ?: []);
@@ -109,9 +115,17 @@ final class RoundTripTest extends TestCase
         $plan = Build::intake(Reading::ofPath($sample), $file, new Options('The sample'))->plan;
         $writing = Writing::from($format);
         $out = fopen("{$this->work}/out", 'w+') ?: throw new \RuntimeException('No file.');
-        $writing->writer()->write($plan, new Choices(headingDepth: 9, contents: $format !== 'md', loose: true, marks: true), $out, $this->work);
+        $writing
+            ->writer()
+            ->write($plan, new Choices(headingDepth: 9, contents: $format !== 'md', loose: true, marks: true), $out, $this->work);
         rewind($out);
-        $back = Reading::from($format)->read($out, new Options('', firstIsTitle: $format === 'md'), new CountedIds('06'), $this->work, new Shelf($this->work))->plan;
+        $back = Reading::from($format)->read(
+            $out,
+            new Options('', firstIsTitle: $format === 'md'),
+            new CountedIds('06'),
+            $this->work,
+            new Shelf($this->work),
+        )->plan;
         self::assertSame(self::forms($plan, $format), self::forms($back, $format));
     }
 
@@ -131,7 +145,12 @@ final class RoundTripTest extends TestCase
         $forms = [['title' => self::line($plan->title()), 'note' => self::note($plan->topic(Plan::ROOT)->note->blocks ?? [], $format)]];
         foreach ($plan->walk() as $id => $level) {
             $topic = $plan->topic($id);
-            $forms[] = ['level' => $level, 'kind' => $topic->kind->value, 'title' => self::line($topic->title), 'note' => self::note($topic->note->blocks ?? [], $format)];
+            $forms[] = [
+                'level' => $level,
+                'kind' => $topic->kind->value,
+                'title' => self::line($topic->title),
+                'note' => self::note($topic->note->blocks ?? [], $format),
+            ];
         }
 
         $lines = '';
@@ -169,7 +188,16 @@ final class RoundTripTest extends TestCase
         if ($format === 'md' && $node->type === 'heading') {
             return ['type' => 'paragraph', 'text' => $node->plainText()];
         }
-        if ($format === 'md' && $node->type === 'paragraph' && $node->content !== [] && array_filter($node->content, static fn(Node $run): bool => $run->type !== 'text' || (trim($run->text) !== '' && !$run->has('bold') && !$run->has('code'))) === []) {
+        if (
+            $format === 'md'
+            && $node->type === 'paragraph'
+            && $node->content !== []
+            && array_filter(
+                $node->content,
+                static fn(Node $run): bool => $run->type !== 'text'
+                    || (trim($run->text) !== '' && !$run->has('bold') && !$run->has('code')),
+            ) === []
+        ) {
             return ['type' => 'paragraph', 'text' => $node->plainText()];
         }
         $flow = new Flow();
@@ -177,7 +205,10 @@ final class RoundTripTest extends TestCase
         foreach ($node->content as $child) {
             if ($child->type === 'text') {
                 $marks = $child->marks;
-                usort($marks, static fn($a, $b): int => array_search($a->type, self::MARKS, true) <=> array_search($b->type, self::MARKS, true));
+                usort(
+                    $marks,
+                    static fn($a, $b): int => array_search($a->type, self::MARKS, true) <=> array_search($b->type, self::MARKS, true),
+                );
                 $flow->text($child->text, $marks);
             } elseif (\in_array($child->type, ['hardBreak', 'footnote'], true)) {
                 $flow->put($child);
@@ -186,7 +217,9 @@ final class RoundTripTest extends TestCase
             }
         }
         foreach ($flow->nodes() as $run) {
-            $content[] = $run->type === 'footnote' ? ['footnote' => self::form(new Node('paragraph', [], $run->content), $format)] : $run->toArray();
+            $content[]
+                = $run->type === 'footnote'
+                    ? ['footnote' => self::form(new Node('paragraph', [], $run->content), $format)] : $run->toArray();
         }
 
         $attrs = array_diff_key($node->attrs, ['id' => 1]);

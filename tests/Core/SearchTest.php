@@ -24,7 +24,16 @@ final class SearchTest extends TestCase
         $plan = Build::plan("The marsh\n  Marshland birds\n  Élan and ÉLAN\nNobody’s wall\n  5 * 3 (about)");
         $item = static fn(string $text): Node => new Node('listItem', [], [Node::plain($text)]);
         $note = Note::of([
-            Node::paragraph([Node::text('A mar'), Node::text('sh of ', [new Mark('bold')]), Node::text('salt'), new Node('hardBreak'), Node::text('marsh again')], Build::ulid(1)),
+            Node::paragraph(
+                [
+                    Node::text('A mar'),
+                    Node::text('sh of ', [new Mark('bold')]),
+                    Node::text('salt'),
+                    new Node('hardBreak'),
+                    Node::text('marsh again'),
+                ],
+                Build::ulid(1),
+            ),
             new Node('bulletList', ['id' => Build::ulid(2)], [$item('no'), $item('one marsh, two marsh')]),
         ]);
 
@@ -34,8 +43,14 @@ final class SearchTest extends TestCase
     /** @return iterable<string, array{Query, list<string>}> */
     public static function queries(): iterable
     {
-        yield 'any case, parts of words' => [new Query('marsh'), ['The |marsh|', '|Marsh|land birds', 'A |marsh| of salt', 'salt |marsh| again', 'one |marsh|, two', 'two |marsh|']];
-        yield 'whole words' => [new Query('marsh', true), ['The |marsh|', 'A |marsh| of salt', 'salt |marsh| again', 'one |marsh|, two', 'two |marsh|']];
+        yield 'any case, parts of words' => [
+            new Query('marsh'),
+            ['The |marsh|', '|Marsh|land birds', 'A |marsh| of salt', 'salt |marsh| again', 'one |marsh|, two', 'two |marsh|'],
+        ];
+        yield 'whole words' => [
+            new Query('marsh', true),
+            ['The |marsh|', 'A |marsh| of salt', 'salt |marsh| again', 'one |marsh|, two', 'two |marsh|'],
+        ];
         yield 'this case only' => [new Query('Marsh', false, true), ['|Marsh|land birds']];
         yield 'letters with accents' => [new Query('élan'), ['|Élan| and ÉLAN', 'Élan and |ÉLAN|']];
         yield 'straight for curly' => [new Query("nobody's"), ['|Nobody’s| wall']];
@@ -49,7 +64,10 @@ final class SearchTest extends TestCase
     public function testHits(Query $query, array $expected): void
     {
         $hits = Search::in(self::plan(), $query);
-        $shown = array_map(static fn(Hit $hit): string => strtr($hit->around()[0] . '|' . $hit->match() . '|' . $hit->around()[1], "\n", ' '), $hits);
+        $shown = array_map(
+            static fn(Hit $hit): string => strtr($hit->around()[0] . '|' . $hit->match() . '|' . $hit->around()[1], "\n", ' '),
+            $hits,
+        );
         self::assertCount(\count($expected), $hits, implode("\n", $shown));
         foreach ($expected as $i => $part) {
             self::assertStringContainsString($part, $shown[$i]);
@@ -73,10 +91,16 @@ final class SearchTest extends TestCase
         self::assertSame('A fen', $note->blocks[Build::ulid(1)]->content[0]->text);
         self::assertSame(' of ', $note->blocks[Build::ulid(1)]->content[1]->text);
         self::assertTrue($note->blocks[Build::ulid(1)]->content[1]->has('bold'), 'What was bold stays bold.');
-        self::assertSame($plan->topic(Build::id($plan, 'Nobody’s wall'))->note?->toJson(), Replacement::of($plan, $hits, 'fen')->inverse($plan)->apply($after)->topic(Build::id($plan, 'Nobody’s wall'))->note?->toJson());
+        self::assertSame(
+            $plan->topic(Build::id($plan, 'Nobody’s wall'))->note?->toJson(),
+            Replacement::of($plan, $hits, 'fen')->inverse($plan)->apply($after)->topic(Build::id($plan, 'Nobody’s wall'))->note?->toJson(),
+        );
     }
 
-    /** On random notes, set in random pieces: the words come out as a plain replacement of the plain lines, and the rest keeps its marks. */
+    /**
+     * On random notes, set in random pieces: the words come out as a plain replacement of the plain lines, and the
+     * rest keeps its marks.
+     */
     public function testReplacingIsThatOfThePlainLines(): void
     {
         $letters = ['a', 'b', 'ab', 'ba', ' ', 'A', 'é'];
@@ -85,7 +109,8 @@ final class SearchTest extends TestCase
             $pieces = [];
             for ($i = mt_rand(1, 12); $i > 0; --$i) {
                 $marks = mt_rand(0, 1) === 0 ? [] : [new Mark(['bold', 'italic', 'underline'][mt_rand(0, 2)])];
-                $pieces[] = mt_rand(0, 9) === 0 ? new Node('hardBreak') : Node::text($letters[mt_rand(0, 6)] . $letters[mt_rand(0, 6)], $marks);
+                $pieces[]
+                    = mt_rand(0, 9) === 0 ? new Node('hardBreak') : Node::text($letters[mt_rand(0, 6)] . $letters[mt_rand(0, 6)], $marks);
             }
             $block = Node::paragraph($pieces, Build::ulid(1));
             $plan = Plan::titled('T');
@@ -95,7 +120,11 @@ final class SearchTest extends TestCase
             $after = Replacement::of($plan, $hits, $with)->apply($plan)->topic(Plan::ROOT)->note ?? Note::empty();
             // What stands on two sides of a line break is found across it, as across any white space.
             $pattern = '/' . str_replace(' ', '\s', $wanted) . '/u';
-            self::assertSame(preg_replace($pattern, $with, Lines::text($block)), Lines::text($after->blocks[Build::ulid(1)]), "Seed {$seed}: “{$wanted}” by “{$with}”.");
+            self::assertSame(
+                preg_replace($pattern, $with, Lines::text($block)),
+                Lines::text($after->blocks[Build::ulid(1)]),
+                "Seed {$seed}: “{$wanted}” by “{$with}”.",
+            );
             if ($hits === []) {
                 self::assertSame([], Replacement::of($plan, $hits, $with)->operations);
             }
@@ -107,7 +136,10 @@ final class SearchTest extends TestCase
         $plan = self::plan();
         $hits = array_values(array_filter(Search::in($plan, new Query('marsh')), static fn(Hit $hit): bool => $hit->line === 1));
         $after = Replacement::of($plan, $hits, 'salt meadow $1 \\0')->apply($plan);
-        self::assertStringEndsWith('one salt meadow $1 \\0, two salt meadow $1 \\0', ($after->topic(Build::id($plan, 'Nobody’s wall'))->note ?? Note::empty())->plainText());
+        self::assertStringEndsWith(
+            'one salt meadow $1 \\0, two salt meadow $1 \\0',
+            ($after->topic(Build::id($plan, 'Nobody’s wall'))->note ?? Note::empty())->plainText(),
+        );
         self::assertSame(Build::outline($plan), Build::outline($after));
     }
 }

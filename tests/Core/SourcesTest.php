@@ -36,19 +36,89 @@ final class SourcesTest extends TestCase
     /** @return iterable<string, array{string, array<string, mixed>, 2?: string}> */
     public static function lines(): iterable
     {
-        yield 'name, title, year, page' => ['Pell, Tides and Walls, 1994, p. 61', ['kind' => 'book', 'authors' => ['Pell/'], 'title' => 'Tides and Walls', 'date' => '1994'], '61'];
-        yield 'with given name, place and publisher' => ['Pell, Anna, Tides and Walls, Harrow: Creekside Press, 1994', ['authors' => ['Pell/Anna'], 'title' => 'Tides and Walls', 'place' => 'Harrow', 'publisher' => 'Creekside Press', 'date' => '1994']];
-        yield 'given name first, edition' => ['Anna Pell, Tides and Walls, 2nd ed., Creekside Press, 1994', ['authors' => ['Pell/Anna'], 'edition' => '2', 'publisher' => 'Creekside Press']];
-        yield 'an entry with the year in brackets' => ['Pell, A. (1994). Tides and walls: A history. Creekside Press.', ['kind' => 'book', 'authors' => ['Pell/A.'], 'title' => 'Tides and walls: A history', 'publisher' => 'Creekside Press', 'date' => '1994']];
-        yield 'an article with volume, pages and DOI' => ['Pell, A., & Moor, B. C. (1998). How fast will the mud rise? Tidal Notes, 3(2), 121–135. https://doi.org/10.5555/tn.32', ['kind' => 'article', 'authors' => ['Pell/A.', 'Moor/B. C.'], 'title' => 'How fast will the mud rise?', 'container' => 'Tidal Notes', 'volume' => '3', 'issue' => '2', 'pages' => '121–135', 'doi' => '10.5555/tn.32', 'publisher' => '']];
-        yield 'an entry apart by full stops' => ['Pell, Anna, and Tom Brent. Tides and Walls. Harrow: Creekside Press, 1994.', ['authors' => ['Pell/Anna', 'Brent/Tom'], 'title' => 'Tides and Walls', 'place' => 'Harrow', 'publisher' => 'Creekside Press']];
-        yield 'a title in quotation marks' => ['Brent and Moor, “How Fast Will the Mud Rise?”, Tidal Notes 3(2), 1998, pp. 121-135', ['kind' => 'article', 'authors' => ['Brent/', 'Moor/'], 'container' => 'Tidal Notes', 'pages' => '121-135', 'date' => '1998']];
-        yield 'a chapter, a particle, about then' => ['van der Meer, Jan. “The Samphire Cutters.” In Life on the Flats, Creekside Press, ca. 1887, pp. 10-20.', ['kind' => 'chapter', 'authors' => ['Meer/Jan'], 'title' => 'The Samphire Cutters', 'container' => 'Life on the Flats', 'date' => '1887~', 'pages' => '10-20']];
-        yield 'editors' => ['Moor, A. (Ed.). (1990). Life on the flats. Creekside Press.', ['authors' => [], 'editors' => ['Moor/A.'], 'title' => 'Life on the flats']];
-        yield 'an organisation' => ['Harrow Parish Council, Options for the Creek, 2019', ['authors' => ['Harrow Parish Council/'], 'title' => 'Options for the Creek', 'date' => '2019']];
-        yield 'a bare address' => ['https://harrow.example/creek', ['kind' => 'web', 'title' => 'https://harrow.example/creek', 'url' => 'https://harrow.example/creek']];
-        yield 'a title and its address' => ['Harrow Creek Today, www.harrow.example/creek', ['kind' => 'web', 'title' => 'Harrow Creek Today', 'url' => 'https://www.harrow.example/creek']];
-        yield 'German' => ['Harl, Otto von, Deiche und Siele, 2. Aufl., 1920, S. 12', ['authors' => ['Harl/Otto'], 'title' => 'Deiche und Siele', 'edition' => '2', 'date' => '1920'], '12'];
+        yield 'name, title, year, page' => [
+            'Pell, Tides and Walls, 1994, p. 61',
+            ['kind' => 'book', 'authors' => ['Pell/'], 'title' => 'Tides and Walls', 'date' => '1994'],
+            '61',
+        ];
+        yield 'with given name, place and publisher' => [
+            'Pell, Anna, Tides and Walls, Harrow: Creekside Press, 1994',
+            [
+                'authors' => ['Pell/Anna'],
+                'title' => 'Tides and Walls',
+                'place' => 'Harrow',
+                'publisher' => 'Creekside Press',
+                'date' => '1994',
+            ],
+        ];
+        yield 'given name first, edition' => [
+            'Anna Pell, Tides and Walls, 2nd ed., Creekside Press, 1994',
+            ['authors' => ['Pell/Anna'], 'edition' => '2', 'publisher' => 'Creekside Press'],
+        ];
+        yield 'an entry with the year in brackets' => [
+            'Pell, A. (1994). Tides and walls: A history. Creekside Press.',
+            [
+                'kind' => 'book',
+                'authors' => ['Pell/A.'],
+                'title' => 'Tides and walls: A history',
+                'publisher' => 'Creekside Press',
+                'date' => '1994',
+            ],
+        ];
+        yield 'an article with volume, pages and DOI' => [
+            'Pell, A., & Moor, B. C. (1998). How fast will the mud rise? Tidal Notes, 3(2), 121–135. https://doi.org/10.5555/tn.32',
+            [
+                'kind' => 'article',
+                'authors' => ['Pell/A.', 'Moor/B. C.'],
+                'title' => 'How fast will the mud rise?',
+                'container' => 'Tidal Notes',
+                'volume' => '3',
+                'issue' => '2',
+                'pages' => '121–135',
+                'doi' => '10.5555/tn.32',
+                'publisher' => '',
+            ],
+        ];
+        yield 'an entry apart by full stops' => [
+            'Pell, Anna, and Tom Brent. Tides and Walls. Harrow: Creekside Press, 1994.',
+            ['authors' => ['Pell/Anna', 'Brent/Tom'], 'title' => 'Tides and Walls', 'place' => 'Harrow', 'publisher' => 'Creekside Press'],
+        ];
+        yield 'a title in quotation marks' => [
+            'Brent and Moor, “How Fast Will the Mud Rise?”, Tidal Notes 3(2), 1998, pp. 121-135',
+            ['kind' => 'article', 'authors' => ['Brent/', 'Moor/'], 'container' => 'Tidal Notes', 'pages' => '121-135', 'date' => '1998'],
+        ];
+        yield 'a chapter, a particle, about then' => [
+            'van der Meer, Jan. “The Samphire Cutters.” In Life on the Flats, Creekside Press, ca. 1887, pp. 10-20.',
+            [
+                'kind' => 'chapter',
+                'authors' => ['Meer/Jan'],
+                'title' => 'The Samphire Cutters',
+                'container' => 'Life on the Flats',
+                'date' => '1887~',
+                'pages' => '10-20',
+            ],
+        ];
+        yield 'editors' => [
+            'Moor, A. (Ed.). (1990). Life on the flats. Creekside Press.',
+            ['authors' => [], 'editors' => ['Moor/A.'], 'title' => 'Life on the flats'],
+        ];
+        yield 'an organisation' => [
+            'Harrow Parish Council, Options for the Creek, 2019',
+            ['authors' => ['Harrow Parish Council/'], 'title' => 'Options for the Creek', 'date' => '2019'],
+        ];
+        yield 'a bare address' => [
+            'https://harrow.example/creek',
+            ['kind' => 'web', 'title' => 'https://harrow.example/creek', 'url' => 'https://harrow.example/creek'],
+        ];
+        yield 'a title and its address' => [
+            'Harrow Creek Today, www.harrow.example/creek',
+            ['kind' => 'web', 'title' => 'Harrow Creek Today', 'url' => 'https://www.harrow.example/creek'],
+        ];
+        yield 'German' => [
+            'Harl, Otto von, Deiche und Siele, 2. Aufl., 1920, S. 12',
+            ['authors' => ['Harl/Otto'], 'title' => 'Deiche und Siele', 'edition' => '2', 'date' => '1920'],
+            '12',
+        ];
         yield 'nothing but words' => ['something about walls', ['title' => 'something about walls', 'authors' => [], 'date' => null]];
         yield 'nothing' => ['', ['title' => '']];
     }
@@ -60,14 +130,28 @@ final class SourcesTest extends TestCase
         $moor = self::source(3, 'Mud', 'Moor, Ada; Brent, Tom', '1998')->with(['url' => 'https://www.mud.example/']);
         $matching = new Matching([$pell, $later, $moor]);
 
-        foreach (['Pell 1994, p. 61' => [1, '61'], 'Pell (1994), 61-63' => [1, '61-63'], 'see Pell, 1999' => [2, ''], 'Moor and Brent 1998: 9' => [3, '9'], 'Moor et al., p. 7' => [3, '7'], 'Tides and Walls, p. 4' => [1, '4'], 'http://mud.example' => [3, ''], 'Anna Pell, Low Ground, 1999' => [2, '']] as $line => [$id, $pages]) {
+        foreach (
+            [
+                'Pell 1994, p. 61' => [1, '61'],
+                'Pell (1994), 61-63' => [1, '61-63'],
+                'see Pell, 1999' => [2, ''],
+                'Moor and Brent 1998: 9' => [3, '9'],
+                'Moor et al., p. 7' => [3, '7'],
+                'Tides and Walls, p. 4' => [1, '4'],
+                'http://mud.example' => [3, ''],
+                'Anna Pell, Low Ground, 1999' => [2, ''],
+            ] as $line => [$id, $pages]
+        ) {
             $cited = $matching->of($line);
             self::assertSame([self::id($id), $pages], [$cited?->source, $cited?->pages], $line);
         }
         foreach (['Pell, p. 61', 'Pell 1950', 'The parish paid', '', 'Walls'] as $line) {
             self::assertNull($matching->of($line), $line);
         }
-        self::assertEquals(['“Resolved that the creek be stopped”', new \Embrel\Citation\Cited(self::id(1), '61')], $matching->atEnd('“Resolved that the creek be stopped” (Pell 1994, p. 61)'));
+        self::assertEquals(
+            ['“Resolved that the creek be stopped”', new \Embrel\Citation\Cited(self::id(1), '61')],
+            $matching->atEnd('“Resolved that the creek be stopped” (Pell 1994, p. 61)'),
+        );
         self::assertNull($matching->atEnd('A wall (as it was called)'));
     }
 
@@ -85,7 +169,8 @@ final class SourcesTest extends TestCase
 
     public function testBibtexIsReadWithItsBracesStringsAccentsAndMistakes(): void
     {
-        $read = Reading::read(<<<'BIB'
+        $read = Reading::read(
+            <<<'BIB'
             A line before the first entry says nothing.
             @string{cp = "Creekside " # "Press"}
             @comment{ignored {nested}}
@@ -95,20 +180,39 @@ final class SourcesTest extends TestCase
             @article{moor98, author = "Moor, Ada", title = {Mud {DNA}}, journal = {Tidal Notes}, pages = {12--34}, date = {1998-05-03}, doi = {https://doi.org/10.5555/tn.1},}
             @inbook(third, author={Jan van der Meer}, title={The {S}amphire}, booktitle={Flats}, year={c. 1890}, url={http://a.example/x_y})
             @misc{empty, note = {nothing}}
-            BIB, self::ids());
+            BIB
+            ,
+            self::ids(),
+        );
 
         self::assertSame(['Tides and Harrow Walls: Über étangs, 5% ß', 'Mud DNA', 'The Samphire'], array_column($read->sources, 'title'));
         [$pell, $moor, $meer] = $read->sources;
         self::assertSame(['Pell/Anna', 'Harrow Parish Council/'], self::told($pell)['authors']);
-        self::assertSame(['Creekside Press', 'Harrow', '1994-05', 'Harrow'], [$pell->publisher, $pell->place, $pell->date?->stored(), $pell->capitals]);
-        self::assertSame([SourceKind::Article, '12-34', '1998-05-03', '10.5555/tn.1', 'DNA'], [$moor->kind, $moor->pages, $moor->date?->stored(), $moor->doi, $moor->capitals]);
+        self::assertSame(
+            ['Creekside Press', 'Harrow', '1994-05', 'Harrow'],
+            [$pell->publisher, $pell->place, $pell->date?->stored(), $pell->capitals],
+        );
+        self::assertSame(
+            [SourceKind::Article, '12-34', '1998-05-03', '10.5555/tn.1', 'DNA'],
+            [$moor->kind, $moor->pages, $moor->date?->stored(), $moor->doi, $moor->capitals],
+        );
         self::assertSame(['van der', '1890~', 'http://a.example/x_y'], [$meer->authors[0]->particle, $meer->date?->stored(), $meer->url]);
-        self::assertSame(['Line 6: its braces do not close. This entry was left out.', 'Line 9: it has neither a title nor an author. This entry was left out.', 'Fields that have no place here were left out: keywords, shelf.'], $read->said);
+        self::assertSame(
+            [
+                'Line 6: its braces do not close. This entry was left out.',
+                'Line 9: it has neither a title nor an author. This entry was left out.',
+                'Fields that have no place here were left out: keywords, shelf.',
+            ],
+            $read->said,
+        );
     }
 
     public function testBibtexInLatin1IsReadAndSaid(): void
     {
-        $read = Reading::read(mb_convert_encoding('@book{a, author={Müller, Jörg}, title={Über Deiche}, year=1920}', 'ISO-8859-1', 'UTF-8'), self::ids());
+        $read = Reading::read(
+            mb_convert_encoding('@book{a, author={Müller, Jörg}, title={Über Deiche}, year=1920}', 'ISO-8859-1', 'UTF-8'),
+            self::ids(),
+        );
 
         self::assertSame(['Über Deiche', 'Müller'], [$read->sources[0]->title, $read->sources[0]->authors[0]->family]);
         self::assertStringContainsString('Latin-1', $read->said[0]);
@@ -124,20 +228,46 @@ final class SourcesTest extends TestCase
 
     public function testRisIsReadWithItsMistakes(): void
     {
-        $read = Reading::read("TY  - JOUR\r\nTI  - Mud\r\nAU  - Moor, Ada\r\nAU  - Brent, Tom\r\nT2  - Tidal Notes\r\nVL  - 3\r\nSP  - 12\r\nEP  - 34\r\nDA  - 1998/05/\r\nXX  - 1\r\nER  - \r\nstray\r\nTY  - BOOK\r\nTI  - No end\r\nTY  - ELEC\r\nER  - \r\n", self::ids());
+        $read = Reading::read(
+            "TY  - JOUR\r\nTI  - Mud\r\nAU  - Moor, Ada\r\nAU  - Brent, Tom\r\nT2  - Tidal Notes\r\nVL  - 3\r\nSP  - 12\r\nEP  - 34\r\nDA  - 1998/05/\r\nXX  - 1\r\nER  - \r\nstray\r\nTY  - BOOK\r\nTI  - No end\r\nTY  - ELEC\r\nER  - \r\n",
+            self::ids(),
+        );
 
         self::assertSame(['Mud', 'No end'], array_column($read->sources, 'title'));
-        self::assertSame(['12-34', '1998-05', 'Tidal Notes', ['Moor/Ada', 'Brent/Tom']], [$read->sources[0]->pages, $read->sources[0]->date?->stored(), $read->sources[0]->container, self::told($read->sources[0])['authors']]);
-        self::assertSame(['Line 12: it stands outside any entry and was left out.', 'Line 13: the entry has no end (ER). It was read as far as the next begins.', 'Line 15: the entry has neither a title nor an author. This entry was left out.', 'Fields that have no place here were left out: XX.'], $read->said);
+        self::assertSame(
+            ['12-34', '1998-05', 'Tidal Notes', ['Moor/Ada', 'Brent/Tom']],
+            [
+                $read->sources[0]->pages,
+                $read->sources[0]->date?->stored(),
+                $read->sources[0]->container,
+                self::told($read->sources[0])['authors'],
+            ],
+        );
+        self::assertSame(
+            [
+                'Line 12: it stands outside any entry and was left out.',
+                'Line 13: the entry has no end (ER). It was read as far as the next begins.',
+                'Line 15: the entry has neither a title nor an author. This entry was left out.',
+                'Fields that have no place here were left out: XX.',
+            ],
+            $read->said,
+        );
     }
 
     public function testCslIsReadWithItsMistakes(): void
     {
-        $read = Reading::read("[\n{\"type\":\"book\",\"title\":\"Tides\",\"author\":[{\"family\":\"Pell\",\"given\":\"Anna\"}],\"issued\":{\"date-parts\":[[1994,5]]},\"genre\":\"x\"},\n42,\n{\"type\":\"webpage\",\"URL\":\"javascript:alert(1)\",\"title\":\"Bad\"}\n]", self::ids());
+        $read = Reading::read(
+            "[\n{\"type\":\"book\",\"title\":\"Tides\",\"author\":[{\"family\":\"Pell\",\"given\":\"Anna\"}],\"issued\":{\"date-parts\":[[1994,5]]},\"genre\":\"x\"},\n42,\n{\"type\":\"webpage\",\"URL\":\"javascript:alert(1)\",\"title\":\"Bad\"}\n]",
+            self::ids(),
+        );
 
         self::assertSame(['Tides', 'Bad'], array_column($read->sources, 'title'));
         self::assertSame('1994-05', $read->sources[0]->date?->stored());
-        self::assertSame(['', 'javascript:alert(1)'], [$read->sources[1]->url, $read->sources[1]->remark], 'What is no address of the web is kept as a remark.');
+        self::assertSame(
+            ['', 'javascript:alert(1)'],
+            [$read->sources[1]->url, $read->sources[1]->remark],
+            'What is no address of the web is kept as a remark.',
+        );
         self::assertSame('Line 3: the entry has neither a title nor an author. This entry was left out.', $read->said[0]);
         self::assertSame([], Reading::read('[{"title": ', self::ids())->sources);
         self::assertStringContainsString('not JSON', Reading::read('[{"title": ', self::ids())->said[0]);
@@ -149,9 +279,35 @@ final class SourcesTest extends TestCase
     public function testASourceComesBackFromAFile(Writing $format): void
     {
         $sources = [
-            self::source(1, 'Tides & Walls: 100 % {of} $mud_ #1 ~ \\ and Harrow Creek', 'van der Meer, Jan; Pell, Adam, III', '1994-05-03')->with(['kind' => SourceKind::Chapter, 'editors' => [Person::typed('Moor, Ada')], 'container' => 'Life on “the” Flats', 'publisher' => 'Creekside & Sons', 'place' => 'Harrow', 'edition' => '2', 'volume' => '3', 'pages' => '10-20', 'url' => 'https://a.example/x_y?z=1&b=2%20', 'doi' => '10.5555/a_b', 'isbn' => '978-1', 'language' => 'de', 'remark' => 'Read it again', 'capitals' => 'Harrow Creek', 'accessed' => PartialDate::of('2024-06-01')]),
+            self::source(
+                1,
+                'Tides & Walls: 100 % {of} $mud_ #1 ~ \\ and Harrow Creek',
+                'van der Meer, Jan; Pell, Adam, III',
+                '1994-05-03',
+            )->with([
+                'kind' => SourceKind::Chapter,
+                'editors' => [Person::typed('Moor, Ada')],
+                'container' => 'Life on “the” Flats',
+                'publisher' => 'Creekside & Sons',
+                'place' => 'Harrow',
+                'edition' => '2',
+                'volume' => '3',
+                'pages' => '10-20',
+                'url' => 'https://a.example/x_y?z=1&b=2%20',
+                'doi' => '10.5555/a_b',
+                'isbn' => '978-1',
+                'language' => 'de',
+                'remark' => 'Read it again',
+                'capitals' => 'Harrow Creek',
+                'accessed' => PartialDate::of('2024-06-01'),
+            ]),
             self::source(2, '李 über Ümlaut', 'Harrow Parish Council', '2019')->with(['kind' => SourceKind::Report, 'issue' => '12']),
-            self::source(3, 'Mud', 'Moor, Ada', '1998')->with(['kind' => SourceKind::Article, 'container' => 'Tidal Notes', 'volume' => '3', 'issue' => '2']),
+            self::source(3, 'Mud', 'Moor, Ada', '1998')->with([
+                'kind' => SourceKind::Article,
+                'container' => 'Tidal Notes',
+                'volume' => '3',
+                'issue' => '2',
+            ]),
         ];
         $back = Reading::read($format->written($sources), self::ids())->sources;
 
@@ -172,11 +328,26 @@ final class SourcesTest extends TestCase
 
     public function testTheStoredFormIsCheckedOnTheWayIn(): void
     {
-        $source = self::source(1, 'Tides', 'van der Meer, Jan', '1994~')->with(['kind' => SourceKind::Book, 'url' => 'https://a.example', 'remark' => "Two\nlines"]);
+        $source = self::source(1, 'Tides', 'van der Meer, Jan', '1994~')->with([
+            'kind' => SourceKind::Book,
+            'url' => 'https://a.example',
+            'remark' => "Two\nlines",
+        ]);
         $form = SourceForm::toArray($source);
 
         self::assertEquals($source, SourceForm::read(new Shape($form, 'source')));
-        foreach ([['url' => 'javascript:alert(1)'], ['kind' => 'scroll'], ['shelf' => '9'], ['title' => str_repeat('x', 1001)], ['authors' => 'Pell'], ['authors' => array_fill(0, 501, ['family' => 'A'])], ['date' => ['1994']], ['id' => 'x']] as $wrong) {
+        foreach (
+            [
+                ['url' => 'javascript:alert(1)'],
+                ['kind' => 'scroll'],
+                ['shelf' => '9'],
+                ['title' => str_repeat('x', 1001)],
+                ['authors' => 'Pell'],
+                ['authors' => array_fill(0, 501, ['family' => 'A'])],
+                ['date' => ['1994']],
+                ['id' => 'x'],
+            ] as $wrong
+        ) {
             try {
                 SourceForm::read(new Shape($wrong + $form, 'source'));
                 self::fail('Taken: ' . json_encode($wrong));
@@ -189,14 +360,29 @@ final class SourcesTest extends TestCase
     /** @return array<string, mixed> */
     private static function told(Source $source): array
     {
-        $names = static fn(array $people): array => array_map(static fn(Person $person): string => "{$person->family}/{$person->given}", $people);
+        $names = static fn(array $people): array => array_map(
+            static fn(Person $person): string => "{$person->family}/{$person->given}",
+            $people,
+        );
 
-        return ['authors' => $names($source->authors), 'editors' => $names($source->editors), 'date' => $source->date?->stored(), 'accessed' => $source->accessed?->stored(), 'kind' => $source->kind->value] + array_combine(Source::TEXTS, array_map($source->text(...), Source::TEXTS));
+        return [
+            'authors' => $names($source->authors),
+            'editors' => $names($source->editors),
+            'date' => $source->date?->stored(),
+            'accessed' => $source->accessed?->stored(),
+            'kind' => $source->kind->value,
+        ] + array_combine(Source::TEXTS, array_map($source->text(...), Source::TEXTS));
     }
 
     private static function source(int $id, string $title, string $authors, string $date): Source
     {
-        return new Source(self::id($id), $title, SourceKind::Book, array_map(Person::typed(...), explode('; ', $authors)), date: PartialDate::of($date));
+        return new Source(
+            self::id($id),
+            $title,
+            SourceKind::Book,
+            array_map(Person::typed(...), explode('; ', $authors)),
+            date: PartialDate::of($date),
+        );
     }
 
     private static function id(int $n): string

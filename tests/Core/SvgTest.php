@@ -43,7 +43,10 @@ final class SvgTest extends TestCase
         $plan = Build::plan("Why\n  Storms & floods\n  <Fish>\nBefore\n  Grazing\n    Samphire");
         foreach (Arrangement::cases() as $arrangement) {
             $texts = array_map(strval(...), self::xml(self::svg($plan, new Choices(map: new Look($arrangement))))->xpath('//s:text') ?: []);
-            self::assertSame(['Why', 'Storms & floods', '<Fish>', 'Before', 'Grazing', 'Samphire'], array_values(array_intersect($texts, ['Why', 'Storms & floods', '<Fish>', 'Before', 'Grazing', 'Samphire'])));
+            self::assertSame(
+                ['Why', 'Storms & floods', '<Fish>', 'Before', 'Grazing', 'Samphire'],
+                array_values(array_intersect($texts, ['Why', 'Storms & floods', '<Fish>', 'Before', 'Grazing', 'Samphire'])),
+            );
             self::assertContains('2.1.1', $texts);
         }
     }
@@ -56,7 +59,10 @@ final class SvgTest extends TestCase
             self::assertNotSame('', (string) $xml->title);
             self::assertStringContainsString('A map of', (string) $xml->desc);
             self::assertSame([], $xml->xpath('//s:script | //s:foreignObject | //s:image | //s:a | //@*[starts-with(name(), "on")]') ?: []);
-            self::assertDoesNotMatchRegularExpression('/href|url\((?!data:)|javascript:|@import/i', (string) preg_replace('/>[^<]*</', '><', $svg));
+            self::assertDoesNotMatchRegularExpression(
+                '/href|url\((?!data:)|javascript:|@import/i',
+                (string) preg_replace('/>[^<]*</', '><', $svg),
+            );
             [$left, $top, $width, $height] = array_map(floatval(...), explode(' ', (string) $xml['viewBox']));
             self::assertGreaterThan(0, $width * $height);
             self::assertLessThanOrEqual(0, max($left, $top));
@@ -97,7 +103,9 @@ final class SvgTest extends TestCase
     {
         $css = (string) file_get_contents(\dirname(__DIR__, 2) . '/resources/css/tokens.css');
         $day = substr($css, 0, (int) strpos($css, '@media'));
-        foreach (Palette::DYES + ['ink' => Palette::INK, 'ink-soft' => Palette::SOFT, 'ink-faint' => Palette::FAINT, 'sheet' => Palette::SHEET] as $name => $colour) {
+        $inks = ['ink' => Palette::INK, 'ink-soft' => Palette::SOFT, 'ink-faint' => Palette::FAINT, 'sheet' => Palette::SHEET];
+        $these = Palette::DYES + $inks;
+        foreach ($these as $name => $colour) {
             self::assertStringContainsString("--{$name}: {$colour};", $day);
         }
     }

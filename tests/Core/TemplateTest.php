@@ -20,17 +20,32 @@ use Tests\Core\Build\Shelved;
 /** A draft in a document of the writer's own. */
 final class TemplateTest extends TestCase
 {
-    private const STYLES = '<w:style w:type="paragraph" w:styleId="berschrift1"><w:name w:val="heading 1"/><w:basedOn w:val="Standard"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr><w:rPr><w:color w:val="AA0000"/></w:rPr></w:style>'
-        . '<w:style w:type="paragraph" w:styleId="Ebene2"><w:name w:val="Eigene Ebene zwei"/><w:basedOn w:val="Standard"/><w:pPr><w:outlineLvl w:val="1"/></w:pPr></w:style>'
+    private const STYLES
+        = '<w:style w:type="paragraph" w:styleId="berschrift1"><w:name w:val="heading 1"/><w:basedOn '
+        . 'w:val="Standard"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr><w:rPr><w:color w:val="AA0000"/></w:rPr></w:style>'
+        . '<w:style w:type="paragraph" w:styleId="Ebene2"><w:name w:val="Eigene Ebene zwei"/><w:basedOn '
+        . 'w:val="Standard"/><w:pPr><w:outlineLvl w:val="1"/></w:pPr></w:style>'
         . '<w:style w:type="paragraph" w:styleId="Zitat"><w:name w:val="Zitat"/><w:basedOn w:val="Standard"/></w:style>'
         . '<w:style w:type="paragraph" w:styleId="Caption"><w:name w:val="Something else"/><w:basedOn w:val="Standard"/></w:style>';
 
     private static function docx(string $body = ''): Template
     {
-        $w = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"';
+        $w
+            = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main" '
+                . 'xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"';
         $type = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
-        $content = '<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/><Default Extension="png" ContentType="image/png"/>'
-            . '<Override PartName="/word/document.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.template.main+xml"/><Override PartName="/word/styles.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.styles+xml"/><Override PartName="/word/header7.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.header+xml"/><Override PartName="/word/numbering.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.numbering+xml"/></Types>';
+        $content
+            = '<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" '
+                . 'ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" '
+                . 'ContentType="application/xml"/><Default Extension="png" ContentType="image/png"/>'
+            . '<Override PartName="/word/document.xml" '
+                . 'ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.template.main+xml"/><Override '
+                . 'PartName="/word/styles.xml" '
+                . 'ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.styles+xml"/><Override '
+                . 'PartName="/word/header7.xml" '
+                . 'ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.header+xml"/><Override '
+                . 'PartName="/word/numbering.xml" '
+                . 'ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.numbering+xml"/></Types>';
         $file = Package::docx(
             "{$body}<w:p><w:r><w:t>Replace this text.</w:t></w:r></w:p>",
             self::STYLES,
@@ -45,27 +60,49 @@ final class TemplateTest extends TestCase
             "<Relationship Id=\"h\" Type=\"{$type}/header\" Target=\"header7.xml\"/><Relationship Id=\"n\" Type=\"{$type}/numbering\" Target=\"numbering.xml\"/><Relationship Id=\"v\" Type=\"http://schemas.microsoft.com/office/2006/relationships/vbaProject\" Target=\"vbaProject.bin\"/>",
         );
         $parts = Package::parts($file);
-        $parts['word/document.xml'] = str_replace('<w:sectPr>', '<w:sectPr><w:headerReference w:type="default" r:id="h"/>', $parts['word/document.xml']);
+        $parts['word/document.xml'] = str_replace(
+            '<w:sectPr>',
+            '<w:sectPr><w:headerReference w:type="default" r:id="h"/>',
+            $parts['word/document.xml'],
+        );
 
         return new Template('docx', Package::zip($parts));
     }
 
     private static function odt(): Template
     {
-        return new Template('odt', Package::odt(
-            '<text:p>Replace this text.</text:p>',
-            styles: '<style:default-style style:family="paragraph"><style:text-properties style:font-name="Garamond" fo:font-size="13pt"/></style:default-style><style:style style:name="Standard" style:family="paragraph"/><style:style style:name="Rubrik" style:display-name="Rubrik 1" style:family="paragraph" style:parent-style-name="Standard" style:default-outline-level="1"><style:text-properties fo:color="#aa0000"/></style:style>',
-            masters: '<office:automatic-styles><style:page-layout style:name="pm1"><style:page-layout-properties fo:margin-top="3cm" fo:margin-bottom="3cm" fo:margin-left="4cm" fo:margin-right="2cm"/><style:header-style/><style:footer-style/></style:page-layout></office:automatic-styles><office:master-styles><style:master-page style:name="Standard" style:page-layout-name="pm1"><style:header><text:p>{title} <text:span>by {author}</text:span></text:p></style:header></style:master-page></office:master-styles>',
-        ));
+        return new Template(
+            'odt',
+            Package::odt(
+                '<text:p>Replace this text.</text:p>',
+                styles: '<style:default-style style:family="paragraph"><style:text-properties style:font-name="Garamond" '
+                    . 'fo:font-size="13pt"/></style:default-style><style:style style:name="Standard" '
+                    . 'style:family="paragraph"/><style:style style:name="Rubrik" style:display-name="Rubrik 1" style:family="paragraph" '
+                    . 'style:parent-style-name="Standard" style:default-outline-level="1"><style:text-properties '
+                    . 'fo:color="#aa0000"/></style:style>',
+                masters: '<office:automatic-styles><style:page-layout style:name="pm1"><style:page-layout-properties fo:margin-top="3cm" fo:margin-bottom="3cm" fo:margin-left="4cm" fo:margin-right="2cm"/><style:header-style/><style:footer-style/></style:page-layout></office:automatic-styles><office:master-styles><style:master-page style:name="Standard" style:page-layout-name="pm1"><style:header><text:p>{title} <text:span>by {author}</text:span></text:p></style:header></style:master-page></office:master-styles>',
+            ),
+        );
     }
 
     /** The word processor's own fields, each with what the template's author left in it. */
     public function testItsOwnFieldsTakeAuthorTitleAndDateOfThePlan(): void
     {
-        $complex = static fn(string $instruction): string => '<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText xml:space="preserve"> ' . $instruction . ' </w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r><w:r><w:t>Tess </w:t></w:r><w:r><w:t>Template</w:t></w:r><w:r><w:fldChar w:fldCharType="end"/></w:r>';
+        $complex = static fn(
+            string $instruction,
+        ): string => '<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText xml:space="preserve"> '
+            . $instruction
+            . ' </w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r><w:r><w:t>Tess </w:t></w:r><w:r><w:t>Template</w:t></w:r><w:r><w:fldChar w:fldCharType="end"/></w:r>';
         $docx = Package::parts(self::docx()->bytes);
-        $docx['word/header7.xml'] = str_replace('<w:p>', '<w:p><w:fldSimple w:instr=" AUTHOR \\* MERGEFORMAT "><w:r><w:t>Tess Template</w:t></w:r></w:fldSimple>' . $complex('TITLE') . $complex('SAVEDATE \\@ "yyyy"') . $complex('PAGE')
-            . '<w:sdt><w:sdtPr><w:dataBinding w:xpath="/ns1:coreProperties[1]/ns0:creator[1]"/></w:sdtPr><w:sdtContent><w:r><w:t>Tess Template</w:t></w:r></w:sdtContent></w:sdt>', $docx['word/header7.xml']);
+        $docx['word/header7.xml'] = str_replace(
+            '<w:p>',
+            '<w:p><w:fldSimple w:instr=" AUTHOR \\* MERGEFORMAT "><w:r><w:t>Tess Template</w:t></w:r></w:fldSimple>'
+                . $complex('TITLE')
+                . $complex('SAVEDATE \\@ "yyyy"')
+                . $complex('PAGE')
+                . '<w:sdt><w:sdtPr><w:dataBinding w:xpath="/ns1:coreProperties[1]/ns0:creator[1]"/></w:sdtPr><w:sdtContent><w:r><w:t>Tess Template</w:t></w:r></w:sdtContent></w:sdt>',
+            $docx['word/header7.xml'],
+        );
         $header = self::draft(new Template('docx', Package::zip($docx)))['word/header7.xml'];
         $shown = trim(preg_replace('/\s+/', ' ', strip_tags(preg_replace('/<w:instrText.*?<\/w:instrText>/s', '', $header) ?? '')) ?? '');
         self::assertSame(
@@ -81,14 +118,22 @@ final class TemplateTest extends TestCase
             $odt['styles.xml'],
         );
         $template = new Template('odt', Package::zip($odt));
-        self::assertStringContainsString('Ada Marsh, Test plan, 23 November 2026 Test plan by Ada Marsh', strip_tags(self::draft($template)['styles.xml']));
+        self::assertStringContainsString(
+            'Ada Marsh, Test plan, 23 November 2026 Test plan by Ada Marsh',
+            strip_tags(self::draft($template)['styles.xml']),
+        );
         // In a document of another kind the look of its head is taken on, with the same fields.
-        self::assertSame(['{author}, {title}, {date} {title} by {author}', '', ''], TemplateStyles::of($template)->applied(Style::own(), null)[0]->header);
+        self::assertSame(
+            ['{author}, {title}, {date} {title} by {author}', '', ''],
+            TemplateStyles::of($template)->applied(Style::own(), null)[0]->header,
+        );
     }
 
     private static function plan(): Plan
     {
-        return Notes::on(Build::plan("Tide & sand\n  Mud\n  Sand\nWall\n  Stone"), 4, [hash('sha256', Package::png(90, 90))])->withProperties(new Properties(author: 'Ada Marsh'));
+        return Notes::on(Build::plan("Tide & sand\n  Mud\n  Sand\nWall\n  Stone"), 4, [
+            hash('sha256', Package::png(90, 90)),
+        ])->withProperties(new Properties(author: 'Ada Marsh'));
     }
 
     /** @return array<string, string> the parts of the draft */
@@ -97,7 +142,14 @@ final class TemplateTest extends TestCase
         $work = sys_get_temp_dir() . '/embrel-template-' . bin2hex(random_bytes(6));
         mkdir($work);
         $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No stream.');
-        Format::from($template->kind)->writer()->write($plan ?? self::plan(), new Choices(pictures: new Shelved([Package::png(90, 90)]), template: $template, date: '2026-11-23'), $out, $work);
+        Format::from($template->kind)
+            ->writer()
+            ->write(
+                $plan ?? self::plan(),
+                new Choices(pictures: new Shelved([Package::png(90, 90)]), template: $template, date: '2026-11-23'),
+                $out,
+                $work,
+            );
         rewind($out);
         exec('rm -rf ' . escapeshellarg($work));
 
@@ -127,7 +179,11 @@ final class TemplateTest extends TestCase
         foreach (explode('</w:style>', self::STYLES) as $style) {
             self::assertStringContainsString(trim($style), $parts['word/styles.xml'], 'What it has is never altered.');
         }
-        self::assertStringContainsString('w:styleId="EmbrelCaption"', $parts['word/styles.xml'], 'What it lacks comes along, under an id of its own where that is taken.');
+        self::assertStringContainsString(
+            'w:styleId="EmbrelCaption"',
+            $parts['word/styles.xml'],
+            'What it lacks comes along, under an id of its own where that is taken.',
+        );
         self::assertArrayNotHasKey('word/vbaProject.bin', $parts);
         self::assertStringNotContainsString('vbaProject', $parts['word/_rels/document.xml.rels']);
         self::assertStringContainsString('wordprocessingml.document.main+xml', $parts['[Content_Types].xml']);
@@ -145,12 +201,38 @@ final class TemplateTest extends TestCase
 
             return $path;
         };
-        $values = static fn(\DOMXPath $path, string $query): array => array_values(array_unique(array_map(static fn(\DOMNode $node): string => (string) $node->nodeValue, iterator_to_array($path->query($query) ?: [], false))));
-        [$body, $styles, $numbering] = [$path($parts['word/document.xml']), $path($parts['word/styles.xml']), $path($parts['word/numbering.xml'])];
-        self::assertSame([], array_diff($values($body, '//w:pStyle/@w:val | //w:rStyle/@w:val | //w:tblStyle/@w:val'), $values($styles, '//w:style/@w:styleId')));
-        self::assertSame([], array_diff($values($styles, '//w:basedOn/@w:val'), $values($styles, '//w:style/@w:styleId'), ['TableNormal', 'DefaultParagraphFont']));
+        $values = static fn(\DOMXPath $path, string $query): array => array_values(
+            array_unique(
+                array_map(
+                    static fn(\DOMNode $node): string => (string) $node->nodeValue,
+                    iterator_to_array($path->query($query) ?: [], false),
+                ),
+            ),
+        );
+        [$body, $styles, $numbering] = [
+            $path($parts['word/document.xml']),
+            $path($parts['word/styles.xml']),
+            $path($parts['word/numbering.xml']),
+        ];
+        self::assertSame(
+            [],
+            array_diff(
+                $values($body, '//w:pStyle/@w:val | //w:rStyle/@w:val | //w:tblStyle/@w:val'),
+                $values($styles, '//w:style/@w:styleId'),
+            ),
+        );
+        self::assertSame(
+            [],
+            array_diff($values($styles, '//w:basedOn/@w:val'), $values($styles, '//w:style/@w:styleId'), [
+                'TableNormal',
+                'DefaultParagraphFont',
+            ]),
+        );
         self::assertSame([], array_diff($values($body, '//w:numId/@w:val'), $values($numbering, '//w:num/@w:numId'), ['0']));
-        self::assertSame([], array_diff($values($numbering, '//w:num/w:abstractNumId/@w:val'), $values($numbering, '//w:abstractNum/@w:abstractNumId')));
+        self::assertSame(
+            [],
+            array_diff($values($numbering, '//w:num/w:abstractNumId/@w:val'), $values($numbering, '//w:abstractNum/@w:abstractNumId')),
+        );
         preg_match_all('/Target="([^":]+)"(?! TargetMode)/', $parts['word/_rels/document.xml.rels'], $m);
         foreach ($m[1] as $target) {
             self::assertArrayHasKey("word/{$target}", $parts);
@@ -169,7 +251,10 @@ final class TemplateTest extends TestCase
     {
         $template = self::docx();
         $chosen = new Template('docx', $template->bytes, ['Heading1' => 'Ebene2', 'Quote' => 'NoSuchStyle']);
-        self::assertSame(['Ebene2', 'Zitat'], [TemplateStyles::of($chosen)->chosen()['Heading1'], TemplateStyles::of($chosen)->chosen()['Quote']]);
+        self::assertSame(
+            ['Ebene2', 'Zitat'],
+            [TemplateStyles::of($chosen)->chosen()['Heading1'], TemplateStyles::of($chosen)->chosen()['Quote']],
+        );
         self::assertStringNotContainsString('<w:pStyle w:val="berschrift1"/>', self::draft($chosen)['word/document.xml']);
     }
 
@@ -181,31 +266,45 @@ final class TemplateTest extends TestCase
         self::assertStringContainsString('style:name="Quotations"', $parts['styles.xml']);
         self::assertMatchesRegularExpression('/<style:header><text:p>Test plan <text:span>by Ada Marsh/', $parts['styles.xml']);
         [$look] = TemplateStyles::of(self::odt())->applied(Style::own(), null);
-        self::assertSame([[30.0, 20.0, 30.0, 40.0], 13.0, 'Garamond', ['{title} by {author}', '', '']], [$look->margins, $look->size, $look->font, $look->header]);
+        self::assertSame(
+            [[30.0, 20.0, 30.0, 40.0], 13.0, 'Garamond', ['{title} by {author}', '', '']],
+            [$look->margins, $look->size, $look->font, $look->header],
+        );
     }
 
     /** A docx whose text, headings, page, head and foot are set in every way that is read. */
     private static function looking(): Template
     {
-        $w = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"';
+        $w
+            = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"';
         $type = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
         $field = static fn(string $instruction): string => Package::field($instruction, '7');
-        $parts = Package::parts(Package::docx(
-            '<w:p/>',
-            '<w:docDefaults><w:rPrDefault><w:rPr><w:rFonts w:asciiTheme="minorHAnsi"/><w:sz w:val="23"/></w:rPr></w:rPrDefault></w:docDefaults>'
-            . '<w:style w:type="paragraph" w:default="1" w:styleId="Normal"><w:name w:val="Normal"/><w:pPr><w:spacing w:after="160" w:line="360" w:lineRule="auto"/></w:pPr></w:style>'
-            . '<w:style w:type="paragraph" w:styleId="Text"><w:name w:val="Body Text"/><w:basedOn w:val="Normal"/><w:pPr><w:ind w:firstLine="567"/><w:jc w:val="both"/></w:pPr></w:style>'
-            . '<w:style w:type="paragraph" w:styleId="H1"><w:name w:val="heading 1"/><w:basedOn w:val="Normal"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr><w:rPr><w:rFonts w:ascii="Gill Sans"/><w:sz w:val="40"/></w:rPr></w:style>',
-            [
-                'word/theme/theme1.xml' => '<a:theme xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main"><a:themeElements><a:fontScheme name="x"><a:majorFont><a:latin typeface="Cambria"/></a:majorFont><a:minorFont><a:latin typeface="Candara"/></a:minorFont></a:fontScheme></a:themeElements></a:theme>',
-                'word/header1.xml' => "<w:hdr {$w} xmlns:a=\"http://schemas.openxmlformats.org/drawingml/2006/main\"><w:p><w:r><w:drawing><a:blip r:embed=\"i\"/></w:drawing></w:r><w:r><w:tab/><w:t>Harrow School</w:t></w:r></w:p><w:p><w:pPr><w:jc w:val=\"right\"/></w:pPr><w:r><w:t>{title}</w:t></w:r></w:p></w:hdr>",
-                'word/_rels/header1.xml.rels' => "<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\"><Relationship Id=\"i\" Type=\"{$type}/image\" Target=\"media/logo.png\"/></Relationships>",
-                'word/media/logo.png' => Package::png(60, 20),
-                'word/footer1.xml' => "<w:ftr {$w}><w:p><w:pPr><w:jc w:val=\"center\"/></w:pPr><w:r><w:t xml:space=\"preserve\">page </w:t></w:r>{$field('PAGE')}<w:r><w:t xml:space=\"preserve\"> of </w:t></w:r><w:fldSimple w:instr=\" NUMPAGES \"><w:r><w:t>9</w:t></w:r></w:fldSimple></w:p></w:ftr>",
-            ],
-            "<Relationship Id=\"h\" Type=\"{$type}/header\" Target=\"header1.xml\"/><Relationship Id=\"f\" Type=\"{$type}/footer\" Target=\"footer1.xml\"/><Relationship Id=\"t\" Type=\"{$type}/theme\" Target=\"theme/theme1.xml\"/>",
-        ));
-        $parts['word/document.xml'] = preg_replace('/<w:sectPr>.*<\/w:sectPr>/s', '<w:sectPr><w:headerReference w:type="default" r:id="h"/><w:footerReference w:type="default" r:id="f"/><w:pgSz w:w="12240" w:h="15840"/><w:pgMar w:top="1440" w:right="1134" w:bottom="1440" w:left="1701"/></w:sectPr>', $parts['word/document.xml']) ?? '';
+        $parts = Package::parts(
+            Package::docx(
+                '<w:p/>',
+                '<w:docDefaults><w:rPrDefault><w:rPr><w:rFonts w:asciiTheme="minorHAnsi"/><w:sz w:val="23"/></w:rPr></w:rPrDefault></w:docDefaults>'
+                    . '<w:style w:type="paragraph" w:default="1" w:styleId="Normal"><w:name w:val="Normal"/><w:pPr><w:spacing w:after="160" w:line="360" w:lineRule="auto"/></w:pPr></w:style>'
+                    . '<w:style w:type="paragraph" w:styleId="Text"><w:name w:val="Body Text"/><w:basedOn w:val="Normal"/><w:pPr><w:ind w:firstLine="567"/><w:jc w:val="both"/></w:pPr></w:style>'
+                    . '<w:style w:type="paragraph" w:styleId="H1"><w:name w:val="heading 1"/><w:basedOn w:val="Normal"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr><w:rPr><w:rFonts w:ascii="Gill Sans"/><w:sz w:val="40"/></w:rPr></w:style>',
+                [
+                    'word/theme/theme1.xml'
+                        => '<a:theme xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main"><a:themeElements><a:fontScheme name="x"><a:majorFont><a:latin typeface="Cambria"/></a:majorFont><a:minorFont><a:latin typeface="Candara"/></a:minorFont></a:fontScheme></a:themeElements></a:theme>',
+                    'word/header1.xml' => "<w:hdr {$w} xmlns:a=\"http://schemas.openxmlformats.org/drawingml/2006/main\"><w:p><w:r><w:drawing><a:blip r:embed=\"i\"/></w:drawing></w:r><w:r><w:tab/><w:t>Harrow School</w:t></w:r></w:p><w:p><w:pPr><w:jc w:val=\"right\"/></w:pPr><w:r><w:t>{title}</w:t></w:r></w:p></w:hdr>",
+                    'word/_rels/header1.xml.rels' => "<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\"><Relationship Id=\"i\" Type=\"{$type}/image\" Target=\"media/logo.png\"/></Relationships>",
+                    'word/media/logo.png' => Package::png(60, 20),
+                    'word/footer1.xml' => "<w:ftr {$w}><w:p><w:pPr><w:jc w:val=\"center\"/></w:pPr><w:r><w:t xml:space=\"preserve\">page </w:t></w:r>{$field(
+                        'PAGE',
+                    )}<w:r><w:t xml:space=\"preserve\"> of </w:t></w:r><w:fldSimple w:instr=\" NUMPAGES \"><w:r><w:t>9</w:t></w:r></w:fldSimple></w:p></w:ftr>",
+                ],
+                "<Relationship Id=\"h\" Type=\"{$type}/header\" Target=\"header1.xml\"/><Relationship Id=\"f\" Type=\"{$type}/footer\" Target=\"footer1.xml\"/><Relationship Id=\"t\" Type=\"{$type}/theme\" Target=\"theme/theme1.xml\"/>",
+            ),
+        );
+        $parts['word/document.xml']
+            = preg_replace(
+                '/<w:sectPr>.*<\/w:sectPr>/s',
+                '<w:sectPr><w:headerReference w:type="default" r:id="h"/><w:footerReference w:type="default" r:id="f"/><w:pgSz w:w="12240" w:h="15840"/><w:pgMar w:top="1440" w:right="1134" w:bottom="1440" w:left="1701"/></w:sectPr>',
+                $parts['word/document.xml'],
+            ) ?? '';
 
         return new Template('docx', Package::zip($parts));
     }
@@ -213,7 +312,10 @@ final class TemplateTest extends TestCase
     public function testADocumentOfAnotherKindTakesOnItsLook(): void
     {
         [$style, $pictures] = TemplateStyles::of(self::looking())->applied(Style::own(), null);
-        self::assertSame(['Candara', 'Gill Sans', 11.5, [20.0, 20.0, 20.0]], [$style->font, $style->headingFont, $style->size, $style->headingSizes]);
+        self::assertSame(
+            ['Candara', 'Gill Sans', 11.5, [20.0, 20.0, 20.0]],
+            [$style->font, $style->headingFont, $style->size, $style->headingSizes],
+        );
         self::assertSame([1.5, 8.0, 10.0, true], [$style->line, $style->gap, $style->firstLine, $style->isJustified]);
         self::assertSame(['letter', [25.4, 20.0, 25.4, 30.0]], [$style->paper, $style->margins]);
         self::assertSame([['{logo}', 'Harrow School', '{title}'], ['', 'page {page} of {pages}', '']], [$style->header, $style->footer]);
@@ -249,7 +351,15 @@ final class TemplateTest extends TestCase
             $folder = sys_get_temp_dir() . '/embrel-office-' . bin2hex(random_bytes(6));
             mkdir($folder);
             file_put_contents("{$folder}/draft.{$template->kind}", Package::zip(self::draft($template)));
-            exec('soffice --headless -env:UserInstallation=file://' . escapeshellarg("{$folder}/profile") . ' --convert-to pdf --outdir ' . escapeshellarg($folder) . ' ' . escapeshellarg("{$folder}/draft.{$template->kind}") . ' 2>/dev/null');
+            exec(
+                'soffice --headless -env:UserInstallation=file://'
+                    . escapeshellarg("{$folder}/profile")
+                    . ' --convert-to pdf --outdir '
+                    . escapeshellarg($folder)
+                    . ' '
+                    . escapeshellarg("{$folder}/draft.{$template->kind}")
+                    . ' 2>/dev/null',
+            );
             $text = (string) shell_exec('pdftotext -layout ' . escapeshellarg("{$folder}/draft.pdf") . ' - 2>/dev/null');
             exec('rm -rf ' . escapeshellarg($folder));
             self::assertStringContainsString('Test plan by Ada Marsh', $text, $template->kind);
@@ -260,7 +370,9 @@ final class TemplateTest extends TestCase
 
     public function testWhatIsNoTemplateIsRefused(): void
     {
-        foreach ([new Template('docx', 'plain text'), new Template('odt', Package::docx('')), new Template('docx', Package::zip(['a' => 'b']))] as $template) {
+        $zip = Package::zip(['a' => 'b']);
+        $these = [new Template('docx', 'plain text'), new Template('odt', Package::docx('')), new Template('docx', $zip)];
+        foreach ($these as $template) {
             try {
                 TemplateStyles::of($template);
                 self::fail('It was taken.');

@@ -33,9 +33,17 @@ final class WayBackTest extends TestCase
     {
         $plan = Build::plan("Tide\n  Mud\n  Sand\n  a point\nWall\nShore");
         $plan = $plan->with($plan->topic(Build::id($plan, 'a point'))->with(['kind' => Kind::Point]));
-        $note = Note::of([Node::plain('The first words stay as they are.', Build::ulid(41)), Node::paragraph([Node::text('It leads to '), new Node('topicRef', ['topic' => Build::id($plan, 'Wall')]), Node::text(' below.')], Build::ulid(42))]);
+        $note = Note::of([
+            Node::plain('The first words stay as they are.', Build::ulid(41)),
+            Node::paragraph(
+                [Node::text('It leads to '), new Node('topicRef', ['topic' => Build::id($plan, 'Wall')]), Node::text(' below.')],
+                Build::ulid(42),
+            ),
+        ]);
 
-        return $plan->with($plan->topic(Build::id($plan, 'Mud'))->withNote($note))->with($plan->topic(Build::id($plan, 'Wall'))->withNote(Build::note('The wall was dear to seven parishes and to the sea.')));
+        return $plan
+            ->with($plan->topic(Build::id($plan, 'Mud'))->withNote($note))
+            ->with($plan->topic(Build::id($plan, 'Wall'))->withNote(Build::note('The wall was dear to seven parishes and to the sea.')));
     }
 
     private static function written(Writing $format, Plan $plan, ?Choices $choices = null): string
@@ -52,7 +60,12 @@ final class WayBackTest extends TestCase
 
     private static function compared(Plan $plan, Reading $format, string $file): Comparison
     {
-        $read = Build::intake($format, $file, new Options('', firstIsTitle: $format === Reading::Markdown, references: false), new CountedIds('07'));
+        $read = Build::intake(
+            $format,
+            $file,
+            new Options('', firstIsTitle: $format === Reading::Markdown, references: false),
+            new CountedIds('07'),
+        );
 
         return Comparison::of($plan, $read->plan, $read->came);
     }
@@ -78,12 +91,35 @@ final class WayBackTest extends TestCase
     #[DataProvider('formats')]
     public function testWhatWasNotChangedDiffersInNothing(Writing $writing, Reading $reading): void
     {
-        self::assertSame([], array_map(static fn(Change $change): string => $change->key(), self::compared(self::plan(), $reading, self::written($writing, self::plan()))->changes));
+        self::assertSame(
+            [],
+            array_map(
+                static fn(Change $change): string => $change->key(),
+                self::compared(self::plan(), $reading, self::written($writing, self::plan()))->changes,
+            ),
+        );
         for ($seed = 1; $seed <= 25; ++$seed) {
             $plan = Notes::on(Trees::random($seed, 25), $seed, [str_repeat('0', 64)]);
             // Pictures that are not at hand leave their words only.
-            $plan = array_reduce($plan->topics, static fn(Plan $so, $topic): Plan => $topic->note === null ? $so : $so->with($topic->withNote(Note::of(array_filter($topic->note->blocks, static fn(Node $block): bool => $block->type !== 'picture')))), $plan);
-            self::assertSame([], array_map(static fn(Change $change): string => $change->key() . json_encode($change->words, JSON_UNESCAPED_UNICODE), self::compared($plan, $reading, self::written($writing, $plan))->changes), "plan {$seed}");
+            $plan = array_reduce(
+                $plan->topics,
+                static fn(Plan $so, $topic): Plan => $topic->note === null
+                    ? $so
+                    : $so->with(
+                        $topic->withNote(
+                            Note::of(array_filter($topic->note->blocks, static fn(Node $block): bool => $block->type !== 'picture')),
+                        ),
+                    ),
+                $plan,
+            );
+            self::assertSame(
+                [],
+                array_map(
+                    static fn(Change $change): string => $change->key() . json_encode($change->words, JSON_UNESCAPED_UNICODE),
+                    self::compared($plan, $reading, self::written($writing, $plan))->changes,
+                ),
+                "plan {$seed}",
+            );
         }
     }
 
@@ -94,8 +130,12 @@ final class WayBackTest extends TestCase
         $pictures = new Shelved([$png]);
         foreach (['The wall in 1890', 'Figure 7. A caption of the writer’s own'] as $caption) {
             $plan = self::plan();
-            $picture = (new Node('picture', ['picture' => $pictures->ids()[0], 'caption' => $caption, 'alt' => 'A wall']))->withId(Build::ulid(51));
-            $plan = $plan->with($plan->topic(Build::id($plan, 'Sand'))->withNote(Note::of([Node::plain('Before it.', Build::ulid(50)), $picture])));
+            $picture = (new Node('picture', ['picture' => $pictures->ids()[0], 'caption' => $caption, 'alt' => 'A wall']))->withId(
+                Build::ulid(51),
+            );
+            $plan = $plan->with(
+                $plan->topic(Build::id($plan, 'Sand'))->withNote(Note::of([Node::plain('Before it.', Build::ulid(50)), $picture])),
+            );
             $figures = !str_starts_with($caption, 'Figure');
             $file = self::written($writing, $plan, new Choices(headingDepth: 9, pictures: $pictures, figures: $figures, marks: true));
             $words = array_map(
@@ -112,9 +152,23 @@ final class WayBackTest extends TestCase
         $docx = self::edited(self::written(Writing::Docx, $plan), static function (string $xml): string {
             preg_match('/<w:p><w:pPr><w:pStyle w:val="Heading1"\/>.{0,300}?>Shore<.*?<\/w:p>/s', $xml, $shore);
             $xml = str_replace($shore[0], '', $xml);
-            $xml = preg_replace('/(<w:p><w:pPr><w:pStyle w:val="Heading1"\/>(?:(?!<\/w:p>).)*>Tide<)/s', str_replace('$', '\$', $shore[0]) . '$1', $xml) ?? '';
-            $xml = str_replace(['>Wall</w:t></w:r><w:bookmarkEnd', 'dear to seven parishes'], ['>The sea wall</w:t></w:r><w:bookmarkEnd', 'dear to nine parishes'], $xml);
-            $xml = preg_replace('/<w:p><w:pPr><w:pStyle w:val="Heading2"\/>(?:(?!<\/w:p>).)*>Sand<.*?<\/w:p>/s', Package::paragraph('Silt', '<w:pStyle w:val="Heading2"/>') . Package::paragraph('All of it is new.'), $xml) ?? '';
+            $xml
+                = preg_replace(
+                    '/(<w:p><w:pPr><w:pStyle w:val="Heading1"\/>(?:(?!<\/w:p>).)*>Tide<)/s',
+                    str_replace('$', '\$', $shore[0]) . '$1',
+                    $xml,
+                ) ?? '';
+            $xml = str_replace(
+                ['>Wall</w:t></w:r><w:bookmarkEnd', 'dear to seven parishes'],
+                ['>The sea wall</w:t></w:r><w:bookmarkEnd', 'dear to nine parishes'],
+                $xml,
+            );
+            $xml
+                = preg_replace(
+                    '/<w:p><w:pPr><w:pStyle w:val="Heading2"\/>(?:(?!<\/w:p>).)*>Sand<.*?<\/w:p>/s',
+                    Package::paragraph('Silt', '<w:pStyle w:val="Heading2"/>') . Package::paragraph('All of it is new.'),
+                    $xml,
+                ) ?? '';
 
             return $xml;
         });
@@ -124,18 +178,34 @@ final class WayBackTest extends TestCase
             $kinds[$change->kind][] = $change->title;
         }
         ksort($kinds);
-        self::assertSame(['added' => ['Silt'], 'moved' => ['Shore'], 'removed' => ['Sand'], 'retitled' => ['Wall'], 'rewritten' => ['Wall']], $kinds);
+        self::assertSame(
+            ['added' => ['Silt'], 'moved' => ['Shore'], 'removed' => ['Sand'], 'retitled' => ['Wall'], 'rewritten' => ['Wall']],
+            $kinds,
+        );
         self::assertSame(1.0, $comparison->sureness());
-        $rewritten = array_values(array_filter($comparison->changes, static fn(Change $change): bool => $change->kind === Change::REWRITTEN))[0];
-        self::assertSame([['=', 'The wall was dear to '], ['-', 'seven '], ['+', 'nine '], ['=', 'parishes and to the sea.']], $rewritten->words);
+        $rewritten = array_values(
+            array_filter($comparison->changes, static fn(Change $change): bool => $change->kind === Change::REWRITTEN),
+        )[0];
+        self::assertSame(
+            [['=', 'The wall was dear to '], ['-', 'seven '], ['+', 'nine '], ['=', 'parishes and to the sea.']],
+            $rewritten->words,
+        );
 
         $all = array_map(static fn(Change $change): string => $change->key(), $comparison->changes);
         $operation = Acceptance::of($comparison, $all, new CountedIds('08'));
         $after = $operation->apply($plan);
         self::assertSame("Shore\nTide\n  Mud\n  Silt\n  a point\nThe sea wall", Build::outline($after));
         self::assertSame('The wall was dear to nine parishes and to the sea.', $after->topic(Build::id($plan, 'Wall'))->note?->plainText());
-        self::assertSame($plan->topic(Build::id($plan, 'Mud'))->note, $after->topic(Build::id($plan, 'Mud'))->note, 'What says the same stays as it is.');
-        self::assertSame(Build::outline($plan), Build::outline($operation->inverse($plan)->apply($after)), 'One undo takes all of it back.');
+        self::assertSame(
+            $plan->topic(Build::id($plan, 'Mud'))->note,
+            $after->topic(Build::id($plan, 'Mud'))->note,
+            'What says the same stays as it is.',
+        );
+        self::assertSame(
+            Build::outline($plan),
+            Build::outline($operation->inverse($plan)->apply($after)),
+            'One undo takes all of it back.',
+        );
 
         $some = Acceptance::of($comparison, ['retitled-' . Build::id($plan, 'Wall')], new CountedIds('09'))->apply($plan);
         self::assertSame("Tide\n  Mud\n  Sand\n  a point\nThe sea wall\nShore", Build::outline($some));
@@ -146,13 +216,28 @@ final class WayBackTest extends TestCase
     {
         $w = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"';
         $docx = Package::docx(
-            '<w:p><w:pPr><w:pStyle w:val="Heading1"/></w:pPr><w:r><w:t>Mud</w:t></w:r></w:p><w:p><w:r><w:t xml:space="preserve">It is </w:t></w:r><w:ins w:id="1" w:author="Ada"><w:r><w:t>very </w:t></w:r></w:ins><w:del w:id="2" w:author="Bo"><w:r><w:delText>hardly </w:delText></w:r></w:del><w:r><w:t>soft.</w:t></w:r><w:r><w:commentReference w:id="7"/></w:r></w:p>',
-            parts: ['word/comments.xml' => "<w:comments {$w}><w:comment w:id=\"7\" w:author=\"Cy\"><w:p><w:r><w:t>Is it?</w:t></w:r></w:p></w:comment></w:comments>"],
-            relations: '<Relationship Id="rc" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/comments" Target="comments.xml"/>',
+            '<w:p><w:pPr><w:pStyle w:val="Heading1"/></w:pPr><w:r><w:t>Mud</w:t></w:r></w:p><w:p><w:r><w:t xml:space="preserve">It is '
+                . '</w:t></w:r><w:ins w:id="1" w:author="Ada"><w:r><w:t>very </w:t></w:r></w:ins><w:del w:id="2" '
+                . 'w:author="Bo"><w:r><w:delText>hardly </w:delText></w:r></w:del><w:r><w:t>soft.</w:t></w:r><w:r><w:commentReference '
+                . 'w:id="7"/></w:r></w:p>',
+            parts: [
+                'word/comments.xml' => "<w:comments {$w}><w:comment w:id=\"7\" w:author=\"Cy\"><w:p><w:r><w:t>Is it?</w:t></w:r></w:p></w:comment></w:comments>",
+            ],
+            relations: '<Relationship Id="rc" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/comments" '
+                . 'Target="comments.xml"/>',
         );
         yield 'docx' => [Reading::Docx, $docx];
-        yield 'odt' => [Reading::Odt, Package::odt('<text:tracked-changes><text:changed-region text:id="c1"><text:insertion><office:change-info><dc:creator>Ada</dc:creator><dc:date>2026-01-01</dc:date></office:change-info></text:insertion></text:changed-region><text:changed-region text:id="c2"><text:deletion><office:change-info><dc:creator>Bo</dc:creator></office:change-info><text:p>hardly </text:p></text:deletion></text:changed-region></text:tracked-changes>'
-            . '<text:h text:outline-level="1">Mud</text:h><text:p>It is <text:change-start text:change-id="c1"/>very <text:change-end text:change-id="c1"/><text:change text:change-id="c2"/>soft.<office:annotation><dc:creator>Cy</dc:creator><text:p>Is it?</text:p></office:annotation></text:p>')];
+        yield 'odt' => [
+            Reading::Odt,
+            Package::odt(
+                '<text:tracked-changes><text:changed-region '
+                    . 'text:id="c1"><text:insertion><office:change-info><dc:creator>Ada</dc:creator><dc:date>2026-01-01</dc:date></office:change-info></text:insertion></text:changed-region><text:changed-region text:id="c2"><text:deletion><office:change-info><dc:creator>Bo</dc:creator></office:change-info><text:p>hardly </text:p></text:deletion></text:changed-region></text:tracked-changes>'
+                    . '<text:h text:outline-level="1">Mud</text:h><text:p>It is <text:change-start text:change-id="c1"/>very '
+                        . '<text:change-end text:change-id="c1"/><text:change '
+                        . 'text:change-id="c2"/>soft.<office:annotation><dc:creator>Cy</dc:creator><text:p>Is '
+                        . 'it?</text:p></office:annotation></text:p>',
+            ),
+        ];
     }
 
     #[DataProvider('discussed')]
@@ -173,7 +258,14 @@ final class WayBackTest extends TestCase
     public function testWithoutItsMarksAFileIsMatchedByTitlesAndText(): void
     {
         $plan = self::plan();
-        $docx = self::edited(self::written(Writing::Docx, $plan), static fn(string $xml): string => str_replace(['>Wall</w:t></w:r><w:bookmarkEnd', 'seven parishes'], ['>What it cost</w:t></w:r><w:bookmarkEnd', 'nine parishes'], $xml));
+        $docx = self::edited(
+            self::written(Writing::Docx, $plan),
+            static fn(string $xml): string => str_replace(
+                ['>Wall</w:t></w:r><w:bookmarkEnd', 'seven parishes'],
+                ['>What it cost</w:t></w:r><w:bookmarkEnd', 'nine parishes'],
+                $xml,
+            ),
+        );
         $docx = self::edited($docx, static fn(string $xml): string => preg_replace('/<w:bookmark(?:Start|End)[^>]*>/', '', $xml) ?? '');
         $comparison = self::compared($plan, Reading::Docx, $docx);
         self::assertGreaterThan(0.5, $comparison->sureness());
@@ -204,9 +296,15 @@ final class WayBackTest extends TestCase
         self::assertSame([['-', 'gone']], WordDiff::between('gone', ''));
         mt_srand(7);
         for ($i = 0; $i < 200; ++$i) {
-            [$one, $other] = array_map(static fn(): string => implode(' ', array_map(static fn(): string => 'abcde'[mt_rand(0, 4)], range(1, mt_rand(1, 30)))), [1, 2]);
+            [$one, $other] = array_map(
+                static fn(): string => implode(' ', array_map(static fn(): string => 'abcde'[mt_rand(0, 4)], range(1, mt_rand(1, 30)))),
+                [1, 2],
+            );
             $diff = WordDiff::between($one, $other);
-            $side = static fn(string $without): string => implode('', array_map(static fn(array $piece): string => $piece[0] === $without ? '' : $piece[1], $diff));
+            $side = static fn(string $without): string => implode(
+                '',
+                array_map(static fn(array $piece): string => $piece[0] === $without ? '' : $piece[1], $diff),
+            );
             self::assertSame([$one, $other], [$side('+'), $side('-')]);
         }
     }

@@ -47,32 +47,74 @@ final class WordProcessorTest extends TestCase
         $plan = $plan->with($plan->topic(Build::id($plan, 'a point'))->with(['kind' => Kind::Point]));
         $item = static fn(string $text): Node => new Node('listItem', [], [Node::plain($text)]);
         $blocks = [
-            Node::paragraph([Node::text('The marsh stands between them.'), new Node('footnote', [], [Node::text('As the old map has it.')])], Build::ulid(1)),
+            Node::paragraph(
+                [Node::text('The marsh stands between them.'), new Node('footnote', [], [Node::text('As the old map has it.')])],
+                Build::ulid(1),
+            ),
             new Node('orderedList', ['id' => Build::ulid(2), 'start' => 3], [$item('third'), $item('fourth')]),
-            new Node('picture', ['id' => Build::ulid(3), 'picture' => hash('sha256', Package::png(90, 60)), 'caption' => 'The wall in spring']),
-            new Node('table', ['id' => Build::ulid(4)], [new Node('tableRow', [], [new Node('tableHeader', [], [Node::plain('Bird')]), new Node('tableHeader', [], [Node::plain('Count')])]), new Node('tableRow', [], [new Node('tableCell', [], [Node::plain('Redshank')]), new Node('tableCell', [], [Node::plain('41')])])]),
+            new Node('picture', [
+                'id' => Build::ulid(3),
+                'picture' => hash('sha256', Package::png(90, 60)),
+                'caption' => 'The wall in spring',
+            ]),
+            new Node(
+                'table',
+                ['id' => Build::ulid(4)],
+                [
+                    new Node(
+                        'tableRow',
+                        [],
+                        [new Node('tableHeader', [], [Node::plain('Bird')]), new Node('tableHeader', [], [Node::plain('Count')])],
+                    ),
+                    new Node(
+                        'tableRow',
+                        [],
+                        [new Node('tableCell', [], [Node::plain('Redshank')]), new Node('tableCell', [], [Node::plain('41')])],
+                    ),
+                ],
+            ),
         ];
         $plan = $plan->with($plan->topic(Build::id($plan, 'Mud'))->withNote(Note::of($blocks)));
 
-        return $plan->with($plan->topic(Build::id($plan, 'Stone'))->withNote(Build::note(str_repeat('Each stone was carried by hand. ', 400))))->withProperties(new Properties(author: 'Ada Marsh'));
+        return $plan
+            ->with($plan->topic(Build::id($plan, 'Stone'))->withNote(Build::note(str_repeat('Each stone was carried by hand. ', 400))))
+            ->withProperties(new Properties(author: 'Ada Marsh'));
     }
 
     private function write(string $name, Format $format, Choices $choices, ?Plan $plan = null): void
     {
         $out = fopen("{$this->folder}/{$name}", 'w') ?: throw new \RuntimeException('No file.');
         mkdir("{$this->folder}/work");
-        $format->writer()->write($plan ?? self::plan(), $choices->with(['pictures' => new Shelved([Package::png(90, 60)]), 'date' => '2026-11-25']), $out, "{$this->folder}/work");
+        $format
+            ->writer()
+            ->write(
+                $plan ?? self::plan(),
+                $choices->with(['pictures' => new Shelved([Package::png(90, 60)]), 'date' => '2026-11-25']),
+                $out,
+                "{$this->folder}/work",
+            );
         exec('rm -rf ' . escapeshellarg("{$this->folder}/work"));
     }
 
     private function convert(string $to, string $files): void
     {
-        exec('cd ' . escapeshellarg($this->folder) . ' && soffice --headless -env:UserInstallation=file://' . escapeshellarg("{$this->folder}/profile") . " --convert-to {$to} --outdir made {$files} 2>/dev/null");
+        exec(
+            'cd '
+                . escapeshellarg($this->folder)
+                . ' && soffice --headless -env:UserInstallation=file://'
+                . escapeshellarg("{$this->folder}/profile")
+                . " --convert-to {$to} --outdir made {$files} 2>/dev/null",
+        );
     }
 
     public function testEachStyleShowsHeadingsNumbersContentsHeadAndFoot(): void
     {
-        $running = ['report' => '/Test plan {5,}\d+$/m', 'essay' => '/^ {20,}Ada Marsh \d+$/m', 'manuscript' => '/Ada Marsh \/ Test plan \/ \d+$/m', 'plain' => '/^ {20,}\d+$/m'];
+        $running = [
+            'report' => '/Test plan {5,}\d+$/m',
+            'essay' => '/^ {20,}Ada Marsh \d+$/m',
+            'manuscript' => '/Ada Marsh \/ Test plan \/ \d+$/m',
+            'plain' => '/^ {20,}\d+$/m',
+        ];
         self::assertSame(array_keys($running), array_keys(Style::labels()));
         foreach (['docx', 'odt'] as $kind) {
             foreach ($running as $style => $_) {
@@ -82,21 +124,38 @@ final class WordProcessorTest extends TestCase
         $this->convert('pdf', '*.docx *.odt');
         foreach ($running as $style => $line) {
             foreach (['docx', 'odt'] as $kind) {
-                $text = strtr((string) shell_exec('pdftotext -layout ' . escapeshellarg("{$this->folder}/made/{$style}-{$kind}.pdf") . ' - 2>/dev/null'), "\f", "\n");
+                $text = strtr(
+                    (string) shell_exec(
+                        'pdftotext -layout ' . escapeshellarg("{$this->folder}/made/{$style}-{$kind}.pdf") . ' - 2>/dev/null',
+                    ),
+                    "\f",
+                    "\n",
+                );
                 $said = "{$style}, {$kind}:\n" . mb_substr($text, 0, 1500);
                 self::assertMatchesRegularExpression($line, $text, $said);
                 self::assertMatchesRegularExpression('/1\.1\.1 +Deep[ .]+\d+$/m', $text, "Contents of {$said}");
                 foreach (['1 +Tide & sand', '1\.1 +Mud', '1\.1\.1 +Deep', '2\.1 +Stone'] as $heading) {
                     self::assertMatchesRegularExpression("/^ *{$heading}$/m", $text, $said);
                 }
-                foreach (['/^ *3\. +third$/m', '/Figure 1/', '/The wall in spring/', '/Redshank +41/', '/As the old map has it\./', '/[•·-] +a point/u'] as $found) {
+                foreach (
+                    [
+                        '/^ *3\. +third$/m',
+                        '/Figure 1/',
+                        '/The wall in spring/',
+                        '/Redshank +41/',
+                        '/As the old map has it\./',
+                        '/[•·-] +a point/u',
+                    ] as $found
+                ) {
                     self::assertMatchesRegularExpression($found, $text, $said);
                 }
             }
         }
     }
 
-    /** @return iterable<string, array{bool, bool, list<string>}> with contents, with an opening note → what each of the first pages begins with */
+    /**
+     * @return iterable<string, array{bool, bool, list<string>}> with contents, with an opening note → what each of the first pages begins with
+     */
     public static function fronts(): iterable
     {
         yield 'a title page alone' => [false, false, ['Test plan', '1 Tide & sand']];
@@ -112,13 +171,26 @@ final class WordProcessorTest extends TestCase
         $plan = self::plan();
         $plan = $opens ? $plan->with($plan->topic(Plan::ROOT)->withNote(Build::note('Before all else.'))) : $plan;
         foreach (['docx', 'odt', 'pdf'] as $kind) {
-            $this->write("front-{$kind}.{$kind}", Format::from($kind), new Choices(contents: $contents, style: Style::own('manuscript')), $plan);
+            $this->write(
+                "front-{$kind}.{$kind}",
+                Format::from($kind),
+                new Choices(contents: $contents, style: Style::own('manuscript')),
+                $plan,
+            );
         }
         $this->convert('pdf', '*.docx *.odt');
         foreach (["{$this->folder}/made/front-docx.pdf", "{$this->folder}/made/front-odt.pdf", "{$this->folder}/front-pdf.pdf"] as $file) {
             $pages = explode("\f", (string) shell_exec('pdftotext -layout ' . escapeshellarg($file) . ' - 2>/dev/null'));
             foreach ($begin as $i => $line) {
-                $lines = array_values(array_filter(array_map(static fn(string $one): string => (string) preg_replace('/\s+/', ' ', trim($one)), explode("\n", $pages[$i] ?? '')), static fn(string $one): bool => $one !== '' && preg_match('/\AAda Marsh \/ Test plan \/ \d+\z/', $one) !== 1));
+                $lines = array_values(
+                    array_filter(
+                        array_map(
+                            static fn(string $one): string => (string) preg_replace('/\s+/', ' ', trim($one)),
+                            explode("\n", $pages[$i] ?? ''),
+                        ),
+                        static fn(string $one): bool => $one !== '' && preg_match('/\AAda Marsh \/ Test plan \/ \d+\z/', $one) !== 1,
+                    ),
+                );
                 self::assertSame($line, $lines[0] ?? 'blank', basename($file) . ', page ' . ($i + 1));
             }
         }
@@ -132,19 +204,32 @@ final class WordProcessorTest extends TestCase
         $this->convert('docx', 'theirs.odt');
         foreach (['ours.odt' => Reading::Odt, 'theirs.docx' => Reading::Docx] as $name => $format) {
             $file = fopen("{$this->folder}/made/{$name}", 'r') ?: throw new \RuntimeException($name);
-            $plan = $format->read($file, new Options('', stripNumbers: true), new CountedIds('05'), $this->folder, new Shelf($this->folder))->plan;
+            $plan = $format->read($file, new Options('', stripNumbers: true), new CountedIds('05'), $this->folder, new Shelf($this->folder))
+                ->plan;
             $topics = [];
             foreach ($plan->walk() as $id => $level) {
                 $topics[] = "{$level} {$plan->topic($id)->kind->value} {$plan->topic($id)->title}";
             }
-            self::assertSame(['1 section Tide & sand', '2 section Mud', '3 section Deep', '2 point a point', '1 section Wall', '2 section Stone'], $topics, $name);
+            self::assertSame(
+                ['1 section Tide & sand', '2 section Mud', '3 section Deep', '2 point a point', '1 section Wall', '2 section Stone'],
+                $topics,
+                $name,
+            );
             self::assertSame(['Test plan', 'Ada Marsh'], [$plan->title(), $plan->properties->author], $name);
             $note = $plan->topic(Build::id($plan, 'Mud'))->note ?? self::fail("{$name} lost a note.");
-            self::assertSame(['paragraph', 'orderedList', 'picture', 'table'], array_map(static fn(Node $block): string => $block->type, array_values($note->blocks)), $name);
+            self::assertSame(
+                ['paragraph', 'orderedList', 'picture', 'table'],
+                array_map(static fn(Node $block): string => $block->type, array_values($note->blocks)),
+                $name,
+            );
             self::assertStringContainsString('The marsh stands between them. [As the old map has it.]', $note->plainText(true));
             self::assertSame(3, $note->find('orderedList')->current()->int('start', 1));
             $picture = $note->find('picture')->current();
-            self::assertSame([hash('sha256', Package::png(90, 60)), 'The wall in spring'], [$picture->string('picture'), $picture->string('caption')], $name);
+            self::assertSame(
+                [hash('sha256', Package::png(90, 60)), 'The wall in spring'],
+                [$picture->string('picture'), $picture->string('caption')],
+                $name,
+            );
         }
     }
 }

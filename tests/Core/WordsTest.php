@@ -43,11 +43,15 @@ final class WordsTest extends TestCase
     private function plan(): Plan
     {
         $plan = Build::plan("A\n  A1\n  A2\nB\n  aside\nC");
-        $note = static fn(string $title, string $text): callable => static fn(Plan $plan): Plan => $plan->with($plan->topic(Build::id($plan, $title))->withNote(Build::note($text)));
+        $note = static fn(string $title, string $text): callable => static fn(Plan $plan): Plan => $plan->with(
+            $plan->topic(Build::id($plan, $title))->withNote(Build::note($text)),
+        );
         foreach ([$note('A', 'one two'), $note('A1', 'three four five'), $note('aside', 'does not print')] as $change) {
             $plan = $change($plan);
         }
-        $target = static fn(Plan $plan, string $title, int $words): Plan => $plan->with($plan->topic(Build::id($plan, $title))->with(['target' => Target::of($words)]));
+        $target = static fn(Plan $plan, string $title, int $words): Plan => $plan->with(
+            $plan->topic(Build::id($plan, $title))->with(['target' => Target::of($words)]),
+        );
 
         return $target($target($plan->with($plan->topic(Build::id($plan, 'aside'))->with(['kind' => Kind::Aside])), 'A1', 6), 'A2', 4);
     }

@@ -48,25 +48,52 @@ final class WriterTest extends TestCase
     /** A plan with everything that a topic and a note can carry. */
     private static function rich(): Plan
     {
-        $plan = Build::plan("Abstract\nTide & <Wall>\n  Mud\n    Deep\n      Deeper\n  a point\n    under it\n  Pell says\n  not printed\n    nor this\nTables")
+        $plan = Build::plan(
+            "Abstract\nTide & <Wall>\n  Mud\n    Deep\n      Deeper\n  a point\n    under it\n  Pell says\n  not printed\n    nor this\nTables",
+        )
             ->withProperties(new Properties(subtitle: 'Sub', author: 'Ada Marsh', language: 'en-GB', target: Target::of(900), depth: 3))
             ->withForeign(['dateCreated' => 'Mon, 06 Mar 2023 10:00:00 GMT']);
         $blocks = [
-            '{"type":"paragraph","attrs":{"id":"ID1"},"content":[{"type":"text","text":"Plain, "},{"type":"text","text":"bold","marks":[{"type":"bold"}]},{"type":"text","text":" & <b>","marks":[{"type":"italic"},{"type":"underline"}]},{"type":"hardBreak"},{"type":"text","text":"a link","marks":[{"type":"link","attrs":{"href":"https://example.org/?a=1&b=\'2\'"}}]},{"type":"text","text":"struck","marks":[{"type":"strike"},{"type":"highlight"}]}]}',
+            '{"type":"paragraph","attrs":{"id":"ID1"},"content":[{"type":"text","text":"Plain, '
+                . '"},{"type":"text","text":"bold","marks":[{"type":"bold"}]},{"type":"text","text":" & '
+                . '<b>","marks":[{"type":"italic"},{"type":"underline"}]},{"type":"hardBreak"},{"type":"text","text":"a '
+                . 'link","marks":[{"type":"link","attrs":{"href":"https://example.org/?a=1&b=\'2\'"}}]},{"type":"text","text":"struck","marks":[{"type":"strike"},{"type":"highlight"}]}]}',
             '{"type":"heading","attrs":{"id":"ID2","level":2},"content":[{"type":"text","text":"A note heading"}]}',
             '{"type":"bulletList","attrs":{"id":"ID3"},"content":[{"type":"listItem","content":[{"type":"paragraph","content":[{"type":"text","text":"one"}]},{"type":"orderedList","attrs":{"start":4},"content":[{"type":"listItem","content":[{"type":"paragraph","content":[{"type":"text","text":"four"}]}]}]}]}]}',
             '{"type":"blockquote","attrs":{"id":"ID4"},"content":[{"type":"paragraph","content":[{"type":"text","text":"quoted"}]}]}',
             '{"type":"table","attrs":{"id":"ID5"},"content":[{"type":"tableRow","content":[{"type":"tableHeader","content":[{"type":"paragraph","content":[{"type":"text","text":"cell"}]}]}]}]}',
         ];
-        $note = Note::of(array_map(static fn(string $json): \Embrel\RichText\Node => Schema::block(json_decode(preg_replace_callback('/ID(\d)/', static fn(array $m): string => Build::ulid((int) $m[1]), $json) ?? '', true, 512, JSON_THROW_ON_ERROR)), $blocks));
+        $note = Note::of(
+            array_map(
+                static fn(string $json): \Embrel\RichText\Node => Schema::block(
+                    json_decode(
+                        preg_replace_callback('/ID(\d)/', static fn(array $m): string => Build::ulid((int) $m[1]), $json) ?? '',
+                        true,
+                        512,
+                        JSON_THROW_ON_ERROR,
+                    ),
+                ),
+                $blocks,
+            ),
+        );
         $changes = [
-            'Abstract' => ['numbered' => Numbered::None], 'Tables' => ['numbered' => Numbered::Appendix], 'a point' => ['kind' => Kind::Point], 'Pell says' => ['kind' => Kind::Quote],
-            'not printed' => ['kind' => Kind::Aside, 'flag' => Flag::MayGo], 'Mud' => ['target' => Target::of(120), 'dye' => Dye::of('#ab12cd'), 'foreign' => ['url' => 'http://example.org', '{urn:x}x:y' => 'z']],
+            'Abstract' => ['numbered' => Numbered::None],
+            'Tables' => ['numbered' => Numbered::Appendix],
+            'a point' => ['kind' => Kind::Point],
+            'Pell says' => ['kind' => Kind::Quote],
+            'not printed' => ['kind' => Kind::Aside, 'flag' => Flag::MayGo],
+            'Mud' => [
+                'target' => Target::of(120),
+                'dye' => Dye::of('#ab12cd'),
+                'foreign' => ['url' => 'http://example.org', '{urn:x}x:y' => 'z'],
+            ],
         ];
         foreach ($changes as $title => $change) {
             $plan = $plan->with($plan->topic(Build::id($plan, $title))->with($change));
         }
-        $plan = $plan->with($plan->topic(Build::id($plan, 'Mud'))->withNote($note))->with($plan->topic(Build::id($plan, 'not printed'))->withNote(Build::note('secret')));
+        $plan = $plan
+            ->with($plan->topic(Build::id($plan, 'Mud'))->withNote($note))
+            ->with($plan->topic(Build::id($plan, 'not printed'))->withNote(Build::note('secret')));
 
         return (new Edit($plan))->append(new Topic(Build::ulid(9), 'A loose idea'), Plan::TRAY)->done();
     }
@@ -118,8 +145,14 @@ final class WriterTest extends TestCase
 
     public function testNumberedText(): void
     {
-        self::assertSame("Test plan\n\nAbstract\n1 Tide & <Wall>\n  1.1 Mud\n    1.1.1 Deep\n      Deeper\n  - a point\n    under it\n  - Pell says\nA Tables\n", $this->write(Format::Text, self::rich(), new Choices(notes: false)));
-        self::assertStringContainsString("  1.1 Mud\n    | Plain, bold & <b>\n    | a linkstruck\n", $this->write(Format::Text, self::rich()));
+        self::assertSame(
+            "Test plan\n\nAbstract\n1 Tide & <Wall>\n  1.1 Mud\n    1.1.1 Deep\n      Deeper\n  - a point\n    under it\n  - Pell says\nA Tables\n",
+            $this->write(Format::Text, self::rich(), new Choices(notes: false)),
+        );
+        self::assertStringContainsString(
+            "  1.1 Mud\n    | Plain, bold & <b>\n    | a linkstruck\n",
+            $this->write(Format::Text, self::rich()),
+        );
     }
 
     public function testNumberedTextKeepsColumnsAndTheSignsOfLists(): void
@@ -139,11 +172,19 @@ final class WriterTest extends TestCase
             new Node('table', ['id' => Build::ulid(1)], [$row('tableHeader', 'Line', 'Rise'), $row('tableCell', 'Winter storms', '4')]),
             $list(
                 'bulletList',
-                new Node('listItem', [], [Node::plain('one'), new Node('orderedList', [], [new Node('listItem', [], [Node::plain('in it')])])]),
+                new Node(
+                    'listItem',
+                    [],
+                    [Node::plain('one'), new Node('orderedList', [], [new Node('listItem', [], [Node::plain('in it')])])],
+                ),
                 new Node('listItem', [], [Node::plain('two')]),
             ),
             $list('orderedList', new Node('listItem', [], [Node::plain('third')])),
-            $list('taskList', new Node('taskItem', ['checked' => true], [Node::plain('done')]), new Node('taskItem', [], [Node::plain('not yet')])),
+            $list(
+                'taskList',
+                new Node('taskItem', ['checked' => true], [Node::plain('done')]),
+                new Node('taskItem', [], [Node::plain('not yet')]),
+            ),
         ]);
         $plan = Build::plan('A')->withProperties(new Properties(scheme: Scheme::None));
         $text = $this->write(Format::Text, $plan->with($plan->topic(Build::id($plan, 'A'))->withNote($note)));
@@ -167,7 +208,10 @@ final class WriterTest extends TestCase
     {
         $file = $this->write(Format::Markdown, self::rich());
         $back = Build::intake(Reading::Markdown, $file, ids: new CountedIds())->plan;
-        self::assertSame("Test plan\n  Abstract\n  1 Tide & <Wall>\n    1.1 Mud\n      1.1.1 Deep\n        Deeper\n  A Tables", Build::outline($back));
+        self::assertSame(
+            "Test plan\n  Abstract\n  1 Tide & <Wall>\n    1.1 Mud\n      1.1.1 Deep\n        Deeper\n  A Tables",
+            Build::outline($back),
+        );
         $note = (string) $back->topic(Build::id($back, '1.1 Mud'))->note?->plainText();
         self::assertStringContainsString("Plain, bold & <b>\na linkstruck", $note);
         self::assertStringContainsString("A note heading\none\nfour\nquoted\ncell", $note);
@@ -178,10 +222,16 @@ final class WriterTest extends TestCase
     {
         $html = (new HtmlWriter())->body(Draft::of(self::rich(), new Choices(headingDepth: 2)));
         self::assertStringContainsString('Tide &amp; &lt;Wall&gt;', $html);
-        self::assertStringContainsString('<strong>bold</strong><u><em> &amp; &lt;b&gt;</em></u><br><a href="https://example.org/?a=1&amp;b=&apos;2&apos;"', $html);
+        self::assertStringContainsString(
+            '<strong>bold</strong><u><em> &amp; &lt;b&gt;</em></u><br><a href="https://example.org/?a=1&amp;b=&apos;2&apos;"',
+            $html,
+        );
         self::assertStringNotContainsString('secret', $html);
         $dom = new \DOMDocument();
-        self::assertTrue($dom->loadXML('<x>' . str_replace(['<br>', '<hr>'], ['<br/>', '<hr/>'], $html) . '</x>'), 'Every element is closed in order.');
+        self::assertTrue(
+            $dom->loadXML('<x>' . str_replace(['<br>', '<hr>'], ['<br/>', '<hr/>'], $html) . '</x>'),
+            'Every element is closed in order.',
+        );
     }
 
     public function testDeepSectionsBecomeListItems(): void
@@ -190,7 +240,20 @@ final class WriterTest extends TestCase
         foreach (Draft::of(self::rich(), new Choices(headingDepth: 2, notes: false))->elements as $element) {
             $roles[$element->title] = $element->role . $element->level;
         }
-        self::assertSame(['Abstract' => 'heading1', 'Tide & <Wall>' => 'heading1', 'Mud' => 'heading2', 'Deep' => 'item1', 'Deeper' => 'item2', 'a point' => 'item1', 'under it' => 'item2', 'Pell says' => 'quote0', 'Tables' => 'heading1'], $roles);
+        self::assertSame(
+            [
+                'Abstract' => 'heading1',
+                'Tide & <Wall>' => 'heading1',
+                'Mud' => 'heading2',
+                'Deep' => 'item1',
+                'Deeper' => 'item2',
+                'a point' => 'item1',
+                'under it' => 'item2',
+                'Pell says' => 'quote0',
+                'Tables' => 'heading1',
+            ],
+            $roles,
+        );
     }
 
     /** @return array<string, \DOMXPath> the parts of a document, each of them well-formed */
@@ -231,14 +294,23 @@ final class WriterTest extends TestCase
             self::assertCount(1, self::values($parts['word/styles.xml'], "//w:style[@w:styleId='{$style}']/@w:styleId"), "Style {$style}");
         }
         foreach (array_unique(self::values($body, '//w:numId/@w:val')) as $list) {
-            self::assertTrue($list === '0' || self::values($parts['word/numbering.xml'], "//w:num[@w:numId='{$list}']/@w:numId") !== [], "List {$list}");
+            self::assertTrue(
+                $list === '0' || self::values($parts['word/numbering.xml'], "//w:num[@w:numId='{$list}']/@w:numId") !== [],
+                "List {$list}",
+            );
         }
-        $targets = array_map(static fn(\DOMNode $node): string => $node instanceof \DOMElement ? $node->getAttribute('Id') : '', iterator_to_array($parts['word/_rels/document.xml.rels']->query('/*/*') ?: []));
+        $targets = array_map(
+            static fn(\DOMNode $node): string => $node instanceof \DOMElement ? $node->getAttribute('Id') : '',
+            iterator_to_array($parts['word/_rels/document.xml.rels']->query('/*/*') ?: []),
+        );
         self::assertSame([], array_diff(self::values($body, '//@r:id'), $targets));
         $bookmarks = self::values($body, '//w:bookmarkStart/@w:name');
         self::assertSame([], array_diff(self::values($body, '//w:hyperlink/@w:anchor'), $bookmarks));
         self::assertCount(9, preg_grep('/\A_e/', $bookmarks) ?: [], 'Every topic that prints has a bookmark.');
-        self::assertSame(\count(self::values($body, "//w:fldChar[@w:fldCharType='begin']")), \count(self::values($body, "//w:fldChar[@w:fldCharType='end']")));
+        self::assertSame(
+            \count(self::values($body, "//w:fldChar[@w:fldCharType='begin']")),
+            \count(self::values($body, "//w:fldChar[@w:fldCharType='end']")),
+        );
         self::assertStringNotContainsString('updateFields', $parts['word/settings.xml']->document->saveXML() ?: '');
         self::assertStringContainsString('TOC \o', implode(' ', self::values($body, '//w:instrText')));
         self::assertSame(['Ada Marsh'], self::values($parts['docProps/core.xml'], "//*[local-name()='creator']"));
@@ -248,9 +320,22 @@ final class WriterTest extends TestCase
     {
         $parts = $this->parts($this->write(Format::Docx, self::rich()));
         $numbering = $parts['word/numbering.xml'];
-        self::assertSame(['%1', '%1.%2', '%1.%2.%3', ''], \array_slice(self::values($numbering, '//w:abstractNum[@w:abstractNumId=0]/w:lvl/w:lvlText/@w:val'), 0, 4));
-        self::assertSame(['Heading1', 'Heading2', 'Heading3'], \array_slice(self::values($numbering, '//w:abstractNum[@w:abstractNumId=0]/w:lvl/w:pStyle/@w:val'), 0, 3));
-        self::assertSame(['0', '1', '2'], \array_slice(self::values($parts['word/styles.xml'], "//w:style[starts-with(@w:styleId, 'Heading')]/w:pPr/w:outlineLvl/@w:val"), 0, 3));
+        self::assertSame(
+            ['%1', '%1.%2', '%1.%2.%3', ''],
+            \array_slice(self::values($numbering, '//w:abstractNum[@w:abstractNumId=0]/w:lvl/w:lvlText/@w:val'), 0, 4),
+        );
+        self::assertSame(
+            ['Heading1', 'Heading2', 'Heading3'],
+            \array_slice(self::values($numbering, '//w:abstractNum[@w:abstractNumId=0]/w:lvl/w:pStyle/@w:val'), 0, 3),
+        );
+        self::assertSame(
+            ['0', '1', '2'],
+            \array_slice(
+                self::values($parts['word/styles.xml'], "//w:style[starts-with(@w:styleId, 'Heading')]/w:pPr/w:outlineLvl/@w:val"),
+                0,
+                3,
+            ),
+        );
         // No number is typed before a heading that the list counts; the abstract is taken out of the list.
         $headings = self::values($parts['word/document.xml'], "//w:p[w:pPr/w:pStyle[starts-with(@w:val, 'Heading')]]");
         self::assertSame(['Abstract', 'Tide & <Wall>', 'Mud', 'Deep', 'Deeper', 'Tables'], $headings);
@@ -262,9 +347,27 @@ final class WriterTest extends TestCase
         if ($office === '') {
             self::markTestSkipped('No word processor is installed.');
         }
-        foreach ([[Scheme::Decimal, ['1 Tide & <Wall>', '1.1 Mud', '1.1.1 Deep']], [Scheme::Chapter, ["Chapter 1\u{2002} Tide & <Wall>", '1.1 Mud', '1.1.1 Deep']], [Scheme::Essay, ['I. Tide & <Wall>', 'A. Mud', '1. Deep']]] as [$scheme, $expected]) {
-            file_put_contents("{$this->folder}/read.docx", $this->write(Format::Docx, self::rich(), new Choices(scheme: $scheme, contents: false)));
-            exec(escapeshellarg($office) . ' --headless -env:UserInstallation=file://' . escapeshellarg("{$this->folder}/profile") . ' --convert-to txt:Text --outdir ' . escapeshellarg($this->folder) . ' ' . escapeshellarg("{$this->folder}/read.docx") . ' 2>/dev/null');
+        foreach (
+            [
+                [Scheme::Decimal, ['1 Tide & <Wall>', '1.1 Mud', '1.1.1 Deep']],
+                [Scheme::Chapter, ["Chapter 1\u{2002} Tide & <Wall>", '1.1 Mud', '1.1.1 Deep']],
+                [Scheme::Essay, ['I. Tide & <Wall>', 'A. Mud', '1. Deep']],
+            ] as [$scheme, $expected]
+        ) {
+            file_put_contents(
+                "{$this->folder}/read.docx",
+                $this->write(Format::Docx, self::rich(), new Choices(scheme: $scheme, contents: false)),
+            );
+            exec(
+                escapeshellarg($office)
+                    . ' --headless -env:UserInstallation=file://'
+                    . escapeshellarg("{$this->folder}/profile")
+                    . ' --convert-to txt:Text --outdir '
+                    . escapeshellarg($this->folder)
+                    . ' '
+                    . escapeshellarg("{$this->folder}/read.docx")
+                    . ' 2>/dev/null',
+            );
             $text = (string) file_get_contents("{$this->folder}/read.txt");
             $lines = array_map(trim(...), explode("\n", str_replace("\u{FEFF}", '', $text)));
             foreach ([...$expected, 'A note heading', 'quoted', 'Pell says'] as $line) {
@@ -281,8 +384,14 @@ final class WriterTest extends TestCase
         $from = Build::id($plan, 'Tide & <Wall>');
         self::assertStringContainsString("\n1.1 Mud\n  1.1.1 Deep", $this->write(Format::Text, $plan, new Choices($from, notes: false)));
         $parts = $this->parts($this->write(Format::Docx, $plan, new Choices($from)));
-        self::assertSame(['Mud', 'Deep', 'Deeper'], self::values($parts['word/document.xml'], "//w:p[w:pPr/w:pStyle[starts-with(@w:val, 'Heading')]]"));
-        self::assertSame(['Heading1'], self::values($parts['word/numbering.xml'], '//w:abstractNum[@w:abstractNumId=0]/w:lvl[@w:ilvl=1]/w:pStyle/@w:val'));
+        self::assertSame(
+            ['Mud', 'Deep', 'Deeper'],
+            self::values($parts['word/document.xml'], "//w:p[w:pPr/w:pStyle[starts-with(@w:val, 'Heading')]]"),
+        );
+        self::assertSame(
+            ['Heading1'],
+            self::values($parts['word/numbering.xml'], '//w:abstractNum[@w:abstractNumId=0]/w:lvl[@w:ilvl=1]/w:pStyle/@w:val'),
+        );
     }
 
     public function testEveryFormatTakesAPlanOfHostileTitles(): void
@@ -298,9 +407,17 @@ final class WriterTest extends TestCase
     public function testWhatPlainTextCannotHoldIsSaid(): void
     {
         $plan = Build::plan("Tide\nWall");
-        $marked = [Node::paragraph([Node::text('high', [new Mark('bold')])], Build::ulid(1)), (new Node('picture', ['picture' => str_repeat('a', 64)]))->withId(Build::ulid(2))];
-        $plan = $plan->with($plan->topic(Build::id($plan, 'Tide'))->withNote(Note::of($marked)))->with($plan->topic(Build::id($plan, 'Wall'))->withNote(Build::note('plain')));
-        $said = ['Pictures in notes (1) are handed over by their captions only.', 'Notes with formatting, lists or tables (1) are plain lines of text.'];
+        $marked = [
+            Node::paragraph([Node::text('high', [new Mark('bold')])], Build::ulid(1)),
+            (new Node('picture', ['picture' => str_repeat('a', 64)]))->withId(Build::ulid(2)),
+        ];
+        $plan = $plan
+            ->with($plan->topic(Build::id($plan, 'Tide'))->withNote(Note::of($marked)))
+            ->with($plan->topic(Build::id($plan, 'Wall'))->withNote(Build::note('plain')));
+        $said = [
+            'Pictures in notes (1) are handed over by their captions only.',
+            'Notes with formatting, lists or tables (1) are plain lines of text.',
+        ];
         foreach ([Format::Csv, Format::Text] as $format) {
             $out = fopen('php://memory', 'w+') ?: throw new \RuntimeException('No memory.');
             self::assertEqualsCanonicalizing($said, $format->writer()->write($plan, new Choices(), $out, $this->folder));
@@ -311,7 +428,9 @@ final class WriterTest extends TestCase
     public function testLatexIsSourceThatAnyEngineTakes(): void
     {
         $plan = Build::plan("Tide & 100% _mud_\n  #2 {deep} \\ ~^\$");
-        $note = [Node::paragraph([Node::text('é 盐', [new Mark('highlight')]), new Node('footnote', [], [Node::text('a_b')])], Build::ulid(1))];
+        $note = [
+            Node::paragraph([Node::text('é 盐', [new Mark('highlight')]), new Node('footnote', [], [Node::text('a_b')])], Build::ulid(1)),
+        ];
         $plan = $plan->with($plan->topic(Build::id($plan, 'Tide & 100% _mud_'))->withNote(Note::of($note)));
         $source = $this->write(Format::Latex, $plan, new Choices(marks: false));
         self::assertStringContainsString('\section{1 Tide \& 100\% \_mud\_}', $source);

@@ -40,10 +40,9 @@ final class AccountTest extends TestCase
     private function letter(string $name, string $email, string $password): string
     {
         Mail::fake();
-        $this->post(
-            '/sign-up',
-            ['name' => $name, 'email' => $email, 'password' => $password, 'time_zone' => 'Europe/Berlin'],
-        )->assertOk()->assertSee('A letter is on its way');
+        $this->post('/sign-up', ['name' => $name, 'email' => $email, 'password' => $password, 'time_zone' => 'Europe/Berlin'])
+            ->assertOk()
+            ->assertSee('A letter is on its way');
         $link = '';
         Mail::assertSent(OpenAccount::class, static function (OpenAccount $letter) use (&$link): bool {
             $link = (string) parse_url($letter->link, PHP_URL_PATH);
@@ -101,8 +100,12 @@ final class AccountTest extends TestCase
 
             return true;
         });
-        $this->get("/reset/{$token}?email=ada@example.org")->assertOk()->assertSee('ada@example.org');
-        $this->post('/reset', ['token' => 'false', 'email' => 'ada@example.org', 'password' => 'another one'])->assertSessionHasErrors('email');
+        $this->get("/reset/{$token}?email=ada@example.org")
+            ->assertOk()
+            ->assertSee('ada@example.org');
+        $this->post('/reset', ['token' => 'false', 'email' => 'ada@example.org', 'password' => 'another one'])->assertSessionHasErrors(
+            'email',
+        );
         $this->post('/reset', ['token' => $token, 'email' => 'ada@example.org', 'password' => 'another one'])->assertRedirect('/sign-in');
         $this->post('/sign-in', ['email' => 'ada@example.org', 'password' => 'another one']);
         $this->assertAuthenticated();
@@ -133,7 +136,9 @@ final class AccountTest extends TestCase
     {
         $this->put('/account', ['name' => 'Ada M', 'time_zone' => 'Atlantis/City'])->assertSessionHasErrors('time_zone');
         $this->put('/account', ['name' => 'Ada M', 'time_zone' => 'Asia/Tokyo'])->assertSessionHas('said');
-        $this->put('/account/password', ['current_password' => 'wrong', 'password' => 'another one'])->assertSessionHasErrors('current_password');
+        $this->put('/account/password', ['current_password' => 'wrong', 'password' => 'another one'])->assertSessionHasErrors(
+            'current_password',
+        );
         $this->put('/account/password', ['current_password' => 'a long secret', 'password' => 'another one'])->assertSessionHas('said');
         self::assertTrue(Auth::validate(['email' => 'ada@example.org', 'password' => 'another one']));
         self::assertSame('Asia/Tokyo', $this->user->fresh()?->time_zone);

@@ -16,7 +16,14 @@ final class CopiesTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->send(['type' => 'note', 'topic' => $this->id('A1'), 'put' => [['type' => 'paragraph', 'attrs' => ['id' => self::newId()], 'content' => [['type' => 'text', 'text' => 'noted']]]], 'remove' => [], 'order' => null, 'was' => []]);
+        $this->send([
+            'type' => 'note',
+            'topic' => $this->id('A1'),
+            'put' => [['type' => 'paragraph', 'attrs' => ['id' => self::newId()], 'content' => [['type' => 'text', 'text' => 'noted']]]],
+            'remove' => [],
+            'order' => null,
+            'was' => [],
+        ]);
         $this->other = $this->row;
         $this->row = $this->start("X\n  X1\nY");
     }
@@ -24,7 +31,17 @@ final class CopiesTest extends TestCase
     /** @param array<string, mixed> $given */
     private function bring(array $given): TestResponse
     {
-        return $this->postJson("/plans/{$this->row->id}/copies", $given + ['id' => self::newId(), 'base' => $this->row->refresh()->revision, 'from' => $this->other->id, 'topics' => [], 'parent' => Plan::ROOT, 'after' => null]);
+        return $this->postJson(
+            "/plans/{$this->row->id}/copies",
+            $given + [
+                'id' => self::newId(),
+                'base' => $this->row->refresh()->revision,
+                'from' => $this->other->id,
+                'topics' => [],
+                'parent' => Plan::ROOT,
+                'after' => null,
+            ],
+        );
     }
 
     private function ofOther(string $title): string
@@ -38,7 +55,9 @@ final class CopiesTest extends TestCase
 
     public function testABranchIsCopiedWithItsNotes(): void
     {
-        $this->bring(['topics' => [$this->ofOther('A')], 'parent' => $this->id('X'), 'after' => $this->id('X1')])->assertOk()->assertJsonPath('copied', 3);
+        $this->bring(['topics' => [$this->ofOther('A')], 'parent' => $this->id('X'), 'after' => $this->id('X1')])
+            ->assertOk()
+            ->assertJsonPath('copied', 3);
         self::assertSame("X\n  X1\n  A\n    A1\n    A2\nY", $this->outline());
         self::assertSame('noted', $this->plan()->topic($this->id('A1'))->note?->plainText());
         $this->step('undo')->assertOk();
@@ -61,7 +80,9 @@ final class CopiesTest extends TestCase
         [$this->row, $this->other] = [$this->other, $this->row];
         $this->send(['type' => 'remove', 'ids' => [$a]])->assertOk();
         [$this->row, $this->other] = [$this->other, $this->row];
-        $this->bring(['topics' => [$a]])->assertOk()->assertJsonPath('copied', 3);
+        $this->bring(['topics' => [$a]])
+            ->assertOk()
+            ->assertJsonPath('copied', 3);
         self::assertSame("A\n  A1\n  A2\nX\n  X1\nY", $this->outline());
         self::assertSame('noted', $this->plan()->topic($this->id('A1'))->note?->plainText());
     }
@@ -103,7 +124,9 @@ final class CopiesTest extends TestCase
         $this->row = $this->other;
         [$a, $a1, $a2] = array_map($this->id(...), ['A', 'A1', 'A2']);
         $copy = [$a => self::newId(), $a1 => self::newId(), $a2 => self::newId()];
-        $this->send(['type' => 'copy', 'new' => $copy, 'at' => ['parent' => Plan::ROOT, 'after' => $a]])->assertOk()->assertJsonPath('refused', []);
+        $this->send(['type' => 'copy', 'new' => $copy, 'at' => ['parent' => Plan::ROOT, 'after' => $a]])
+            ->assertOk()
+            ->assertJsonPath('refused', []);
         self::assertSame("A\n  A1\n  A2\nA\n  A1\n  A2\nB\n  B1\nC", $this->outline());
         $plan = $this->plan();
         self::assertSame('noted', $plan->topic($copy[$a1])->note?->plainText());
@@ -114,9 +137,24 @@ final class CopiesTest extends TestCase
     {
         $idea = self::newId();
         $source = self::newId();
-        $this->send(['type' => 'add', 'at' => ['parent' => Plan::TRAY, 'after' => null], 'topics' => [['id' => $idea, 'title' => 'Pell, Tides and Walls, 1994']]])->assertOk();
-        $this->send(['type' => 'compound', 'operations' => [['type' => 'source', 'sources' => [['id' => $source, 'title' => 'Pell, Tides and Walls, 1994']]], ['type' => 'dissolve', 'ids' => [$idea]]]])->assertOk()->assertJsonPath('refused', []);
-        $this->getJson("/plans/{$this->row->id}/source-list")->assertJsonPath('sources.0.source', ['id' => $source, 'title' => 'Pell, Tides and Walls, 1994']);
+        $this->send([
+            'type' => 'add',
+            'at' => ['parent' => Plan::TRAY, 'after' => null],
+            'topics' => [['id' => $idea, 'title' => 'Pell, Tides and Walls, 1994']],
+        ])->assertOk();
+        $this->send([
+            'type' => 'compound',
+            'operations' => [
+                ['type' => 'source', 'sources' => [['id' => $source, 'title' => 'Pell, Tides and Walls, 1994']]],
+                ['type' => 'dissolve', 'ids' => [$idea]],
+            ],
+        ])
+            ->assertOk()
+            ->assertJsonPath('refused', []);
+        $this->getJson("/plans/{$this->row->id}/source-list")->assertJsonPath('sources.0.source', [
+            'id' => $source,
+            'title' => 'Pell, Tides and Walls, 1994',
+        ]);
         self::assertSame([], $this->plan()->parts(Plan::TRAY));
         $this->step('undo')->assertOk();
         $this->getJson("/plans/{$this->row->id}/source-list")->assertJsonPath('sources', []);
@@ -128,7 +166,9 @@ final class CopiesTest extends TestCase
     public function testWhereAPersonLooksIsTheirOwn(): void
     {
         $this->putJson("/plans/{$this->row->id}/look", ['focus' => $this->id('X'), 'dimmed' => true])->assertNoContent();
-        $this->get("/plans/{$this->row->id}")->assertOk()->assertSee('"look":{"focus":"' . $this->id('X') . '","dimmed":true}', false);
+        $this->get("/plans/{$this->row->id}")
+            ->assertOk()
+            ->assertSee('"look":{"focus":"' . $this->id('X') . '","dimmed":true}', false);
         $this->putJson("/plans/{$this->row->id}/look", ['focus' => null, 'dimmed' => false])->assertNoContent();
         $this->get("/plans/{$this->row->id}")->assertSee('"look":{"focus":null,"dimmed":false}', false);
     }

@@ -19,9 +19,10 @@ final class DepthTest extends TestCase
     {
         $node = ['type' => 'paragraph', 'content' => [['type' => 'text', 'text' => 'at the bottom']]];
         for ($at = 2; $at <= $depth; ++$at) {
-            $node = $type === 'blockquote' || ($depth - $at) % 2 === 1
-                ? ['type' => $type === 'blockquote' ? 'blockquote' : 'listItem', 'content' => [$node]]
-                : ['type' => $type, 'content' => [$node]];
+            $node
+                = $type === 'blockquote' || ($depth - $at) % 2 === 1
+                    ? ['type' => $type === 'blockquote' ? 'blockquote' : 'listItem', 'content' => [$node]]
+                    : ['type' => $type, 'content' => [$node]];
         }
 
         return ['attrs' => ['id' => self::newId()]] + $node;
@@ -30,7 +31,7 @@ final class DepthTest extends TestCase
     /** The deepest that the schema allows. */
     private static function deepest(string $type): int
     {
-        for ($depth = $type === 'blockquote' ? 1 : 3, $found = 0;; $depth += $type === 'blockquote' ? 1 : 2) {
+        for ($depth = $type === 'blockquote' ? 1 : 3, $found = 0; ; $depth += $type === 'blockquote' ? 1 : 2) {
             try {
                 Schema::block(self::nested($type, $depth));
                 $found = $depth;
@@ -54,8 +55,12 @@ final class DepthTest extends TestCase
         $depth = self::deepest($type);
         self::assertGreaterThan(Limits::NOTE_DEPTH - 6, $depth);
         $topic = $this->id('A');
-        $this->send(['type' => 'note', 'topic' => $topic, 'put' => [self::nested($type, $depth)], 'remove' => [], 'order' => null])->assertOk()->assertJsonPath('refused', []);
-        $blocks = $this->getJson("/plans/{$this->row->id}/topics/{$topic}/note")->assertOk()->json('blocks');
+        $this->send(['type' => 'note', 'topic' => $topic, 'put' => [self::nested($type, $depth)], 'remove' => [], 'order' => null])
+            ->assertOk()
+            ->assertJsonPath('refused', []);
+        $blocks = $this->getJson("/plans/{$this->row->id}/topics/{$topic}/note")
+            ->assertOk()
+            ->json('blocks');
         self::assertStringContainsString('at the bottom', (string) json_encode($blocks, JSON_THROW_ON_ERROR, 1024));
         foreach (Format::cases() as $format) {
             $this->get("/plans/{$this->row->id}/hand-over/file?format={$format->value}")->assertOk();
@@ -73,7 +78,15 @@ final class DepthTest extends TestCase
     #[DataProvider('types')]
     public function testWhatIsDeeperIsRefusedWithAReason(string $type): void
     {
-        $said = $this->send(['type' => 'note', 'topic' => $this->id('A'), 'put' => [self::nested($type, self::deepest($type) + 2)], 'remove' => [], 'order' => null])->assertStatus(422)->json('message');
+        $said = $this->send([
+            'type' => 'note',
+            'topic' => $this->id('A'),
+            'put' => [self::nested($type, self::deepest($type) + 2)],
+            'remove' => [],
+            'order' => null,
+        ])
+            ->assertStatus(422)
+            ->json('message');
         self::assertStringContainsString('deep', (string) $said);
     }
 
@@ -81,19 +94,29 @@ final class DepthTest extends TestCase
     public function testAFileThatIsDeeperComesInWithEveryWord(string $type): void
     {
         $tags = [
-            'bulletList' => ['<ul><li>', '</li></ul>'], 'orderedList' => ['<ol><li>', '</li></ol>'],
+            'bulletList' => ['<ul><li>', '</li></ul>'],
+            'orderedList' => ['<ol><li>', '</li></ol>'],
             'blockquote' => ['<blockquote>', '</blockquote>'],
         ][$type];
         foreach ([10, 30, 90] as $deep) {
-            $words = implode('', array_map(static fn(int $i): string => "{$tags[0]}level{$i} ", range(1, $deep))) . str_repeat($tags[1], $deep);
+            $words
+                = implode('', array_map(static fn(int $i): string => "{$tags[0]}level{$i} ", range(1, $deep)))
+                . str_repeat($tags[1], $deep);
             $token = (string) $this->post(
                 '/intake/files',
                 ['file' => \Illuminate\Http\UploadedFile::fake()->createWithContent('a.html', "<h1>Head</h1><p>First.</p>{$words}")],
                 ['Accept' => 'application/json'],
-            )->assertOk()->json('token');
-            $address = (string) $this->postJson('/intake', ['token' => $token])->assertOk()->json('address');
+            )
+                ->assertOk()
+                ->json('token');
+            $address = (string) $this->postJson('/intake', ['token' => $token])
+                ->assertOk()
+                ->json('address');
             $this->row = PlanRow::query()->findOrFail(basename($address));
-            $all = implode(' ', array_map(static fn($topic): string => $topic->title . ' ' . ($topic->note?->plainText() ?? ''), $this->plan()->topics));
+            $all = implode(
+                ' ',
+                array_map(static fn($topic): string => $topic->title . ' ' . ($topic->note?->plainText() ?? ''), $this->plan()->topics),
+            );
             foreach (range(1, $deep) as $i) {
                 self::assertMatchesRegularExpression("/level{$i}\\b/", $all, "{$type}, {$deep} deep");
             }
@@ -105,7 +128,14 @@ final class DepthTest extends TestCase
         $deep = self::nested('bulletList', self::deepest('bulletList'));
         $this->send(['type' => 'note', 'topic' => $this->id('A1'), 'put' => [$deep], 'remove' => [], 'order' => null])->assertOk();
         $before = $this->outline();
-        $answer = $this->send(['type' => 'fold', 'ids' => [$this->id('A1')], 'into' => null, 'as' => 'list', 'seed' => self::newId(), 'cite' => (object) []]);
+        $answer = $this->send([
+            'type' => 'fold',
+            'ids' => [$this->id('A1')],
+            'into' => null,
+            'as' => 'list',
+            'seed' => self::newId(),
+            'cite' => (object) [],
+        ]);
         $answer->assertOk();
         $refused = $answer->json('refused');
         if ($refused !== []) {

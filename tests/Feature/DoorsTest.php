@@ -49,7 +49,10 @@ final class DoorsTest extends TestCase
         Notification::assertSentTo(
             $this->user,
             ResetPassword::class,
-            fn(ResetPassword $letter): bool => str_starts_with($letter->toMail($this->user)->actionUrl, rtrim((string) config('app.url'), '/') . '/reset/'),
+            fn(ResetPassword $letter): bool => str_starts_with(
+                $letter->toMail($this->user)->actionUrl,
+                rtrim((string) config('app.url'), '/') . '/reset/',
+            ),
         );
     }
 
@@ -67,7 +70,14 @@ final class DoorsTest extends TestCase
     private function device(User $user, string $agent, int $ago = 0): string
     {
         $id = Str::random(40);
-        DB::table('sessions')->insert(['id' => $id, 'user_id' => $user->id, 'ip_address' => '192.0.2.7', 'user_agent' => $agent, 'payload' => '', 'last_activity' => time() - $ago]);
+        DB::table('sessions')->insert([
+            'id' => $id,
+            'user_id' => $user->id,
+            'ip_address' => '192.0.2.7',
+            'user_agent' => $agent,
+            'payload' => '',
+            'last_activity' => time() - $ago,
+        ]);
 
         return $id;
     }
@@ -106,12 +116,17 @@ final class DoorsTest extends TestCase
     {
         $phone = $this->device(
             $this->user,
-            'Mozilla/5.0 (iPhone; CPU iPhone OS 17_0 like Mac OS X) AppleWebKit/605.1.15 (KHTML, like Gecko) Version/17.0 Mobile/15E148 Safari/604.1',
+            'Mozilla/5.0 (iPhone; CPU iPhone OS 17_0 like Mac OS X) AppleWebKit/605.1.15 (KHTML, like Gecko) Version/17.0 Mobile/15E148 '
+                . 'Safari/604.1',
             3600,
         );
         $this->device($this->user, 'Mozilla/5.0 (X11; Linux x86_64; rv:130.0) Gecko/20100101 Firefox/130.0', 7200);
         $strange = $this->device($this->account('bo'), 'curl/8');
-        $page = $this->get('/account')->assertOk()->assertSee('Safari on iPhone')->assertSee('Firefox on Linux')->assertDontSee('A browser');
+        $page = $this->get('/account')
+            ->assertOk()
+            ->assertSee('Safari on iPhone')
+            ->assertSee('Firefox on Linux')
+            ->assertDontSee('A browser');
         self::assertStringNotContainsString($phone, (string) $page->getContent(), 'The id of a session is a key to the account.');
         $key = Devices::of($this->user, '')[0]['key'];
         $this->delete('/account/devices', ['device' => $key])->assertRedirect('/account');
@@ -128,10 +143,15 @@ final class DoorsTest extends TestCase
         foreach ([['stay' => '1'], []] as $choice) {
             Auth::logout();
             $this->flushSession();
-            $answer = $this->post('/sign-in', ['email' => 'ada@example.org', 'password' => 'a long secret'] + $choice)->assertRedirect('/plans');
+            $answer = $this->post('/sign-in', ['email' => 'ada@example.org', 'password' => 'a long secret'] + $choice)->assertRedirect(
+                '/plans',
+            );
             $cookie = $answer->getCookie('embrel_session', false);
             self::assertEqualsWithDelta($choice === [] ? 0 : time() + 30 * 86_400, $cookie?->getExpiresTime(), 60);
-            self::assertSame([], array_filter($answer->headers->getCookies(), static fn($one): bool => str_starts_with($one->getName(), 'remember_')));
+            self::assertSame(
+                [],
+                array_filter($answer->headers->getCookies(), static fn($one): bool => str_starts_with($one->getName(), 'remember_')),
+            );
             $this->travel(25)->hours();
             $this->get('/plans')->assertStatus($choice === [] ? 302 : 200);
             $this->travelBack();
@@ -161,10 +181,12 @@ final class DoorsTest extends TestCase
             [],
             ['REMOTE_ADDR' => $from],
         )->getStatusCode();
-        $tries = array_map(
-            static fn(string $email): int => $try($email, '192.0.2.' . random_int(1, 250)),
-            ['ada@example.org', 'ADA@example.org', ' ada@Example.org', 'Ada@example.ORG'],
-        );
+        $tries = array_map(static fn(string $email): int => $try($email, '192.0.2.' . random_int(1, 250)), [
+            'ada@example.org',
+            'ADA@example.org',
+            ' ada@Example.org',
+            'Ada@example.ORG',
+        ]);
         self::assertSame([302, 302, 302, 429], $tries);
         $others = array_map(static fn(int $i): int => $try("someone{$i}@example.org", '198.51.100.9'), range(1, 19));
         self::assertSame(429, $others[18]);
@@ -176,11 +198,11 @@ final class DoorsTest extends TestCase
     {
         config(['embrel.sign_ins_a_minute' => 2]);
         $answers = array_map(
-            fn(): int => $this->call(
-                $method,
-                $address,
-                ['current_password' => 'a guess', 'password' => 'another one', 'password_to_delete' => 'a guess'],
-            )->getStatusCode(),
+            fn(): int => $this->call($method, $address, [
+                'current_password' => 'a guess',
+                'password' => 'another one',
+                'password_to_delete' => 'a guess',
+            ])->getStatusCode(),
             range(1, 3),
         );
         self::assertSame([302, 302, 429], $answers);
@@ -203,7 +225,9 @@ final class DoorsTest extends TestCase
 
     public function testAPasswordInTheOlderFormIsAcceptedAndKeptAnew(): void
     {
-        DB::table('users')->where('id', $this->user->id)->update(['password' => password_hash('an old secret', PASSWORD_BCRYPT, ['cost' => 4])]);
+        DB::table('users')
+            ->where('id', $this->user->id)
+            ->update(['password' => password_hash('an old secret', PASSWORD_BCRYPT, ['cost' => 4])]);
         Auth::logout();
         $this->post('/sign-in', ['email' => 'ada@example.org', 'password' => 'an old secret'])->assertRedirect('/plans');
         self::assertSame('argon2id', Hash::info((string) DB::table('users')->where('id', $this->user->id)->value('password'))['algoName']);
@@ -213,7 +237,9 @@ final class DoorsTest extends TestCase
 
     public function testTheSealOfThePulseEnds(): void
     {
-        $address = (string) $this->getJson("/plans/{$this->row->id}/pulse-address")->assertOk()->json('pulse');
+        $address = (string) $this->getJson("/plans/{$this->row->id}/pulse-address")
+            ->assertOk()
+            ->json('pulse');
         $this->get("{$address}&since=0")->assertOk();
         parse_str((string) parse_url($address, PHP_URL_QUERY), $parts);
         $this->get(str_replace("until={$parts['until']}", 'until=' . ((int) $parts['until'] + 9999), $address))->assertNotFound();
@@ -237,15 +263,22 @@ final class DoorsTest extends TestCase
         }
         self::assertSame(
             [],
-            array_filter(Route::getRoutes()->getRoutes(), static fn(\Illuminate\Routing\Route $route): bool => str_starts_with($route->uri(), 'storage')),
+            array_filter(
+                Route::getRoutes()->getRoutes(),
+                static fn(\Illuminate\Routing\Route $route): bool => str_starts_with($route->uri(), 'storage'),
+            ),
         );
     }
 
     public function testNothingOfADeletedAccountIsLeft(): void
     {
         $file = fn(): UploadedFile => UploadedFile::fake()->createWithContent('a.txt', "One\nTwo");
-        $token = (string) $this->post('/intake/files', ['file' => $file()], ['Accept' => 'application/json'])->assertOk()->json('token');
-        $task = (string) $this->postJson("/plans/{$this->row->id}/hand-over/task", ['format' => 'txt'])->assertOk()->json('id');
+        $token = (string) $this->post('/intake/files', ['file' => $file()], ['Accept' => 'application/json'])
+            ->assertOk()
+            ->json('token');
+        $task = (string) $this->postJson("/plans/{$this->row->id}/hand-over/task", ['format' => 'txt'])
+            ->assertOk()
+            ->json('id');
         $paths = [storage_path("app/private/waiting/{$this->user->id}/{$token}"), storage_path("app/private/tasks/{$task}")];
         self::assertSame([true, true], array_map(is_file(...), $paths));
         $this->delete('/account', ['password_to_delete' => 'a long secret'])->assertRedirect('/');
@@ -255,13 +288,12 @@ final class DoorsTest extends TestCase
 
     public function testWhatNothingBelongsToIsFoundByItsAge(): void
     {
-        $paths = array_map(
-            storage_path(...),
-            [
-                'app/private/tasks/' . self::newId(), 'app/private/waiting/999999/' . self::newId(), 'app/private/work-leftover/part',
-                'app/private/attachments/' . self::newId() . '/file',
-            ],
-        );
+        $paths = array_map(storage_path(...), [
+            'app/private/tasks/' . self::newId(),
+            'app/private/waiting/999999/' . self::newId(),
+            'app/private/work-leftover/part',
+            'app/private/attachments/' . self::newId() . '/file',
+        ]);
         foreach ($paths as $path) {
             @mkdir(\dirname($path), 0o700, true);
             file_put_contents($path, 'x');
@@ -297,7 +329,24 @@ final class DoorsTest extends TestCase
 
     public function testAddressesThatOnlyLookPublicAreNot(): void
     {
-        foreach (['2001:0:53aa:64c::1', '2002:7f00:1::1', 'fe80::5efe:10.0.0.1', '2a00:1450:4001::5efe:10.0.0.1', '2a00:1450:4001::200:5efe:127.0.0.1', '192.0.2.1', '198.51.100.7', '203.0.113.9', '2001:db8::1', '3fff::1', '2001:2::1', '2001:10::1', '192.88.99.1', '64:ff9b:1::1'] as $address) {
+        foreach (
+            [
+                '2001:0:53aa:64c::1',
+                '2002:7f00:1::1',
+                'fe80::5efe:10.0.0.1',
+                '2a00:1450:4001::5efe:10.0.0.1',
+                '2a00:1450:4001::200:5efe:127.0.0.1',
+                '192.0.2.1',
+                '198.51.100.7',
+                '203.0.113.9',
+                '2001:db8::1',
+                '3fff::1',
+                '2001:2::1',
+                '2001:10::1',
+                '192.88.99.1',
+                '64:ff9b:1::1',
+            ] as $address
+        ) {
             self::assertFalse(PublicRoute::isPublic($address), $address);
         }
         foreach (['8.8.8.8', '2a00:1450:4001:830::200e', '2606:4700::1111'] as $address) {

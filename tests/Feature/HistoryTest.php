@@ -15,7 +15,14 @@ final class HistoryTest extends TestCase
     /** @return array<string, mixed> */
     private function note(string $topic, string $text): array
     {
-        return ['type' => 'note', 'topic' => $topic, 'put' => [['type' => 'paragraph', 'attrs' => ['id' => self::newId()], 'content' => [['type' => 'text', 'text' => $text]]]], 'remove' => [], 'order' => null, 'was' => []];
+        return [
+            'type' => 'note',
+            'topic' => $topic,
+            'put' => [['type' => 'paragraph', 'attrs' => ['id' => self::newId()], 'content' => [['type' => 'text', 'text' => $text]]]],
+            'remove' => [],
+            'order' => null,
+            'was' => [],
+        ];
     }
 
     /**
@@ -31,7 +38,13 @@ final class HistoryTest extends TestCase
             fn(): array => $this->note($this->id('A1'), 'Words that must not be lost'),
             fn(): array => ['type' => 'move', 'ids' => [$this->id('A1')], 'at' => ['parent' => $this->id('B'), 'after' => null]],
             fn(): array => ['type' => 'remove', 'ids' => [$this->id('B')]],
-            fn(): array => ['type' => 'compound', 'operations' => [['type' => 'source', 'sources' => [['id' => $source, 'title' => 'Pell, Tides and Walls']]], ['type' => 'remove', 'ids' => [$this->id('C')]]]],
+            fn(): array => [
+                'type' => 'compound',
+                'operations' => [
+                    ['type' => 'source', 'sources' => [['id' => $source, 'title' => 'Pell, Tides and Walls']]],
+                    ['type' => 'remove', 'ids' => [$this->id('C')]],
+                ],
+            ],
             fn(): array => ['type' => 'plan', 'set' => ['numbering' => 'essay', 'subtitle' => 'Second try']],
             fn(): array => ['type' => 'wrap', 'ids' => [$this->id('A2')], 'new' => self::newId(), 'title' => 'Around'],
             fn(): array => ['type' => 'flag', 'ids' => [$this->id('A'), $this->id('Around')], 'value' => 'waiting'],
@@ -89,9 +102,15 @@ final class HistoryTest extends TestCase
     public function testTheHistoryNamesStepsWithTimeAndAuthor(): void
     {
         $this->changes();
-        $this->get("/plans/{$this->row->id}/history")->assertOk()
-            ->assertSeeText('Wrote in the note of “A1”')->assertSeeText('Moved “A1” into “B”')->assertSeeText('Removed “B”')
-            ->assertSeeText('Kept “Pell, Tides and Walls” as a source, and 1 more change')->assertSeeText('Put “A2” under a new topic')->assertSeeText('Started the plan')->assertSeeText('Ada');
+        $this->get("/plans/{$this->row->id}/history")
+            ->assertOk()
+            ->assertSeeText('Wrote in the note of “A1”')
+            ->assertSeeText('Moved “A1” into “B”')
+            ->assertSeeText('Removed “B”')
+            ->assertSeeText('Kept “Pell, Tides and Walls” as a source, and 1 more change')
+            ->assertSeeText('Put “A2” under a new topic')
+            ->assertSeeText('Started the plan')
+            ->assertSeeText('Ada');
     }
 
     public function testAVersionIsKeptUnderANameReadAndMadeAPlan(): void
@@ -101,10 +120,14 @@ final class HistoryTest extends TestCase
         $this->post("/plans/{$this->row->id}/history", ['name' => 'Before the <b>cut</b>'])->assertRedirect();
         $seq = $this->row->refresh()->revision;
         $this->get("/plans/{$this->row->id}/history")->assertSee('Before the &lt;b&gt;cut&lt;/b&gt;', false);
-        $this->get("/plans/{$this->row->id}/history/2")->assertOk()->assertSee('Words that must not be lost');
+        $this->get("/plans/{$this->row->id}/history/2")
+            ->assertOk()
+            ->assertSee('Words that must not be lost');
         $this->get("/plans/{$this->row->id}/history/999")->assertNotFound();
         $this->send(['type' => 'remove', 'ids' => [$this->id('A')]])->assertOk();
-        $address = $this->post("/plans/{$this->row->id}/history/{$seq}/plan")->assertRedirect()->headers->get('Location');
+        $address = $this->post("/plans/{$this->row->id}/history/{$seq}/plan")
+            ->assertRedirect()
+            ->headers->get('Location');
         $copy = \App\Models\Plan::query()->findOrFail(basename((string) $address));
         self::assertStringStartsWith('Another title (as of ', $copy->title);
         self::assertSame("A\n  Around\n    A2", Build::outline(app(\App\Store\PlanStore::class)->load($copy)));
@@ -114,7 +137,9 @@ final class HistoryTest extends TestCase
     public function testSnapshotsBoundTheWayBack(): void
     {
         foreach (range(1, 6) as $round) {
-            $this->send(...array_map(fn(int $i): array => ['type' => 'retitle', 'topic' => $this->id('C'), 'title' => 'C'], range(1, 99)))->assertOk();
+            $this->send(
+                ...array_map(fn(int $i): array => ['type' => 'retitle', 'topic' => $this->id('C'), 'title' => 'C'], range(1, 99)),
+            )->assertOk();
         }
         self::assertSame(2, DB::table('snapshots')->where('plan_id', $this->row->id)->count());
         self::assertSame('C', app(Snapshots::class)->at($this->row->refresh(), 555)?->topic($this->id('C'))->title);
@@ -123,21 +148,40 @@ final class HistoryTest extends TestCase
     public function testALongHistoryIsReadPageByPageDownToTheStart(): void
     {
         foreach (range(1, 4) as $round) {
-            $this->send(...array_map(fn(int $i): array => ['type' => 'retitle', 'topic' => $this->id('C'), 'title' => 'C'], range(1, 90)))->assertOk();
+            $this->send(
+                ...array_map(fn(int $i): array => ['type' => 'retitle', 'topic' => $this->id('C'), 'title' => 'C'], range(1, 90)),
+            )->assertOk();
         }
-        $first = $this->get("/plans/{$this->row->id}/history")->assertOk()->assertSeeText('Earlier steps')->assertDontSeeText('Started the plan');
+        $first = $this->get("/plans/{$this->row->id}/history")
+            ->assertOk()
+            ->assertSeeText('Earlier steps')
+            ->assertDontSeeText('Started the plan');
         preg_match('/before=(\d+)/', (string) $first->getContent(), $m);
         self::assertSame('62', $m[1] ?? '');
-        $this->get("/plans/{$this->row->id}/history?before={$m[1]}")->assertOk()->assertSeeText('Started the plan')->assertDontSeeText('Earlier steps');
+        $this->get("/plans/{$this->row->id}/history?before={$m[1]}")
+            ->assertOk()
+            ->assertSeeText('Started the plan')
+            ->assertDontSeeText('Earlier steps');
     }
 
     public function testTimesAreThoseOfThePersonsZone(): void
     {
         $this->user->update(['time_zone' => 'Pacific/Auckland']);
-        $this->travelTo('2026-03-01 22:30:00', fn() => $this->send(['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'Late'])->assertOk());
-        $this->travelTo('2026-03-02 10:00:00', fn() => $this->get("/plans/{$this->row->id}/history")->assertSeeText('11:30')->assertSeeText('Today'));
+        $this->travelTo(
+            '2026-03-01 22:30:00',
+            fn() => $this->send(['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'Late'])->assertOk(),
+        );
+        $this->travelTo(
+            '2026-03-02 10:00:00',
+            fn() => $this->get("/plans/{$this->row->id}/history")
+                ->assertSeeText('11:30')
+                ->assertSeeText('Today'),
+        );
         $this->post("/plans/{$this->row->id}/history/1/back")->assertRedirect();
-        self::assertStringStartsWith('Went back to', (string) DB::table('operations')->where('plan_id', $this->row->id)->orderByDesc('seq')->value('says'));
+        self::assertStringStartsWith(
+            'Went back to',
+            (string) DB::table('operations')->where('plan_id', $this->row->id)->orderByDesc('seq')->value('says'),
+        );
         self::assertStringStartsWith('A', $this->outline());
     }
 
@@ -161,8 +205,14 @@ final class HistoryTest extends TestCase
 
     public function testUndoAndRedoNameWhatTheyWillDo(): void
     {
-        $this->send(['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'Eels'])->assertJsonPath('steps', ['undo' => 'Retitled “A” as “Eels”', 'redo' => null]);
-        $this->send(['type' => 'kind', 'ids' => [$this->id('C')], 'value' => 'aside'])->assertJsonPath('steps.undo', 'Set the kind of “C” to aside');
+        $this->send(['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'Eels'])->assertJsonPath('steps', [
+            'undo' => 'Retitled “A” as “Eels”',
+            'redo' => null,
+        ]);
+        $this->send(['type' => 'kind', 'ids' => [$this->id('C')], 'value' => 'aside'])->assertJsonPath(
+            'steps.undo',
+            'Set the kind of “C” to aside',
+        );
         $this->step('undo')->assertJsonPath('steps', ['undo' => 'Retitled “A” as “Eels”', 'redo' => 'Set the kind of “C” to aside']);
         $this->step('undo')->assertJsonPath('steps', ['undo' => null, 'redo' => 'Retitled “A” as “Eels”']);
         $this->step('redo')->assertJsonPath('steps', ['undo' => 'Retitled “A” as “Eels”', 'redo' => 'Set the kind of “C” to aside']);

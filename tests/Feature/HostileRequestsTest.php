@@ -27,9 +27,33 @@ final class HostileRequestsTest extends TestCase
     private const MEMORY = 256 * 1024 * 1024;
     /** Texts of which some program has fallen over. */
     private const TEXTS = [
-        '', ' ', '0', '-1', '1e999', '99999999999999999999', 'null', "\u{FEFF}", "\u{202E}abc", 'ﬀ', '%00', '%ff', '../../etc/passwd',
-        '..%2f', '<script>', "'; --", '{}', '[]', '${7*7}', "a\r\nSet-Cookie: a=b", '2024-02-30', 'Ａ', '🏴‍☠️', 'a@b', 'file:///etc/passwd',
-        'http://127.0.0.1/', 'data:text/html,x',
+        '',
+        ' ',
+        '0',
+        '-1',
+        '1e999',
+        '99999999999999999999',
+        'null',
+        "\u{FEFF}",
+        "\u{202E}abc",
+        'ﬀ',
+        '%00',
+        '%ff',
+        '../../etc/passwd',
+        '..%2f',
+        '<script>',
+        "'; --",
+        '{}',
+        '[]',
+        '${7*7}',
+        "a\r\nSet-Cookie: a=b",
+        '2024-02-30',
+        'Ａ',
+        '🏴‍☠️',
+        'a@b',
+        'file:///etc/passwd',
+        'http://127.0.0.1/',
+        'data:text/html,x',
     ];
 
     private Randomizer $random;
@@ -75,7 +99,15 @@ final class HostileRequestsTest extends TestCase
             $this->json('POST', "{$plan}/research", ['base' => 0, 'filings' => $list])->assertStatus(422);
         }
         $this->json('POST', "{$plan}/research/guesses", ['topics' => null])->assertOk();
-        $copy = ['id' => self::newId(), 'base' => true, 'from' => $this->row->id, 'topics' => [], 'parent' => Plan::ROOT, 'after' => '', 'last' => true];
+        $copy = [
+            'id' => self::newId(),
+            'base' => true,
+            'from' => $this->row->id,
+            'topics' => [],
+            'parent' => Plan::ROOT,
+            'after' => '',
+            'last' => true,
+        ];
         $this->json('POST', "{$plan}/copies", $copy)->assertOk();
         $this->getJson("{$plan}/kept?since=1e3")->assertStatus(422);
         $this->getJson("{$plan}/kept?since=true")->assertStatus(422);
@@ -84,7 +116,20 @@ final class HostileRequestsTest extends TestCase
     public function testWhatIsTooMuchIsRefusedBeforeItIsLookedAt(): void
     {
         $many = array_fill(0, 300_000, self::newId());
-        foreach (['PUT folds' => ['folded' => \array_slice($many, 0, 50_001)], 'POST copies' => ['id' => self::newId(), 'base' => 0, 'from' => $this->row->id, 'topics' => \array_slice($many, 0, 5_001), 'parent' => Plan::ROOT], 'POST research' => ['base' => 0, 'filings' => array_fill(0, 2_001, ['topic' => 'x'])], 'POST research/guesses' => ['topics' => \array_slice($many, 0, 2_001)]] as $what => $body) {
+        foreach (
+            [
+                'PUT folds' => ['folded' => \array_slice($many, 0, 50_001)],
+                'POST copies' => [
+                    'id' => self::newId(),
+                    'base' => 0,
+                    'from' => $this->row->id,
+                    'topics' => \array_slice($many, 0, 5_001),
+                    'parent' => Plan::ROOT,
+                ],
+                'POST research' => ['base' => 0, 'filings' => array_fill(0, 2_001, ['topic' => 'x'])],
+                'POST research/guesses' => ['topics' => \array_slice($many, 0, 2_001)],
+            ] as $what => $body
+        ) {
             [$method, $path] = explode(' ', $what);
             $this->json($method, "/plans/{$this->row->id}/{$path}", $body)->assertStatus(422);
             $this->call(
@@ -129,10 +174,21 @@ final class HostileRequestsTest extends TestCase
         $query = $method === 'GET' ? $mutated : ($this->random->getInt(0, 3) === 0 ? $this->mutated(['since' => 1, 'page' => 2]) : []);
         $address .= $query === [] ? '' : '?' . (\is_array($query) ? http_build_query($query) : rawurlencode((string) $query));
         $address .= [0 => '%00', 1 => '?a=%ff%fe', 2 => '?a[b][c]=%c0%af'][$this->random->getInt(0, 25)] ?? '';
-        $headers = ['HTTP_ACCEPT' => $this->pick(['application/json', 'text/html', '*/*', "a\0b", ''])] + ($this->random->getInt(0, 5) === 0 ? [$this->pick([
-            'HTTP_X_FORWARDED_HOST', 'HTTP_IF_NONE_MATCH', 'HTTP_RANGE', 'HTTP_X_HTTP_METHOD_OVERRIDE', 'HTTP_CONTENT_ENCODING',
-            'HTTP_AUTHORIZATION', 'HTTP_ACCEPT_LANGUAGE',
-        ]) => $this->text()] : []);
+        $headers
+            = ['HTTP_ACCEPT' => $this->pick(['application/json', 'text/html', '*/*', "a\0b", ''])]
+            + ($this->random->getInt(0, 5) === 0
+                ? [
+                    $this->pick([
+                        'HTTP_X_FORWARDED_HOST',
+                        'HTTP_IF_NONE_MATCH',
+                        'HTTP_RANGE',
+                        'HTTP_X_HTTP_METHOD_OVERRIDE',
+                        'HTTP_CONTENT_ENCODING',
+                        'HTTP_AUTHORIZATION',
+                        'HTTP_ACCEPT_LANGUAGE',
+                    ]) => $this->text(),
+                ]
+                : []);
         $files = [];
         $content = null;
         if ($method !== 'GET') {
@@ -159,17 +215,18 @@ final class HostileRequestsTest extends TestCase
         $wrong = array_filter([
             'failed' => $response->getStatusCode() >= 500,
             'may be kept' => $headers->get('Cache-Control') !== 'no-store, private',
-            'lacks headers' => $headers->get('X-Content-Type-Options') !== 'nosniff' || !str_contains(
-                (string) $headers->get('Content-Security-Policy'),
-                "default-src 'self'",
-            ),
+            'lacks headers'
+                => $headers->get('X-Content-Type-Options') !== 'nosniff'
+                || !str_contains((string) $headers->get('Content-Security-Policy'), "default-src 'self'"),
             'took too much memory' => memory_get_peak_usage() - $had > self::MEMORY,
         ]);
         if ($wrong !== []) {
-            $at = $why instanceof \Throwable
-                ? $why::class . ' at ' . basename($why->getFile()) . ":{$why->getLine()}: " . substr($why->getMessage(), 0, 200)
-                : '';
-            $this->found["{$method} {$uri} " . implode(', ', array_keys($wrong)) . " {$at}"] ??= "{$where}: " . substr($address, 0, 300) . ' ' . substr((string) $content, 0, 300);
+            $at
+                = $why instanceof \Throwable
+                    ? $why::class . ' at ' . basename($why->getFile()) . ":{$why->getLine()}: " . substr($why->getMessage(), 0, 200)
+                    : '';
+            $this->found["{$method} {$uri} " . implode(', ', array_keys($wrong)) . " {$at}"] ??=
+                "{$where}: " . substr($address, 0, 300) . ' ' . substr((string) $content, 0, 300);
         }
     }
 
@@ -207,13 +264,19 @@ final class HostileRequestsTest extends TestCase
         [$a, $a1, $b] = $this->topics;
         $new = self::newId(...);
         $place = ['parent' => $a, 'after' => $a1];
-        $note = ['type' => 'paragraph', 'attrs' => ['id' => $new()], 'content' => [['type' => 'text', 'text' => 'Words', 'marks' => [['type' => 'bold']]]]];
+        $note = [
+            'type' => 'paragraph',
+            'attrs' => ['id' => $new()],
+            'content' => [['type' => 'text', 'text' => 'Words', 'marks' => [['type' => 'bold']]]],
+        ];
         $operations = [
             ['type' => 'add', 'at' => $place, 'topics' => [['id' => $new(), 'title' => 'New', 'note' => [$note]]]],
             ['type' => 'retitle', 'topic' => $a, 'title' => 'A', 'was' => 'A'],
             ['type' => 'note', 'topic' => $a, 'put' => [$note], 'remove' => [], 'order' => [], 'was' => [], 'base' => []],
-            ['type' => 'wrap', 'ids' => [$a1], 'new' => $new(), 'title' => 'W'], ['type' => 'sort', 'parent' => $a, 'by' => 'title'],
-            ['type' => 'split', 'topic' => $a, 'new' => $new(), 'at' => 1], ['type' => 'join', 'upper' => $a, 'lower' => $b],
+            ['type' => 'wrap', 'ids' => [$a1], 'new' => $new(), 'title' => 'W'],
+            ['type' => 'sort', 'parent' => $a, 'by' => 'title'],
+            ['type' => 'split', 'topic' => $a, 'new' => $new(), 'at' => 1],
+            ['type' => 'join', 'upper' => $a, 'lower' => $b],
             ['type' => 'fold', 'ids' => [$a1], 'into' => null, 'as' => 'text', 'seed' => $new(), 'cite' => []],
             ['type' => 'dye', 'ids' => [$a], 'value' => '#203080'],
             ['type' => 'source', 'sources' => [['id' => $new(), 'title' => 'S', 'kind' => 'book', 'date' => '1994']]],
@@ -226,29 +289,53 @@ final class HostileRequestsTest extends TestCase
         ];
         $map = [
             'map' => [
-                'look' => ['arrangement' => 'round', 'style' => 'lines', 'widths' => []], 'folded' => [$a], 'start' => $a,
-                'known' => [$a => 'x'], 'room' => [800, 600],
+                'look' => ['arrangement' => 'round', 'style' => 'lines', 'widths' => []],
+                'folded' => [$a],
+                'start' => $a,
+                'known' => [$a => 'x'],
+                'room' => [800, 600],
             ],
             'keep' => true,
         ];
         $page = 'plans/{plan}';
         $handOver = [
-            'format' => 'docx', 'from' => $a, 'heading_depth' => 3, 'numbering' => 'decimal', 'points' => 'list', 'page' => 0,
-            'draft_style' => 'report', 'template' => $new(), 'contents_depth' => 2, 'paper' => 'a4',
+            'format' => 'docx',
+            'from' => $a,
+            'heading_depth' => 3,
+            'numbering' => 'decimal',
+            'points' => 'list',
+            'page' => 0,
+            'draft_style' => 'report',
+            'template' => $new(),
+            'contents_depth' => 2,
+            'paper' => 'a4',
         ];
 
         return [
-            "POST {$page}/operations" => [
-                'base' => 0,
-                'operations' => array_map(static fn(array $one): array => ['id' => $new(), 'step' => $new()] + $one, $operations),
-            ] + $map,
-            "POST {$page}/undo" => ['base' => 0, 'step' => $new()], "POST {$page}/redo" => ['base' => 0], "POST {$page}/map" => $map,
-            "PUT {$page}/folds" => ['folded' => [$a]], "PUT {$page}/look" => ['focus' => $a, 'dimmed' => true],
+            "POST {$page}/operations"
+                => [
+                    'base' => 0,
+                    'operations' => array_map(static fn(array $one): array => ['id' => $new(), 'step' => $new()] + $one, $operations),
+                ] + $map,
+            "POST {$page}/undo" => ['base' => 0, 'step' => $new()],
+            "POST {$page}/redo" => ['base' => 0],
+            "POST {$page}/map" => $map,
+            "PUT {$page}/folds" => ['folded' => [$a]],
+            "PUT {$page}/look" => ['focus' => $a, 'dimmed' => true],
             "GET {$page}/landing" => $place + ['topic' => $b],
             "GET {$page}/find" => ['text' => 'A', 'whole' => 1, 'case' => 0, 'within' => $a],
             "POST {$page}/find" => ['text' => 'A', 'with' => 'B', 'base' => 0, 'chosen' => ["{$a}:0"]],
-            "GET {$page}/changes" => ['since' => 0], "GET {$page}/pulse" => ['by' => '1', 'until' => '9', 'seal' => 'x', 'since' => 0],
-            "POST {$page}/copies" => ['id' => $new(), 'base' => 0, 'from' => $this->row->id, 'topics' => [$a], 'parent' => $b, 'after' => null, 'last' => true],
+            "GET {$page}/changes" => ['since' => 0],
+            "GET {$page}/pulse" => ['by' => '1', 'until' => '9', 'seal' => 'x', 'since' => 0],
+            "POST {$page}/copies" => [
+                'id' => $new(),
+                'base' => 0,
+                'from' => $this->row->id,
+                'topics' => [$a],
+                'parent' => $b,
+                'after' => null,
+                'last' => true,
+            ],
             "POST {$page}/research" => [
                 'base' => 0,
                 'filings' => [['topic' => $a1, 'as' => 'source', 'into' => $b, 'source' => ['title' => 'T', 'kind' => 'book']]],
@@ -256,28 +343,44 @@ final class HostileRequestsTest extends TestCase
             "POST {$page}/research/guesses" => ['topics' => [$a]],
             "POST {$page}/source-list" => ['base' => 0, 'text' => '@book{a, title={T}, year={1994}}'],
             "POST {$page}/source-list/typed" => ['line' => 'Ward 1994, The creek, 12'],
-            "POST {$page}/source-list/date" => ['typed' => 'spring 1994'], "GET {$page}/source-list/elsewhere" => ['typed' => 'cre'],
+            "POST {$page}/source-list/date" => ['typed' => 'spring 1994'],
+            "GET {$page}/source-list/elsewhere" => ['typed' => 'cre'],
             "GET {$page}/source-list/file" => ['format' => 'bibtex', 'cited' => 1],
             "GET {$page}/cited" => ['items' => '[{"source":"x","locator":"1"}]'],
-            "GET {$page}/hand-over" => $handOver + ['seen' => 1], "GET {$page}/hand-over/preview" => $handOver,
-            "PUT {$page}/hand-over" => $handOver, "POST {$page}/hand-over/task" => ['format' => 'txt'],
-            "GET {$page}/hand-over/file" => ['format' => 'md'] + $handOver, "GET {$page}/hand-over/sheets" => $handOver + ['several' => 1],
-            "POST {$page}/way-back" => ['token' => $new()], "POST {$page}/way-back/accept" => ['token' => $new(), 'keys' => ['a', 'b']],
-            "POST {$page}/history" => ['name' => 'First'], "GET {$page}/history" => ['before' => 5],
+            "GET {$page}/hand-over" => $handOver + ['seen' => 1],
+            "GET {$page}/hand-over/preview" => $handOver,
+            "PUT {$page}/hand-over" => $handOver,
+            "POST {$page}/hand-over/task" => ['format' => 'txt'],
+            "GET {$page}/hand-over/file" => ['format' => 'md'] + $handOver,
+            "GET {$page}/hand-over/sheets" => $handOver + ['several' => 1],
+            "POST {$page}/way-back" => ['token' => $new()],
+            "POST {$page}/way-back/accept" => ['token' => $new(), 'keys' => ['a', 'b']],
+            "POST {$page}/history" => ['name' => 'First'],
+            "GET {$page}/history" => ['before' => 5],
             "POST {$page}/attachments" => ['id' => $new(), 'holder' => $a, 'name' => 'n', 'text' => 'words'],
-            "DELETE {$page}/attachments/{attachment}" => ['back' => 1], "PATCH {$page}" => ['title' => 'T', 'put_away' => true],
-            'POST styles' => ['settings' => [
-                'name' => 'Mine', 'font' => 'Literata', 'size' => 11, 'margins' => [1, 2, 3, 4], 'headingSizes' => [20, 16],
-                'header' => ['', '{title}', ''], 'colour' => '#203080',
-            ]],
-            'PUT templates/{template}' => ['styles' => ['Title' => 'x']], 'POST plans' => ['title' => 'P', 'pattern' => 'essay'],
+            "DELETE {$page}/attachments/{attachment}" => ['back' => 1],
+            "PATCH {$page}" => ['title' => 'T', 'put_away' => true],
+            'POST styles' => [
+                'settings' => [
+                    'name' => 'Mine',
+                    'font' => 'Literata',
+                    'size' => 11,
+                    'margins' => [1, 2, 3, 4],
+                    'headingSizes' => [20, 16],
+                    'header' => ['', '{title}', ''],
+                    'colour' => '#203080',
+                ],
+            ],
+            'PUT templates/{template}' => ['styles' => ['Title' => 'x']],
+            'POST plans' => ['title' => 'P', 'pattern' => 'essay'],
             'GET dye' => ['value' => '#ffffff'],
             'POST intake' => ['text' => "A\n\tB", 'title' => 'T', 'into' => $this->row->id, 'under' => $a, 'depth' => 3, 'markdown' => '1'],
             'POST intake/preview' => ['text' => "# A\n\nwords", 'token' => $new(), 'lists' => 1],
             'GET intake' => ['into' => $this->row->id, 'under' => $a, 'file' => 'x'],
             'POST sign-up' => ['name' => 'N', 'email' => 'n@example.org', 'password' => 'long enough', 'time_zone' => 'UTC'],
             'POST sign-in' => ['email' => 'ada@example.org', 'password' => 'wrong one', 'stay' => 1],
-            'GET sign-in' => ['to' => "/plans/{$this->row->id}"], 'POST forgotten' => ['email' => 'x@example.org'],
+            'GET sign-in' => ['to' => "/plans/{$this->row->id}"],
+            'POST forgotten' => ['email' => 'x@example.org'],
             'POST reset' => ['token' => 't', 'email' => 'x@example.org', 'password' => 'long enough'],
             'GET reset/{token}' => ['email' => 'a@b.example'],
             'PUT account' => ['name' => 'Ada', 'time_zone' => 'UTC'],
@@ -311,9 +414,9 @@ final class HostileRequestsTest extends TestCase
             return $part;
         }
         match ($this->random->getInt(0, 4)) {
-            0 => $part = array_diff_key($part, [$key => 1]),
-            1 => $part[$this->text()] = $part[$key],
-            default => $part[$key] = $this->value(),
+            0 => ($part = array_diff_key($part, [$key => 1])),
+            1 => ($part[$this->text()] = $part[$key]),
+            default => ($part[$key] = $this->value()),
         };
 
         return $part;

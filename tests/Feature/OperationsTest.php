@@ -14,7 +14,11 @@ final class OperationsTest extends TestCase
     /** @return array<string, mixed> */
     private function add(string $title, string $parent = Plan::ROOT, ?string $after = null): array
     {
-        return ['type' => 'add', 'at' => ['parent' => $parent, 'after' => $after], 'topics' => [['id' => self::newId(), 'title' => $title]]];
+        return [
+            'type' => 'add',
+            'at' => ['parent' => $parent, 'after' => $after],
+            'topics' => [['id' => self::newId(), 'title' => $title]],
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -22,12 +26,23 @@ final class OperationsTest extends TestCase
     {
         $block ??= self::newId();
 
-        return ['type' => 'note', 'topic' => $topic, 'put' => [['type' => 'paragraph', 'attrs' => ['id' => $block], 'content' => [['type' => 'text', 'text' => $text]]]], 'remove' => [], 'order' => [$block], 'was' => []];
+        return [
+            'type' => 'note',
+            'topic' => $topic,
+            'put' => [['type' => 'paragraph', 'attrs' => ['id' => $block], 'content' => [['type' => 'text', 'text' => $text]]]],
+            'remove' => [],
+            'order' => [$block],
+            'was' => [],
+        ];
     }
 
     public function testABatchIsAppliedInOrderAndTheAnswerTellsWhatChanged(): void
     {
-        $answer = $this->send($this->add('First'), ['type' => 'retitle', 'topic' => $this->id('B'), 'title' => 'Bee'], ['type' => 'move', 'ids' => [$this->id('A2')], 'at' => ['parent' => $this->id('C'), 'after' => null]])->assertOk();
+        $answer = $this->send(
+            $this->add('First'),
+            ['type' => 'retitle', 'topic' => $this->id('B'), 'title' => 'Bee'],
+            ['type' => 'move', 'ids' => [$this->id('A2')], 'at' => ['parent' => $this->id('C'), 'after' => null]],
+        )->assertOk();
         self::assertSame("First\nA\n  A1\nBee\n  B1\nC\n  A2", $this->outline());
         self::assertSame(4, $answer->json('revision'));
         self::assertSame([], $answer->json('refused'));
@@ -95,7 +110,13 @@ final class OperationsTest extends TestCase
 
     public function testACompoundIsAllOrNothing(): void
     {
-        $answer = $this->send(['type' => 'compound', 'operations' => [['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'Changed'], ['type' => 'remove', 'ids' => [self::newId()]]]])->assertOk();
+        $answer = $this->send([
+            'type' => 'compound',
+            'operations' => [
+                ['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'Changed'],
+                ['type' => 'remove', 'ids' => [self::newId()]],
+            ],
+        ])->assertOk();
         self::assertSame('gone', $answer->json('refused.0.reason'));
         self::assertStringStartsWith('A', $this->outline());
     }
@@ -119,7 +140,11 @@ final class OperationsTest extends TestCase
         $states = [$this->outline()];
         $changes = [
             fn(): array => $this->add('New'),
-            fn(): array => ['type' => 'move', 'ids' => [$this->id('A1'), $this->id('B1')], 'at' => ['parent' => $this->id('C'), 'after' => null]],
+            fn(): array => [
+                'type' => 'move',
+                'ids' => [$this->id('A1'), $this->id('B1')],
+                'at' => ['parent' => $this->id('C'), 'after' => null],
+            ],
             fn(): array => ['type' => 'join', 'upper' => $this->id('New'), 'lower' => $this->id('A')],
             fn(): array => ['type' => 'split', 'topic' => $this->id('New A'), 'new' => self::newId(), 'at' => 3],
             fn(): array => ['type' => 'remove', 'ids' => [$this->id('C')]],
@@ -150,7 +175,12 @@ final class OperationsTest extends TestCase
     {
         $step = self::newId();
         foreach (['T', 'Ti', 'Tide'] as $title) {
-            $this->send(['type' => 'retitle', 'topic' => $this->id($title === 'T' ? 'B' : ($title === 'Ti' ? 'T' : 'Ti')), 'title' => $title, 'step' => $step])->assertOk();
+            $this->send([
+                'type' => 'retitle',
+                'topic' => $this->id($title === 'T' ? 'B' : ($title === 'Ti' ? 'T' : 'Ti')),
+                'title' => $title,
+                'step' => $step,
+            ])->assertOk();
         }
         $this->step('undo')->assertOk();
         self::assertSame("A\n  A1\n  A2\nB\n  B1\nC", $this->outline());
@@ -159,7 +189,16 @@ final class OperationsTest extends TestCase
     public function testUndoIsRefusedWhereSomeoneElseHasChangedTheSameSince(): void
     {
         $this->send(['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'Mine'])->assertOk();
-        DB::table('operations')->insert(['plan_id' => $this->row->id, 'seq' => 99, 'op_id' => self::newId(), 'step_id' => self::newId(), 'user_id' => $this->account('bob')->id, 'type' => 'retitle', 'payload' => json_encode(['type' => 'retitle', 'topic' => $this->id('Mine'), 'title' => 'Theirs']), 'inverse' => '{}']);
+        DB::table('operations')->insert([
+            'plan_id' => $this->row->id,
+            'seq' => 99,
+            'op_id' => self::newId(),
+            'step_id' => self::newId(),
+            'user_id' => $this->account('bob')->id,
+            'type' => 'retitle',
+            'payload' => json_encode(['type' => 'retitle', 'topic' => $this->id('Mine'), 'title' => 'Theirs']),
+            'inverse' => '{}',
+        ]);
         $this->step('undo')->assertStatus(409)->assertJsonPath('reason', 'changed');
         self::assertStringStartsWith('Mine', $this->outline());
     }
@@ -181,12 +220,20 @@ final class OperationsTest extends TestCase
     public function testBadOperationsGetAClearAnswerAndChangeNothing(): void
     {
         $before = $this->outline();
-        $this->send(['type' => 'explode'])->assertStatus(422)->assertJsonPath('message', 'This is not an operation: “type” cannot be “explode”.');
-        $this->send(['type' => 'note', 'topic' => $this->id('A'), 'put' => [['type' => 'script', 'attrs' => ['id' => self::newId()]]]])->assertStatus(422);
+        $this->send(['type' => 'explode'])
+            ->assertStatus(422)
+            ->assertJsonPath('message', 'This is not an operation: “type” cannot be “explode”.');
+        $this->send([
+            'type' => 'note',
+            'topic' => $this->id('A'),
+            'put' => [['type' => 'script', 'attrs' => ['id' => self::newId()]]],
+        ])->assertStatus(422);
         $this->postJson("/plans/{$this->row->id}/operations", ['base' => 'x', 'operations' => 'y'])->assertStatus(422);
         $this->postJson("/plans/{$this->row->id}/operations", ['base' => 0, 'operations' => [5]])->assertStatus(422);
         $this->send($this->note($this->id('A'), str_repeat('x', 2_200_000)))->assertStatus(413);
-        $this->send(['type' => 'move', 'ids' => [$this->id('A')], 'at' => ['parent' => $this->id('A1'), 'after' => null]])->assertOk()->assertJsonPath('refused.0.reason', 'into-itself');
+        $this->send(['type' => 'move', 'ids' => [$this->id('A')], 'at' => ['parent' => $this->id('A1'), 'after' => null]])
+            ->assertOk()
+            ->assertJsonPath('refused.0.reason', 'into-itself');
         self::assertSame($before, $this->outline());
     }
 
@@ -194,7 +241,9 @@ final class OperationsTest extends TestCase
     {
         $other = $this->start('X');
         $x = Build::id(app(\App\Store\PlanStore::class)->load($other), 'X');
-        $this->send(['type' => 'move', 'ids' => [$x], 'at' => ['parent' => Plan::ROOT, 'after' => null]])->assertOk()->assertJsonPath('refused.0.reason', 'gone');
+        $this->send(['type' => 'move', 'ids' => [$x], 'at' => ['parent' => Plan::ROOT, 'after' => null]])
+            ->assertOk()
+            ->assertJsonPath('refused.0.reason', 'gone');
         $this->send($this->add('Y', $x))->assertOk()->assertJsonPath('refused.0.reason', 'gone');
     }
 
@@ -213,8 +262,12 @@ final class OperationsTest extends TestCase
     public function testTheLandingTellsTheNumberThatATopicWouldGet(): void
     {
         $at = static fn(array $query): string => '/landing?' . http_build_query($query);
-        $this->getJson("/plans/{$this->row->id}" . $at(['parent' => $this->id('A'), 'after' => $this->id('A1')]))->assertOk()->assertJsonPath('number', '1.2');
-        $this->getJson("/plans/{$this->row->id}" . $at(['parent' => Plan::ROOT, 'topic' => $this->id('C')]))->assertOk()->assertJsonPath('number', '1');
+        $this->getJson("/plans/{$this->row->id}" . $at(['parent' => $this->id('A'), 'after' => $this->id('A1')]))
+            ->assertOk()
+            ->assertJsonPath('number', '1.2');
+        $this->getJson("/plans/{$this->row->id}" . $at(['parent' => Plan::ROOT, 'topic' => $this->id('C')]))
+            ->assertOk()
+            ->assertJsonPath('number', '1');
         $this->getJson("/plans/{$this->row->id}" . $at(['parent' => $this->id('A1'), 'topic' => $this->id('A')]))->assertStatus(409);
         $this->getJson("/plans/{$this->row->id}" . $at(['parent' => 'x']))->assertStatus(422);
     }
@@ -240,23 +293,69 @@ final class OperationsTest extends TestCase
             ['type' => 'flag', 'ids' => $a, 'value' => 'to-check'],
             ['type' => 'target', 'ids' => $a, 'value' => 350],
             ['type' => 'numbered', 'ids' => [$this->id('C')], 'value' => 'appendix'],
-            ['type' => 'plan', 'set' => ['subtitle' => 'S', 'author' => 'B', 'form' => 'book', 'subject' => 'T', 'language' => 'de-AT', 'page_size' => 'letter', 'target' => 9000, 'due' => '2027-02-28', 'numbering' => 'chapter', 'numbering_depth' => 2, 'run_on' => true, 'citation_style' => 'chicago-notes']],
-        )->assertOk()->assertJsonPath('refused', []);
+            [
+                'type' => 'plan',
+                'set' => [
+                    'subtitle' => 'S',
+                    'author' => 'B',
+                    'form' => 'book',
+                    'subject' => 'T',
+                    'language' => 'de-AT',
+                    'page_size' => 'letter',
+                    'target' => 9000,
+                    'due' => '2027-02-28',
+                    'numbering' => 'chapter',
+                    'numbering_depth' => 2,
+                    'run_on' => true,
+                    'citation_style' => 'chicago-notes',
+                ],
+            ],
+        )
+            ->assertOk()
+            ->assertJsonPath('refused', []);
         $plan = $this->plan();
         $topic = $plan->topic($a[0]);
-        self::assertSame(['point', '#1a2b3c', 'to-check', 350], [$topic->kind->value, $topic->dye?->value, $topic->flag?->value, $topic->target?->words]);
+        self::assertSame(
+            ['point', '#1a2b3c', 'to-check', 350],
+            [$topic->kind->value, $topic->dye?->value, $topic->flag?->value, $topic->target?->words],
+        );
         self::assertSame('Appendix A', \Embrel\Numbering\Numbering::of($plan)->own($this->id('C')));
-        self::assertSame(['subtitle' => 'S', 'author' => 'B', 'form' => 'book', 'subject' => 'T', 'language' => 'de-AT', 'page_size' => 'letter', 'target' => 9000, 'due' => '2027-02-28', 'numbering' => 'chapter', 'numbering_depth' => 2, 'run_on' => true, 'citation_style' => 'chicago-notes'], $plan->properties->toArray());
+        self::assertSame(
+            [
+                'subtitle' => 'S',
+                'author' => 'B',
+                'form' => 'book',
+                'subject' => 'T',
+                'language' => 'de-AT',
+                'page_size' => 'letter',
+                'target' => 9000,
+                'due' => '2027-02-28',
+                'numbering' => 'chapter',
+                'numbering_depth' => 2,
+                'run_on' => true,
+                'citation_style' => 'chicago-notes',
+            ],
+            $plan->properties->toArray(),
+        );
         self::assertSame(9000, $answer->json('target'));
-        $this->send(['type' => 'plan', 'set' => ['due' => '2027-02-30']])->assertOk()->assertJsonPath('refused.0.reason', 'value');
-        $this->send(['type' => 'plan', 'set' => ['owner_id' => 1]])->assertOk()->assertJsonPath('refused.0.reason', 'value');
+        $this->send(['type' => 'plan', 'set' => ['due' => '2027-02-30']])
+            ->assertOk()
+            ->assertJsonPath('refused.0.reason', 'value');
+        $this->send(['type' => 'plan', 'set' => ['owner_id' => 1]])
+            ->assertOk()
+            ->assertJsonPath('refused.0.reason', 'value');
     }
 
     public function testASnapshotOfTheWholeIsKeptEveryFiveHundredOperations(): void
     {
         $this->row->forceFill(['revision' => 498])->save();
         $this->send($this->note($this->id('A'), 'in the snapshot'), $this->add('New'), $this->add('Newer'))->assertOk();
-        $body = json_decode((string) DB::table('snapshots')->where('plan_id', $this->row->id)->where('seq', '>', 1)->sole()->body, true, 512, JSON_THROW_ON_ERROR);
+        $body = json_decode(
+            (string) DB::table('snapshots')->where('plan_id', $this->row->id)->where('seq', '>', 1)->sole()->body,
+            true,
+            512,
+            JSON_THROW_ON_ERROR,
+        );
         self::assertSame(['Test plan', 'Newer', 'New', 'A', 'A1', 'A2', 'B', 'B1', 'C', '', ''], array_column($body['topics'], 'title'));
         self::assertStringContainsString('in the snapshot', json_encode($body, JSON_THROW_ON_ERROR));
     }
@@ -266,13 +365,21 @@ final class OperationsTest extends TestCase
         $other = $this->start('X');
         $x = Build::id(app(\App\Store\PlanStore::class)->load($other), 'X');
         $this->expectException(\Illuminate\Database\QueryException::class);
-        DB::table('topics')->where('plan_id', $this->row->id)->where('id', $this->id('A'))->update(['parent_id' => $x]);
+        DB::table('topics')
+            ->where('plan_id', $this->row->id)
+            ->where('id', $this->id('A'))
+            ->update(['parent_id' => $x]);
     }
 
     public function testTheTargetIsSharedOut(): void
     {
         $this->send(['type' => 'plan', 'set' => ['target' => 600]])->assertOk();
-        self::assertSame([$this->id('A') => 300, $this->id('B') => 200, $this->id('C') => 100], $this->getJson("/plans/{$this->row->id}/shares")->assertOk()->json('shares'));
+        self::assertSame(
+            [$this->id('A') => 300, $this->id('B') => 200, $this->id('C') => 100],
+            $this->getJson("/plans/{$this->row->id}/shares")
+                ->assertOk()
+                ->json('shares'),
+        );
     }
 
     public function testWhatIsChangedOrMadeAndThenRemovedInOneBatchComesBackAsItWasLast(): void
@@ -285,7 +392,9 @@ final class OperationsTest extends TestCase
             $add,
             $this->add('Under it', $made),
             ['type' => 'remove', 'ids' => [$this->id('A'), $made]],
-        )->assertOk()->assertJsonPath('refused', []);
+        )
+            ->assertOk()
+            ->assertJsonPath('refused', []);
         self::assertSame("B\n  B1\nC", $this->outline());
         $this->step('undo')->assertOk();
         self::assertSame("A\n  Changed\n  A2\nB\n  B1\n  Made\n    Under it\nC", $this->outline());
@@ -301,14 +410,17 @@ final class OperationsTest extends TestCase
         $this->send($was)->assertOk();
         $seen = $this->row->refresh()->revision;
         $base = ['base' => $was['put']];
-        $this->send($this->note($a, 'the spring tide and the wall', $block) + $base)->assertOk()->assertJsonPath("notes.{$a}", [2, 3]);
-        $answer = $this->postJson(
-            "/plans/{$this->row->id}/operations",
-            [
-                'base' => $seen,
-                'operations' => [['id' => self::newId(), 'step' => self::newId()] + $this->note($a, 'the tide and the old wall', $block) + $base],
+        $this->send($this->note($a, 'the spring tide and the wall', $block) + $base)
+            ->assertOk()
+            ->assertJsonPath("notes.{$a}", [2, 3]);
+        $answer = $this->postJson("/plans/{$this->row->id}/operations", [
+            'base' => $seen,
+            'operations' => [
+                ['id' => self::newId(), 'step' => self::newId()] + $this->note($a, 'the tide and the old wall', $block) + $base,
             ],
-        )->assertOk()->assertJsonPath('refused', []);
+        ])
+            ->assertOk()
+            ->assertJsonPath('refused', []);
         self::assertSame('the spring tide and the old wall', $this->plan()->topic($a)->note?->plainText());
         $answer->assertJsonPath("notes.{$a}", [null, 4]);
     }
@@ -318,7 +430,9 @@ final class OperationsTest extends TestCase
         $this->send(['type' => 'retitle', 'topic' => $this->id('C'), 'title' => 'Sea'])->assertOk();
         $add = $this->add('');
         $step = ['step' => self::newId()];
-        $this->send($step + $add, $step + ['type' => 'drop', 'ids' => [$add['topics'][0]['id']]])->assertOk()->assertJsonPath('refused', []);
+        $this->send($step + $add, $step + ['type' => 'drop', 'ids' => [$add['topics'][0]['id']]])
+            ->assertOk()
+            ->assertJsonPath('refused', []);
         self::assertSame("A\n  A1\n  A2\nB\n  B1\nSea", $this->outline());
         $this->step('undo')->assertOk();
         self::assertSame("A\n  A1\n  A2\nB\n  B1\nC", $this->outline());
@@ -329,7 +443,9 @@ final class OperationsTest extends TestCase
         $this->send(['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'The tide and the mud'])->assertOk();
         $id = $this->id('The tide and the mud');
         foreach (['The spring tide and the mud', 'The tide and the deep mud'] as $title) {
-            $this->send(['type' => 'retitle', 'topic' => $id, 'title' => $title, 'was' => 'The tide and the mud'])->assertOk()->assertJsonPath('refused', []);
+            $this->send(['type' => 'retitle', 'topic' => $id, 'title' => $title, 'was' => 'The tide and the mud'])
+                ->assertOk()
+                ->assertJsonPath('refused', []);
         }
         self::assertSame('The spring tide and the deep mud', $this->plan(false)->topic($id)->title);
         $this->step('undo')->assertOk();
@@ -344,7 +460,9 @@ final class OperationsTest extends TestCase
         $answer = $this->send(['type' => 'move', 'ids' => [$b], 'at' => ['parent' => $a, 'after' => null]])->assertOk();
         self::assertSame(
             [null],
-            array_values(array_unique(array_column(array_filter($answer->json('topics'), static fn(array $one): bool => $one['id'] === $b), 'dye'))) ?: [null],
+            array_values(
+                array_unique(array_column(array_filter($answer->json('topics'), static fn(array $one): bool => $one['id'] === $b), 'dye')),
+            ) ?: [null],
         );
         self::assertNull($dye($b));
         $this->step('undo')->assertOk();

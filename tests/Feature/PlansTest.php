@@ -23,8 +23,13 @@ final class PlansTest extends TestCase
         self::assertSame('Ada', Plan::query()->where('title', 'On Tides')->sole()->getAttribute('author'));
         foreach (Pattern::cases() as $pattern) {
             $this->post('/plans', ['title' => "A {$pattern->value}", 'pattern' => $pattern->value])->assertRedirect();
-            $this->row = Plan::query()->where('title', "A {$pattern->value}")->sole();
-            self::assertSame($pattern->sections(), array_map(fn(string $id): string => $this->plan()->topic($id)->title, $this->plan()->parts(\Embrel\Plan\Plan::ROOT)));
+            $this->row = Plan::query()
+                ->where('title', "A {$pattern->value}")
+                ->sole();
+            self::assertSame(
+                $pattern->sections(),
+                array_map(fn(string $id): string => $this->plan()->topic($id)->title, $this->plan()->parts(\Embrel\Plan\Plan::ROOT)),
+            );
         }
     }
 
@@ -49,7 +54,9 @@ final class PlansTest extends TestCase
         $this->row->delete();
         self::assertSame(0, Artisan::call('embrel:purge'));
         self::assertNotNull(Plan::withTrashed()->find($this->row->id));
-        Plan::withTrashed()->where('id', $this->row->id)->update(['deleted_at' => now()->subDays(31)]);
+        Plan::withTrashed()
+            ->where('id', $this->row->id)
+            ->update(['deleted_at' => now()->subDays(31)]);
         self::assertSame(0, Artisan::call('embrel:purge'));
         self::assertNull(Plan::withTrashed()->find($this->row->id));
     }
@@ -57,11 +64,29 @@ final class PlansTest extends TestCase
     /** Another account's plan is not there, on any route; and no route is open to someone not signed in. */
     public function testEveryRouteKeepsOthersOut(): void
     {
-        $mine = [
-            'plan' => $this->row->id, 'topic' => $this->id('A'), 'token' => 'x', 'seq' => '1', 'picture' => str_repeat('a', 64),
-        ] + array_fill_keys(['attachment', 'task', 'style', 'template'], self::newId());
+        $mine
+            = [
+                'plan' => $this->row->id,
+                'topic' => $this->id('A'),
+                'token' => 'x',
+                'seq' => '1',
+                'picture' => str_repeat('a', 64),
+            ] + array_fill_keys(['attachment', 'task', 'style', 'template'], self::newId());
         $query = ['parent' => \Embrel\Plan\Plan::ROOT];
-        $body = ['base' => 0, 'operations' => [['id' => self::newId(), 'step' => self::newId(), 'type' => 'remove', 'ids' => [$this->id('A')]]], 'title' => 'Stolen', 'folded' => [], 'dimmed' => false, 'chosen' => ['x'], 'text' => 'A', 'name' => 'x', 'id' => self::newId(), 'from' => $this->row->id, 'topics' => [], 'parent' => \Embrel\Plan\Plan::ROOT];
+        $body = [
+            'base' => 0,
+            'operations' => [['id' => self::newId(), 'step' => self::newId(), 'type' => 'remove', 'ids' => [$this->id('A')]]],
+            'title' => 'Stolen',
+            'folded' => [],
+            'dimmed' => false,
+            'chosen' => ['x'],
+            'text' => 'A',
+            'name' => 'x',
+            'id' => self::newId(),
+            'from' => $this->row->id,
+            'topics' => [],
+            'parent' => \Embrel\Plan\Plan::ROOT,
+        ];
         $walked = 0;
         $this->actingAs($this->account('mallory'));
         foreach ($this->planRoutes() as [$method, $uri]) {
@@ -83,19 +108,76 @@ final class PlansTest extends TestCase
     /** Whatever comes in the place of a text: the answer may be no, but never a failure of ours. */
     public function testNoParameterBreaksAnyRoute(): void
     {
-        $mine = [
-            'plan' => $this->row->id, 'topic' => $this->id('A'), 'token' => 'x', 'seq' => '1', 'picture' => str_repeat('a', 64),
-        ] + array_fill_keys(['attachment', 'task', 'style', 'template'], self::newId());
-        $names = ['to', 'by', 'seal', 'since', 'value', 'subject', 'shelf', 'email', 'into', 'text', 'with', 'within', 'whole', 'before', 'title', 'name', 'pattern', 'format', 'from', 'numbering', 'parent', 'after', 'topics', 'base', 'operations', 'folded', 'focus', 'dimmed', 'chosen', 'password', 'time_zone', 'id', 'map', 'keep', 'picture', 'paper', 'several', 'arrangement', 'style', 'seen', 'ground', 'fonts', 'width', 'height'];
+        $mine
+            = [
+                'plan' => $this->row->id,
+                'topic' => $this->id('A'),
+                'token' => 'x',
+                'seq' => '1',
+                'picture' => str_repeat('a', 64),
+            ] + array_fill_keys(['attachment', 'task', 'style', 'template'], self::newId());
+        $names = [
+            'to',
+            'by',
+            'seal',
+            'since',
+            'value',
+            'subject',
+            'shelf',
+            'email',
+            'into',
+            'text',
+            'with',
+            'within',
+            'whole',
+            'before',
+            'title',
+            'name',
+            'pattern',
+            'format',
+            'from',
+            'numbering',
+            'parent',
+            'after',
+            'topics',
+            'base',
+            'operations',
+            'folded',
+            'focus',
+            'dimmed',
+            'chosen',
+            'password',
+            'time_zone',
+            'id',
+            'map',
+            'keep',
+            'picture',
+            'paper',
+            'several',
+            'arrangement',
+            'style',
+            'seen',
+            'ground',
+            'fonts',
+            'width',
+            'height',
+        ];
         foreach ([['x' => 'y'], [['deep']], 'ÿ' . str_repeat('%00', 3), -1] as $hostile) {
             foreach (Route::getRoutes() as $route) {
-                if (preg_match('#^(?:account|sign-out|up|storage)|^plans/\{plan\}$#', $route->uri()) === 1 && $route->methods()[0] !== 'GET') {
+                if (
+                    preg_match('#^(?:account|sign-out|up|storage)|^plans/\{plan\}$#', $route->uri()) === 1
+                    && $route->methods()[0] !== 'GET'
+                ) {
                     continue;
                 }
                 $values = array_fill_keys($names, $hostile);
                 \in_array('guest', $route->gatherMiddleware(), true) ? Auth::logout() : $this->actingAs($this->user);
                 foreach ([$this->json(...), fn(string $method, string $uri, array $data) => $this->call($method, $uri, $data)] as $ask) {
-                    $answer = $ask($route->methods()[0], $this->address($route->uri(), $mine) . ($route->methods()[0] === 'GET' ? '?' . http_build_query($values) : ''), $values);
+                    $answer = $ask(
+                        $route->methods()[0],
+                        $this->address($route->uri(), $mine) . ($route->methods()[0] === 'GET' ? '?' . http_build_query($values) : ''),
+                        $values,
+                    );
                     self::assertLessThan(500, $answer->getStatusCode(), "{$route->methods()[0]} {$route->uri()}: " . json_encode($hostile));
                 }
             }
@@ -136,7 +218,9 @@ final class PlansTest extends TestCase
         $book = Plan::query()->where('title', 'A Year at the Bell Foundry')->sole();
         $this->actingAs($book->owner);
         DB::enableQueryLog();
-        $this->get("/plans/{$book->id}")->assertOk()->assertSee('Lip, waist and shoulder');
+        $this->get("/plans/{$book->id}")
+            ->assertOk()
+            ->assertSee('Lip, waist and shoulder');
         self::assertLessThanOrEqual(12, \count(DB::getQueryLog()));
     }
 
@@ -161,14 +245,34 @@ final class PlansTest extends TestCase
 
     public function testHandOverPreviewAndFiles(): void
     {
-        $this->send(['type' => 'note', 'topic' => $this->id('A1'), 'put' => [['type' => 'paragraph', 'attrs' => ['id' => self::newId()], 'content' => [['type' => 'text', 'text' => 'Note <b> text']]]]]);
+        $this->send([
+            'type' => 'note',
+            'topic' => $this->id('A1'),
+            'put' => [
+                ['type' => 'paragraph', 'attrs' => ['id' => self::newId()], 'content' => [['type' => 'text', 'text' => 'Note <b> text']]],
+            ],
+        ]);
         $address = "/plans/{$this->row->id}/hand-over";
         $this->get($address)->assertOk()->assertSee('holds for this hand-over only');
-        $this->get("{$address}/preview?numbering=essay")->assertOk()->assertSee('Note &lt;b&gt; text', false)->assertSee('II.');
+        $this->get("{$address}/preview?numbering=essay")
+            ->assertOk()
+            ->assertSee('Note &lt;b&gt; text', false)
+            ->assertSee('II.');
         $this->get("{$address}/preview?notes=0")->assertDontSee('Note &lt;b&gt;', false);
-        self::assertSame("Test plan\n\n1 A\n  1.1 A1\n  1.2 A2\n2 B\n  2.1 B1\n3 C\n", $this->get("{$address}/file?format=txt&notes=0")->streamedContent());
-        self::assertSame("A\n\n1.1 A1\n1.2 A2\n", $this->get("{$address}/file?format=txt&notes=0&from=" . $this->id('A'))->streamedContent());
-        self::assertStringStartsWith('PK', $this->get("{$address}/file?format=docx")->assertHeader('content-disposition', 'attachment; filename="Test plan.docx"')->streamedContent());
+        self::assertSame(
+            "Test plan\n\n1 A\n  1.1 A1\n  1.2 A2\n2 B\n  2.1 B1\n3 C\n",
+            $this->get("{$address}/file?format=txt&notes=0")->streamedContent(),
+        );
+        self::assertSame(
+            "A\n\n1.1 A1\n1.2 A2\n",
+            $this->get("{$address}/file?format=txt&notes=0&from=" . $this->id('A'))->streamedContent(),
+        );
+        self::assertStringStartsWith(
+            'PK',
+            $this->get("{$address}/file?format=docx")
+                ->assertHeader('content-disposition', 'attachment; filename="Test plan.docx"')
+                ->streamedContent(),
+        );
         $this->getJson("{$address}/file?format=exe")->assertStatus(422);
         $this->get("{$address}/file?from=" . self::newId())->assertNotFound();
         self::assertSame('decimal', $this->row->refresh()->getAttribute('numbering'));
@@ -176,8 +280,15 @@ final class PlansTest extends TestCase
 
     public function testIntakeShowsTheTreeAndThenKeepsItAsAPlanOrABranch(): void
     {
-        $file = static fn(): UploadedFile => UploadedFile::fake()->createWithContent('Notes from the creek.md', "# One\n\ntext\n\n## Two\n");
-        $this->postJson('/intake/preview', ['file' => $file()])->assertOk()->assertJsonPath('title', 'Notes from the creek')->assertJsonPath('count', 2)->assertJsonPath('rows.1.level', 2);
+        $file = static fn(): UploadedFile => UploadedFile::fake()->createWithContent(
+            'Notes from the creek.md',
+            "# One\n\ntext\n\n## Two\n",
+        );
+        $this->postJson('/intake/preview', ['file' => $file()])
+            ->assertOk()
+            ->assertJsonPath('title', 'Notes from the creek')
+            ->assertJsonPath('count', 2)
+            ->assertJsonPath('rows.1.level', 2);
         $before = Plan::query()->count();
         $this->postJson('/intake', ['file' => $file()])->assertOk();
         self::assertSame($before + 1, Plan::query()->count());
@@ -190,7 +301,15 @@ final class PlansTest extends TestCase
     public function testAnIntakeThatCannotBeReadSaysWhyAndKeepsNothing(): void
     {
         $before = Plan::query()->count();
-        foreach (['bad.opml' => '<opml><body><outline', 'empty.txt' => '', 'dtd.opml' => '<!DOCTYPE opml><opml><body/></opml>', 'binary.txt' => "good\n\xC3\x28", 'picture.png' => 'x'] as $name => $content) {
+        foreach (
+            [
+                'bad.opml' => '<opml><body><outline',
+                'empty.txt' => '',
+                'dtd.opml' => '<!DOCTYPE opml><opml><body/></opml>',
+                'binary.txt' => "good\n\xC3\x28",
+                'picture.png' => 'x',
+            ] as $name => $content
+        ) {
             $answer = $this->postJson('/intake', ['file' => UploadedFile::fake()->createWithContent($name, $content)])->assertStatus(422);
             self::assertNotSame('', $answer->json('message'), $name);
         }
@@ -202,7 +321,9 @@ final class PlansTest extends TestCase
         $policy = (string) $this->get("/plans/{$this->row->id}")->headers->get('Content-Security-Policy');
         self::assertStringContainsString("script-src 'self';", $policy);
         $this->row->update(['title' => '</script><script>alert(1)</script>']);
-        DB::table('topics')->where('plan_id', $this->row->id)->update(['title' => '</script><img src=x onerror=alert(1)>']);
+        DB::table('topics')
+            ->where('plan_id', $this->row->id)
+            ->update(['title' => '</script><img src=x onerror=alert(1)>']);
         $page = (string) $this->get("/plans/{$this->row->id}")->getContent();
         self::assertStringNotContainsString('<img src=x', $page);
         self::assertStringNotContainsString('<script>alert', $page);
@@ -221,10 +342,17 @@ final class PlansTest extends TestCase
         app(SampleSeeder::class)->run();
         $report = Plan::query()->where('title', 'Bringing Back the Tide')->sole();
         $this->actingAs($report->owner);
-        $html = $this->get("/plans/{$report->id}/hand-over/file?format=html&figures=1")->assertOk()->streamedContent();
-        self::assertSame(2, preg_match_all('/<figure[^>]*>\s*<img [^>]*alt="[^"]{20,}"[^>]*>\s*<figcaption>Figure \d\. [^<]{10,}<\/figcaption>/', $html));
+        $html = $this->get("/plans/{$report->id}/hand-over/file?format=html&figures=1")
+            ->assertOk()
+            ->streamedContent();
+        self::assertSame(
+            2,
+            preg_match_all('/<figure[^>]*>\s*<img [^>]*alt="[^"]{20,}"[^>]*>\s*<figcaption>Figure \d\. [^<]{10,}<\/figcaption>/', $html),
+        );
         $book = Plan::query()->where('title', 'A Year at the Bell Foundry')->sole();
-        $january = $this->get("/plans/{$book->id}/hand-over/file?format=md")->assertOk()->streamedContent();
+        $january = $this->get("/plans/{$book->id}/hand-over/file?format=md")
+            ->assertOk()
+            ->streamedContent();
         self::assertGreaterThan(500, str_word_count(explode('February', $january)[1] ?? ''), 'The first chapter has text.');
     }
 }

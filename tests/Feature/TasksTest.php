@@ -71,10 +71,9 @@ final class TasksTest extends TestCase
     public function testOfOnePersonTwentyPiecesOfWorkMayWait(): void
     {
         Queue::fake();
-        $ask = fn(): int => $this->withoutMiddleware(\Illuminate\Routing\Middleware\ThrottleRequests::class)->postJson(
-            "/plans/{$this->row->id}/hand-over/task",
-            ['format' => 'txt'],
-        )->getStatusCode();
+        $ask = fn(): int => $this->withoutMiddleware(\Illuminate\Routing\Middleware\ThrottleRequests::class)
+            ->postJson("/plans/{$this->row->id}/hand-over/task", ['format' => 'txt'])
+            ->getStatusCode();
         self::assertSame([...array_fill(0, 20, 200), 429], array_map($ask, range(0, 20)));
     }
 
@@ -82,14 +81,20 @@ final class TasksTest extends TestCase
     {
         $ids = array_map(fn(): string => $this->work($this->user, 100), range(1, 12));
         self::assertSame(\array_slice($ids, 2), DB::table('tasks')->where('user_id', $this->user->id)->orderBy('id')->pluck('id')->all());
-        self::assertSame([false, false, true], array_map(static fn(string $id): bool => is_file(Tasks::path($id)), \array_slice($ids, 0, 3)));
+        self::assertSame(
+            [false, false, true],
+            array_map(static fn(string $id): bool => is_file(Tasks::path($id)), \array_slice($ids, 0, 3)),
+        );
         array_map(static fn(string $id) => @unlink(Tasks::path($id)), $ids);
     }
 
     public function testOfOnePersonTwentyFilesWaitAndTheOldestGoFirst(): void
     {
         $waiting = app(WaitingFiles::class);
-        $ids = array_map(fn(int $i): string => $waiting->keep($this->user, UploadedFile::fake()->createWithContent("{$i}.txt", 'words')), range(1, 22));
+        $ids = array_map(
+            fn(int $i): string => $waiting->keep($this->user, UploadedFile::fake()->createWithContent("{$i}.txt", 'words')),
+            range(1, 22),
+        );
         self::assertSame(
             [false, false, true, true],
             array_map(fn(string $id): bool => $waiting->find($this->user, $id) !== null, [$ids[0], $ids[1], $ids[2], $ids[21]]),
@@ -101,7 +106,9 @@ final class TasksTest extends TestCase
     {
         Queue::fake();
         $id = $this->work($this->user, 100);
-        DB::table('tasks')->where('id', $id)->update(['given' => '"nothing"']);
+        DB::table('tasks')
+            ->where('id', $id)
+            ->update(['given' => '"nothing"']);
         (new RunTask())->handle();
         self::assertSame('failed', DB::table('tasks')->where('id', $id)->value('state'));
     }
@@ -124,9 +131,13 @@ final class TasksTest extends TestCase
 
     public function testTheBeginningOfALongPlanIsShownAndItsFileComesFromTheQueue(): void
     {
-        $this->row = $this->start(implode("\n", array_map(static fn(int $i): string => ($i % 50 === 0 ? '' : '  ') . "Topic {$i}", range(0, 6_000))));
+        $this->row = $this->start(
+            implode("\n", array_map(static fn(int $i): string => ($i % 50 === 0 ? '' : '  ') . "Topic {$i}", range(0, 6_000))),
+        );
         foreach (['docx', 'pdf'] as $format) {
-            $page = $this->get("/plans/{$this->row->id}/hand-over/preview?format={$format}")->assertOk()->assertSee('This is the beginning');
+            $page = $this->get("/plans/{$this->row->id}/hand-over/preview?format={$format}")
+                ->assertOk()
+                ->assertSee('This is the beginning');
             preg_match('/data-count="(\d+)"/', (string) $page->getContent(), $m);
             self::assertLessThan(100, (int) ($m[1] ?? 999));
             $this->getJson("/plans/{$this->row->id}/hand-over/file?format={$format}")->assertStatus(409);
@@ -152,7 +163,7 @@ final class TasksTest extends TestCase
         if ($what === 'kept' && $width > 1) {
             mt_srand(1);
             for ($i = 0; $i < 400_000; ++$i) {
-                imagesetpixel($image, mt_rand(0, $width - 1), mt_rand(0, $height - 1), mt_rand(0, 0xFFFFFF));
+                imagesetpixel($image, mt_rand(0, $width - 1), mt_rand(0, $height - 1), mt_rand(0, 0xffffff));
             }
             // As much in it as a photograph of leaves: what is saved at 40 grows beyond the limit at 90.
             imagefilter($image, IMG_FILTER_SCATTER, 4, 6);
@@ -183,7 +194,15 @@ final class TasksTest extends TestCase
     public function testAPictureLargerThanAnyColumnWasIsKeptToItsEnd(): void
     {
         $bytes = random_bytes(17_000_000);
-        DB::table('pictures')->insert(['plan_id' => $this->row->id, 'id' => hash('sha256', $bytes), 'type' => 'image/png', 'bytes' => $bytes]);
-        self::assertSame(hash('sha256', $bytes), hash('sha256', (string) (new PlanPictures($this->row->id))->bytes(hash('sha256', $bytes))));
+        DB::table('pictures')->insert([
+            'plan_id' => $this->row->id,
+            'id' => hash('sha256', $bytes),
+            'type' => 'image/png',
+            'bytes' => $bytes,
+        ]);
+        self::assertSame(
+            hash('sha256', $bytes),
+            hash('sha256', (string) (new PlanPictures($this->row->id))->bytes(hash('sha256', $bytes))),
+        );
     }
 }

@@ -28,7 +28,9 @@ final class WayBackTest extends TestCase
 
     private function handedOver(string $format = 'docx'): string
     {
-        return $this->get("/plans/{$this->row->id}/hand-over/file?format={$format}&heading_depth=9")->assertOk()->streamedContent();
+        return $this->get("/plans/{$this->row->id}/hand-over/file?format={$format}&heading_depth=9")
+            ->assertOk()
+            ->streamedContent();
     }
 
     /** The draft with its text changed, as a word processor would. */
@@ -47,13 +49,17 @@ final class WayBackTest extends TestCase
             '/intake/files',
             ['file' => UploadedFile::fake()->createWithContent('back.docx', $file)],
             ['Accept' => 'application/json'],
-        )->assertOk()->json('token');
+        )
+            ->assertOk()
+            ->json('token');
     }
 
     /** @return list<array<string, mixed>> */
     private function changes(string $token): array
     {
-        return $this->postJson("/plans/{$this->row->id}/way-back", ['token' => $token])->assertOk()->json('changes');
+        return $this->postJson("/plans/{$this->row->id}/way-back", ['token' => $token])
+            ->assertOk()
+            ->json('changes');
     }
 
     /** @param list<array<string, mixed>> $changes */
@@ -74,7 +80,9 @@ final class WayBackTest extends TestCase
     public function testANewSectionReachesThePlan(): void
     {
         [, $title] = $this->section();
-        $heading = '<w:p><w:pPr><w:pStyle w:val="Heading1"/></w:pPr><w:r><w:t>Quite new</w:t></w:r></w:p><w:p><w:r><w:t>With words of its own.</w:t></w:r></w:p>';
+        $heading
+            = '<w:p><w:pPr><w:pStyle w:val="Heading1"/></w:pPr><w:r><w:t>Quite new</w:t></w:r></w:p><w:p><w:r><w:t>With words of its '
+                . 'own.</w:t></w:r></w:p>';
         $at = '<w:p><w:pPr><w:pStyle w:val="Heading1"/>';
         $parts = Package::parts($this->draft);
         $last = (int) strrpos($parts['word/document.xml'], $at);
@@ -124,7 +132,8 @@ final class WayBackTest extends TestCase
                 if (iterator_count($this->atoms($block)) > 0 && $block->type === 'paragraph' && ++$changed === 1) {
                     $word = explode(' ', $block->content[0]->text)[0];
                     $before = [
-                        $id, (string) $block->id(),
+                        $id,
+                        (string) $block->id(),
                         array_map(static fn(Node $node): array => $node->toArray(), iterator_to_array($this->atoms($block), false)),
                     ];
                 }
@@ -137,7 +146,10 @@ final class WayBackTest extends TestCase
         $this->accept($token, $changes)->assertOk();
         $atoms = [];
         foreach ($this->plan()->topic($before[0])->note->blocks ?? [] as $block) {
-            $atoms = [...$atoms, ...array_map(static fn(Node $node): array => $node->toArray(), iterator_to_array($this->atoms($block), false))];
+            $atoms = [
+                ...$atoms,
+                ...array_map(static fn(Node $node): array => $node->toArray(), iterator_to_array($this->atoms($block), false)),
+            ];
         }
         foreach ($before[2] as $atom) {
             self::assertContains($atom, $atoms);
@@ -164,16 +176,22 @@ final class WayBackTest extends TestCase
             $parts['word/document.xml'],
         );
         $w = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"';
-        $parts['word/comments.xml'] = "<w:comments {$w}><w:comment w:id=\"7\" w:author=\"Cy\"><w:p><w:r><w:t>Is it?</w:t></w:r></w:p></w:comment></w:comments>";
+        $parts[
+            'word/comments.xml'
+        ] = "<w:comments {$w}><w:comment w:id=\"7\" w:author=\"Cy\"><w:p><w:r><w:t>Is it?</w:t></w:r></w:p></w:comment></w:comments>";
         $parts['word/_rels/document.xml.rels'] = str_replace(
             '</Relationships>',
-            '<Relationship Id="rc" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/comments" Target="comments.xml"/></Relationships>',
+            '<Relationship Id="rc" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/comments" '
+                . 'Target="comments.xml"/></Relationships>',
             $parts['word/_rels/document.xml.rels'],
         );
         $file = Package::zip($parts);
         $token = $this->brought($file);
         $told = $this->postJson("/plans/{$this->row->id}/way-back", ['token' => $token])->assertOk();
-        self::assertSame([["recorded-retitled-{$id}", 'Ada']], array_map(static fn(array $one): array => [$one['key'], $one['by']], $told->json('changes')));
+        self::assertSame(
+            [["recorded-retitled-{$id}", 'Ada']],
+            array_map(static fn(array $one): array => [$one['key'], $one['by']], $told->json('changes')),
+        );
         self::assertSame('Is it?', $told->json('comments.0.text'));
         $this->accept($token, [])->assertOk();
         self::assertSame($title, $this->plan(false)->topic($id)->title, 'Only the comments were kept.');
@@ -182,7 +200,12 @@ final class WayBackTest extends TestCase
         self::assertSame("{$title} by the sea", $this->plan(false)->topic($id)->title);
         self::assertSame(
             [['Cy', 'Is it?']],
-            DB::table('draft_comments')->where('plan_id', $this->row->id)->where('topic_id', $id)->get(['who', 'text'])->map(static fn(\stdClass $one): array => [$one->who, $one->text])->all(),
+            DB::table('draft_comments')
+                ->where('plan_id', $this->row->id)
+                ->where('topic_id', $id)
+                ->get(['who', 'text'])
+                ->map(static fn(\stdClass $one): array => [$one->who, $one->text])
+                ->all(),
         );
     }
 

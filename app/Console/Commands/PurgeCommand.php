@@ -14,7 +14,10 @@ use App\Store\WaitingFiles;
 use App\Store\WorkFolder;
 use Illuminate\Console\Command;
 
-/** Removes for good what is kept for a time only: deleted plans, files that wait, results, letters, sessions, and whatever nothing belongs to any more. */
+/**
+ * Removes for good what is kept for a time only: deleted plans, files that wait, results, letters, sessions, and
+ * whatever nothing belongs to any more.
+ */
 final class PurgeCommand extends Command
 {
     protected $signature = 'embrel:purge';

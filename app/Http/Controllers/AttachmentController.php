@@ -28,14 +28,24 @@ final class AttachmentController
     public function store(Request $request, Plan $plan): JsonResponse
     {
         Gate::authorize('update', $plan);
-        $given = $request->validate(['id' => ['required', new Id()], 'holder' => ['required', new Id()], 'name' => ['nullable', 'string', 'max:255']]);
+        $given = $request->validate([
+            'id' => ['required', new Id()],
+            'holder' => ['required', new Id()],
+            'name' => ['nullable', 'string', 'max:255'],
+        ]);
         $file = $request->file('file');
         $text = Given::text($request, 'text');
-        if ($text === '' && (!$file instanceof UploadedFile || !$file->isValid())) {
+        if ($text === '' && (!($file instanceof UploadedFile) || !$file->isValid())) {
             return response()->json(['message' => 'The file did not arrive. A file may have 20 MB at most.'], 422);
         }
         try {
-            Attachments::keep($plan->id, $given['id'], $given['holder'], $file instanceof UploadedFile ? $file->getClientOriginalName() : ($given['name'] ?? 'Text') . '.txt', $file instanceof UploadedFile ? (string) file_get_contents($file->getPathname()) : $text);
+            Attachments::keep(
+                $plan->id,
+                $given['id'],
+                $given['holder'],
+                $file instanceof UploadedFile ? $file->getClientOriginalName() : ($given['name'] ?? 'Text') . '.txt',
+                $file instanceof UploadedFile ? (string) file_get_contents($file->getPathname()) : $text,
+            );
         } catch (\DomainException $why) {
             return response()->json(['message' => $why->getMessage()], 422);
         }

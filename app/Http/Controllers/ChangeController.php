@@ -25,6 +25,9 @@ final class ChangeController
             return response()->noContent();
         }
 
-        return response()->json(['steps' => (new UndoLog($plan->id, (int) $request->user()?->id))->names()] + PlanView::since($plan, $base, Sight::of((new PlanRows())->tree($plan)), null, 0));
+        return response()->json(
+            ['steps' => (new UndoLog($plan->id, (int) $request->user()?->id))->names()]
+                + PlanView::since($plan, $base, Sight::of((new PlanRows())->tree($plan)), null, 0),
+        );
     }
 }

@@ -30,17 +30,28 @@ final class CopyController
         $user = $request->user() ?? abort(401);
         $id = new Id();
         $given = $request->validate([
-            'id' => ['required', $id], 'base' => ['required', 'integer', 'min:0'], 'from' => ['required', $id],
-            'topics' => ['present', ListOf::ids(5000)], 'parent' => ['required', $id], 'after' => ['nullable', $id], 'move' => ['boolean'],
+            'id' => ['required', $id],
+            'base' => ['required', 'integer', 'min:0'],
+            'from' => ['required', $id],
+            'topics' => ['present', ListOf::ids(5000)],
+            'parent' => ['required', $id],
+            'after' => ['nullable', $id],
+            'move' => ['boolean'],
             'last' => ['boolean'],
         ]);
         $from = Plan::query()->where('id', $given['from'])->firstOrFail();
         Gate::authorize($request->boolean('move') ? 'update' : 'view', $from);
-        $place = $request->boolean('last') ? Place::lastIn($store->load($plan), $given['parent']) : new Place($given['parent'], ($given['after'] ?? null) ?: null);
+        $place = $request->boolean('last')
+            ? Place::lastIn($store->load($plan), $given['parent'])
+            : new Place($given['parent'], $given['after'] ?? null ?: null);
         $add = $copy->of($from, $given['topics'], $place);
         $outcome = DB::transaction(static function () use ($request, $store, $plan, $from, $user, $given, $add) {
             (new PlanPictures($plan->id))->takeOver($from->id, array_column($add->rows, 'topic'));
-            $outcome = $store->insist($plan, $user, new Change($given['id'], $given['id'], PlanSources::along($plan, PlanRows::sources($from->id), $add)));
+            $outcome = $store->insist(
+                $plan,
+                $user,
+                new Change($given['id'], $given['id'], PlanSources::along($plan, PlanRows::sources($from->id), $add)),
+            );
             if ($request->boolean('move') && $given['topics'] !== [] && $outcome->says !== null) {
                 $store->insist($from, $user, $store->change(new RemoveTopics($given['topics'])));
             }
@@ -48,6 +59,9 @@ final class CopyController
             return $outcome;
         });
 
-        return response()->json(['first' => $add->rows[0]['topic']->id, 'copied' => \count($add->rows)] + PlanView::of($plan, $user, (int) $given['base'], $outcome));
+        return response()->json(
+            ['first' => $add->rows[0]['topic']->id, 'copied' => \count($add->rows)]
+                + PlanView::of($plan, $user, (int) $given['base'], $outcome),
+        );
     }
 }

@@ -23,6 +23,9 @@ final class DyeController
         $faint = $dye->faintOn();
         $on = \count($faint) === 2 ? 'on any page' : 'on the ' . array_key_first($faint) . ' page';
 
-        return response()->json(['warning' => $faint === [] ? null : "Hard to see {$on}: its contrast is " . number_format(min($faint), 1) . ', and 3 is needed.']);
+        return response()->json([
+            'warning'
+                => $faint === [] ? null : "Hard to see {$on}: its contrast is " . number_format(min($faint), 1) . ', and 3 is needed.',
+        ]);
     }
 }

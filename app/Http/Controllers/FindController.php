@@ -28,10 +28,20 @@ final class FindController
 
         return response()->json([
             'count' => \count($hits),
-            'hits' => array_map(static fn(Hit $hit): array => [
-                'key' => $hit->key(), 'topic' => $hit->topic, 'block' => $hit->block, 'line' => $hit->line, 'from' => $hit->from, 'length' => $hit->length,
-                'before' => $hit->around()[0], 'match' => $hit->match(), 'after' => $hit->around()[1],
-            ], \array_slice($hits, 0, self::SHOWN)),
+            'hits' => array_map(
+                static fn(Hit $hit): array => [
+                    'key' => $hit->key(),
+                    'topic' => $hit->topic,
+                    'block' => $hit->block,
+                    'line' => $hit->line,
+                    'from' => $hit->from,
+                    'length' => $hit->length,
+                    'before' => $hit->around()[0],
+                    'match' => $hit->match(),
+                    'after' => $hit->around()[1],
+                ],
+                \array_slice($hits, 0, self::SHOWN),
+            ),
         ]);
     }
 
@@ -44,12 +54,18 @@ final class FindController
             $query = $request->searched();
             $tree = PlanSearch::load($plan, $query);
             $chosen = array_flip($request->chosen());
-            $hits = array_values(array_filter(Search::in($tree, $query, $request->within($tree)), static fn(Hit $hit): bool => isset($chosen[$hit->key()])));
+            $hits = array_values(
+                array_filter(Search::in($tree, $query, $request->within($tree)), static fn(Hit $hit): bool => isset($chosen[$hit->key()])),
+            );
             if ($hits === []) {
                 return response()->json(['message' => 'None of these places is as it was; nothing was replaced. Search again.'], 409);
             }
             $with = $request->replacement();
-            $outcome = $store->insist($plan, $user, $store->change(Replacement::of($tree, $hits, $with), says: Replacement::says($query, $with, \count($hits))));
+            $outcome = $store->insist(
+                $plan,
+                $user,
+                $store->change(Replacement::of($tree, $hits, $with), says: Replacement::says($query, $with, \count($hits))),
+            );
 
             return response()->json(['replaced' => \count($hits)] + PlanView::of($plan, $user, $request->integer('base'), $outcome));
         });

@@ -59,16 +59,29 @@ final class HandOverController
         $from = Given::text($request, 'from');
         foreach ($tree->walk() as $id => $level) {
             if ($id === $from || ($level <= 3 && $tree->topic($id)->kind === Kind::Section)) {
-                $branches[] = ['id' => $id, 'name' => str_repeat("\u{2003}", $level - 1) . trim($numbering->own($id) . ' ' . $tree->topic($id)->title)];
+                $branches[] = [
+                    'id' => $id,
+                    'name' => str_repeat("\u{2003}", $level - 1) . trim($numbering->own($id) . ' ' . $tree->topic($id)->title),
+                ];
             }
         }
         $kept = $personal->handOver($user, $plan);
 
         return view('plans.hand-over', [
-            'plan' => $plan, 'branches' => $branches, 'from' => $from, 'properties' => $tree->properties,
-            'chosen' => (Format::tryFrom(Given::text($request, 'format')) ?? Format::tryFrom((string) ($kept['format'] ?? '')) ?? Format::Docx)->value,
-            'files' => array_merge(...array_values(Attachments::of($plan->id))), 'seen' => $request->boolean('seen'), 'look' => $personal->map($user, $plan),
-            'kept' => $kept, 'styles' => $styles->all($user), 'templates' => $templates->names($user),
+            'plan' => $plan,
+            'branches' => $branches,
+            'from' => $from,
+            'properties' => $tree->properties,
+            'chosen' => (
+                Format::tryFrom(Given::text($request, 'format'))
+                ?? (Format::tryFrom((string) ($kept['format'] ?? '')) ?? Format::Docx)
+            )->value,
+            'files' => array_merge(...array_values(Attachments::of($plan->id))),
+            'seen' => $request->boolean('seen'),
+            'look' => $personal->map($user, $plan),
+            'kept' => $kept,
+            'styles' => $styles->all($user),
+            'templates' => $templates->names($user),
         ]);
     }
 
@@ -85,11 +98,19 @@ final class HandOverController
         $tree = $this->store->load($plan, true);
         $format = $request->writing();
         if ($format->isMap()) {
-            return view('plans.map-preview', ['address' => route('hand-over.file', $plan) . '?' . http_build_query(['format' => 'svg', 'shown' => 1, 'fonts' => 1] + $request->query()), 'title' => $plan->title]);
+            return view('plans.map-preview', [
+                'address'
+                    => route('hand-over.file', $plan)
+                    . '?'
+                    . http_build_query(['format' => 'svg', 'shown' => 1, 'fonts' => 1] + $request->query()),
+                'title' => $plan->title,
+            ]);
         }
         $choices = $request->choices($tree, HandedOver::beginning($tree));
 
-        return $format->isPaged() ? $this->pages($request, $plan, $tree, $choices, $format) : $this->asItIs($request, $plan, $tree, $choices, $format);
+        return $format->isPaged()
+            ? $this->pages($request, $plan, $tree, $choices, $format)
+            : $this->asItIs($request, $plan, $tree, $choices, $format);
     }
 
     /** The pages as they are in the PDF. */
@@ -100,17 +121,27 @@ final class HandOverController
         $from = $request->integer('page');
         $pages = [];
         foreach (\array_slice($book->pages, $from, self::PAGES) as $i => $page) {
-            $pages[] = PageSvg::of($page, $book, $from + $i + 1, static fn(string $id): string => ($choices->pictures instanceof WithLogo ? $choices->pictures->address($id) : null) ?? route('plan.picture', [$plan, $id]));
+            $pages[] = PageSvg::of(
+                $page,
+                $book,
+                $from + $i + 1,
+                static fn(string $id): string => ($choices->pictures instanceof WithLogo ? $choices->pictures->address($id) : null)
+                    ?? route('plan.picture', [$plan, $id]),
+            );
         }
         $isLong = HandedOver::isLong($tree);
         $said = $from > 0 || $isLong ? [] : $this->text($tree, $choices, $format)[1];
 
         return view('plans.pages', [
-            'pages' => $pages, 'count' => \count($book->pages), 'from' => $from,
+            'pages' => $pages,
+            'count' => \count($book->pages),
+            'from' => $from,
             'next' => $from + self::PAGES < \count($book->pages) ? $from + self::PAGES : null,
-            'words' => $from > 0 ? 0 : $this->words($request, $tree, $choices, $document), 'format' => $format,
+            'words' => $from > 0 ? 0 : $this->words($request, $tree, $choices, $document),
+            'format' => $format,
             'said' => [...LeftOut::sentences($document->leftOut), ...$said],
-            'isLong' => $isLong, 'isBeginning' => $choices->most !== null,
+            'isLong' => $isLong,
+            'isBeginning' => $choices->most !== null,
         ]);
     }
 
@@ -127,10 +158,14 @@ final class HandOverController
         }
 
         return view('plans.preview', [
-            'document' => $document, 'body' => $body ?? null, 'text' => $text ?? null,
+            'document' => $document,
+            'body' => $body ?? null,
+            'text' => $text ?? null,
             'words' => $this->words($request, $tree, $choices, $document),
-            'said' => [...($format->isOutline() ? [] : LeftOut::sentences($document->leftOut)), ...$said], 'format' => $format,
-            'isLong' => HandedOver::isLong($tree), 'isBeginning' => $choices->most !== null,
+            'said' => [...$format->isOutline() ? [] : LeftOut::sentences($document->leftOut), ...$said],
+            'format' => $format,
+            'isLong' => HandedOver::isLong($tree),
+            'isBeginning' => $choices->most !== null,
         ]);
     }
 
@@ -161,7 +196,11 @@ final class HandOverController
         $choices = $request->choices($tree);
         $drawing = new Drawing($tree, $choices);
 
-        return view('plans.sheets', ['title' => $plan->title, 'svg' => SvgWriter::element($drawing, 'map'), 'sheets' => Sheets::of($drawing->room(), $choices->paper ?? $tree->properties->pageSize, $choices->severalSheets)]);
+        return view('plans.sheets', [
+            'title' => $plan->title,
+            'svg' => SvgWriter::element($drawing, 'map'),
+            'sheets' => Sheets::of($drawing->room(), $choices->paper ?? $tree->properties->pageSize, $choices->severalSheets),
+        ]);
     }
 
     public function download(HandOverRequest $request, Plan $plan): StreamedResponse
@@ -174,11 +213,16 @@ final class HandOverController
         $format = $request->writing()->coming($tree, $choices);
         $name = HandedOver::name($tree, $choices, $format);
 
-        return response()->streamDownload(static function () use ($format, $tree, $choices): void {
-            $out = fopen('php://output', 'w') ?: throw new \RuntimeException('The answer cannot be written.');
-            HandedOver::write($tree, $choices, $format, $out);
-            fclose($out);
-        }, $name, ['Content-Type' => $format->mediaType()], $request->boolean('shown') ? 'inline' : 'attachment');
+        return response()->streamDownload(
+            static function () use ($format, $tree, $choices): void {
+                $out = fopen('php://output', 'w') ?: throw new \RuntimeException('The answer cannot be written.');
+                HandedOver::write($tree, $choices, $format, $out);
+                fclose($out);
+            },
+            $name,
+            ['Content-Type' => $format->mediaType()],
+            $request->boolean('shown') ? 'inline' : 'attachment',
+        );
     }
 
     /** A long one is made in the queue; its task tells how far it is, and where it is found. */
@@ -188,6 +232,13 @@ final class HandOverController
 
         $topics = DB::table('topics')->where('plan_id', $plan->id)->whereNull('removed_at')->count();
 
-        return response()->json($tasks->start($user, 'hand-over', ['plan' => $plan->id, 'choices' => $request->validated()], HandedOver::weight($topics, $plan->words)));
+        return response()->json(
+            $tasks->start(
+                $user,
+                'hand-over',
+                ['plan' => $plan->id, 'choices' => $request->validated()],
+                HandedOver::weight($topics, $plan->words),
+            ),
+        );
     }
 }

@@ -44,7 +44,10 @@ final class HistoryController
         $document = Draft::of($was, new Choices(contents: false));
 
         return view('plans.version', [
-            'plan' => $plan, 'seq' => $seq, 'document' => $document, 'body' => (new HtmlWriter(new Losses()))->body($document),
+            'plan' => $plan,
+            'seq' => $seq,
+            'document' => $document,
+            'body' => (new HtmlWriter(new Losses()))->body($document),
             'loose' => array_map(static fn(string $id): string => $was->topic($id)->title, \array_slice($was->branch(CorePlan::TRAY), 1)),
             'name' => $this->history->versions($plan)[$seq] ?? null,
             'time' => $this->history->time($plan, $seq)->setTimezone($request->user()->time_zone ?? 'UTC'),
@@ -55,11 +58,16 @@ final class HistoryController
     public function store(Request $request, Plan $plan): RedirectResponse|JsonResponse
     {
         Gate::authorize('update', $plan);
-        $name = $request->validate(['name' => ['required', 'string', 'max:120']], ['name.required' => 'Give the version a name, so that you find it again.'])['name'];
+        $name = $request->validate(
+            ['name' => ['required', 'string', 'max:120']],
+            ['name.required' => 'Give the version a name, so that you find it again.'],
+        )['name'];
         $this->history->keepVersion($plan, $name);
         $said = "The plan as it is now is kept as “{$name}”.";
 
-        return $request->expectsJson() ? response()->json(['said' => $said]) : redirect()->route('plan.history', $plan)->with('said', $said);
+        return $request->expectsJson()
+            ? response()->json(['said' => $said])
+            : redirect()->route('plan.history', $plan)->with('said', $said);
     }
 
     /** Makes the plan what it was, as a new change. */
@@ -68,7 +76,9 @@ final class HistoryController
         Gate::authorize('update', $plan);
         $this->history->goBack($plan, $request->user() ?? abort(401), $seq);
 
-        return redirect()->route('plan.history', $plan)->with('said', 'The plan is as it was then. What came after it is still here: go back to it in the same way, or undo.');
+        return redirect()
+            ->route('plan.history', $plan)
+            ->with('said', 'The plan is as it was then. What came after it is still here: go back to it in the same way, or undo.');
     }
 
     /** Makes a new plan of what it was. */

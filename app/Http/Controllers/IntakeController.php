@@ -44,14 +44,18 @@ final class IntakeController
     public function upload(IntakeRequest $request): JsonResponse
     {
         $file = $request->file('file');
-        if (!$file instanceof UploadedFile) {
+        if (!($file instanceof UploadedFile)) {
             throw Unreadable::gone();
         }
         $name = $file->getClientOriginalName();
         Format::ofPath($name);
         $size = $file->getSize();
 
-        return response()->json(['token' => $this->waiting->keep($request->user() ?? abort(401), $file), 'name' => mb_scrub($name), 'size' => $size]);
+        return response()->json([
+            'token' => $this->waiting->keep($request->user() ?? abort(401), $file),
+            'name' => mb_scrub($name),
+            'size' => $size,
+        ]);
     }
 
     public function waits(Request $request, string $token): JsonResponse
@@ -76,15 +80,20 @@ final class IntakeController
 
         $title = $result->plan->title();
 
-        return response()->json(Outline::of($result->plan) + [
-            'isMarkdown' => $request->isPasted() && $request->isMarkdown(),
-            'firstIsTitle' => $options->firstIsTitle ?? $title !== $options->title,
-            'repairs' => $result->repairs,
-            'leftOut' => array_map(static fn(array $one): array => ['text' => mb_strimwidth($one['text'], 0, self::SHOWN, '…')] + $one, $result->leftOut),
-            'boldLines' => $result->boldLines,
-            'boldAreTaken' => $result->boldAreTaken,
-            'isDocument' => $format->isDocument(),
-        ]);
+        return response()->json(
+            Outline::of($result->plan) + [
+                'isMarkdown' => $request->isPasted() && $request->isMarkdown(),
+                'firstIsTitle' => $options->firstIsTitle ?? $title !== $options->title,
+                'repairs' => $result->repairs,
+                'leftOut' => array_map(
+                    static fn(array $one): array => ['text' => mb_strimwidth($one['text'], 0, self::SHOWN, '…')] + $one,
+                    $result->leftOut,
+                ),
+                'boldLines' => $result->boldLines,
+                'boldAreTaken' => $result->boldAreTaken,
+                'isDocument' => $format->isDocument(),
+            ],
+        );
     }
 
     public function store(IntakeRequest $request, Tasks $tasks): JsonResponse
@@ -94,7 +103,12 @@ final class IntakeController
         [$into, $under] = [Given::text($request, 'into'), Given::text($request, 'under')];
         $found = $token === '' ? null : $this->waiting->find($user, $token);
         if ($found !== null && filesize($found['path']) > self::LARGE) {
-            $task = ['token' => $token, 'into' => $into, 'under' => $under, 'choices' => array_diff_key($request->validated(), ['file' => 1, 'text' => 1])];
+            $task = [
+                'token' => $token,
+                'into' => $into,
+                'under' => $under,
+                'choices' => array_diff_key($request->validated(), ['file' => 1, 'text' => 1]),
+            ];
 
             return response()->json(['task' => $tasks->start($user, 'intake', $task, (int) filesize($found['path']))['address']], 202);
         }
@@ -103,6 +117,10 @@ final class IntakeController
         $kept = $this->intakes->keep($user, $in, $format, $options, $into, $under);
         $this->waiting->forget($user, $token);
 
-        return response()->json(['address' => route('plan', $kept['plan']), 'title' => $kept['plan']->title, 'repairs' => $kept['repairs']]);
+        return response()->json([
+            'address' => route('plan', $kept['plan']),
+            'title' => $kept['plan']->title,
+            'repairs' => $kept['repairs'],
+        ]);
     }
 }

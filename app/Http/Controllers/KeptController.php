@@ -26,9 +26,14 @@ final class KeptController
     {
         Gate::authorize('view', $plan);
         $given = $request->validate(['since' => ['required', 'integer', 'min:0'], 'after' => ['nullable', 'string', 'size:26']]);
-        $rows = DB::table('topics')->join('notes', static fn($join) => $join->on('notes.plan_id', 'topics.plan_id')->on('notes.topic_id', 'topics.id'))
-            ->where('topics.plan_id', $plan->id)->whereNull('removed_at')->where('revision', '>', (int) $given['since'])
-            ->where('topics.id', '>', (string) ($given['after'] ?? ''))->orderBy('topics.id')->select(['topics.id', 'body', 'revision']);
+        $rows = DB::table('topics')
+            ->join('notes', static fn($join) => $join->on('notes.plan_id', 'topics.plan_id')->on('notes.topic_id', 'topics.id'))
+            ->where('topics.plan_id', $plan->id)
+            ->whereNull('removed_at')
+            ->where('revision', '>', (int) $given['since'])
+            ->where('topics.id', '>', (string) ($given['after'] ?? ''))
+            ->orderBy('topics.id')
+            ->select(['topics.id', 'body', 'revision']);
         $notes = [];
         $bytes = 0;
         $more = null;

@@ -19,8 +19,13 @@ final class NoteController
     public function __invoke(Plan $plan, string $topic): JsonResponse
     {
         Gate::authorize('view', $plan);
-        $row = DB::table('topics')->leftJoin('notes', static fn($join) => $join->on('notes.plan_id', 'topics.plan_id')->on('notes.topic_id', 'topics.id'))
-            ->where('topics.plan_id', $plan->id)->where('topics.id', $topic)->whereNull('removed_at')->first(['topics.id', 'body', 'revision']) ?? abort(404);
+        $row
+            = DB::table('topics')
+                ->leftJoin('notes', static fn($join) => $join->on('notes.plan_id', 'topics.plan_id')->on('notes.topic_id', 'topics.id'))
+                ->where('topics.plan_id', $plan->id)
+                ->where('topics.id', $topic)
+                ->whereNull('removed_at')
+                ->first(['topics.id', 'body', 'revision']) ?? abort(404);
         $note = $row->body === null ? Note::empty() : Note::fromJson($row->body);
 
         return response()->json([

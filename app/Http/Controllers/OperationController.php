@@ -21,8 +21,15 @@ final class OperationController
 
         $map = MapRequest::told($request, $outcome->after);
 
-        $said = Text::losesIn($request->getContent()) ? ['said' => 'Control characters, which no file could hold, were taken out of what was written.'] : [];
+        $said = Text::losesIn($request->getContent())
+            ? ['said' => 'Control characters, which no file could hold, were taken out of what was written.']
+            : [];
 
-        return response()->json(['refused' => $outcome->refused] + $said + PlanView::of($plan, $user, $request->base(), $outcome) + ($map === null ? [] : ['map' => $map]));
+        return response()->json(
+            ['refused' => $outcome->refused]
+                + $said
+                + PlanView::of($plan, $user, $request->base(), $outcome)
+                + ($map === null ? [] : ['map' => $map]),
+        );
     }
 }

@@ -21,7 +21,11 @@ final class PlaceNamesController
         $places = [];
         foreach ($tree->walk() as $id => $level) {
             $title = $tree->topic($id)->title;
-            $places[] = ['id' => $id, 'level' => $level, 'name' => trim($numbering->own($id) . ' ' . ($title === '' ? 'Untitled' : $title))];
+            $places[] = [
+                'id' => $id,
+                'level' => $level,
+                'name' => trim($numbering->own($id) . ' ' . ($title === '' ? 'Untitled' : $title)),
+            ];
         }
 
         return response()->json(['places' => $places]);

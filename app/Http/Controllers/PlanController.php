@@ -26,7 +26,10 @@ final class PlanController
 
     public function index(Request $request, PlanList $list): View
     {
-        return view('plans.index', $list->for($request->user() ?? abort(401), $request->query('shelf') === 'put-away', Given::text($request, 'subject')));
+        return view(
+            'plans.index',
+            $list->for($request->user() ?? abort(401), $request->query('shelf') === 'put-away', Given::text($request, 'subject')),
+        );
     }
 
     public function store(StartPlanRequest $request): RedirectResponse
@@ -54,6 +57,14 @@ final class PlanController
         return $this->page($request, $plan, $personal, 'draft');
     }
 
+    /** The address that the draft had before. */
+    public function notes(Plan $plan): RedirectResponse
+    {
+        Gate::authorize('view', $plan);
+
+        return redirect()->route('plan.draft', $plan, 301);
+    }
+
     public function sources(Request $request, Plan $plan, PersonalState $personal): View
     {
         return $this->page($request, $plan, $personal, 'sources');
@@ -74,9 +85,16 @@ final class PlanController
             'plan' => $plan,
             'view' => $view,
             'data' => PlanView::whole($plan, $this->store->load($plan)) + [
-                'plan' => $plan->id, 'view' => $view, 'user' => $user->id, 'savedAt' => $plan->changed_at?->toIso8601String(),
-                'pulse' => PulseController::address($user, $plan), 'folds' => $personal->folds($user, $plan), 'look' => $personal->look($user, $plan), 'map' => $personal->map($user, $plan)->toArray(),
-                'vocabulary' => Vocabulary::all(), 'steps' => (new UndoLog($plan->id, $user->id))->names(),
+                'plan' => $plan->id,
+                'view' => $view,
+                'user' => $user->id,
+                'savedAt' => $plan->changed_at?->toIso8601String(),
+                'pulse' => PulseController::address($user, $plan),
+                'folds' => $personal->folds($user, $plan),
+                'look' => $personal->look($user, $plan),
+                'map' => $personal->map($user, $plan)->toArray(),
+                'vocabulary' => Vocabulary::all(),
+                'steps' => (new UndoLog($plan->id, $user->id))->names(),
             ],
         ]);
     }
@@ -87,7 +105,9 @@ final class PlanController
         Gate::authorize('update', $plan);
         $given = $request->validate(['title' => ['sometimes', 'required', 'string', 'max:1000'], 'put_away' => ['sometimes', 'boolean']]);
         if (isset($given['title'])) {
-            $this->store->apply($plan, $request->user() ?? abort(401), [$this->store->change(new Retitle(CorePlan::ROOT, $given['title']))]);
+            $this->store->apply($plan, $request->user() ?? abort(401), [
+                $this->store->change(new Retitle(CorePlan::ROOT, $given['title'])),
+            ]);
         }
         if (isset($given['put_away'])) {
             $plan->update(['put_away_at' => $request->boolean('put_away') ? now() : null]);
@@ -101,6 +121,8 @@ final class PlanController
         Gate::authorize('delete', $plan);
         $plan->delete();
 
-        return redirect()->route('plans')->with('deleted', ['id' => $plan->id, 'title' => $plan->title]);
+        return redirect()
+            ->route('plans')
+            ->with('deleted', ['id' => $plan->id, 'title' => $plan->title]);
     }
 }

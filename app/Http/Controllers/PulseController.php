@@ -41,8 +41,9 @@ final class PulseController
     public function __invoke(Request $request, string $plan): JsonResponse|Response
     {
         [$by, $until] = [Given::text($request, 'by'), Given::text($request, 'until')];
-        hash_equals(self::seal($by, $plan, $until), Given::text($request, 'seal')) && (int) $until >= now()->getTimestamp() || abort(404);
-        $revision = DB::table('plans')->where('id', $plan)->where('owner_id', $by)->whereNull('deleted_at')->value('revision') ?? abort(404);
+        (hash_equals(self::seal($by, $plan, $until), Given::text($request, 'seal')) && (int) $until >= now()->getTimestamp()) || abort(404);
+        $revision
+            = DB::table('plans')->where('id', $plan)->where('owner_id', $by)->whereNull('deleted_at')->value('revision') ?? abort(404);
 
         return $revision > $request->integer('since') ? response()->json(['revision' => (int) $revision]) : response()->noContent();
     }

@@ -42,7 +42,13 @@ final class ResearchController
         $guesses = Guesses::of($tree, $this->ids, $chosen === null ? null : array_values(array_filter($chosen, $tree->isLive(...))));
         $drafts = SortingOut::drafts($guesses);
 
-        return response()->json(['guesses' => array_map(static fn(Guess $guess): array => self::told($guess, $tree, $drafts), \array_slice($guesses, 0, self::MOST)), 'count' => \count($guesses)]);
+        return response()->json([
+            'guesses' => array_map(
+                static fn(Guess $guess): array => self::told($guess, $tree, $drafts),
+                \array_slice($guesses, 0, self::MOST),
+            ),
+            'count' => \count($guesses),
+        ]);
     }
 
     /**
@@ -53,10 +59,13 @@ final class ResearchController
     private static function told(Guess $guess, CorePlan $plan, array $drafts): array
     {
         $terms = Terms::of($plan->properties->language);
-        $from = $guess->cited === null ? null : ($plan->sources[$guess->cited->source] ?? $drafts[$guess->cited->source] ?? null);
+        $from = $guess->cited === null ? null : $plan->sources[$guess->cited->source] ?? ($drafts[$guess->cited->source] ?? null);
 
         return [
-            'topic' => $guess->topic, 'sign' => $guess->sign?->value, 'says' => $guess->sign?->says() ?? 'chosen by you', 'offer' => $guess->offer($plan)->value,
+            'topic' => $guess->topic,
+            'sign' => $guess->sign?->value,
+            'says' => $guess->sign?->says() ?? 'chosen by you',
+            'offer' => $guess->offer($plan)->value,
             'source' => $guess->source === null ? null : SourceForm::toArray($guess->source),
             'makes' => $guess->source === null ? null : Label::ofSource($guess->source, $terms),
             'from' => $from === null || $guess->cited === null ? null : Label::of([$guess->cited], [$from->id => $from], $terms),
@@ -78,20 +87,35 @@ final class ResearchController
     {
         Gate::authorize('update', $plan);
         $given = $request->validate([
-            'base' => ['required', 'integer', 'min:0'], 'filings' => ['required', new ListOf(self::MOST, self::isFiling(...))],
+            'base' => ['required', 'integer', 'min:0'],
+            'filings' => ['required', new ListOf(self::MOST, self::isFiling(...))],
         ]);
         $user = $request->user() ?? abort(401);
 
         return $this->store->locked($plan, function () use ($plan, $user, $given): JsonResponse {
-            $filed = array_map(static fn(array $one): Filed => new Filed($one['topic'], Filing::from($one['as']), $one['into'] ?? null, $one['source'] ?? null), array_values($given['filings']));
+            $filed = array_map(
+                static fn(array $one): Filed => new Filed(
+                    $one['topic'],
+                    Filing::from($one['as']),
+                    $one['into'] ?? null,
+                    $one['source'] ?? null,
+                ),
+                array_values($given['filings']),
+            );
             $sorting = SortingOut::of($this->store->load($plan, true), $this->ids, $filed);
             $changes = array_map(fn(Operation $operation): Change => $this->store->change($operation), $sorting->operations);
             $outcome = $this->store->apply($plan, $user, array_values($changes));
             $failed = array_column($outcome->refused, 'message', 'id');
             $done = array_filter($changes, static fn(Change $change): bool => !isset($failed[$change->id]));
-            $refused = $sorting->refused + array_map(static fn(Change $change): string => $failed[$change->id], array_diff_key($changes, $done));
+            $refused
+                = $sorting->refused + array_map(static fn(Change $change): string => $failed[$change->id], array_diff_key($changes, $done));
 
-            return response()->json(['sorted' => (object) array_map(static fn(Change $change): string => $change->step, $done), 'refused' => (object) $refused] + PlanView::of($plan, $user, (int) $given['base'], $outcome));
+            return response()->json(
+                [
+                    'sorted' => (object) array_map(static fn(Change $change): string => $change->step, $done),
+                    'refused' => (object) $refused,
+                ] + PlanView::of($plan, $user, (int) $given['base'], $outcome),
+            );
         });
     }
 }

@@ -12,8 +12,13 @@ final class SheetStyleController
 {
     public function __invoke(Request $request): Response
     {
-        $given = $request->validate(['width' => ['required', 'numeric', 'between:50,2000'], 'height' => ['required', 'numeric', 'between:50,2000']]);
+        $given = $request->validate([
+            'width' => ['required', 'numeric', 'between:50,2000'],
+            'height' => ['required', 'numeric', 'between:50,2000'],
+        ]);
 
-        return response('@page { size: ' . (float) $given['width'] . 'mm ' . (float) $given['height'] . "mm; margin: 0; }\n", 200, ['Content-Type' => 'text/css']);
+        return response('@page { size: ' . (float) $given['width'] . 'mm ' . (float) $given['height'] . "mm; margin: 0; }\n", 200, [
+            'Content-Type' => 'text/css',
+        ]);
     }
 }

@@ -16,7 +16,7 @@ use Illuminate\Validation\ValidationException;
 final class SignInController
 {
     /** The pages of a plan to which one can come back. */
-    private const PAGES = 'gather|map|notes|sources|sorting-out|history|hand-over';
+    private const PAGES = 'gather|map|draft|sources|sorting-out|history|hand-over';
 
     /** `to`: the page of a plan from which someone was signed out, and to which they want to come back. */
     public function create(Request $request): View

@@ -25,7 +25,11 @@ final class SignUpController
     {
         $link = SignUps::begin($request->account());
 
-        return view('auth.letter', ['email' => $request->string('email')->toString(), 'hours' => SignUps::HOLDS, 'link' => app()->isLocal() ? $link : null]);
+        return view('auth.letter', [
+            'email' => $request->string('email')->toString(),
+            'hours' => SignUps::HOLDS,
+            'link' => app()->isLocal() ? $link : null,
+        ]);
     }
 
     /** Looking at it opens nothing: programs that check letters look at every link. */

@@ -75,8 +75,14 @@ final class SourceController
         } catch (PageUnreadable $why) {
             return response()->json(['message' => $why->getMessage()], 422);
         }
-        $source = (new Source($this->ids->next(), $page->title === '' ? $address : $page->title, SourceKind::WebPage, $page->authors, date: $page->date, accessed: PartialDate::of(now()->format('Y-m-d'))))
-            ->with(['url' => Schema::isSafeLink($address) ? $address : '', 'container' => $page->site, 'language' => $page->language]);
+        $source = (new Source(
+            $this->ids->next(),
+            $page->title === '' ? $address : $page->title,
+            SourceKind::WebPage,
+            $page->authors,
+            date: $page->date,
+            accessed: PartialDate::of(now()->format('Y-m-d')),
+        ))->with(['url' => Schema::isSafeLink($address) ? $address : '', 'container' => $page->site, 'language' => $page->language]);
 
         return response()->json($this->told($plan, $source) + ['text' => $page->text]);
     }
@@ -84,7 +90,11 @@ final class SourceController
     /** @return array<string, mixed> */
     private function told(Plan $plan, Source $source): array
     {
-        return ['source' => SourceForm::toArray($source), 'label' => Label::ofSource($source, Terms::of($plan->language)), 'like' => (new Duplicates(PlanRows::sources($plan->id)))->of($source)];
+        return [
+            'source' => SourceForm::toArray($source),
+            'label' => Label::ofSource($source, Terms::of($plan->language)),
+            'like' => (new Duplicates(PlanRows::sources($plan->id)))->of($source),
+        ];
     }
 
     /** How a citation is called, and printed. */
@@ -92,7 +102,10 @@ final class SourceController
     {
         Gate::authorize('view', $plan);
         try {
-            $citation = Schema::inline(['type' => 'citation', 'attrs' => ['items' => json_decode(Given::text($request, 'items'), true, 8)]]);
+            $citation = Schema::inline([
+                'type' => 'citation',
+                'attrs' => ['items' => json_decode(Given::text($request, 'items'), true, 8)],
+            ]);
         } catch (InvalidNote) {
             abort(422);
         }
@@ -104,7 +117,9 @@ final class SourceController
     {
         Gate::authorize('view', $plan);
 
-        return response()->json(['sources' => PlanSources::elsewhere($plan, $request->user() ?? abort(401), mb_strcut(Given::text($request, 'typed'), 0, 200))]);
+        return response()->json([
+            'sources' => PlanSources::elsewhere($plan, $request->user() ?? abort(401), mb_strcut(Given::text($request, 'typed'), 0, 200)),
+        ]);
     }
 
     /** Takes in a file or pasted text of sources; those that the plan has already are left out, and it is said. */
@@ -113,7 +128,12 @@ final class SourceController
         Gate::authorize('update', $plan);
         $base = (int) $request->validate(['base' => ['required', 'integer', 'min:0']])['base'];
         $file = $request->file('file');
-        $read = Reading::read($file instanceof UploadedFile && $file->isValid() ? (string) file_get_contents($file->getPathname()) : Given::text($request, 'text'), $this->ids);
+        $read = Reading::read(
+            $file instanceof UploadedFile && $file->isValid()
+                ? (string) file_get_contents($file->getPathname())
+                : Given::text($request, 'text'),
+            $this->ids,
+        );
         $user = $request->user() ?? abort(401);
 
         return $this->store->locked($plan, function () use ($plan, $user, $base, $read): JsonResponse {
@@ -126,7 +146,18 @@ final class SourceController
                 }
             }
             $doubled = \count($read->sources) - \count($new);
-            $said = [...$read->said, ...($doubled === 0 ? [] : ["{$doubled} " . ($doubled === 1 ? 'is' : 'are') . ' among the sources already and ' . ($doubled === 1 ? 'was' : 'were') . ' left out.'])];
+            $said = [
+                ...$read->said,
+                ...$doubled === 0
+                    ? []
+                    : [
+                        "{$doubled} "
+                        . ($doubled === 1 ? 'is' : 'are')
+                        . ' among the sources already and '
+                        . ($doubled === 1 ? 'was' : 'were')
+                        . ' left out.',
+                    ],
+            ];
             if ($new === []) {
                 return response()->json(['added' => 0, 'said' => $said]);
             }
@@ -146,6 +177,13 @@ final class SourceController
             $sources = array_intersect_key($sources, Citing::of($this->store->load($plan, true))->places);
         }
 
-        return new Response($format->written(array_values($sources)), 200, ['Content-Type' => $format->mediaType(), 'Content-Disposition' => 'attachment; filename="sources.' . $format->value . "\"; filename*=UTF-8''" . rawurlencode(WorkFolder::fileName($plan->title) . ".{$format->value}")]);
+        return new Response($format->written(array_values($sources)), 200, [
+            'Content-Type' => $format->mediaType(),
+            'Content-Disposition'
+                => 'attachment; filename="sources.'
+                . $format->value
+                . "\"; filename*=UTF-8''"
+                . rawurlencode(WorkFolder::fileName($plan->title) . ".{$format->value}"),
+        ]);
     }
 }

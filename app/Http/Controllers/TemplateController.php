@@ -23,11 +23,24 @@ final class TemplateController
     {
         $file = $request->file('file');
         $kind = $file instanceof UploadedFile ? self::KINDS[strtolower($file->getClientOriginalExtension())] ?? null : null;
-        if (!$file instanceof UploadedFile || !$file->isValid() || $kind === null || $file->getSize() > Limits::ATTACHMENT) {
-            return response()->json(['message' => $kind === null ? 'A template is a document of the kind docx, dotx, odt or ott.' : 'A template may have 20 MB at most.'], 422);
+        if (!($file instanceof UploadedFile) || !$file->isValid() || $kind === null || $file->getSize() > Limits::ATTACHMENT) {
+            return response()->json(
+                [
+                    'message'
+                        => $kind === null
+                            ? 'A template is a document of the kind docx, dotx, odt or ott.'
+                            : 'A template may have 20 MB at most.',
+                ],
+                422,
+            );
         }
         try {
-            $id = $this->templates->keep($request->user() ?? abort(401), mb_scrub($file->getClientOriginalName()), $kind, (string) $file->get());
+            $id = $this->templates->keep(
+                $request->user() ?? abort(401),
+                mb_scrub($file->getClientOriginalName()),
+                $kind,
+                (string) $file->get(),
+            );
         } catch (\DomainException $why) {
             return response()->json(['message' => $why->getMessage()], 422);
         }
@@ -46,13 +59,27 @@ final class TemplateController
             $rows[] = ['style' => $ours, 'label' => $label, 'takes' => $chosen[$ours] ?? '', 'guessed' => !isset($found->styles[$ours])];
         }
 
-        return response()->json(['rows' => $rows, 'known' => array_map(static fn(string $id, array $style): array => ['id' => $id, 'name' => $style['name']], array_map(strval(...), array_keys($styles->known)), $styles->known)]);
+        return response()->json([
+            'rows' => $rows,
+            'known' => array_map(
+                static fn(string $id, array $style): array => ['id' => $id, 'name' => $style['name']],
+                array_map(strval(...), array_keys($styles->known)),
+                $styles->known,
+            ),
+        ]);
     }
 
     public function update(Request $request, string $template): Response
     {
         $styles = $request->json()->all()['styles'] ?? null;
-        $this->templates->choose($request->user() ?? abort(401), $template, array_filter(array_intersect_key(\is_array($styles) ? $styles : [], TemplateStyles::ASKED), static fn(mixed $id): bool => \is_string($id) && $id !== ''));
+        $this->templates->choose(
+            $request->user() ?? abort(401),
+            $template,
+            array_filter(
+                array_intersect_key(\is_array($styles) ? $styles : [], TemplateStyles::ASKED),
+                static fn(mixed $id): bool => \is_string($id) && $id !== '',
+            ),
+        );
 
         return response()->noContent();
     }

@@ -20,6 +20,10 @@ final class UndoController
         $given = $request->validate(['base' => ['required', 'integer', 'min:0'], 'step' => ['nullable', new Id()]]);
         $user = $request->user() ?? abort(401);
 
-        return response()->json(isset($given['step']) ? $stepBack->undoStep($plan, $user, (int) $given['base'], $given['step']) : $stepBack->undo($plan, $user, (int) $given['base']));
+        return response()->json(
+            isset($given['step'])
+                ? $stepBack->undoStep($plan, $user, (int) $given['base'], $given['step'])
+                : $stepBack->undo($plan, $user, (int) $given['base']),
+        );
     }
 }

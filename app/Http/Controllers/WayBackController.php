@@ -70,7 +70,8 @@ final class WayBackController
                 if (!$one->isChange()) {
                     $comments[] = [
                         'title' => $topic === CorePlan::ROOT ? 'The beginning' : ($read->plan->topic($topic)->title ?: 'Untitled'),
-                        'who' => $one->who ?: 'somebody', 'text' => $one->text,
+                        'who' => $one->who ?: 'somebody',
+                        'text' => $one->text,
                     ];
                 }
             }
@@ -98,7 +99,10 @@ final class WayBackController
             $this->store->insist(
                 $plan,
                 $user,
-                $this->store->change($operation, says: $count === 1 ? 'took in a change from a draft' : "took in {$count} changes from a draft"),
+                $this->store->change(
+                    $operation,
+                    says: $count === 1 ? 'took in a change from a draft' : "took in {$count} changes from a draft",
+                ),
             );
         }
         if (self::comments($read) !== []) {
@@ -141,7 +145,9 @@ final class WayBackController
     /** The plan as it was when the draft was made, where the draft is one of this plan. */
     private function then(Plan $plan, Result $read): ?CorePlan
     {
-        return $read->origin?->plan === $plan->id && $read->origin->revision <= $plan->revision ? $this->snapshots->at($plan, $read->origin->revision) : null;
+        return $read->origin?->plan === $plan->id && $read->origin->revision <= $plan->revision
+            ? $this->snapshots->at($plan, $read->origin->revision)
+            : null;
     }
 
     private static function comparison(Result $read, CorePlan $now, ?CorePlan $then): Comparison

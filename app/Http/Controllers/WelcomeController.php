@@ -13,6 +13,8 @@ final class WelcomeController
 {
     public function __invoke(Request $request): View|RedirectResponse
     {
-        return $request->user() === null ? view('welcome', ['hasSample' => app()->isLocal(), 'glimpse' => Glimpse::of()]) : redirect()->route('plans');
+        return $request->user() === null
+            ? view('welcome', ['hasSample' => app()->isLocal(), 'glimpse' => Glimpse::of()])
+            : redirect()->route('plans');
     }
 }

@@ -8,7 +8,10 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Answers under the configured address alone, so that no other can get into a link of ours; on this machine the other names of it lead there. */
+/**
+ * Answers under the configured address alone, so that no other can get into a link of ours; on this machine the
+ * other names of it lead there.
+ */
 final class KnownHost
 {
     private const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
@@ -22,7 +25,11 @@ final class KnownHost
         if ($asked === $host . $port) {
             return $next($request);
         }
-        if (\in_array($host, self::LOOPBACK, true) && \in_array($asked, array_map(static fn(string $name): string => $name . $port, self::LOOPBACK), true) && $request->isMethodSafe()) {
+        if (
+            \in_array($host, self::LOOPBACK, true)
+            && \in_array($asked, array_map(static fn(string $name): string => $name . $port, self::LOOPBACK), true)
+            && $request->isMethodSafe()
+        ) {
             return redirect()->away(rtrim((string) config('app.url'), '/') . '/' . ltrim($request->server->getString('REQUEST_URI'), '/'));
         }
         abort(421, 'Embrel is not reached under this name.');

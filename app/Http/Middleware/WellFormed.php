@@ -16,12 +16,17 @@ final class WellFormed
 
     public function handle(Request $request, Closure $next): Response
     {
-        if ($request->server->getBoolean(self::TOO_LARGE) || BodySize::isTooLarge($request->server) || ($request->isJson() && \strlen($request->getContent()) > BodySize::limit($request->server))) {
+        if (
+            $request->server->getBoolean(self::TOO_LARGE)
+            || BodySize::isTooLarge($request->server)
+            || ($request->isJson() && \strlen($request->getContent()) > BodySize::limit($request->server))
+        ) {
             abort(413, 'This is more than can be sent at once (2 MB). Nothing was changed. Take a long text in as a file instead.');
         }
         $form = $request->isJson() ? [] : $request->request->all();
         // Pasted text may have anything in it: there the core takes out what no file can hold.
-        $isWell = self::isText([rawurldecode($request->server->getString('REQUEST_URI')), $request->query->all()], true)
+        $isWell
+            = self::isText([rawurldecode($request->server->getString('REQUEST_URI')), $request->query->all()], true)
             && self::isText($form, !str_starts_with((string) $request->headers->get('Content-Type'), 'multipart/form-data'));
         $isWell || abort(400, 'This cannot be read: it is not text in UTF-8.');
 

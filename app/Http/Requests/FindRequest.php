@@ -27,12 +27,20 @@ final class FindRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        $common = ['text' => ['nullable', 'string', 'max:1000'], 'whole' => ['boolean'], 'case' => ['boolean'], 'within' => ['nullable', new Id()]];
-
-        return $this->isMethod('get') ? $common : $common + [
-            'base' => ['required', 'integer', 'min:0'], 'with' => ['nullable', 'string', 'max:1000'],
-            'chosen' => ['required', new ListOf(1000, static fn(mixed $key): bool => \is_string($key) && \strlen($key) <= 100)],
+        $common = [
+            'text' => ['nullable', 'string', 'max:1000'],
+            'whole' => ['boolean'],
+            'case' => ['boolean'],
+            'within' => ['nullable', new Id()],
         ];
+
+        return $this->isMethod('get')
+            ? $common
+            : $common + [
+                'base' => ['required', 'integer', 'min:0'],
+                'with' => ['nullable', 'string', 'max:1000'],
+                'chosen' => ['required', new ListOf(1000, static fn(mixed $key): bool => \is_string($key) && \strlen($key) <= 100)],
+            ];
     }
 
     public function searched(): Query

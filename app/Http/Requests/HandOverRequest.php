@@ -104,7 +104,10 @@ final class HandOverRequest extends FormRequest
     {
         $look = $this->boolean('seen') ? (new PersonalState())->map($this->person(), $this->plan())->toArray() : [];
 
-        return Look::from(array_filter(['arrangement' => $this->string('arrangement')->toString(), 'style' => $this->string('style')->toString()]) + $look);
+        return Look::from(
+            array_filter(['arrangement' => $this->string('arrangement')->toString(), 'style' => $this->string('style')->toString()])
+                + $look,
+        );
     }
 
     private function person(): User
@@ -153,7 +156,11 @@ final class HandOverRequest extends FormRequest
         [$style, $pictures] = $this->look();
 
         return new Choices(
-            $from !== '' && $plan->has($from) && $plan->home($from) === CorePlan::ROOT ? $from : ($from === '' ? CorePlan::ROOT : abort(404)),
+            $from !== '' && $plan->has($from) && $plan->home($from) === CorePlan::ROOT
+                ? $from
+                : ($from === ''
+                    ? CorePlan::ROOT
+                    : abort(404)),
             $this->integer('heading_depth', 6) ?: 6,
             Scheme::tryFrom($this->string('numbering')->toString()),
             $numberDepth === null ? null : (int) $numberDepth,
@@ -170,7 +177,11 @@ final class HandOverRequest extends FormRequest
             $this->string('paper')->toString() ?: null,
             $this->boolean('several'),
             $this->boolean('all_sources'),
-            ['point' => $this->string('points')->toString() ?: 'list', 'quote' => $this->boolean('quotes', true) ? 'quote' : 'out', 'aside' => $this->string('asides')->toString() ?: 'out'],
+            [
+                'point' => $this->string('points')->toString() ?: 'list',
+                'quote' => $this->boolean('quotes', true) ? 'quote' : 'out',
+                'aside' => $this->string('asides')->toString() ?: 'out',
+            ],
             $this->integer('indent_depth', 9) ?: 9,
             $this->boolean('empty', true),
             $this->boolean('pictures', true),
@@ -178,7 +189,12 @@ final class HandOverRequest extends FormRequest
             $this->boolean('sources', true),
             $this->boolean('figures'),
             $style,
-            new Counted($this->boolean('count_titles'), $this->boolean('count_quotations', true), $this->boolean('count_footnotes'), $this->boolean('count_references')),
+            new Counted(
+                $this->boolean('count_titles'),
+                $this->boolean('count_quotations', true),
+                $this->boolean('count_footnotes'),
+                $this->boolean('count_references'),
+            ),
             now($this->person()->time_zone ?: 'UTC')->format('Y-m-d'),
             $this->has('marks') ? $this->boolean('marks') : null,
             $this->template(),

@@ -46,7 +46,10 @@ final class IntakeRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['file.max' => Unreadable::tooLarge()->getMessage(), 'file.uploaded' => 'The file did not arrive whole. It may be larger than 64 MB.'];
+        return [
+            'file.max' => Unreadable::tooLarge()->getMessage(),
+            'file.uploaded' => 'The file did not arrive whole. It may be larger than 64 MB.',
+        ];
     }
 
     /**
@@ -58,7 +61,9 @@ final class IntakeRequest extends FormRequest
      */
     public static function options(array $given, string $name, bool $isPasted = false): Options
     {
-        $is = static fn(string $key, bool $default = false): bool => isset($given[$key]) ? filter_var($given[$key], FILTER_VALIDATE_BOOLEAN) : $default;
+        $is = static fn(string $key, bool $default = false): bool => isset($given[$key])
+            ? filter_var($given[$key], FILTER_VALIDATE_BOOLEAN)
+            : $default;
         $title = \is_string($given['title'] ?? null) ? trim($given['title']) : '';
         $depth = is_numeric($given['depth'] ?? null) ? (int) $given['depth'] : Limits::LEVELS;
 

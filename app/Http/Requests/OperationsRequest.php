@@ -27,13 +27,25 @@ final class OperationsRequest extends FormRequest
     /** @return array<string, mixed> the core checks what is in the operations */
     public function rules(): array
     {
-        return ['base' => ['required', 'integer', 'min:0'], 'operations' => ['required', 'array', 'list', 'max:' . Limits::BATCH_OPERATIONS]];
+        return [
+            'base' => ['required', 'integer', 'min:0'],
+            'operations' => ['required', 'array', 'list', 'max:' . Limits::BATCH_OPERATIONS],
+        ];
     }
 
     protected function prepareForValidation(): void
     {
         if (\strlen($this->getContent()) > Limits::BATCH) {
-            abort(response()->json(['message' => 'This is more than can be saved at once (2 MB). It is kept in this browser. Take a long text in as a file instead.'], 413));
+            abort(
+                response()->json(
+                    [
+                        'message'
+                            => 'This is more than can be saved at once (2 MB). It is kept in this browser. Take a long text in as a file '
+                                . 'instead.',
+                    ],
+                    413,
+                ),
+            );
         }
     }
 

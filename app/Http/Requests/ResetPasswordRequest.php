@@ -23,6 +23,10 @@ final class ResetPasswordRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['token' => ['required', 'string'], 'email' => Address::RULES, 'password' => ['bail', 'required', 'string', 'max:200', Password::defaults()]];
+        return [
+            'token' => ['required', 'string'],
+            'email' => Address::RULES,
+            'password' => ['bail', 'required', 'string', 'max:200', Password::defaults()],
+        ];
     }
 }

@@ -64,7 +64,8 @@ final class PlanFrame extends Component
         $properties = $this->plan->properties();
         $words = $properties->target?->words;
 
-        return ucfirst($properties->form->value) . ($words === null ? '' : ', ' . number_format($words) . ($words === 1 ? ' word' : ' words'));
+        return ucfirst($properties->form->value)
+            . ($words === null ? '' : ', ' . number_format($words) . ($words === 1 ? ' word' : ' words'));
     }
 
     /** The page of the plan with one of its commands carried out, for where the page is another one. */

@@ -17,7 +17,14 @@ final readonly class Guess
      * @param string      $pages  that the line gives beside its source
      * @param string      $text   the title without what names its source
      */
-    public function __construct(public string $topic, public ?Sign $sign, public ?Cited $cited, public ?Source $source, public string $pages, public string $text) {}
+    public function __construct(
+        public string $topic,
+        public ?Sign $sign,
+        public ?Cited $cited,
+        public ?Source $source,
+        public string $pages,
+        public string $text,
+    ) {}
 
     /** What is offered first; a loose idea stands under no topic, so a note must be chosen for it. */
     public function offer(Plan $plan): Filing

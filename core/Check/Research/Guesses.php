@@ -13,7 +13,10 @@ use Embrel\Id\Ids;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
 
-/** Which topics look like research: a bare address, quotation marks around the whole, a page, a chapter, a year in brackets, a line that names a source. */
+/**
+ * Which topics look like research: a bare address, quotation marks around the whole, a page, a chapter, a year
+ * in brackets, a line that names a source.
+ */
 final class Guesses
 {
     private readonly Duplicates $duplicates;
@@ -113,7 +116,14 @@ final class Guesses
         foreach ([...$this->plan->parts($id), $after] as $beside) {
             $guess = $guesses[$beside] ?? null;
             if ($guess !== null && $guess->sign !== null && $guess->sign !== Sign::Quotation) {
-                return new Guess($id, Sign::Quotation, new Cited($guess->source->id ?? $guess->cited->source ?? '', $guess->pages), null, $guess->pages, $title);
+                return new Guess(
+                    $id,
+                    Sign::Quotation,
+                    new Cited($guess->source->id ?? ($guess->cited->source ?? ''), $guess->pages),
+                    null,
+                    $guess->pages,
+                    $title,
+                );
             }
         }
 

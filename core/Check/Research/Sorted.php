@@ -30,11 +30,20 @@ final class Sorted
      * @param string      $seed   a ULID for what is new
      * @param array<string, Source> $drafts sources that other lines make, by id: a quotation may come from one
      */
-    public static function operation(Plan $plan, Guess $guess, Filing $filing, ?string $into, ?Source $source, string $seed, array $drafts = []): Operation
-    {
+    public static function operation(
+        Plan $plan,
+        Guess $guess,
+        Filing $filing,
+        ?string $into,
+        ?Source $source,
+        string $seed,
+        array $drafts = [],
+    ): Operation {
         return match ($filing) {
             Filing::Quote => self::quote($plan, $guess, null, $seed, $drafts),
-            Filing::Note => $guess->sign === Sign::Quotation ? self::quote($plan, $guess, $into, $seed, $drafts) : new FoldTopics([$guess->topic], $into, FoldAs::Paragraphs, $seed),
+            Filing::Note => $guess->sign === Sign::Quotation
+                ? self::quote($plan, $guess, $into, $seed, $drafts)
+                : new FoldTopics([$guess->topic], $into, FoldAs::Paragraphs, $seed),
             Filing::Aside => new SetKind([$guess->topic], Kind::Aside),
             Filing::Source => self::source($plan, $guess, $source),
         };
@@ -50,7 +59,11 @@ final class Sorted
         // What named the source in brackets is said by the citation now, and what marked it as quoted by the quotation.
         $retitled = $guess->text !== '' && $guess->text !== $plan->topic($guess->topic)->title;
 
-        return new Compound([...($draft === null ? [] : [new AddSources([$draft])]), ...($retitled ? [new Retitle($guess->topic, $guess->text)] : []), $fold]);
+        return new Compound([
+            ...$draft === null ? [] : [new AddSources([$draft])],
+            ...$retitled ? [new Retitle($guess->topic, $guess->text)] : [],
+            $fold,
+        ]);
     }
 
     private static function citation(Cited $cited): Node
@@ -63,8 +76,13 @@ final class Sorted
     {
         $source = $confirmed ?? $guess->source;
         $note = $plan->topic($guess->topic)->note?->plainText(true) ?? '';
-        $remark = trim(($guess->pages === '' ? '' : trim((Pages::arePages($guess->pages) ? 'p. ' : '') . "{$guess->pages}: " . self::under($plan, $guess->topic), ': ')) . "\n{$note}");
-        $known = $plan->sources[$source->id ?? $guess->cited->source ?? ''] ?? null;
+        $remark = trim(
+            ($guess->pages === ''
+                ? ''
+                : trim((Pages::arePages($guess->pages) ? 'p. ' : '') . "{$guess->pages}: " . self::under($plan, $guess->topic), ': '))
+                . "\n{$note}",
+        );
+        $known = $plan->sources[$source->id ?? ($guess->cited->source ?? '')] ?? null;
         $source ??= new Source($guess->cited->source ?? $guess->topic, $plan->topic($guess->topic)->title);
         $steps = [];
         if ($known === null) {

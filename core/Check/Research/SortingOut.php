@@ -37,7 +37,15 @@ final readonly class SortingOut
         foreach ($filed as $one) {
             try {
                 $guess = $guesses[$one->topic] ?? self::chosen($plan, $ids, $one->topic);
-                $operation = Sorted::operation($plan, $guess, $one->as, $one->into, self::confirmed($one, $guess, $ids), $ids->next(), $drafts);
+                $operation = Sorted::operation(
+                    $plan,
+                    $guess,
+                    $one->as,
+                    $one->into,
+                    self::confirmed($one, $guess, $ids),
+                    $ids->next(),
+                    $drafts,
+                );
                 $plan = $operation->apply($plan);
                 $operations[$one->topic] = $operation;
             } catch (OperationRefused|MalformedShape $why) {
@@ -51,13 +59,17 @@ final readonly class SortingOut
     /** A topic that was chosen, though it does not look like research. */
     private static function chosen(Plan $plan, Ids $ids, string $topic): Guess
     {
-        return $plan->isLive($topic) && !Plan::isFixed($topic) ? Guesses::of($plan, $ids, [$topic])[0] : throw OperationRefused::gone($topic);
+        return $plan->isLive($topic) && !Plan::isFixed($topic)
+            ? Guesses::of($plan, $ids, [$topic])[0]
+            : throw OperationRefused::gone($topic);
     }
 
     /** @throws MalformedShape */
     private static function confirmed(Filed $one, Guess $guess, Ids $ids): ?Source
     {
-        return $one->source === null ? null : SourceForm::read(new Shape(['id' => $guess->source->id ?? $guess->cited->source ?? $ids->next()] + $one->source, 'source'));
+        return $one->source === null
+            ? null
+            : SourceForm::read(new Shape(['id' => $guess->source->id ?? ($guess->cited->source ?? $ids->next())] + $one->source, 'source'));
     }
 
     /**

@@ -44,7 +44,12 @@ final readonly class Apa implements Style
             $who = $uses->kept[$source->id] ??= $this->who($source, $uses->names[$source->id] ?? 1, isset($uses->namesakes[$source->id]));
             $joins = $i > 0 && $who === $before && $item->prefix === '' && $items[$i - 1]->suffix === '' && $items[$i - 1]->pages === '';
             $out .= $i === 0 ? '' : ($joins ? ', ' : '; ');
-            $out .= ($item->prefix === '' ? '' : "{$item->prefix} ") . ($joins || $item->withoutAuthor ? '' : self::comma($who) . ' ') . $this->whenCited($source, $uses) . $this->place($item) . self::suffix($item);
+            $out
+                .= ($item->prefix === '' ? '' : "{$item->prefix} ")
+                . ($joins || $item->withoutAuthor ? '' : self::comma($who) . ' ')
+                . $this->whenCited($source, $uses)
+                . $this->place($item)
+                . self::suffix($item);
             $before = $who;
         }
 
@@ -68,7 +73,10 @@ final readonly class Apa implements Style
         return $item->suffix === '' ? '' : (preg_match('/\A[\p{P}]/u', $item->suffix) === 1 ? '' : ', ') . $item->suffix;
     }
 
-    /** 8.17: one name, two with an ampersand, from three on the first with “et al.”; 8.18: more where that is not enough; 8.14: without a name the title. */
+    /**
+     * 8.17: one name, two with an ampersand, from three on the first with “et al.”; 8.18: more where that is not
+     * enough; 8.14: without a name the title.
+     */
     private function who(Source $source, int $names, bool $initials): string
     {
         $people = $source->people();
@@ -107,7 +115,9 @@ final readonly class Apa implements Style
         // 9.12: without an author the title moves to the front.
         $people = $this->people($source);
 
-        return $people === '' ? Prose::sentences($title, $date, $this->within($source)) . $this->address($source) : Prose::sentences($people, $date, $title, $this->within($source)) . $this->address($source);
+        return $people === ''
+            ? Prose::sentences($title, $date, $this->within($source)) . $this->address($source)
+            : Prose::sentences($people, $date, $title, $this->within($source)) . $this->address($source);
     }
 
     /** 9.14: the year; the day too of what comes out daily, monthly, or when it likes. */
@@ -135,11 +145,12 @@ final readonly class Apa implements Style
         }
         $several = \count($people) > 1;
 
-        return $row . match (true) {
-            $source->authors === [] => ' (' . $this->terms->say($several ? 'editors' : 'editor') . ')',
-            $source->kind === SourceKind::Film => ' (' . $this->terms->say($several ? 'directors' : 'director') . ')',
-            default => '',
-        };
+        return $row
+            . match (true) {
+                $source->authors === [] => ' (' . $this->terms->say($several ? 'editors' : 'editor') . ')',
+                $source->kind === SourceKind::Film => ' (' . $this->terms->say($several ? 'directors' : 'director') . ')',
+                default => '',
+            };
     }
 
     /** 9.19: sentence case; italic unless it is part of something larger. */
@@ -149,7 +160,14 @@ final readonly class Apa implements Style
         if ($source->kind->isPart()) {
             return $title;
         }
-        $details = Prose::joined(', ', $source->edition === '' ? '' : $this->terms->edition($source->edition), $source->volume === '' ? '' : $this->terms->say('Volume') . " {$source->volume}", $source->kind === SourceKind::Report && $source->issue !== '' ? Prose::raised($this->terms->say('issue')) . " {$source->issue}" : '');
+        $details = Prose::joined(
+            ', ',
+            $source->edition === '' ? '' : $this->terms->edition($source->edition),
+            $source->volume === '' ? '' : $this->terms->say('Volume') . " {$source->volume}",
+            $source->kind === SourceKind::Report && $source->issue !== ''
+                ? Prose::raised($this->terms->say('issue')) . " {$source->issue}"
+                : '',
+        );
         // 9.21: what is not a usual book or article is said in brackets.
         $form = match ($source->kind) {
             SourceKind::Film => $this->terms->say('film'),
@@ -172,14 +190,24 @@ final readonly class Apa implements Style
         $pages = $source->pages === '' ? '' : Pages::range($source->pages, Pages::FULL);
 
         return match ($source->kind) {
-            SourceKind::Article => Prose::joined(', ', Prose::italic($source->container), Prose::italic($source->volume) . ($source->issue === '' ? '' : "({$source->issue})"), $pages),
+            SourceKind::Article => Prose::joined(
+                ', ',
+                Prose::italic($source->container),
+                Prose::italic($source->volume) . ($source->issue === '' ? '' : "({$source->issue})"),
+                $pages,
+            ),
             SourceKind::Newspaper => Prose::joined(', ', Prose::italic($source->container), $pages),
             SourceKind::Chapter => Prose::sentences($this->book($source), $source->publisher),
             // 9.33: the site, unless it is the author.
             SourceKind::WebPage => $this->isAuthor($source, $source->container) ? '' : $source->container,
             SourceKind::Thesis => '',
-            SourceKind::Book, SourceKind::Film, SourceKind::Report => $this->isAuthor($source, $source->publisher) ? '' : $source->publisher,
-            SourceKind::Interview, SourceKind::Other => Prose::sentences($source->container === '' ? '' : Prose::joined(', ', Prose::italic($source->container), $pages), $source->publisher),
+            SourceKind::Book, SourceKind::Film, SourceKind::Report => $this->isAuthor($source, $source->publisher)
+                ? ''
+                : $source->publisher,
+            SourceKind::Interview, SourceKind::Other => Prose::sentences(
+                $source->container === '' ? '' : Prose::joined(', ', Prose::italic($source->container), $pages),
+                $source->publisher,
+            ),
         };
     }
 
@@ -193,9 +221,17 @@ final readonly class Apa implements Style
         $editors = Prose::row(Prose::straight($source->authors === [] ? [] : $source->editors, true), '&');
         $editors = $editors === '' ? '' : "{$editors} (" . $this->terms->say(\count($source->editors) > 1 ? 'editors' : 'editor') . '), ';
         $pages = $source->pages === '' ? '' : $this->terms->pages($source->pages, Pages::FULL);
-        $details = Prose::joined(', ', $source->edition === '' ? '' : $this->terms->edition($source->edition), $source->volume === '' ? '' : $this->terms->say('Volume') . " {$source->volume}", $pages);
+        $details = Prose::joined(
+            ', ',
+            $source->edition === '' ? '' : $this->terms->edition($source->edition),
+            $source->volume === '' ? '' : $this->terms->say('Volume') . " {$source->volume}",
+            $pages,
+        );
 
-        return $this->terms->say('in') . " {$editors}" . Prose::italic($this->cased($source, $source->container)) . ($details === '' ? '' : " ({$details})");
+        return $this->terms->say('in')
+            . " {$editors}"
+            . Prose::italic($this->cased($source, $source->container))
+            . ($details === '' ? '' : " ({$details})");
     }
 
     /** 9.34, 9.35: the DOI before the address, neither with a stop; 9.16: when it was read, where it may change and has no date. */
@@ -204,7 +240,10 @@ final readonly class Apa implements Style
         if ($source->address() === '') {
             return '';
         }
-        $read = $source->doi === '' && $source->date === null && $source->accessed !== null ? \sprintf($this->terms->say('retrieved'), $this->terms->day($source->accessed)) . ' ' : '';
+        $read
+            = $source->doi === '' && $source->date === null && $source->accessed !== null
+                ? \sprintf($this->terms->say('retrieved'), $this->terms->day($source->accessed)) . ' '
+                : '';
 
         return " {$read}{$source->address()}";
     }

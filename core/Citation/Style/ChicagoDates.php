@@ -44,7 +44,12 @@ final readonly class ChicagoDates implements Style
             $who = $uses->kept[$source->id] ??= $this->who($source, $uses->names[$source->id] ?? 1, isset($uses->namesakes[$source->id]));
             $joins = $i > 0 && $who === $before && $item->prefix === '' && $items[$i - 1]->isBare();
             $out .= $i === 0 ? '' : ($joins ? ', ' : '; ');
-            $out .= Prose::joined(' ', $item->prefix, $joins || $item->withoutAuthor ? '' : $who, $this->terms->when($source->date, $uses->letters[$source->id] ?? ''));
+            $out .= Prose::joined(
+                ' ',
+                $item->prefix,
+                $joins || $item->withoutAuthor ? '' : $who,
+                $this->terms->when($source->date, $uses->letters[$source->id] ?? ''),
+            );
             $out .= ($item->pages === '' ? '' : ', ' . Pages::range($item->pages, Pages::CHICAGO)) . Apa::suffix($item);
             $before = $who;
         }

@@ -81,21 +81,47 @@ final readonly class ChicagoEntry
             SourceKind::Article => [$this->journal($source, $dated) . ($pages === '' ? '' : ": {$pages}")],
             SourceKind::Newspaper => [Prose::joined(', ', Prose::italic($source->container), $day)],
             SourceKind::WebPage => [$source->container, $source->publisher === $source->container ? '' : $source->publisher, $day],
-            SourceKind::Chapter => [Prose::joined(', ', $this->terms->say('in') . ' ' . Prose::italic($this->cased($source, $source->container)), $this->editors($source, 'editedBy'), $pages), $this->details($source), $imprint],
+            SourceKind::Chapter => [
+                Prose::joined(
+                    ', ',
+                    $this->terms->say('in') . ' ' . Prose::italic($this->cased($source, $source->container)),
+                    $this->editors($source, 'editedBy'),
+                    $pages,
+                ),
+                $this->details($source),
+                $imprint,
+            ],
             SourceKind::Thesis => [Prose::joined(', ', $this->terms->say('thesis'), $source->publisher, $dated ? $day : '')],
-            SourceKind::Interview => [$this->terms->say('interview'), Prose::joined(', ', Prose::italic($source->container), $source->publisher, $day)],
-            default => [Prose::raised($this->editors($source, 'editedBy')), $source->container === '' ? '' : Prose::joined(', ', $this->terms->say('in') . ' ' . Prose::italic($this->cased($source, $source->container)), $pages), $this->details($source), $imprint],
+            SourceKind::Interview => [
+                $this->terms->say('interview'),
+                Prose::joined(', ', Prose::italic($source->container), $source->publisher, $day),
+            ],
+            default => [
+                Prose::raised($this->editors($source, 'editedBy')),
+                $source->container === ''
+                    ? ''
+                    : Prose::joined(', ', $this->terms->say('in') . ' ' . Prose::italic($this->cased($source, $source->container)), $pages),
+                $this->details($source),
+                $imprint,
+            ],
         };
     }
 
     public function editors(Source $source, string $word): string
     {
-        return $source->authors === [] || $source->editors === [] ? '' : $this->terms->say($word) . ' ' . Prose::row(Prose::straight($source->editors), $this->terms->say('and'));
+        return $source->authors === [] || $source->editors === []
+            ? ''
+            : $this->terms->say($word) . ' ' . Prose::row(Prose::straight($source->editors), $this->terms->say('and'));
     }
 
     public function details(Source $source): string
     {
-        return Prose::joined(', ', $source->edition === '' ? '' : $this->terms->edition($source->edition), $source->volume === '' ? '' : $this->terms->say('Volume') . " {$source->volume}", $source->issue === '' ? '' : $this->terms->say('issue') . " {$source->issue}");
+        return Prose::joined(
+            ', ',
+            $source->edition === '' ? '' : $this->terms->edition($source->edition),
+            $source->volume === '' ? '' : $this->terms->say('Volume') . " {$source->volume}",
+            $source->issue === '' ? '' : $this->terms->say('issue') . " {$source->issue}",
+        );
     }
 
     /** Harrow: Creekside Press, 1994. */
@@ -111,16 +137,28 @@ final readonly class ChicagoEntry
     {
         $head = Prose::joined(' ', Prose::italic($source->container), $source->volume);
         if (!$dated) {
-            return $head . ($source->issue === '' ? '' : ($source->volume === '' ? ', ' . $this->terms->say('issue') . " {$source->issue}" : " ({$source->issue})"));
+            return $head
+                . ($source->issue === ''
+                    ? ''
+                    : ($source->volume === ''
+                        ? ', ' . $this->terms->say('issue') . " {$source->issue}"
+                        : " ({$source->issue})"));
         }
 
-        return $head . ($source->issue === '' ? '' : ', ' . $this->terms->say('issue') . " {$source->issue}") . ' (' . ($source->date === null ? $this->terms->say('noDate') : $this->terms->day($source->date)) . ')';
+        return $head
+            . ($source->issue === '' ? '' : ', ' . $this->terms->say('issue') . " {$source->issue}")
+            . ' ('
+            . ($source->date === null ? $this->terms->say('noDate') : $this->terms->day($source->date))
+            . ')';
     }
 
     /** 14.12: only where no date is known it is said when it was read. */
     private function address(Source $source): string
     {
-        $read = $source->date === null && $source->accessed !== null ? \sprintf($this->terms->say('accessed'), $this->terms->day($source->accessed)) : '';
+        $read
+            = $source->date === null && $source->accessed !== null
+                ? \sprintf($this->terms->say('accessed'), $this->terms->day($source->accessed))
+                : '';
 
         return Prose::sentences($read, $source->address());
     }

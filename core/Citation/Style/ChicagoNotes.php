@@ -54,15 +54,22 @@ final readonly class ChicagoNotes implements Style
 
         $note = Prose::raised(implode('; ', $out));
 
-        return !$this->terms->isGerman && str_ends_with($note, '”') ? substr($note, 0, -3) . (preg_match('/[.?!]”\z/u', $note) === 1 ? '”' : '.”') : Prose::stop($note);
+        return !$this->terms->isGerman && str_ends_with($note, '”')
+            ? substr($note, 0, -3) . (preg_match('/[.?!]”\z/u', $note) === 1 ? '”' : '.”')
+            : Prose::stop($note);
     }
 
     /** 14.30: family name, title of four words at most, page; 14.34: of the same source as just before the title can go. */
     private function short(Source $source, Cited $item, Uses $uses): string
     {
         $title = $uses->kept["{$source->id} title"] ??= Titles::short($this->list->cased($source, $source->title));
-        $title = $uses->previous === $source->id && $source->people() !== [] ? '' : ($this->list->isQuoted($source) ? $this->terms->quoted($title, $item->pages === '' ? '' : ',') : Prose::italic($title) . ($item->pages === '' ? '' : ','));
-        $who = $item->withoutAuthor && $title !== '' ? '' : $uses->kept["{$source->id} who"] ??= $this->who($source);
+        $title
+            = $uses->previous === $source->id && $source->people() !== []
+                ? ''
+                : ($this->list->isQuoted($source)
+                    ? $this->terms->quoted($title, $item->pages === '' ? '' : ',')
+                    : Prose::italic($title) . ($item->pages === '' ? '' : ','));
+        $who = $item->withoutAuthor && $title !== '' ? '' : ($uses->kept["{$source->id} who"] ??= $this->who($source));
         $page = $this->place($item);
 
         return Prose::joined(' ', $who === '' || ($title === '' && $page === '') ? $who : "{$who},", $title, $page);
@@ -88,7 +95,10 @@ final readonly class ChicagoNotes implements Style
     {
         $people = $source->people();
         $names = Prose::straight($people);
-        $who = \count($names) > self::MOST_IN_NOTE ? "{$names[0]} {$this->terms->say('etAl')}" : Prose::row($names, $this->terms->say('and'));
+        $who
+            = \count($names) > self::MOST_IN_NOTE
+                ? "{$names[0]} {$this->terms->say('etAl')}"
+                : Prose::row($names, $this->terms->say('and'));
         $who .= match (true) {
             $people === [] => '',
             $source->authors === [] => ', ' . $this->terms->low(\count($people) > 1 ? 'editors' : 'editor'),
@@ -96,7 +106,10 @@ final readonly class ChicagoNotes implements Style
             default => '',
         };
         $page = $this->place($item);
-        $read = $source->date === null && $source->accessed !== null ? \sprintf($this->terms->say('accessedLow'), $this->terms->day($source->accessed)) : '';
+        $read
+            = $source->date === null && $source->accessed !== null
+                ? \sprintf($this->terms->say('accessedLow'), $this->terms->day($source->accessed))
+                : '';
         $rest = Prose::joined(', ', $this->facts($source, $page), $read, $source->address());
         $who = $item->withoutAuthor || $who === '' ? '' : "{$who}, ";
         // A bracket follows a title without a comma.
@@ -115,10 +128,49 @@ final readonly class ChicagoNotes implements Style
             SourceKind::Article => $this->list->journal($source, true) . ($page === '' ? '' : ": {$page}"),
             SourceKind::Newspaper => Prose::joined(', ', Prose::italic($source->container), $day, $page),
             SourceKind::WebPage => Prose::joined(', ', $source->container, $source->publisher, $day, $page),
-            SourceKind::Thesis => Prose::joined(', ', '(' . Prose::joined(', ', $this->terms->low('thesis'), $source->publisher, $day) . ')', $page),
-            SourceKind::Interview => Prose::joined(', ', $this->terms->low('interview'), Prose::italic($source->container), $source->publisher, $day, $page),
-            SourceKind::Chapter => Prose::joined(', ', Prose::joined(' ', Prose::joined(', ', $this->terms->say('inLow') . ' ' . Prose::italic($this->list->cased($source, $source->container)), $this->list->editors($source, 'edBy'), $this->list->details($source)), $imprint), $page),
-            default => Prose::joined(', ', Prose::joined(' ', Prose::joined(', ', $source->container === '' ? '' : $this->terms->say('inLow') . ' ' . Prose::italic($this->list->cased($source, $source->container)), $this->list->editors($source, 'edBy'), $this->list->details($source)), $imprint), $page),
+            SourceKind::Thesis => Prose::joined(
+                ', ',
+                '(' . Prose::joined(', ', $this->terms->low('thesis'), $source->publisher, $day) . ')',
+                $page,
+            ),
+            SourceKind::Interview => Prose::joined(
+                ', ',
+                $this->terms->low('interview'),
+                Prose::italic($source->container),
+                $source->publisher,
+                $day,
+                $page,
+            ),
+            SourceKind::Chapter => Prose::joined(
+                ', ',
+                Prose::joined(
+                    ' ',
+                    Prose::joined(
+                        ', ',
+                        $this->terms->say('inLow') . ' ' . Prose::italic($this->list->cased($source, $source->container)),
+                        $this->list->editors($source, 'edBy'),
+                        $this->list->details($source),
+                    ),
+                    $imprint,
+                ),
+                $page,
+            ),
+            default => Prose::joined(
+                ', ',
+                Prose::joined(
+                    ' ',
+                    Prose::joined(
+                        ', ',
+                        $source->container === ''
+                            ? ''
+                            : $this->terms->say('inLow') . ' ' . Prose::italic($this->list->cased($source, $source->container)),
+                        $this->list->editors($source, 'edBy'),
+                        $this->list->details($source),
+                    ),
+                    $imprint,
+                ),
+                $page,
+            ),
         };
     }
 

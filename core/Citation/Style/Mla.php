@@ -36,10 +36,12 @@ final readonly class Mla implements Style
         $out = [];
         foreach ($items as $item) {
             $source = $uses->source($item->source);
-            $who = $item->withoutAuthor ? '' : $uses->kept["{$source->id} who"] ??= $this->who($source, isset($uses->namesakes[$source->id]));
+            $who = $item->withoutAuthor
+                ? ''
+                : ($uses->kept["{$source->id} who"] ??= $this->who($source, isset($uses->namesakes[$source->id])));
             // A title stands where no name does, or where one name stands for several works.
             $isTitled = $source->people() === [] ? !$item->withoutAuthor : isset($uses->oneOfSeveral[$source->id]);
-            $title = $isTitled ? $uses->kept["{$source->id} title"] ??= $this->shortTitle($source) : '';
+            $title = $isTitled ? ($uses->kept["{$source->id} title"] ??= $this->shortTitle($source)) : '';
             $name = Prose::joined(', ', $who, $title);
             $place = $item->pages === '' ? '' : Pages::range($item->pages, Pages::MLA);
             // A place in words follows a comma: (Pell, ch. 3).
@@ -93,8 +95,19 @@ final readonly class Mla implements Style
             $source->kind === SourceKind::Film ? '' : $this->people($source, $above),
             $isQuoted ? $this->terms->quoted($title, '.') : Prose::italic($title),
             $source->kind === SourceKind::Interview && $isQuoted ? $this->terms->say('interview') : '',
-            $source->kind === SourceKind::Thesis ? Prose::joined(' ', $source->date === null ? '' : $this->terms->dayFirst($source->date) . '.', Prose::joined(', ', $source->publisher, $this->terms->low('thesis'))) : '',
-            $source->kind === SourceKind::Film && $source->authors !== [] ? $this->terms->say('directedBy') . ' ' . Prose::row(Prose::straight($source->authors), $this->terms->say('and')) . ($this->container($source) === '' ? '' : ', ' . $this->container($source)) : Prose::raised($this->container($source)),
+            $source->kind === SourceKind::Thesis
+                ? Prose::joined(
+                    ' ',
+                    $source->date === null ? '' : $this->terms->dayFirst($source->date) . '.',
+                    Prose::joined(', ', $source->publisher, $this->terms->low('thesis')),
+                )
+                : '',
+            $source->kind === SourceKind::Film && $source->authors !== []
+                ? $this->terms->say('directedBy')
+                    . ' '
+                    . Prose::row(Prose::straight($source->authors), $this->terms->say('and'))
+                    . ($this->container($source) === '' ? '' : ', ' . $this->container($source))
+                : Prose::raised($this->container($source)),
             $source->accessed === null ? '' : \sprintf($this->terms->say('accessed'), $this->terms->dayFirst($source->accessed)),
         );
     }
@@ -125,7 +138,10 @@ final readonly class Mla implements Style
         if ($source->kind === SourceKind::Thesis) {
             return $source->address();
         }
-        $editors = $source->authors === [] || $source->editors === [] ? '' : $this->terms->say('editedBy') . ' ' . Prose::row(Prose::straight($source->editors), $this->terms->say('and'));
+        $editors
+            = $source->authors === [] || $source->editors === []
+                ? ''
+                : $this->terms->say('editedBy') . ' ' . Prose::row(Prose::straight($source->editors), $this->terms->say('and'));
         $pages = $source->pages === '' ? '' : $this->terms->pages($source->pages, Pages::MLA);
 
         return Prose::joined(

@@ -36,7 +36,14 @@ final readonly class Numbered implements Style
         usort($items, static fn(Cited $a, Cited $b): int => $uses->numbers[$a->source] <=> $uses->numbers[$b->source]);
         $out = [];
         for ($i = 0; $i < \count($items); $i = $end + 1) {
-            for ($end = $i; isset($items[$end + 1]) && $items[$end]->isBare() && $items[$end + 1]->isBare() && $uses->numbers[$items[$end + 1]->source] === $uses->numbers[$items[$end]->source] + 1; ++$end);
+            for (
+                $end = $i;
+                isset($items[$end + 1])
+                && $items[$end]->isBare()
+                && $items[$end + 1]->isBare()
+                && $uses->numbers[$items[$end + 1]->source] === $uses->numbers[$items[$end]->source] + 1;
+                ++$end
+            );
             $first = $uses->numbers[$items[$i]->source];
             if ($end > $i + 1) {
                 $out[] = $first . '–' . $uses->numbers[$items[$end]->source];
@@ -52,7 +59,9 @@ final readonly class Numbered implements Style
 
     private function one(Cited $item, int $number): string
     {
-        return ($item->prefix === '' ? '' : "{$item->prefix} ") . Prose::joined(', ', (string) $number, $this->terms->pages($item->pages, Pages::FULL)) . Apa::suffix($item);
+        return ($item->prefix === '' ? '' : "{$item->prefix} ")
+            . Prose::joined(', ', (string) $number, $this->terms->pages($item->pages, Pages::FULL))
+            . Apa::suffix($item);
     }
 
     public function entry(Source $source, Uses $uses, ?Source $above): string
@@ -60,25 +69,42 @@ final readonly class Numbered implements Style
         $terms = $this->terms;
         $title = $source->title === '' ? $terms->say('noTitle') : $source->title;
         $people = Prose::row(Prose::straight($source->people(), true), $terms->say('and'));
-        $editors = $source->authors === [] || $source->editors === [] ? '' : Prose::row(Prose::straight($source->editors, true), $terms->say('and')) . ' (' . $terms->say(\count($source->editors) > 1 ? 'editors' : 'editor') . ')';
+        $editors
+            = $source->authors === [] || $source->editors === []
+                ? ''
+                : Prose::row(Prose::straight($source->editors, true), $terms->say('and'))
+                    . ' ('
+                    . $terms->say(\count($source->editors) > 1 ? 'editors' : 'editor')
+                    . ')';
         $isPart = $source->container !== '';
         $pages = $source->pages === '' ? '' : $terms->pages($source->pages, Pages::FULL);
         $read = $source->accessed === null ? '' : \sprintf($terms->say('accessed'), $terms->day($source->accessed));
 
-        return "[{$uses->numbers[$source->id]}] " . Prose::sentences(
-            $people . ($source->authors === [] && $people !== '' ? ' (' . $terms->say(\count($source->editors) > 1 ? 'editors' : 'editor') . ')' : ''),
-            $isPart ? $title : Prose::italic($title),
-            Prose::joined(
-                ', ',
-                $isPart ? ($source->kind === SourceKind::Chapter ? $terms->say('in') . ' ' : '') . Prose::italic($source->container) : '',
-                $editors,
-                $source->edition === '' ? '' : $terms->edition($source->edition),
-                $source->volume === '' ? '' : $terms->say('volume') . " {$source->volume}",
-                $source->issue === '' ? '' : $terms->say('issue') . " {$source->issue}",
-            ),
-            Prose::joined(', ', Prose::joined(': ', $source->place, $source->publisher), $source->date === null ? $terms->say('noDate') : $terms->day($source->date), $pages),
-            $source->address(),
-            $read,
-        );
+        return "[{$uses->numbers[$source->id]}] "
+            . Prose::sentences(
+                $people
+                    . ($source->authors === [] && $people !== ''
+                        ? ' (' . $terms->say(\count($source->editors) > 1 ? 'editors' : 'editor') . ')'
+                        : ''),
+                $isPart ? $title : Prose::italic($title),
+                Prose::joined(
+                    ', ',
+                    $isPart
+                        ? ($source->kind === SourceKind::Chapter ? $terms->say('in') . ' ' : '') . Prose::italic($source->container)
+                        : '',
+                    $editors,
+                    $source->edition === '' ? '' : $terms->edition($source->edition),
+                    $source->volume === '' ? '' : $terms->say('volume') . " {$source->volume}",
+                    $source->issue === '' ? '' : $terms->say('issue') . " {$source->issue}",
+                ),
+                Prose::joined(
+                    ', ',
+                    Prose::joined(': ', $source->place, $source->publisher),
+                    $source->date === null ? $terms->say('noDate') : $terms->day($source->date),
+                    $pages,
+                ),
+                $source->address(),
+                $read,
+            );
     }
 }

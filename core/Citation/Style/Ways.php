@@ -13,5 +13,10 @@ final readonly class Ways
      * @param bool $letters        works of the same people and year are told apart by letters
      * @param bool $keepsParticles a particle such as “von” counts in the alphabet
      */
-    public function __construct(public bool $inNotes = false, public bool $byName = true, public bool $letters = false, public bool $keepsParticles = false) {}
+    public function __construct(
+        public bool $inNotes = false,
+        public bool $byName = true,
+        public bool $letters = false,
+        public bool $keepsParticles = false,
+    ) {}
 }

@@ -127,9 +127,10 @@ final class Acceptance
     {
         $topic = $this->comparison->file->topic($there);
         $id = $this->ids->next();
-        $note = $topic->note === null
-            ? null
-            : Note::of(array_map(fn(Node $block): Node => $block->withId($this->ids->next()), array_values($topic->note->blocks)));
+        $note
+            = $topic->note === null
+                ? null
+                : Note::of(array_map(fn(Node $block): Node => $block->withId($this->ids->next()), array_values($topic->note->blocks)));
         $new = $topic->withTitle($this->comparison->title($there))->with(['id' => $id, 'dye' => null]);
         $this->do(AddTopics::one($note === null ? $new : $new->withNote($note), $place));
 
@@ -140,12 +141,17 @@ final class Acceptance
     {
         $ids = [];
         foreach ($this->comparison->changes as $change) {
-            $change->kind === Change::REMOVED && $this->has($change->kind, $change->topic) ? $ids[] = $change->topic : null;
+            $change->kind === Change::REMOVED && $this->has($change->kind, $change->topic) ? ($ids[] = $change->topic) : null;
         }
         // What is under a section that goes and lives on in the draft takes its place.
         $lives = array_fill_keys($this->here, true);
         foreach (array_reverse($ids) as $id) {
-            $stays = array_values(array_filter($this->state->parts($id), fn(string $part): bool => array_intersect_key($lives, array_flip($this->state->branch($part))) !== []));
+            $stays = array_values(
+                array_filter(
+                    $this->state->parts($id),
+                    fn(string $part): bool => array_intersect_key($lives, array_flip($this->state->branch($part))) !== [],
+                ),
+            );
             $stays === [] ? null : $this->do(new MoveTopics($stays, new Place((string) $this->state->parent($id), $id)));
         }
         $ids === [] ? null : $this->do(new RemoveTopics($ids));

@@ -21,10 +21,13 @@ final class Captions
                 if (Figures::uncounted($block) !== $block) {
                     return $file;
                 }
-                $block->type === 'picture' ? $captions[$block->string('caption') ?? ''] = true : null;
+                $block->type === 'picture' ? ($captions[$block->string('caption') ?? ''] = true) : null;
             }
         }
-        return Edit::notes($file, static fn(array $blocks): array => array_map(static fn(Node $block): Node => self::bare($block, $captions), $blocks));
+        return Edit::notes(
+            $file,
+            static fn(array $blocks): array => array_map(static fn(Node $block): Node => self::bare($block, $captions), $blocks),
+        );
     }
 
     /**
@@ -37,6 +40,8 @@ final class Captions
         $says = $block->type === 'paragraph' ? $block->plainText() : '';
         $caption = Figures::bare($says);
 
-        return $caption !== $says && isset($captions[$caption]) ? new Node('paragraph', $block->attrs, [Node::text($caption)]) : Figures::uncounted($block);
+        return $caption !== $says && isset($captions[$caption])
+            ? new Node('paragraph', $block->attrs, [Node::text($caption)])
+            : Figures::uncounted($block);
     }
 }

@@ -19,7 +19,9 @@ final readonly class Change
      * @param string                       $title as the plan has it; of what was added: as the file has it
      * @param list<array{string, string}>  $words `=`, `-` or `+`, and the words
      * @param string                       $says  where it was and is, of what was moved or added
-     * @param string|null                  $before what the plan said when the draft was made, where the plan has changed it since too; null: only the draft has
+     * @param string|null                  $before
+     *     what the plan said when the draft was made, where the plan has changed it since too; null: only the
+     *     draft has
      * @param float                        $sure  that it is this topic, from 0 to 1
      */
     public function __construct(
@@ -41,8 +43,13 @@ final readonly class Change
     public function toArray(): array
     {
         return [
-            'key' => $this->key(), 'kind' => $this->kind, 'title' => $this->title, 'words' => $this->words, 'says' => $this->says,
-            'sure' => $this->sure, 'before' => $this->before,
+            'key' => $this->key(),
+            'kind' => $this->kind,
+            'title' => $this->title,
+            'words' => $this->words,
+            'says' => $this->says,
+            'sure' => $this->sure,
+            'before' => $this->before,
         ];
     }
 }

@@ -86,7 +86,9 @@ final class Comparison
         foreach ($file->parts(Plan::ROOT) as $id) {
             $here = $this->wasOf[$id] ?? null;
             $parent = $here === null ? null : $this->was->parent($here);
-            $parent === null || !$this->plan->has($parent) || !$this->plan->isLive($parent) ? null : $parents[$parent] = ($parents[$parent] ?? 0) + 1;
+            $parent === null || !$this->plan->has($parent) || !$this->plan->isLive($parent)
+                ? null
+                : ($parents[$parent] = ($parents[$parent] ?? 0) + 1);
         }
         arsort($parents);
 
@@ -129,7 +131,8 @@ final class Comparison
                 continue;
             }
             [$old, $new, $was] = [
-                self::line($this->plan->topic($here)->title), $this->title($there),
+                self::line($this->plan->topic($here)->title),
+                $this->title($there),
                 $this->was->has($here) ? self::line($this->was->topic($here)->title) : null,
             ];
             if ($old !== $new && $was !== $new) {
@@ -228,7 +231,8 @@ final class Comparison
             $there,
             $this->title($there) ?: 'Untitled',
             [['+', $this->saying->note($this->file->topic($there)->note)]],
-            ($above === null ? '' : 'under ' . $this->name($above)) . ($isOld ? ($above === null ? '' : ', ') . 'taken out of the plan since' : ''),
+            ($above === null ? '' : 'under ' . $this->name($above))
+                . ($isOld ? ($above === null ? '' : ', ') . 'taken out of the plan since' : ''),
             before: $isOld ? $this->saying->note($this->was->topic($was)->note) : null,
         );
     }
@@ -272,7 +276,9 @@ final class Comparison
 
     private function under(string $parent): string
     {
-        return $parent === Plan::ROOT || !$this->was->has($parent) ? 'at the top' : 'under ' . self::line($this->was->topic($parent)->title);
+        return $parent === Plan::ROOT || !$this->was->has($parent)
+            ? 'at the top'
+            : 'under ' . self::line($this->was->topic($parent)->title);
     }
 
     /**
@@ -282,7 +288,9 @@ final class Comparison
      */
     private function reordered(array $stayed, ?string $above): void
     {
-        $order = static fn(Plan $plan): array => array_values(array_intersect($above === null || !$plan->has($above) ? [] : $plan->parts($above), $stayed));
+        $order = static fn(Plan $plan): array => array_values(
+            array_intersect($above === null || !$plan->has($above) ? [] : $plan->parts($above), $stayed),
+        );
         [$was, $now, $file] = [$order($this->was), $order($this->plan), array_values($stayed)];
         if ($this->isDated && $was === array_values(array_intersect($file, $was))) {
             return;
@@ -319,7 +327,7 @@ final class Comparison
             [$low, $high] = [0, \count($ends)];
             while ($low < $high) {
                 $middle = intdiv($low + $high, 2);
-                $values[$ends[$middle]] < $value ? $low = $middle + 1 : $high = $middle;
+                $values[$ends[$middle]] < $value ? ($low = $middle + 1) : ($high = $middle);
             }
             $before[$i] = $low > 0 ? $ends[$low - 1] : null;
             array_splice($ends, $low, 1, [$i]);
@@ -363,7 +371,9 @@ final class Comparison
     private function wasHandedOver(string $id): bool
     {
         if ($this->origin !== null) {
-            return $this->was->has($id) && $this->was->isLive($id) && !\in_array($this->was->topic($id)->kind, $this->origin->without, true);
+            return $this->was->has($id)
+                && $this->was->isLive($id)
+                && !\in_array($this->was->topic($id)->kind, $this->origin->without, true);
         }
         foreach ($this->matches->here as $here) {
             if ($this->plan->topic($here)->kind === $this->plan->topic($id)->kind) {

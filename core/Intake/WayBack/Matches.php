@@ -32,12 +32,15 @@ final readonly class Matches
         $taken = array_flip($here);
         $titles = [];
         foreach ($plan->walk() as $id => $_) {
-            isset($taken[$id]) || $titles[self::folded($plan->topic($id)->title)][] = $id;
+            isset($taken[$id]) || ($titles[self::folded($plan->topic($id)->title)][] = $id);
         }
         // The same title: sure where the plan has it once, and where it stands under the same section.
         foreach ($file->walk() as $id => $_) {
             $title = self::folded($file->topic($id)->title);
-            $found = isset($here[$id]) || $title === '' ? [] : array_values(array_filter($titles[$title] ?? [], static fn(string $one): bool => !isset($taken[$one])));
+            $found
+                = isset($here[$id]) || $title === ''
+                    ? []
+                    : array_values(array_filter($titles[$title] ?? [], static fn(string $one): bool => !isset($taken[$one])));
             $above = $here[(string) $file->parent($id)] ?? null;
             $same = array_values(array_filter($found, static fn(string $one): bool => $plan->parent($one) === $above));
             $one = $same[0] ?? (\count($found) === 1 ? $found[0] : null);
@@ -61,7 +64,7 @@ final readonly class Matches
         $texts = [];
         foreach ($plan->walk() as $id => $_) {
             $words = isset($taken[$id]) ? [] : self::words((string) $plan->topic($id)->note?->plainText());
-            \count($words) >= self::SIGNS ? $texts[$id] = $words : null;
+            \count($words) >= self::SIGNS ? ($texts[$id] = $words) : null;
         }
         foreach ($file->walk() as $id => $_) {
             $words = isset($here[$id]) || $texts === [] ? [] : self::words((string) $file->topic($id)->note?->plainText());

@@ -49,7 +49,9 @@ final readonly class OpenChanges
     {
         $there = $change->kind === Change::ADDED ? $change->topic : array_search($change->topic, $this->open->matches->here, true);
         $own = array_filter($this->heard[$there] ?? [], static fn(Heard $one): bool => $one->isChange());
-        $names = array_unique(array_map(static fn(Heard $one): string => $one->who, $own === [] ? array_merge(...array_values($this->heard)) : $own));
+        $names = array_unique(
+            array_map(static fn(Heard $one): string => $one->who, $own === [] ? array_merge(...array_values($this->heard)) : $own),
+        );
 
         return implode(', ', array_filter($names, static fn(string $name): bool => $name !== '')) ?: 'somebody';
     }

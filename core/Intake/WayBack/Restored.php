@@ -32,7 +32,7 @@ final class Restored
         foreach ($topics as $topic) {
             foreach ($printed->citations($topic) as [$node, $text]) {
                 // A name alone could be anybody's words.
-                \strlen($text) > 2 && preg_match('/[(\[\d]/', $text) === 1 ? $this->citations[$text] ??= $node : null;
+                \strlen($text) > 2 && preg_match('/[(\[\d]/', $text) === 1 ? ($this->citations[$text] ??= $node) : null;
             }
         }
         $texts = array_map(strval(...), array_keys($this->citations));
@@ -80,7 +80,13 @@ final class Restored
         }
         $content = $this->cited($this->referring($this->noted(array_map($this->node(...), $node->content), $node->content)));
         if ($node->type === 'footnote') {
-            $whole = $this->citation(trim($node->plainText() === '' ? implode('', array_map(static fn(Node $run): string => $run->plainText(), $node->content)) : $node->plainText()));
+            $whole = $this->citation(
+                trim(
+                    $node->plainText() === ''
+                        ? implode('', array_map(static fn(Node $run): string => $run->plainText(), $node->content))
+                        : $node->plainText(),
+                ),
+            );
 
             return $whole ?? ($content === $node->content ? $node : new Node('footnote', $node->attrs, $content));
         }
@@ -107,9 +113,9 @@ final class Restored
                 $word = ($m[1] ?? '') === '' ? '' : rtrim($m[1]) . ' ';
                 array_push(
                     $out,
-                    ...($word === '' ? [] : [Node::text($word, $last->marks)]),
+                    ...$word === '' ? [] : [Node::text($word, $last->marks)],
                     ...[$node],
-                    ...(($m[2] ?? '') === '' ? [] : [Node::text($m[2], $last->marks)]),
+                    ...($m[2] ?? '') === '' ? [] : [Node::text($m[2], $last->marks)],
                 );
             } else {
                 $out[] = $node;
@@ -132,7 +138,10 @@ final class Restored
         for ($i = 0, $count = \count($nodes); $i < $count; ++$i) {
             $href = $nodes[$i]->type === 'text' ? (string) $nodes[$i]->link() : '';
             $topic = str_starts_with($href, '#_e') ? Anchor::of(substr($href, 1))->topic ?? '' : '';
-            if ($topic === '' || array_filter([$this->now, $this->was], static fn(Plan $plan): bool => $plan->has($topic) && $plan->isLive($topic)) === []) {
+            if (
+                $topic === ''
+                || array_filter([$this->now, $this->was], static fn(Plan $plan): bool => $plan->has($topic) && $plan->isLive($topic)) === []
+            ) {
                 $out[] = $nodes[$i];
                 continue;
             }
@@ -143,7 +152,9 @@ final class Restored
             }
             array_push(
                 $out,
-                ...(isset($this->references[$topic]) || $this->isCalled($topic, $says) ? [new Node('topicRef', ['topic' => $topic])] : \array_slice($nodes, $i, $k - $i)),
+                ...isset($this->references[$topic]) || $this->isCalled($topic, $says)
+                    ? [new Node('topicRef', ['topic' => $topic])]
+                    : \array_slice($nodes, $i, $k - $i),
             );
             $i = $k - 1;
         }
@@ -181,7 +192,9 @@ final class Restored
         return self::replaced(
             $nodes,
             self::any(array_values($lost)),
-            static fn(string $says): ?Node => ($topic = array_search($says, $lost, true)) === false ? null : new Node('topicRef', ['topic' => (string) $topic]),
+            static fn(string $says): ?Node => ($topic = array_search($says, $lost, true)) === false
+                ? null
+                : new Node('topicRef', ['topic' => (string) $topic]),
         );
     }
 
@@ -197,7 +210,9 @@ final class Restored
     /** @param list<string> $texts */
     private static function any(array $texts): string
     {
-        return '/(?<![\p{L}\p{N}])(?:' . implode('|', array_map(static fn(string $text): string => preg_quote($text, '/'), $texts)) . ')(?![\p{L}\p{N}])/u';
+        return '/(?<![\p{L}\p{N}])(?:'
+            . implode('|', array_map(static fn(string $text): string => preg_quote($text, '/'), $texts))
+            . ')(?![\p{L}\p{N}])/u';
     }
 
     /**
@@ -232,7 +247,7 @@ final class Restored
                     $at = $from + \strlen($says);
                 }
             }
-            array_push($out, ...($at === 0 ? $runs : self::between($runs, $at, \strlen($text))));
+            array_push($out, ...$at === 0 ? $runs : self::between($runs, $at, \strlen($text)));
         }
 
         return $out;
@@ -250,7 +265,7 @@ final class Restored
         foreach ($runs as $run) {
             $end = $at + \strlen($run->text);
             $part = substr($run->text, max(0, $from - $at), max(0, min($to, $end) - max($from, $at)));
-            $part === '' || $end <= $from || $at >= $to ? null : $out[] = Node::text($part, $run->marks);
+            $part === '' || $end <= $from || $at >= $to ? null : ($out[] = Node::text($part, $run->marks));
             $at = $end;
         }
 

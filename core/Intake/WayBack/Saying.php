@@ -45,9 +45,16 @@ final readonly class Saying
         if ($node->type === 'topicRef') {
             $topic = (string) $node->string('topic');
 
-            return Node::text($this->plan->has($topic) && $this->plan->isLive($topic) ? trim($this->numbering->own($topic) . ' ' . $this->plan->topic($topic)->title) ?: '–' : '[?]');
+            return Node::text(
+                $this->plan->has($topic) && $this->plan->isLive($topic)
+                    ? (trim($this->numbering->own($topic) . ' ' . $this->plan->topic($topic)->title)
+                    ?: '–')
+                    : '[?]',
+            );
         }
 
-        return $node->content === [] ? $node : new Node($node->type, $node->attrs, array_map($this->node(...), $node->content), $node->text, $node->marks);
+        return $node->content === []
+            ? $node
+            : new Node($node->type, $node->attrs, array_map($this->node(...), $node->content), $node->text, $node->marks);
     }
 }

@@ -84,7 +84,11 @@ final readonly class Geometry
         $ends = [];
         foreach ($columns as [$column, $height, $isMirrored]) {
             foreach ($column as $i => $y) {
-                $standings[$i] = new Standing($isMirrored ? -40.0 : 40.0, $y + ($tallest - $height) / 2 + $title[1] / 2 + 30.0, $isMirrored);
+                $standings[$i] = new Standing(
+                    $isMirrored ? -40.0 : 40.0,
+                    $y + ($tallest - $height) / 2 + $title[1] / 2 + 30.0,
+                    $isMirrored,
+                );
                 $ends[] = $standings[$i]->y;
             }
         }
@@ -121,7 +125,8 @@ final readonly class Geometry
     /** @param array<int, array{float, float}> $extents */
     private static function height(array $extents, Spacing $spacing): float
     {
-        return array_sum(array_map(static fn(array $extent): float => $extent[0] + $extent[1], $extents)) + max(0, \count($extents) - 1) * $spacing->sections;
+        return array_sum(array_map(static fn(array $extent): float => $extent[0] + $extent[1], $extents))
+            + max(0, \count($extents) - 1) * $spacing->sections;
     }
 
     /**

@@ -19,7 +19,12 @@ final class Growing
     private array $heights = [];
 
     /** @param array<string, true> $folded */
-    public function __construct(private readonly Plan $plan, private readonly Labelling $labelling, private readonly Look $look, private readonly array $folded) {}
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly Labelling $labelling,
+        private readonly Look $look,
+        private readonly array $folded,
+    ) {}
 
     /** Adds a branch; its head stands for itself at a level. */
     public function add(string $head, int $level): void
@@ -32,14 +37,27 @@ final class Growing
             $parts = $this->plan->parts[$id] ?? [];
             $isFolded = $parts !== [] && (isset($this->folded[$id]) || $this->look->branches === $level);
             $inside = $isFolded ? \count($this->plan->branch($id)) - 1 : 0;
-            $label = $this->labelling->label($id, $level, $topic->dye->value ?? $dye, $topic->size?->factor() ?? $factor, $inside, $isLoose);
+            $label = $this->labelling->label(
+                $id,
+                $level,
+                $topic->dye->value ?? $dye,
+                $topic->size?->factor() ?? $factor,
+                $inside,
+                $isLoose,
+            );
             $at = \count($this->labels);
             $this->labels[] = $label;
             $this->parents[] = $parent;
-            $this->widths[] = $label->start + $label->width + ($inside > 0 ? 24.0 + $this->labelling->sign((string) $inside) : ($parts === [] ? 4.0 : ($level === 1 ? 14.0 : 9.0)));
+            $this->widths[]
+                = $label->start
+                + $label->width
+                + ($inside > 0 ? 24.0 + $this->labelling->sign((string) $inside) : ($parts === [] ? 4.0 : ($level === 1 ? 14.0 : 9.0)));
             $this->heights[] = $label->height;
             if (!$isFolded && $parts !== []) {
-                [$dye, $factor] = [$topic->alone?->holdsDye() === true ? $dye : $label->dye, $topic->alone?->holdsSize() === true ? $factor : $topic->size?->factor() ?? $factor];
+                [$dye, $factor] = [
+                    $topic->alone?->holdsDye() === true ? $dye : $label->dye,
+                    $topic->alone?->holdsSize() === true ? $factor : $topic->size?->factor() ?? $factor,
+                ];
                 for ($i = \count($parts) - 1; $i >= 0; --$i) {
                     $stack[] = [$parts[$i], $at, $level + 1, $dye, $factor];
                 }

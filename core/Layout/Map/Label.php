@@ -15,7 +15,9 @@ final readonly class Label
 {
     /**
      * @param non-empty-list<string>|array{}            $lines none where titles are hidden
-     * @param list<array{string, string, float, float}> $marks kind, flag, note or words; its text; from the start of the content, and down from the middle of the label
+     * @param list<array{string, string, float, float}> $marks
+     *     kind, flag, note or words; its text; from the start of the content, and down from the middle of the
+     *     label
      * @param float                                     $indent where the lines begin: after the number, where that is written before them
      * @param float                                     $width  of the content
      * @param int                                       $inside how many topics are folded away in it
@@ -45,10 +47,14 @@ final readonly class Label
     /** How much higher a line stands than the size of its type. */
     public const LINE = 1.34;
 
-    /** @return array{float, float, float, float}|null where its picture is: from the start of the content, down from the middle, width, height */
+    /**
+     * @return array{float, float, float, float}|null where its picture is: from the start of the content, down from the middle, width, height
+     */
     public function pictureBox(): ?array
     {
-        return $this->picture === null ? null : [0.0, $this->height / 2 - $this->picture->shownHeight() - 2.0, (float) $this->picture->shown, $this->picture->shownHeight()];
+        return $this->picture === null
+            ? null
+            : [0.0, $this->height / 2 - $this->picture->shownHeight() - 2.0, (float) $this->picture->shown, $this->picture->shownHeight()];
     }
 
     /** @return float from the middle of the label to the base line of a line of its title */

@@ -52,7 +52,8 @@ final class Labelling
         $isShown = $this->look->titles === 0 || $level <= $this->look->titles;
         $number = $isShown ? $this->numbering->own($id) : '';
         // The disc of a main section holds its number; only one with a word to it, as Chapter 1, stands before the title too.
-        $indent = $number === '' || ($level === 1 && !str_contains($number, ' ')) ? 0.0 : $this->ruler->number($number, $size) + $size * 0.45;
+        $indent
+            = $number === '' || ($level === 1 && !str_contains($number, ' ')) ? 0.0 : $this->ruler->number($number, $size) + $size * 0.45;
         $title = $topic->title === '' ? self::UNTITLED : $topic->title;
         $lines = $isShown ? $this->wrapping->lines($title, $face, $size, $this->wrap) : [];
         $widest = 0.0;
@@ -63,7 +64,14 @@ final class Labelling
         $height = \count($lines) * $size * Label::LINE + 4.0;
         $isRightToLeft = Wrapping::isRightToLeft($topic->title);
         $signs = $this->look->notes === 0 || $level <= $this->look->notes ? $this->signs($topic) : [];
-        [$marks, $width, $height] = self::placed($signs, $indent + ($isRightToLeft ? $widest : $last), $indent + $widest, $height, $lines === [] ? 0.0 : $size, $indent + max($this->wrap, $widest) + self::SIGNS);
+        [$marks, $width, $height] = self::placed(
+            $signs,
+            $indent + ($isRightToLeft ? $widest : $last),
+            $indent + $widest,
+            $height,
+            $lines === [] ? 0.0 : $size,
+            $indent + max($this->wrap, $widest) + self::SIGNS,
+        );
 
         $picture = $isShown ? $topic->picture : null;
         if ($picture !== null) {
@@ -138,7 +146,7 @@ final class Labelling
         // Down from the top of the label; of the whole height only the end is known.
         $base = $size > 0.0 ? $height - 2.0 - $size * (Label::LINE - 1.02) : 2.0;
         foreach ($signs as [$which, $text, $wide]) {
-            if ($base > 2.0 && $at + self::GAP + $wide > $room || $base <= 2.0 && $marks === []) {
+            if (($base > 2.0 && $at + self::GAP + $wide > $room) || ($base <= 2.0 && $marks === [])) {
                 $at = -self::GAP;
                 $base = $height + self::MARK;
                 $height += self::MARK * 1.5;
@@ -148,6 +156,10 @@ final class Labelling
             $width = max($width, $at);
         }
 
-        return [array_map(static fn(array $mark): array => [$mark[0], $mark[1], $mark[2], round($mark[3] - $height / 2, 1)], $marks), $width, $height];
+        return [
+            array_map(static fn(array $mark): array => [$mark[0], $mark[1], $mark[2], round($mark[3] - $height / 2, 1)], $marks),
+            $width,
+            $height,
+        ];
     }
 }

@@ -44,6 +44,13 @@ final readonly class Look
     /** @return array{arrangement: string, style: string, wrap: int, branches: int, titles: int, notes: int} */
     public function toArray(): array
     {
-        return ['arrangement' => $this->arrangement->value, 'style' => $this->style->value, 'wrap' => $this->wrap, 'branches' => $this->branches, 'titles' => $this->titles, 'notes' => $this->notes];
+        return [
+            'arrangement' => $this->arrangement->value,
+            'style' => $this->style->value,
+            'wrap' => $this->wrap,
+            'branches' => $this->branches,
+            'titles' => $this->titles,
+            'notes' => $this->notes,
+        ];
     }
 }

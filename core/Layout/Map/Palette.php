@@ -12,7 +12,14 @@ final class Palette
     public const FAINT = '#6F687A';
     public const SHEET = '#FFFFFF';
     public const DYES = [
-        'madder' => '#A63A3A', 'weld' => '#846604', 'woad' => '#2F6690', 'fern' => '#47753A', 'walnut' => '#7A5A3C', 'orchil' => '#8A4B8F', 'verdigris' => '#287572', 'slate' => '#5A6472',
+        'madder' => '#A63A3A',
+        'weld' => '#846604',
+        'woad' => '#2F6690',
+        'fern' => '#47753A',
+        'walnut' => '#7A5A3C',
+        'orchil' => '#8A4B8F',
+        'verdigris' => '#287572',
+        'slate' => '#5A6472',
     ];
     /** How much of its dye the ground of a main section takes on, of 100. */
     private const TINT = 14;
@@ -25,7 +32,13 @@ final class Palette
     /** A dye as the ground of a text. */
     public static function tint(string $dye): string
     {
-        $mixed = array_map(static fn(string $pair): string => \sprintf('%02X', (int) round(hexdec($pair) * self::TINT / 100 + 255 * (100 - self::TINT) / 100)), str_split(substr(self::dye($dye), 1), 2));
+        $mixed = array_map(
+            static fn(string $pair): string => \sprintf(
+                '%02X',
+                (int) round((hexdec($pair) * self::TINT) / 100 + (255 * (100 - self::TINT)) / 100),
+            ),
+            str_split(substr(self::dye($dye), 1), 2),
+        );
 
         return '#' . implode('', $mixed);
     }

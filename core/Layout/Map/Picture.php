@@ -37,8 +37,14 @@ final readonly class Picture
      * @param array<string, true> $folded topics whose parts are not shown
      * @param string              $start  the topic whose parts are the main sections
      */
-    public static function of(Plan $plan, Numbering $numbering, WordTotals $totals, Look $look, array $folded = [], string $start = Plan::ROOT): self
-    {
+    public static function of(
+        Plan $plan,
+        Numbering $numbering,
+        WordTotals $totals,
+        Look $look,
+        array $folded = [],
+        string $start = Plan::ROOT,
+    ): self {
         $ruler = new Ruler();
         $labelling = new Labelling($plan, $numbering, $totals, $look, $ruler);
         $growing = new Growing($plan, $labelling, $look, $folded);
@@ -47,11 +53,24 @@ final readonly class Picture
         }
         $boxes = $growing->boxes();
         $title = $start === Plan::ROOT ? $plan->title() : trim($numbering->own($start) . ' ' . $plan->topic($start)->title);
-        $lines = (new Wrapping($ruler))->lines($title === '' ? Labelling::UNTITLED : $title, Face::Title, self::TITLE, [Arrangement::Spine->value => 640.0, Arrangement::Both->value => 260.0, Arrangement::Round->value => 140.0][$look->arrangement->value]);
-        $size = [max(array_map(static fn(string $line): float => $ruler->width($line, Face::Title, self::TITLE), $lines)), \count($lines) * self::TITLE * Label::LINE];
+        $lines = (new Wrapping($ruler))->lines(
+            $title === '' ? Labelling::UNTITLED : $title,
+            Face::Title,
+            self::TITLE,
+            [Arrangement::Spine->value => 640.0, Arrangement::Both->value => 260.0, Arrangement::Round->value => 140.0][
+                $look->arrangement->value
+            ],
+        );
+        $size = [
+            max(array_map(static fn(string $line): float => $ruler->width($line, Face::Title, self::TITLE), $lines)),
+            \count($lines) * self::TITLE * Label::LINE,
+        ];
         $spacing = Spacing::of($look->style);
         $geometry = Geometry::of($look->arrangement, $boxes, $spacing, $size);
-        $placed = $start === Plan::ROOT ? array_values(array_filter($plan->parts(Plan::TRAY), static fn(string $id): bool => $plan->topics[$id]->spot !== null)) : [];
+        $placed
+            = $start === Plan::ROOT
+                ? array_values(array_filter($plan->parts(Plan::TRAY), static fn(string $id): bool => $plan->topics[$id]->spot !== null))
+                : [];
         $loose = new Growing($plan, $labelling, $look, $folded);
         $spots = [];
         foreach ($placed as $id) {
@@ -89,7 +108,10 @@ final readonly class Picture
         if ($points === []) {
             return '';
         }
-        [[$x1, $y1], [$x2, $y2], [$x3, $y3], [$x4, $y4]] = array_map(static fn(array $point): array => [round($point[0], 1), round($point[1], 1)], $points);
+        [[$x1, $y1], [$x2, $y2], [$x3, $y3], [$x4, $y4]] = array_map(
+            static fn(array $point): array => [round($point[0], 1), round($point[1], 1)],
+            $points,
+        );
 
         return match (true) {
             $this->look->style->stalk() === Stalk::Straight => "M{$x1} {$y1}L{$x4} {$y4}",
@@ -117,11 +139,21 @@ final readonly class Picture
     public function bounds(): array
     {
         $geometry = $this->geometry;
-        [$left, $top, $right, $bottom] = [$geometry->title[0] - $this->titleSize[0] / 2, $geometry->title[1] - $this->titleSize[1] / 2, $geometry->title[0] + $this->titleSize[0] / 2, $geometry->title[1] + $this->titleSize[1] / 2];
+        [$left, $top, $right, $bottom] = [
+            $geometry->title[0] - $this->titleSize[0] / 2,
+            $geometry->title[1] - $this->titleSize[1] / 2,
+            $geometry->title[0] + $this->titleSize[0] / 2,
+            $geometry->title[1] + $this->titleSize[1] / 2,
+        ];
         foreach ($this->sections as [$from, $to]) {
             for ($i = $from; $i < $to; ++$i) {
                 [$boxLeft, $boxTop, $boxRight, $boxBottom] = $this->box($i, $from);
-                [$left, $top, $right, $bottom] = [min($left, $boxLeft), min($top, $boxTop), max($right, $boxRight), max($bottom, $boxBottom)];
+                [$left, $top, $right, $bottom] = [
+                    min($left, $boxLeft),
+                    min($top, $boxTop),
+                    max($right, $boxRight),
+                    max($bottom, $boxBottom),
+                ];
             }
         }
 

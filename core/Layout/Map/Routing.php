@@ -92,7 +92,10 @@ final class Routing
     private function track(Relation $relation, string $from, string $to): Track
     {
         $curve = $relation->bend === null ? $this->best($from, $to) : $this->bent($from, $to, $relation->bend);
-        $room = $relation->label === '' ? [0.0, 0.0] : [$this->ruler->width($relation->label, Face::Regular, self::SIZE) + 10.0, self::SIZE * Label::LINE];
+        $room
+            = $relation->label === ''
+                ? [0.0, 0.0]
+                : [$this->ruler->width($relation->label, Face::Regular, self::SIZE) + 10.0, self::SIZE * Label::LINE];
         $label = $middle = Track::along(0.5, $curve);
         if ($room[0] > 0.0) {
             foreach ([0.5, 0.4, 0.6, 0.3, 0.7, 0.22, 0.78] as $t) {
@@ -119,7 +122,12 @@ final class Routing
                 $distance = hypot($d[0] - $a[0], $d[1] - $a[1]);
                 foreach (self::REACHES as $reach) {
                     $length = max(24.0, $distance * $reach);
-                    $curve = [$a, [$a[0] + $out[0] * $length, $a[1] + $out[1] * $length], [$d[0] + $in[0] * $length, $d[1] + $in[1] * $length], $d];
+                    $curve = [
+                        $a,
+                        [$a[0] + $out[0] * $length, $a[1] + $out[1] * $length],
+                        [$d[0] + $in[0] * $length, $d[1] + $in[1] * $length],
+                        $d,
+                    ];
                     $cost = $this->cost($curve, $from, $to, $least);
                     if ($cost < $least) {
                         [$best, $least] = [$curve, $cost];
@@ -132,7 +140,8 @@ final class Routing
     }
 
     /**
-     * Where lines leave a topic: the end of its text where no stalks begin, above and below its middle, and before the disc of a main section.
+     * Where lines leave a topic: the end of its text where no stalks begin, above and below its middle, and before
+     * the disc of a main section.
      *
      * @return non-empty-list<array{array{float, float}, array{float, float}}> point, direction
      */
@@ -144,10 +153,7 @@ final class Routing
         $standing = $this->picture->geometry->standings[$section];
         $out = $standing->out();
         [$middle, $half] = [$label->start + $label->width / 2, $label->height / 2 + 2.0];
-        $doors = [
-            [[$x + $middle * $out, $y + $half * $out], [0.0, $out]],
-            [[$x + $middle * $out, $y - $half * $out], [0.0, -$out]],
-        ];
+        $doors = [[[$x + $middle * $out, $y + $half * $out], [0.0, $out]], [[$x + $middle * $out, $y - $half * $out], [0.0, -$out]]];
         if ($label->level === 1) {
             $doors[] = [[$x - (Spacing::DISC + 3.0) * $out, $y], [-$out, 0.0]];
         }
@@ -170,8 +176,15 @@ final class Routing
             $isBeyond = $nextX < $this->bounds[0] || $nextY < $this->bounds[1] || $nextX > $this->bounds[2] || $nextY > $this->bounds[3];
             $length += hypot($nextX - $x, $nextY - $y) * ($isBeyond ? self::BEYOND : 1.0);
             foreach ([[($x + $nextX) / 2, ($y + $nextY) / 2], [$nextX, $nextY]] as [$atX, $atY]) {
-                foreach ($this->cells[((int) floor($atX / self::CELL)) . ' ' . ((int) floor($atY / self::CELL))] ?? [] as [$left, $top, $right, $bottom, $id]) {
-                    if ($atX > $left && $atX < $right && $atY > $top && $atY < $bottom && !(($id === $from && $step < 4) || ($id === $to && $step > self::STEPS - 3))) {
+                $these = $this->cells[((int) floor($atX / self::CELL)) . ' ' . ((int) floor($atY / self::CELL))] ?? [];
+                foreach ($these as [$left, $top, $right, $bottom, $id]) {
+                    if (
+                        $atX > $left
+                        && $atX < $right
+                        && $atY > $top
+                        && $atY < $bottom
+                        && !(($id === $from && $step < 4) || ($id === $to && $step > self::STEPS - 3))
+                    ) {
                         $crossed[$id] = $id === '' ? self::CROSSING_LABEL : self::CROSSING;
                     }
                 }
@@ -215,7 +228,12 @@ final class Routing
         // A quadratic curve whose middle is there, raised to a cubic one.
         $pull = [2 * $through[0] - ($a[0] + $d[0]) / 2, 2 * $through[1] - ($a[1] + $d[1]) / 2];
 
-        return [$a, [$a[0] + ($pull[0] - $a[0]) * 2 / 3, $a[1] + ($pull[1] - $a[1]) * 2 / 3], [$d[0] + ($pull[0] - $d[0]) * 2 / 3, $d[1] + ($pull[1] - $d[1]) * 2 / 3], $d];
+        return [
+            $a,
+            [$a[0] + (($pull[0] - $a[0]) * 2) / 3, $a[1] + (($pull[1] - $a[1]) * 2) / 3],
+            [$d[0] + (($pull[0] - $d[0]) * 2) / 3, $d[1] + (($pull[1] - $d[1]) * 2) / 3],
+            $d,
+        ];
     }
 
     /**
@@ -226,7 +244,11 @@ final class Routing
     private function nearestDoor(string $id, array $point): array
     {
         $doors = array_column($this->doors($id), 0);
-        usort($doors, static fn(array $one, array $other): int => hypot($one[0] - $point[0], $one[1] - $point[1]) <=> hypot($other[0] - $point[0], $other[1] - $point[1]));
+        usort(
+            $doors,
+            static fn(array $one, array $other): int => hypot($one[0] - $point[0], $one[1] - $point[1])
+                <=> hypot($other[0] - $point[0], $other[1] - $point[1]),
+        );
 
         return $doors[0];
     }

@@ -8,7 +8,13 @@ namespace Embrel\Layout\Map;
 final readonly class Sheets
 {
     /** ISO 216 and ANSI sizes in millimetres, upright. */
-    public const PAPERS = ['a4' => [210.0, 297.0], 'a3' => [297.0, 420.0], 'a2' => [420.0, 594.0], 'letter' => [215.9, 279.4], 'tabloid' => [279.4, 431.8]];
+    public const PAPERS = [
+        'a4' => [210.0, 297.0],
+        'a3' => [297.0, 420.0],
+        'a2' => [420.0, 594.0],
+        'letter' => [215.9, 279.4],
+        'tabloid' => [279.4, 431.8],
+    ];
     public const MARGIN = 10.0;
     /** How much of a sheet the next one shows again, in millimetres. */
     public const OVERLAP = 12.0;
@@ -18,10 +24,18 @@ final readonly class Sheets
 
     /**
      * @param float                                                            $width  of the paper in millimetres, as it is laid
-     * @param list<array{x: float, y: float, width: float, height: float, row: int, column: int}> $tiles  parts of the map in its own pixels, each a sheet
+     * @param list<array{x: float, y: float, width: float, height: float, row: int, column: int}> $tiles
+     *     parts of the map in its own pixels, each a sheet
      * @param float                                                            $scale  millimetres of paper for a pixel of the map
      */
-    private function __construct(public float $width, public float $height, public array $tiles, public float $scale, public int $rows, public int $columns) {}
+    private function __construct(
+        public float $width,
+        public float $height,
+        public array $tiles,
+        public float $scale,
+        public int $rows,
+        public int $columns,
+    ) {}
 
     /**
      * @param array{float, float, float, float} $bounds left, top, width and height of the map in pixels
@@ -39,7 +53,23 @@ final readonly class Sheets
             // In the middle of the sheet.
             [$seenX, $seenY] = [$roomX / $scale, $roomY / $scale];
 
-            return new self($across, $down, [['x' => $left - ($seenX - $width) / 2, 'y' => $top - ($seenY - $height) / 2, 'width' => $seenX, 'height' => $seenY, 'row' => 0, 'column' => 0]], $scale, 1, 1);
+            return new self(
+                $across,
+                $down,
+                [
+                    [
+                        'x' => $left - ($seenX - $width) / 2,
+                        'y' => $top - ($seenY - $height) / 2,
+                        'width' => $seenX,
+                        'height' => $seenY,
+                        'row' => 0,
+                        'column' => 0,
+                    ],
+                ],
+                $scale,
+                1,
+                1,
+            );
         }
         $scale = 1 / self::PIXELS;
         [$columns, $rows] = [self::count($width * $scale, $roomX), self::count($height * $scale, $roomY)];
@@ -50,7 +80,14 @@ final readonly class Sheets
         $tiles = [];
         for ($row = 0; $row < $rows; ++$row) {
             for ($column = 0; $column < $columns; ++$column) {
-                $tiles[] = ['x' => $left + $column * ($roomX - self::OVERLAP) / $scale, 'y' => $top + $row * ($roomY - self::OVERLAP) / $scale, 'width' => $roomX / $scale, 'height' => $roomY / $scale, 'row' => $row, 'column' => $column];
+                $tiles[] = [
+                    'x' => $left + ($column * ($roomX - self::OVERLAP)) / $scale,
+                    'y' => $top + ($row * ($roomY - self::OVERLAP)) / $scale,
+                    'width' => $roomX / $scale,
+                    'height' => $roomY / $scale,
+                    'row' => $row,
+                    'column' => $column,
+                ];
             }
         }
 

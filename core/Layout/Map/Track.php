@@ -15,7 +15,13 @@ final readonly class Track
      * @param array{float, float} $label  the middle of the label
      * @param array{float, float} $room   how wide and high the label is; 0 without one
      */
-    public function __construct(public Relation $relation, public array $curve, public array $middle, public array $label, public array $room) {}
+    public function __construct(
+        public Relation $relation,
+        public array $curve,
+        public array $middle,
+        public array $label,
+        public array $room,
+    ) {}
 
     public function path(): string
     {
@@ -45,7 +51,9 @@ final readonly class Track
     {
         $length = hypot($tip[0] - $from[0], $tip[1] - $from[1]) ?: 1.0;
         [$x, $y] = [($tip[0] - $from[0]) / $length, ($tip[1] - $from[1]) / $length];
-        $point = static fn(float $back, float $aside): string => round($tip[0] - $back * $x - $aside * $y, 1) . ' ' . round($tip[1] - $back * $y + $aside * $x, 1);
+        $point = static fn(float $back, float $aside): string => round($tip[0] - $back * $x - $aside * $y, 1)
+            . ' '
+            . round($tip[1] - $back * $y + $aside * $x, 1);
 
         return 'M' . $point(9.0, 4.0) . 'L' . $point(0.0, 0.0) . 'L' . $point(9.0, -4.0);
     }

@@ -16,11 +16,60 @@ final class Ruler
      * Wide are letters that fonts draw as whole words (Arabic ligatures) and the scripts whose signs stand for several.
      */
     private const BOUNDS = [
-        0x0 => 10000, 0x250 => 12000, 0x300 => 5000, 0x370 => 13500, 0x590 => 10500, 0x600 => 17000, 0x700 => 20000, 0x900 => 26000, 0xE00 => 13000,
-        0xF00 => 20000, 0x1000 => 26000, 0x10A0 => 13500, 0x1100 => 11000, 0x1200 => 17000, 0x13A0 => 14000, 0x1700 => 26000, 0x1D00 => 13500, 0x2000 => 15000, 0x2E3A => 31000, 0x2E3C => 11000, 0x30F7 => 22000, 0x30FB => 11000,
-        0xA000 => 12500, 0xA4D0 => 15000, 0xA800 => 46000, 0xAC00 => 11000, 0xD7B0 => 15000, 0xE000 => 15000, 0xF900 => 11000, 0xFB00 => 15000, 0xFB50 => 26000, 0xFDF0 => 60000, 0xFDFA => 125000,
-        0xFDFE => 30000, 0xFE00 => 0, 0xFE10 => 11000, 0xFE70 => 17000, 0xFEFF => 0, 0xFF00 => 11000, 0xFFF0 => 15000, 0x10000 => 20000, 0x12000 => 85000, 0x13000 => 20000, 0x17000 => 11000, 0x19000 => 15000,
-        0x1B000 => 11000, 0x1BC00 => 20000, 0x1D400 => 13500, 0x1D800 => 20000, 0x1F000 => 15000, 0x20000 => 11000, 0x40000 => 15000, 0xE0000 => 0, 0xF0000 => 15000,
+        0x0 => 10000,
+        0x250 => 12000,
+        0x300 => 5000,
+        0x370 => 13500,
+        0x590 => 10500,
+        0x600 => 17000,
+        0x700 => 20000,
+        0x900 => 26000,
+        0xe00 => 13000,
+        0xf00 => 20000,
+        0x1000 => 26000,
+        0x10a0 => 13500,
+        0x1100 => 11000,
+        0x1200 => 17000,
+        0x13a0 => 14000,
+        0x1700 => 26000,
+        0x1d00 => 13500,
+        0x2000 => 15000,
+        0x2e3a => 31000,
+        0x2e3c => 11000,
+        0x30f7 => 22000,
+        0x30fb => 11000,
+        0xa000 => 12500,
+        0xa4d0 => 15000,
+        0xa800 => 46000,
+        0xac00 => 11000,
+        0xd7b0 => 15000,
+        0xe000 => 15000,
+        0xf900 => 11000,
+        0xfb00 => 15000,
+        0xfb50 => 26000,
+        0xfdf0 => 60000,
+        0xfdfa => 125000,
+        0xfdfe => 30000,
+        0xfe00 => 0,
+        0xfe10 => 11000,
+        0xfe70 => 17000,
+        0xfeff => 0,
+        0xff00 => 11000,
+        0xfff0 => 15000,
+        0x10000 => 20000,
+        0x12000 => 85000,
+        0x13000 => 20000,
+        0x17000 => 11000,
+        0x19000 => 15000,
+        0x1b000 => 11000,
+        0x1bc00 => 20000,
+        0x1d400 => 13500,
+        0x1d800 => 20000,
+        0x1f000 => 15000,
+        0x20000 => 11000,
+        0x40000 => 15000,
+        0xe0000 => 0,
+        0xf0000 => 15000,
     ];
 
     /** @var array<string, array<array-key, int>> face → sign → advance; bounds that were asked for join it */
@@ -33,7 +82,7 @@ final class Ruler
      */
     public function width(string $text, Face $face, float $size): float
     {
-        return $size * $this->advance($text, $face) / 10000;
+        return ($size * $this->advance($text, $face)) / 10000;
     }
 
     /** A number in tabular figures. */
@@ -44,7 +93,7 @@ final class Ruler
         }
         $digits = (int) preg_match_all('/[0-9]/', $label);
 
-        return $size * ($digits * Widths::DIGIT + $this->advance((string) preg_replace('/[0-9]+/', '', $label), Face::Strong)) / 10000;
+        return ($size * ($digits * Widths::DIGIT + $this->advance((string) preg_replace('/[0-9]+/', '', $label), Face::Strong))) / 10000;
     }
 
     /** Whether the shipped fonts hold every sign of a text, so that its width is no bound but what it is. */

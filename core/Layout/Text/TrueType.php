@@ -21,7 +21,8 @@ final class TrueType
             $at = 12 + 16 * $i;
             $this->tables[substr($bytes, $at, 4)] = [$this->long($at + 8), $this->long($at + 12)];
         }
-        isset($this->tables['cmap'], $this->tables['head'], $this->tables['hhea'], $this->tables['hmtx'], $this->tables['glyf']) || throw new \RuntimeException('A font cannot be read.');
+        isset($this->tables['cmap'], $this->tables['head'], $this->tables['hhea'], $this->tables['hmtx'], $this->tables['glyf'])
+            || throw new \RuntimeException('A font cannot be read.');
         $this->unitsPerEm = $this->word($this->tables['head'][0] + 18);
         $this->metrics = $this->word($this->tables['hhea'][0] + 34);
         $this->readGlyphs();
@@ -63,10 +64,10 @@ final class TrueType
         [$ends, $starts, $deltas, $offsets] = [$at + 14, $at + 16 + $double, $at + 16 + 2 * $double, $at + 16 + 3 * $double];
         for ($k = 0; $k < $double; $k += 2) {
             $offset = $this->word($offsets + $k);
-            for ($sign = $this->word($starts + $k), $end = $this->word($ends + $k); $sign <= $end && $sign < 0xFFFF; ++$sign) {
+            for ($sign = $this->word($starts + $k), $end = $this->word($ends + $k); $sign <= $end && $sign < 0xffff; ++$sign) {
                 $glyph = $offset === 0 ? $sign : $this->word($offsets + $k + $offset + 2 * ($sign - $this->word($starts + $k)));
                 if ($glyph !== 0) {
-                    $this->glyphs[$sign] = ($glyph + $this->word($deltas + $k)) & 0xFFFF;
+                    $this->glyphs[$sign] = ($glyph + $this->word($deltas + $k)) & 0xffff;
                 }
             }
         }
@@ -81,7 +82,7 @@ final class TrueType
     /** @return float in thousandths of the size */
     public function width(int $glyph): float
     {
-        return $this->word($this->tables['hmtx'][0] + 4 * min($glyph, $this->metrics - 1)) * 1000 / $this->unitsPerEm;
+        return ($this->word($this->tables['hmtx'][0] + 4 * min($glyph, $this->metrics - 1)) * 1000) / $this->unitsPerEm;
     }
 
     /** @return array{int, int, int, int} the box that holds all glyphs, in thousandths */
@@ -89,16 +90,16 @@ final class TrueType
     {
         [$head] = $this->tables['head'];
 
-        return array_map(fn(int $k): int => (int) round($this->signed($head + 36 + 2 * $k) * 1000 / $this->unitsPerEm), [0, 1, 2, 3]);
+        return array_map(fn(int $k): int => (int) round(($this->signed($head + 36 + 2 * $k) * 1000) / $this->unitsPerEm), [0, 1, 2, 3]);
     }
 
     public function ascent(): int
     {
-        return (int) round($this->signed($this->tables['hhea'][0] + 4) * 1000 / $this->unitsPerEm);
+        return (int) round(($this->signed($this->tables['hhea'][0] + 4) * 1000) / $this->unitsPerEm);
     }
 
     public function descent(): int
     {
-        return (int) round($this->signed($this->tables['hhea'][0] + 6) * 1000 / $this->unitsPerEm);
+        return (int) round(($this->signed($this->tables['hhea'][0] + 6) * 1000) / $this->unitsPerEm);
     }
 }

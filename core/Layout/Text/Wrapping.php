@@ -22,7 +22,7 @@ final class Wrapping
      */
     public function lines(string $text, Face $face, float $size, float $width): array
     {
-        $room = (int) ($width / $size * 10000);
+        $room = (int) (($width / $size) * 10000);
         if ($this->ruler->advance($text, $face) <= $room) {
             return [$text];
         }
@@ -62,7 +62,7 @@ final class Wrapping
         $pieces = [];
         $held = '';
         foreach ($m[0] as $piece) {
-            if (trim($held) === '' || preg_match(self::CLOSING, $piece) !== 1 && !str_ends_with($held, "\u{200D}")) {
+            if (trim($held) === '' || (preg_match(self::CLOSING, $piece) !== 1 && !str_ends_with($held, "\u{200D}"))) {
                 $pieces[] = $held;
                 $held = '';
             }
@@ -92,6 +92,9 @@ final class Wrapping
     /** Whether a text runs from right to left: its first letter with a direction says so (UAX #9, rules P2 and P3). */
     public static function isRightToLeft(string $text): bool
     {
-        return preg_match('/\A[^\p{L}]*+[\p{Hebrew}\p{Arabic}\p{Syriac}\p{Thaana}\p{Nko}\x{0590}-\x{08FF}\x{FB1D}-\x{FDFF}\x{FE70}-\x{FEFC}]/u', $text) === 1;
+        return preg_match(
+            '/\A[^\p{L}]*+[\p{Hebrew}\p{Arabic}\p{Syriac}\p{Thaana}\p{Nko}\x{0590}-\x{08FF}\x{FB1D}-\x{FDFF}\x{FE70}-\x{FEFC}]/u',
+            $text,
+        ) === 1;
     }
 }

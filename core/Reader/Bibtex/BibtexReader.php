@@ -12,22 +12,76 @@ use Embrel\Id\Ids;
 use Embrel\Reader\SourceFields;
 use Embrel\Reader\SourcesRead;
 
-/** Sources out of BibTeX (and the fields that BibLaTeX added). An entry that cannot be read is named by its line; reading goes on with the next. */
+/**
+ * Sources out of BibTeX (and the fields that BibLaTeX added). An entry that cannot be read is named by its line;
+ * reading goes on with the next.
+ */
 final class BibtexReader
 {
     private const KINDS = [
-        'book' => SourceKind::Book, 'booklet' => SourceKind::Book, 'collection' => SourceKind::Book, 'proceedings' => SourceKind::Book, 'mvbook' => SourceKind::Book,
-        'incollection' => SourceKind::Chapter, 'inbook' => SourceKind::Chapter, 'inproceedings' => SourceKind::Chapter, 'conference' => SourceKind::Chapter,
-        'article' => SourceKind::Article, 'online' => SourceKind::WebPage, 'electronic' => SourceKind::WebPage, 'www' => SourceKind::WebPage, 'techreport' => SourceKind::Report, 'report' => SourceKind::Report, 'manual' => SourceKind::Report,
-        'phdthesis' => SourceKind::Thesis, 'mastersthesis' => SourceKind::Thesis, 'thesis' => SourceKind::Thesis, 'movie' => SourceKind::Film, 'video' => SourceKind::Film,
+        'book' => SourceKind::Book,
+        'booklet' => SourceKind::Book,
+        'collection' => SourceKind::Book,
+        'proceedings' => SourceKind::Book,
+        'mvbook' => SourceKind::Book,
+        'incollection' => SourceKind::Chapter,
+        'inbook' => SourceKind::Chapter,
+        'inproceedings' => SourceKind::Chapter,
+        'conference' => SourceKind::Chapter,
+        'article' => SourceKind::Article,
+        'online' => SourceKind::WebPage,
+        'electronic' => SourceKind::WebPage,
+        'www' => SourceKind::WebPage,
+        'techreport' => SourceKind::Report,
+        'report' => SourceKind::Report,
+        'manual' => SourceKind::Report,
+        'phdthesis' => SourceKind::Thesis,
+        'mastersthesis' => SourceKind::Thesis,
+        'thesis' => SourceKind::Thesis,
+        'movie' => SourceKind::Film,
+        'video' => SourceKind::Film,
     ];
     private const FIELDS = [
-        'journal' => 'container', 'journaltitle' => 'container', 'booktitle' => 'container', 'maintitle' => 'container', 'publisher' => 'publisher', 'school' => 'publisher', 'institution' => 'publisher', 'organization' => 'publisher',
-        'address' => 'place', 'location' => 'place', 'edition' => 'edition', 'volume' => 'volume', 'number' => 'issue', 'issue' => 'issue', 'pages' => 'pages', 'url' => 'url', 'doi' => 'doi', 'isbn' => 'isbn',
-        'langid' => 'language', 'language' => 'language', 'note' => 'remark', 'annote' => 'remark', 'abstract' => 'remark', 'howpublished' => 'remark',
+        'journal' => 'container',
+        'journaltitle' => 'container',
+        'booktitle' => 'container',
+        'maintitle' => 'container',
+        'publisher' => 'publisher',
+        'school' => 'publisher',
+        'institution' => 'publisher',
+        'organization' => 'publisher',
+        'address' => 'place',
+        'location' => 'place',
+        'edition' => 'edition',
+        'volume' => 'volume',
+        'number' => 'issue',
+        'issue' => 'issue',
+        'pages' => 'pages',
+        'url' => 'url',
+        'doi' => 'doi',
+        'isbn' => 'isbn',
+        'langid' => 'language',
+        'language' => 'language',
+        'note' => 'remark',
+        'annote' => 'remark',
+        'abstract' => 'remark',
+        'howpublished' => 'remark',
     ];
     private const USED = ['title', 'subtitle', 'author', 'editor', 'year', 'month', 'day', 'date', 'urldate', 'crossref'];
-    private const MONTHS = ['jan' => '1', 'feb' => '2', 'mar' => '3', 'apr' => '4', 'may' => '5', 'jun' => '6', 'jul' => '7', 'aug' => '8', 'sep' => '9', 'oct' => '10', 'nov' => '11', 'dec' => '12'];
+    private const MONTHS = [
+        'jan' => '1',
+        'feb' => '2',
+        'mar' => '3',
+        'apr' => '4',
+        'may' => '5',
+        'jun' => '6',
+        'jul' => '7',
+        'aug' => '8',
+        'sep' => '9',
+        'oct' => '10',
+        'nov' => '11',
+        'dec' => '12',
+    ];
 
     private string $text = '';
     private int $at = 0;
@@ -58,7 +112,10 @@ final class BibtexReader
                 $line = substr_count($text, "\n", 0, $start) + 1;
                 $this->said[] = "Line {$line}: {$why->getMessage()} This entry was left out.";
                 // The next entry begins a line of its own; what is left of this one is passed over.
-                $this->at = preg_match('/^[ \t]*@[a-z]+\s*[{(]/mi', $text, $m, PREG_OFFSET_CAPTURE, min(\strlen($text), $start + 1)) === 1 ? $m[0][1] : \strlen($text);
+                $this->at
+                    = preg_match('/^[ \t]*@[a-z]+\s*[{(]/mi', $text, $m, PREG_OFFSET_CAPTURE, min(\strlen($text), $start + 1)) === 1
+                        ? $m[0][1]
+                        : \strlen($text);
             }
         }
         return SourcesRead::of($sources, $this->said, $this->unknown);
@@ -108,7 +165,12 @@ final class BibtexReader
 
                 return $fields;
             }
-            $name = strtolower($this->taken('/\G([A-Za-z][\w:+.\-]*)\s*=\s*/', isset($this->text[$this->at]) ? 'a field without “name =” stands in it.' : 'it has no end.'));
+            $name = strtolower(
+                $this->taken(
+                    '/\G([A-Za-z][\w:+.\-]*)\s*=\s*/',
+                    isset($this->text[$this->at]) ? 'a field without “name =” stands in it.' : 'it has no end.',
+                ),
+            );
             $value = $this->value();
             while (preg_match('/\G\s*#\s*/', $this->text, $m, 0, $this->at) === 1) {
                 $this->at += \strlen($m[0]);
@@ -200,7 +262,13 @@ final class BibtexReader
         foreach ($fields as $name => $value) {
             $field = self::FIELDS[$name] ?? null;
             if ($field !== null) {
-                $texts[$field] = isset($texts[$field]) && $field === 'remark' ? $texts[$field] . "\n" . Latex::plain($value) : $texts[$field] ?? ($field === 'url' || $field === 'doi' ? str_replace(['\\', '{', '}'], '', trim($value)) : Latex::plain($value));
+                $texts[$field]
+                    = isset($texts[$field]) && $field === 'remark'
+                        ? $texts[$field] . "\n" . Latex::plain($value)
+                        : $texts[$field]
+                            ?? ($field === 'url' || $field === 'doi'
+                ? str_replace(['\\', '{', '}'], '', trim($value))
+                : Latex::plain($value));
             } elseif (!\in_array($name, self::USED, true)) {
                 $this->unknown[$name] = true;
             }

@@ -16,13 +16,58 @@ use Embrel\Reader\SourcesRead;
 final class CslReader
 {
     private const KINDS = [
-        'book' => SourceKind::Book, 'chapter' => SourceKind::Chapter, 'paper-conference' => SourceKind::Chapter, 'entry-encyclopedia' => SourceKind::Chapter, 'entry-dictionary' => SourceKind::Chapter, 'article-journal' => SourceKind::Article, 'article-magazine' => SourceKind::Article, 'article' => SourceKind::Article,
-        'article-newspaper' => SourceKind::Newspaper, 'webpage' => SourceKind::WebPage, 'post-weblog' => SourceKind::WebPage, 'post' => SourceKind::WebPage, 'report' => SourceKind::Report, 'thesis' => SourceKind::Thesis, 'motion_picture' => SourceKind::Film, 'broadcast' => SourceKind::Film, 'interview' => SourceKind::Interview, 'personal_communication' => SourceKind::Interview,
+        'book' => SourceKind::Book,
+        'chapter' => SourceKind::Chapter,
+        'paper-conference' => SourceKind::Chapter,
+        'entry-encyclopedia' => SourceKind::Chapter,
+        'entry-dictionary' => SourceKind::Chapter,
+        'article-journal' => SourceKind::Article,
+        'article-magazine' => SourceKind::Article,
+        'article' => SourceKind::Article,
+        'article-newspaper' => SourceKind::Newspaper,
+        'webpage' => SourceKind::WebPage,
+        'post-weblog' => SourceKind::WebPage,
+        'post' => SourceKind::WebPage,
+        'report' => SourceKind::Report,
+        'thesis' => SourceKind::Thesis,
+        'motion_picture' => SourceKind::Film,
+        'broadcast' => SourceKind::Film,
+        'interview' => SourceKind::Interview,
+        'personal_communication' => SourceKind::Interview,
     ];
     private const FIELDS = [
-        'container-title' => 'container', 'publisher' => 'publisher', 'publisher-place' => 'place', 'edition' => 'edition', 'volume' => 'volume', 'issue' => 'issue', 'number' => 'issue', 'page' => 'pages', 'URL' => 'url', 'DOI' => 'doi', 'ISBN' => 'isbn', 'language' => 'language', 'note' => 'remark', 'abstract' => 'remark',
+        'container-title' => 'container',
+        'publisher' => 'publisher',
+        'publisher-place' => 'place',
+        'edition' => 'edition',
+        'volume' => 'volume',
+        'issue' => 'issue',
+        'number' => 'issue',
+        'page' => 'pages',
+        'URL' => 'url',
+        'DOI' => 'doi',
+        'ISBN' => 'isbn',
+        'language' => 'language',
+        'note' => 'remark',
+        'abstract' => 'remark',
     ];
-    private const PASSED = ['id', 'type', 'title', 'author', 'editor', 'director', 'issued', 'accessed', 'citation-key', 'title-short', 'container-title-short', 'source', 'keyword', 'categories', 'custom'];
+    private const PASSED = [
+        'id',
+        'type',
+        'title',
+        'author',
+        'editor',
+        'director',
+        'issued',
+        'accessed',
+        'citation-key',
+        'title-short',
+        'container-title-short',
+        'source',
+        'keyword',
+        'categories',
+        'custom',
+    ];
 
     /** @var array<string, true> */
     private array $unknown = [];
@@ -41,7 +86,9 @@ final class CslReader
         foreach (array_values($items) as $n => $item) {
             $source = \is_array($item) ? $this->source($item) : null;
             if ($source === null) {
-                $said[] = (isset($lines[$n]) ? "Line {$lines[$n]}" : 'Entry ' . ($n + 1)) . ': the entry has neither a title nor an author. This entry was left out.';
+                $said[]
+                    = (isset($lines[$n]) ? "Line {$lines[$n]}" : 'Entry ' . ($n + 1))
+                    . ': the entry has neither a title nor an author. This entry was left out.';
             } else {
                 $sources[] = $source;
             }
@@ -95,7 +142,16 @@ final class CslReader
         $texts['capitals'] = implode(', ', $kept[1]);
         $type = \is_string($item['type'] ?? null) ? $item['type'] : '';
 
-        return SourceFields::source($this->ids->next(), strip_tags($title), self::KINDS[$type] ?? SourceKind::Other, $authors, $this->people($item['editor'] ?? []), self::date($item['issued'] ?? null), self::date($item['accessed'] ?? null), $texts);
+        return SourceFields::source(
+            $this->ids->next(),
+            strip_tags($title),
+            self::KINDS[$type] ?? SourceKind::Other,
+            $authors,
+            $this->people($item['editor'] ?? []),
+            self::date($item['issued'] ?? null),
+            self::date($item['accessed'] ?? null),
+            $texts,
+        );
     }
 
     private static function text(mixed $value): string
@@ -116,7 +172,12 @@ final class CslReader
             $given = self::text($name['given'] ?? '');
             $particle = trim(self::text($name['dropping-particle'] ?? '') . ' ' . self::text($name['non-dropping-particle'] ?? ''));
             if ($literal !== '' || $family !== '' || $given !== '') {
-                $people[] = $literal !== '' ? new Person($literal) : ($particle === '' && !isset($name['suffix']) ? Person::of($family === '' ? $given : $family, $family === '' ? '' : $given) : new Person($family, $given, $particle, self::text($name['suffix'] ?? '')));
+                $people[]
+                    = $literal !== ''
+                        ? new Person($literal)
+                        : ($particle === '' && !isset($name['suffix'])
+                            ? Person::of($family === '' ? $given : $family, $family === '' ? '' : $given)
+                            : new Person($family, $given, $particle, self::text($name['suffix'] ?? '')));
             }
         }
 
@@ -128,9 +189,12 @@ final class CslReader
         if (!\is_array($date)) {
             return null;
         }
-        $parts = \is_array($date['date-parts'] ?? null) && \is_array($date['date-parts'][0] ?? null) ? array_map(static fn(mixed $part): int => (int) self::text($part), $date['date-parts'][0]) : [];
+        $parts
+            = \is_array($date['date-parts'] ?? null) && \is_array($date['date-parts'][0] ?? null)
+                ? array_map(static fn(mixed $part): int => (int) self::text($part), $date['date-parts'][0])
+                : [];
         if ($parts === [] || $parts[0] === 0) {
-            return PartialDate::typed(self::text($date['raw'] ?? $date['literal'] ?? ''));
+            return PartialDate::typed(self::text($date['raw'] ?? ($date['literal'] ?? '')));
         }
 
         return PartialDate::on($parts[0], $parts[1] ?? 0, $parts[2] ?? 0, (bool) ($date['circa'] ?? false));

@@ -26,10 +26,27 @@ use Embrel\RichText\Node;
 final class CsvReader implements Reader
 {
     private const NAMES = [
-        'level' => 'level', 'depth' => 'level', 'outline level' => 'level', 'ebene' => 'level', 'niveau' => 'level', 'nivel' => 'level',
-        'title' => 'title', 'topic' => 'title', 'heading' => 'title', 'name' => 'title', 'text' => 'title', 'titel' => 'title', 'titre' => 'title', 'thema' => 'title',
-        'note' => 'note', 'notes' => 'note', 'description' => 'note', 'notiz' => 'note',
-        'kind' => 'kind', 'flag' => 'flag', 'target' => 'target',
+        'level' => 'level',
+        'depth' => 'level',
+        'outline level' => 'level',
+        'ebene' => 'level',
+        'niveau' => 'level',
+        'nivel' => 'level',
+        'title' => 'title',
+        'topic' => 'title',
+        'heading' => 'title',
+        'name' => 'title',
+        'text' => 'title',
+        'titel' => 'title',
+        'titre' => 'title',
+        'thema' => 'title',
+        'note' => 'note',
+        'notes' => 'note',
+        'description' => 'note',
+        'notiz' => 'note',
+        'kind' => 'kind',
+        'flag' => 'flag',
+        'target' => 'target',
     ];
 
     public function read($in, Options $options, Ids $ids): Result
@@ -97,7 +114,9 @@ final class CsvReader implements Reader
             }
         }
         if (!isset($columns['level'], $columns['title'])) {
-            return preg_match('/\A\s*\d+(?:\.\d+)*\.?\s*\z/', (string) $row[0]) === 1 && \count($row) > 1 ? ['level' => 0, 'title' => 1, 'note' => 2] : throw Unreadable::noLevels();
+            return preg_match('/\A\s*\d+(?:\.\d+)*\.?\s*\z/', (string) $row[0]) === 1 && \count($row) > 1
+                ? ['level' => 0, 'title' => 1, 'note' => 2]
+                : throw Unreadable::noLevels();
         }
 
         return $columns;
@@ -110,7 +129,11 @@ final class CsvReader implements Reader
     private function topic(Growing $growing, array $columns, array $row, Options $options, int $line): void
     {
         // An apostrophe in front keeps a spreadsheet from taking a text for a formula.
-        $cell = static fn(string $what): string => preg_replace('/\A\x27(?=[=+@-])/', '', trim((string) ($row[$columns[$what] ?? -1] ?? ''))) ?? '';
+        $cell = static fn(string $what): string => preg_replace(
+            '/\A\x27(?=[=+@-])/',
+            '',
+            trim((string) ($row[$columns[$what] ?? -1] ?? '')),
+        ) ?? '';
         $level = self::level($cell('level'));
         if ($level === null) {
             $growing->repaired('A row had no level; it stands at the level of the row before it.');
@@ -123,13 +146,21 @@ final class CsvReader implements Reader
             $growing->repaired('A level was skipped; the topic was put right below the one above it.');
         }
         $note = $cell('note');
-        $paragraphs = $note === '' || !$options->notes ? [] : array_map(static fn(string $text): Node => Node::plain(trim($text)), preg_split('/\R\s*\R/', $note) ?: []);
+        $paragraphs
+            = $note === '' || !$options->notes
+                ? []
+                : array_map(static fn(string $text): Node => Node::plain(trim($text)), preg_split('/\R\s*\R/', $note) ?: []);
         $target = (int) $cell('target');
-        $growing->add($level, $cell('title'), $paragraphs, static fn(Topic $topic): Topic => $topic->with([
-            'kind' => Kind::tryFrom(strtolower($cell('kind'))) ?? Kind::Section,
-            'flag' => Flag::tryFrom(strtolower($cell('flag'))),
-            'target' => $target > 0 && $target <= Limits::TARGET_WORDS ? Target::of($target) : null,
-        ]));
+        $growing->add(
+            $level,
+            $cell('title'),
+            $paragraphs,
+            static fn(Topic $topic): Topic => $topic->with([
+                'kind' => Kind::tryFrom(strtolower($cell('kind'))) ?? Kind::Section,
+                'flag' => Flag::tryFrom(strtolower($cell('flag'))),
+                'target' => $target > 0 && $target <= Limits::TARGET_WORDS ? Target::of($target) : null,
+            ]),
+        );
     }
 
     /** A level from 1, or a typed number such as 1.2.1, whose parts count. */

@@ -47,7 +47,18 @@ final class BodyReader
         array $comments = [],
     ) {
         $this->wrappers = new Wrappers($xml, $reading);
-        $this->inlines = new Inlines($xml, $reading, $styles, $pictures, $links, $footnotes, $this->wrappers, $this->box(...), $refusesRecorded, $comments);
+        $this->inlines = new Inlines(
+            $xml,
+            $reading,
+            $styles,
+            $pictures,
+            $links,
+            $footnotes,
+            $this->wrappers,
+            $this->box(...),
+            $refusesRecorded,
+            $comments,
+        );
     }
 
     /** The blocks within the element at hand. */
@@ -97,7 +108,10 @@ final class BodyReader
         foreach ($this->xml->children() as $name) {
             if ($name === 'pPr') {
                 $properties = $this->properties();
-                $isPlain = $properties['level'] === null && $this->styles->level($properties['style']) === null && $this->styles->role($properties['style']) === '';
+                $isPlain
+                    = $properties['level'] === null
+                    && $this->styles->level($properties['style']) === null
+                    && $this->styles->role($properties['style']) === '';
                 $run = $isPlain ? $this->styles->runOf($properties['style']) : [];
             } else {
                 $this->inlines->inline($name, $flow, $run, null);
@@ -114,17 +128,19 @@ final class BodyReader
         }
     }
 
-    /** @return array{style: string, level: int|null, list: array{string, int}|null, indent: int, hasRule: bool} level: the outline level from 0, 9 for text */
+    /**
+     * @return array{style: string, level: int|null, list: array{string, int}|null, indent: int, hasRule: bool} level: the outline level from 0, 9 for text
+     */
     private function properties(): array
     {
         $properties = ['style' => $this->styles->default()] + self::NO_PROPERTIES;
         foreach ($this->xml->children() as $name) {
             match ($name) {
-                'pStyle' => $properties['style'] = (string) $this->xml->get('w:val'),
-                'outlineLvl' => $properties['level'] = (int) $this->xml->get('w:val'),
-                'numPr' => $properties['list'] = StyleSheet::list($this->xml),
-                'ind' => $properties['indent'] = (int) ($this->xml->get('w:left') ?? $this->xml->get('w:start')),
-                'pBdr' => $properties['hasRule'] = \in_array('bottom', iterator_to_array($this->xml->children(), false), true),
+                'pStyle' => ($properties['style'] = (string) $this->xml->get('w:val')),
+                'outlineLvl' => ($properties['level'] = (int) $this->xml->get('w:val')),
+                'numPr' => ($properties['list'] = StyleSheet::list($this->xml)),
+                'ind' => ($properties['indent'] = (int) ($this->xml->get('w:left') ?? $this->xml->get('w:start'))),
+                'pBdr' => ($properties['hasRule'] = \in_array('bottom', iterator_to_array($this->xml->children(), false), true)),
                 default => null,
             };
         }
@@ -202,7 +218,11 @@ final class BodyReader
         } elseif ($list !== null) {
             $this->inlines->startsBlock ? $column->endList() : null;
             $column->item($list['level'], $list['list'], $list['isOrdered'], $list['start'], $flow->blocks());
-        } elseif ($role === 'continue' && $p['indent'] > 0 && $column->continue(intdiv($p['indent'], self::STEP) - 1, $this->styled($role, $p, $flow))) {
+        } elseif (
+            $role === 'continue'
+            && $p['indent'] > 0
+            && $column->continue(intdiv($p['indent'], self::STEP) - 1, $this->styled($role, $p, $flow))
+        ) {
             return;
         } elseif ($role === 'caption' && $column->caption(Reading::line($flow->plainText()))) {
             return;
@@ -223,7 +243,13 @@ final class BodyReader
     private function styled(string $role, array $p, Flow $flow): array
     {
         return match (true) {
-            str_starts_with($role, 'note-heading-') => [new Node('heading', ['level' => (int) substr($role, -1)], array_values(array_filter($flow->nodes(), static fn(Node $node): bool => $node->type !== 'picture')))],
+            str_starts_with($role, 'note-heading-') => [
+                new Node(
+                    'heading',
+                    ['level' => (int) substr($role, -1)],
+                    array_values(array_filter($flow->nodes(), static fn(Node $node): bool => $node->type !== 'picture')),
+                ),
+            ],
             $role === 'code' => [Column::codeBlock($flow->plainText())],
             $p['hasRule'] && $flow->isEmpty() => [new Node('horizontalRule')],
             default => $flow->blocks(),
@@ -239,13 +265,15 @@ final class BodyReader
     {
         $own = $p['list'];
         $styled = $own === null || $own[0] === '' ? $this->styles->listOf($p['style']) : null;
-        [$number, $level] = [($own[0] ?? '') === '' ? $styled[0] ?? '' : $own[0], $own[1] ?? $styled[1] ?? 0];
+        [$number, $level] = [($own[0] ?? '') === '' ? $styled[0] ?? '' : $own[0], $own[1] ?? ($styled[1] ?? 0)];
         if ($number === '' || $number === '0') {
             return null;
         }
         $form = $this->forms->of($number, $level);
 
-        return $form === null ? null : ['level' => $level, 'list' => $this->forms->running($number, $level), 'isOrdered' => $form[0], 'start' => $form[1]];
+        return $form === null
+            ? null
+            : ['level' => $level, 'list' => $this->forms->running($number, $level), 'isOrdered' => $form[0], 'start' => $form[1]];
     }
 
     /** @param array{style: string, level: int|null, list: array{string, int}|null, indent: int, hasRule: bool} $p */
@@ -256,7 +284,13 @@ final class BodyReader
         if ($list !== null && $level === null) {
             $cell->item($list['level'], $list['list'], $list['isOrdered'], $list['start'], $flow->blocks());
         } elseif ($level !== null && $level <= 8 && trim($flow->plainText()) !== '') {
-            $cell->add([new Node('heading', ['level' => min(3, $level + 1)], array_values(array_filter($flow->nodes(), static fn(Node $node): bool => $node->type !== 'picture')))]);
+            $cell->add([
+                new Node(
+                    'heading',
+                    ['level' => min(3, $level + 1)],
+                    array_values(array_filter($flow->nodes(), static fn(Node $node): bool => $node->type !== 'picture')),
+                ),
+            ]);
         } else {
             $cell->add($this->styled($this->styles->role($p['style']), $p, $flow));
         }
@@ -276,7 +310,7 @@ final class BodyReader
                     $row[] = new Node($isHead ? 'tableHeader' : 'tableCell', [], [Node::paragraph([])]);
                 }
             }
-            $row === [] ? null : $rows[] = new Node('tableRow', [], $row);
+            $row === [] ? null : ($rows[] = new Node('tableRow', [], $row));
         }
         if ($spans) {
             $this->reading->remark('Cells of a table that span several columns were divided.');
@@ -284,7 +318,9 @@ final class BodyReader
         $into->add($rows === [] ? [] : [new Node('table', [], $rows)]);
     }
 
-    /** @return \Generator<int, array{list<array{list<Node>, int}>, bool}> the cells of each row with how many columns they span, and whether it is a head */
+    /**
+     * @return \Generator<int, array{list<array{list<Node>, int}>, bool}> the cells of each row with how many columns they span, and whether it is a head
+     */
     private function rows(): \Generator
     {
         foreach ($this->xml->children() as $name) {
@@ -294,7 +330,9 @@ final class BodyReader
                 foreach ($this->xml->children() as $part) {
                     if ($part === 'trPr') {
                         foreach ($this->xml->children() as $property) {
-                            $isHead = $isHead || ($property === 'tblHeader' && !\in_array($this->xml->get('w:val'), ['0', 'false', 'off'], true));
+                            $isHead
+                                = $isHead
+                        || ($property === 'tblHeader' && !\in_array($this->xml->get('w:val'), ['0', 'false', 'off'], true));
                         }
                     } else {
                         array_push($cells, ...$this->cells($part));

@@ -28,7 +28,12 @@ final class DocxReader implements DocumentReader
 
     public function read($in, Shelf $shelf, string $work): Manuscript
     {
-        return DocumentPackage::read($in, $work, self::KIND, fn(Package $package): Manuscript => $this->manuscript($package, $shelf, $work));
+        return DocumentPackage::read(
+            $in,
+            $work,
+            self::KIND,
+            fn(Package $package): Manuscript => $this->manuscript($package, $shelf, $work),
+        );
     }
 
     private function manuscript(Package $package, Shelf $shelf, string $work): Manuscript
@@ -70,8 +75,15 @@ final class DocxReader implements DocumentReader
     }
 
     /** @return array<string, list<Node>> id → inlines */
-    private function footnotes(Parts $parts, string $part, string $element, Reading $reading, StyleSheet $styles, ListForms $forms, Shelf $shelf): array
-    {
+    private function footnotes(
+        Parts $parts,
+        string $part,
+        string $element,
+        Reading $reading,
+        StyleSheet $styles,
+        ListForms $forms,
+        Shelf $shelf,
+    ): array {
         $xml = $parts->xml($part);
         if ($xml === null) {
             return [];
@@ -100,7 +112,9 @@ final class DocxReader implements DocumentReader
                     $body->runs($flow);
                 }
             }
-            $notes[$id] = array_values(array_filter($flow->nodes(), static fn(Node $node): bool => $node->type !== 'picture' && $node->type !== 'footnote'));
+            $notes[$id] = array_values(
+                array_filter($flow->nodes(), static fn(Node $node): bool => $node->type !== 'picture' && $node->type !== 'footnote'),
+            );
         }
 
         return $notes;
@@ -134,8 +148,8 @@ final class DocxReader implements DocumentReader
         $xml->root();
         foreach ($xml->children() as $name) {
             match ($name) {
-                'creator' => $reading->author = $xml->text(),
-                'language' => $reading->language = trim($xml->text()),
+                'creator' => ($reading->author = $xml->text()),
+                'language' => ($reading->language = trim($xml->text())),
                 default => null,
             };
         }

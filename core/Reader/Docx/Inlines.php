@@ -68,7 +68,11 @@ final class Inlines
     {
         match ($name) {
             'r' => $this->run($flow, $run, $link),
-            'hyperlink' => $this->within($flow, $run, $this->link((string) $this->xml->get('r:id'), (string) $this->xml->get('w:anchor')) ?? $link),
+            'hyperlink' => $this->within(
+                $flow,
+                $run,
+                $this->link((string) $this->xml->get('r:id'), (string) $this->xml->get('w:anchor')) ?? $link,
+            ),
             'smartTag', 'customXml', 'dir', 'bdo' => $this->within($flow, $run, $link),
             'ins', 'moveTo' => $this->recorded($flow, $run, $link, Heard::INSERTED),
             'sdt' => $this->wrappers->control(fn(string $child) => $this->inline($child, $flow, $run, $link)),
@@ -254,7 +258,7 @@ final class Inlines
     {
         $code = preg_match('/\A[0-9a-fA-F]{1,6}\z/', $hex) === 1 ? (int) hexdec($hex) : 0;
 
-        return $code < 32 || ($code >= 0xE000 && $code <= 0xF8FF) ? '•' : (mb_chr($code) ?: '');
+        return $code < 32 || ($code >= 0xe000 && $code <= 0xf8ff) ? '•' : (mb_chr($code) ?: '');
     }
 
     private function note(string $kind, Flow $flow): void

@@ -27,7 +27,11 @@ final class Parts
                 break;
             }
         }
-        $this->main = $package->has($main) ? $main : ($package->has('word/document.xml') ? 'word/document.xml' : throw BadPackage::missing('word/document.xml'));
+        $this->main = $package->has($main)
+            ? $main
+            : ($package->has('word/document.xml')
+                ? 'word/document.xml'
+                : throw BadPackage::missing('word/document.xml'));
     }
 
     /** @param string $type of the relationship from the main part; empty for the main part itself */
@@ -95,14 +99,22 @@ final class Parts
             return $this->relations[$part];
         }
         $slash = strrpos($part, '/');
-        $name = ($slash === false ? '' : substr($part, 0, $slash + 1)) . '_rels/' . ($slash === false ? $part : substr($part, $slash + 1)) . '.rels';
+        $name
+            = ($slash === false ? '' : substr($part, 0, $slash + 1))
+            . '_rels/'
+            . ($slash === false ? $part : substr($part, $slash + 1))
+            . '.rels';
         $relations = [];
         if ($this->package->has($name)) {
             $xml = Xml::of($this->package->text($name));
             $xml->root();
             foreach ($xml->children() as $_) {
                 $type = (string) $xml->get('Type');
-                $relations[(string) $xml->get('Id')] = ['type' => substr($type, (int) strrpos('/' . $type, '/')), 'target' => (string) $xml->get('Target'), 'isExternal' => $xml->get('TargetMode') === 'External'];
+                $relations[(string) $xml->get('Id')] = [
+                    'type' => substr($type, (int) strrpos('/' . $type, '/')),
+                    'target' => (string) $xml->get('Target'),
+                    'isExternal' => $xml->get('TargetMode') === 'External',
+                ];
             }
         }
 

@@ -26,8 +26,12 @@ final class PicturesOf
     private readonly array $targets;
 
     /** @param Package|null $package null: pictures are passed over */
-    public function __construct(private readonly ?Package $package, private readonly Parts $parts, private readonly Shelf $shelf, private readonly Reading $reading)
-    {
+    public function __construct(
+        private readonly ?Package $package,
+        private readonly Parts $parts,
+        private readonly Shelf $shelf,
+        private readonly Reading $reading,
+    ) {
         $this->targets = $parts->links('');
     }
 
@@ -57,10 +61,10 @@ final class PicturesOf
     {
         foreach ($xml->children() as $name) {
             match ($name) {
-                'extent' => $found['width'] = (int) round((float) $xml->get('cx') / self::EMU),
-                'docPr' => $found['alt'] = trim((string) ($xml->get('descr') ?? $xml->get('title'))),
-                'blip' => $found['relation'] = (string) ($xml->get('r:embed') ?? $xml->get('r:link')),
-                'imagedata' => $found['relation'] = (string) $xml->get('r:id'),
+                'extent' => ($found['width'] = (int) round((float) $xml->get('cx') / self::EMU)),
+                'docPr' => ($found['alt'] = trim((string) ($xml->get('descr') ?? $xml->get('title')))),
+                'blip' => ($found['relation'] = (string) ($xml->get('r:embed') ?? $xml->get('r:link'))),
+                'imagedata' => ($found['relation'] = (string) $xml->get('r:id')),
                 'shape' => $this->shape($xml, $found),
                 default => null,
             };

@@ -11,16 +11,51 @@ final class StyleSheet
 {
     /** What a paragraph is by the name of its style, in lower case; the names of a word processor's own styles are English in the file. */
     private const ROLES = [
-        'title' => 'title', 'subtitle' => 'subtitle', 'author' => 'author', 'quote' => 'quote', 'intense quote' => 'quote', 'block text' => 'quote', 'quotations' => 'quote',
-        'caption' => 'caption', 'figure' => 'caption', 'illustration' => 'caption', 'code' => 'code', 'html preformatted' => 'code', 'preformatted text' => 'code', 'plain text' => 'code', 'macro' => 'code',
-        'toc heading' => 'contents-title', 'contents heading' => 'contents-title', 'bibliography' => 'reference',
-        'bibliography 1' => 'reference', 'references' => 'reference', 'footnote text' => '', 'header' => 'header', 'footer' => 'header',
-        'see also' => 'see-also', 'list continue' => 'continue', 'list continue 2' => 'continue', 'list continue 3' => 'continue',
+        'title' => 'title',
+        'subtitle' => 'subtitle',
+        'author' => 'author',
+        'quote' => 'quote',
+        'intense quote' => 'quote',
+        'block text' => 'quote',
+        'quotations' => 'quote',
+        'caption' => 'caption',
+        'figure' => 'caption',
+        'illustration' => 'caption',
+        'code' => 'code',
+        'html preformatted' => 'code',
+        'preformatted text' => 'code',
+        'plain text' => 'code',
+        'macro' => 'code',
+        'toc heading' => 'contents-title',
+        'contents heading' => 'contents-title',
+        'bibliography' => 'reference',
+        'bibliography 1' => 'reference',
+        'references' => 'reference',
+        'footnote text' => '',
+        'header' => 'header',
+        'footer' => 'header',
+        'see also' => 'see-also',
+        'list continue' => 'continue',
+        'list continue 2' => 'continue',
+        'list continue 3' => 'continue',
     ];
     /** Styles whose underline or raised sign says what the run is, not how it is set. */
-    private const NO_MARKS = ['hyperlink', 'internet link', 'visited internet link', 'followedhyperlink', 'footnote reference', 'endnote reference', 'footnote characters', 'footnote anchor', 'endnote characters', 'index link'];
+    private const NO_MARKS = [
+        'hyperlink',
+        'internet link',
+        'visited internet link',
+        'followedhyperlink',
+        'footnote reference',
+        'endnote reference',
+        'footnote characters',
+        'footnote anchor',
+        'endnote characters',
+        'index link',
+    ];
 
-    /** @var array<string, array{name: string, type: string, basedOn: string, level: int|null, list: array{string, int}|null, run: array<string, bool>}> */
+    /**
+     * @var array<string, array{name: string, type: string, basedOn: string, level: int|null, list: array{string, int}|null, run: array<string, bool>}>
+     */
     private array $styles = [];
     private string $default = '';
     /** @var array<string, int|null> */
@@ -53,10 +88,10 @@ final class StyleSheet
         }
         foreach ($xml->children() as $name) {
             match ($name) {
-                'name' => $style['name'] = strtolower((string) $xml->get('w:val')),
-                'basedOn' => $style['basedOn'] = (string) $xml->get('w:val'),
-                'pPr' => [$style['level'], $style['list']] = self::paragraph($xml),
-                'rPr' => $style['run'] = self::run($xml),
+                'name' => ($style['name'] = strtolower((string) $xml->get('w:val'))),
+                'basedOn' => ($style['basedOn'] = (string) $xml->get('w:val')),
+                'pPr' => ([$style['level'], $style['list']] = self::paragraph($xml)),
+                'rPr' => ($style['run'] = self::run($xml)),
                 default => null,
             };
         }
@@ -102,15 +137,15 @@ final class StyleSheet
             $value = $xml->get('w:val');
             $isOn = !\in_array($value, ['0', 'false', 'off', 'none'], true);
             match ($name) {
-                'b' => $run['bold'] = $isOn,
-                'i' => $run['italic'] = $isOn,
-                'u' => $run['underline'] = $isOn,
-                'strike', 'dstrike' => $run['strike'] = $isOn,
-                'highlight' => $run['highlight'] = $isOn,
-                'vanish' => $run['hidden'] = $isOn,
-                'vertAlign' => $run = ['superscript' => $value === 'superscript', 'subscript' => $value === 'subscript'] + $run,
-                'rFonts' => $run['code'] = self::isMonospaced((string) ($xml->get('w:ascii') ?? $xml->get('w:hAnsi'))),
-                'rStyle' => $run["style:{$value}"] = true,
+                'b' => ($run['bold'] = $isOn),
+                'i' => ($run['italic'] = $isOn),
+                'u' => ($run['underline'] = $isOn),
+                'strike', 'dstrike' => ($run['strike'] = $isOn),
+                'highlight' => ($run['highlight'] = $isOn),
+                'vanish' => ($run['hidden'] = $isOn),
+                'vertAlign' => ($run = ['superscript' => $value === 'superscript', 'subscript' => $value === 'subscript'] + $run),
+                'rFonts' => ($run['code'] = self::isMonospaced((string) ($xml->get('w:ascii') ?? $xml->get('w:hAnsi')))),
+                'rStyle' => ($run["style:{$value}"] = true),
                 default => null,
             };
         }
@@ -152,7 +187,12 @@ final class StyleSheet
             if ($role !== null) {
                 return $role;
             }
-            if (preg_match('/\A(?:toc|contents) \d\z|\Atable of (?:figures|contents|authorities)\z|\Aindex (?:\d|heading)\z/', $one['name']) === 1) {
+            if (
+                preg_match(
+                    '/\A(?:toc|contents) \d\z|\Atable of (?:figures|contents|authorities)\z|\Aindex (?:\d|heading)\z/',
+                    $one['name'],
+                ) === 1
+            ) {
                 return 'toc';
             }
             if (preg_match('/\Anote heading ([1-3])\z/', $one['name'], $m) === 1) {
@@ -203,7 +243,9 @@ final class StyleSheet
         return $this->default;
     }
 
-    /** @return \Generator<array{name: string, type: string, basedOn: string, level: int|null, list: array{string, int}|null, run: array<string, bool>}> */
+    /**
+     * @return \Generator<array{name: string, type: string, basedOn: string, level: int|null, list: array{string, int}|null, run: array<string, bool>}>
+     */
     private function chain(string $style): \Generator
     {
         if ($style !== '' && !isset($this->styles[$style])) {

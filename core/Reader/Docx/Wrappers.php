@@ -24,7 +24,10 @@ final readonly class Wrappers
             if ($name === 'sdtPr') {
                 foreach ($this->xml->children() as $property) {
                     foreach ($property === 'docPartObj' ? $this->xml->children() : [] as $part) {
-                        $isContents = $isContents || ($part === 'docPartGallery' && str_contains(strtolower((string) $this->xml->get('w:val')), 'table of contents'));
+                        $isContents
+                            = $isContents
+                            || ($part === 'docPartGallery'
+                                && str_contains(strtolower((string) $this->xml->get('w:val')), 'table of contents'));
                     }
                 }
             } elseif ($name === 'sdtContent' && $isContents) {

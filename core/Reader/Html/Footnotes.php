@@ -62,7 +62,7 @@ final class Footnotes
         $inlines = [];
         foreach ($blocks as $i => $block) {
             $line = $block->type === 'paragraph' ? $block->content : Node::plain($block->plainText())->content;
-            array_push($inlines, ...($i > 0 ? [new Node('hardBreak')] : []), ...array_values(array_filter($line, $isKept)));
+            array_push($inlines, ...$i > 0 ? [new Node('hardBreak')] : [], ...array_values(array_filter($line, $isKept)));
         }
         $last = array_pop($inlines);
         if ($last !== null) {
@@ -78,6 +78,8 @@ final class Footnotes
     {
         $role = $node->getAttribute('role');
 
-        return isset($this->read[$node->getAttribute('id')]) || ($role === 'doc-endnotes' && $this->read !== []) || $role === 'doc-backlink';
+        return isset($this->read[$node->getAttribute('id')])
+            || ($role === 'doc-endnotes' && $this->read !== [])
+            || $role === 'doc-backlink';
     }
 }

@@ -19,11 +19,76 @@ use Embrel\RichText\Schema;
 final class HtmlBlocks
 {
     /** Left out with all that they hold. */
-    private const HIDDEN = ['script', 'style', 'template', 'iframe', 'head', 'noscript', 'svg', 'select', 'datalist', 'audio', 'video', 'canvas', 'frameset', 'dialog', 'rt', 'rp', 'title'];
-    private const CONTAINERS = ['p', 'div', 'section', 'article', 'main', 'header', 'footer', 'aside', 'address', 'center', 'form', 'fieldset', 'details', 'summary', 'figure', 'figcaption', 'legend', 'dl', 'dd', 'dt', 'hgroup', 'body', 'html', 'tr', 'td', 'th', 'tbody', 'li', 'caption'];
+    private const HIDDEN = [
+        'script',
+        'style',
+        'template',
+        'iframe',
+        'head',
+        'noscript',
+        'svg',
+        'select',
+        'datalist',
+        'audio',
+        'video',
+        'canvas',
+        'frameset',
+        'dialog',
+        'rt',
+        'rp',
+        'title',
+    ];
+    private const CONTAINERS = [
+        'p',
+        'div',
+        'section',
+        'article',
+        'main',
+        'header',
+        'footer',
+        'aside',
+        'address',
+        'center',
+        'form',
+        'fieldset',
+        'details',
+        'summary',
+        'figure',
+        'figcaption',
+        'legend',
+        'dl',
+        'dd',
+        'dt',
+        'hgroup',
+        'body',
+        'html',
+        'tr',
+        'td',
+        'th',
+        'tbody',
+        'li',
+        'caption',
+    ];
     private const MARKS = [
-        'b' => 'bold', 'strong' => 'bold', 'i' => 'italic', 'em' => 'italic', 'cite' => 'italic', 'dfn' => 'italic', 'var' => 'italic', 'u' => 'underline', 'ins' => 'underline',
-        's' => 'strike', 'del' => 'strike', 'strike' => 'strike', 'mark' => 'highlight', 'sup' => 'superscript', 'sub' => 'subscript', 'code' => 'code', 'kbd' => 'code', 'samp' => 'code', 'tt' => 'code',
+        'b' => 'bold',
+        'strong' => 'bold',
+        'i' => 'italic',
+        'em' => 'italic',
+        'cite' => 'italic',
+        'dfn' => 'italic',
+        'var' => 'italic',
+        'u' => 'underline',
+        'ins' => 'underline',
+        's' => 'strike',
+        'del' => 'strike',
+        'strike' => 'strike',
+        'mark' => 'highlight',
+        'sup' => 'superscript',
+        'sub' => 'subscript',
+        'code' => 'code',
+        'kbd' => 'code',
+        'samp' => 'code',
+        'tt' => 'code',
     ];
     /** Signs by which pages link a heading to itself. */
     private const PERMALINKS = ['¶', '#', '§', '🔗'];
@@ -54,7 +119,9 @@ final class HtmlBlocks
     /** A piece of a page, such as stands in Markdown. */
     public function fragment(string $html, ?Column $into): void
     {
-        $body = PageText::dom("<html><body>{$html}</body></html>")->getElementsByTagName('body')->item(0);
+        $body = PageText::dom("<html><body>{$html}</body></html>")
+            ->getElementsByTagName('body')
+            ->item(0);
         if ($body !== null) {
             $this->children($body, $into, []);
             $this->flush($into);
@@ -140,7 +207,9 @@ final class HtmlBlocks
             $this->heading($node, $level, $into);
         } elseif (isset(self::MARKS[$tag]) && !InlineStyle::takesBack($style, self::MARKS[$tag])) {
             $footnote = $tag === 'sup' ? $this->footnotes->in($node) : null;
-            $footnote === null ? $this->children($node, $into, self::with($marks, new Mark(self::MARKS[$tag]))) : $this->footnote($footnote);
+            $footnote === null
+                ? $this->children($node, $into, self::with($marks, new Mark(self::MARKS[$tag])))
+                : $this->footnote($footnote);
         } elseif (\in_array($tag, self::CONTAINERS, true)) {
             $this->container($node, $tag, $into, $marks);
         } else {
@@ -200,7 +269,18 @@ final class HtmlBlocks
             $this->isTitled = true;
         } elseif ($into !== null || $isNote) {
             $inlines = array_values(array_filter($flow->nodes(), static fn(Node $one): bool => $one->type !== 'picture'));
-            $this->block($into, $inlines === [] ? [] : [new Node('heading', ['level' => min(3, $isNote ? (int) ($node->getAttribute('data-level') ?: $level) : $level)], $inlines)]);
+            $this->block(
+                $into,
+                $inlines === []
+                    ? []
+                    : [
+                        new Node(
+                            'heading',
+                            ['level' => min(3, $isNote ? (int) ($node->getAttribute('data-level') ?: $level) : $level)],
+                            $inlines,
+                        ),
+                    ],
+            );
         } elseif ($flow->nodes() !== [] || $anchor !== null) {
             $this->isInQuoteTopic = false;
             // Our own pages keep the first level for the title.
@@ -231,7 +311,7 @@ final class HtmlBlocks
             return;
         }
         if ($class === 'doc-subtitle' || $class === 'doc-author') {
-            $class === 'doc-subtitle' ? $this->reading->subtitle = $node->textContent : $this->reading->author = $node->textContent;
+            $class === 'doc-subtitle' ? ($this->reading->subtitle = $node->textContent) : ($this->reading->author = $node->textContent);
 
             return;
         }
@@ -307,7 +387,7 @@ final class HtmlBlocks
         $items = [];
         $start = preg_match('/\A\d{1,6}\z/', $list->getAttribute('start')) === 1 ? (int) $list->getAttribute('start') : 1;
         foreach ($list->childNodes as $child) {
-            if (!$child instanceof \DOMElement || \in_array(strtolower($child->nodeName), self::HIDDEN, true)) {
+            if (!($child instanceof \DOMElement) || \in_array(strtolower($child->nodeName), self::HIDDEN, true)) {
                 continue;
             }
             $anchor = $into === null ? Anchor::of($child->getAttribute('id')) : null;
@@ -316,7 +396,7 @@ final class HtmlBlocks
                 continue;
             }
             $blocks = $this->footnotes->isNoteOrBackLink($child) ? [] : $this->inner($child);
-            $blocks === [] ? null : $items[] = $blocks;
+            $blocks === [] ? null : ($items[] = $blocks);
         }
         $this->block($into, $items === [] ? [] : [Column::list($items, $isOrdered, $start)]);
     }
@@ -343,7 +423,13 @@ final class HtmlBlocks
         $this->flush($into);
         $anchor = $into === null ? Anchor::of($node->getAttribute('id')) : null;
         if ($anchor !== null) {
-            $this->reading->under($anchor->kind === 's' ? Element::HEADING : ($anchor->kind === 'p' ? Element::ITEM : Element::QUOTE), $anchor->below, new Flow(), $anchor->topic, Reading::line($node->textContent));
+            $this->reading->under(
+                $anchor->kind === 's' ? Element::HEADING : ($anchor->kind === 'p' ? Element::ITEM : Element::QUOTE),
+                $anchor->below,
+                new Flow(),
+                $anchor->topic,
+                Reading::line($node->textContent),
+            );
             $this->isInQuoteTopic = true;
         } elseif ($this->isInQuoteTopic && $node->getAttribute('class') === 'draft-quoted') {
             // The note of a quote, which is set as one.
@@ -357,7 +443,12 @@ final class HtmlBlocks
 
     private function code(\DOMElement $node, ?Column $into): void
     {
-        $this->block($into, trim($node->textContent) === '' && $node->getAttribute('class') !== 'code' ? [] : [Column::codeBlock(\Embrel\RichText\Text::cleaned(preg_replace('/\A\n/', '', $node->textContent) ?? ''))]);
+        $this->block(
+            $into,
+            trim($node->textContent) === '' && $node->getAttribute('class') !== 'code'
+                ? []
+                : [Column::codeBlock(\Embrel\RichText\Text::cleaned(preg_replace('/\A\n/', '', $node->textContent) ?? ''))],
+        );
     }
 
     /** @param list<Mark> $marks */
@@ -385,7 +476,7 @@ final class HtmlBlocks
             $cells = [];
             foreach ($row->childNodes as $cell) {
                 $tag = $cell instanceof \DOMElement ? strtolower($cell->nodeName) : '';
-                if (!$cell instanceof \DOMElement || ($tag !== 'td' && $tag !== 'th')) {
+                if (!($cell instanceof \DOMElement) || ($tag !== 'td' && $tag !== 'th')) {
                     continue;
                 }
                 $blocks = $this->inner($cell);
@@ -393,10 +484,14 @@ final class HtmlBlocks
                 $spans = $spans || $span > 1;
                 $this->reading->count(1 + $span);
                 for ($i = 0; $i < $span; ++$i) {
-                    $cells[] = new Node($tag === 'th' ? 'tableHeader' : 'tableCell', [], $i > 0 || $blocks === [] ? [Node::paragraph([])] : $blocks);
+                    $cells[] = new Node(
+                        $tag === 'th' ? 'tableHeader' : 'tableCell',
+                        [],
+                        $i > 0 || $blocks === [] ? [Node::paragraph([])] : $blocks,
+                    );
                 }
             }
-            $cells === [] ? null : $rows[] = new Node('tableRow', [], $cells);
+            $cells === [] ? null : ($rows[] = new Node('tableRow', [], $cells));
         }
         if ($spans) {
             $this->reading->remark('Cells of a table that span several columns were divided.');
@@ -409,7 +504,7 @@ final class HtmlBlocks
     {
         foreach ($table->childNodes as $child) {
             $tag = $child instanceof \DOMElement ? strtolower($child->nodeName) : '';
-            if (!$child instanceof \DOMElement) {
+            if (!($child instanceof \DOMElement)) {
                 continue;
             }
             if ($tag === 'tr') {

@@ -17,12 +17,18 @@ final class InlineStyle
         '/(?:\A|;)\s*vertical-align\s*:\s*sub\b/i' => 'subscript',
     ];
     private const HIDDEN = '/(?:\A|;)\s*(?:display\s*:\s*none|visibility\s*:\s*hidden)\b/i';
-    private const UPRIGHT = ['bold' => '/(?:\A|;)\s*font-weight\s*:\s*(?:normal|lighter|[1-5]00)\b/i', 'italic' => '/(?:\A|;)\s*font-style\s*:\s*normal\b/i', 'underline' => '/(?:\A|;)\s*text-decoration(?:-line)?\s*:\s*none\b/i'];
+    private const UPRIGHT = [
+        'bold' => '/(?:\A|;)\s*font-weight\s*:\s*(?:normal|lighter|[1-5]00)\b/i',
+        'italic' => '/(?:\A|;)\s*font-style\s*:\s*normal\b/i',
+        'underline' => '/(?:\A|;)\s*text-decoration(?:-line)?\s*:\s*none\b/i',
+    ];
 
     /** @return list<string> */
     public static function marks(string $style): array
     {
-        return $style === '' ? [] : array_keys(array_filter(array_flip(self::MARKS), static fn(string $pattern): bool => preg_match($pattern, $style) === 1));
+        return $style === ''
+            ? []
+            : array_keys(array_filter(array_flip(self::MARKS), static fn(string $pattern): bool => preg_match($pattern, $style) === 1));
     }
 
     public static function isHidden(string $style): bool

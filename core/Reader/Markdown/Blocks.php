@@ -34,7 +34,12 @@ final class Blocks
 {
     /** Stands, while a title is read, where the anchor of its topic stood. */
     private const HERE = "\u{E000}embrel\u{E000}";
-    private const MARKS = [CommonInline\Strong::class => 'bold', CommonInline\Emphasis::class => 'italic', Strikethrough::class => 'strike', CommonInline\Code::class => 'code'];
+    private const MARKS = [
+        CommonInline\Strong::class => 'bold',
+        CommonInline\Emphasis::class => 'italic',
+        Strikethrough::class => 'strike',
+        CommonInline\Code::class => 'code',
+    ];
 
     /** @var array<string, Footnote>|null label → the footnote */
     private ?array $footnotes = null;
@@ -42,7 +47,12 @@ final class Blocks
     /** The topic that an anchor in the text at hand names. */
     private ?Anchor $anchor = null;
 
-    public function __construct(private readonly Reading $reading, private readonly Shelf $shelf, private readonly HtmlBlocks $html, private readonly MarkdownNode $document) {}
+    public function __construct(
+        private readonly Reading $reading,
+        private readonly Shelf $shelf,
+        private readonly HtmlBlocks $html,
+        private readonly MarkdownNode $document,
+    ) {}
 
     /**
      * The text of a heading or an item; where it carries a topic, that, and its title without the number before it.
@@ -74,7 +84,13 @@ final class Blocks
 
         return match (true) {
             $node instanceof Paragraph => Flow::divided($this->inlines($node, [])),
-            $node instanceof CommonBlock\Heading => [new Node('heading', ['level' => min(3, $node->getLevel())], array_values(array_filter($this->inlines($node, []), static fn(Node $one): bool => $one->type !== 'picture')))],
+            $node instanceof CommonBlock\Heading => [
+                new Node(
+                    'heading',
+                    ['level' => min(3, $node->getLevel())],
+                    array_values(array_filter($this->inlines($node, []), static fn(Node $one): bool => $one->type !== 'picture')),
+                ),
+            ],
             $node instanceof CommonBlock\ListBlock => $this->listOf($node, $node->children()),
             $node instanceof CommonBlock\BlockQuote => $this->wrapped('blockquote', $node),
             $node instanceof CommonBlock\FencedCode, $node instanceof CommonBlock\IndentedCode => [$this->code($node->getLiteral())],
@@ -139,7 +155,7 @@ final class Blocks
     {
         $rows = [];
         foreach ($table->iterator() as $row) {
-            if (!$row instanceof Table\TableRow) {
+            if (!($row instanceof Table\TableRow)) {
                 continue;
             }
             $cells = [];
@@ -257,7 +273,7 @@ final class Blocks
         if ($this->footnotes === null) {
             $this->footnotes = [];
             foreach ($this->document->iterator() as $node) {
-                $node instanceof Footnote ? $this->footnotes[$node->getReference()->getLabel()] = $node : null;
+                $node instanceof Footnote ? ($this->footnotes[$node->getReference()->getLabel()] = $node) : null;
             }
         }
         $note = $this->footnotes[$sign->getReference()->getLabel()] ?? null;
@@ -267,7 +283,16 @@ final class Blocks
         $this->isInFootnote = true;
         $inlines = [];
         foreach ($note->children() as $child) {
-            $inlines = [...$inlines, ...($inlines === [] ? [] : [new Node('hardBreak')]), ...array_values(array_filter($this->inlines($child, []), static fn(Node $one): bool => $one->type !== 'picture' && $one->type !== 'footnote'))];
+            $inlines = [
+                ...$inlines,
+                ...$inlines === [] ? [] : [new Node('hardBreak')],
+                ...array_values(
+                    array_filter(
+                        $this->inlines($child, []),
+                        static fn(Node $one): bool => $one->type !== 'picture' && $one->type !== 'footnote',
+                    ),
+                ),
+            ];
         }
         $this->isInFootnote = false;
         $flow = new Flow();
@@ -315,12 +340,18 @@ final class Blocks
      */
     private function pictureAt(string $src, string $alt, array $marks, int $width, string $caption = ''): array
     {
-        $attrs = array_filter(['alt' => mb_strcut($alt, 0, 4000), 'caption' => mb_strcut($caption, 0, 8000)], static fn(string $one): bool => $one !== '');
+        $attrs = array_filter(
+            ['alt' => mb_strcut($alt, 0, 4000), 'caption' => mb_strcut($caption, 0, 8000)],
+            static fn(string $one): bool => $one !== '',
+        );
         foreach ($marks as $mark) {
             $attrs += $mark->type === 'link' ? ['href' => $mark->attrs['href']] : [];
         }
         $id = str_starts_with($src, EmbeddedPictures::SCHEME) ? substr($src, \strlen(EmbeddedPictures::SCHEME)) : null;
-        $picture = $id === null ? PicturePlace::onTheWeb($src, $attrs, $this->reading) : PicturePlace::of($id, $width, $attrs, $this->shelf, $this->reading);
+        $picture
+            = $id === null
+                ? PicturePlace::onTheWeb($src, $attrs, $this->reading)
+                : PicturePlace::of($id, $width, $attrs, $this->shelf, $this->reading);
 
         return $picture === null ? [] : [$picture];
     }

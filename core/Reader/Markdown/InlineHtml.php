@@ -13,8 +13,18 @@ use Embrel\RichText\Schema;
 final class InlineHtml
 {
     private const MARKS = [
-        'b' => 'bold', 'strong' => 'bold', 'i' => 'italic', 'em' => 'italic', 'u' => 'underline', 's' => 'strike', 'del' => 'strike',
-        'mark' => 'highlight', 'sup' => 'superscript', 'sub' => 'subscript', 'code' => 'code', 'kbd' => 'code',
+        'b' => 'bold',
+        'strong' => 'bold',
+        'i' => 'italic',
+        'em' => 'italic',
+        'u' => 'underline',
+        's' => 'strike',
+        'del' => 'strike',
+        'mark' => 'highlight',
+        'sup' => 'superscript',
+        'sub' => 'subscript',
+        'code' => 'code',
+        'kbd' => 'code',
     ];
     private const HIDDEN = ['script', 'style', 'template'];
 
@@ -41,7 +51,13 @@ final class InlineHtml
         } elseif ($tag === 'br') {
             $this->made[] = new Node('hardBreak');
         } elseif ($tag === 'img') {
-            $this->made[] = ['src' => self::attribute($html, 'src'), 'alt' => self::attribute($html, 'alt'), 'marks' => $this->marks(), 'width' => (int) self::attribute($html, 'width'), 'caption' => self::attribute($html, 'title')];
+            $this->made[] = [
+                'src' => self::attribute($html, 'src'),
+                'alt' => self::attribute($html, 'alt'),
+                'marks' => $this->marks(),
+                'width' => (int) self::attribute($html, 'width'),
+                'caption' => self::attribute($html, 'title'),
+            ];
         } elseif ($tag === 'a' && ($anchor = Anchor::of(self::attribute($html, 'id'))) !== null) {
             $this->made[] = $anchor;
             $this->open[] = ['tag' => $tag, 'mark' => null];
@@ -101,7 +117,9 @@ final class InlineHtml
         return array_values(array_filter(array_column($this->open, 'mark')));
     }
 
-    /** @return list<Node|Anchor|array{src: string, alt: string, marks: list<Mark>, width: int, caption: string}> what the tags since the last call stand for themselves: breaks, anchors of topics, pictures */
+    /**
+     * @return list<Node|Anchor|array{src: string, alt: string, marks: list<Mark>, width: int, caption: string}> what the tags since the last call stand for themselves: breaks, anchors of topics, pictures
+     */
     public function made(): array
     {
         $made = $this->made;

@@ -99,7 +99,7 @@ final class MarkdownReader implements DocumentReader
             $this->list($node);
         } elseif ($node instanceof CommonBlock\BlockQuote) {
             $this->quotation($node);
-        } elseif (!$node instanceof FootnoteContainer) {
+        } elseif (!($node instanceof FootnoteContainer)) {
             $blocks = $this->blocks->of($node);
             // A name that stands alone on its line is that of what follows.
             if (array_filter($blocks, static fn(Node $block): bool => $block->plainText() !== '') !== []) {
@@ -109,7 +109,10 @@ final class MarkdownReader implements DocumentReader
         }
     }
 
-    /** By which links in a Markdown file call a heading: in small letters, spaces as hyphens, other signs gone; the second of its kind counted. */
+    /**
+     * By which links in a Markdown file call a heading: in small letters, spaces as hyphens, other signs gone; the
+     * second of its kind counted.
+     */
     private function slug(string $title): string
     {
         $slug = str_replace(' ', '-', preg_replace('/[^\p{L}\p{M}\p{N}_\- ]/u', '', mb_strtolower(trim($title))) ?? '');
@@ -154,7 +157,11 @@ final class MarkdownReader implements DocumentReader
             $anchor === null ? null : $this->under($anchor, $flow, $title, true);
             // The note of a quote is set as one; a quotation in it is one of the note.
             foreach ($quote->children() as $i => $child) {
-                $i === 0 && $anchor !== null ? null : ($child instanceof CommonBlock\BlockQuote ? $this->reading->column->add($this->blocks->of($child)) : $this->block($child));
+                $i === 0 && $anchor !== null
+                    ? null
+                    : ($child instanceof CommonBlock\BlockQuote
+                        ? $this->reading->column->add($this->blocks->of($child))
+                        : $this->block($child));
             }
         } else {
             $this->reading->column->add($this->blocks->of($quote));

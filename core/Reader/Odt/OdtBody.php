@@ -24,7 +24,15 @@ final class OdtBody
 {
     private const LEFT_OUT = ['table-of-content', 'illustration-index', 'table-index', 'object-index', 'user-index', 'alphabetical-index'];
     /** Units in pixels, 96 to the inch. */
-    private const PIXELS = ['in' => 96.0, 'inch' => 96.0, 'cm' => 37.7952756, 'mm' => 3.77952756, 'pt' => 1.33333333, 'pc' => 16.0, 'px' => 1.0];
+    private const PIXELS = [
+        'in' => 96.0,
+        'inch' => 96.0,
+        'cm' => 37.7952756,
+        'mm' => 3.77952756,
+        'pt' => 1.33333333,
+        'pc' => 16.0,
+        'px' => 1.0,
+    ];
 
     /** @var array{anchor: Anchor, before: string}|null */
     private ?array $anchor = null;
@@ -155,7 +163,10 @@ final class OdtBody
             $picture !== null => $this->reading->topicPicture($picture),
             $role === 'see-also' => $this->reading->seeAlso(),
             $role === 'reference' && $this->isOurs => $this->reading->references(),
-            $role === 'quote' && (!$this->isInQuote || $this->startsBlock || $this->goesOn) => $column->quoted($flow->blocks(), $this->startsBlock),
+            $role === 'quote' && (!$this->isInQuote || $this->startsBlock || $this->goesOn) => $column->quoted(
+                $flow->blocks(),
+                $this->startsBlock,
+            ),
             $role === 'code' => $column->code($flow->plainText(), $this->startsBlock),
             $role === 'rule' && $flow->isEmpty() => $column->add([new Node('horizontalRule')]),
             str_starts_with($role, 'note-heading-') => $column->add([$this->noteHeading($flow, (int) substr($role, -1))]),
@@ -165,13 +176,21 @@ final class OdtBody
 
     private function noteHeading(Flow $flow, int $level): Node
     {
-        return new Node('heading', ['level' => max(1, min(3, $level))], array_values(array_filter($flow->nodes(), static fn(Node $node): bool => $node->type !== 'picture')));
+        return new Node(
+            'heading',
+            ['level' => max(1, min(3, $level))],
+            array_values(array_filter($flow->nodes(), static fn(Node $node): bool => $node->type !== 'picture')),
+        );
     }
 
     private function isFront(string $role, Flow $flow): bool
     {
         $text = trim($flow->plainText());
-        if ($text === '' || !\in_array($role, ['title', 'subtitle', 'author'], true) || ($role !== 'author' && $this->reading->{$role} !== '')) {
+        if (
+            $text === ''
+            || !\in_array($role, ['title', 'subtitle', 'author'], true)
+            || ($role !== 'author' && $this->reading->{$role} !== '')
+        ) {
             return false;
         }
         $this->reading->{$role} = $text;
@@ -191,7 +210,7 @@ final class OdtBody
             }
             $start = $items === [] ? max(0, (int) ($this->xml->get('text:start-value') ?? (string) $start)) : $start;
             $blocks = $this->item($style, $level, $into, $items, $counts, $start);
-            $blocks === null ? null : $items[] = $blocks === [] ? [Node::paragraph([])] : $blocks;
+            $blocks === null ? null : ($items[] = $blocks === [] ? [Node::paragraph([])] : $blocks);
         }
         $this->add($into, $items, $counts, $start);
     }
@@ -256,7 +275,7 @@ final class OdtBody
         foreach ($this->xml->children() as $name) {
             if ($name === 'table-row') {
                 $cells = $this->cells($isHead);
-                $cells === [] ? null : $rows[] = new Node('tableRow', [], $cells);
+                $cells === [] ? null : ($rows[] = new Node('tableRow', [], $cells));
             } elseif (\in_array($name, ['table-header-rows', 'table-rows', 'table-row-group'], true)) {
                 $this->rows($rows, $isHead || $name === 'table-header-rows');
             }
@@ -427,7 +446,9 @@ final class OdtBody
             }
         }
         $this->endsInSpace = $before;
-        $inlines = array_values(array_filter($inner->nodes(), static fn(Node $node): bool => $node->type !== 'picture' && $node->type !== 'footnote'));
+        $inlines = array_values(
+            array_filter($inner->nodes(), static fn(Node $node): bool => $node->type !== 'picture' && $node->type !== 'footnote'),
+        );
         if ($inlines !== []) {
             $flow->put(new Node('footnote', [], $inlines));
             $this->endsInSpace = false;
@@ -459,7 +480,9 @@ final class OdtBody
             }
         }
         if ($target !== null && $target !== '') {
-            $picture = str_contains($target, '://') ? PicturePlace::onTheWeb($target, $attrs, $this->reading) : PicturePlace::of($this->keep($target), $width, $attrs, $this->shelf, $this->reading);
+            $picture = str_contains($target, '://')
+                ? PicturePlace::onTheWeb($target, $attrs, $this->reading)
+                : PicturePlace::of($this->keep($target), $width, $attrs, $this->shelf, $this->reading);
             $picture === null ? null : $flow->put($picture);
         }
     }
@@ -469,7 +492,9 @@ final class OdtBody
         $part = preg_replace('/\A\.\//', '', $part) ?? $part;
         if (!isset($this->kept[$part])) {
             try {
-                $this->kept[$part] = $this->package->has($part) ? (string) $this->shelf->keep($this->package->pieces($part, Limits::PACKAGE_PART)) : '';
+                $this->kept[$part] = $this->package->has($part)
+                    ? (string) $this->shelf->keep($this->package->pieces($part, Limits::PACKAGE_PART))
+                    : '';
             } catch (BadPackage) {
                 $this->kept[$part] = '';
             }

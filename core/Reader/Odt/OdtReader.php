@@ -25,7 +25,12 @@ final class OdtReader implements DocumentReader
 
     public function read($in, Shelf $shelf, string $work): Manuscript
     {
-        return DocumentPackage::read($in, $work, self::KIND, fn(Package $package): Manuscript => $this->manuscript($package, $shelf, $work));
+        return DocumentPackage::read(
+            $in,
+            $work,
+            self::KIND,
+            fn(Package $package): Manuscript => $this->manuscript($package, $shelf, $work),
+        );
     }
 
     private function manuscript(Package $package, Shelf $shelf, string $work): Manuscript
@@ -91,9 +96,9 @@ final class OdtReader implements DocumentReader
         foreach ($xml->children() as $meta) {
             foreach ($meta === 'meta' ? $xml->children() : [] as $name) {
                 match ($name) {
-                    'initial-creator' => $reading->author = $xml->text(),
-                    'creator' => $reading->author = $reading->author === '' ? $xml->text() : $reading->author,
-                    'language' => $reading->language = trim($xml->text()),
+                    'initial-creator' => ($reading->author = $xml->text()),
+                    'creator' => ($reading->author = $reading->author === '' ? $xml->text() : $reading->author),
+                    'language' => ($reading->language = trim($xml->text())),
                     default => null,
                 };
             }

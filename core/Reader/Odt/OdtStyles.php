@@ -10,14 +10,39 @@ use Embrel\Archive\Xml;
 final class OdtStyles
 {
     private const ROLES = [
-        'title' => 'title', 'subtitle' => 'subtitle', 'author' => 'author', 'quotations' => 'quote', 'quote' => 'quote', 'block text' => 'quote', 'caption' => 'caption', 'illustration' => 'caption', 'figure' => 'caption',
-        'preformatted text' => 'code', 'code' => 'code', 'html preformatted' => 'code', 'contents heading' => 'toc', 'toc heading' => 'toc',
-        'horizontal line' => 'rule', 'see also' => 'see-also', 'bibliography 1' => 'reference', 'bibliography' => 'reference',
+        'title' => 'title',
+        'subtitle' => 'subtitle',
+        'author' => 'author',
+        'quotations' => 'quote',
+        'quote' => 'quote',
+        'block text' => 'quote',
+        'caption' => 'caption',
+        'illustration' => 'caption',
+        'figure' => 'caption',
+        'preformatted text' => 'code',
+        'code' => 'code',
+        'html preformatted' => 'code',
+        'contents heading' => 'toc',
+        'toc heading' => 'toc',
+        'horizontal line' => 'rule',
+        'see also' => 'see-also',
+        'bibliography 1' => 'reference',
+        'bibliography' => 'reference',
         'references' => 'reference',
     ];
-    private const NO_MARKS = ['internet link', 'visited internet link', 'footnote anchor', 'footnote symbol', 'endnote anchor', 'endnote symbol', 'index link'];
+    private const NO_MARKS = [
+        'internet link',
+        'visited internet link',
+        'footnote anchor',
+        'footnote symbol',
+        'endnote anchor',
+        'endnote symbol',
+        'index link',
+    ];
 
-    /** @var array<string, array{name: string, parent: string, level: int|null, list: string, run: array<string, bool>, hasRule: bool}> by family and name */
+    /**
+     * @var array<string, array{name: string, parent: string, level: int|null, list: string, run: array<string, bool>, hasRule: bool}> by family and name
+     */
     private array $styles = [];
     /** @var array<string, array<int, array{bool, int}>> list style → level from 1 → whether it counts, and from what */
     private array $lists = [];
@@ -64,7 +89,8 @@ final class OdtStyles
             'parent' => (string) $xml->get('style:parent-style-name'),
             'level' => $level === null || $level === '' ? null : (int) $level,
             'list' => (string) $xml->get('style:list-style-name'),
-            'run' => [], 'hasRule' => false,
+            'run' => [],
+            'hasRule' => false,
         ];
         foreach ($xml->children() as $name) {
             if ($name === 'text-properties') {

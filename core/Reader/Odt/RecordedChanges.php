@@ -29,7 +29,9 @@ final class RecordedChanges
         foreach ($this->xml->children() as $_) {
             $id = (string) $this->xml->get('text:id');
             foreach ($this->xml->children() as $kind) {
-                $kind === 'deletion' && !$this->refuses ? $this->reading->remark('Text that was deleted with changes tracked was left out.') : null;
+                $kind === 'deletion' && !$this->refuses
+                    ? $this->reading->remark('Text that was deleted with changes tracked was left out.')
+                    : null;
                 [$who, $lines] = ['', []];
                 foreach ($this->xml->children() as $part) {
                     if ($part === 'change-info') {
@@ -55,8 +57,8 @@ final class RecordedChanges
         [$who, $lines] = ['', []];
         foreach ($this->xml->children() as $name) {
             match ($name) {
-                'creator' => $who = $this->xml->text(),
-                'p' => $lines[] = $this->xml->text(),
+                'creator' => ($who = $this->xml->text()),
+                'p' => ($lines[] = $this->xml->text()),
                 default => null,
             };
         }

@@ -48,14 +48,20 @@ final class Attributes
             }
         }
         $xml->moveToElement();
-        $title = $foreign['text'] ?? $foreign['title'] ?? '';
+        $title = $foreign['text'] ?? ($foreign['title'] ?? '');
         $note = $this->note($own, $foreign);
         unset($foreign['text'], $foreign['_note']);
         if ($this->descriptions) {
             unset($foreign['description']);
         }
 
-        return ['title' => $title, 'note' => $note, 'loose' => ($own['loose'] ?? '') === 'true', 'dress' => $this->dress($own, $foreign), 'id' => $own['id'] ?? ''];
+        return [
+            'title' => $title,
+            'note' => $note,
+            'loose' => ($own['loose'] ?? '') === 'true',
+            'dress' => $this->dress($own, $foreign),
+            'id' => $own['id'] ?? '',
+        ];
     }
 
     /**
@@ -121,7 +127,9 @@ final class Attributes
         return function (Topic $topic) use ($fields, $kept): Topic {
             foreach ($fields as $name => $value) {
                 try {
-                    $form = TopicForm::topic(new Shape(['id' => $topic->id, $name => $name === 'target' ? (int) $value : $value], 'outline'));
+                    $form = TopicForm::topic(
+                        new Shape(['id' => $topic->id, $name => $name === 'target' ? (int) $value : $value], 'outline'),
+                    );
                     $topic = $topic->with([$name => get_object_vars($form)[$name]]);
                 } catch (InvalidValue) {
                     $this->growing->repaired("A value of “{$name}” was not one that we know, and was left out.");

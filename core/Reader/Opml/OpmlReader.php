@@ -146,10 +146,14 @@ final class OpmlReader implements Reader
             $message = trim($error->message);
 
             throw match (true) {
-                str_contains($message, 'UTF-8') || str_contains($message, 'encoding') || str_contains($message, 'conver') => Unreadable::notUtf8($error->line),
+                str_contains($message, 'UTF-8') || str_contains($message, 'encoding') || str_contains($message, 'conver')
+                    => Unreadable::notUtf8($error->line),
                 stripos($message, 'entity') !== false => Unreadable::hasEntities($error->line),
                 str_contains($message, 'Excessive depth') => Unreadable::tooDeep($error->line),
-                str_contains($message, 'too long'), str_contains($message, 'too big'), stripos($message, 'huge') !== false => Unreadable::valueTooLong($error->line),
+                str_contains($message, 'too long'),
+                str_contains($message, 'too big'),
+                stripos($message, 'huge') !== false
+                    => Unreadable::valueTooLong($error->line),
                 default => Unreadable::brokenXml($message, $error->line),
             };
         }
@@ -202,7 +206,9 @@ final class OpmlReader implements Reader
     private function sources(): array
     {
         try {
-            return isset($this->head['e:sources']) ? PlanForm::readSources(new Shape(['sources' => json_decode($this->head['e:sources'], true)], 'head')) : [];
+            return isset($this->head['e:sources'])
+                ? PlanForm::readSources(new Shape(['sources' => json_decode($this->head['e:sources'], true)], 'head'))
+                : [];
         } catch (\InvalidArgumentException) {
             $this->growing->repaired('The sources of the plan could not be read.');
 
@@ -235,8 +241,19 @@ final class OpmlReader implements Reader
     /** @return array<string, string> */
     private function foreign(): array
     {
-        $kept = array_diff_key($this->head, ['title' => 1, 'ownerName' => 1, 'e:plan' => 1, 'e:note' => 1, 'e:sources' => 1, 'e:relations' => 1]);
+        $kept = array_diff_key($this->head, [
+            'title' => 1,
+            'ownerName' => 1,
+            'e:plan' => 1,
+            'e:note' => 1,
+            'e:sources' => 1,
+            'e:relations' => 1,
+        ]);
 
-        return array_filter($kept, static fn(string $value, string $name): bool => !str_contains($name, ':') && \strlen($value) < Limits::FOREIGN_BYTES, ARRAY_FILTER_USE_BOTH);
+        return array_filter(
+            $kept,
+            static fn(string $value, string $name): bool => !str_contains($name, ':') && \strlen($value) < Limits::FOREIGN_BYTES,
+            ARRAY_FILTER_USE_BOTH,
+        );
     }
 }

@@ -16,16 +16,79 @@ use Embrel\Reader\SourcesRead;
 final class RisReader
 {
     private const KINDS = [
-        'BOOK' => SourceKind::Book, 'EDBOOK' => SourceKind::Book, 'EBOOK' => SourceKind::Book, 'CHAP' => SourceKind::Chapter, 'ECHAP' => SourceKind::Chapter, 'CPAPER' => SourceKind::Chapter, 'CONF' => SourceKind::Chapter,
-        'JOUR' => SourceKind::Article, 'EJOUR' => SourceKind::Article, 'MGZN' => SourceKind::Article, 'JFULL' => SourceKind::Article, 'NEWS' => SourceKind::Newspaper, 'ELEC' => SourceKind::WebPage, 'WEB' => SourceKind::WebPage, 'BLOG' => SourceKind::WebPage, 'ICOMM' => SourceKind::WebPage,
-        'RPRT' => SourceKind::Report, 'GOVDOC' => SourceKind::Report, 'STAND' => SourceKind::Report, 'THES' => SourceKind::Thesis, 'MPCT' => SourceKind::Film, 'VIDEO' => SourceKind::Film, 'ADVS' => SourceKind::Film, 'PCOMM' => SourceKind::Interview,
+        'BOOK' => SourceKind::Book,
+        'EDBOOK' => SourceKind::Book,
+        'EBOOK' => SourceKind::Book,
+        'CHAP' => SourceKind::Chapter,
+        'ECHAP' => SourceKind::Chapter,
+        'CPAPER' => SourceKind::Chapter,
+        'CONF' => SourceKind::Chapter,
+        'JOUR' => SourceKind::Article,
+        'EJOUR' => SourceKind::Article,
+        'MGZN' => SourceKind::Article,
+        'JFULL' => SourceKind::Article,
+        'NEWS' => SourceKind::Newspaper,
+        'ELEC' => SourceKind::WebPage,
+        'WEB' => SourceKind::WebPage,
+        'BLOG' => SourceKind::WebPage,
+        'ICOMM' => SourceKind::WebPage,
+        'RPRT' => SourceKind::Report,
+        'GOVDOC' => SourceKind::Report,
+        'STAND' => SourceKind::Report,
+        'THES' => SourceKind::Thesis,
+        'MPCT' => SourceKind::Film,
+        'VIDEO' => SourceKind::Film,
+        'ADVS' => SourceKind::Film,
+        'PCOMM' => SourceKind::Interview,
     ];
     private const FIELDS = [
-        'TI' => 'title', 'T1' => 'title', 'CT' => 'title', 'T2' => 'container', 'JO' => 'container', 'JF' => 'container', 'JA' => 'container', 'BT' => 'container', 'PB' => 'publisher', 'CY' => 'place', 'PP' => 'place', 'ET' => 'edition', 'VL' => 'volume', 'IS' => 'issue', 'M1' => 'issue',
-        'SP' => 'pages', 'UR' => 'url', 'DO' => 'doi', 'SN' => 'isbn', 'LA' => 'language', 'N1' => 'remark', 'AB' => 'remark', 'N2' => 'remark',
+        'TI' => 'title',
+        'T1' => 'title',
+        'CT' => 'title',
+        'T2' => 'container',
+        'JO' => 'container',
+        'JF' => 'container',
+        'JA' => 'container',
+        'BT' => 'container',
+        'PB' => 'publisher',
+        'CY' => 'place',
+        'PP' => 'place',
+        'ET' => 'edition',
+        'VL' => 'volume',
+        'IS' => 'issue',
+        'M1' => 'issue',
+        'SP' => 'pages',
+        'UR' => 'url',
+        'DO' => 'doi',
+        'SN' => 'isbn',
+        'LA' => 'language',
+        'N1' => 'remark',
+        'AB' => 'remark',
+        'N2' => 'remark',
     ];
     private const PEOPLE = ['AU' => 'authors', 'A1' => 'authors', 'A2' => 'editors', 'ED' => 'editors', 'A3' => 'editors'];
-    private const PASSED = ['TY', 'ER', 'ID', 'EP', 'PY', 'Y1', 'DA', 'Y2', 'KW', 'DB', 'DP', 'C1', 'U1', 'L1', 'L2', 'L4', 'M3', 'AN', 'ST', 'T3'];
+    private const PASSED = [
+        'TY',
+        'ER',
+        'ID',
+        'EP',
+        'PY',
+        'Y1',
+        'DA',
+        'Y2',
+        'KW',
+        'DB',
+        'DP',
+        'C1',
+        'U1',
+        'L1',
+        'L2',
+        'L4',
+        'M3',
+        'AN',
+        'ST',
+        'T3',
+    ];
 
     public function __construct(private readonly Ids $ids) {}
 
@@ -89,7 +152,12 @@ final class RisReader
             } elseif (isset(self::FIELDS[$tag])) {
                 $field = self::FIELDS[$tag];
                 $value = $field === 'remark' ? implode("\n", $values) : $values[0] ?? '';
-                $texts[$field] = $field === 'remark' ? trim(($texts[$field] ?? '') . "\n{$value}") : (($texts[$field] ?? '') === '' ? $value : $texts[$field]);
+                $texts[$field]
+                    = $field === 'remark'
+                        ? trim(($texts[$field] ?? '') . "\n{$value}")
+                        : (($texts[$field] ?? '') === ''
+                            ? $value
+                            : $texts[$field]);
             } elseif (!\in_array($tag, self::PASSED, true)) {
                 $unknown[$tag] = true;
             }
@@ -105,7 +173,16 @@ final class RisReader
         }
         $title = $texts['title'] ?? '';
         unset($texts['title']);
-        $sources[] = SourceFields::source($this->ids->next(), $title, self::KINDS[$entry['TY'][0] ?? ''] ?? SourceKind::Other, $people['authors'], $people['editors'], self::date($entry['DA'][0] ?? $entry['PY'][0] ?? $entry['Y1'][0] ?? ''), self::date($entry['Y2'][0] ?? ''), $texts);
+        $sources[] = SourceFields::source(
+            $this->ids->next(),
+            $title,
+            self::KINDS[$entry['TY'][0] ?? ''] ?? SourceKind::Other,
+            $people['authors'],
+            $people['editors'],
+            self::date($entry['DA'][0] ?? ($entry['PY'][0] ?? ($entry['Y1'][0] ?? ''))),
+            self::date($entry['Y2'][0] ?? ''),
+            $texts,
+        );
     }
 
     /** YYYY/MM/DD/other, each part perhaps empty. */

@@ -15,5 +15,12 @@ final readonly class WebPage
      * @param string       $site who publishes it
      * @param string       $text paragraphs apart by empty lines
      */
-    public function __construct(public string $title, public array $authors, public ?PartialDate $date, public string $site, public string $language, public string $text) {}
+    public function __construct(
+        public string $title,
+        public array $authors,
+        public ?PartialDate $date,
+        public string $site,
+        public string $language,
+        public string $text,
+    ) {}
 }

@@ -18,10 +18,59 @@ final class WebPageReader
 {
     private const TITLES = ['citation_title', 'dc.title', 'dcterms.title', 'og:title'];
     private const AUTHORS = ['citation_author', 'dc.creator', 'dcterms.creator', 'author', 'article:author'];
-    private const DATES = ['citation_publication_date', 'citation_date', 'dc.date', 'dcterms.date', 'dcterms.issued', 'article:published_time', 'date', 'pubdate'];
+    private const DATES = [
+        'citation_publication_date',
+        'citation_date',
+        'dc.date',
+        'dcterms.date',
+        'dcterms.issued',
+        'article:published_time',
+        'date',
+        'pubdate',
+    ];
     private const SITES = ['citation_journal_title', 'og:site_name', 'dc.publisher', 'dcterms.publisher', 'publisher', 'application-name'];
-    private const SKIPPED = ['script', 'style', 'nav', 'header', 'footer', 'aside', 'form', 'noscript', 'template', 'svg', 'iframe', 'button', 'select', 'figure'];
-    private const PARAGRAPHS = ['p', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'li', 'blockquote', 'pre', 'dd', 'dt', 'td', 'th', 'div', 'section', 'article', 'main', 'body', 'tr', 'ul', 'ol', 'dl', 'table'];
+    private const SKIPPED = [
+        'script',
+        'style',
+        'nav',
+        'header',
+        'footer',
+        'aside',
+        'form',
+        'noscript',
+        'template',
+        'svg',
+        'iframe',
+        'button',
+        'select',
+        'figure',
+    ];
+    private const PARAGRAPHS = [
+        'p',
+        'h1',
+        'h2',
+        'h3',
+        'h4',
+        'h5',
+        'h6',
+        'li',
+        'blockquote',
+        'pre',
+        'dd',
+        'dt',
+        'td',
+        'th',
+        'div',
+        'section',
+        'article',
+        'main',
+        'body',
+        'tr',
+        'ul',
+        'ol',
+        'dl',
+        'table',
+    ];
 
     /** @var array<string, list<string>> name in small letters → what it says */
     private array $tags = [];
@@ -52,7 +101,7 @@ final class WebPageReader
         }
         foreach ($this->page->getElementsByTagName('script') as $script) {
             $json = $script->getAttribute('type') === 'application/ld+json' ? json_decode($script->textContent, true, 32) : null;
-            $things = \is_array($json) ? ($json['@graph'] ?? (array_is_list($json) ? $json : [$json])) : [];
+            $things = \is_array($json) ? $json['@graph'] ?? (array_is_list($json) ? $json : [$json]) : [];
             foreach (\is_array($things) ? $things : [] as $thing) {
                 if (\is_array($thing) && (isset($thing['headline']) || isset($thing['datePublished']))) {
                     $this->declared += $thing;
@@ -76,7 +125,12 @@ final class WebPageReader
     private function title(): string
     {
         $headline = $this->declared['headline'] ?? null;
-        $title = $this->tag(self::TITLES) ?: (\is_string($headline) ? Text::line($headline) : '') ?: Text::line($this->page->getElementsByTagName('title')->item(0)->textContent ?? '');
+        $title
+            = $this->tag(self::TITLES)
+            ?: (\is_string($headline)
+                ? Text::line($headline)
+                : '')
+            ?: Text::line($this->page->getElementsByTagName('title')->item(0)->textContent ?? '');
         // “Title – Site” of the browser's tab is the title and the site.
         $site = $this->tag(self::SITES);
         $title = $site === '' ? $title : preg_replace('/\s+[|–—-]\s+' . preg_quote($site, '/') . '\z/u', '', $title) ?? $title;
@@ -105,9 +159,15 @@ final class WebPageReader
             }
         }
         // An address is no name.
-        $names = array_filter(array_unique($names), static fn(string $name): bool => $name !== '' && !str_contains($name, '://') && mb_strlen($name) < Limits::SOURCE_NAME);
+        $names = array_filter(
+            array_unique($names),
+            static fn(string $name): bool => $name !== '' && !str_contains($name, '://') && mb_strlen($name) < Limits::SOURCE_NAME,
+        );
 
-        return array_map(static fn(string $name): Person => Person::typed(preg_replace('/\A(?:by|von)\s+/i', '', $name) ?? $name), \array_slice(array_values($names), 0, 20));
+        return array_map(
+            static fn(string $name): Person => Person::typed(preg_replace('/\A(?:by|von)\s+/i', '', $name) ?? $name),
+            \array_slice(array_values($names), 0, 20),
+        );
     }
 
     private function date(): ?PartialDate
@@ -115,7 +175,14 @@ final class WebPageReader
         $published = $this->declared['datePublished'] ?? null;
         $times = (new \DOMXPath($this->page))->query('//time[@datetime]');
         $time = $times === false ? null : $times->item(0);
-        $given = $this->tag(self::DATES) ?: (\is_string($published) ? $published : '') ?: ($time instanceof \DOMElement ? $time->getAttribute('datetime') : '');
+        $given
+            = $this->tag(self::DATES)
+            ?: (\is_string($published)
+                ? $published
+                : '')
+            ?: ($time instanceof \DOMElement
+                ? $time->getAttribute('datetime')
+                : '');
         $date = PartialDate::typed(preg_replace('/\A(\d{4}-\d\d-\d\d)[T ].*\z/s', '$1', $given) ?? $given);
 
         return $date?->year === null ? null : $date;
@@ -139,7 +206,9 @@ final class WebPageReader
     /** The words of the page without what stands around them. */
     private function text(): string
     {
-        $root = $this->page->getElementsByTagName('article')->item(0) ?? $this->page->getElementsByTagName('main')->item(0) ?? $this->page->getElementsByTagName('body')->item(0);
+        $root
+            = $this->page->getElementsByTagName('article')->item(0)
+            ?? ($this->page->getElementsByTagName('main')->item(0) ?? $this->page->getElementsByTagName('body')->item(0));
         $out = '';
         $stack = $root === null ? [] : [$root];
         while ($stack !== []) {
@@ -150,7 +219,12 @@ final class WebPageReader
                 $out .= preg_replace('/\s+/u', ' ', $node->data) ?? '';
             } elseif ($node instanceof \DOMElement && !\in_array($node->tagName, self::SKIPPED, true)) {
                 $breaks = \in_array($node->tagName, self::PARAGRAPHS, true) ? "\n\n" : ($node->tagName === 'br' ? "\n" : '');
-                array_push($stack, $breaks, ...array_reverse(iterator_to_array($node->childNodes, false)), ...($node->tagName === 'br' ? [] : [$breaks]));
+                array_push(
+                    $stack,
+                    $breaks,
+                    ...array_reverse(iterator_to_array($node->childNodes, false)),
+                    ...$node->tagName === 'br' ? [] : [$breaks],
+                );
             }
         }
 

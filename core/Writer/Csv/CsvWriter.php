@@ -25,7 +25,16 @@ final class CsvWriter implements Writer
         foreach ($plan->walk($choices->from) as $id => $level) {
             $topic = $plan->topics[$id];
             $paragraphs = array_map(static fn($block): string => $block->plainText(true), array_values($printed?->note($id)->blocks ?? []));
-            $row = [$level, $numbering->own($id), $topic->title, $topic->kind->value, $topic->flag->value ?? '', $topic->target->words ?? '', $topic->words === 0 ? '' : $topic->words, implode("\n\n", $paragraphs)];
+            $row = [
+                $level,
+                $numbering->own($id),
+                $topic->title,
+                $topic->kind->value,
+                $topic->flag->value ?? '',
+                $topic->target->words ?? '',
+                $topic->words === 0 ? '' : $topic->words,
+                implode("\n\n", $paragraphs),
+            ];
             fputcsv($out, array_map(self::safe(...), $row), ',', '"', '', "\r\n");
         }
         $losses = Losses::ofText($plan, $choices->from, $choices->notes);

@@ -32,8 +32,16 @@ final class Body
      * @param string $own       a text of the template's own that stands instead of our title, as XML; empty: none
      * @param int    $firstNote the number after which our footnotes begin
      */
-    public function __construct(private readonly Document $document, private readonly Lists $lists, private readonly Losses $losses, ?Pictures $pictures, private readonly StyleNames $names = new StyleNames(), private readonly string $section = '', private readonly string $own = '', int $firstNote = 0)
-    {
+    public function __construct(
+        private readonly Document $document,
+        private readonly Lists $lists,
+        private readonly Losses $losses,
+        ?Pictures $pictures,
+        private readonly StyleNames $names = new StyleNames(),
+        private readonly string $section = '',
+        private readonly string $own = '',
+        int $firstNote = 0,
+    ) {
         foreach ($document->elements as $element) {
             if ($element->anchor !== null) {
                 $this->anchors[$element->topic] = $element->anchor->name();
@@ -85,13 +93,21 @@ final class Body
     private function sectionProperties(): string
     {
         $style = $this->document->style;
-        [$width, $height] = array_map(static fn(float $one): int => (int) round($one * 20), $style->page($this->document->properties->pageSize));
+        [$width, $height] = array_map(
+            static fn(float $one): int => (int) round($one * 20),
+            $style->page($this->document->properties->pageSize),
+        );
         [$top, $right, $bottom, $left] = array_map(static fn(float $one): int => (int) round($one * 20), $style->edges());
         $edge = static fn(int $margin): int => max(283, intdiv($margin, 2));
 
-        return '<w:sectPr>' . ($style->hasHeader() ? '<w:headerReference w:type="default" r:id="header"/>' : '') . ($style->hasFooter() ? '<w:footerReference w:type="default" r:id="footer"/>' : '')
-            . "<w:pgSz w:w=\"{$width}\" w:h=\"{$height}\"/><w:pgMar w:top=\"{$top}\" w:right=\"{$right}\" w:bottom=\"{$bottom}\" w:left=\"{$left}\" w:header=\"{$edge($top)}\" w:footer=\"{$edge($bottom)}\" w:gutter=\"0\"/>"
-            . ($style->hasTitlePage ? '<w:titlePg/>' : '') . '</w:sectPr>';
+        return '<w:sectPr>'
+            . ($style->hasHeader() ? '<w:headerReference w:type="default" r:id="header"/>' : '')
+            . ($style->hasFooter() ? '<w:footerReference w:type="default" r:id="footer"/>' : '')
+            . "<w:pgSz w:w=\"{$width}\" w:h=\"{$height}\"/><w:pgMar w:top=\"{$top}\" w:right=\"{$right}\" w:bottom=\"{$bottom}\" w:left=\"{$left}\" w:header=\"{$edge(
+                $top,
+            )}\" w:footer=\"{$edge($bottom)}\" w:gutter=\"0\"/>"
+            . ($style->hasTitlePage ? '<w:titlePg/>' : '')
+            . '</w:sectPr>';
     }
 
     private function front(): void
@@ -104,9 +120,10 @@ final class Body
             return;
         }
         $id = ++$this->bookmarks;
-        $origin = $this->document->origin === null
-            ? ''
-            : "<w:bookmarkStart w:id=\"{$id}\" w:name=\"{$this->document->origin->name()}\"/><w:bookmarkEnd w:id=\"{$id}\"/>";
+        $origin
+            = $this->document->origin === null
+                ? ''
+                : "<w:bookmarkStart w:id=\"{$id}\" w:name=\"{$this->document->origin->name()}\"/><w:bookmarkEnd w:id=\"{$id}\"/>";
         $this->paragraph('Title', $origin . Runs::text($this->document->title));
         foreach ($style->titleFields as $field) {
             $text = $this->document->field($field);
@@ -166,8 +183,22 @@ final class Body
 
     private function entry(string $style, string $field, string $anchor, string $text, int $page, bool $isLast): void
     {
-        $begin = $field === '' ? '' : Runs::mark('begin') . '<w:r><w:instrText xml:space="preserve"> ' . Xml::escaped($field) . ' </w:instrText></w:r>' . Runs::mark('separate');
-        $entry = '<w:hyperlink w:anchor="' . $anchor . '" w:history="1">' . Runs::text($text) . '<w:r><w:tab/></w:r>' . Runs::field("PAGEREF {$anchor} \\h", (string) $page) . '</w:hyperlink>';
+        $begin
+            = $field === ''
+                ? ''
+                : Runs::mark('begin')
+                    . '<w:r><w:instrText xml:space="preserve"> '
+                    . Xml::escaped($field)
+                    . ' </w:instrText></w:r>'
+                    . Runs::mark('separate');
+        $entry
+            = '<w:hyperlink w:anchor="'
+            . $anchor
+            . '" w:history="1">'
+            . Runs::text($text)
+            . '<w:r><w:tab/></w:r>'
+            . Runs::field("PAGEREF {$anchor} \\h", (string) $page)
+            . '</w:hyperlink>';
         $this->paragraph($style, $begin . $entry . ($isLast ? Runs::mark('end') : ''));
     }
 
@@ -178,7 +209,11 @@ final class Body
             Element::ITEM => $this->item($element),
             Element::PICTURE => $this->picture($element),
             Element::REFERENCE => $this->paragraph('Bibliography', $this->runs->inlines($element->block->content ?? [])),
-            Element::SEE_ALSO => $this->paragraph('SeeAlso', $this->runs->inlines($element->block->content ?? []), self::indent($element->level)),
+            Element::SEE_ALSO => $this->paragraph(
+                'SeeAlso',
+                $this->runs->inlines($element->block->content ?? []),
+                self::indent($element->level),
+            ),
             Element::QUOTE => $this->paragraph(
                 'Quote',
                 $this->marked($element, '', Runs::text($element->title)),
@@ -207,7 +242,12 @@ final class Body
 
             return;
         }
-        $this->paragraph('', $this->startOfBlock() . $this->runs->drawing($picture->id, $bytes, $picture->shown * 1.5, $picture->height / $picture->width, $element->title), self::indent($element->level));
+        $this->paragraph(
+            '',
+            $this->startOfBlock()
+                . $this->runs->drawing($picture->id, $bytes, $picture->shown * 1.5, $picture->height / $picture->width, $element->title),
+            self::indent($element->level),
+        );
     }
 
     /** A picture within a note and its caption below it. */
@@ -226,7 +266,13 @@ final class Body
         if ($caption !== '') {
             $figure = $node->int('figure', 0);
             $id = $figure > 0 ? ++$this->bookmarks : 0;
-            $this->paragraph('Caption', $figure > 0 ? "<w:bookmarkStart w:id=\"{$id}\" w:name=\"_f{$figure}\"/>" . Runs::text($caption) . "<w:bookmarkEnd w:id=\"{$id}\"/>" : Runs::text($caption), self::indent($items));
+            $this->paragraph(
+                'Caption',
+                $figure > 0
+                    ? "<w:bookmarkStart w:id=\"{$id}\" w:name=\"_f{$figure}\"/>" . Runs::text($caption) . "<w:bookmarkEnd w:id=\"{$id}\"/>"
+                    : Runs::text($caption),
+                self::indent($items),
+            );
         }
     }
 
@@ -242,7 +288,11 @@ final class Body
             $place = "<w:numPr><w:ilvl w:val=\"{$list[1]}\"/><w:numId w:val=\"{$list[0]}\"/></w:numPr>";
         }
         $colour = $this->document->style->isDyed && $element->dye !== '' ? '<w:color w:val="' . substr($element->dye, 1) . '"/>' : '';
-        $this->paragraph("Heading{$level}", $this->marked($element, $number === '' ? '' : Runs::text($number, $colour), Runs::text($element->title, $colour)), $break . $place);
+        $this->paragraph(
+            "Heading{$level}",
+            $this->marked($element, $number === '' ? '' : Runs::text($number, $colour), Runs::text($element->title, $colour)),
+            $break . $place,
+        );
     }
 
     private function item(Element $element): void
@@ -256,7 +306,11 @@ final class Body
         } else {
             $place = "<w:numPr><w:ilvl w:val=\"{$level}\"/><w:numId w:val=\"" . $this->lists->bullets() . '"/></w:numPr>';
         }
-        $this->paragraph($list === null && $number === '' ? 'ListBullet' : 'ListNumber', $this->marked($element, $number === '' ? '' : Runs::text($number), Runs::text($element->title)), $place);
+        $this->paragraph(
+            $list === null && $number === '' ? 'ListBullet' : 'ListNumber',
+            $this->marked($element, $number === '' ? '' : Runs::text($number), Runs::text($element->title)),
+            $place,
+        );
     }
 
     /** @return array{array{int, int}|null, string} the list that shows the number, else the number as text */
@@ -293,7 +347,9 @@ final class Body
 
     private static function indent(int $items, int $base = 0): string
     {
-        return $items === 0 ? '' : '<w:ind w:left="' . ($base + $items * 360) . '"' . ($base > 0 ? " w:right=\"{$base}\"" : ' w:firstLine="0"') . '/>';
+        return $items === 0
+            ? ''
+            : '<w:ind w:left="' . ($base + $items * 360) . '"' . ($base > 0 ? " w:right=\"{$base}\"" : ' w:firstLine="0"') . '/>';
     }
 
     private function paragraph(string $style, string $runs, string $properties = ''): void
@@ -312,13 +368,29 @@ final class Body
     private function block(Node $node, int $items, string $style): void
     {
         match ($node->type) {
-            'paragraph' => $this->paragraph($style === '' ? 'BodyText' : $style, $this->runs->inlines($node->content), self::indent($items, $style === 'Quote' ? 567 : 0)),
-            'heading' => $this->paragraph('NoteHeading' . $node->int('level', 1), $this->runs->inlines($node->content), self::indent($items)),
+            'paragraph' => $this->paragraph(
+                $style === '' ? 'BodyText' : $style,
+                $this->runs->inlines($node->content),
+                self::indent($items, $style === 'Quote' ? 567 : 0),
+            ),
+            'heading' => $this->paragraph(
+                'NoteHeading' . $node->int('level', 1),
+                $this->runs->inlines($node->content),
+                self::indent($items),
+            ),
             // A word processor has nine levels: a list deep down starts at one that leaves room for those within it.
-            'bulletList', 'taskList', 'orderedList' => $this->list($node, max(0, min($items, 9 - self::height($node))), $items > self::ROOMY),
+            'bulletList', 'taskList', 'orderedList' => $this->list(
+                $node,
+                max(0, min($items, 9 - self::height($node))),
+                $items > self::ROOMY,
+            ),
             'blockquote' => $this->quotation($node, $items, $style === 'Quote'),
             'codeBlock' => $this->paragraph('Code', $this->startOfBlock() . Runs::text($node->plainText()), self::indent($items)),
-            'horizontalRule' => $this->paragraph('', '', '<w:pBdr><w:bottom w:val="single" w:sz="6" w:space="1" w:color="8A8494"/></w:pBdr>' . self::indent($items)),
+            'horizontalRule' => $this->paragraph(
+                '',
+                '',
+                '<w:pBdr><w:bottom w:val="single" w:sz="6" w:space="1" w:color="8A8494"/></w:pBdr>' . self::indent($items),
+            ),
             'table' => $this->table($node),
             'picture' => $this->notePicture($node, $items),
             default => null,
@@ -329,7 +401,12 @@ final class Body
     {
         foreach ($quotation->content as $i => $node) {
             if ($node->type === 'paragraph') {
-                $this->paragraph('Quote', ($i === 0 ? $this->startOfBlock() : ($isInQuote ? $this->startOfBlock(Anchor::MORE) : '')) . $this->runs->inlines($node->content), self::indent($items, 567));
+                $this->paragraph(
+                    'Quote',
+                    ($i === 0 ? $this->startOfBlock() : ($isInQuote ? $this->startOfBlock(Anchor::MORE) : ''))
+                        . $this->runs->inlines($node->content),
+                    self::indent($items, 567),
+                );
             } else {
                 $this->losses->note('inQuotation');
                 $this->block($node, $items, 'Quote');
@@ -359,7 +436,11 @@ final class Body
             foreach ($item->content as $i => $node) {
                 if ($i === 0) {
                     $isText = $node->type === 'paragraph';
-                    $this->paragraph($style, $start . $check . ($isText ? $this->runs->inlines($node->content) : ''), '<w:numPr><w:ilvl w:val="' . min(8, $items) . "\"/><w:numId w:val=\"{$number}\"/></w:numPr>");
+                    $this->paragraph(
+                        $style,
+                        $start . $check . ($isText ? $this->runs->inlines($node->content) : ''),
+                        '<w:numPr><w:ilvl w:val="' . min(8, $items) . "\"/><w:numId w:val=\"{$number}\"/></w:numPr>",
+                    );
                     $isText ? null : $this->block($node, $items + 1, '');
                 } elseif (str_ends_with($node->type, 'List')) {
                     $this->list($node, $items + 1);
@@ -375,12 +456,24 @@ final class Body
     {
         $columns = max([1, ...array_map(static fn(Node $row): int => count($row->content), $table->content)]);
         $width = intdiv(self::textWidth($this->document), $columns);
-        $this->raw('<w:tbl><w:tblPr><w:tblStyle w:val="' . $this->names->of('TableGrid') . '"/><w:tblW w:w="0" w:type="auto"/></w:tblPr><w:tblGrid>' . str_repeat("<w:gridCol w:w=\"{$width}\"/>", $columns) . '</w:tblGrid>');
+        $this->raw(
+            '<w:tbl><w:tblPr><w:tblStyle w:val="'
+                . $this->names->of('TableGrid')
+                . '"/><w:tblW w:w="0" w:type="auto"/></w:tblPr><w:tblGrid>'
+                . str_repeat("<w:gridCol w:w=\"{$width}\"/>", $columns)
+                . '</w:tblGrid>',
+        );
         foreach ($table->content as $row) {
-            $isHead = $row->content !== [] && !\in_array('tableCell', array_map(static fn(Node $cell): string => $cell->type, $row->content), true);
+            $isHead
+                = $row->content !== []
+                && !\in_array('tableCell', array_map(static fn(Node $cell): string => $cell->type, $row->content), true);
             $this->raw('<w:tr>' . ($isHead ? '<w:trPr><w:tblHeader/></w:trPr>' : ''));
             foreach (array_pad($row->content, $columns, new Node('tableCell')) as $cell) {
-                $this->raw("<w:tc><w:tcPr><w:tcW w:w=\"{$width}\" w:type=\"dxa\"/>" . ($isHead ? '<w:shd w:val="clear" w:color="auto" w:fill="F1F0F4"/>' : '') . '</w:tcPr>');
+                $this->raw(
+                    "<w:tc><w:tcPr><w:tcW w:w=\"{$width}\" w:type=\"dxa\"/>"
+                        . ($isHead ? '<w:shd w:val="clear" w:color="auto" w:fill="F1F0F4"/>' : '')
+                        . '</w:tcPr>',
+                );
                 foreach ($cell->content as $node) {
                     $this->block($node, 0, $node->type === 'paragraph' ? 'TableText' : '');
                 }

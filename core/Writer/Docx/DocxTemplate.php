@@ -38,7 +38,9 @@ final class DocxTemplate
         $relations = Xml::dom($package->text('_rels/.rels'));
         $main = '';
         foreach ($relations->getElementsByTagName('Relationship') as $relation) {
-            $main = str_ends_with($relation->getAttribute('Type'), '/officeDocument') ? ltrim($relation->getAttribute('Target'), '/') : $main;
+            $main = str_ends_with($relation->getAttribute('Type'), '/officeDocument')
+                ? ltrim($relation->getAttribute('Target'), '/')
+                : $main;
         }
         $this->main = $package->has($main) ? $main : throw BadPackage::missing('word/document.xml');
         $this->folder = \dirname($this->main);
@@ -58,7 +60,7 @@ final class DocxTemplate
     {
         $found = [];
         foreach ($path->query($query, $from) ?: [] as $node) {
-            $node instanceof \DOMElement ? $found[] = $node : null;
+            $node instanceof \DOMElement ? ($found[] = $node) : null;
         }
 
         return $found;
@@ -71,7 +73,10 @@ final class DocxTemplate
         $known = [];
         foreach (self::all($path, '//w:style[@w:type="paragraph"]') as $style) {
             $level = self::value($path, 'w:pPr/w:outlineLvl', $style);
-            $known[$style->getAttributeNS(self::W, 'styleId')] = ['name' => (string) self::value($path, 'w:name', $style), 'level' => $level !== null && (int) $level < 9 ? (int) $level + 1 : null];
+            $known[$style->getAttributeNS(self::W, 'styleId')] = [
+                'name' => (string) self::value($path, 'w:name', $style),
+                'level' => $level !== null && (int) $level < 9 ? (int) $level + 1 : null,
+            ];
         }
 
         return $known;
@@ -86,7 +91,10 @@ final class DocxTemplate
     {
         $template = new self($package);
         $theme = $template->name('theme');
-        $look = new TemplateLook(self::path(Xml::dom($template->part('styles'))), $theme === null ? null : self::path(Xml::dom($package->text($theme))));
+        $look = new TemplateLook(
+            self::path(Xml::dom($template->part('styles'))),
+            $theme === null ? null : self::path(Xml::dom($package->text($theme))),
+        );
         $path = self::path(Xml::dom($package->text($template->main)));
         $path->registerNamespace('r', Body::R);
         $section = self::all($path, '//w:body/w:sectPr')[0] ?? null;
@@ -98,7 +106,10 @@ final class DocxTemplate
             $part = $name === null ? null : self::path(TemplateFields::named(Xml::dom($package->text($name)), self::W, 't'));
             $settings[$line] = $part === null ? ['', '', ''] : $look->running($part);
             $blip = $part === null ? null : self::all($part, '//a:blip')[0] ?? null;
-            $picture = $blip === null || $name === null ? null : $template->target(\dirname($name) . '/_rels/' . basename($name) . '.rels', $blip->getAttributeNS(Body::R, 'embed'));
+            $picture
+                = $blip === null || $name === null
+                    ? null
+                    : $template->target(\dirname($name) . '/_rels/' . basename($name) . '.rels', $blip->getAttributeNS(Body::R, 'embed'));
             $logo ??= $picture === null ? null : $package->text($picture);
         }
 
@@ -108,7 +119,8 @@ final class DocxTemplate
     /** The part that a relation leads to; null where there is none in the package. */
     private function target(string $relations, string $id): ?string
     {
-        foreach ($this->package->has($relations) ? Xml::dom($this->package->text($relations))->getElementsByTagName('Relationship') : [] as $relation) {
+        $these = $this->package->has($relations) ? Xml::dom($this->package->text($relations))->getElementsByTagName('Relationship') : [];
+        foreach ($these as $relation) {
             $target = $relation->getAttribute('Target');
             $name = str_starts_with($target, '/') ? ltrim($target, '/') : "{$this->folder}/{$target}";
             if ($relation->getAttribute('Id') === $id && $this->package->has($name)) {
@@ -156,7 +168,11 @@ final class DocxTemplate
 
     private function relations(): \DOMDocument
     {
-        return Xml::dom($this->package->has($this->relationsName()) ? $this->package->text($this->relationsName()) : '<Relationships xmlns="' . DocxWriter::PACKAGE_RELATIONS . '"/>');
+        return Xml::dom(
+            $this->package->has($this->relationsName())
+                ? $this->package->text($this->relationsName())
+                : '<Relationships xmlns="' . DocxWriter::PACKAGE_RELATIONS . '"/>',
+        );
     }
 
     /**
@@ -181,7 +197,10 @@ final class DocxTemplate
         $styles = Xml::dom($this->part('styles'));
         $names = $this->namesIn($styles, TemplateStyles::of($template)->chosen());
         $numbering = $this->name('numbering') === null ? null : Xml::dom($this->part('numbering'));
-        $lists = new Lists(new ListNumbers($document, ListNumbers::countsAbove($plan, $choices->from)), $numbering === null ? 0 : self::highest($numbering));
+        $lists = new Lists(
+            new ListNumbers($document, ListNumbers::countsAbove($plan, $choices->from)),
+            $numbering === null ? 0 : self::highest($numbering),
+        );
         [$front, $section, $namespaces] = $this->frame($document);
         [$separators, $firstNote] = $this->separators();
         $body = new Body($document, $lists, $losses, $choices->pictures, $names, $section, $front, $firstNote);
@@ -193,14 +212,31 @@ final class DocxTemplate
         foreach ($this->package->names() as $name) {
             if (preg_match(self::LEFT, $name) !== 1 && !\in_array($name, $written, true) && !str_ends_with($name, '/')) {
                 $isRunning = preg_match('/\/(?:header|footer)[^\/]*\.xml\z/', $name) === 1;
-                $zip->text($name, $isRunning ? TemplateFields::filled($this->package->text($name), self::W, 't', $document) : $this->package->text($name));
+                $zip->text(
+                    $name,
+                    $isRunning ? TemplateFields::filled($this->package->text($name), self::W, 't', $document) : $this->package->text($name),
+                );
             }
         }
         $zip->file($this->main, "{$work}/document.xml")
             ->text((string) $this->name('styles'), (string) $styles->saveXML())
             ->text($this->name('numbering') ?? "{$this->folder}/numbering.xml", $this->numbering($numbering, $lists))
-            ->text($this->name('footnotes') ?? "{$this->folder}/footnotes.xml", DocxWriter::DECLARATION . DocxWriter::footnotes($body->runs, $names, $separators, $firstNote))
-            ->text(\dirname($this->name('footnotes') ?? "{$this->folder}/footnotes.xml") . '/_rels/' . basename($this->name('footnotes') ?? 'footnotes.xml') . '.rels', DocxWriter::DECLARATION . '<Relationships xmlns="' . DocxWriter::PACKAGE_RELATIONS . '">' . DocxWriter::links($body->runs) . '</Relationships>')
+            ->text(
+                $this->name('footnotes') ?? "{$this->folder}/footnotes.xml",
+                DocxWriter::DECLARATION . DocxWriter::footnotes($body->runs, $names, $separators, $firstNote),
+            )
+            ->text(
+                \dirname($this->name('footnotes') ?? "{$this->folder}/footnotes.xml")
+                    . '/_rels/'
+                    . basename($this->name('footnotes') ?? 'footnotes.xml')
+                    . '.rels',
+                DocxWriter::DECLARATION
+                    . '<Relationships xmlns="'
+                    . DocxWriter::PACKAGE_RELATIONS
+                    . '">'
+                    . DocxWriter::links($body->runs)
+                    . '</Relationships>',
+            )
             ->text($this->relationsName(), $this->relationsWith($body->runs))
             ->text('docProps/core.xml', DocxWriter::DECLARATION . DocxWriter::properties($document))
             ->text('[Content_Types].xml', $this->types());
@@ -215,11 +251,15 @@ final class DocxTemplate
     private function namesIn(\DOMDocument $styles, array $chosen): StyleNames
     {
         $path = self::path($styles);
-        $taken = array_flip(array_map(static fn(\DOMElement $style): string => $style->getAttributeNS(self::W, 'styleId'), self::all($path, '//w:style')));
+        $taken = array_flip(
+            array_map(static fn(\DOMElement $style): string => $style->getAttributeNS(self::W, 'styleId'), self::all($path, '//w:style')),
+        );
         $names = [];
         foreach (StyleNames::OURS as $ours => $_) {
             // Character and table styles are found by their ids; a style of ours that the template lacks must not take the id of another.
-            $names[$ours] = $chosen[$ours] ?? (isset($taken[$ours]) && preg_match('/Reference|Hyperlink|TableGrid/', $ours) !== 1 ? "Embrel{$ours}" : $ours);
+            $names[$ours]
+                = $chosen[$ours]
+                ?? (isset($taken[$ours]) && preg_match('/Reference|Hyperlink|TableGrid/', $ours) !== 1 ? "Embrel{$ours}" : $ours);
         }
 
         return new StyleNames($names);
@@ -228,7 +268,9 @@ final class DocxTemplate
     private function addStyles(\DOMDocument $styles, StyleNames $names, Document $document, Lists $lists): void
     {
         $path = self::path($styles);
-        $taken = array_flip(array_map(static fn(\DOMElement $style): string => $style->getAttributeNS(self::W, 'styleId'), self::all($path, '//w:style')));
+        $taken = array_flip(
+            array_map(static fn(\DOMElement $style): string => $style->getAttributeNS(self::W, 'styleId'), self::all($path, '//w:style')),
+        );
         $default = self::all($path, '//w:style[@w:type="paragraph"][@w:default="1"]')[0] ?? null;
         $base = $default?->getAttributeNS(self::W, 'styleId') ?? 'Normal';
         foreach (Styles::all($document, $lists->base(), $lists->headings()) as $ours => $xml) {
@@ -237,7 +279,11 @@ final class DocxTemplate
                 continue;
             }
             // A style that comes into a template takes its font, and no list but what each paragraph says.
-            $xml = str_replace(["w:styleId=\"{$ours}\"", 'w:basedOn w:val="Normal"'], ["w:styleId=\"{$id}\"", "w:basedOn w:val=\"{$base}\""], preg_replace(['/<w:numPr>.*?<\/w:numPr>/', '/<w:next [^>]*>/'], '', $xml) ?? '');
+            $xml = str_replace(
+                ["w:styleId=\"{$ours}\"", 'w:basedOn w:val="Normal"'],
+                ["w:styleId=\"{$id}\"", "w:basedOn w:val=\"{$base}\""],
+                preg_replace(['/<w:numPr>.*?<\/w:numPr>/', '/<w:next [^>]*>/'], '', $xml) ?? '',
+            );
             $piece = $styles->createDocumentFragment();
             $piece->appendXML(str_replace('<w:style ', '<w:style xmlns:w="' . self::W . '" ', $xml));
             $styles->documentElement?->appendChild($piece);
@@ -272,7 +318,8 @@ final class DocxTemplate
     }
 
     /**
-     * What stands around our text: the template's own text where it names fields, such as a title page, and the properties of its last section.
+     * What stands around our text: the template's own text where it names fields, such as a title page, and the
+     * properties of its last section.
      *
      * @return array{string, string, array<string, string>} front, section and the namespaces that they need
      */
@@ -289,7 +336,12 @@ final class DocxTemplate
         foreach ($hasFields ? $body->childNodes : [] as $node) {
             $front .= $node === ($sections[\count($sections) - 1] ?? null) ? '' : $dom->saveXML($node);
         }
-        $front = preg_replace('/<w:(?:footnoteReference|endnoteReference|commentReference|commentRangeStart|commentRangeEnd)\b[^>]*\/>/', '', $front) ?? '';
+        $front
+            = preg_replace(
+                '/<w:(?:footnoteReference|endnoteReference|commentReference|commentRangeStart|commentRangeEnd)\b[^>]*\/>/',
+                '',
+                $front,
+            ) ?? '';
         $namespaces = [];
         foreach ($path->query('namespace::*', $dom->documentElement) ?: [] as $node) {
             $namespaces[(string) $node->localName] = (string) $node->nodeValue;
@@ -321,7 +373,10 @@ final class DocxTemplate
         $dom = $this->relations();
         $xml = DocxWriter::links($runs) . DocxWriter::mediaRelations($runs);
         foreach (['numbering', 'footnotes'] as $part) {
-            $xml .= $this->name($part) === null ? "<Relationship Id=\"embrel-{$part}\" Type=\"" . Body::R . "/{$part}\" Target=\"{$part}.xml\"/>" : '';
+            $xml
+                .= $this->name($part) === null
+                    ? "<Relationship Id=\"embrel-{$part}\" Type=\"" . Body::R . "/{$part}\" Target=\"{$part}.xml\"/>"
+                    : '';
         }
         foreach (iterator_to_array($dom->getElementsByTagName('Relationship'), false) as $relation) {
             // Macros, comments and the template's own template do not go along.
@@ -342,7 +397,7 @@ final class DocxTemplate
         $root = $dom->documentElement ?? throw BadPackage::damaged();
         $defaults = $parts = [];
         foreach (iterator_to_array($root->childNodes, false) as $type) {
-            if (!$type instanceof \DOMElement) {
+            if (!($type instanceof \DOMElement)) {
                 continue;
             }
             $part = ltrim($type->getAttribute('PartName'), '/');
@@ -356,7 +411,14 @@ final class DocxTemplate
             }
         }
         $xml = '';
-        foreach (['png' => 'image/png', 'jpeg' => 'image/jpeg', 'xml' => 'application/xml', 'rels' => 'application/vnd.openxmlformats-package.relationships+xml'] as $extension => $type) {
+        foreach (
+            [
+                'png' => 'image/png',
+                'jpeg' => 'image/jpeg',
+                'xml' => 'application/xml',
+                'rels' => 'application/vnd.openxmlformats-package.relationships+xml',
+            ] as $extension => $type
+        ) {
             $xml .= isset($defaults[$extension]) ? '' : "<Default Extension=\"{$extension}\" ContentType=\"{$type}\"/>";
         }
         foreach (['numbering', 'footnotes'] as $part) {
@@ -365,7 +427,9 @@ final class DocxTemplate
         }
         $xml .= '<Override PartName="/docProps/core.xml" ContentType="application/vnd.openxmlformats-package.core-properties+xml"/>';
         $piece = $dom->createDocumentFragment();
-        $piece->appendXML(preg_replace('/<(Default|Override) /', '<$1 xmlns="http://schemas.openxmlformats.org/package/2006/content-types" ', $xml) ?? '');
+        $piece->appendXML(
+            preg_replace('/<(Default|Override) /', '<$1 xmlns="http://schemas.openxmlformats.org/package/2006/content-types" ', $xml) ?? '',
+        );
         $root->appendChild($piece);
 
         return (string) $dom->saveXML();

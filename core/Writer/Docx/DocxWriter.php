@@ -18,16 +18,22 @@ use Embrel\Writer\Writer;
 /** A word-processor document (ECMA-376, WordprocessingML): the package around Body, Styles and Lists. */
 final class DocxWriter implements Writer
 {
-    private const TYPES = '<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types">'
+    private const TYPES
+        = '<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types">'
         . '<Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/>'
         . '<Default Extension="xml" ContentType="application/xml"/>'
         . '<Default Extension="png" ContentType="image/png"/><Default Extension="jpeg" ContentType="image/jpeg"/>'
-        . '<Override PartName="/word/document.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.document.main+xml"/>'
+        . '<Override PartName="/word/document.xml" '
+        . 'ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.document.main+xml"/>'
         . '<Override PartName="/word/styles.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.styles+xml"/>'
-        . '<Override PartName="/word/numbering.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.numbering+xml"/>'
-        . '<Override PartName="/word/fontTable.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.fontTable+xml"/>'
-        . '<Override PartName="/word/settings.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.settings+xml"/>'
-        . '<Override PartName="/word/footnotes.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.footnotes+xml"/>'
+        . '<Override PartName="/word/numbering.xml" '
+        . 'ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.numbering+xml"/>'
+        . '<Override PartName="/word/fontTable.xml" '
+        . 'ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.fontTable+xml"/>'
+        . '<Override PartName="/word/settings.xml" '
+        . 'ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.settings+xml"/>'
+        . '<Override PartName="/word/footnotes.xml" '
+        . 'ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.footnotes+xml"/>'
         . '<Override PartName="/word/header1.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.header+xml"/>'
         . '<Override PartName="/word/footer1.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.footer+xml"/>'
         . '<Override PartName="/docProps/core.xml" ContentType="application/vnd.openxmlformats-package.core-properties+xml"/>'
@@ -48,22 +54,51 @@ final class DocxWriter implements Writer
         $body->write("{$work}/document.xml");
 
         $zip = new ZipFile("{$work}/draft.docx");
-        $zip
-            ->text('[Content_Types].xml', self::DECLARATION . self::TYPES)
-            ->text('_rels/.rels', self::DECLARATION . '<Relationships xmlns="' . self::PACKAGE_RELATIONS . '">'
-                . '<Relationship Id="rId1" Type="' . Body::R . '/officeDocument" Target="word/document.xml"/>'
-                . '<Relationship Id="rId2" Type="http://schemas.openxmlformats.org/package/2006/relationships/metadata/core-properties" Target="docProps/core.xml"/>'
-                . '<Relationship Id="rId3" Type="' . Body::R . '/extended-properties" Target="docProps/app.xml"/></Relationships>')
+        $zip->text('[Content_Types].xml', self::DECLARATION . self::TYPES)
+            ->text(
+                '_rels/.rels',
+                self::DECLARATION
+                    . '<Relationships xmlns="'
+                    . self::PACKAGE_RELATIONS
+                    . '">'
+                    . '<Relationship Id="rId1" Type="'
+                    . Body::R
+                    . '/officeDocument" Target="word/document.xml"/>'
+                    . '<Relationship Id="rId2" '
+                        . 'Type="http://schemas.openxmlformats.org/package/2006/relationships/metadata/core-properties" '
+                        . 'Target="docProps/core.xml"/>'
+                    . '<Relationship Id="rId3" Type="'
+                    . Body::R
+                    . '/extended-properties" Target="docProps/app.xml"/></Relationships>',
+            )
             ->text('docProps/core.xml', self::DECLARATION . self::properties($document))
-            ->text('docProps/app.xml', self::DECLARATION . '<Properties xmlns="http://schemas.openxmlformats.org/officeDocument/2006/extended-properties"><Application>Embrel</Application></Properties>')
+            ->text(
+                'docProps/app.xml',
+                self::DECLARATION
+                    . '<Properties xmlns="http://schemas.openxmlformats.org/officeDocument/2006/extended-properties"><Application>Embrel</Application></Properties>',
+            )
             ->text('word/_rels/document.xml.rels', self::DECLARATION . $this->relations($body))
             ->text('word/footnotes.xml', self::DECLARATION . self::footnotes($body->runs, new StyleNames()))
-            ->text('word/_rels/footnotes.xml.rels', self::DECLARATION . '<Relationships xmlns="' . self::PACKAGE_RELATIONS . '">' . self::links($body->runs) . '</Relationships>')
+            ->text(
+                'word/_rels/footnotes.xml.rels',
+                self::DECLARATION
+                    . '<Relationships xmlns="'
+                    . self::PACKAGE_RELATIONS
+                    . '">'
+                    . self::links($body->runs)
+                    . '</Relationships>',
+            )
             ->text('word/styles.xml', self::DECLARATION . Styles::xml($document, $lists->base(), $lists->headings()))
             ->text('word/numbering.xml', self::DECLARATION . $lists->xml())
             ->text('word/fontTable.xml', self::DECLARATION . self::fonts($document->style))
-            ->text('word/settings.xml', self::DECLARATION . '<w:settings xmlns:w="' . Body::W . '"><w:zoom w:percent="100"/><w:defaultTabStop w:val="567"/><w:characterSpacingControl w:val="doNotCompress"/><w:footnotePr><w:footnote w:id="-1"/><w:footnote w:id="0"/></w:footnotePr>'
-                . '<w:compat><w:compatSetting w:name="compatibilityMode" w:uri="http://schemas.microsoft.com/office/word" w:val="15"/></w:compat></w:settings>');
+            ->text(
+                'word/settings.xml',
+                self::DECLARATION
+                    . '<w:settings xmlns:w="'
+                    . Body::W
+                    . '"><w:zoom w:percent="100"/><w:defaultTabStop w:val="567"/><w:characterSpacingControl w:val="doNotCompress"/><w:footnotePr><w:footnote w:id="-1"/><w:footnote w:id="0"/></w:footnotePr>'
+                    . '<w:compat><w:compatSetting w:name="compatibilityMode" w:uri="http://schemas.microsoft.com/office/word" w:val="15"/></w:compat></w:settings>',
+            );
         $this->running($zip, $document, $choices);
         self::media($zip, $body->runs, $choices);
         $zip->file('word/document.xml', "{$work}/document.xml")->sendTo($out);
@@ -84,7 +119,15 @@ final class DocxWriter implements Writer
             if ($aspect !== null && $logo !== null && str_contains(implode('', $thirds), '{logo}')) {
                 $extension = \Embrel\Document\PictureType::of($logo)->value;
                 $zip->text("word/media/logo-{$part}.{$extension}", $logo);
-                $zip->text("word/_rels/{$part}1.xml.rels", self::DECLARATION . '<Relationships xmlns="' . self::PACKAGE_RELATIONS . '"><Relationship Id="logo" Type="' . Body::R . "/image\" Target=\"media/logo-{$part}.{$extension}\"/></Relationships>");
+                $zip->text(
+                    "word/_rels/{$part}1.xml.rels",
+                    self::DECLARATION
+                        . '<Relationships xmlns="'
+                        . self::PACKAGE_RELATIONS
+                        . '"><Relationship Id="logo" Type="'
+                        . Body::R
+                        . "/image\" Target=\"media/logo-{$part}.{$extension}\"/></Relationships>",
+                );
             }
         }
     }
@@ -101,7 +144,12 @@ final class DocxWriter implements Writer
     {
         $xml = '';
         foreach (array_unique([$style->font, $style->headingFont]) as $font) {
-            $xml .= '<w:font w:name="' . Xml::escaped($font) . '"><w:altName w:val="' . Style::SUBSTITUTES[Style::family($font)] . '"/></w:font>';
+            $xml
+                .= '<w:font w:name="'
+                . Xml::escaped($font)
+                . '"><w:altName w:val="'
+                . Style::SUBSTITUTES[Style::family($font)]
+                . '"/></w:font>';
         }
 
         return '<w:fonts xmlns:w="' . Body::W . "\">{$xml}</w:fonts>";
@@ -110,17 +158,30 @@ final class DocxWriter implements Writer
     public static function properties(Document $document): string
     {
         return '<cp:coreProperties xmlns:cp="http://schemas.openxmlformats.org/package/2006/metadata/core-properties" xmlns:dc="http://purl.org/dc/elements/1.1/">'
-            . '<dc:title>' . Xml::escaped($document->title) . '</dc:title>'
-            . '<dc:subject>' . Xml::escaped($document->properties->subject) . '</dc:subject>'
-            . '<dc:creator>' . Xml::escaped($document->properties->author) . '</dc:creator>'
-            . '<dc:language>' . Xml::escaped($document->properties->language) . '</dc:language></cp:coreProperties>';
+            . '<dc:title>'
+            . Xml::escaped($document->title)
+            . '</dc:title>'
+            . '<dc:subject>'
+            . Xml::escaped($document->properties->subject)
+            . '</dc:subject>'
+            . '<dc:creator>'
+            . Xml::escaped($document->properties->author)
+            . '</dc:creator>'
+            . '<dc:language>'
+            . Xml::escaped($document->properties->language)
+            . '</dc:language></cp:coreProperties>';
     }
 
     private function relations(Body $body): string
     {
         $xml = '<Relationships xmlns="' . self::PACKAGE_RELATIONS . '">';
         foreach (['styles', 'numbering', 'settings', 'fontTable', 'footnotes', 'header', 'footer'] as $part) {
-            $xml .= "<Relationship Id=\"{$part}\" Type=\"" . Body::R . "/{$part}\" Target=\"{$part}" . ($part === 'header' || $part === 'footer' ? '1' : '') . '.xml"/>';
+            $xml
+                .= "<Relationship Id=\"{$part}\" Type=\""
+                . Body::R
+                . "/{$part}\" Target=\"{$part}"
+                . ($part === 'header' || $part === 'footer' ? '1' : '')
+                . '.xml"/>';
         }
 
         return $xml . self::links($body->runs) . self::mediaRelations($body->runs) . '</Relationships>';
@@ -140,7 +201,12 @@ final class DocxWriter implements Writer
     {
         $xml = '';
         foreach ($runs->links as $href => $id) {
-            $xml .= "<Relationship Id=\"{$id}\" Type=\"" . Body::R . '/hyperlink" Target="' . Xml::escaped((string) $href) . '" TargetMode="External"/>';
+            $xml
+                .= "<Relationship Id=\"{$id}\" Type=\""
+                . Body::R
+                . '/hyperlink" Target="'
+                . Xml::escaped((string) $href)
+                . '" TargetMode="External"/>';
         }
 
         return $xml;
@@ -149,10 +215,26 @@ final class DocxWriter implements Writer
     /** The two separators that every footnotes part has, and the notes. */
     public static function footnotes(Runs $runs, StyleNames $names, string $separators = '', int $first = 0): string
     {
-        $xml = '<w:footnotes xmlns:w="' . Body::W . '" xmlns:r="' . Body::R . '">'
-            . ($separators !== '' ? $separators : '<w:footnote w:type="separator" w:id="-1"><w:p><w:r><w:separator/></w:r></w:p></w:footnote><w:footnote w:type="continuationSeparator" w:id="0"><w:p><w:r><w:continuationSeparator/></w:r></w:p></w:footnote>');
+        $xml
+            = '<w:footnotes xmlns:w="'
+            . Body::W
+            . '" xmlns:r="'
+            . Body::R
+            . '">'
+            . ($separators !== ''
+                ? $separators
+                : '<w:footnote w:type="separator" w:id="-1"><w:p><w:r><w:separator/></w:r></w:p></w:footnote><w:footnote w:type="continuationSeparator" w:id="0"><w:p><w:r><w:continuationSeparator/></w:r></w:p></w:footnote>');
         foreach ($runs->footnotes as $i => $text) {
-            $xml .= '<w:footnote w:id="' . ($first + $i + 1) . '"><w:p><w:pPr><w:pStyle w:val="' . $names->of('FootnoteText') . '"/></w:pPr><w:r><w:rPr><w:rStyle w:val="' . $names->of('FootnoteReference') . '"/></w:rPr><w:footnoteRef/></w:r><w:r><w:t xml:space="preserve"> </w:t></w:r>' . $text . '</w:p></w:footnote>';
+            $xml
+                .= '<w:footnote w:id="'
+                . ($first + $i + 1)
+                . '"><w:p><w:pPr><w:pStyle w:val="'
+                . $names->of('FootnoteText')
+                . '"/></w:pPr><w:r><w:rPr><w:rStyle w:val="'
+                . $names->of('FootnoteReference')
+                . '"/></w:rPr><w:footnoteRef/></w:r><w:r><w:t xml:space="preserve"> </w:t></w:r>'
+                . $text
+                . '</w:p></w:footnote>';
         }
 
         return "{$xml}</w:footnotes>";

@@ -9,7 +9,10 @@ use Embrel\Document\Element;
 use Embrel\Numbering\Counter;
 use Embrel\Writer\ListNumbers;
 
-/** The numbering part: one multilevel list bound to the heading styles, one for appendices, one of bullets, one of numbers, and those of the notes. */
+/**
+ * The numbering part: one multilevel list bound to the heading styles, one for appendices, one of bullets, one
+ * of numbers, and those of the notes.
+ */
 final class Lists
 {
     public const BULLETS = 2;
@@ -83,15 +86,23 @@ final class Lists
     public function numbers(): string
     {
         $xml = '';
-        foreach ([ListNumbers::HEADINGS => 0, self::BULLETS => 1, ListNumbers::APPENDICES => 3, self::NUMBERS => 2] as $num => $definition) {
-            $xml .= '<w:num w:numId="' . ($this->first + $num) . '"><w:abstractNumId w:val="' . ($this->first + $definition) . '"/></w:num>';
+        foreach (
+            [ListNumbers::HEADINGS => 0, self::BULLETS => 1, ListNumbers::APPENDICES => 3, self::NUMBERS => 2] as $num => $definition
+        ) {
+            $xml
+                .= '<w:num w:numId="' . ($this->first + $num) . '"><w:abstractNumId w:val="' . ($this->first + $definition) . '"/></w:num>';
         }
         foreach ($this->starts as $i => $start) {
             $levels = '';
             for ($level = 0; $start !== null && $level < ListNumbers::LEVELS; ++$level) {
                 $levels .= "<w:lvlOverride w:ilvl=\"{$level}\"><w:startOverride w:val=\"" . $start . '"/></w:lvlOverride>';
             }
-            $xml .= '<w:num w:numId="' . ($this->first + self::NUMBERS + 1 + $i) . '"><w:abstractNumId w:val="' . ($this->first + ($start === null ? 1 : 2)) . "\"/>{$levels}</w:num>";
+            $xml
+                .= '<w:num w:numId="'
+                . ($this->first + self::NUMBERS + 1 + $i)
+                . '"><w:abstractNumId w:val="'
+                . ($this->first + ($start === null ? 1 : 2))
+                . "\"/>{$levels}</w:num>";
         }
 
         return $xml;
@@ -100,7 +111,11 @@ final class Lists
     /** @param \Closure(int): string $level */
     private function definition(int $id, \Closure $level): string
     {
-        return '<w:abstractNum w:abstractNumId="' . ($this->first + $id) . '"><w:multiLevelType w:val="multilevel"/>' . implode('', array_map($level, range(0, ListNumbers::LEVELS - 1))) . '</w:abstractNum>';
+        return '<w:abstractNum w:abstractNumId="'
+            . ($this->first + $id)
+            . '"><w:multiLevelType w:val="multilevel"/>'
+            . implode('', array_map($level, range(0, ListNumbers::LEVELS - 1)))
+            . '</w:abstractNum>';
     }
 
     private function level(int $i, int $list, int $start): string
@@ -118,8 +133,12 @@ final class Lists
         $style = $list === ListNumbers::HEADINGS && $heading >= 1 && $this->first === 0 ? "<w:pStyle w:val=\"Heading{$heading}\"/>" : '';
         $restart = $i === 1 && $list === ListNumbers::HEADINGS && $this->numbers->runsOn() ? '<w:lvlRestart w:val="0"/>' : '';
 
-        return "<w:lvl w:ilvl=\"{$i}\"><w:start w:val=\"{$start}\"/><w:numFmt w:val=\"{$format}\"/>{$restart}{$style}<w:suff w:val=\"" . ($form === null ? 'nothing' : 'space') . '"/>'
-            . '<w:lvlText w:val="' . Xml::escaped($this->numbers->text($list, $i + 1)) . '"/><w:lvlJc w:val="left"/><w:pPr><w:ind w:left="0" w:firstLine="0"/></w:pPr></w:lvl>';
+        return "<w:lvl w:ilvl=\"{$i}\"><w:start w:val=\"{$start}\"/><w:numFmt w:val=\"{$format}\"/>{$restart}{$style}<w:suff w:val=\""
+            . ($form === null ? 'nothing' : 'space')
+            . '"/>'
+            . '<w:lvlText w:val="'
+            . Xml::escaped($this->numbers->text($list, $i + 1))
+            . '"/><w:lvlJc w:val="left"/><w:pPr><w:ind w:left="0" w:firstLine="0"/></w:pPr></w:lvl>';
     }
 
     private static function plainLevel(int $i, string $format, string $text): string

@@ -31,16 +31,22 @@ final class RunningLine
         foreach ($thirds as $i => $third) {
             $runs .= $i === 0 || ($i === 1 && $tabs !== '') ? '' : '<w:r><w:tab/></w:r>';
             foreach (Style::pieces($third) as [$piece, $isField]) {
-                $runs .= !$isField ? Runs::text($piece) : match ($piece) {
-                    'page' => Runs::field('PAGE', '1'),
-                    'pages' => Runs::field('NUMPAGES', '1'),
-                    'section' => Runs::field('STYLEREF 1', $first),
-                    'logo' => $logo === null ? '' : Runs::pictureXml('logo', 1, self::LOGO / $logo * 9525, $logo, ''),
-                    default => Runs::text($document->field($piece)),
-                };
+                $runs .= !$isField
+                    ? Runs::text($piece)
+                    : match ($piece) {
+                        'page' => Runs::field('PAGE', '1'),
+                        'pages' => Runs::field('NUMPAGES', '1'),
+                        'section' => Runs::field('STYLEREF 1', $first),
+                        'logo' => $logo === null ? '' : Runs::pictureXml('logo', 1, (self::LOGO / $logo) * 9525, $logo, ''),
+                        default => Runs::text($document->field($piece)),
+                    };
             }
         }
 
-        return "<w:{$element} xmlns:w=\"" . Body::W . '" xmlns:r="' . Body::R . "\"><w:p><w:pPr><w:pStyle w:val=\"{$style}\"/>{$tabs}</w:pPr>{$runs}</w:p></w:{$element}>";
+        return "<w:{$element} xmlns:w=\""
+            . Body::W
+            . '" xmlns:r="'
+            . Body::R
+            . "\"><w:p><w:pPr><w:pStyle w:val=\"{$style}\"/>{$tabs}</w:pPr>{$runs}</w:p></w:{$element}>";
     }
 }

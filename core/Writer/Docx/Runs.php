@@ -14,8 +14,13 @@ use Embrel\RichText\Node;
 final class Runs
 {
     private const MARKS = [
-        'bold' => '<w:b/>', 'italic' => '<w:i/>', 'strike' => '<w:strike/>', 'highlight' => '<w:highlight w:val="yellow"/>',
-        'underline' => '<w:u w:val="single"/>', 'superscript' => '<w:vertAlign w:val="superscript"/>', 'subscript' => '<w:vertAlign w:val="subscript"/>',
+        'bold' => '<w:b/>',
+        'italic' => '<w:i/>',
+        'strike' => '<w:strike/>',
+        'highlight' => '<w:highlight w:val="yellow"/>',
+        'underline' => '<w:u w:val="single"/>',
+        'superscript' => '<w:vertAlign w:val="superscript"/>',
+        'subscript' => '<w:vertAlign w:val="subscript"/>',
     ];
     private const CODE = '<w:rFonts w:ascii="Courier New" w:hAnsi="Courier New" w:cs="Courier New"/>';
 
@@ -29,7 +34,13 @@ final class Runs
     private bool $isInFootnote = false;
 
     /** @param array<string, string> $anchors topic → the name of its bookmark */
-    public function __construct(private readonly Document $document, private readonly StyleNames $names, private readonly ?Pictures $pictures, private readonly array $anchors, private readonly int $firstNote = 0) {}
+    public function __construct(
+        private readonly Document $document,
+        private readonly StyleNames $names,
+        private readonly ?Pictures $pictures,
+        private readonly array $anchors,
+        private readonly int $firstNote = 0,
+    ) {}
 
     /** Runs of text; a line feed becomes a break, a tab a tab. */
     public static function text(string $text, string $properties = ''): string
@@ -37,7 +48,11 @@ final class Runs
         $properties = $properties === '' ? '' : "<w:rPr>{$properties}</w:rPr>";
         $inner = '<w:t xml:space="preserve">' . Xml::escaped($text) . '</w:t>';
         if (strpbrk($text, "\n\t") !== false) {
-            $inner = str_replace(["\n", "\t"], ['</w:t><w:br/><w:t xml:space="preserve">', '</w:t><w:tab/><w:t xml:space="preserve">'], $inner);
+            $inner = str_replace(
+                ["\n", "\t"],
+                ['</w:t><w:br/><w:t xml:space="preserve">', '</w:t><w:tab/><w:t xml:space="preserve">'],
+                $inner,
+            );
         }
 
         return "<w:r>{$properties}{$inner}</w:r>";
@@ -66,7 +81,11 @@ final class Runs
         $this->footnotes[] = $this->inlines($node->content);
         $this->isInFootnote = false;
 
-        return '<w:r><w:rPr><w:rStyle w:val="' . $this->names->of('FootnoteReference') . '"/></w:rPr><w:footnoteReference w:id="' . ($this->firstNote + \count($this->footnotes)) . '"/></w:r>';
+        return '<w:r><w:rPr><w:rStyle w:val="'
+            . $this->names->of('FootnoteReference')
+            . '"/></w:rPr><w:footnoteReference w:id="'
+            . ($this->firstNote + \count($this->footnotes))
+            . '"/></w:r>';
     }
 
     private function run(Node $node): string
@@ -89,7 +108,9 @@ final class Runs
         }
         $id = $this->links[$href] ??= 'link' . (\count($this->links) + 1);
 
-        return "<w:hyperlink r:id=\"{$id}\">" . self::text($node->text, '<w:rStyle w:val="' . $this->names->of('Hyperlink') . '"/>' . $properties) . '</w:hyperlink>';
+        return "<w:hyperlink r:id=\"{$id}\">"
+            . self::text($node->text, '<w:rStyle w:val="' . $this->names->of('Hyperlink') . '"/>' . $properties)
+            . '</w:hyperlink>';
     }
 
     /** A picture in its own size, or as wide as it was set; null where its file is not at hand. */
@@ -119,7 +140,13 @@ final class Runs
     {
         $this->media[$picture] ??= ['relation' => 'p' . (\count($this->media) + 1), 'extension' => PictureType::of($bytes)->value];
 
-        return self::pictureXml($this->media[$picture]['relation'], ++$this->drawings, min($width * 9525, Body::textWidth($this->document) * 635), $aspect, $says);
+        return self::pictureXml(
+            $this->media[$picture]['relation'],
+            ++$this->drawings,
+            min($width * 9525, Body::textWidth($this->document) * 635),
+            $aspect,
+            $says,
+        );
     }
 
     /** @param float $width in English Metric Units: 9525 to a pixel, 635 to a twentieth of a point */
@@ -128,10 +155,18 @@ final class Runs
         $size = 'cx="' . (int) $width . '" cy="' . max(1, (int) ($width * $aspect)) . '"';
         $name = Xml::escaped($says);
 
-        return '<w:r><w:drawing><wp:inline xmlns:wp="http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing" distT="0" distB="0" distL="0" distR="0"><wp:extent ' . $size . "/><wp:docPr id=\"{$id}\" name=\"Picture {$id}\" descr=\"{$name}\"/>"
-            . '<a:graphic xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main"><a:graphicData uri="http://schemas.openxmlformats.org/drawingml/2006/picture"><pic:pic xmlns:pic="http://schemas.openxmlformats.org/drawingml/2006/picture">'
+        return '<w:r><w:drawing><wp:inline xmlns:wp="http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing" distT="0" '
+            . 'distB="0" distL="0" distR="0"><wp:extent '
+            . $size
+            . "/><wp:docPr id=\"{$id}\" name=\"Picture {$id}\" descr=\"{$name}\"/>"
+            . '<a:graphic xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main"><a:graphicData '
+                . 'uri="http://schemas.openxmlformats.org/drawingml/2006/picture"><pic:pic '
+                . 'xmlns:pic="http://schemas.openxmlformats.org/drawingml/2006/picture">'
             . "<pic:nvPicPr><pic:cNvPr id=\"{$id}\" name=\"Picture {$id}\"/><pic:cNvPicPr/></pic:nvPicPr><pic:blipFill><a:blip r:embed=\"{$relation}\"/><a:stretch><a:fillRect/></a:stretch></pic:blipFill>"
-            . '<pic:spPr><a:xfrm><a:off x="0" y="0"/><a:ext ' . $size . '/></a:xfrm><a:prstGeom prst="rect"><a:avLst/></a:prstGeom></pic:spPr></pic:pic></a:graphicData></a:graphic></wp:inline></w:drawing></w:r>';
+            . '<pic:spPr><a:xfrm><a:off x="0" y="0"/><a:ext '
+            . $size
+            . '/></a:xfrm><a:prstGeom '
+                . 'prst="rect"><a:avLst/></a:prstGeom></pic:spPr></pic:pic></a:graphicData></a:graphic></wp:inline></w:drawing></w:r>';
     }
 
     public function isInFootnote(): bool
@@ -141,7 +176,13 @@ final class Runs
 
     public static function field(string $instruction, string $shows): string
     {
-        return self::mark('begin') . '<w:r><w:instrText xml:space="preserve"> ' . Xml::escaped($instruction) . ' </w:instrText></w:r>' . self::mark('separate') . self::text($shows) . self::mark('end');
+        return self::mark('begin')
+            . '<w:r><w:instrText xml:space="preserve"> '
+            . Xml::escaped($instruction)
+            . ' </w:instrText></w:r>'
+            . self::mark('separate')
+            . self::text($shows)
+            . self::mark('end');
     }
 
     public static function mark(string $kind): string

@@ -13,7 +13,19 @@ use Embrel\Writer\RunningText;
  */
 final class TemplateLook
 {
-    private const FIELDS = ['PAGE' => '{page}', 'NUMPAGES' => '{pages}', 'SECTIONPAGES' => '{pages}', 'TITLE' => '{title}', 'AUTHOR' => '{author}', 'SUBJECT' => '{subject}', 'DATE' => '{date}', 'SAVEDATE' => '{date}', 'CREATEDATE' => '{date}', 'TIME' => '{date}', 'STYLEREF' => '{section}'];
+    private const FIELDS = [
+        'PAGE' => '{page}',
+        'NUMPAGES' => '{pages}',
+        'SECTIONPAGES' => '{pages}',
+        'TITLE' => '{title}',
+        'AUTHOR' => '{author}',
+        'SUBJECT' => '{subject}',
+        'DATE' => '{date}',
+        'SAVEDATE' => '{date}',
+        'CREATEDATE' => '{date}',
+        'TIME' => '{date}',
+        'STYLEREF' => '{section}',
+    ];
     /** How far a page may be from a size of paper and still be it, in millimetres. */
     private const NEAR = 3.0;
 
@@ -31,18 +43,27 @@ final class TemplateLook
         $body = $chosen['BodyText'] ?? $default;
         $size = $this->points($body, 12, 72);
         $look = $size === null ? [] : ['size' => $size];
-        $sizes = array_map(fn(int $level): ?float => isset($chosen["Heading{$level}"]) ? $this->points($chosen["Heading{$level}"], 12, 144) : null, [1, 2, 3]);
+        $sizes = array_map(
+            fn(int $level): ?float => isset($chosen["Heading{$level}"]) ? $this->points($chosen["Heading{$level}"], 12, 144) : null,
+            [1, 2, 3],
+        );
         if ($sizes[0] !== null) {
-            $look['heading_sizes'] = [$sizes[0], $sizes[1] ?? $sizes[0], $sizes[2] ?? $sizes[1] ?? $sizes[0]];
+            $look['heading_sizes'] = [$sizes[0], $sizes[1] ?? $sizes[0], $sizes[2] ?? ($sizes[1] ?? $sizes[0])];
         }
         $font = $this->font($body);
-        $look += $font === null ? [] : ['font' => $font, 'heading_font' => (isset($chosen['Heading1']) ? $this->font($chosen['Heading1']) : null) ?? $font];
+        $look
+            += $font === null
+                ? []
+                : ['font' => $font, 'heading_font' => (isset($chosen['Heading1']) ? $this->font($chosen['Heading1']) : null) ?? $font];
         $line = $this->attribute($body, 'w:pPr/w:spacing', 'line');
         if ($line !== null && !\in_array($this->attribute($body, 'w:pPr/w:spacing', 'lineRule'), ['exact', 'atLeast'], true)) {
             $look['line'] = max(0.8, min(3.0, (float) $line / 240));
         }
         $look['gap'] = max(0.0, min(72.0, (float) $this->attribute($body, 'w:pPr/w:spacing', 'after') / 20));
-        $look['first_line'] = round(max(0.0, min(60.0, (float) $this->attribute($body, 'w:pPr/w:ind', 'firstLine') / 20 / Style::POINTS)), 1);
+        $look['first_line'] = round(
+            max(0.0, min(60.0, (float) $this->attribute($body, 'w:pPr/w:ind', 'firstLine') / 20 / Style::POINTS)),
+            1,
+        );
         $look['is_justified'] = $this->attribute($body, 'w:pPr/w:jc', 'val') === 'both';
 
         return $look;
@@ -54,9 +75,18 @@ final class TemplateLook
         $page = [];
         foreach ($section->childNodes ?? [] as $node) {
             if ($node instanceof \DOMElement && $node->localName === 'pgMar') {
-                $page['margins'] = array_map(static fn(string $side): float => round(max(5.0, min(80.0, (float) $node->getAttributeNS(Body::W, $side) / 20 / Style::POINTS)), 1), ['top', 'right', 'bottom', 'left']);
+                $page['margins'] = array_map(
+                    static fn(string $side): float => round(
+                        max(5.0, min(80.0, (float) $node->getAttributeNS(Body::W, $side) / 20 / Style::POINTS)),
+                        1,
+                    ),
+                    ['top', 'right', 'bottom', 'left'],
+                );
             } elseif ($node instanceof \DOMElement && $node->localName === 'pgSz') {
-                $page['paper'] = self::paper((float) $node->getAttributeNS(Body::W, 'w') / 20 / Style::POINTS, (float) $node->getAttributeNS(Body::W, 'h') / 20 / Style::POINTS);
+                $page['paper'] = self::paper(
+                    (float) $node->getAttributeNS(Body::W, 'w') / 20 / Style::POINTS,
+                    (float) $node->getAttributeNS(Body::W, 'h') / 20 / Style::POINTS,
+                );
             }
         }
 
@@ -93,7 +123,10 @@ final class TemplateLook
     private function align(\DOMXPath $part, \DOMElement $paragraph): string
     {
         $own = self::valueOf($part, 'w:pPr/w:jc/@w:val', $paragraph);
-        $own = $own !== '' ? $own : (string) $this->attribute(self::valueOf($part, 'w:pPr/w:pStyle/@w:val', $paragraph), 'w:pPr/w:jc', 'val');
+        $own
+            = $own !== ''
+                    ? $own
+                    : (string) $this->attribute(self::valueOf($part, 'w:pPr/w:pStyle/@w:val', $paragraph), 'w:pPr/w:jc', 'val');
         if ($own !== '' || self::count($part, 'ancestor::w:tc[1]/preceding-sibling::w:tc', $paragraph) === 0) {
             return $own;
         }
@@ -118,8 +151,10 @@ final class TemplateLook
     private function runs(\DOMXPath $part, \DOMElement $paragraph, RunningText $running): void
     {
         $skips = $result = false;
-        foreach ($part->query('.//w:t | .//w:r/w:tab | .//w:instrText | .//w:fldChar | .//w:fldSimple | .//a:blip', $paragraph) ?: [] as $node) {
-            if (!$node instanceof \DOMElement) {
+        foreach (
+            $part->query('.//w:t | .//w:r/w:tab | .//w:instrText | .//w:fldChar | .//w:fldSimple | .//a:blip', $paragraph) ?: [] as $node
+        ) {
+            if (!($node instanceof \DOMElement)) {
                 continue;
             }
             $simple = self::field(self::valueOf($part, 'ancestor::w:fldSimple[1]/@w:instr', $node));

@@ -31,14 +31,25 @@ final class EpubWriter implements Writer
         $document = Draft::of($plan, $choices->with(['contents' => true]));
         $losses->also($document->missing);
         $zip = new ZipFile("{$work}/book.epub");
-        $zip->stored('mimetype', 'application/epub+zip')
-            ->text('META-INF/container.xml', self::DECLARATION . '<container version="1.0" xmlns="urn:oasis:names:tc:opendocument:xmlns:container"><rootfiles><rootfile full-path="EPUB/package.opf" media-type="application/oebps-package+xml"/></rootfiles></container>');
+        $zip->stored('mimetype', 'application/epub+zip')->text(
+            'META-INF/container.xml',
+            self::DECLARATION
+                . '<container version="1.0" xmlns="urn:oasis:names:tc:opendocument:xmlns:container"><rootfiles><rootfile '
+                    . 'full-path="EPUB/package.opf" media-type="application/oebps-package+xml"/></rootfiles></container>',
+        );
         $pictures = new PictureFiles($zip, $choices->pictures, 'pictures', 'EPUB/');
         $pages = Pages::of($document, '.xhtml');
         $places = Pages::places($pages);
         $writer = (new HtmlWriter($losses, $pictures->name(...), true, true))->withPlaces($places);
         foreach ($pages as $i => $page) {
-            $zip->text("EPUB/{$page['name']}", self::page($document, $page['title'], ($i === 0 ? HtmlFileWriter::front($document) : '') . $writer->elements($page['elements'])));
+            $zip->text(
+                "EPUB/{$page['name']}",
+                self::page(
+                    $document,
+                    $page['title'],
+                    ($i === 0 ? HtmlFileWriter::front($document) : '') . $writer->elements($page['elements']),
+                ),
+            );
         }
         $zip->text('EPUB/nav.xhtml', self::page($document, $document->contentsTitle(), self::navigation($document, $places)))
             ->text('EPUB/style.css', Sheet::css($document))
@@ -52,7 +63,10 @@ final class EpubWriter implements Writer
     {
         $language = Xml::escaped($document->properties->language);
 
-        return self::DECLARATION . "<!DOCTYPE html>\n<html xmlns=\"http://www.w3.org/1999/xhtml\" xmlns:epub=\"http://www.idpf.org/2007/ops\" lang=\"{$language}\" xml:lang=\"{$language}\"><head><meta charset=\"utf-8\"/><title>" . Xml::escaped(trim($title) === '' ? '–' : $title) . "</title><link rel=\"stylesheet\" href=\"style.css\"/></head><body>{$body}</body></html>";
+        return self::DECLARATION
+            . "<!DOCTYPE html>\n<html xmlns=\"http://www.w3.org/1999/xhtml\" xmlns:epub=\"http://www.idpf.org/2007/ops\" lang=\"{$language}\" xml:lang=\"{$language}\"><head><meta charset=\"utf-8\"/><title>"
+            . Xml::escaped(trim($title) === '' ? '–' : $title)
+            . "</title><link rel=\"stylesheet\" href=\"style.css\"/></head><body>{$body}</body></html>";
     }
 
     /** @param array<string, string> $places */
@@ -63,10 +77,18 @@ final class EpubWriter implements Writer
         foreach ($document->contents as ['element' => $element]) {
             $level = min($element->level, $open + 1);
             $list .= $level > $open ? '<ol>' : '</li>' . str_repeat('</ol></li>', $open - $level);
-            $list .= '<li><a href="' . Xml::escaped($places[$element->topic] ?? 'index.xhtml') . '">' . (Xml::escaped(trim("{$element->number} {$element->title}")) ?: '–') . '</a>';
+            $list
+                .= '<li><a href="'
+                . Xml::escaped($places[$element->topic] ?? 'index.xhtml')
+                . '">'
+                . (Xml::escaped(trim("{$element->number} {$element->title}")) ?: '–')
+                . '</a>';
             $open = $level;
         }
-        $list = $list === '' ? '<ol><li><a href="index.xhtml">' . (Xml::escaped($document->title) ?: '–') . '</a></li></ol>' : $list . str_repeat('</li></ol>', $open);
+        $list
+            = $list === ''
+                ? '<ol><li><a href="index.xhtml">' . (Xml::escaped($document->title) ?: '–') . '</a></li></ol>'
+                : $list . str_repeat('</li></ol>', $open);
 
         return '<nav epub:type="toc" id="toc"><h1>' . $document->contentsTitle() . "</h1>{$list}</nav>";
     }
@@ -76,7 +98,9 @@ final class EpubWriter implements Writer
     {
         $properties = $document->properties;
         $modified = ($choices->date ?? '2000-01-01') . 'T00:00:00Z';
-        $manifest = '<item id="nav" href="nav.xhtml" media-type="application/xhtml+xml" properties="nav"/><item id="style" href="style.css" media-type="text/css"/>';
+        $manifest
+            = '<item id="nav" href="nav.xhtml" media-type="application/xhtml+xml" properties="nav"/><item id="style" href="style.css" '
+                . 'media-type="text/css"/>';
         $spine = '';
         foreach ($pages as $i => $page) {
             $manifest .= "<item id=\"page{$i}\" href=\"{$page['name']}\" media-type=\"application/xhtml+xml\"/>";
@@ -86,9 +110,18 @@ final class EpubWriter implements Writer
             $manifest .= "<item id=\"picture{$i}\" href=\"{$file['name']}\" media-type=\"{$file['type']->mediaType()}\"/>";
         }
 
-        return '<package xmlns="http://www.idpf.org/2007/opf" version="3.0" unique-identifier="id" xml:lang="' . Xml::escaped($properties->language) . '"><metadata xmlns:dc="http://purl.org/dc/elements/1.1/">'
-            . '<dc:identifier id="id">' . self::identifier($document) . '</dc:identifier><dc:title>' . (Xml::escaped($document->title) ?: '–') . '</dc:title><dc:language>' . Xml::escaped($properties->language) . '</dc:language>'
-            . ($properties->author === '' ? '' : '<dc:creator>' . Xml::escaped($properties->author) . '</dc:creator>') . ($properties->subject === '' ? '' : '<dc:subject>' . Xml::escaped($properties->subject) . '</dc:subject>')
+        return '<package xmlns="http://www.idpf.org/2007/opf" version="3.0" unique-identifier="id" xml:lang="'
+            . Xml::escaped($properties->language)
+            . '"><metadata xmlns:dc="http://purl.org/dc/elements/1.1/">'
+            . '<dc:identifier id="id">'
+            . self::identifier($document)
+            . '</dc:identifier><dc:title>'
+            . (Xml::escaped($document->title) ?: '–')
+            . '</dc:title><dc:language>'
+            . Xml::escaped($properties->language)
+            . '</dc:language>'
+            . ($properties->author === '' ? '' : '<dc:creator>' . Xml::escaped($properties->author) . '</dc:creator>')
+            . ($properties->subject === '' ? '' : '<dc:subject>' . Xml::escaped($properties->subject) . '</dc:subject>')
             . "<meta property=\"dcterms:modified\">{$modified}</meta></metadata><manifest>{$manifest}</manifest><spine>{$spine}</spine></package>";
     }
 
@@ -97,6 +130,15 @@ final class EpubWriter implements Writer
     {
         $hex = substr(hash('sha256', "{$document->title}\n{$document->properties->author}"), 0, 32);
 
-        return 'urn:uuid:' . substr($hex, 0, 8) . '-' . substr($hex, 8, 4) . '-8' . substr($hex, 13, 3) . '-a' . substr($hex, 17, 3) . '-' . substr($hex, 20, 12);
+        return 'urn:uuid:'
+            . substr($hex, 0, 8)
+            . '-'
+            . substr($hex, 8, 4)
+            . '-8'
+            . substr($hex, 13, 3)
+            . '-a'
+            . substr($hex, 17, 3)
+            . '-'
+            . substr($hex, 20, 12);
     }
 }

@@ -25,27 +25,50 @@ final class HtmlFileWriter implements Writer
             return $bytes === null ? null : 'data:' . PictureType::of($bytes)->mediaType() . ';base64,' . base64_encode($bytes);
         };
         $writer = new HtmlWriter($losses, $address, isFile: true);
-        fwrite($out, self::head($document, $document->title, '<style>' . Sheet::css($document) . '</style>') . self::front($document) . self::contents($document, '') . $writer->body($document) . "</body>\n</html>\n");
+        fwrite(
+            $out,
+            self::head($document, $document->title, '<style>' . Sheet::css($document) . '</style>')
+                . self::front($document)
+                . self::contents($document, '')
+                . $writer->body($document)
+                . "</body>\n</html>\n",
+        );
 
         return $losses->sentences();
     }
 
     public static function head(Document $document, string $title, string $style): string
     {
-        $author = $document->properties->author === '' ? '' : '<meta name="author" content="' . HtmlWriter::escaped($document->properties->author) . '">';
+        $author
+            = $document->properties->author === ''
+                ? ''
+                : '<meta name="author" content="' . HtmlWriter::escaped($document->properties->author) . '">';
 
-        return "<!doctype html>\n<html lang=\"" . HtmlWriter::escaped($document->properties->language)
+        return "<!doctype html>\n<html lang=\""
+            . HtmlWriter::escaped($document->properties->language)
             . "\">\n<head><meta charset=\"utf-8\"><meta name=\"viewport\" content=\"width=device-width, initial-scale=1\"><meta name=\"generator\" content=\"Embrel\">{$author}<title>"
-            . HtmlWriter::escaped(trim($title) === '' ? '–' : $title) . "</title>{$style}</head>\n<body>\n";
+            . HtmlWriter::escaped(trim($title) === '' ? '–' : $title)
+            . "</title>{$style}</head>\n<body>\n";
     }
 
     public static function front(Document $document): string
     {
-        $html = '<h1 class="doc-title"' . ($document->origin === null ? '' : " id=\"{$document->origin->name()}\"")
-            . '>' . HtmlWriter::escaped($document->title) . '</h1>';
+        $html
+            = '<h1 class="doc-title"'
+            . ($document->origin === null ? '' : " id=\"{$document->origin->name()}\"")
+            . '>'
+            . HtmlWriter::escaped($document->title)
+            . '</h1>';
         foreach ($document->style->titleFields as $field) {
             $text = $document->field($field);
-            $html .= $text === '' ? '' : '<p class="' . ($field === 'subtitle' ? 'doc-subtitle' : ($field === 'author' ? 'doc-author' : 'doc-fact')) . '">' . HtmlWriter::escaped($text) . '</p>';
+            $html
+                .= $text === ''
+                    ? ''
+                    : '<p class="'
+                        . ($field === 'subtitle' ? 'doc-subtitle' : ($field === 'author' ? 'doc-author' : 'doc-fact'))
+                        . '">'
+                        . HtmlWriter::escaped($text)
+                        . '</p>';
         }
 
         return $html . "\n";
@@ -59,10 +82,22 @@ final class HtmlFileWriter implements Writer
         }
         $items = '';
         foreach ($document->contents as ['element' => $element]) {
-            $href = ($page instanceof \Closure ? $page($element->topic) : $page) . '#' . ($element->anchor ?? new \Embrel\Document\Anchor($element->topic))->name();
-            $items .= '<li style="padding-left:' . ($element->level - 1) * 1.2 . "em\"><a href=\"{$href}\">" . HtmlWriter::escaped(trim("{$element->number} {$element->title}")) . '</a></li>';
+            $href
+                = ($page instanceof \Closure ? $page($element->topic) : $page)
+                . '#'
+                . ($element->anchor ?? new \Embrel\Document\Anchor($element->topic))->name();
+            $items
+                .= '<li style="padding-left:'
+                . ($element->level - 1) * 1.2
+                . "em\"><a href=\"{$href}\">"
+                . HtmlWriter::escaped(trim("{$element->number} {$element->title}"))
+                . '</a></li>';
         }
 
-        return '<nav class="contents" role="doc-toc" aria-label="' . $document->contentsTitle() . '"><h2>' . $document->contentsTitle() . "</h2><ol>{$items}</ol></nav>\n";
+        return '<nav class="contents" role="doc-toc" aria-label="'
+            . $document->contentsTitle()
+            . '"><h2>'
+            . $document->contentsTitle()
+            . "</h2><ol>{$items}</ol></nav>\n";
     }
 }

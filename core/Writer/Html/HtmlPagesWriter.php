@@ -27,8 +27,26 @@ final class HtmlPagesWriter implements Writer
         $places = Pages::places($pages);
         $writer = (new HtmlWriter($losses, $pictures->name(...), isFile: true))->withPlaces($places);
         foreach ($pages as $i => $page) {
-            $top = $i > 0 ? '' : HtmlFileWriter::front($document) . HtmlFileWriter::contents($document, static fn(string $topic): string => (string) strstr($places[$topic] ?? '#', '#', true));
-            $zip->text($page['name'], HtmlFileWriter::head($document, $i === 0 ? $document->title : "{$page['title']} – {$document->title}", '<link rel="stylesheet" href="style.css">') . $top . $writer->elements($page['elements']) . self::turn($pages, $i) . "</body>\n</html>\n");
+            $top
+                = $i > 0
+                    ? ''
+                    : HtmlFileWriter::front($document)
+                        . HtmlFileWriter::contents(
+                            $document,
+                            static fn(string $topic): string => (string) strstr($places[$topic] ?? '#', '#', true),
+                        );
+            $zip->text(
+                $page['name'],
+                HtmlFileWriter::head(
+                    $document,
+                    $i === 0 ? $document->title : "{$page['title']} – {$document->title}",
+                    '<link rel="stylesheet" href="style.css">',
+                )
+                    . $top
+                    . $writer->elements($page['elements'])
+                    . self::turn($pages, $i)
+                    . "</body>\n</html>\n",
+            );
         }
         $zip->text('style.css', Sheet::css($document))->sendTo($out);
 
@@ -38,7 +56,9 @@ final class HtmlPagesWriter implements Writer
     /** @param list<array{name: string, title: string, elements: list<\Embrel\Document\Element>}> $pages */
     private static function turn(array $pages, int $i): string
     {
-        $link = static fn(int $to, string $before, string $after): string => isset($pages[$to]) ? "<a href=\"{$pages[$to]['name']}\">{$before}" . HtmlWriter::escaped($pages[$to]['title']) . "{$after}</a>" : '<span></span>';
+        $link = static fn(int $to, string $before, string $after): string => isset($pages[$to])
+            ? "<a href=\"{$pages[$to]['name']}\">{$before}" . HtmlWriter::escaped($pages[$to]['title']) . "{$after}</a>"
+            : '<span></span>';
 
         return '<nav class="turn">' . $link($i - 1, '← ', '') . $link($i + 1, '', ' →') . '</nav>';
     }

@@ -14,12 +14,26 @@ use Embrel\Writer\Losses;
 final class HtmlWriter
 {
     private const TAGS = [
-        'paragraph' => 'p', 'bulletList' => 'ul', 'taskList' => 'ul', 'listItem' => 'li', 'taskItem' => 'li', 'blockquote' => 'blockquote',
-        'table' => 'table', 'tableRow' => 'tr', 'tableCell' => 'td', 'tableHeader' => 'th',
+        'paragraph' => 'p',
+        'bulletList' => 'ul',
+        'taskList' => 'ul',
+        'listItem' => 'li',
+        'taskItem' => 'li',
+        'blockquote' => 'blockquote',
+        'table' => 'table',
+        'tableRow' => 'tr',
+        'tableCell' => 'td',
+        'tableHeader' => 'th',
     ];
     private const MARKS = [
-        'bold' => 'strong', 'italic' => 'em', 'underline' => 'u', 'strike' => 's', 'highlight' => 'mark',
-        'superscript' => 'sup', 'subscript' => 'sub', 'code' => 'code',
+        'bold' => 'strong',
+        'italic' => 'em',
+        'underline' => 'u',
+        'strike' => 's',
+        'highlight' => 'mark',
+        'superscript' => 'sup',
+        'subscript' => 'sub',
+        'code' => 'code',
     ];
 
     /** @var list<string> */
@@ -34,8 +48,12 @@ final class HtmlWriter
      * @param bool                                   $isXml   whether it must be XML too
      * @param bool                                   $isFile  whether it leaves the application: then links stay in their window
      */
-    public function __construct(private readonly Losses $losses = new Losses(), private readonly ?\Closure $address = null, bool $isXml = false, private readonly bool $isFile = false)
-    {
+    public function __construct(
+        private readonly Losses $losses = new Losses(),
+        private readonly ?\Closure $address = null,
+        bool $isXml = false,
+        private readonly bool $isFile = false,
+    ) {
         $this->end = $isXml ? '/>' : '>';
     }
 
@@ -54,7 +72,10 @@ final class HtmlWriter
     {
         $this->losses->also($document->missing);
         foreach ($document->elements as $element) {
-            $this->places[$element->topic] ??= $element->anchor === null && $element->role !== Element::HEADING ? '' : '#' . ($element->anchor ?? new Anchor($element->topic))->name();
+            $this->places[$element->topic] ??=
+                $element->anchor === null && $element->role !== Element::HEADING
+                    ? ''
+                    : '#' . ($element->anchor ?? new Anchor($element->topic))->name();
         }
 
         return $this->elements($document->elements);
@@ -104,7 +125,10 @@ final class HtmlWriter
 
     private function element(Element $element): string
     {
-        $id = $element->anchor === null && $element->role !== Element::HEADING ? '' : ' id="' . ($element->anchor ?? new Anchor($element->topic))->name() . '"';
+        $id
+            = $element->anchor === null && $element->role !== Element::HEADING
+                ? ''
+                : ' id="' . ($element->anchor ?? new Anchor($element->topic))->name() . '"';
 
         return match ($element->role) {
             Element::HEADING => $this->heading($element, $id),
@@ -112,7 +136,11 @@ final class HtmlWriter
             Element::REFERENCE => '<p class="draft-reference">' . $this->nodes($element->block->content ?? []) . '</p>',
             Element::SEE_ALSO => '<p class="draft-see">' . $this->nodes($element->block->content ?? []) . '</p>',
             Element::ITEM => "<li{$id}>" . $this->numbered($element),
-            Element::QUOTE => "<blockquote{$id}" . ($element->inQuote ? ' class="draft-quote"' : '') . '><p>' . self::escaped($element->title) . '</p></blockquote>',
+            Element::QUOTE => "<blockquote{$id}"
+                . ($element->inQuote ? ' class="draft-quote"' : '')
+                . '><p>'
+                . self::escaped($element->title)
+                . '</p></blockquote>',
             default => $element->anchor !== null ? "<p{$id}>" . self::escaped($element->title) . '</p>' : $this->bodyBlock($element),
         };
     }
@@ -126,7 +154,13 @@ final class HtmlWriter
             return '';
         }
 
-        return '<figure class="draft-picture" data-topic=""><img src="' . self::escaped($address) . '" width="' . (int) ($element->picture->shown * 1.5) . '" alt="' . self::escaped($element->title) . "\"{$this->end}</figure>";
+        return '<figure class="draft-picture" data-topic=""><img src="'
+            . self::escaped($address)
+            . '" width="'
+            . (int) ($element->picture->shown * 1.5)
+            . '" alt="'
+            . self::escaped($element->title)
+            . "\"{$this->end}</figure>";
     }
 
     private function bodyBlock(Element $element): string
@@ -143,14 +177,17 @@ final class HtmlWriter
         $deep = $element->level > 5 ? ' role="heading" aria-level="' . ($element->level + 1) . '"' : '';
         $colour = $this->isFile && $element->dye !== '' ? " data-dye=\"{$element->dye}\"" : '';
 
-        return "<{$tag}{$id}{$deep}{$colour} class=\"draft-heading draft-heading-{$element->level}\">" . $this->numbered($element) . "</{$tag}>";
+        return "<{$tag}{$id}{$deep}{$colour} class=\"draft-heading draft-heading-{$element->level}\">"
+            . $this->numbered($element)
+            . "</{$tag}>";
     }
 
     private function numbered(Element $element): string
     {
         $number = $element->number === '' ? '' : '<span class="draft-number">' . self::escaped($element->number) . '</span> ';
 
-        return $number . (!$this->isFile ? self::escaped($element->title) : '<span class="draft-title">' . self::escaped($element->title) . '</span>');
+        return $number
+            . (!$this->isFile ? self::escaped($element->title) : '<span class="draft-title">' . self::escaped($element->title) . '</span>');
     }
 
     private function node(Node $node): string
@@ -162,7 +199,14 @@ final class HtmlWriter
         return match ($node->type) {
             'text' => $this->run($node),
             'hardBreak' => "<br{$this->end}",
-            'heading' => '<p class="note-heading note-heading-' . $node->int('level', 1) . ($this->isFile ? '" role="heading" aria-level="' . ($node->int('level', 1) + 3) . '" data-level="' . $node->int('level', 1) : '') . '">' . $this->nodes($node->content) . '</p>',
+            'heading' => '<p class="note-heading note-heading-'
+                . $node->int('level', 1)
+                . ($this->isFile
+                    ? '" role="heading" aria-level="' . ($node->int('level', 1) + 3) . '" data-level="' . $node->int('level', 1)
+                    : '')
+                . '">'
+                . $this->nodes($node->content)
+                . '</p>',
             'orderedList' => '<ol start="' . $node->int('start', 1) . '">' . $this->nodes($node->content) . '</ol>',
             'codeBlock' => '<pre class="code"><code>' . $this->nodes($node->content) . '</code></pre>',
             'horizontalRule' => "<hr{$this->end}",
@@ -178,7 +222,10 @@ final class HtmlWriter
             return $this->wrapped($tag, new Node('listItem', [], self::checked($node)));
         }
         // A list item that is one paragraph reads as one line.
-        $content = $tag === 'li' && \count($node->content) === 1 && $node->content[0]->type === 'paragraph' ? $node->content[0]->content : $node->content;
+        $content
+            = $tag === 'li' && \count($node->content) === 1 && $node->content[0]->type === 'paragraph'
+                ? $node->content[0]->content
+                : $node->content;
 
         return "<{$tag}>" . $this->nodes($content) . "</{$tag}>";
     }
@@ -189,7 +236,9 @@ final class HtmlWriter
         $box = Node::text(($item->attrs['checked'] ?? false) === true ? '☑ ' : '☐ ');
         $first = $item->content[0] ?? null;
 
-        return $first?->type === 'paragraph' ? [Node::paragraph([$box, ...$first->content]), ...\array_slice($item->content, 1)] : [Node::paragraph([$box]), ...$item->content];
+        return $first?->type === 'paragraph'
+            ? [Node::paragraph([$box, ...$first->content]), ...\array_slice($item->content, 1)]
+            : [Node::paragraph([$box]), ...$item->content];
     }
 
     /** A raised number that leads to the note at the end. */
@@ -212,7 +261,9 @@ final class HtmlWriter
         $html = '';
         foreach ($this->footnotes as $i => $text) {
             $n = $i + 1;
-            $html .= "<li id=\"note-{$n}\">{$text} <a{$this->role('backlink')} href=\"#noted-{$n}\" aria-label=\"Back to the text\">↩</a></li>";
+            $html .= "<li id=\"note-{$n}\">{$text} <a{$this->role(
+                'backlink',
+            )} href=\"#noted-{$n}\" aria-label=\"Back to the text\">↩</a></li>";
         }
 
         return $html === '' ? '' : "<section class=\"draft-footnotes\"{$this->role('endnotes')}><ol>{$html}</ol></section>";
@@ -231,7 +282,13 @@ final class HtmlWriter
         }
         $width = $node->int('width', 0);
 
-        return '<figure class="draft-picture">' . $this->linked($node, '<img src="' . self::escaped($address) . '"' . ($width > 0 ? " width=\"{$width}\"" : '') . " alt=\"{$alt}\"{$this->end}") . ($caption === '' ? '' : "<figcaption>{$caption}</figcaption>") . '</figure>';
+        return '<figure class="draft-picture">'
+            . $this->linked(
+                $node,
+                '<img src="' . self::escaped($address) . '"' . ($width > 0 ? " width=\"{$width}\"" : '') . " alt=\"{$alt}\"{$this->end}",
+            )
+            . ($caption === '' ? '' : "<figcaption>{$caption}</figcaption>")
+            . '</figure>';
     }
 
     private function linked(Node $picture, string $img): string
@@ -251,9 +308,14 @@ final class HtmlWriter
     {
         $html = self::escaped($node->text);
         foreach ($node->marks as $mark) {
-            $html = $mark->type === 'link'
-                ? '<a href="' . self::escaped($this->place($mark->attrs['href'])) . '"' . ($this->isFile || $mark->attrs['href'][0] === '#' ? '' : ' rel="noopener noreferrer" target="_blank"') . ">{$html}</a>"
-                : '<' . self::MARKS[$mark->type] . ">{$html}</" . self::MARKS[$mark->type] . '>';
+            $html
+                = $mark->type === 'link'
+                    ? '<a href="'
+                        . self::escaped($this->place($mark->attrs['href']))
+                        . '"'
+                        . ($this->isFile || $mark->attrs['href'][0] === '#' ? '' : ' rel="noopener noreferrer" target="_blank"')
+                        . ">{$html}</a>"
+                    : '<' . self::MARKS[$mark->type] . ">{$html}</" . self::MARKS[$mark->type] . '>';
         }
 
         return $html;
@@ -261,7 +323,7 @@ final class HtmlWriter
 
     private function place(string $href): string
     {
-        return str_starts_with($href, '#_e') ? ($this->places[substr($href, 3)] ?? '') ?: $href : $href;
+        return str_starts_with($href, '#_e') ? ($this->places[substr($href, 3)] ?? '' ?: $href) : $href;
     }
 
     public static function escaped(string $text): string

@@ -13,14 +13,20 @@ final class Sheet
     public static function css(Document $document): string
     {
         $style = $document->style;
-        [$h1, $h2, $h3] = array_map(static fn(float $size): string => round($size / $style->size, 3) . 'em', $style->headingSizes) + ['1em', '1em', '1em'];
+        [$h1, $h2, $h3] = array_map(static fn(float $size): string => round($size / $style->size, 3) . 'em', $style->headingSizes) + [
+            '1em',
+            '1em',
+            '1em',
+        ];
         $indent = $style->firstLine > 0 ? "p + p { text-indent: {$style->firstLine}mm; }" : '';
         $centre = $style->isTitleCentred ? '.doc-title, .doc-subtitle, .doc-author { text-align: center; }' : '';
         $justify = $style->isJustified ? 'p { text-align: justify; hyphens: auto; }' : '';
         $text = self::family($style->font);
         $head = self::family($style->headingFont);
 
-        return "body { font: {$style->size}pt/" . round($style->line * 1.2, 2) . " {$text}; max-width: 42em; margin: 3em auto; padding: 0 1.2em; color: #221b2b; background: #fff; overflow-wrap: anywhere; }\n"
+        return "body { font: {$style->size}pt/"
+            . round($style->line * 1.2, 2)
+            . " {$text}; max-width: 42em; margin: 3em auto; padding: 0 1.2em; color: #221b2b; background: #fff; overflow-wrap: anywhere; }\n"
             . "p { margin: 0 0 {$style->gap}pt; }\n{$indent}\n{$justify}\n"
             . ".doc-title, .draft-heading { font-family: {$head}; line-height: 1.25; margin: 1.6em 0 0.5em; font-weight: 650; }\n"
             . ".doc-title { font-size: 1.9em; margin-top: 0; } .doc-subtitle { color: #5e5668; font-size: 1.15em; }\n{$centre}\n"
@@ -31,7 +37,9 @@ final class Sheet
             . "pre { white-space: pre-wrap; background: #f1f0f4; padding: 0.7em 0.9em; border-radius: 6px; font-size: 0.88em; } mark { background: #f8f4cf; } hr { border: 0; border-top: 1px solid #8a8494; margin: 1.5em 0; }\n"
             . "table { border-collapse: collapse; margin: 1em 0; } th, td { border: 1px solid #8a8494; padding: 0.3em 0.6em; vertical-align: top; text-align: start; } th { background: #f1f0f4; } td p, th p { margin: 0; text-indent: 0; }\n"
             . "nav.contents { margin-bottom: 2.5em; } nav.contents ol { list-style: none; padding: 0; } nav.contents li { margin: 0.15em 0; } a { color: #2f6690; } .turn { display: flex; justify-content: space-between; gap: 1em; margin: 2em 0; }\n"
-            . '@media print { body { margin: 0; max-width: none; } .turn { display: none; }' . ($style->breaks ? ' .draft-heading-1 { break-before: page; }' : '') . " }\n"
+            . '@media print { body { margin: 0; max-width: none; } .turn { display: none; }'
+            . ($style->breaks ? ' .draft-heading-1 { break-before: page; }' : '')
+            . " }\n"
             . "@media (prefers-color-scheme: dark) { body { color: #ece8f2; background: #1a1620; } a { color: #8fbde0; } pre, th { background: #262030; } mark { background: #6b6420; color: #fff; } .doc-subtitle, .draft-see, .draft-footnotes, figcaption { color: #b9b2c6; } }\n"
             . self::dyes($document);
     }
@@ -46,7 +54,8 @@ final class Sheet
     private static function dyes(Document $document): string
     {
         $css = '';
-        foreach ($document->style->isDyed ? array_unique(array_map(static fn($element): string => $element->dye, $document->elements)) : [] as $dye) {
+        $these = $document->style->isDyed ? array_unique(array_map(static fn($element): string => $element->dye, $document->elements)) : [];
+        foreach ($these as $dye) {
             $css .= $dye === '' ? '' : "[data-dye=\"{$dye}\"] { color: {$dye}; }\n";
         }
 

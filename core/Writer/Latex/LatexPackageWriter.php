@@ -14,6 +14,13 @@ final class LatexPackageWriter implements Writer
 {
     public function write(Plan $plan, Choices $choices, $out, string $work): array
     {
-        return PicturePackage::write('draft.tex', static fn(\Closure $address): Writer => new LatexWriter($address), $plan, $choices, $out, $work);
+        return PicturePackage::write(
+            'draft.tex',
+            static fn(\Closure $address): Writer => new LatexWriter($address),
+            $plan,
+            $choices,
+            $out,
+            $work,
+        );
     }
 }

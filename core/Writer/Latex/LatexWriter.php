@@ -20,10 +20,35 @@ use Embrel\Writer\Writer;
 final class LatexWriter implements Writer
 {
     private const HEADINGS = ['section', 'subsection', 'subsubsection', 'paragraph', 'subparagraph'];
-    private const MARKS = ['bold' => 'textbf', 'italic' => 'emph', 'underline' => 'uline', 'strike' => 'sout', 'highlight' => 'marked', 'superscript' => 'textsuperscript', 'subscript' => 'textsubscript', 'code' => 'texttt'];
+    private const MARKS = [
+        'bold' => 'textbf',
+        'italic' => 'emph',
+        'underline' => 'uline',
+        'strike' => 'sout',
+        'highlight' => 'marked',
+        'superscript' => 'textsuperscript',
+        'subscript' => 'textsubscript',
+        'code' => 'texttt',
+    ];
     private const ESCAPES = [
-        '\\' => '\textbackslash{}', '{' => '\{', '}' => '\}', '$' => '\$', '&' => '\&', '#' => '\#', '_' => '\_', '%' => '\%', '~' => '\textasciitilde{}', '^' => '\textasciicircum{}',
-        '<' => '\textless{}', '>' => '\textgreater{}', '|' => '\textbar{}', '"' => '\textquotedbl{}', '`' => '\textasciigrave{}', '[' => '{[}', ']' => '{]}', "\u{A0}" => '~',
+        '\\' => '\textbackslash{}',
+        '{' => '\{',
+        '}' => '\}',
+        '$' => '\$',
+        '&' => '\&',
+        '#' => '\#',
+        '_' => '\_',
+        '%' => '\%',
+        '~' => '\textasciitilde{}',
+        '^' => '\textasciicircum{}',
+        '<' => '\textless{}',
+        '>' => '\textgreater{}',
+        '|' => '\textbar{}',
+        '"' => '\textquotedbl{}',
+        '`' => '\textasciigrave{}',
+        '[' => '{[}',
+        ']' => '{]}',
+        "\u{A0}" => '~',
     ];
 
     /** Engines that know Unicode take any font; the older one has no sign for much of it, and shows a question mark instead of stopping. */
@@ -60,18 +85,33 @@ final class LatexWriter implements Writer
     {
         $style = $document->style;
         [$top, $right, $bottom, $left] = $style->margins + [25.0, 25.0, 25.0, 25.0];
-        [$width, $height] = array_map(static fn(float $one): float => round($one / Style::POINTS, 1), $style->page($document->properties->pageSize));
+        [$width, $height] = array_map(
+            static fn(float $one): float => round($one / Style::POINTS, 1),
+            $style->page($document->properties->pageSize),
+        );
         $size = $style->size >= 11.5 ? 12 : ($style->size >= 10.5 ? 11 : 10);
         $facts = array_filter(array_map($document->field(...), array_intersect($style->titleFields, ['author', 'subject', 'words'])));
         $language = $document->isGerman() ? 'ngerman' : 'english';
 
-        return "\\documentclass[{$size}pt]{article}\n" . self::ENGINES . "\\usepackage{textcomp}\n\\usepackage[{$language}]{babel}\n"
+        return "\\documentclass[{$size}pt]{article}\n"
+            . self::ENGINES
+            . "\\usepackage{textcomp}\n\\usepackage[{$language}]{babel}\n"
             . "\\usepackage[paperwidth={$width}mm,paperheight={$height}mm,top={$top}mm,right={$right}mm,bottom={$bottom}mm,left={$left}mm]{geometry}\n"
             . "\\usepackage{graphicx}\n\\usepackage[normalem]{ulem}\n\\usepackage{xcolor}\n\\newcommand\\marked{\\bgroup\\markoverwith{\\textcolor{yellow!60}{\\rule[-.5ex]{2pt}{2.5ex}}}\\ULon}\n\\usepackage{enumitem}\n\\usepackage[hidelinks]{hyperref}\n\\setlistdepth{9}\\renewlist{itemize}{itemize}{9}\\setlist[itemize]{label=\\textbullet}\\renewlist{enumerate}{enumerate}{9}\\setlist[enumerate]{label=\\arabic*.}\n"
-            . '\\linespread{' . round($style->line / 1.2 * 1.0, 2) . "}\n\\setlength{\\parskip}{{$style->gap}pt}\n\\setlength{\\parindent}{{$style->firstLine}mm}\n\\setcounter{secnumdepth}{-1}\n\\setcounter{tocdepth}{{$document->contentsDepth}}\n"
-            . '\title{' . self::escaped($document->title) . ($document->properties->subtitle === '' ? '' : '\\\\ \large ' . self::escaped($document->properties->subtitle)) . "}\n"
-            . '\author{' . implode('\\\\ ', array_map(self::escaped(...), $facts)) . "}\n\\date{" . self::escaped($document->date) . "}\n\\begin{document}\n\\maketitle\n"
-            . ($document->contents === [] ? '' : "\\tableofcontents\n\\clearpage\n") . ($document->figures === [] ? '' : "\\listoffigures\n\\clearpage\n");
+            . '\\linespread{'
+            . round(($style->line / 1.2) * 1.0, 2)
+            . "}\n\\setlength{\\parskip}{{$style->gap}pt}\n\\setlength{\\parindent}{{$style->firstLine}mm}\n\\setcounter{secnumdepth}{-1}\n\\setcounter{tocdepth}{{$document->contentsDepth}}\n"
+            . '\title{'
+            . self::escaped($document->title)
+            . ($document->properties->subtitle === '' ? '' : '\\\\ \large ' . self::escaped($document->properties->subtitle))
+            . "}\n"
+            . '\author{'
+            . implode('\\\\ ', array_map(self::escaped(...), $facts))
+            . "}\n\\date{"
+            . self::escaped($document->date)
+            . "}\n\\begin{document}\n\\maketitle\n"
+            . ($document->contents === [] ? '' : "\\tableofcontents\n\\clearpage\n")
+            . ($document->figures === [] ? '' : "\\listoffigures\n\\clearpage\n");
     }
 
     private function element(Element $element, Scheme $scheme): string
@@ -81,10 +121,17 @@ final class LatexWriter implements Writer
         return match ($element->role) {
             Element::HEADING => "\n\\" . self::HEADINGS[min(5, $element->level) - 1] . '{' . self::titled($element) . "}{$label}\n\n",
             Element::ITEM => '\item ' . self::titled($element) . "{$label}\n",
-            Element::QUOTE => "\\begin{quote}\n" . self::escaped($element->title) . "{$label}\n\\end{quote}" . ($element->inQuote ? "\\nopagebreak\n" : "\n"),
+            Element::QUOTE => "\\begin{quote}\n"
+                . self::escaped($element->title)
+                . "{$label}\n\\end{quote}"
+                . ($element->inQuote ? "\\nopagebreak\n" : "\n"),
             Element::PICTURE => $this->picture((string) $element->picture?->id, '', ($element->picture->shown ?? 0) * 1.5, 'topicPicture'),
             Element::REFERENCE => '{\hangindent=2em\noindent ' . $this->inlines($element->block->content ?? []) . "\\par}\n",
-            default => $element->block === null ? '' : ($element->inQuote ? "\\begin{quote}\n" . $this->block($element->block) . "\\end{quote}\n" : $this->block($element->block)),
+            default => $element->block === null
+                ? ''
+                : ($element->inQuote
+                    ? "\\begin{quote}\n" . $this->block($element->block) . "\\end{quote}\n"
+                    : $this->block($element->block)),
         };
     }
 
@@ -101,10 +148,17 @@ final class LatexWriter implements Writer
             'bulletList', 'taskList' => $this->list('itemize', $node),
             'orderedList' => $this->list('enumerate', $node),
             'blockquote' => "\\begin{quote}\n" . $this->blocks($node->content) . "\\end{quote}\n",
-            'codeBlock' => "\\begin{verbatim}\n" . str_replace('\end{verbatim}', '\end {verbatim}', $node->plainText()) . "\n\\end{verbatim}\n",
+            'codeBlock' => "\\begin{verbatim}\n"
+                . str_replace('\end{verbatim}', '\end {verbatim}', $node->plainText())
+                . "\n\\end{verbatim}\n",
             'horizontalRule' => "\\noindent\\rule{\\linewidth}{0.4pt}\n\n",
             'table' => $this->table($node),
-            'picture' => $this->picture($node->string('picture') ?? '', $node->string('caption') ?? '', (float) $node->int('width', 0), 'picture'),
+            'picture' => $this->picture(
+                $node->string('picture') ?? '',
+                $node->string('caption') ?? '',
+                (float) $node->int('width', 0),
+                'picture',
+            ),
             default => '',
         };
     }
@@ -133,7 +187,10 @@ final class LatexWriter implements Writer
         $width = round(0.94 / $columns, 3);
         $out = '\\begin{center}\\begin{tabular}{|' . str_repeat("p{{$width}\\linewidth}|", $columns) . "}\n\\hline\n";
         foreach ($table->content as $row) {
-            $cells = array_map(fn(Node $cell): string => ($cell->type === 'tableHeader' ? '\bfseries ' : '') . trim($this->blocks($cell->content)), array_pad($row->content, $columns, new Node('tableCell')));
+            $cells = array_map(
+                fn(Node $cell): string => ($cell->type === 'tableHeader' ? '\bfseries ' : '') . trim($this->blocks($cell->content)),
+                array_pad($row->content, $columns, new Node('tableCell')),
+            );
             $out .= implode(' & ', $cells) . " \\\\ \\hline\n";
         }
 
@@ -149,7 +206,10 @@ final class LatexWriter implements Writer
 
             return $caption === '' ? '' : self::escaped($caption) . "\n\n";
         }
-        $size = $width > 0 ? 'width=\ifdim' . ($points = round($width * 0.75)) . "pt>\\linewidth\\linewidth\\else{$points}pt\\fi" : 'max width=\linewidth';
+        $size
+            = $width > 0
+                ? 'width=\ifdim' . ($points = round($width * 0.75)) . "pt>\\linewidth\\linewidth\\else{$points}pt\\fi"
+                : 'max width=\linewidth';
         $image = '\includegraphics[' . ($width > 0 ? $size : 'width=0.8\linewidth') . "]{{$file}}";
 
         $caption = self::escaped(Figures::bare($caption));
@@ -160,12 +220,18 @@ final class LatexWriter implements Writer
     /** @param list<Node> $nodes */
     private function inlines(array $nodes): string
     {
-        return implode('', array_map(fn(Node $node): string => match ($node->type) {
-            'text' => self::run($node),
-            'hardBreak' => "\\newline\n",
-            'footnote' => '\footnote{' . $this->inlines($node->content) . '}',
-            default => '',
-        }, $nodes));
+        return implode(
+            '',
+            array_map(
+                fn(Node $node): string => match ($node->type) {
+                    'text' => self::run($node),
+                    'hardBreak' => "\\newline\n",
+                    'footnote' => '\footnote{' . $this->inlines($node->content) . '}',
+                    default => '',
+                },
+                $nodes,
+            ),
+        );
     }
 
     private static function run(Node $node): string
@@ -176,7 +242,18 @@ final class LatexWriter implements Writer
             $text = match (true) {
                 $mark->type !== 'link' => '\\' . self::MARKS[$mark->type] . "{{$text}}",
                 str_starts_with($href, '#') => '\hyperref[' . preg_replace('/[^A-Za-z0-9_-]/', '', substr($href, 1)) . "]{{$text}}",
-                default => '\href{' . strtr($href, ['\\' => '\%5C', '%' => '\%', '#' => '\#', '{' => '\%7B', '}' => '\%7D', '&' => '\&', '^' => '\%5E', '~' => '\%7E']) . "}{{$text}}",
+                default => '\href{'
+                    . strtr($href, [
+                        '\\' => '\%5C',
+                        '%' => '\%',
+                        '#' => '\#',
+                        '{' => '\%7B',
+                        '}' => '\%7D',
+                        '&' => '\&',
+                        '^' => '\%5E',
+                        '~' => '\%7E',
+                    ])
+                    . "}{{$text}}",
             };
         }
 

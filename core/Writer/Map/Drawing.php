@@ -32,7 +32,14 @@ final class Drawing
     public function __construct(private readonly Plan $plan, private readonly Choices $choices)
     {
         $this->pictures = $choices->pictures;
-        $this->picture = Picture::of($plan, Numbering::of($plan, $choices->scheme, $choices->numberDepth), WordTotals::of($plan), $choices->map ?? new Look(), array_fill_keys($choices->folded, true), $choices->from);
+        $this->picture = Picture::of(
+            $plan,
+            Numbering::of($plan, $choices->scheme, $choices->numberDepth),
+            WordTotals::of($plan),
+            $choices->map ?? new Look(),
+            array_fill_keys($choices->folded, true),
+            $choices->from,
+        );
     }
 
     /** @return array{float, float, float, float} left, top, width and height, with a margin */
@@ -57,7 +64,15 @@ final class Drawing
         }
         [$x, $y] = $picture->geometry->title;
         foreach ($picture->title as $i => $line) {
-            $pen->text($line, $x, $y - $picture->titleSize[1] / 2 + Picture::TITLE * (Label::LINE * $i + 1.02), Face::Title, Picture::TITLE, Palette::INK, true);
+            $pen->text(
+                $line,
+                $x,
+                $y - $picture->titleSize[1] / 2 + Picture::TITLE * (Label::LINE * $i + 1.02),
+                Face::Title,
+                Picture::TITLE,
+                Palette::INK,
+                true,
+            );
         }
         foreach ($picture->sections as [$from, $to]) {
             $this->stalks($from, $to);
@@ -96,7 +111,13 @@ final class Drawing
         $this->pen->within($standing->x, $standing->y, $standing->isMirrored, function () use ($from, $to): void {
             for ($i = $from + 1; $i < $to; ++$i) {
                 $label = $this->picture->labels[$i];
-                $this->pen->path($this->picture->stalk($i), Palette::dye($label->dye), $this->picture->look->style->line($label->level), null, 0.75);
+                $this->pen->path(
+                    $this->picture->stalk($i),
+                    Palette::dye($label->dye),
+                    $this->picture->look->style->line($label->level),
+                    null,
+                    0.75,
+                );
             }
         });
     }
@@ -135,7 +156,12 @@ final class Drawing
         } elseif ($label->filled > 0.0) {
             $level = 5.2 - 10.4 * $label->filled;
             $half = sqrt(max(0.0, 5.2 * 5.2 - $level * $level));
-            $this->pen->path(\sprintf('M%.2F %.2FA5.2 5.2 0 %d 0 %.2F %.2FZ', -$half, $level, $label->filled > 0.5 ? 1 : 0, $half, $level), null, 0.0, $dye);
+            $this->pen->path(
+                \sprintf('M%.2F %.2FA5.2 5.2 0 %d 0 %.2F %.2FZ', -$half, $level, $label->filled > 0.5 ? 1 : 0, $half, $level),
+                null,
+                0.0,
+                $dye,
+            );
         }
     }
 
@@ -146,7 +172,17 @@ final class Drawing
         }
         $isFaint = $label->isUntitled || $this->plan->topics[$label->id]->kind === Kind::Aside;
         foreach ($label->lines as $i => $line) {
-            $this->pen->text($line, $label->isRightToLeft ? $x + $label->width : $x + $label->indent, $label->baseline($i), $label->face, $label->size, $isFaint ? Palette::FAINT : Palette::INK, false, $label->isRightToLeft, $label->isUntitled);
+            $this->pen->text(
+                $line,
+                $label->isRightToLeft ? $x + $label->width : $x + $label->indent,
+                $label->baseline($i),
+                $label->face,
+                $label->size,
+                $isFaint ? Palette::FAINT : Palette::INK,
+                false,
+                $label->isRightToLeft,
+                $label->isUntitled,
+            );
         }
         $bytes = $label->picture === null ? null : $this->pictures?->bytes($label->picture->id);
         if ($bytes !== null) {
@@ -183,7 +219,7 @@ final class Drawing
         if ($label->inside > 0) {
             $width = $this->picture->boxes->widths[$i] - $label->start - $label->width - 10;
             $this->pen->rectangle($out > 0 ? $end - $width : $end, -9.0, $width, 18.0, 9.0, Palette::SHEET, $dye, 1.4);
-            $this->pen->text((string) $label->inside, $end - $out * $width / 2, 4.2, Face::Regular, self::SMALL, $dye, true);
+            $this->pen->text((string) $label->inside, $end - ($out * $width) / 2, 4.2, Face::Regular, self::SMALL, $dye, true);
         } elseif (($this->picture->boxes->parents[$i + 1] ?? -1) === $i) {
             $this->pen->circle($end, 0.0, $label->level === 1 ? 3.2 : 2.4, $dye);
         }
@@ -191,7 +227,9 @@ final class Drawing
 
     private function relations(): void
     {
-        foreach ($this->plan->relations === [] ? [] : (new Routing($this->picture, $this->plan))->tracks($this->plan->relations) as $track) {
+        foreach (
+            $this->plan->relations === [] ? [] : (new Routing($this->picture, $this->plan))->tracks($this->plan->relations) as $track
+        ) {
             $colour = $track->relation->dye === null ? Palette::INK : Palette::dye($track->relation->dye->value);
             foreach ([$track->path(), ...$track->heads()] as $path) {
                 $this->pen->path($path, $colour, 1.3);

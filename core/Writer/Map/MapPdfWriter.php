@@ -31,19 +31,47 @@ final class MapPdfWriter implements Writer
         $sheets = Sheets::of($drawing->room(), $choices->paper ?? $plan->properties->pageSize, $choices->severalSheets);
         [$tree, $map, $resources] = [$file->reserve(), $file->reserve(), $file->reserve()];
         [$left, $top, $width, $height] = array_map(static fn(float $number): string => \sprintf('%.2F', $number), $drawing->room());
-        $file->stream($pen->content, "/Type /XObject /Subtype /Form /BBox [{$left} {$top} " . ((float) $left + (float) $width) . ' ' . ((float) $top + (float) $height) . "] /Resources {$resources} 0 R", $map);
+        $file->stream(
+            $pen->content,
+            "/Type /XObject /Subtype /Form /BBox [{$left} {$top} "
+                . ((float) $left + (float) $width)
+                . ' '
+                . ((float) $top + (float) $height)
+                . "] /Resources {$resources} 0 R",
+            $map,
+        );
         $pages = $this->pages($file, $sheets, $plan, $pen, $tree, $resources);
         $images = '';
         foreach ($pen->images as $name => $number) {
             $images .= "/{$name} {$number} 0 R ";
         }
-        $file->object('<< /Font << ' . $fonts->write($file) . ">> /XObject << /Map {$map} 0 R {$images}>> /ExtGState << /Pale << /CA 0.75 /ca 0.75 >> >> >>", $resources);
+        $file->object(
+            '<< /Font << '
+                . $fonts->write($file)
+                . ">> /XObject << /Map {$map} 0 R {$images}>> /ExtGState << /Pale << /CA 0.75 /ca 0.75 >> >> >>",
+            $resources,
+        );
         $kids = implode(' ', array_map(static fn(int $page): string => "{$page} 0 R", $pages));
         $file->object("<< /Type /Pages /Kids [{$kids}] /Count " . \count($pages) . ' >>', $tree);
-        $root = $file->object("<< /Type /Catalog /Pages {$tree} 0 R /Lang (" . preg_replace('/[^A-Za-z-]/', '', $plan->properties->language) . ') /ViewerPreferences << /DisplayDocTitle true >> >>');
-        $file->end($root, $file->object('<< /Title ' . PdfFile::text(implode(' ', $drawing->picture->title)) . ' /Author ' . PdfFile::text($plan->properties->author) . ' /Producer (Embrel) >>'));
+        $root = $file->object(
+            "<< /Type /Catalog /Pages {$tree} 0 R /Lang ("
+                . preg_replace('/[^A-Za-z-]/', '', $plan->properties->language)
+                . ') /ViewerPreferences << /DisplayDocTitle true >> >>',
+        );
+        $file->end(
+            $root,
+            $file->object(
+                '<< /Title '
+                    . PdfFile::text(implode(' ', $drawing->picture->title))
+                    . ' /Author '
+                    . PdfFile::text($plan->properties->author)
+                    . ' /Producer (Embrel) >>',
+            ),
+        );
 
-        return $pen->lost === 0 ? [] : ["Signs that the fonts of the map do not hold ({$pen->lost}) stand as question marks. SVG, PNG and paper show them."];
+        return $pen->lost === 0
+            ? []
+            : ["Signs that the fonts of the map do not hold ({$pen->lost}) stand as question marks. SVG, PNG and paper show them."];
     }
 
     /** @return list<int> */
@@ -53,10 +81,26 @@ final class MapPdfWriter implements Writer
         [$width, $height, $margin] = [$sheets->width * self::POINTS, $sheets->height * self::POINTS, Sheets::MARGIN * self::POINTS];
         $scale = $sheets->scale * self::POINTS;
         foreach ($sheets->tiles as $tile) {
-            $content = \sprintf("q %.3F %.3F %.3F %.3F re W n %.5F 0 0 %.5F %.3F %.3F cm /Map Do Q\n", $margin, $margin, $width - 2 * $margin, $height - 2 * $margin, $scale, -$scale, $margin - $tile['x'] * $scale, $height - $margin + $tile['y'] * $scale);
+            $content = \sprintf(
+                "q %.3F %.3F %.3F %.3F re W n %.5F 0 0 %.5F %.3F %.3F cm /Map Do Q\n",
+                $margin,
+                $margin,
+                $width - 2 * $margin,
+                $height - 2 * $margin,
+                $scale,
+                -$scale,
+                $margin - $tile['x'] * $scale,
+                $height - $margin + $tile['y'] * $scale,
+            );
             $content .= \count($sheets->tiles) > 1 ? $this->marks($sheets, $tile, $plan, $pen) : '';
             $stream = $file->stream($content);
-            $pages[] = $file->object(\sprintf("<< /Type /Page /Parent {$tree} 0 R /MediaBox [0 0 %.2F %.2F] /Resources {$resources} 0 R /Contents {$stream} 0 R >>", $width, $height));
+            $pages[] = $file->object(
+                \sprintf(
+                    "<< /Type /Page /Parent {$tree} 0 R /MediaBox [0 0 %.2F %.2F] /Resources {$resources} 0 R /Contents {$stream} 0 R >>",
+                    $width,
+                    $height,
+                ),
+            );
         }
 
         return $pages;
@@ -77,7 +121,14 @@ final class MapPdfWriter implements Writer
         $kept = $pen->content;
         $pen->content = '';
         // The pen sets text for a y axis that points down.
-        $pen->text(mb_strimwidth($plan->title(), 0, 60, '…') . ' · row ' . ($tile['row'] + 1) . ', column ' . ($tile['column'] + 1), 0.0, 0.0, Face::Regular, 8.0, '#5E5668');
+        $pen->text(
+            mb_strimwidth($plan->title(), 0, 60, '…') . ' · row ' . ($tile['row'] + 1) . ', column ' . ($tile['column'] + 1),
+            0.0,
+            0.0,
+            Face::Regular,
+            8.0,
+            '#5E5668',
+        );
         [$name, $pen->content] = [$pen->content, $kept];
 
         return $marks . "Q\n" . \sprintf('q 1 0 0 -1 %.2F %.2F cm ', Sheets::MARGIN * self::POINTS, 3.5 * self::POINTS) . $name . "Q\n";

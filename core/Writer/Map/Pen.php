@@ -19,12 +19,39 @@ interface Pen
     /** @param string $path of SVG, with the commands M, L, H, V, C and Z, and A for arcs of circles */
     public function path(string $path, ?string $stroke, float $width = 1.0, ?string $fill = null, float $opacity = 1.0): void;
 
-    public function circle(float $x, float $y, float $radius, ?string $fill, ?string $stroke = null, float $width = 1.0, bool $isDashed = false): void;
+    public function circle(
+        float $x,
+        float $y,
+        float $radius,
+        ?string $fill,
+        ?string $stroke = null,
+        float $width = 1.0,
+        bool $isDashed = false,
+    ): void;
 
-    public function rectangle(float $x, float $y, float $width, float $height, float $radius, string $fill, ?string $stroke = null, float $line = 1.0): void;
+    public function rectangle(
+        float $x,
+        float $y,
+        float $width,
+        float $height,
+        float $radius,
+        string $fill,
+        ?string $stroke = null,
+        float $line = 1.0,
+    ): void;
 
     /** @param float $y of the base line */
-    public function text(string $text, float $x, float $y, Face $face, float $size, string $colour, bool $isCentred = false, bool $isRightToLeft = false, bool $isItalic = false): void;
+    public function text(
+        string $text,
+        float $x,
+        float $y,
+        Face $face,
+        float $size,
+        string $colour,
+        bool $isCentred = false,
+        bool $isRightToLeft = false,
+        bool $isItalic = false,
+    ): void;
 
     /** A number in tabular figures, from where it begins. */
     public function number(string $number, float $x, float $y, float $size, string $colour, bool $isCentred = false): void;

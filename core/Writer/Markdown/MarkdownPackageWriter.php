@@ -14,6 +14,13 @@ final class MarkdownPackageWriter implements Writer
 {
     public function write(Plan $plan, Choices $choices, $out, string $work): array
     {
-        return PicturePackage::write('draft.md', static fn(\Closure $address): Writer => new MarkdownWriter($address), $plan, $choices, $out, $work);
+        return PicturePackage::write(
+            'draft.md',
+            static fn(\Closure $address): Writer => new MarkdownWriter($address),
+            $plan,
+            $choices,
+            $out,
+            $work,
+        );
     }
 }

@@ -19,7 +19,15 @@ use Embrel\Writer\Writer;
 final class MarkdownWriter implements Writer
 {
     private const LEVELS = 5;
-    private const SIGNS = ['bold' => ['**', '**'], 'italic' => ['*', '*'], 'strike' => ['~~', '~~'], 'underline' => ['<u>', '</u>'], 'highlight' => ['<mark>', '</mark>'], 'superscript' => ['<sup>', '</sup>'], 'subscript' => ['<sub>', '</sub>']];
+    private const SIGNS = [
+        'bold' => ['**', '**'],
+        'italic' => ['*', '*'],
+        'strike' => ['~~', '~~'],
+        'underline' => ['<u>', '</u>'],
+        'highlight' => ['<mark>', '</mark>'],
+        'superscript' => ['<sup>', '</sup>'],
+        'subscript' => ['<sub>', '</sub>'],
+    ];
 
     private Losses $losses;
     /** @var list<string> */
@@ -73,7 +81,10 @@ final class MarkdownWriter implements Writer
     private function titled(Element $element): string
     {
         $number = $element->number === '' ? '' : self::escaped($element->number) . ' ';
-        $anchor = $this->isMarked && ($element->anchor !== null || $element->role === Element::HEADING) ? '<a id="' . ($element->anchor ?? new Anchor($element->topic))->name() . '"></a>' : '';
+        $anchor
+            = $this->isMarked && ($element->anchor !== null || $element->role === Element::HEADING)
+                ? '<a id="' . ($element->anchor ?? new Anchor($element->topic))->name() . '"></a>'
+                : '';
         if ($anchor !== '') {
             return self::unlisted($number) . $anchor . self::escaped($element->title);
         }
@@ -84,7 +95,11 @@ final class MarkdownWriter implements Writer
     /** What begins like a list, a heading or a quotation and is none. */
     private static function unlisted(string $text): string
     {
-        return preg_replace(['/\A(\d+)([.)])(?=\s|\z)/', '/\A([-+#])(?=\s|\z)/', '/\A([-=]+\s*)\z/'], ['$1\\\\$2', '\\\\$1', '\\\\$1'], $text) ?? $text;
+        return preg_replace(
+            ['/\A(\d+)([.)])(?=\s|\z)/', '/\A([-+#])(?=\s|\z)/', '/\A([-=]+\s*)\z/'],
+            ['$1\\\\$2', '\\\\$1', '\\\\$1'],
+            $text,
+        ) ?? $text;
     }
 
     /** Signs at the end of a heading that would be taken for its end. */
@@ -129,7 +144,7 @@ final class MarkdownWriter implements Writer
             // Not a heading of the document: it would be read as a topic.
             'heading' => $this->boldLine($node),
             'bulletList', 'taskList' => $this->items($node, fn(int $i): string => $this->isOther ? '* ' : '- '),
-            'orderedList' => $this->items($node, fn(int $i): string => ($node->int('start', 1) + $i) . ($this->isOther ? ') ' : '. ')),
+            'orderedList' => $this->items($node, fn(int $i): string => $node->int('start', 1) + $i . ($this->isOther ? ') ' : '. ')),
             'blockquote' => self::prefixed('> ', $this->blocks($node->content)),
             'codeBlock' => "```\n" . $node->plainText() . "\n```",
             'horizontalRule' => '---',
@@ -150,7 +165,12 @@ final class MarkdownWriter implements Writer
     private function boldLine(Node $heading): string
     {
         $this->losses->note('noteHeading');
-        $runs = array_map(static fn(Node $run): Node => $run->type === 'text' && !$run->has('code') ? Node::text($run->text, [...array_filter($run->marks, static fn($mark): bool => $mark->type !== 'bold'), new Mark('bold')]) : $run, $heading->content);
+        $runs = array_map(
+            static fn(Node $run): Node => $run->type === 'text' && !$run->has('code')
+                ? Node::text($run->text, [...array_filter($run->marks, static fn($mark): bool => $mark->type !== 'bold'), new Mark('bold')])
+                : $run,
+            $heading->content,
+        );
 
         return $this->inlines($runs);
     }
@@ -161,7 +181,9 @@ final class MarkdownWriter implements Writer
         $text = '';
         foreach ($nodes as $i => $node) {
             // A numbered list that does not start with 1 must not touch the paragraph above it.
-            $isList = in_array($node->type, ['bulletList', 'taskList'], true) || ($node->type === 'orderedList' && $node->int('start', 1) === 1);
+            $isList
+                = in_array($node->type, ['bulletList', 'taskList'], true)
+                    || ($node->type === 'orderedList' && $node->int('start', 1) === 1);
             $tight = $i > 0 && $isList && $nodes[$i - 1]->type === 'paragraph';
             $this->isOther = self::areLists($nodes[$i - 1] ?? null, $node) && !$this->isOther;
             $text .= ($i === 0 ? '' : ($tight ? "\n" : "\n\n")) . $this->block($node);
@@ -211,7 +233,7 @@ final class MarkdownWriter implements Writer
 
     private function picture(Node $node): string
     {
-        $alt = self::escaped($node->string('alt') ?? $node->string('caption') ?? '');
+        $alt = self::escaped($node->string('alt') ?? ($node->string('caption') ?? ''));
         if ($node->string('src') !== null) {
             return "![{$alt}](<" . $node->string('src') . '>)';
         }
@@ -226,9 +248,14 @@ final class MarkdownWriter implements Writer
         $alt = self::escaped($node->string('alt') ?? '');
         $width = $node->int('width', 0);
         // Markdown has no width: HTML has.
-        $image = $width > 0
-            ? "<img src=\"{$file}\" alt=\"" . HtmlWriter::escaped($node->string('alt') ?? '') . "\" width=\"{$width}\"" . ($caption === null ? '' : ' title="' . HtmlWriter::escaped($caption) . '"') . '>'
-            : "![{$alt}](<{$file}>" . ($caption === null ? '' : ' "' . str_replace(['\\', '"'], ['\\\\', '\"'], $caption) . '"') . ')';
+        $image
+            = $width > 0
+                ? "<img src=\"{$file}\" alt=\""
+                    . HtmlWriter::escaped($node->string('alt') ?? '')
+                    . "\" width=\"{$width}\""
+                    . ($caption === null ? '' : ' title="' . HtmlWriter::escaped($caption) . '"')
+                    . '>'
+                : "![{$alt}](<{$file}>" . ($caption === null ? '' : ' "' . str_replace(['\\', '"'], ['\\\\', '\"'], $caption) . '"') . ')';
 
         return $node->string('href') === null ? $image : "[{$image}](<{$node->string('href')}>)";
     }
@@ -236,12 +263,18 @@ final class MarkdownWriter implements Writer
     /** @param list<Node> $nodes */
     private function inlines(array $nodes): string
     {
-        return implode('', array_map(fn(Node $node): string => match ($node->type) {
-            'text' => $this->run($node),
-            'hardBreak' => "\\\n",
-            'footnote' => $this->footnote($node),
-            default => '',
-        }, $nodes));
+        return implode(
+            '',
+            array_map(
+                fn(Node $node): string => match ($node->type) {
+                    'text' => $this->run($node),
+                    'hardBreak' => "\\\n",
+                    'footnote' => $this->footnote($node),
+                    default => '',
+                },
+                $nodes,
+            ),
+        );
     }
 
     /** As most readers of Markdown know it: a sign in the text, the words at the end. */
@@ -261,7 +294,12 @@ final class MarkdownWriter implements Writer
         // Signs must touch the words: white space at the ends moves outside.
         preg_match('/\A(\s*)(.*?)(\s*)\z/su', $node->text, $m);
         [, $before, $inner, $after] = $m + ['', '', $node->text, ''];
-        $inner = $inner === '' ? '' : (isset($fence, $space) ? $fence . $space . ($this->isInTable ? str_replace('|', '\|', $inner) : $inner) . $space . $fence : self::escaped($inner));
+        $inner
+            = $inner === ''
+                ? ''
+                : (isset($fence, $space)
+                    ? $fence . $space . ($this->isInTable ? str_replace('|', '\|', $inner) : $inner) . $space . $fence
+                    : self::escaped($inner));
         foreach ($inner === '' ? [] : $node->marks as $mark) {
             if ($mark->type === 'link') {
                 $href = $mark->attrs['href'];
@@ -276,7 +314,9 @@ final class MarkdownWriter implements Writer
         return $before . $inner . $after;
     }
 
-    /** @return array{string, string} as tags where the text begins or ends with a mark, beside which signs do not count (CommonMark 0.31, 6.2) */
+    /**
+     * @return array{string, string} as tags where the text begins or ends with a mark, beside which signs do not count (CommonMark 0.31, 6.2)
+     */
     private function signs(string $mark, string $text): array
     {
         $tags = ['bold' => ['<b>', '</b>'], 'italic' => ['<i>', '</i>'], 'strike' => ['<s>', '</s>']];

@@ -31,14 +31,19 @@ final class OdtBody
     /** @var array<string, string> attributes of an automatic paragraph style → its name */
     private array $paragraphs = [];
 
-    public function __construct(private readonly Document $document, private readonly ListNumbers $numbers, private readonly Losses $losses, private readonly ?Pictures $pictures, private readonly ?OdtTemplate $template = null)
-    {
+    public function __construct(
+        private readonly Document $document,
+        private readonly ListNumbers $numbers,
+        private readonly Losses $losses,
+        private readonly ?Pictures $pictures,
+        private readonly ?OdtTemplate $template = null,
+    ) {
         foreach ($document->elements as $element) {
             if ($element->anchor !== null || $element->role === Element::HEADING) {
                 $this->anchors[$element->topic] = ($element->anchor ?? new Anchor($element->topic))->name();
             }
         }
-        $this->runs = new OdtRuns($pictures, $this->anchors, OdtStyles::textWidth($document) / 25.4 * 96);
+        $this->runs = new OdtRuns($pictures, $this->anchors, (OdtStyles::textWidth($document) / 25.4) * 96);
     }
 
     /** Writes everything that stands within the element of the text. */
@@ -58,11 +63,18 @@ final class OdtBody
     /** The styles of paragraphs and tables that the text needs beside the named ones. */
     public function styles(): string
     {
-        $xml = '<style:style style:name="FirstTitle" style:family="paragraph" style:parent-style-name="Title" style:master-page-name="First_20_Page"><style:paragraph-properties/></style:style>'
-            . '<style:style style:name="NewPage" style:family="paragraph" style:parent-style-name="Standard"><style:paragraph-properties fo:break-before="page"/></style:style>'
-            . '<style:style style:name="Grid" style:family="table"><style:table-properties style:width="' . OdtStyles::textWidth($this->document) . 'mm" table:align="margins"/></style:style>'
-            . '<style:style style:name="Cell" style:family="table-cell"><style:table-cell-properties fo:border="0.5pt solid #8a8494" fo:padding="1.2mm"/></style:style>'
-            . '<style:style style:name="HeadCell" style:family="table-cell"><style:table-cell-properties fo:border="0.5pt solid #8a8494" fo:padding="1.2mm" fo:background-color="#f1f0f4"/></style:style>';
+        $xml
+            = '<style:style style:name="FirstTitle" style:family="paragraph" style:parent-style-name="Title" '
+                . 'style:master-page-name="First_20_Page"><style:paragraph-properties/></style:style>'
+            . '<style:style style:name="NewPage" style:family="paragraph" style:parent-style-name="Standard"><style:paragraph-properties '
+                . 'fo:break-before="page"/></style:style>'
+            . '<style:style style:name="Grid" style:family="table"><style:table-properties style:width="'
+            . OdtStyles::textWidth($this->document)
+            . 'mm" table:align="margins"/></style:style>'
+            . '<style:style style:name="Cell" style:family="table-cell"><style:table-cell-properties fo:border="0.5pt solid #8a8494" '
+                . 'fo:padding="1.2mm"/></style:style>'
+            . '<style:style style:name="HeadCell" style:family="table-cell"><style:table-cell-properties fo:border="0.5pt solid #8a8494" '
+                . 'fo:padding="1.2mm" fo:background-color="#f1f0f4"/></style:style>';
         foreach ($this->paragraphs as $properties => $name) {
             $xml .= "<style:style style:name=\"{$name}\" style:family=\"paragraph\" {$properties}</style:style>";
         }
@@ -90,7 +102,8 @@ final class OdtBody
         $style = $this->document->style;
         $this->paragraph(
             $style->hasTitlePage && $this->template === null ? 'FirstTitle' : 'Title',
-            ($this->document->origin === null ? '' : "<text:bookmark text:name=\"{$this->document->origin->name()}\"/>") . OdtRuns::text($this->document->title),
+            ($this->document->origin === null ? '' : "<text:bookmark text:name=\"{$this->document->origin->name()}\"/>")
+                . OdtRuns::text($this->document->title),
         );
         foreach ($style->titleFields as $field) {
             $text = $this->document->field($field);
@@ -111,14 +124,22 @@ final class OdtBody
         if ($this->document->contents === []) {
             return;
         }
-        $entry = static fn(int $level): string => "<text:table-of-content-entry-template text:outline-level=\"{$level}\" text:style-name=\"Contents_20_{$level}\"><text:index-entry-link-start/><text:index-entry-chapter/><text:index-entry-span> </text:index-entry-span><text:index-entry-text/><text:index-entry-tab-stop style:type=\"right\" style:leader-char=\".\"/><text:index-entry-page-number/><text:index-entry-link-end/></text:table-of-content-entry-template>";
+        $entry = static fn(
+            int $level,
+        ): string => "<text:table-of-content-entry-template text:outline-level=\"{$level}\" text:style-name=\"Contents_20_{$level}\"><text:index-entry-link-start/><text:index-entry-chapter/><text:index-entry-span> </text:index-entry-span><text:index-entry-text/><text:index-entry-tab-stop style:type=\"right\" style:leader-char=\".\"/><text:index-entry-page-number/><text:index-entry-link-end/></text:table-of-content-entry-template>";
         $title = Xml::escaped($this->document->contentsTitle());
-        $this->put("<text:table-of-content text:style-name=\"Index\" text:name=\"Contents1\" text:protected=\"true\"><text:table-of-content-source text:outline-level=\"{$this->document->contentsDepth}\"><text:index-title-template text:style-name=\"Contents_20_Heading\">{$title}</text:index-title-template>" . implode(
-            '',
-            array_map($entry, range(1, $this->document->contentsDepth)),
-        ) . "</text:table-of-content-source><text:index-body><text:index-title text:style-name=\"Index\" text:name=\"Contents1_Head\"><text:p text:style-name=\"Contents_20_Heading\">{$title}</text:p></text:index-title>");
+        $this->put(
+            "<text:table-of-content text:style-name=\"Index\" text:name=\"Contents1\" text:protected=\"true\"><text:table-of-content-source text:outline-level=\"{$this->document->contentsDepth}\"><text:index-title-template text:style-name=\"Contents_20_Heading\">{$title}</text:index-title-template>"
+                . implode('', array_map($entry, range(1, $this->document->contentsDepth)))
+                . "</text:table-of-content-source><text:index-body><text:index-title text:style-name=\"Index\" text:name=\"Contents1_Head\"><text:p text:style-name=\"Contents_20_Heading\">{$title}</text:p></text:index-title>",
+        );
         foreach ($this->document->contents as ['element' => $element, 'page' => $page]) {
-            $this->entry("Contents_20_{$element->level}", $this->anchors[$element->topic] ?? '', trim("{$element->number} {$element->title}"), $page);
+            $this->entry(
+                "Contents_20_{$element->level}",
+                $this->anchors[$element->topic] ?? '',
+                trim("{$element->number} {$element->title}"),
+                $page,
+            );
         }
         $this->put('</text:index-body></text:table-of-content>');
     }
@@ -129,7 +150,9 @@ final class OdtBody
             return;
         }
         $title = Xml::escaped($this->document->figuresTitle());
-        $this->put("<text:illustration-index text:style-name=\"Index\" text:name=\"Figures1\" text:protected=\"true\"><text:illustration-index-source text:use-caption=\"false\"><text:index-title-template text:style-name=\"Contents_20_Heading\">{$title}</text:index-title-template></text:illustration-index-source><text:index-body><text:index-title text:style-name=\"Index\" text:name=\"Figures1_Head\"><text:p text:style-name=\"Contents_20_Heading\">{$title}</text:p></text:index-title>");
+        $this->put(
+            "<text:illustration-index text:style-name=\"Index\" text:name=\"Figures1\" text:protected=\"true\"><text:illustration-index-source text:use-caption=\"false\"><text:index-title-template text:style-name=\"Contents_20_Heading\">{$title}</text:index-title-template></text:illustration-index-source><text:index-body><text:index-title text:style-name=\"Index\" text:name=\"Figures1_Head\"><text:p text:style-name=\"Contents_20_Heading\">{$title}</text:p></text:index-title>",
+        );
         foreach ($this->document->figures as $i => ['text' => $text, 'page' => $page]) {
             $this->entry('Illustration_20_Index_20_1', '_f' . ($i + 1), $text, $page);
         }
@@ -138,7 +161,12 @@ final class OdtBody
 
     private function entry(string $style, string $anchor, string $text, int $page): void
     {
-        $this->paragraph($style, "<text:a xlink:type=\"simple\" xlink:href=\"#{$anchor}\" text:style-name=\"Index_20_Link\" text:visited-style-name=\"Index_20_Link\">" . OdtRuns::text($text) . "<text:tab/>{$page}</text:a>");
+        $this->paragraph(
+            $style,
+            "<text:a xlink:type=\"simple\" xlink:href=\"#{$anchor}\" text:style-name=\"Index_20_Link\" text:visited-style-name=\"Index_20_Link\">"
+                . OdtRuns::text($text)
+                . "<text:tab/>{$page}</text:a>",
+        );
     }
 
     private function closeItems(int $to): void
@@ -177,8 +205,17 @@ final class OdtBody
         $isCounted = $this->template === null && $place !== null && $place[0] === ListNumbers::HEADINGS && $this->numbers->base() === 0;
         $number = $isCounted || $element->number === '' ? '' : OdtRuns::text("{$element->number} ");
         $number === '' ? null : $this->losses->note('number');
-        $colour = $this->document->style->isDyed && $element->dye !== '' ? $this->coloured($this->template?->name("Heading_20_{$level}") ?? "Heading_20_{$level}", $element->dye) : ($this->template?->name("Heading_20_{$level}") ?? "Heading_20_{$level}");
-        $this->put("<text:h text:style-name=\"{$colour}\" text:outline-level=\"{$level}\"" . ($isCounted ? '' : ' text:is-list-header="true"') . ">{$number}" . $this->marked($element) . '</text:h>');
+        $colour
+            = $this->document->style->isDyed && $element->dye !== ''
+                ? $this->coloured($this->template?->name("Heading_20_{$level}") ?? "Heading_20_{$level}", $element->dye)
+                : $this->template?->name("Heading_20_{$level}") ?? "Heading_20_{$level}";
+        $this->put(
+            "<text:h text:style-name=\"{$colour}\" text:outline-level=\"{$level}\""
+                . ($isCounted ? '' : ' text:is-list-header="true"')
+                . ">{$number}"
+                . $this->marked($element)
+                . '</text:h>',
+        );
     }
 
     private function coloured(string $parent, string $colour): string
@@ -233,7 +270,11 @@ final class OdtBody
 
             return;
         }
-        $this->paragraph('Standard', $this->startOfBlock() . $this->runs->frame($picture->id, $bytes, $picture->shown * 1.5, $picture->height / $picture->width, $element->title));
+        $this->paragraph(
+            'Standard',
+            $this->startOfBlock()
+                . $this->runs->frame($picture->id, $bytes, $picture->shown * 1.5, $picture->height / $picture->width, $element->title),
+        );
     }
 
     private function notePicture(Node $node): void
@@ -273,7 +314,11 @@ final class OdtBody
     {
         foreach ($quotation->content as $i => $node) {
             if ($node->type === 'paragraph') {
-                $this->paragraph('Quotations', ($i === 0 ? $this->startOfBlock() : ($isInQuote ? $this->startOfBlock(Anchor::MORE) : '')) . $this->runs->inlines($node->content));
+                $this->paragraph(
+                    'Quotations',
+                    ($i === 0 ? $this->startOfBlock() : ($isInQuote ? $this->startOfBlock(Anchor::MORE) : ''))
+                        . $this->runs->inlines($node->content),
+                );
             } else {
                 $this->losses->note('inQuotation');
                 $this->block($node, 'Quotations');
@@ -304,12 +349,22 @@ final class OdtBody
     private function table(Node $table): void
     {
         $columns = max([1, ...array_map(static fn(Node $row): int => \count($row->content), $table->content)]);
-        $this->put('<table:table table:name="Table' . ++$this->tables . "\" table:style-name=\"Grid\"><table:table-column table:number-columns-repeated=\"{$columns}\"/>");
+        $this->put(
+            '<table:table table:name="Table'
+                . ++$this->tables
+                . "\" table:style-name=\"Grid\"><table:table-column table:number-columns-repeated=\"{$columns}\"/>",
+        );
         $isHead = false;
         foreach ($table->content as $i => $row) {
             $wasHead = $isHead;
-            $isHead = ($i === 0 || $wasHead) && !\in_array('tableCell', array_map(static fn(Node $cell): string => $cell->type, $row->content), true);
-            $this->put(($wasHead && !$isHead ? '</table:table-header-rows>' : '') . ($isHead && !$wasHead ? '<table:table-header-rows>' : '') . '<table:table-row>');
+            $isHead
+                = ($i === 0 || $wasHead)
+                && !\in_array('tableCell', array_map(static fn(Node $cell): string => $cell->type, $row->content), true);
+            $this->put(
+                ($wasHead && !$isHead ? '</table:table-header-rows>' : '')
+                    . ($isHead && !$wasHead ? '<table:table-header-rows>' : '')
+                    . '<table:table-row>',
+            );
             foreach (array_pad($row->content, $columns, new Node('tableCell')) as $cell) {
                 $this->put('<table:table-cell table:style-name="' . ($isHead ? 'HeadCell' : 'Cell') . '" office:value-type="string">');
                 foreach ($cell->content === [] ? [Node::paragraph([])] : $cell->content as $node) {

@@ -13,8 +13,14 @@ use Embrel\RichText\Node;
 final class OdtRuns
 {
     private const MARKS = [
-        'bold' => 'fo:font-weight="bold"', 'italic' => 'fo:font-style="italic"', 'underline' => 'style:text-underline-style="solid" style:text-underline-width="auto" style:text-underline-color="font-color"',
-        'strike' => 'style:text-line-through-style="solid"', 'highlight' => 'fo:background-color="#f8f4cf"', 'superscript' => 'style:text-position="super 58%"', 'subscript' => 'style:text-position="sub 58%"', 'code' => 'style:font-name="Courier New"',
+        'bold' => 'fo:font-weight="bold"',
+        'italic' => 'fo:font-style="italic"',
+        'underline' => 'style:text-underline-style="solid" style:text-underline-width="auto" style:text-underline-color="font-color"',
+        'strike' => 'style:text-line-through-style="solid"',
+        'highlight' => 'fo:background-color="#f8f4cf"',
+        'superscript' => 'style:text-position="super 58%"',
+        'subscript' => 'style:text-position="sub 58%"',
+        'code' => 'style:font-name="Courier New"',
     ];
 
     /** @var array<string, string> properties → style name */
@@ -39,7 +45,11 @@ final class OdtRuns
         }
         $xml = str_replace(["\n", "\t"], ['<text:line-break/>', '<text:tab/>'], $xml);
 
-        return preg_replace_callback('/\A +| {2,}| +\z/', static fn(array $m): string => '<text:s text:c="' . \strlen($m[0]) . '"/>', $xml) ?? $xml;
+        return preg_replace_callback(
+            '/\A +| {2,}| +\z/',
+            static fn(array $m): string => '<text:s text:c="' . \strlen($m[0]) . '"/>',
+            $xml,
+        ) ?? $xml;
     }
 
     /** The styles of runs that were used. */
@@ -78,7 +88,9 @@ final class OdtRuns
     {
         $n = ++$this->footnotes;
 
-        return "<text:note text:id=\"ftn{$n}\" text:note-class=\"footnote\"><text:note-citation>{$n}</text:note-citation><text:note-body><text:p text:style-name=\"Footnote\">" . $this->inlines($node->content) . '</text:p></text:note-body></text:note>';
+        return "<text:note text:id=\"ftn{$n}\" text:note-class=\"footnote\"><text:note-citation>{$n}</text:note-citation><text:note-body><text:p text:style-name=\"Footnote\">"
+            . $this->inlines($node->content)
+            . '</text:p></text:note-body></text:note>';
     }
 
     private function run(Node $node): string
@@ -87,11 +99,22 @@ final class OdtRuns
         if ($node->marks === []) {
             return $text;
         }
-        $properties = implode(' ', array_filter(array_map(static fn(string $mark, string $xml): string => $node->has($mark) ? $xml : '', array_keys(self::MARKS), self::MARKS)));
+        $properties = implode(
+            ' ',
+            array_filter(
+                array_map(
+                    static fn(string $mark, string $xml): string => $node->has($mark) ? $xml : '',
+                    array_keys(self::MARKS),
+                    self::MARKS,
+                ),
+            ),
+        );
         $text = $properties === '' ? $text : '<text:span text:style-name="' . $this->styleOf($properties) . "\">{$text}</text:span>";
         $href = $node->link();
 
-        return $href === null ? $text : "<text:a xlink:type=\"simple\" xlink:href=\"{$this->address($href)}\" text:style-name=\"Internet_20_link\">{$text}</text:a>";
+        return $href === null
+            ? $text
+            : "<text:a xlink:type=\"simple\" xlink:href=\"{$this->address($href)}\" text:style-name=\"Internet_20_link\">{$text}</text:a>";
     }
 
     private function address(string $href): string
@@ -121,7 +144,13 @@ final class OdtRuns
         $width = min($width, $this->widest);
         $n = ++$this->frames;
 
-        return "<draw:frame draw:name=\"Picture {$n}\" text:anchor-type=\"as-char\" svg:width=\"" . \sprintf('%.4Fin', $width / 96) . '" svg:height="' . \sprintf('%.4Fin', max(1.0, $width * $aspect) / 96) . '">'
-            . "<draw:image xlink:href=\"{$part}\" xlink:type=\"simple\" xlink:show=\"embed\" xlink:actuate=\"onLoad\"/>" . ($says === '' ? '' : '<svg:desc>' . Xml::escaped($says) . '</svg:desc>') . '</draw:frame>';
+        return "<draw:frame draw:name=\"Picture {$n}\" text:anchor-type=\"as-char\" svg:width=\""
+            . \sprintf('%.4Fin', $width / 96)
+            . '" svg:height="'
+            . \sprintf('%.4Fin', max(1.0, $width * $aspect) / 96)
+            . '">'
+            . "<draw:image xlink:href=\"{$part}\" xlink:type=\"simple\" xlink:show=\"embed\" xlink:actuate=\"onLoad\"/>"
+            . ($says === '' ? '' : '<svg:desc>' . Xml::escaped($says) . '</svg:desc>')
+            . '</draw:frame>';
     }
 }

@@ -19,12 +19,38 @@ final class OdtTemplate
     private const TEXT = 'urn:oasis:names:tc:opendocument:xmlns:text:1.0';
     /** Our style of the word processor's kind → the same in this kind. */
     private const NAMES = [
-        'Title' => 'Title', 'Subtitle' => 'Subtitle', 'Author' => 'Author', 'TOCHeading' => 'Contents_20_Heading', 'BodyText' => 'Text_20_body', 'Quote' => 'Quotations', 'ListBullet' => 'List_20_Item', 'Caption' => 'Caption',
-        'Code' => 'Preformatted_20_Text', 'Bibliography' => 'Bibliography_20_1', 'FootnoteText' => 'Footnote', 'SeeAlso' => 'See_20_Also',
-        'Heading1' => 'Heading_20_1', 'Heading2' => 'Heading_20_2', 'Heading3' => 'Heading_20_3', 'Heading4' => 'Heading_20_4', 'Heading5' => 'Heading_20_5', 'Heading6' => 'Heading_20_6', 'Heading7' => 'Heading_20_7', 'Heading8' => 'Heading_20_8', 'Heading9' => 'Heading_20_9',
-        'TOC1' => 'Contents_20_1', 'TOC2' => 'Contents_20_2', 'TOC3' => 'Contents_20_3', 'TOC4' => 'Contents_20_4',
-        'TOC5' => 'Contents_20_5', 'TOC6' => 'Contents_20_6', 'TOC7' => 'Contents_20_7', 'TOC8' => 'Contents_20_8',
-        'TOC9' => 'Contents_20_9', 'NoteHeading1' => 'Note_20_Heading_20_1', 'NoteHeading2' => 'Note_20_Heading_20_2',
+        'Title' => 'Title',
+        'Subtitle' => 'Subtitle',
+        'Author' => 'Author',
+        'TOCHeading' => 'Contents_20_Heading',
+        'BodyText' => 'Text_20_body',
+        'Quote' => 'Quotations',
+        'ListBullet' => 'List_20_Item',
+        'Caption' => 'Caption',
+        'Code' => 'Preformatted_20_Text',
+        'Bibliography' => 'Bibliography_20_1',
+        'FootnoteText' => 'Footnote',
+        'SeeAlso' => 'See_20_Also',
+        'Heading1' => 'Heading_20_1',
+        'Heading2' => 'Heading_20_2',
+        'Heading3' => 'Heading_20_3',
+        'Heading4' => 'Heading_20_4',
+        'Heading5' => 'Heading_20_5',
+        'Heading6' => 'Heading_20_6',
+        'Heading7' => 'Heading_20_7',
+        'Heading8' => 'Heading_20_8',
+        'Heading9' => 'Heading_20_9',
+        'TOC1' => 'Contents_20_1',
+        'TOC2' => 'Contents_20_2',
+        'TOC3' => 'Contents_20_3',
+        'TOC4' => 'Contents_20_4',
+        'TOC5' => 'Contents_20_5',
+        'TOC6' => 'Contents_20_6',
+        'TOC7' => 'Contents_20_7',
+        'TOC8' => 'Contents_20_8',
+        'TOC9' => 'Contents_20_9',
+        'NoteHeading1' => 'Note_20_Heading_20_1',
+        'NoteHeading2' => 'Note_20_Heading_20_2',
         'NoteHeading3' => 'Note_20_Heading_20_3',
     ];
 
@@ -37,7 +63,7 @@ final class OdtTemplate
     {
         $names = [];
         foreach ($chosen->chosen() as $ours => $theirs) {
-            isset(self::NAMES[$ours]) ? $names[self::NAMES[$ours]] = $theirs : null;
+            isset(self::NAMES[$ours]) ? ($names[self::NAMES[$ours]] = $theirs) : null;
         }
         $this->names = $names;
         $parts = [];
@@ -65,7 +91,9 @@ final class OdtTemplate
         return Xml::dom($package->text('styles.xml'));
     }
 
-    /** @return array<string, array{name: string, level: int|null}> paragraph style by name → what it is called and its heading level from 1 */
+    /**
+     * @return array<string, array{name: string, level: int|null}> paragraph style by name → what it is called and its heading level from 1
+     */
     public static function styles(Package $package): array
     {
         $known = [];
@@ -73,7 +101,10 @@ final class OdtTemplate
             if ($style->getAttributeNS(self::STYLE, 'family') === 'paragraph' && $style->parentNode?->localName === 'styles') {
                 $name = $style->getAttributeNS(self::STYLE, 'name');
                 $level = $style->getAttributeNS(self::STYLE, 'default-outline-level');
-                $known[$name] = ['name' => $style->getAttributeNS(self::STYLE, 'display-name') ?: str_replace('_20_', ' ', $name), 'level' => $level === '' ? null : (int) $level];
+                $known[$name] = [
+                    'name' => $style->getAttributeNS(self::STYLE, 'display-name') ?: str_replace('_20_', ' ', $name),
+                    'level' => $level === '' ? null : (int) $level,
+                ];
             }
         }
 
@@ -106,14 +137,25 @@ final class OdtTemplate
         $theirs = $this->group($this->styles);
         $taken = [];
         foreach ($theirs->childNodes ?? [] as $style) {
-            $style instanceof \DOMElement ? $taken[$style->localName . ':' . $style->getAttributeNS(self::STYLE, 'family') . ':' . $style->getAttributeNS(self::STYLE, 'name')] = true : null;
+            $style instanceof \DOMElement
+                ? ($taken[
+                    $style->localName
+                        . ':'
+                        . $style->getAttributeNS(self::STYLE, 'family')
+                        . ':'
+                        . $style->getAttributeNS(self::STYLE, 'name')
+                ] = true)
+                : null;
         }
         foreach ($this->group($own)->childNodes ?? [] as $style) {
-            if (!$style instanceof \DOMElement || $theirs === null || !\in_array($style->localName, ['style', 'list-style'], true)) {
+            if (!($style instanceof \DOMElement) || $theirs === null || !\in_array($style->localName, ['style', 'list-style'], true)) {
                 continue;
             }
             $name = $style->getAttributeNS(self::STYLE, 'name');
-            if (!isset($taken["{$style->localName}:{$style->getAttributeNS(self::STYLE, 'family')}:{$name}"]) && !isset($this->names[$name])) {
+            if (
+                !isset($taken["{$style->localName}:{$style->getAttributeNS(self::STYLE, 'family')}:{$name}"])
+                && !isset($this->names[$name])
+            ) {
                 $theirs->appendChild($this->styles->importNode($style, true));
             }
         }

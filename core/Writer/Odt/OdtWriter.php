@@ -34,9 +34,17 @@ final class OdtWriter implements Writer
 
         $zip = new ZipFile("{$work}/draft.odt");
         $zip->stored('mimetype', self::MEDIA_TYPE)
-            ->text('META-INF/manifest.xml', self::DECLARATION . self::manifest([...$body->runs->media, ...array_keys($template->parts ?? [])]))
+            ->text(
+                'META-INF/manifest.xml',
+                self::DECLARATION . self::manifest([...$body->runs->media, ...array_keys($template->parts ?? [])]),
+            )
             ->text('meta.xml', self::DECLARATION . self::meta($document))
-            ->text('styles.xml', $template === null ? self::DECLARATION . OdtStyles::xml($document, $numbers, $logo) : $template->xml($document, OdtStyles::xml($document, $numbers, $logo)))
+            ->text(
+                'styles.xml',
+                $template === null
+                    ? self::DECLARATION . OdtStyles::xml($document, $numbers, $logo)
+                    : $template->xml($document, OdtStyles::xml($document, $numbers, $logo)),
+            )
             ->file('content.xml', "{$work}/content.xml");
         foreach ($body->runs->media as $id => $part) {
             $zip->text($part, (string) $choices->pictures?->bytes((string) $id));
@@ -53,17 +61,32 @@ final class OdtWriter implements Writer
     private static function logo(Document $document, Choices $choices, OdtBody $body): string
     {
         $id = $document->style->logo;
-        $bytes = $id === null || !str_contains(implode('', [...$document->style->header, ...$document->style->footer]), '{logo}') ? null : $choices->pictures?->bytes($id);
+        $bytes
+            = $id === null || !str_contains(implode('', [...$document->style->header, ...$document->style->footer]), '{logo}')
+                ? null
+                : $choices->pictures?->bytes($id);
         $size = $bytes === null ? false : @getimagesizefromstring($bytes);
 
-        return $id === null || $bytes === null || $size === false || $size[1] === 0 ? '' : $body->runs->frame($id, $bytes, 38 * $size[0] / $size[1], $size[1] / $size[0], '');
+        return $id === null || $bytes === null || $size === false || $size[1] === 0
+            ? ''
+            : $body->runs->frame($id, $bytes, (38 * $size[0]) / $size[1], $size[1] / $size[0], '');
     }
 
     private function content(Document $document, OdtBody $body, string $work): void
     {
         $out = fopen("{$work}/content.xml", 'w') ?: throw new \RuntimeException('The document could not be written in the work folder.');
         $text = fopen("{$work}/text.xml", 'r') ?: throw new \RuntimeException('The document could not be written in the work folder.');
-        fwrite($out, self::DECLARATION . '<office:document-content' . OdtStyles::namespaces() . '>' . OdtStyles::fonts($document) . '<office:automatic-styles>' . $body->styles() . '</office:automatic-styles><office:body><office:text text:use-soft-page-breaks="true">');
+        fwrite(
+            $out,
+            self::DECLARATION
+                . '<office:document-content'
+                . OdtStyles::namespaces()
+                . '>'
+                . OdtStyles::fonts($document)
+                . '<office:automatic-styles>'
+                . $body->styles()
+                . '</office:automatic-styles><office:body><office:text text:use-soft-page-breaks="true">',
+        );
         stream_copy_to_stream($text, $out);
         fwrite($out, '</office:text></office:body></office:document-content>');
         fclose($text);
@@ -79,7 +102,10 @@ final class OdtWriter implements Writer
             $entries .= "<manifest:file-entry manifest:full-path=\"{$part}\" manifest:media-type=\"text/xml\"/>";
         }
         foreach ($media as $part) {
-            $entries .= "<manifest:file-entry manifest:full-path=\"{$part}\" manifest:media-type=\"" . (str_ends_with($part, '.png') ? PictureType::Png : PictureType::Jpeg)->mediaType() . '"/>';
+            $entries
+                .= "<manifest:file-entry manifest:full-path=\"{$part}\" manifest:media-type=\""
+                . (str_ends_with($part, '.png') ? PictureType::Png : PictureType::Jpeg)->mediaType()
+                . '"/>';
         }
 
         return "<manifest:manifest xmlns:manifest=\"urn:oasis:names:tc:opendocument:xmlns:manifest:1.0\" manifest:version=\"1.3\">{$entries}</manifest:manifest>";
@@ -87,7 +113,19 @@ final class OdtWriter implements Writer
 
     private static function meta(Document $document): string
     {
-        return '<office:document-meta' . OdtStyles::namespaces() . '><office:meta><meta:generator>Embrel</meta:generator><dc:title>' . Xml::escaped($document->title) . '</dc:title><dc:subject>' . Xml::escaped($document->properties->subject) . '</dc:subject>'
-            . '<meta:initial-creator>' . Xml::escaped($document->properties->author) . '</meta:initial-creator><dc:creator>' . Xml::escaped($document->properties->author) . '</dc:creator><dc:language>' . Xml::escaped($document->properties->language) . '</dc:language></office:meta></office:document-meta>';
+        return '<office:document-meta'
+            . OdtStyles::namespaces()
+            . '><office:meta><meta:generator>Embrel</meta:generator><dc:title>'
+            . Xml::escaped($document->title)
+            . '</dc:title><dc:subject>'
+            . Xml::escaped($document->properties->subject)
+            . '</dc:subject>'
+            . '<meta:initial-creator>'
+            . Xml::escaped($document->properties->author)
+            . '</meta:initial-creator><dc:creator>'
+            . Xml::escaped($document->properties->author)
+            . '</dc:creator><dc:language>'
+            . Xml::escaped($document->properties->language)
+            . '</dc:language></office:meta></office:document-meta>';
     }
 }

@@ -29,7 +29,12 @@ final class OpmlWriter implements Writer
 
     public function write(Plan $plan, Choices $choices, $out, string $work): array
     {
-        $this->printed = Printed::of($plan, Numbering::of($plan), $choices->notes ? [...$plan->branch($choices->from), ...($choices->loose ? $plan->branch(Plan::TRAY) : [])] : [], []);
+        $this->printed = Printed::of(
+            $plan,
+            Numbering::of($plan),
+            $choices->notes ? [...$plan->branch($choices->from), ...$choices->loose ? $plan->branch(Plan::TRAY) : []] : [],
+            [],
+        );
         $xml = new \XMLWriter();
         $xml->openMemory();
         $xml->setIndent(true);
@@ -90,7 +95,8 @@ final class OpmlWriter implements Writer
         $relations = [];
         foreach ($plan->relations as $relation) {
             if (isset($at[$relation->from], $at[$relation->to])) {
-                $relations[] = ['from' => $at[$relation->from], 'to' => $at[$relation->to]] + array_diff_key($relation->toArray(), ['id' => 1]);
+                $relations[]
+                    = ['from' => $at[$relation->from], 'to' => $at[$relation->to]] + array_diff_key($relation->toArray(), ['id' => 1]);
             }
         }
 

@@ -28,7 +28,13 @@ final readonly class Bookmarks
             foreach ($page->headings as [$title, $level, $y]) {
                 $open = array_filter($open, static fn(int $at): bool => $at < $level, ARRAY_FILTER_USE_KEY);
                 $parent = $open === [] ? -1 : $open[max(array_keys($open))];
-                $entries[] = ['number' => $this->file->reserve(), 'title' => $title, 'parent' => $parent, 'place' => \count($children[$parent] ?? []), 'at' => \sprintf('[%d 0 R /XYZ 0 %.1F null]', $pages[$p], $book->height - $y + 6.0)];
+                $entries[] = [
+                    'number' => $this->file->reserve(),
+                    'title' => $title,
+                    'parent' => $parent,
+                    'place' => \count($children[$parent] ?? []),
+                    'at' => \sprintf('[%d 0 R /XYZ 0 %.1F null]', $pages[$p], $book->height - $y + 6.0),
+                ];
                 $children[$parent][] = $open[$level] = \count($entries) - 1;
             }
         }
@@ -43,11 +49,25 @@ final readonly class Bookmarks
             $siblings = $children[$entry['parent']] ?? [];
             $under = $children[$i] ?? [];
             [$before, $after] = [$siblings[$entry['place'] - 1] ?? null, $siblings[$entry['place'] + 1] ?? null];
-            $this->file->object('<< /Title ' . PdfFile::text($entry['title']) . ' /Parent ' . ($entry['parent'] < 0 ? $root : $numbers[$entry['parent']]) . " 0 R /Dest {$entry['at']}"
-                . ($before === null ? '' : " /Prev {$numbers[$before]} 0 R") . ($after === null ? '' : " /Next {$numbers[$after]} 0 R")
-                . ($under === [] ? '' : " /First {$numbers[$under[0]]} 0 R /Last {$numbers[$under[\count($under) - 1]]} 0 R /Count -" . \count($under)) . ' >>', $entry['number']);
+            $this->file->object(
+                '<< /Title '
+                    . PdfFile::text($entry['title'])
+                    . ' /Parent '
+                    . ($entry['parent'] < 0 ? $root : $numbers[$entry['parent']])
+                    . " 0 R /Dest {$entry['at']}"
+                    . ($before === null ? '' : " /Prev {$numbers[$before]} 0 R")
+                    . ($after === null ? '' : " /Next {$numbers[$after]} 0 R")
+                    . ($under === []
+                        ? ''
+                        : " /First {$numbers[$under[0]]} 0 R /Last {$numbers[$under[\count($under) - 1]]} 0 R /Count -" . \count($under))
+                    . ' >>',
+                $entry['number'],
+            );
         }
-        $this->file->object("<< /Type /Outlines /First {$numbers[$top[0]]} 0 R /Last {$numbers[$top[\count($top) - 1]]} 0 R /Count " . \count($top) . ' >>', $root);
+        $this->file->object(
+            "<< /Type /Outlines /First {$numbers[$top[0]]} 0 R /Last {$numbers[$top[\count($top) - 1]]} 0 R /Count " . \count($top) . ' >>',
+            $root,
+        );
 
         return $root;
     }

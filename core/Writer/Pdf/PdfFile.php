@@ -60,7 +60,9 @@ final class PdfFile
         foreach ($this->offsets as $offset) {
             $table .= \sprintf("%010d 00000 n \n", $offset);
         }
-        $this->put("{$table}trailer\n<< /Size " . ($this->objects + 1) . " /Root {$root} 0 R /Info {$info} 0 R >>\nstartxref\n{$start}\n%%EOF\n");
+        $this->put(
+            "{$table}trailer\n<< /Size " . ($this->objects + 1) . " /Root {$root} 0 R /Info {$info} 0 R >>\nstartxref\n{$start}\n%%EOF\n",
+        );
     }
 
     /** A text of the file's own, such as its title. */
@@ -75,7 +77,10 @@ final class PdfFile
         if (PictureType::of($bytes) === PictureType::Png) {
             $plain = PngStream::of($bytes);
             if ($plain !== null) {
-                return $file->stream($plain['data'], "/Type /XObject /Subtype /Image /Width {$plain['width']} /Height {$plain['height']} /ColorSpace {$plain['space']} /BitsPerComponent {$plain['depth']} /Filter /FlateDecode /DecodeParms << /Predictor 15 /Colors {$plain['colours']} /BitsPerComponent {$plain['depth']} /Columns {$plain['width']} >>");
+                return $file->stream(
+                    $plain['data'],
+                    "/Type /XObject /Subtype /Image /Width {$plain['width']} /Height {$plain['height']} /ColorSpace {$plain['space']} /BitsPerComponent {$plain['depth']} /Filter /FlateDecode /DecodeParms << /Predictor 15 /Colors {$plain['colours']} /BitsPerComponent {$plain['depth']} /Columns {$plain['width']} >>",
+                );
             }
             $image = imagecreatefromstring($bytes) ?: throw new \RuntimeException('A picture is damaged.');
             // On white: the format of photographs knows no see-through.
@@ -89,6 +94,9 @@ final class PdfFile
         $size = getimagesizefromstring($bytes) ?: [1, 1];
         $space = ($size['channels'] ?? 3) === 1 ? '/DeviceGray' : (($size['channels'] ?? 3) === 4 ? '/DeviceCMYK' : '/DeviceRGB');
 
-        return $file->stream($bytes, "/Type /XObject /Subtype /Image /Width {$size[0]} /Height {$size[1]} /ColorSpace {$space} /BitsPerComponent 8 /Filter /DCTDecode");
+        return $file->stream(
+            $bytes,
+            "/Type /XObject /Subtype /Image /Width {$size[0]} /Height {$size[1]} /ColorSpace {$space} /BitsPerComponent 8 /Filter /DCTDecode",
+        );
     }
 }

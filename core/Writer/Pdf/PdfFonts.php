@@ -75,11 +75,20 @@ final class PdfFonts
             $program = $file->stream($font->bytes, '/Length1 ' . \strlen($font->bytes));
             $base = 'EMBREL+' . str_replace('-', '', ucwords($name, '-'));
             [$left, $bottom, $right, $top] = $font->box();
-            $descriptor = $file->object("<< /Type /FontDescriptor /FontName /{$base} /Flags 4 /FontBBox [{$left} {$bottom} {$right} {$top}] /ItalicAngle 0 /Ascent {$font->ascent()} /Descent {$font->descent()} /CapHeight 700 /StemV 80 /FontFile2 {$program} 0 R >>");
-            $widths = implode(' ', array_map(static fn(int $glyph): string => $glyph . ' [' . round($font->width($glyph), 1) . ']', array_keys($glyphs)));
-            $descendant = $file->object("<< /Type /Font /Subtype /CIDFontType2 /BaseFont /{$base} /CIDSystemInfo << /Registry (Adobe) /Ordering (Identity) /Supplement 0 >> /FontDescriptor {$descriptor} 0 R /DW 500 /W [{$widths}] /CIDToGIDMap /Identity >>");
+            $descriptor = $file->object(
+                "<< /Type /FontDescriptor /FontName /{$base} /Flags 4 /FontBBox [{$left} {$bottom} {$right} {$top}] /ItalicAngle 0 /Ascent {$font->ascent()} /Descent {$font->descent()} /CapHeight 700 /StemV 80 /FontFile2 {$program} 0 R >>",
+            );
+            $widths = implode(
+                ' ',
+                array_map(static fn(int $glyph): string => $glyph . ' [' . round($font->width($glyph), 1) . ']', array_keys($glyphs)),
+            );
+            $descendant = $file->object(
+                "<< /Type /Font /Subtype /CIDFontType2 /BaseFont /{$base} /CIDSystemInfo << /Registry (Adobe) /Ordering (Identity) /Supplement 0 >> /FontDescriptor {$descriptor} 0 R /DW 500 /W [{$widths}] /CIDToGIDMap /Identity >>",
+            );
             $unicode = $file->stream(self::toUnicode($glyphs));
-            $number = $file->object("<< /Type /Font /Subtype /Type0 /BaseFont /{$base} /Encoding /Identity-H /DescendantFonts [{$descendant} 0 R] /ToUnicode {$unicode} 0 R >>");
+            $number = $file->object(
+                "<< /Type /Font /Subtype /Type0 /BaseFont /{$base} /Encoding /Identity-H /DescendantFonts [{$descendant} 0 R] /ToUnicode {$unicode} 0 R >>",
+            );
             $entries .= "/{$name} {$number} 0 R ";
         }
 
@@ -89,7 +98,8 @@ final class PdfFonts
     /** @param array<int, int> $glyphs So that the text can be found and copied. */
     private static function toUnicode(array $glyphs): string
     {
-        $map = "/CIDInit /ProcSet findresource begin 12 dict begin begincmap /CMapName /Embrel def /CMapType 2 def 1 begincodespacerange <0000> <FFFF> endcodespacerange\n";
+        $map
+            = "/CIDInit /ProcSet findresource begin 12 dict begin begincmap /CMapName /Embrel def /CMapType 2 def 1 begincodespacerange <0000> <FFFF> endcodespacerange\n";
         foreach (array_chunk($glyphs, 100, true) as $chunk) {
             $map .= \count($chunk) . " beginbfchar\n";
             foreach ($chunk as $glyph => $sign) {

@@ -34,7 +34,8 @@ final class PdfPen implements Pen
 
     private function colour(string $colour, string $operator): string
     {
-        return self::n(...array_map(static fn(string $pair): float => hexdec($pair) / 255, str_split(substr($colour, 1), 2))) . " {$operator} ";
+        return self::n(...array_map(static fn(string $pair): float => hexdec($pair) / 255, str_split(substr($colour, 1), 2)))
+            . " {$operator} ";
     }
 
     public function within(float $x, float $y, bool $isMirrored, \Closure $draw): void
@@ -47,8 +48,13 @@ final class PdfPen implements Pen
     public function path(string $path, ?string $stroke, float $width = 1.0, ?string $fill = null, float $opacity = 1.0): void
     {
         $paint = $fill === null ? 'S' : ($stroke === null ? 'f*' : 'B*');
-        $this->content .= 'q ' . ($opacity < 1.0 ? '/Pale gs ' : '') . ($fill === null ? '' : $this->colour($fill, 'rg')) . ($stroke === null ? '' : $this->colour($stroke, 'RG') . self::n($width) . ' w 1 J 1 j ')
-            . self::operators($path) . "{$paint} Q\n";
+        $this->content
+            .= 'q '
+            . ($opacity < 1.0 ? '/Pale gs ' : '')
+            . ($fill === null ? '' : $this->colour($fill, 'rg'))
+            . ($stroke === null ? '' : $this->colour($stroke, 'RG') . self::n($width) . ' w 1 J 1 j ')
+            . self::operators($path)
+            . "{$paint} Q\n";
     }
 
     /** A path of SVG as operators: straight lines, curves, and arcs of circles as curves. */
@@ -88,59 +94,126 @@ final class PdfPen implements Pen
         $half = hypot($halfX, $halfY);
         $radius = max($radius, $half);
         $off = $half > 0.0 ? sqrt(max(0.0, $radius * $radius - $half * $half)) / $half : 0.0;
-        $side = ($isLarge > 0.5) === ($isClockwise > 0.5) ? 1.0 : -1.0;
+        $side = $isLarge > 0.5 === $isClockwise > 0.5 ? 1.0 : -1.0;
         [$cx, $cy] = [($x1 + $x2) / 2 + $side * $off * $halfY, ($y1 + $y2) / 2 - $side * $off * $halfX];
         $from = atan2($y1 - $cy, $x1 - $cx);
         $sweep = atan2($y2 - $cy, $x2 - $cx) - $from;
         $sweep += $isClockwise > 0.5 && $sweep < 0 ? 2 * M_PI : ($isClockwise <= 0.5 && $sweep > 0 ? -2 * M_PI : 0.0);
         $steps = max(1, (int) ceil(abs($sweep) / (M_PI / 2)));
         $step = $sweep / $steps;
-        $reach = 4 / 3 * tan($step / 4) * $radius;
+        $reach = (4 / 3) * tan($step / 4) * $radius;
         $out = '';
         for ($k = 0; $k < $steps; ++$k) {
             [$a, $b] = [$from + $k * $step, $from + ($k + 1) * $step];
-            $out .= self::n(
-                $cx + $radius * cos($a) - $reach * sin($a),
-                $cy + $radius * sin($a) + $reach * cos($a),
-                $cx + $radius * cos($b) + $reach * sin($b),
-                $cy + $radius * sin($b) - $reach * cos($b),
-                $cx + $radius * cos($b),
-                $cy + $radius * sin($b),
-            ) . ' c ';
+            $out
+                .= self::n(
+                    $cx + $radius * cos($a) - $reach * sin($a),
+                    $cy + $radius * sin($a) + $reach * cos($a),
+                    $cx + $radius * cos($b) + $reach * sin($b),
+                    $cy + $radius * sin($b) - $reach * cos($b),
+                    $cx + $radius * cos($b),
+                    $cy + $radius * sin($b),
+                ) . ' c ';
         }
 
         return $out;
     }
 
-    public function circle(float $x, float $y, float $radius, ?string $fill, ?string $stroke = null, float $width = 1.0, bool $isDashed = false): void
-    {
+    public function circle(
+        float $x,
+        float $y,
+        float $radius,
+        ?string $fill,
+        ?string $stroke = null,
+        float $width = 1.0,
+        bool $isDashed = false,
+    ): void {
         $this->rounded($x - $radius, $y - $radius, 2 * $radius, 2 * $radius, $radius, $fill, $stroke, $width, $isDashed);
     }
 
-    public function rectangle(float $x, float $y, float $width, float $height, float $radius, string $fill, ?string $stroke = null, float $line = 1.0): void
-    {
+    public function rectangle(
+        float $x,
+        float $y,
+        float $width,
+        float $height,
+        float $radius,
+        string $fill,
+        ?string $stroke = null,
+        float $line = 1.0,
+    ): void {
         $this->rounded($x, $y, $width, $height, min($radius, $width / 2, $height / 2), $fill, $stroke, $line, false);
     }
 
-    private function rounded(float $x, float $y, float $width, float $height, float $radius, ?string $fill, ?string $stroke, float $line, bool $isDashed): void
-    {
+    private function rounded(
+        float $x,
+        float $y,
+        float $width,
+        float $height,
+        float $radius,
+        ?string $fill,
+        ?string $stroke,
+        float $line,
+        bool $isDashed,
+    ): void {
         [$right, $bottom, $k] = [$x + $width, $y + $height, $radius * (1 - self::QUARTER)];
-        $shape = $radius <= 0.0 ? self::n($x, $y, $width, $height) . ' re ' : self::n($x + $radius, $y) . ' m ' . self::n($right - $radius, $y) . ' l ' . self::n($right - $k, $y, $right, $y + $k, $right, $y + $radius) . ' c '
-            . self::n($right, $bottom - $radius) . ' l ' . self::n($right, $bottom - $k, $right - $k, $bottom, $right - $radius, $bottom) . ' c ' . self::n($x + $radius, $bottom) . ' l ' . self::n($x + $k, $bottom, $x, $bottom - $k, $x, $bottom - $radius) . ' c '
-            . self::n($x, $y + $radius) . ' l ' . self::n($x, $y + $k, $x + $k, $y, $x + $radius, $y) . ' c h ';
+        $shape
+            = $radius <= 0.0
+                ? self::n($x, $y, $width, $height) . ' re '
+                : self::n($x + $radius, $y)
+                    . ' m '
+                    . self::n($right - $radius, $y)
+                    . ' l '
+                    . self::n($right - $k, $y, $right, $y + $k, $right, $y + $radius)
+                    . ' c '
+                    . self::n($right, $bottom - $radius)
+                    . ' l '
+                    . self::n($right, $bottom - $k, $right - $k, $bottom, $right - $radius, $bottom)
+                    . ' c '
+                    . self::n($x + $radius, $bottom)
+                    . ' l '
+                    . self::n($x + $k, $bottom, $x, $bottom - $k, $x, $bottom - $radius)
+                    . ' c '
+                    . self::n($x, $y + $radius)
+                    . ' l '
+                    . self::n($x, $y + $k, $x + $k, $y, $x + $radius, $y)
+                    . ' c h ';
         $paint = $fill === null ? 'S' : ($stroke === null ? 'f' : 'B');
-        $this->content .= 'q ' . ($fill === null ? '' : $this->colour($fill, 'rg')) . ($stroke === null ? '' : $this->colour($stroke, 'RG') . self::n($line) . ' w ') . ($isDashed ? '[2 2] 0 d ' : '') . $shape . "{$paint} Q\n";
+        $this->content
+            .= 'q '
+            . ($fill === null ? '' : $this->colour($fill, 'rg'))
+            . ($stroke === null ? '' : $this->colour($stroke, 'RG') . self::n($line) . ' w ')
+            . ($isDashed ? '[2 2] 0 d ' : '')
+            . $shape
+            . "{$paint} Q\n";
     }
 
-    public function text(string $text, float $x, float $y, Face $face, float $size, string $colour, bool $isCentred = false, bool $isRightToLeft = false, bool $isItalic = false): void
-    {
+    public function text(
+        string $text,
+        float $x,
+        float $y,
+        Face $face,
+        float $size,
+        string $colour,
+        bool $isCentred = false,
+        bool $isRightToLeft = false,
+        bool $isItalic = false,
+    ): void {
         $width = $this->ruler->width($text, $face, $size);
         $this->set($text, $x - ($isCentred ? $width / 2 : ($isRightToLeft ? $width : 0.0)), $y, $face, $size, $colour, false, $isItalic);
     }
 
     public function number(string $number, float $x, float $y, float $size, string $colour, bool $isCentred = false): void
     {
-        $this->set($number, $x - ($isCentred ? $this->ruler->number($number, $size) / 2 : 0.0), $y, Face::Strong, $size, $colour, true, false);
+        $this->set(
+            $number,
+            $x - ($isCentred ? $this->ruler->number($number, $size) / 2 : 0.0),
+            $y,
+            Face::Strong,
+            $size,
+            $colour,
+            true,
+            false,
+        );
     }
 
     /** Sign by sign, in runs of one font; digits of numbers all as wide as each other. */
@@ -157,7 +230,10 @@ final class PdfPen implements Pen
                 $out .= "/{$font} " . self::n($size) . ' Tf ';
             }
             $aside = $isTabular && ctype_digit($sign) ? (Widths::DIGIT / 10 - $this->fonts->width($font, $glyph[1])) / 2 : 0.0;
-            $run .= ($aside === 0.0 ? '' : self::n(-$aside) . ' ') . \sprintf('<%04X>', $glyph[1]) . ($aside === 0.0 ? '' : ' ' . self::n(-$aside) . ' ');
+            $run
+                .= ($aside === 0.0 ? '' : self::n(-$aside) . ' ')
+                . \sprintf('<%04X>', $glyph[1])
+                . ($aside === 0.0 ? '' : ' ' . self::n(-$aside) . ' ');
         }
         $this->content .= $out . ($run === '' ? '' : "[{$run}] TJ ") . "ET\n";
     }

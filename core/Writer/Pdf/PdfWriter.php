@@ -38,12 +38,39 @@ final class PdfWriter implements Writer
         foreach ($book->pages as $i => $page) {
             $this->page($page, $book, $numbers, $i, $tree, $resources, $choices);
         }
-        $images = implode('', array_map(static fn(string $name, int $number): string => "/{$name} {$number} 0 R ", array_keys($this->images), $this->images));
+        $images = implode(
+            '',
+            array_map(static fn(string $name, int $number): string => "/{$name} {$number} 0 R ", array_keys($this->images), $this->images),
+        );
         $this->file->object('<< /Font << ' . $this->fonts->write($this->file) . ">> /XObject << {$images}>> >>", $resources);
-        $this->file->object('<< /Type /Pages /Kids [' . implode(' ', array_map(static fn(int $number): string => "{$number} 0 R", $numbers)) . '] /Count ' . \count($numbers) . ' >>', $tree);
+        $this->file->object(
+            '<< /Type /Pages /Kids ['
+                . implode(' ', array_map(static fn(int $number): string => "{$number} 0 R", $numbers))
+                . '] /Count '
+                . \count($numbers)
+                . ' >>',
+            $tree,
+        );
         $outline = (new Bookmarks($this->file))->write($book, $numbers);
-        $root = $this->file->object("<< /Type /Catalog /Pages {$tree} 0 R" . ($outline === null ? '' : " /Outlines {$outline} 0 R /PageMode /UseOutlines") . ' /Lang (' . preg_replace('/[^A-Za-z-]/', '', $document->properties->language) . ') /ViewerPreferences << /DisplayDocTitle true >> >>');
-        $this->file->end($root, $this->file->object('<< /Title ' . PdfFile::text($document->title) . ' /Author ' . PdfFile::text($document->properties->author) . ' /Subject ' . PdfFile::text($document->properties->subject) . ' /Producer (Embrel) >>'));
+        $root = $this->file->object(
+            "<< /Type /Catalog /Pages {$tree} 0 R"
+                . ($outline === null ? '' : " /Outlines {$outline} 0 R /PageMode /UseOutlines")
+                . ' /Lang ('
+                . preg_replace('/[^A-Za-z-]/', '', $document->properties->language)
+                . ') /ViewerPreferences << /DisplayDocTitle true >> >>',
+        );
+        $this->file->end(
+            $root,
+            $this->file->object(
+                '<< /Title '
+                    . PdfFile::text($document->title)
+                    . ' /Author '
+                    . PdfFile::text($document->properties->author)
+                    . ' /Subject '
+                    . PdfFile::text($document->properties->subject)
+                    . ' /Producer (Embrel) >>',
+            ),
+        );
 
         return $this->said($losses, $document, $choices);
     }
@@ -53,13 +80,20 @@ final class PdfWriter implements Writer
     {
         foreach ($document->elements as $element) {
             foreach ($element->block?->all() ?? [] as $node) {
-                $node->type === 'picture' && ($choices->pictures === null || $node->string('picture') === null) ? $losses->note('picture') : null;
+                $node->type === 'picture' && ($choices->pictures === null || $node->string('picture') === null)
+                    ? $losses->note('picture')
+                    : null;
             }
         }
         $losses->also($document->missing);
         $said = [...$losses->sentences(), ...Typesetter::lacking($document)];
 
-        return $this->lost === 0 ? $said : [...$said, "Signs that the fonts of the pages do not hold ({$this->lost}) stand as question marks. docx, odt and HTML show them."];
+        return $this->lost === 0
+            ? $said
+            : [
+                ...$said,
+                "Signs that the fonts of the pages do not hold ({$this->lost}) stand as question marks. docx, odt and HTML show them.",
+            ];
     }
 
     public static function typefaces(): Typefaces
@@ -76,12 +110,26 @@ final class PdfWriter implements Writer
                 Piece::TEXT => $this->text($piece, $book->height),
                 Piece::PICTURE => $this->picture($piece, $book->height, $choices),
                 Piece::RULE => self::rectangle($piece->x, $book->height - $piece->y, $piece->width, $piece->height, $piece->colour),
-                default => self::rectangle($piece->x, $book->height - $piece->y - $piece->height, $piece->width === 0.0 ? $book->width - 2 * $piece->x : $piece->width, $piece->height, $piece->colour),
+                default => self::rectangle(
+                    $piece->x,
+                    $book->height - $piece->y - $piece->height,
+                    $piece->width === 0.0 ? $book->width - 2 * $piece->x : $piece->width,
+                    $piece->height,
+                    $piece->colour,
+                ),
             };
             $links .= $piece->link === '' ? '' : $this->link($piece, $book, $numbers);
         }
         $stream = $this->file->stream($content);
-        $this->file->object(\sprintf("<< /Type /Page /Parent {$tree} 0 R /MediaBox [0 0 %.2F %.2F] /Resources {$resources} 0 R /Contents {$stream} 0 R%s >>", $book->width, $book->height, $links === '' ? '' : " /Annots [{$links}]"), $numbers[$at]);
+        $this->file->object(
+            \sprintf(
+                "<< /Type /Page /Parent {$tree} 0 R /MediaBox [0 0 %.2F %.2F] /Resources {$resources} 0 R /Contents {$stream} 0 R%s >>",
+                $book->width,
+                $book->height,
+                $links === '' ? '' : " /Annots [{$links}]",
+            ),
+            $numbers[$at],
+        );
     }
 
     private static function rectangle(float $x, float $y, float $width, float $height, string $colour): string
@@ -91,7 +139,12 @@ final class PdfWriter implements Writer
 
     private static function colour(string $colour): string
     {
-        return \sprintf('%.3F %.3F %.3F rg ', hexdec(substr($colour, 1, 2)) / 255, hexdec(substr($colour, 3, 2)) / 255, hexdec(substr($colour, 5, 2)) / 255);
+        return \sprintf(
+            '%.3F %.3F %.3F rg ',
+            hexdec(substr($colour, 1, 2)) / 255,
+            hexdec(substr($colour, 3, 2)) / 255,
+            hexdec(substr($colour, 5, 2)) / 255,
+        );
     }
 
     private function text(Piece $piece, float $height): string
@@ -112,7 +165,9 @@ final class PdfWriter implements Writer
         }
         $out .= ($run === '' ? '' : "<{$run}> Tj ") . "ET\n";
         foreach (['u' => -0.11, 's' => 0.26] as $mark => $rise) {
-            $out .= str_contains($piece->marks, $mark) ? self::rectangle($piece->x, $y + $rise * $piece->size, $piece->width, max(0.4, $piece->size * 0.05), $piece->colour) : '';
+            $out .= str_contains($piece->marks, $mark)
+                ? self::rectangle($piece->x, $y + $rise * $piece->size, $piece->width, max(0.4, $piece->size * 0.05), $piece->colour)
+                : '';
         }
 
         return $out;
@@ -137,7 +192,13 @@ final class PdfWriter implements Writer
             $this->images[$name] = PdfFile::picture($this->file, $bytes);
         }
 
-        return \sprintf("q %.2F 0 0 %.2F %.2F %.2F cm /{$name} Do Q\n", $piece->width, $piece->height, $piece->x, $height - $piece->y - $piece->height);
+        return \sprintf(
+            "q %.2F 0 0 %.2F %.2F %.2F cm /{$name} Do Q\n",
+            $piece->width,
+            $piece->height,
+            $piece->x,
+            $height - $piece->y - $piece->height,
+        );
     }
 
     /** @param list<int> $numbers */
@@ -146,11 +207,19 @@ final class PdfWriter implements Writer
         [$top, $high] = $piece->kind === Piece::TEXT ? [$piece->y - $piece->size * 0.8, $piece->size * 1.1] : [$piece->y, $piece->height];
         $box = \sprintf('[%.2F %.2F %.2F %.2F]', $piece->x, $book->height - $top - $high, $piece->x + $piece->width, $book->height - $top);
         if ($piece->link[0] !== '#') {
-            return Schema::isSafeLink($piece->link) ? "<< /Type /Annot /Subtype /Link /Rect {$box} /Border [0 0 0] /A << /S /URI /URI (" . addcslashes($piece->link, '()\\') . ') >> >> ' : '';
+            return Schema::isSafeLink($piece->link)
+                ? "<< /Type /Annot /Subtype /Link /Rect {$box} /Border [0 0 0] /A << /S /URI /URI ("
+                        . addcslashes($piece->link, '()\\')
+                        . ') >> >> '
+                : '';
         }
         $page = $book->places[substr($piece->link, 1)] ?? null;
         $y = $page === null ? 0.0 : $book->height - ($book->pages[$page - 1]->anchors[substr($piece->link, 1)] ?? 0.0);
 
-        return $page === null ? '' : "<< /Type /Annot /Subtype /Link /Rect {$box} /Border [0 0 0] /Dest [{$numbers[$page - 1]} 0 R /XYZ 0 " . \sprintf('%.1F', $y) . ' null] >> ';
+        return $page === null
+            ? ''
+            : "<< /Type /Annot /Subtype /Link /Rect {$box} /Border [0 0 0] /Dest [{$numbers[$page - 1]} 0 R /XYZ 0 "
+                    . \sprintf('%.1F', $y)
+                    . ' null] >> ';
     }
 }

@@ -10,7 +10,9 @@ final class PngStream
     /** Colour type of PNG → colour space and components. */
     private const SPACES = [0 => ['/DeviceGray', 1], 2 => ['/DeviceRGB', 3]];
 
-    /** @return array{data: string, width: int, height: int, depth: int, space: string, colours: int}|null null where it has to be written anew */
+    /**
+     * @return array{data: string, width: int, height: int, depth: int, space: string, colours: int}|null null where it has to be written anew
+     */
     public static function of(string $png): ?array
     {
         if (\strlen($png) < 33) {
@@ -32,7 +34,16 @@ final class PngStream
             $at += 12 + $length;
         }
 
-        return $data === '' ? null : ['data' => $data, 'width' => self::long($png, 16), 'height' => self::long($png, 20), 'depth' => $depth, 'space' => $space[0], 'colours' => $space[1]];
+        return $data === ''
+            ? null
+            : [
+                'data' => $data,
+                'width' => self::long($png, 16),
+                'height' => self::long($png, 20),
+                'depth' => $depth,
+                'space' => $space[0],
+                'colours' => $space[1],
+            ];
     }
 
     private static function long(string $bytes, int $at): int

@@ -11,7 +11,18 @@ use Embrel\Citation\SourceKind;
 /** Sources as BibTeX in UTF-8, with the fields that BibLaTeX added where BibTeX has none. */
 final class BibtexWriter
 {
-    private const FIELDS = ['publisher' => 'publisher', 'place' => 'address', 'edition' => 'edition', 'volume' => 'volume', 'issue' => 'number', 'url' => 'url', 'doi' => 'doi', 'isbn' => 'isbn', 'language' => 'langid', 'remark' => 'note'];
+    private const FIELDS = [
+        'publisher' => 'publisher',
+        'place' => 'address',
+        'edition' => 'edition',
+        'volume' => 'volume',
+        'issue' => 'number',
+        'url' => 'url',
+        'doi' => 'doi',
+        'isbn' => 'isbn',
+        'language' => 'langid',
+        'remark' => 'note',
+    ];
 
     /** @param list<Source> $sources */
     public static function written(array $sources): string
@@ -44,7 +55,10 @@ final class BibtexWriter
             $fields += $date->month === null && !$date->circa ? ['year' => $date->stored()] : ['date' => $date->stored()];
         }
         foreach (self::FIELDS as $field => $name) {
-            $fields[$name] = $field === 'url' || $field === 'doi' ? str_replace(['{', '}'], '', $source->text($field)) : self::escaped($source->text($field));
+            $fields[$name]
+                = $field === 'url' || $field === 'doi'
+                    ? str_replace(['{', '}'], '', $source->text($field))
+                    : self::escaped($source->text($field));
         }
         $fields['pages'] = str_replace(['-', '–'], '--', $source->pages);
         $fields['urldate'] = $source->accessed?->stored() ?? '';
@@ -61,7 +75,9 @@ final class BibtexWriter
     {
         $title = self::escaped($source->title);
         foreach ($source->names() as $name) {
-            $title = preg_replace('/(?<![\p{L}\p{N}{])' . preg_quote(self::escaped($name), '/') . '(?![\p{L}\p{N}}])/u', '{$0}', $title) ?? $title;
+            $title
+                = preg_replace('/(?<![\p{L}\p{N}{])' . preg_quote(self::escaped($name), '/') . '(?![\p{L}\p{N}}])/u', '{$0}', $title)
+                ?? $title;
         }
 
         return $title;
@@ -70,19 +86,43 @@ final class BibtexWriter
     /** @param list<Person> $people */
     private static function people(array $people): string
     {
-        return implode(' and ', array_map(static fn(Person $person): string => $person->given === '' ? '{' . self::escaped($person->family) . '}' : self::escaped($person->surname() . ($person->suffix === '' ? '' : ", {$person->suffix}") . ", {$person->given}"), $people));
+        return implode(
+            ' and ',
+            array_map(
+                static fn(Person $person): string => $person->given === ''
+                    ? '{' . self::escaped($person->family) . '}'
+                    : self::escaped($person->surname() . ($person->suffix === '' ? '' : ", {$person->suffix}") . ", {$person->given}"),
+                $people,
+            ),
+        );
     }
 
     private static function escaped(string $text): string
     {
-        return strtr($text, ['\\' => '\textbackslash{}', '{' => '\{', '}' => '\}', '&' => '\&', '%' => '\%', '$' => '\$', '#' => '\#', '_' => '\_', '~' => '\textasciitilde{}']);
+        return strtr($text, [
+            '\\' => '\textbackslash{}',
+            '{' => '\{',
+            '}' => '\}',
+            '&' => '\&',
+            '%' => '\%',
+            '$' => '\$',
+            '#' => '\#',
+            '_' => '\_',
+            '~' => '\textasciitilde{}',
+        ]);
     }
 
     /** @param array<string, int> $keys those taken already */
     private static function key(Source $source, array &$keys): string
     {
         $name = $source->people()[0]->family ?? $source->title;
-        $key = preg_replace('/[^a-z0-9]+/', '', strtolower(\Transliterator::create('Any-Latin; Latin-ASCII')?->transliterate(mb_substr($name, 0, 24)) ?: '')) . ($source->date->year ?? '');
+        $key
+            = preg_replace(
+                '/[^a-z0-9]+/',
+                '',
+                strtolower(\Transliterator::create('Any-Latin; Latin-ASCII')?->transliterate(mb_substr($name, 0, 24)) ?: ''),
+            )
+            . ($source->date->year ?? '');
         $key = $key === '' ? 'source' : $key;
         $n = $keys[$key] = ($keys[$key] ?? 0) + 1;
 

@@ -12,12 +12,29 @@ use Embrel\Citation\SourceKind;
 /** Sources as CSL-JSON (the data schema of the Citation Style Language 1.0). */
 final class CslWriter
 {
-    private const FIELDS = ['title' => 'title', 'container' => 'container-title', 'publisher' => 'publisher', 'place' => 'publisher-place', 'edition' => 'edition', 'volume' => 'volume', 'issue' => 'issue', 'pages' => 'page', 'url' => 'URL', 'doi' => 'DOI', 'isbn' => 'ISBN', 'language' => 'language', 'remark' => 'note'];
+    private const FIELDS = [
+        'title' => 'title',
+        'container' => 'container-title',
+        'publisher' => 'publisher',
+        'place' => 'publisher-place',
+        'edition' => 'edition',
+        'volume' => 'volume',
+        'issue' => 'issue',
+        'pages' => 'page',
+        'url' => 'URL',
+        'doi' => 'DOI',
+        'isbn' => 'ISBN',
+        'language' => 'language',
+        'remark' => 'note',
+    ];
 
     /** @param list<Source> $sources */
     public static function written(array $sources): string
     {
-        return json_encode(array_map(self::item(...), $sources), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR) . "\n";
+        return json_encode(
+            array_map(self::item(...), $sources),
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+        ) . "\n";
     }
 
     /** @return array<string, mixed> */
@@ -40,11 +57,18 @@ final class CslWriter
             $item += $source->text($field) === '' ? [] : [$name => $source->text($field)];
         }
         foreach ($source->names() as $name) {
-            $item['title'] = preg_replace('/(?<![\p{L}\p{N}])' . preg_quote($name, '/') . '(?![\p{L}\p{N}])/u', '<span class="nocase">$0</span>', $item['title'] ?? '') ?? $source->title;
+            $item['title']
+                = preg_replace(
+                    '/(?<![\p{L}\p{N}])' . preg_quote($name, '/') . '(?![\p{L}\p{N}])/u',
+                    '<span class="nocase">$0</span>',
+                    $item['title'] ?? '',
+                ) ?? $source->title;
         }
 
         return $item
-            + ($source->authors === [] ? [] : [$source->kind === SourceKind::Film ? 'director' : 'author' => array_map(self::name(...), $source->authors)])
+            + ($source->authors === []
+                ? []
+                : [$source->kind === SourceKind::Film ? 'director' : 'author' => array_map(self::name(...), $source->authors)])
             + ($source->editors === [] ? [] : ['editor' => array_map(self::name(...), $source->editors)])
             + ($source->date === null ? [] : ['issued' => self::date($source->date)])
             + ($source->accessed === null ? [] : ['accessed' => self::date($source->accessed)]);
@@ -57,7 +81,15 @@ final class CslWriter
             return ['literal' => $person->family];
         }
 
-        return array_filter(['family' => $person->family, 'given' => $person->given, $person->drops() ? 'dropping-particle' : 'non-dropping-particle' => $person->particle, 'suffix' => $person->suffix], static fn(string $part): bool => $part !== '');
+        return array_filter(
+            [
+                'family' => $person->family,
+                'given' => $person->given,
+                $person->drops() ? 'dropping-particle' : 'non-dropping-particle' => $person->particle,
+                'suffix' => $person->suffix,
+            ],
+            static fn(string $part): bool => $part !== '',
+        );
     }
 
     /** @return array<string, mixed> */

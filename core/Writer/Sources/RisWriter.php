@@ -12,7 +12,19 @@ use Embrel\Citation\SourceKind;
 /** Sources as RIS: a tag of two signs, two spaces, a hyphen, a space and the value, each line ended as RIS wants it. */
 final class RisWriter
 {
-    private const FIELDS = ['container' => 'T2', 'publisher' => 'PB', 'place' => 'CY', 'edition' => 'ET', 'volume' => 'VL', 'issue' => 'IS', 'url' => 'UR', 'doi' => 'DO', 'isbn' => 'SN', 'language' => 'LA', 'remark' => 'N1'];
+    private const FIELDS = [
+        'container' => 'T2',
+        'publisher' => 'PB',
+        'place' => 'CY',
+        'edition' => 'ET',
+        'volume' => 'VL',
+        'issue' => 'IS',
+        'url' => 'UR',
+        'doi' => 'DO',
+        'isbn' => 'SN',
+        'language' => 'LA',
+        'remark' => 'N1',
+    ];
 
     /** @param list<Source> $sources */
     public static function written(array $sources): string
@@ -44,7 +56,14 @@ final class RisWriter
             $lines[] = [$tag, str_replace("\n", ' ', $source->text($field))];
         }
         [$first, $last] = explode('-', str_replace('–', '-', $source->pages), 2) + [1 => ''];
-        array_push($lines, ['SP', trim($first)], ['EP', trim($last)], ['PY', $source->date === null ? '' : (string) ($source->date->year ?? $source->date->words)], ['DA', self::date($source->date)], ['Y2', self::date($source->accessed)]);
+        array_push(
+            $lines,
+            ['SP', trim($first)],
+            ['EP', trim($last)],
+            ['PY', $source->date === null ? '' : (string) ($source->date->year ?? $source->date->words)],
+            ['DA', self::date($source->date)],
+            ['Y2', self::date($source->accessed)],
+        );
         $out = '';
         foreach ($lines as [$tag, $value]) {
             $out .= $value === '' ? '' : "{$tag}  - {$value}\r\n";
@@ -55,11 +74,15 @@ final class RisWriter
 
     private static function name(Person $person): string
     {
-        return $person->given === '' ? $person->family : $person->surname() . ", {$person->given}" . ($person->suffix === '' ? '' : ", {$person->suffix}");
+        return $person->given === ''
+            ? $person->family
+            : $person->surname() . ", {$person->given}" . ($person->suffix === '' ? '' : ", {$person->suffix}");
     }
 
     private static function date(?PartialDate $date): string
     {
-        return $date?->year === null || $date->month === null ? '' : \sprintf('%04d/%02d/%s', $date->year, $date->month, $date->day === null ? '' : \sprintf('%02d', $date->day));
+        return $date?->year === null || $date->month === null
+            ? ''
+            : \sprintf('%04d/%02d/%s', $date->year, $date->month, $date->day === null ? '' : \sprintf('%02d', $date->day));
     }
 }

@@ -23,42 +23,110 @@ final class SvgPen implements Pen
 
     public function within(float $x, float $y, bool $isMirrored, \Closure $draw): void
     {
-        $this->start('g', ['transform' => 'translate(' . self::decimal($x) . ' ' . self::decimal($y) . ')' . ($isMirrored ? ' scale(-1 1)' : '')]);
+        $this->start('g', [
+            'transform' => 'translate(' . self::decimal($x) . ' ' . self::decimal($y) . ')' . ($isMirrored ? ' scale(-1 1)' : ''),
+        ]);
         $draw();
         $this->xml->endElement();
     }
 
     public function path(string $path, ?string $stroke, float $width = 1.0, ?string $fill = null, float $opacity = 1.0): void
     {
-        $this->element('path', ['d' => $path, 'fill' => $fill ?? 'none'] + ($fill === null ? [] : ['fill-rule' => 'evenodd']) + ($opacity < 1.0 ? ['opacity' => $opacity] : [])
-            + ($stroke === null ? [] : ['stroke' => $stroke, 'stroke-width' => $width, 'stroke-linecap' => 'round', 'stroke-linejoin' => 'round']));
+        $this->element(
+            'path',
+            ['d' => $path, 'fill' => $fill ?? 'none']
+                + ($fill === null ? [] : ['fill-rule' => 'evenodd'])
+                + ($opacity < 1.0 ? ['opacity' => $opacity] : [])
+                + ($stroke === null
+                    ? []
+                    : ['stroke' => $stroke, 'stroke-width' => $width, 'stroke-linecap' => 'round', 'stroke-linejoin' => 'round']),
+        );
     }
 
-    public function circle(float $x, float $y, float $radius, ?string $fill, ?string $stroke = null, float $width = 1.0, bool $isDashed = false): void
-    {
-        $this->element('circle', ['cx' => $x, 'cy' => $y, 'r' => $radius, 'fill' => $fill ?? 'none'] + ($stroke === null ? [] : ['stroke' => $stroke, 'stroke-width' => $width]) + ($isDashed ? ['stroke-dasharray' => '2 2'] : []));
+    public function circle(
+        float $x,
+        float $y,
+        float $radius,
+        ?string $fill,
+        ?string $stroke = null,
+        float $width = 1.0,
+        bool $isDashed = false,
+    ): void {
+        $this->element(
+            'circle',
+            ['cx' => $x, 'cy' => $y, 'r' => $radius, 'fill' => $fill ?? 'none']
+                + ($stroke === null ? [] : ['stroke' => $stroke, 'stroke-width' => $width])
+                + ($isDashed ? ['stroke-dasharray' => '2 2'] : []),
+        );
     }
 
-    public function rectangle(float $x, float $y, float $width, float $height, float $radius, string $fill, ?string $stroke = null, float $line = 1.0): void
-    {
-        $this->element('rect', ['x' => $x, 'y' => $y, 'width' => $width, 'height' => $height] + ($radius > 0.0 ? ['rx' => $radius] : []) + ['fill' => $fill] + ($stroke === null ? [] : ['stroke' => $stroke, 'stroke-width' => $line]));
+    public function rectangle(
+        float $x,
+        float $y,
+        float $width,
+        float $height,
+        float $radius,
+        string $fill,
+        ?string $stroke = null,
+        float $line = 1.0,
+    ): void {
+        $this->element(
+            'rect',
+            ['x' => $x, 'y' => $y, 'width' => $width, 'height' => $height]
+                + ($radius > 0.0 ? ['rx' => $radius] : []) + ['fill' => $fill]
+                + ($stroke === null ? [] : ['stroke' => $stroke, 'stroke-width' => $line]),
+        );
     }
 
-    public function text(string $text, float $x, float $y, Face $face, float $size, string $colour, bool $isCentred = false, bool $isRightToLeft = false, bool $isItalic = false): void
-    {
+    public function text(
+        string $text,
+        float $x,
+        float $y,
+        Face $face,
+        float $size,
+        string $colour,
+        bool $isCentred = false,
+        bool $isRightToLeft = false,
+        bool $isItalic = false,
+    ): void {
         $class = ['regular' => [], 'strong' => ['class' => 's'], 'title' => ['class' => 't']][$face->value];
-        $length = $text !== '' && !$isItalic && $this->ruler->isExact($text, $face) ? ['textLength' => $this->ruler->width($text, $face, $size), 'lengthAdjust' => 'spacingAndGlyphs'] : [];
-        $this->element('text', $class + ['x' => $x, 'y' => $y, 'font-size' => $size, 'fill' => $colour] + ($isCentred ? ['text-anchor' => 'middle'] : []) + ($isRightToLeft ? ['direction' => 'rtl'] : []) + ($isItalic ? ['font-style' => 'italic'] : []) + $length, $text);
+        $length
+            = $text !== '' && !$isItalic && $this->ruler->isExact($text, $face)
+                ? ['textLength' => $this->ruler->width($text, $face, $size), 'lengthAdjust' => 'spacingAndGlyphs']
+                : [];
+        $this->element(
+            'text',
+            $class + ['x' => $x, 'y' => $y, 'font-size' => $size, 'fill' => $colour]
+                + ($isCentred ? ['text-anchor' => 'middle'] : [])
+                + ($isRightToLeft ? ['direction' => 'rtl'] : [])
+                + ($isItalic ? ['font-style' => 'italic'] : [])
+                + $length,
+            $text,
+        );
     }
 
     public function number(string $number, float $x, float $y, float $size, string $colour, bool $isCentred = false): void
     {
-        $this->element('text', ['class' => 'n', 'x' => $x, 'y' => $y, 'font-size' => $size, 'fill' => $colour] + ($isCentred ? ['text-anchor' => 'middle'] : []) + ['textLength' => $this->ruler->number($number, $size), 'lengthAdjust' => 'spacingAndGlyphs'], $number);
+        $this->element(
+            'text',
+            ['class' => 'n', 'x' => $x, 'y' => $y, 'font-size' => $size, 'fill' => $colour]
+                + ($isCentred ? ['text-anchor' => 'middle'] : []) + [
+                    'textLength' => $this->ruler->number($number, $size),
+                    'lengthAdjust' => 'spacingAndGlyphs',
+                ],
+            $number,
+        );
     }
 
     public function image(string $bytes, float $x, float $y, float $width, float $height): void
     {
-        $this->element('image', ['x' => $x, 'y' => $y, 'width' => $width, 'height' => $height, 'href' => 'data:' . PictureType::of($bytes)->mediaType() . ';base64,' . base64_encode($bytes)]);
+        $this->element('image', [
+            'x' => $x,
+            'y' => $y,
+            'width' => $width,
+            'height' => $height,
+            'href' => 'data:' . PictureType::of($bytes)->mediaType() . ';base64,' . base64_encode($bytes),
+        ]);
     }
 
     /** @param array<string, string|int|float> $attributes */

@@ -18,7 +18,10 @@ final class SvgWriter implements Writer
 {
     private const FAMILIES = ['Hyperlegible' => 'atkinson-hyperlegible-next', 'Literata' => 'literata'];
     /** What of Unicode the parts of the fonts hold; as in resources/css/tokens.css, in short. */
-    private const RANGES = ['U+0-FF,U+131,U+152-153,U+2BB-2DC,U+2000-206F,U+20AC,U+2122,U+2190-21FF,U+2212', 'U+100-2BA,U+1E00-1EFF,U+20A0-20C0,U+2C60-2C7F,U+A720-A7FF'];
+    private const RANGES = [
+        'U+0-FF,U+131,U+152-153,U+2BB-2DC,U+2000-206F,U+20AC,U+2122,U+2190-21FF,U+2212',
+        'U+100-2BA,U+1E00-1EFF,U+20A0-20C0,U+2C60-2C7F,U+A720-A7FF',
+    ];
 
     public function __construct(private readonly ?Fonts $fonts = null) {}
 
@@ -59,10 +62,17 @@ final class SvgWriter implements Writer
     private static function begin(SvgPen $pen, Drawing $drawing, array $attributes): void
     {
         $room = $drawing->room();
-        $pen->start('svg', $attributes + [
-            'xmlns' => 'http://www.w3.org/2000/svg', 'width' => $room[2], 'height' => $room[3], 'viewBox' => implode(' ', array_map(SvgPen::decimal(...), $room)),
-            'role' => 'img', 'aria-labelledby' => 'title description',
-        ]);
+        $pen->start(
+            'svg',
+            $attributes + [
+                'xmlns' => 'http://www.w3.org/2000/svg',
+                'width' => $room[2],
+                'height' => $room[3],
+                'viewBox' => implode(' ', array_map(SvgPen::decimal(...), $room)),
+                'role' => 'img',
+                'aria-labelledby' => 'title description',
+            ],
+        );
         $pen->element('title', ['id' => 'title'], implode(' ', $drawing->picture->title));
         $pen->element('desc', ['id' => 'description'], self::description($drawing->picture));
     }
@@ -70,7 +80,9 @@ final class SvgWriter implements Writer
     /** @return list<string> */
     private function styles(Choices $choices, SvgPen $pen): array
     {
-        $css = 'text{font-family:Hyperlegible,"Atkinson Hyperlegible Next",Verdana,sans-serif;font-kerning:none;font-variant-ligatures:none}.t{font-family:Literata,Georgia,serif;font-weight:600}.n{font-weight:680;font-variant-numeric:tabular-nums}.s{font-weight:680}';
+        $css
+            = 'text{font-family:Hyperlegible,"Atkinson Hyperlegible '
+                . 'Next",Verdana,sans-serif;font-kerning:none;font-variant-ligatures:none}.t{font-family:Literata,Georgia,serif;font-weight:600}.n{font-weight:680;font-variant-numeric:tabular-nums}.s{font-weight:680}';
         $missing = [];
         foreach ($choices->embedsFonts ? self::FAMILIES : [] as $name => $family) {
             foreach (self::RANGES as $isExtended => $range) {
@@ -79,7 +91,10 @@ final class SvgWriter implements Writer
                     $missing = ['The fonts are not at hand, so they are not embedded; the text is set in what the reader has.'];
                     continue;
                 }
-                $css .= "@font-face{font-family:{$name};font-weight:200 900;unicode-range:{$range};src:url(data:font/woff2;base64," . base64_encode($bytes) . ')}';
+                $css
+                    .= "@font-face{font-family:{$name};font-weight:200 900;unicode-range:{$range};src:url(data:font/woff2;base64,"
+                    . base64_encode($bytes)
+                    . ')}';
             }
         }
         $pen->element('style', [], $css);
@@ -89,9 +104,16 @@ final class SvgWriter implements Writer
 
     private static function description(Picture $picture): string
     {
-        $names = array_map(static fn(array $section): string => trim($picture->labels[$section[0]]->number . ' ' . implode(' ', $picture->labels[$section[0]]->lines)), $picture->sections);
+        $names = array_map(
+            static fn(array $section): string => trim(
+                $picture->labels[$section[0]]->number . ' ' . implode(' ', $picture->labels[$section[0]]->lines),
+            ),
+            $picture->sections,
+        );
         $count = \count($picture->labels);
 
-        return "A map of {$count} " . ($count === 1 ? 'topic' : 'topics') . ($names === [] ? '.' : '. Main sections in reading order: ' . implode('; ', $names) . '.');
+        return "A map of {$count} "
+            . ($count === 1 ? 'topic' : 'topics')
+            . ($names === [] ? '.' : '. Main sections in reading order: ' . implode('; ', $names) . '.');
     }
 }

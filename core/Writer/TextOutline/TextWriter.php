@@ -48,7 +48,10 @@ final class TextWriter implements Writer
                 $buffer = '';
             }
         }
-        fwrite($out, $buffer . ($printed === null ? '' : self::references($printed->references)) . ($choices->loose ? $this->loose($plan) : ''));
+        fwrite(
+            $out,
+            $buffer . ($printed === null ? '' : self::references($printed->references)) . ($choices->loose ? $this->loose($plan) : ''),
+        );
         $losses = Losses::ofText($plan, $choices->from, $choices->notes);
         $losses->also($printed->missing ?? []);
 

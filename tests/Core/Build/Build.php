@@ -39,7 +39,13 @@ final class Build
         $work = sys_get_temp_dir() . '/embrel-intake-' . bin2hex(random_bytes(6));
         mkdir($work);
         try {
-            return $format->read(\is_string($file) ? self::stream($file) : $file, $options ?? new Options(), $ids ?? new CountedIds(), $work, new Shelf($work));
+            return $format->read(
+                \is_string($file) ? self::stream($file) : $file,
+                $options ?? new Options(),
+                $ids ?? new CountedIds(),
+                $work,
+                new Shelf($work),
+            );
         } finally {
             exec('rm -rf ' . escapeshellarg($work));
         }

@@ -15,7 +15,32 @@ use Embrel\RichText\Note;
 /** Notes at random, the same for the same seed, with all that documents can hold. */
 final class Notes
 {
-    private const WORDS = ['tide', 'Wattenmeer', 'é', '盐沼', 'a&b', '<wall>', '“said”', '100', '—', '*star*', '_under_', '#one', '1.', '- dash', '`tick`', 'x|y', 'ends.', '\\back', '~~', '[link]', '$5', '{brace}', '%', '^'];
+    private const WORDS = [
+        'tide',
+        'Wattenmeer',
+        'é',
+        '盐沼',
+        'a&b',
+        '<wall>',
+        '“said”',
+        '100',
+        '—',
+        '*star*',
+        '_under_',
+        '#one',
+        '1.',
+        '- dash',
+        '`tick`',
+        'x|y',
+        'ends.',
+        '\\back',
+        '~~',
+        '[link]',
+        '$5',
+        '{brace}',
+        '%',
+        '^',
+    ];
     private const MARKS = ['bold', 'italic', 'underline', 'strike', 'highlight', 'superscript', 'subscript', 'code'];
 
     private CountedIds $ids;
@@ -138,7 +163,14 @@ final class Notes
         $rows = [];
         $columns = mt_rand(1, 3);
         for ($r = 0, $count = mt_rand(2, 3); $r < $count; ++$r) {
-            $rows[] = new Node('tableRow', [], array_map(fn(): Node => new Node($r === 0 ? 'tableHeader' : 'tableCell', [], [Node::paragraph($this->runs(1, false))]), range(1, $columns)));
+            $rows[] = new Node(
+                'tableRow',
+                [],
+                array_map(
+                    fn(): Node => new Node($r === 0 ? 'tableHeader' : 'tableCell', [], [Node::paragraph($this->runs(1, false))]),
+                    range(1, $columns),
+                ),
+            );
         }
 
         return new Node('table', [], $rows);
@@ -148,6 +180,11 @@ final class Notes
     {
         $attrs = ['picture' => $this->pictures[mt_rand(0, \count($this->pictures) - 1)], 'alt' => 'The wall & the “creek”'];
 
-        return new Node('picture', $attrs + (mt_rand(0, 1) === 0 ? ['width' => mt_rand(40, 400)] : []) + (mt_rand(0, 1) === 0 ? ['caption' => 'The wall in 1887'] : []));
+        return new Node(
+            'picture',
+            $attrs
+                + (mt_rand(0, 1) === 0 ? ['width' => mt_rand(40, 400)] : [])
+                + (mt_rand(0, 1) === 0 ? ['caption' => 'The wall in 1887'] : []),
+        );
     }
 }

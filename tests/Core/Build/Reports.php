@@ -16,13 +16,45 @@ use Embrel\Plan\Topic;
 use Embrel\RichText\Node;
 use Embrel\RichText\Note;
 
-/** Reports as people write them, the same for the same seed: sections with text, citations, references, footnotes, lists, tables and quotations. */
+/**
+ * Reports as people write them, the same for the same seed: sections with text, citations, references,
+ * footnotes, lists, tables and quotations.
+ */
 final class Reports
 {
     private const WORDS = [
-        'water', 'tide', 'wall', 'harbour', 'salt', 'grass', 'winter', 'channel', 'boat', 'stone', 'gate', 'parish', 'moon', 'silt',
-        'shore', 'keeper', 'rises', 'falls', 'holds', 'counts', 'brings', 'takes', 'over', 'under', 'behind', 'the', 'a', 'every', 'slow',
-        'grey', 'old', 'quiet',
+        'water',
+        'tide',
+        'wall',
+        'harbour',
+        'salt',
+        'grass',
+        'winter',
+        'channel',
+        'boat',
+        'stone',
+        'gate',
+        'parish',
+        'moon',
+        'silt',
+        'shore',
+        'keeper',
+        'rises',
+        'falls',
+        'holds',
+        'counts',
+        'brings',
+        'takes',
+        'over',
+        'under',
+        'behind',
+        'the',
+        'a',
+        'every',
+        'slow',
+        'grey',
+        'old',
+        'quiet',
     ];
 
     private int $ids = 0;
@@ -39,10 +71,18 @@ final class Reports
         $sources = [];
         foreach (['Ward', 'Moor', 'Brent', 'Quay', 'Sands'] as $i => $name) {
             $id = Build::ulid(900 + $i);
-            $sources[$id] = new Source($id, "The {$name} book", SourceKind::Book, [Person::of($name)], date: PartialDate::of((string) (1880 + 20 * $i)));
+            $sources[$id] = new Source(
+                $id,
+                "The {$name} book",
+                SourceKind::Book,
+                [Person::of($name)],
+                date: PartialDate::of((string) (1880 + 20 * $i)),
+            );
         }
         $plan = Plan::titled('A report on the wall')->withSources($sources);
-        $plan = $plan->withProperties($plan->properties->with(['citation_style' => (mt_rand(0, 4) === 0 ? CitationStyle::ChicagoNotes : CitationStyle::Apa)->value]));
+        $plan = $plan->withProperties(
+            $plan->properties->with(['citation_style' => (mt_rand(0, 4) === 0 ? CitationStyle::ChicagoNotes : CitationStyle::Apa)->value]),
+        );
         $edit = new Edit($plan);
         $open = [Plan::ROOT];
         for ($n = 0; $n < $sections; ++$n) {
@@ -83,10 +123,12 @@ final class Reports
             $inlines = [Node::text(ucfirst($this->words(mt_rand(5, 14))) . ' ')];
             $kind = mt_rand(0, 5);
             if ($kind < 2) {
-                $inlines[] = new Node(
-                    'citation',
-                    ['items' => [['source' => $sources[mt_rand(0, \count($sources) - 1)]] + (mt_rand(0, 1) === 0 ? ['pages' => (string) mt_rand(1, 90)] : [])]],
-                );
+                $inlines[] = new Node('citation', [
+                    'items' => [
+                        ['source' => $sources[mt_rand(0, \count($sources) - 1)]]
+                        + (mt_rand(0, 1) === 0 ? ['pages' => (string) mt_rand(1, 90)] : []),
+                    ],
+                ]);
                 $inlines[] = Node::text(', ' . $this->words(4));
             } elseif ($kind === 2) {
                 $inlines[] = new Node('topicRef', ['topic' => $this->topics[mt_rand(0, \count($this->topics) - 1)]]);
@@ -100,20 +142,23 @@ final class Reports
         }
         $paragraph = fn(int $words): Node => Node::plain(ucfirst($this->words($words)));
         match (mt_rand(0, 7)) {
-            0 => $blocks[] = new Node(
+            0 => ($blocks[] = new Node(
                 'bulletList',
                 ['id' => $this->blockId()],
                 array_map(fn(): Node => new Node('listItem', content: [$paragraph(5)]), range(1, 3)),
-            ),
-            1 => $blocks[] = new Node(
+            )),
+            1 => ($blocks[] = new Node(
                 'table',
                 ['id' => $this->blockId()],
                 array_map(
-                    fn(): Node => new Node('tableRow', content: array_map(fn(): Node => new Node('tableCell', content: [$paragraph(2)]), range(1, 2))),
+                    fn(): Node => new Node(
+                        'tableRow',
+                        content: array_map(fn(): Node => new Node('tableCell', content: [$paragraph(2)]), range(1, 2)),
+                    ),
                     range(1, 3),
                 ),
-            ),
-            2 => $blocks[] = new Node('blockquote', ['id' => $this->blockId()], [$paragraph(12)]),
+            )),
+            2 => ($blocks[] = new Node('blockquote', ['id' => $this->blockId()], [$paragraph(12)])),
             default => null,
         };
 

@@ -17,8 +17,22 @@ use Embrel\Plan\Topic;
 final class Trees
 {
     private const TITLES = [
-        'Tides', 'Why the marsh matters', 'A nursery for bass and mullet', '', '1887', 'Œuvres & “quoted” words — and more', 'Donaudampfschifffahrtselektrizitätenhauptbetriebswerkbauunterbeamtengesellschaft',
-        '盐沼在堤坝之前，以及失去的东西', '塩性湿地の植物と鳥', 'ما الذي ضاع عندما بُني السد', 'מה אבד כשנבנה הסכר', 'Mixed ‏עברית‎ and English', '🌊🦆 birds 👩‍👩‍👧', 'Łódź, Århus, Ærø, Đakovo', 'कच्छ का रण', 'Половодье',
+        'Tides',
+        'Why the marsh matters',
+        'A nursery for bass and mullet',
+        '',
+        '1887',
+        'Œuvres & “quoted” words — and more',
+        'Donaudampfschifffahrtselektrizitätenhauptbetriebswerkbauunterbeamtengesellschaft',
+        '盐沼在堤坝之前，以及失去的东西',
+        '塩性湿地の植物と鳥',
+        'ما الذي ضاع عندما بُني السد',
+        'מה אבד כשנבנה הסכר',
+        'Mixed ‏עברית‎ and English',
+        '🌊🦆 birds 👩‍👩‍👧',
+        'Łódź, Århus, Ærø, Đakovo',
+        'कच्छ का रण',
+        'Половодье',
     ];
 
     public static function random(int $seed, int $most = 40): Plan
@@ -51,8 +65,18 @@ final class Trees
         $topic = new Topic($id, $title, mt_rand(0, 4) > 0 ? Kind::Section : Kind::cases()[mt_rand(0, 3)]);
         $noted = mt_rand(0, 2) === 0;
 
-        $picture = mt_rand(0, 11) === 0 ? Picture::of(str_repeat('0f', 32) . ':' . mt_rand(1, 900) . 'x' . mt_rand(1, 900) . '@' . mt_rand(24, 300)) : null;
+        $picture
+            = mt_rand(0, 11) === 0
+                ? Picture::of(str_repeat('0f', 32) . ':' . mt_rand(1, 900) . 'x' . mt_rand(1, 900) . '@' . mt_rand(24, 300))
+                : null;
 
-        return $topic->with(['picture' => $picture, 'size' => mt_rand(0, 9) === 0 ? Size::cases()[mt_rand(0, 2)] : null, 'flag' => mt_rand(0, 4) === 0 ? Flag::cases()[mt_rand(0, 7)] : null, 'dye' => mt_rand(0, 6) === 0 ? Dye::of(Dye::NAMES[$n % 8]) : null, 'noted' => $noted, 'words' => $noted ? mt_rand(0, 4000) : 0]);
+        return $topic->with([
+            'picture' => $picture,
+            'size' => mt_rand(0, 9) === 0 ? Size::cases()[mt_rand(0, 2)] : null,
+            'flag' => mt_rand(0, 4) === 0 ? Flag::cases()[mt_rand(0, 7)] : null,
+            'dye' => mt_rand(0, 6) === 0 ? Dye::of(Dye::NAMES[$n % 8]) : null,
+            'noted' => $noted,
+            'words' => $noted ? mt_rand(0, 4000) : 0,
+        ]);
     }
 }
