@@ -85,3 +85,6 @@ export const written = (key) =>
         .split(/(?<=.)\+/)
         .map((part) => SIGNS[part] ?? part)
         .join(' ');
+
+/** All keys of the table, as it spells them. */
+export const allKeys = () => table.flatMap(({ keys }) => keys);

@@ -1,6 +1,13 @@
-import { written } from '../commands/commands.js';
+import { allKeys, written } from '../commands/commands.js';
 import { words } from '../lib/vocabulary.js';
 import { element } from './element.js';
+
+/** Every key of two or more, as it is written. */
+const KEYS = new Set(
+    allKeys()
+        .map((key) => written(key).toLowerCase())
+        .filter((key) => key.includes(' ')),
+);
 
 /**
  * All that can be done, from the table of commands: letters narrow it, and what may be done now is
@@ -81,9 +88,10 @@ export class KeysDialog {
     }
 }
 
-/** Those that are meant, the shortest first: what says little else is meant most surely. */
+/** Those that are meant: by a key that is named, else by words, the shortest first, as what says little else is meant most surely. */
 function found(all, wanted) {
-    const some = all.filter((one) => matches(one, wanted));
+    const isKey = KEYS.has(wanted);
+    const some = all.filter((one) => (isKey ? one.keys.some((key) => written(key).toLowerCase() === wanted) : matches(one, wanted)));
     return wanted ? some.sort((one, other) => one.does.length - other.does.length) : some;
 }
 
