@@ -66,14 +66,29 @@ final class MapView
     {
         $standing = $picture->geometry->standings[$from];
         $id = $picture->labels[$from]->id;
+        $print = self::print($picture, $from, $to);
+        $told = ['id' => $id, 'at' => [round($standing->x, 1), round($standing->y, 1), $standing->isMirrored], 'print' => $print];
+        if (($known[$id] ?? null) === $print) {
+            return $told;
+        }
         $topics = [];
         for ($i = $from; $i < $to; ++$i) {
             $topics[] = self::topic($picture, $i);
         }
-        $print = hash('xxh64', json_encode($topics, JSON_THROW_ON_ERROR));
 
-        return ['id' => $id, 'at' => [round($standing->x, 1), round($standing->y, 1), $standing->isMirrored], 'print' => $print]
-            + (($known[$id] ?? null) === $print ? [] : ['topics' => $topics]);
+        return $told + ['topics' => $topics];
+    }
+
+    /** A fingerprint of all that is told of a section: who is whose part follows from the order and the levels. */
+    private static function print(Picture $picture, int $from, int $to): string
+    {
+        $geometry = $picture->geometry;
+        $places = '';
+        for ($i = $from; $i < $to; ++$i) {
+            $places .= pack('e3', $geometry->x[$i], $geometry->y[$i], $picture->boxes->widths[$i]);
+        }
+
+        return hash('xxh64', serialize([\array_slice($picture->labels, $from, $to - $from), $picture->look->style]) . $places);
     }
 
     /**

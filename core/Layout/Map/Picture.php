@@ -146,14 +146,18 @@ final readonly class Picture
             $geometry->title[1] + $this->titleSize[1] / 2,
         ];
         foreach ($this->sections as [$from, $to]) {
+            // Of the whole section first, as it stands in itself: it is moved and mirrored as one.
+            [$start, $above, $end, $below] = [INF, INF, -INF, -INF];
             for ($i = $from; $i < $to; ++$i) {
-                [$boxLeft, $boxTop, $boxRight, $boxBottom] = $this->box($i, $from);
-                [$left, $top, $right, $bottom] = [
-                    min($left, $boxLeft),
-                    min($top, $boxTop),
-                    max($right, $boxRight),
-                    max($bottom, $boxBottom),
-                ];
+                [$x, $y, $half] = [$geometry->x[$i], $geometry->y[$i], $this->boxes->heights[$i] / 2];
+                $start = min($start, $x - $this->back($i));
+                $end = max($end, $x + $this->boxes->widths[$i]);
+                $above = min($above, $y - $half);
+                $below = max($below, $y + $half);
+            }
+            foreach ([[$start, $above], [$end, $below]] as $corner) {
+                [$x, $y] = $geometry->standings[$from]->point(...$corner);
+                [$left, $top, $right, $bottom] = [min($left, $x), min($top, $y), max($right, $x), max($bottom, $y)];
             }
         }
 
@@ -184,10 +188,16 @@ final readonly class Picture
         $geometry = $this->geometry;
         $standing = $geometry->standings[$section];
         [$x, $y, $half] = [$geometry->x[$i], $geometry->y[$i], $this->boxes->heights[$i] / 2];
-        [$start, $end] = [$x - ($this->labels[$i]->level === 1 ? Spacing::DISC : Spacing::FLORET), $x + $this->boxes->widths[$i]];
+        [$start, $end] = [$x - $this->back($i), $x + $this->boxes->widths[$i]];
 
         $corners = [[$start, $y - $half], [$end, $y - $half], [$end, $y + $half], [$start, $y + $half]];
 
         return array_map(static fn(array $corner): array => $standing->point(...$corner), $corners);
+    }
+
+    /** How far a topic reaches back from the middle of its floret. */
+    private function back(int $i): float
+    {
+        return $this->labels[$i]->level === 1 ? Spacing::DISC : Spacing::FLORET;
     }
 }

@@ -14,6 +14,11 @@ export class Camera {
         this.selection = select(ground);
         this.zoom = zoom()
             .scaleExtent([LEAST, MOST])
+            // By itself it would ask the page at every step, which then has to be laid out before it is drawn.
+            .extent(() => [
+                [0, 0],
+                [this.size.width, this.size.height],
+            ])
             .filter((event) => (event.type === 'wheel' ? true : event.type !== 'dblclick' && !event.button && mayDrag(event)))
             .on('zoom', ({ transform }) => {
                 this.view = transform;
@@ -27,15 +32,24 @@ export class Camera {
             })
             .on('end', () => ground.classList.remove('is-moving'));
         this.selection.call(this.zoom).on('dblclick.zoom', null);
+        new ResizeObserver(() => this.measure()).observe(ground);
     }
 
     get scale() {
         return this.view.k;
     }
 
+    /** Of the ground, in pixels: as it was measured last, or now, where it was not to be seen then. */
     get size() {
+        if (!this.measured?.width) {
+            this.measure();
+        }
+        return this.measured;
+    }
+
+    measure() {
         const { clientWidth: width, clientHeight: height } = this.ground;
-        return { width, height };
+        this.measured = { width, height };
     }
 
     /** The part of the map that is in sight: left, top, right, bottom. */
@@ -52,7 +66,7 @@ export class Camera {
 
     to(view, isSlow = true) {
         this.selection.interrupt();
-        if (isSlow && !matchMedia('(prefers-reduced-motion: reduce)').matches && this.ground.clientWidth) {
+        if (isSlow && !matchMedia('(prefers-reduced-motion: reduce)').matches && this.size.width) {
             this.glide(view);
         } else {
             this.selection.call(this.zoom.transform, view);

@@ -1,4 +1,4 @@
-import { counted } from '../lib/counted.js';
+import { counted, figures } from '../lib/counted.js';
 import { send } from '../lib/http.js';
 import { follow } from '../lib/task.js';
 import { files } from './intake-files.js';
@@ -112,9 +112,7 @@ export default function intake() {
             return this.seen.opening ? `Opening note, ${counted(this.seen.opening, 'word')}` : '';
         },
         get rest() {
-            return this.seen.count > this.seen.rows.length
-                ? `and ${(this.seen.count - this.seen.rows.length).toLocaleString('en')} more`
-                : '';
+            return this.seen.count > this.seen.rows.length ? `and ${figures(this.seen.count - this.seen.rows.length)} more` : '';
         },
         /** What could come in too, each piece with its words and its place. */
         get leftOut() {

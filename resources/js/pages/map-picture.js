@@ -1,3 +1,5 @@
+import { figures } from '../lib/counted.js';
+
 /** Of most browsers; larger ones are left blank without a word. */
 const LONGEST = 16384;
 const LARGEST = 16384 * 16384 * 0.5;
@@ -17,7 +19,7 @@ export async function toPng(address, times) {
     const [w, h] = [Math.ceil(width * times), Math.ceil(height * times)];
     if (w > LONGEST || h > LONGEST || w * h > LARGEST) {
         throw new Error(
-            `At ${times} times this map is ${w.toLocaleString('en')} by ${h.toLocaleString('en')} pixels, more than a browser can draw. ` +
+            `At ${times} times this map is ${figures(w)} by ${figures(h)} pixels, more than a browser can draw. ` +
                 'Choose a smaller size, one branch, or SVG.',
         );
     }

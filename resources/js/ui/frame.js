@@ -1,4 +1,4 @@
-import { counted } from '../lib/counted.js';
+import { clock, counted, figures } from '../lib/counted.js';
 import { TRAY } from '../state/plan.js';
 import { element } from './element.js';
 import { StripBar } from './strip.js';
@@ -30,7 +30,7 @@ export class Frame {
         const { tree, queue } = this.session;
         this.strip.draw(tree.mainSection(this.here()));
         this.title.textContent = tree.title || 'Untitled';
-        const words = tree.target ? `${tree.words.toLocaleString('en')} of ${counted(tree.target, 'word')}` : counted(tree.words, 'word');
+        const words = tree.target ? `${figures(tree.words)} of ${counted(tree.target, 'word')}` : counted(tree.words, 'word');
         this.words.textContent = words;
         this.loose.textContent = counted(tree.partsOf(TRAY).length, 'loose idea');
         for (const { which, name, button } of this.steps) {
@@ -52,11 +52,10 @@ export class Frame {
     /** How far what was written has arrived. */
     showState() {
         const { queue, turns } = this.session;
-        const time = queue.savedAt.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
         const count = queue.pending.length;
         const changes = `${count} ${count === 1 ? 'change' : 'changes'} kept here`;
         const states = {
-            saved: `Saved ${time}`,
+            saved: `Saved ${clock(queue.savedAt)}`,
             saving: 'Saving',
             away: `Not connected: ${changes}`,
             'signed-out': `Signed out: ${changes}`,

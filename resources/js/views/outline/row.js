@@ -1,4 +1,4 @@
-import { counted } from '../../lib/counted.js';
+import { counted, figures } from '../../lib/counted.js';
 import { classes, colour, element, icon, setAttributes } from '../../ui/element.js';
 
 /**
@@ -109,10 +109,10 @@ export function fillRow(node, tree, id, { level, loose, isLast, isActive, isMark
     setAttributes(menu, { 'aria-label': `More for ${name}` });
     setAttributes(note, { 'aria-label': `${topic.noted ? 'Open' : 'Write'} the note of ${name}` });
     note.classList.toggle('has-note', topic.noted);
-    count.textContent = words ? ` ${words.toLocaleString('en')}` : '';
+    count.textContent = words ? ` ${figures(words)}` : '';
     const target = topic.target ? ` of ${topic.target}` : '';
     const says = (number) => (target ? `${number}${target} words` : counted(words, 'word'));
-    setAttributes(floret, { 'aria-label': says(words), title: says(words.toLocaleString('en')) });
+    setAttributes(floret, { 'aria-label': says(words), title: says(figures(words)) });
     floret.style.visibility = topic.kind === 'aside' ? 'hidden' : '';
 }
 
