@@ -60,7 +60,7 @@ final class Attachments
                 'This kind of file is not taken: PDF, pictures (PNG, JPEG, WebP, GIF), sounds (MP3, Ogg, WAV, FLAC, M4A) and plain text '
                     . 'are.',
             );
-        DB::transaction(static function () use ($plan, $id, $holder, $name, $bytes, $size, $type, $extension): void {
+        Transaction::of(static function () use ($plan, $id, $holder, $name, $bytes, $size, $type, $extension): void {
             // One at a time, so that two at once do not pass the limit together.
             DB::table('plans')->where('id', $plan)->lockForUpdate()->value('id');
             self::isThere($plan, $holder) || throw new \DomainException('What the file was to hang on is no longer in this plan.');

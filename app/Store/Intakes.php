@@ -19,7 +19,6 @@ use Embrel\Operation\OperationRefused;
 use Embrel\Plan\Plan;
 use Embrel\Reader\Format;
 use Embrel\Reader\Unreadable;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 
 /** Takes a file in: reads it, writes its pictures anew, and keeps it as a plan or as a branch of one; all of it or nothing. */
@@ -106,7 +105,7 @@ final readonly class Intakes
             [$now, $pictures, $lost] = $this->pictures($shelf, $read->plan, $work, $progress);
             $plan = $now === [] ? $read->plan : PictureNames::changed($read->plan, $now);
             $progress(\count($now), \count($now), 'Keeping the plan');
-            $row = DB::transaction(function () use ($user, $plan, $into, $under, $pictures): PlanRow {
+            $row = Transaction::of(function () use ($user, $plan, $into, $under, $pictures): PlanRow {
                 $row = $into === '' ? $this->store->create($user, $plan) : $this->branch($user, $plan, $into, $under);
                 $kept = new PlanPictures($row->id);
                 foreach ($pictures as $path) {

@@ -28,7 +28,7 @@ final class PersonalState
     /** @param list<string> $ids all that are folded now */
     public function fold(User $user, PlanRow $plan, array $ids): void
     {
-        DB::transaction(static function () use ($user, $plan, $ids): void {
+        Transaction::of(static function () use ($user, $plan, $ids): void {
             DB::table('topic_folds')->where('user_id', $user->id)->where('plan_id', $plan->id)->delete();
             foreach (array_chunk(array_unique($ids), 1000) as $chunk) {
                 DB::table('topic_folds')->insert(

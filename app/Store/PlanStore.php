@@ -26,7 +26,7 @@ final class PlanStore
     /** A new plan out of one that was read or made, as its first state. */
     public function create(User $owner, Plan $plan): PlanRow
     {
-        return DB::transaction(function () use ($owner, $plan): PlanRow {
+        return Transaction::of(function () use ($owner, $plan): PlanRow {
             $row = new PlanRow(
                 [
                     'title' => $plan->title(),
@@ -47,7 +47,7 @@ final class PlanStore
     /** Removes a plan for good, with everything that hangs on it. */
     public function erase(PlanRow $row): void
     {
-        DB::transaction(static function () use ($row): void {
+        Transaction::of(static function () use ($row): void {
             // The rows point to each other; a cascade would end after fifteen levels.
             DB::table('topics')
                 ->where('plan_id', $row->id)
@@ -88,7 +88,7 @@ final class PlanStore
      */
     public function locked(PlanRow $row, \Closure $work): mixed
     {
-        return DB::transaction(static function () use ($row, $work): mixed {
+        return Transaction::of(static function () use ($row, $work): mixed {
             $row->setRawAttributes((array) DB::table('plans')->where('id', $row->id)->lockForUpdate()->first(), true);
 
             return $work();

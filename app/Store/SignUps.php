@@ -7,6 +7,7 @@ namespace App\Store;
 use App\Mail\AccountThere;
 use App\Mail\OpenAccount;
 use App\Models\User;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Mail;
@@ -61,20 +62,25 @@ final class SignUps
     /** Opens the account; null where it cannot be any more. */
     public static function open(string $token): ?User
     {
-        return DB::transaction(static function () use ($token): ?User {
-            $found = self::find($token);
-            if ($found === null || User::query()->where('email', $found->email)->lockForUpdate()->exists()) {
-                return null;
-            }
-            DB::table('sign_ups')->where('email', $found->email)->delete();
+        $found = self::find($token);
+        try {
+            return $found === null
+                ? null
+                : Transaction::of(static function () use ($found): User {
+                    $user = User::query()->create([
+                        'name' => $found->name,
+                        'email' => $found->email,
+                        'password' => $found->password,
+                        'time_zone' => $found->time_zone,
+                    ]);
+                    DB::table('sign_ups')->where('email', $found->email)->delete();
 
-            return User::query()->create([
-                'name' => $found->name,
-                'email' => $found->email,
-                'password' => $found->password,
-                'time_zone' => $found->time_zone,
-            ]);
-        });
+                    return $user;
+                });
+        } catch (UniqueConstraintViolationException) {
+            // Another letter to the same address was followed meanwhile.
+            return null;
+        }
     }
 
     /** Forgets letters whose link opens nothing any more. */

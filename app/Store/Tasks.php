@@ -58,7 +58,7 @@ final readonly class Tasks
      */
     public static function claim(): ?\stdClass
     {
-        return DB::transaction(static function (): ?\stdClass {
+        return Transaction::of(static function (): ?\stdClass {
             $open = DB::table('tasks')
                 ->whereIn('state', ['waiting', 'running'])
                 ->orderBy('id')

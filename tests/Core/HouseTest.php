@@ -71,6 +71,16 @@ final class HouseTest extends TestCase
         }
     }
 
+    public function testEveryTransactionIsDoneAgainWhereItMetAnother(): void
+    {
+        $app = \dirname(__DIR__, 2) . '/app';
+        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($app, \FilesystemIterator::SKIP_DOTS)) as $file) {
+            if (basename((string) $file) !== 'Transaction.php') {
+                self::assertStringNotContainsString('DB::transaction(', (string) file_get_contents((string) $file), (string) $file);
+            }
+        }
+    }
+
     public function testEveryKeyMeansOneThingInOnePlace(): void
     {
         $root = \dirname(__DIR__, 2);

@@ -14,11 +14,11 @@ use App\Store\PlanRows;
 use App\Store\PlanSources;
 use App\Store\PlanStore;
 use App\Store\PlanView;
+use App\Store\Transaction;
 use Embrel\Operation\RemoveTopics;
 use Embrel\Plan\Place;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 
 /** Brings branches of another plan into this one, or the whole of it as a branch; `move` takes them out of there. */
@@ -45,7 +45,7 @@ final class CopyController
             ? Place::lastIn($store->load($plan), $given['parent'])
             : new Place($given['parent'], $given['after'] ?? null ?: null);
         $add = $copy->of($from, $given['topics'], $place);
-        $outcome = DB::transaction(static function () use ($request, $store, $plan, $from, $user, $given, $add) {
+        $outcome = Transaction::of(static function () use ($request, $store, $plan, $from, $user, $given, $add) {
             (new PlanPictures($plan->id))->takeOver($from->id, array_column($add->rows, 'topic'));
             $outcome = $store->insist(
                 $plan,
