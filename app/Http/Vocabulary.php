@@ -40,6 +40,50 @@ final class Vocabulary
         'chapter' => ['Chapter 1', 'Chapter 1 · 1.1'],
         'none' => ['none', 'No numbers'],
     ];
+    /** Field of a source → how it is called, and an example of it. */
+    private const SOURCE_FIELDS = [
+        'title' => ['Title', ''],
+        'authors' => ['Authors', ''],
+        'editors' => ['Editors', ''],
+        'date' => ['Date', '1994, c. 1890, 3 May 2024'],
+        'container' => ['Title of the whole', ''],
+        'publisher' => ['Publisher', ''],
+        'place' => ['Place', ''],
+        'edition' => ['Edition', ''],
+        'volume' => ['Volume', ''],
+        'issue' => ['Number', ''],
+        'pages' => ['Pages', '10-20'],
+        'isbn' => ['ISBN', ''],
+        'url' => ['Address', 'https://'],
+        'accessed' => ['Read on', '3 May 2024'],
+        'doi' => ['DOI', ''],
+        'language' => ['Language', 'en'],
+        'capitals' => ['Names in the title that keep their capitals', 'Harrow Creek'],
+        'remark' => ['Remark, for yourself', ''],
+    ];
+    /** Kind of source → what its fields are called otherwise. */
+    private const SOURCE_FIELDS_OF_KIND = [
+        'article' => ['container' => 'Journal'],
+        'newspaper' => ['container' => 'Newspaper'],
+        'chapter' => ['container' => 'Book'],
+        'web' => ['container' => 'Site'],
+        'thesis' => ['publisher' => 'University'],
+        'film' => ['publisher' => 'Company', 'authors' => 'Directors'],
+        'interview' => ['authors' => 'Who was asked'],
+        'report' => ['publisher' => 'Institution'],
+    ];
+    /** Operation → how a change is called that could not be made. */
+    private const CHANGES = [
+        'add' => 'New topics',
+        'move' => 'A move',
+        'retitle' => 'A title',
+        'split' => 'A split title',
+        'note' => 'Words in a note',
+        'join' => 'Two titles joined',
+        'wrap' => 'A new parent',
+        'copy' => 'A copy',
+        'restore' => 'Topics brought back',
+    ];
     private const NUMBERED = ['usual' => 'Number', 'none' => 'No number', 'appendix' => 'Appendix'];
     private const ARROWS = ['none' => 'no arrow', 'end' => 'towards the second', 'start' => 'towards the first', 'both' => 'both ways'];
     private const SORTS = ['title' => 'Title', 'words' => 'Words', 'target' => 'Target'];
@@ -53,21 +97,43 @@ final class Vocabulary
             'dyes' => Dye::NAMES,
             'schemes' => array_map(static fn(array $names): array => ['short' => $names[0], 'name' => $names[1]], self::schemes()),
             'numbered' => self::named(Numbered::cases(), static fn(Numbered $numbered): string => self::NUMBERED[$numbered->value]),
-            'sizes' => array_column(Size::cases(), 'value'),
+            'sizes' => self::sizes(),
+            'levelsOnMap' => range(1, 5),
             'arrows' => self::named(Arrows::cases(), static fn(Arrows $arrows): string => self::ARROWS[$arrows->value]),
             'sorts' => self::named(SortBy::cases(), static fn(SortBy $by): string => self::SORTS[$by->value]),
             'levels' => range(1, 9),
             'limits' => ['title' => Limits::TITLE, 'target' => Limits::TARGET_WORDS],
+            'changes' => self::CHANGES,
             'places' => self::PLACES,
             'citationStyles' => self::named(CitationStyle::cases(), static fn(CitationStyle $style): string => $style->label()),
             'sourceFormats' => self::named(SourceFormat::cases(), static fn(SourceFormat $format): string => $format->label()),
+            'sourceFields' => array_map(
+                static fn(array $field): array => ['name' => $field[0], 'hint' => $field[1]],
+                self::SOURCE_FIELDS,
+            ),
             'sourceKinds' => array_map(
-                static fn(SourceKind $kind): array => ['value' => $kind->value, 'name' => $kind->label(), 'fields' => $kind->fields()],
+                static fn(SourceKind $kind): array => [
+                    'value' => $kind->value,
+                    'name' => $kind->label(),
+                    'fields' => $kind->fields(),
+                    'names' => (object) (self::SOURCE_FIELDS_OF_KIND[$kind->value] ?? []),
+                ],
                 SourceKind::cases(),
             ),
             'mapSigns' => ['note' => Signs::NOTE, 'flags' => Signs::FLAGS],
             'mapStyles' => self::named(Style::cases(), static fn(Style $style): string => $style->name()),
         ];
+    }
+
+    /** @return list<array{string|null, string}> size → how it is called, the smallest first; null: none of its own */
+    private static function sizes(): array
+    {
+        $sizes = Size::cases();
+        usort($sizes, static fn(Size $a, Size $b): int => $a->factor() <=> $b->factor());
+        $named = array_map(static fn(Size $size): array => [$size->value, $size->value], $sizes);
+        array_splice($named, 1, 0, [[null, 'as its level']]);
+
+        return $named;
     }
 
     /** @return array<string, array{string, string}> scheme → short, and how it goes on */

@@ -143,6 +143,33 @@ enum Format: string
         return \in_array($this, [self::Docx, self::Odt, self::Pdf], true);
     }
 
+    /** Whether fonts, margins and the look of headings can be chosen for it. */
+    public function isStyled(): bool
+    {
+        return $this->isPaged() || \in_array($this, [self::Html, self::HtmlPages, self::Epub], true);
+    }
+
+    /**
+     * What the choices before handing over depend on.
+     *
+     * @return list<'outline'|'map'|'paged'|'styled'|'signs'|'marked'|'copied'> signs: lines of text alone; marked: flags
+     *     and comments can be shown in it; copied: it can go to the clipboard
+     */
+    public function traits(): array
+    {
+        return array_keys(
+            array_filter([
+                'outline' => $this->isOutline(),
+                'map' => $this->isMap(),
+                'paged' => $this->isPaged(),
+                'styled' => $this->isStyled(),
+                'signs' => $this === self::Text || $this === self::Csv,
+                'marked' => \in_array($this, [self::Docx, self::Odt, self::Html], true),
+                'copied' => !$this->isMap() && !\in_array($this, [self::Opml, self::Epub, self::HtmlPages], true),
+            ]),
+        );
+    }
+
     /** @return string such as “docx, md and pdf” */
     public static function extensions(): string
     {

@@ -2,7 +2,9 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import { fromText } from '../../resources/js/lib/lines.js';
+import { know } from '../../resources/js/lib/vocabulary.js';
 
+know({ limits: { title: 1000 } });
 const cases = JSON.parse(readFileSync(new URL('../fixtures/indented-lines.json', import.meta.url), 'utf8'));
 
 /** The same table holds what PHP makes of a file (tests/Core/IndentedLinesTest). */

@@ -1,6 +1,6 @@
 import { newId } from './ids.js';
+import { words } from './vocabulary.js';
 
-const LONGEST = 1000;
 const TAB = '    ';
 /** One sign of a list at the start of a line, and the space after it, as PHP has it (Reader/TextOutline). */
 const BULLET = /^[-*+•–◦▪‣·]\s+(?=\S)/u;
@@ -18,7 +18,8 @@ function topicsOf(lines) {
     const topics = [];
     for (const { depth, text, note = [] } of lines) {
         const signs = [...text.trim()];
-        const title = signs.slice(0, LONGEST).join('');
+        const longest = words().limits.title;
+        const title = signs.slice(0, longest).join('');
         if (!title) {
             continue;
         }
@@ -27,7 +28,7 @@ function topicsOf(lines) {
         }
         const id = newId();
         // What is too long for a title runs on in the note.
-        const rest = signs.slice(LONGEST).join('');
+        const rest = signs.slice(longest).join('');
         const noted = [...(rest ? [rest] : []), ...note].map(paragraph);
         const parent = stack[stack.length - 1]?.id;
         topics.push({ id, title, ...(parent ? { parent } : {}), ...(noted.length ? { note: noted } : {}) });

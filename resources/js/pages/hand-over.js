@@ -4,9 +4,6 @@ import { send } from '../lib/http.js';
 import { download, toPng } from './map-picture.js';
 import { follow } from '../lib/task.js';
 
-const OUTLINES = ['opml', 'csv'];
-const PAGED = ['docx', 'odt', 'pdf'];
-
 /** Getters stay getters when objects are put together. */
 const joined = (...parts) => parts.reduce((all, part) => Object.defineProperties(all, Object.getOwnPropertyDescriptors(part)), {});
 
@@ -14,6 +11,8 @@ const joined = (...parts) => parts.reduce((all, part) => Object.defineProperties
 export default function handOver() {
     return joined(styleDialog, templateDialog, {
         format: 'docx',
+        /** Format → what the choices depend on, as PHP tells it (Writer/Format). */
+        traits: {},
         kind: 'svg',
         draftStyle: 'report',
         template: '',
@@ -29,6 +28,7 @@ export default function handOver() {
         error: '',
         isChoosing: false,
         init() {
+            this.traits = JSON.parse(this.$root.dataset.traits);
             this.format = this.$root.dataset.format;
             this.draftStyle = this.$root.querySelector('[name=draft_style]').value;
             this.template = this.$root.querySelector('[name=template]').value;
@@ -52,11 +52,14 @@ export default function handOver() {
                 this.$nextTick(() => this.$refs.opener.focus());
             }
         },
+        is(trait) {
+            return !!this.traits[this.format]?.includes(trait);
+        },
         get isOpml() {
             return this.format === 'opml';
         },
         get isMap() {
-            return this.format === 'svg' || this.isPaper;
+            return this.is('map');
         },
         get isPaper() {
             return this.format === 'map-pdf';
@@ -65,7 +68,7 @@ export default function handOver() {
             return this.isMap ? 'Download the map' : 'Download the draft';
         },
         get isText() {
-            return this.format === 'txt' || this.format === 'csv';
+            return this.is('signs');
         },
         get isNumberedOutline() {
             return this.format === 'txt';
@@ -77,26 +80,26 @@ export default function handOver() {
             return this.isStyled || this.format === 'tex';
         },
         get isDraft() {
-            return !OUTLINES.includes(this.format) && !this.isText && !this.isMap;
+            return !this.is('outline') && !this.is('signs') && !this.isMap;
         },
         get isStyled() {
-            return [...PAGED, 'html', 'pages', 'epub'].includes(this.format);
+            return this.is('styled');
         },
         get isTemplated() {
-            return ['docx', 'odt', 'pdf'].includes(this.format);
+            return this.is('paged');
         },
         get isOtherTemplate() {
             const kind = this.$root.querySelector(`[name=template] option[value="${this.template}"]`)?.dataset.kind;
             return this.isTemplated && !!this.template && kind !== this.format;
         },
         get isMarkable() {
-            return ['docx', 'odt', 'html'].includes(this.format);
+            return this.is('marked');
         },
         get isMarkdown() {
             return this.format === 'md';
         },
         get canCopy() {
-            return !this.isMap && this.format !== 'opml' && this.format !== 'epub' && this.format !== 'pages';
+            return this.is('copied');
         },
         get copyLabel() {
             return this.copied || (this.isStyled ? 'Copy the text' : 'Copy the outline');

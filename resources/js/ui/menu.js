@@ -12,12 +12,6 @@ const ACTS = [
 ];
 /** Where a new topic goes, seen from another: above it is a parent around it. */
 const NEW = ['addBefore', 'addAfter', 'addInside', 'wrap'];
-const SIZES = [
-    ['small', 'small'],
-    [null, 'as its level'],
-    ['large', 'large'],
-    ['huge', 'huge'],
-];
 
 /** What can be set on a topic and done with it: one menu, opened at the part that a key asks for. */
 export class Menu extends TopicFields {
@@ -89,7 +83,7 @@ export class Menu extends TopicFields {
                 this.choice(
                     'Size on the map',
                     'size',
-                    SIZES.map(([value, label]) => [value, label, topic.size === value]),
+                    words().sizes.map(([value, label]) => [value, label, topic.size === value]),
                     set('size'),
                 ),
                 (topic.dye || topic.size) &&

@@ -1,19 +1,8 @@
+import { words } from '../lib/vocabulary.js';
 import { store } from '../lib/stored.js';
 import { newId } from '../lib/ids.js';
 import { element } from './element.js';
 import { ROOT, TRAY } from '../state/plan.js';
-
-const NAMES = {
-    add: 'New topics',
-    move: 'A move',
-    retitle: 'A title',
-    split: 'A split title',
-    note: 'Words in a note',
-    join: 'Two titles joined',
-    wrap: 'A new parent',
-    copy: 'A copy',
-    restore: 'Topics brought back',
-};
 
 /**
  * Changes that could not be made any more, because their topic had gone or had changed: each is
@@ -95,7 +84,7 @@ export class Refusals {
     /** What the change was, with the topics that it was about. */
     called(change) {
         const titles = (change.ids ?? [change.topic]).map((id) => this.page.tree.get(id)?.title).filter(Boolean);
-        const name = NAMES[change.type] ?? 'A change';
+        const name = words().changes[change.type] ?? 'A change';
         const others = titles.length > 1 ? ` and ${titles.length - 1} more` : '';
         return titles.length && change.type !== 'retitle' ? `${name} of “${titles[0]}”${others}` : name;
     }

@@ -1,8 +1,9 @@
 @php
     $is = static fn(string $name, bool $default = true): bool => isset($kept[$name]) ? filter_var($kept[$name], FILTER_VALIDATE_BOOLEAN) : $default;
+    $traits = array_map(static fn(\Embrel\Writer\Format $format): array => $format->traits(), array_column(\Embrel\Writer\Format::offered(), null, 'value'));
     $one = static fn(string $name, string|int $default): string => is_scalar($kept[$name] ?? null) ? (string) $kept[$name] : (string) $default;
 @endphp
-<x-plan-frame :plan="$plan" current="hand-over" :title="'Hand over: ' . $plan->title . ' – Embrel'" class="beside" x-data="handOver" data-address="{{ route('hand-over', $plan) }}" data-format="{{ $chosen }}" data-name="{{ \App\Store\WorkFolder::fileName($plan->title) }}">
+<x-plan-frame :plan="$plan" current="hand-over" :title="'Hand over: ' . $plan->title . ' – Embrel'" class="beside" x-data="handOver" data-address="{{ route('hand-over', $plan) }}" data-format="{{ $chosen }}" data-traits="{{ json_encode($traits) }}" data-name="{{ \App\Store\WorkFolder::fileName($plan->title) }}">
     <div class="settle">
         <form class="choices opens" id="choices" autocomplete="off" aria-label="Choices" x-bind:class="{ 'is-open': isChoosing }" x-on:keydown.escape="closeChoices">
             <h2 id="format-head">Format</h2>

@@ -1,4 +1,5 @@
 import { numberAt } from '../outline/landing.js';
+import { onDrop } from '../../state/places.js';
 import { element } from '../../ui/element.js';
 
 /** Farther from every topic than this is empty ground, in pixels of the map. */
@@ -37,28 +38,10 @@ export class Dragging {
             return null;
         }
         const [along, aside] = nearest.seen(x, y);
-        const { parent, after } = tree.placeOf(nearest.id);
         const isOut = along > nearest.start + nearest.width * 0.7;
         const edge = nearest.height * (isOut ? 0.5 : 0.22);
-        if (aside < -edge || aside > edge) {
-            const isBefore = aside < 0;
-            // After a dragged topic is where that topic stood.
-            return {
-                shape: nearest,
-                side: isBefore ? 'before' : 'after',
-                at: isBefore ? { parent, after: this.beforeIn(parent, after, gone) } : { parent, after: nearest.id },
-            };
-        }
-        return { shape: nearest, side: 'inside', at: tree.lastPlace(nearest.id) };
-    }
-
-    beforeIn(parent, after, gone) {
-        const parts = this.outline.tree.partsOf(parent);
-        let i = parts.indexOf(after);
-        while (i >= 0 && gone.has(parts[i])) {
-            i--;
-        }
-        return parts[i] ?? null;
+        const side = aside < -edge ? 'before' : aside > edge ? 'after' : 'inside';
+        return { shape: nearest, side, at: onDrop(tree, nearest.id, side, gone) };
     }
 
     show(event, { shape, side, at }) {

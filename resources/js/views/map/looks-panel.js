@@ -2,8 +2,6 @@ import { element } from '../../ui/element.js';
 import { words } from '../../lib/vocabulary.js';
 import { Popover } from '../../ui/popover.js';
 
-const LEVELS = [1, 2, 3, 4, 5];
-
 /** How the map is drawn: its style, seen at once under the pointer, the width of titles, and what is hidden by level. */
 export class LooksPanel {
     constructor(map) {
@@ -51,7 +49,9 @@ export class LooksPanel {
                 'select',
                 { 'aria-label': label, onchange: () => set(name)(Number(select.value)) },
                 element('option', { value: 0, selected: look[name] === 0 }, 'to the last level'),
-                ...LEVELS.map((level) => element('option', { value: level, selected: look[name] === level }, `to level ${level}`)),
+                ...words().levelsOnMap.map((level) =>
+                    element('option', { value: level, selected: look[name] === level }, `to level ${level}`),
+                ),
             );
             return element('label', { class: 'down' }, element('span', {}, label), select);
         };

@@ -1,5 +1,6 @@
 import { element } from '../../ui/element.js';
 import { numberAt } from './landing.js';
+import { onDropInGap } from '../../state/places.js';
 import { ROOT, TRAY } from '../../state/plan.js';
 
 const FAR_ENOUGH = 6;
@@ -138,39 +139,12 @@ export class Drag {
     /** The place in a gap: how far in, goes by how far to the right; never among what is dragged. */
     placeAt(gap, x, y) {
         const { rows, tree, start, state } = this.outline;
-        let before = gap - 1;
-        while (before >= 0 && this.ids.some((id) => tree.isWithin(rows.list[before].id, id))) {
-            before--;
-        }
-        let after = gap;
-        while (after < rows.list.length && this.ids.some((id) => tree.isWithin(rows.list[after].id, id))) {
-            after++;
-        }
-        const above = rows.list[before];
-        const below = rows.list[after];
-        const lowest = below && !(below.loose && !above?.loose) ? below.level : 1;
-        const highest = above ? above.level + 1 : 1;
-        const wished = Math.round((x - rows.left(1) - rows.unit) / rows.sizes.step) + 1;
-        const level = Math.max(Math.min(lowest, highest), Math.min(highest, wished));
-        if (!above || level === 0) {
-            return {
-                parent: below?.loose && y > rows.tops[after] - rows.heights.lead / 2 ? TRAY : state.isAlone ? start : ROOT,
-                after: null,
-                level: 1,
-            };
-        }
-        // Under the heading of the loose ideas is the first place among them.
-        if (below?.loose && !above.loose && y > rows.tops[after] - rows.heights.lead / 2) {
-            return { parent: TRAY, after: null, level: 1 };
-        }
-        if (level === above.level + 1) {
-            return { parent: above.id, after: null, level };
-        }
-        let sibling = above.id;
-        for (let at = above.level; at > level; at--) {
-            sibling = tree.get(sibling).parent;
-        }
-        return { parent: tree.get(sibling).parent, after: sibling, level };
+        return onDropInGap(tree, rows.list, gap, {
+            wished: Math.round((x - rows.left(1) - rows.unit) / rows.sizes.step) + 1,
+            dragged: new Set(this.ids.flatMap((id) => tree.branch(id))),
+            top: state.isAlone ? start : ROOT,
+            isUnderHeading: (row) => y > rows.tops[row] - rows.heights.lead / 2,
+        });
     }
 
     async ask(place) {

@@ -1,4 +1,5 @@
 import { send } from '../../lib/http.js';
+import { onEnter } from '../../state/places.js';
 import { element } from '../../ui/element.js';
 
 const PAUSE = 200;
@@ -38,16 +39,10 @@ export class Landing {
     place() {
         const { outline } = this;
         const { tree, titles, writing: id } = outline;
-        const topic = tree.get(id);
         const level = outline.list[outline.rows.index.get(id)]?.level;
         const { value, selectionStart: column } = titles.input;
-        const isOpen = tree.partsOf(id).length > 0 && !outline.folds.has(id);
-        if (column === 0 && value !== '') {
-            return { ...tree.placeOf(id), level, above: true };
-        }
-        return column >= value.length && isOpen
-            ? { parent: id, after: null, level: level + 1 }
-            : { parent: topic.parent, after: id, level };
+        const { at, as } = onEnter(tree, id, { column, length: value.length, isFolded: outline.folds.has(id) });
+        return { ...at, level: as === 'part' ? level + 1 : level, above: as === 'above' };
     }
 
     draw() {

@@ -1,5 +1,6 @@
 import { confirm } from '../../ui/confirm.js';
 import { newId } from '../../lib/ids.js';
+import { onShift, onShiftTab, onTab } from '../../state/places.js';
 import { ROOT, TRAY } from '../../state/plan.js';
 
 /** Moving and regrouping what is marked. */
@@ -52,40 +53,25 @@ export class Moving {
 
     /** One place up or down among the siblings, and on past their ends into the neighbouring branch. */
     shift(by) {
-        this.withHeads((ids) => {
-            const { tree, outline } = this;
-            const edge = ids[by < 0 ? 0 : ids.length - 1];
-            const { parent } = tree.get(edge);
-            const siblings = tree.partsOf(parent);
-            const at = siblings.indexOf(edge) + by;
-            const uncles = tree.get(parent) && parent !== this.top ? tree.partsOf(tree.get(parent).parent) : [];
-            const uncle = uncles[uncles.indexOf(parent) + by];
-            if (siblings[at]) {
-                outline.move(ids, { parent, after: by < 0 ? (siblings[at - 1] ?? null) : siblings[at] });
-            } else if (uncle) {
-                outline.unfold(uncle);
-                outline.move(ids, by < 0 ? tree.lastPlace(uncle) : { parent: uncle, after: null });
-            }
-        });
+        this.withHeads((ids) => this.moveInto(ids, onShift(this.tree, ids, by, this.top)));
     }
 
     inward() {
-        this.withHeads((ids) => {
-            const { after } = this.tree.placeOf(ids[0]);
-            if (after) {
-                this.outline.unfold(after);
-                this.outline.move(ids, this.tree.lastPlace(after));
-            }
-        });
+        this.withHeads((ids) => this.moveInto(ids, onTab(this.tree, ids)));
     }
 
     outward() {
-        this.withHeads((ids) => {
-            const { parent } = this.tree.get(ids[0]);
-            if (parent !== this.top && this.tree.get(parent)) {
-                this.outline.move(ids, { parent: this.tree.get(parent).parent, after: parent });
+        this.withHeads((ids) => this.moveInto(ids, onShiftTab(this.tree, ids, this.top)));
+    }
+
+    /** Moves to a place, if there is one; another branch is opened for it. */
+    moveInto(ids, place) {
+        if (place) {
+            if (!this.tree.isWithin(ids[0], place.parent)) {
+                this.outline.unfold(place.parent);
             }
-        });
+            this.outline.move(ids, place);
+        }
     }
 
     /** The topic above which nothing is moved. */

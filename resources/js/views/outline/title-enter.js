@@ -1,4 +1,5 @@
 import { newId } from '../../lib/ids.js';
+import { onEnter } from '../../state/places.js';
 import { confirm } from '../../ui/confirm.js';
 import { FreshTopics } from './fresh-topics.js';
 
@@ -7,30 +8,22 @@ export class TitleEnter extends FreshTopics {
     enter(id, column) {
         const { outline } = this;
         const topic = outline.tree.get(id);
-        const title = this.input.value;
-        if (column === 0 && title !== '') {
-            const { parent, after } = outline.tree.placeOf(id);
-            this.fresh.delete(outline.add({ parent, after }, '', { kind: topic.kind }));
+        const { length } = this.input.value;
+        if (length === 0 && this.fresh.has(id)) {
+            return;
+        }
+        const { at, as } = onEnter(outline.tree, id, { column, length, isFolded: outline.folds.has(id) });
+        if (as === 'above') {
+            this.fresh.delete(outline.add(at, '', { kind: topic.kind }));
             this.write(id, 0);
             return;
         }
-        if (title === '' && this.fresh.has(id)) {
-            return;
-        }
-        if (column >= title.length) {
-            // Under an open branch the next line is its first part, as it stands right below.
-            const open = outline.tree.partsOf(id).length > 0 && !outline.folds.has(id);
-            this.write(
-                outline.add(
-                    open ? { parent: id, after: null } : { parent: topic.parent, after: id },
-                    '',
-                    topic.kind === 'section' || open ? {} : { kind: topic.kind },
-                ),
-                0,
-            );
+        if (as !== 'split') {
+            this.write(outline.add(at, '', topic.kind === 'section' || as === 'part' ? {} : { kind: topic.kind }), 0);
             return;
         }
         const fresh = newId();
+        const title = this.input.value;
         this.end();
         outline.state.also(fresh);
         outline.perform({ type: 'split', topic: id, new: fresh, at: [...title.slice(0, column)].length });

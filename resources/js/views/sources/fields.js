@@ -1,17 +1,9 @@
+import { words } from '../../lib/vocabulary.js';
 import { element } from '../../ui/element.js';
 
 const WIDE = new Set(['title', 'container', 'url', 'capitals', 'remark']);
 /** A stored date as it is typed: 1890~ is about 1890. */
 const shownDate = (name, value) => (['date', 'accessed'].includes(name) && /~$/.test(value) ? `c. ${value.slice(0, -1)}` : value);
-
-const HINTS = {
-    date: '1994, c. 1890, 3 May 2024',
-    accessed: '3 May 2024',
-    pages: '10-20',
-    capitals: 'Harrow Creek',
-    language: 'en',
-    url: 'https://',
-};
 
 /** The fields of a source, each saved when it is left. */
 export class Fields {
@@ -36,7 +28,7 @@ export class Fields {
                       value: shownDate(name, value),
                       maxlength: 2000,
                       autocomplete: 'off',
-                      placeholder: HINTS[name],
+                      placeholder: words().sourceFields[name].hint,
                       onchange,
                   });
         if (name === 'remark') {

@@ -3,36 +3,6 @@ import { words } from '../../lib/vocabulary.js';
 import { meanwhile } from '../../lib/meanwhile.js';
 import { Fields } from './fields.js';
 
-const LABELS = {
-    title: 'Title',
-    container: 'Title of the whole',
-    publisher: 'Publisher',
-    place: 'Place',
-    edition: 'Edition',
-    volume: 'Volume',
-    issue: 'Number',
-    pages: 'Pages',
-    url: 'Address',
-    doi: 'DOI',
-    isbn: 'ISBN',
-    language: 'Language',
-    capitals: 'Names in the title that keep their capitals',
-    remark: 'Remark, for yourself',
-    date: 'Date',
-    accessed: 'Read on',
-    editors: 'Editors',
-};
-const OF_KIND = {
-    article: { container: 'Journal' },
-    newspaper: { container: 'Newspaper' },
-    chapter: { container: 'Book' },
-    web: { container: 'Site' },
-    thesis: { publisher: 'University' },
-    film: { publisher: 'Company', authors: 'Directors' },
-    interview: { authors: 'Who was asked' },
-    report: { publisher: 'Institution' },
-};
-
 /** The fields of one source. One that is in the plan is saved with each change; a new one is confirmed first. */
 export class SourceForm extends Fields {
     constructor(view) {
@@ -121,8 +91,8 @@ export class SourceForm extends Fields {
     draw() {
         const { source } = this;
         const kind = source.kind ?? 'other';
-        const { fields } = words().sourceKinds.find(({ value }) => value === kind);
-        const label = (name) => OF_KIND[kind]?.[name] ?? LABELS[name] ?? name;
+        const { fields, names } = words().sourceKinds.find(({ value }) => value === kind);
+        const label = (name) => names[name] ?? words().sourceFields[name].name;
         const first = fields.filter((name) => name !== 'editors');
         const setKind = (event) => {
             source.kind = event.target.value;
@@ -173,7 +143,7 @@ export class SourceForm extends Fields {
                     ),
                 ),
                 this.line('title', label('title')),
-                this.people('authors', OF_KIND[kind]?.authors ?? 'Authors'),
+                this.people('authors', label('authors')),
                 fields.includes('editors') && this.people('editors', label('editors')),
                 this.line('date', label('date')),
                 ...first.map((name) => this.line(name, label(name))),

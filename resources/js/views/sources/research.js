@@ -156,6 +156,7 @@ export class ResearchView extends Guesses {
         document.getElementById('research-empty').hidden = this.rows.length > 0;
         document.getElementById('research-hint').hidden = this.rows.length === 0;
         const button = document.getElementById('sort-marked');
+        button.hidden = this.rows.length === 0;
         button.disabled = marked === 0;
         button.textContent = marked === 1 ? 'Do it for the marked one' : `Do it for the ${marked} marked`;
         document.getElementById('mark-all-guesses').textContent = this.rows.every((row) => row.marked) ? 'Mark none' : 'Mark all';
