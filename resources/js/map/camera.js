@@ -1,18 +1,27 @@
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity } from 'd3-zoom';
 
+/** Left, top, right, bottom. @typedef {[number, number, number, number]} Box */
+
 const LEAST = 0.03;
 const MOST = 4;
 const DURATION = 180;
 
 /** What part of the map is in sight, and how large: wheel, pinch, drag and keys. */
 export class Camera {
+    /**
+     * @param {SVGSVGElement} ground
+     * @param {{onMove: () => void, onHand: () => void, mayDrag: (event: any) => boolean}} on what happens when it moves, when a hand moves
+     *     it, and whether a press may
+     */
     constructor(ground, { onMove, onHand, mayDrag }) {
         this.ground = ground;
         this.onMove = onMove;
         this.view = zoomIdentity;
         this.selection = select(ground);
-        this.zoom = zoom()
+        /** @type {import('d3-zoom').ZoomBehavior<SVGSVGElement, unknown>} */
+        this.zoom = zoom();
+        this.zoom
             .scaleExtent([LEAST, MOST])
             // By itself it would ask the page at every step, which then has to be laid out before it is drawn.
             .extent(() => [
@@ -41,31 +50,30 @@ export class Camera {
 
     /** Of the ground, in pixels: as it was measured last, or now, where it was not to be seen then. */
     get size() {
-        if (!this.measured?.width) {
-            this.measure();
-        }
-        return this.measured;
+        return this.measured?.width ? this.measured : this.measure();
     }
 
+    /** @returns {{width: number, height: number}} */
     measure() {
         const { clientWidth: width, clientHeight: height } = this.ground;
-        this.measured = { width, height };
+        return (this.measured = { width, height });
     }
 
-    /** The part of the map that is in sight: left, top, right, bottom. */
+    /** The part of the map that is in sight. @returns {Box} */
     get sight() {
         const { width, height } = this.size;
         return [...this.view.invert([0, 0]), ...this.view.invert([width, height])];
     }
 
-    /** A point of the window, on the map. */
+    /** A point of the window, on the map. @param {{clientX: number, clientY: number}} event */
     point(event) {
         const box = this.ground.getBoundingClientRect();
         return this.view.invert([event.clientX - box.left, event.clientY - box.top]);
     }
 
+    /** @param {import('d3-zoom').ZoomTransform} view */
     to(view, isSlow = true) {
-        this.selection.interrupt();
+        this.ticket = null;
         if (isSlow && !matchMedia('(prefers-reduced-motion: reduce)').matches && this.size.width) {
             this.glide(view);
         } else {
@@ -73,18 +81,18 @@ export class Camera {
         }
     }
 
-    /** Moves there in a few frames; what is newer ends what is older. */
+    /** Moves there in a few frames; what is newer ends what is older. @param {import('d3-zoom').ZoomTransform} view */
     glide(view) {
         const from = this.view;
         const begun = performance.now();
         const ticket = (this.ticket = {});
-        const step = (now) => {
+        const step = (/** @type {number} */ now) => {
             if (this.ticket !== ticket) {
                 return;
             }
             const t = Math.min(1, (now - begun) / DURATION);
             const eased = 1 - (1 - t) ** 3;
-            const mix = (a, b) => a + (b - a) * eased;
+            const mix = (/** @type {number} */ a, /** @type {number} */ b) => a + (b - a) * eased;
             this.selection.call(
                 this.zoom.transform,
                 zoomIdentity.translate(mix(from.x, view.x), mix(from.y, view.y)).scale(mix(from.k, view.k)),
@@ -96,6 +104,7 @@ export class Camera {
         requestAnimationFrame(step);
     }
 
+    /** @param {number} factor */
     by(factor) {
         const { width, height } = this.size;
         const [x, y] = this.view.invert([width / 2, height / 2]);
@@ -103,7 +112,7 @@ export class Camera {
         this.to(zoomIdentity.translate(width / 2 - x * k, height / 2 - y * k).scale(k));
     }
 
-    /** Brings a part of the map into sight as a whole, no larger than it is. `taken`: what covers the right edge. */
+    /** Brings a part of the map into sight as a whole, no larger than it is. `taken`: what covers the right edge. @param {Box} box */
     fit([left, top, right, bottom], { taken = 0, isSlow = true, most = 1 } = {}) {
         const { width, height } = this.size;
         const room = { width: Math.max(120, width - taken - 48), height: Math.max(120, height - 56) };
@@ -113,10 +122,11 @@ export class Camera {
         this.to(zoomIdentity.translate(x, y).scale(k), isSlow);
     }
 
-    /** Moves just so far that a box is in sight, with some room around it. */
+    /** Moves just so far that a box is in sight, with some room around it. @param {Box} box */
     reveal([left, top, right, bottom], taken = 0) {
         const { width, height } = this.size;
         const { x, y, k } = this.view;
+        /** @type {(from: number, to: number, room: number, edge: number) => number} */
         const shift = (from, to, room, edge) =>
             from * k + edge < 24 ? 24 - from * k - edge : to * k + edge > room ? Math.max(room - to * k - edge, 24 - from * k - edge) : 0;
         const [dx, dy] = [shift(left, right, width - taken - 24, x), shift(top, bottom, height - 72, y)];

@@ -1,7 +1,20 @@
 import { colour } from '../ui/element.js';
 import { beside, label, svg } from './draw.js';
 import { Shape } from './shape.js';
+import { drawGround } from './ground.js';
 import { Stalks } from './stalks.js';
+
+/**
+ * @typedef {import('./camera.js').Box} Box
+ * @typedef {{id: string, at: [number, number, boolean], print: string, shapes: Shape[]}} Section
+ * @typedef {SVGGElement & {shape?: Shape, mirrored?: boolean, badge?: SVGElement | null}} Leaf
+ * @typedef {{arrangement: string, ground: boolean, lines: number[], [more: string]: any}} Look
+ * @typedef {{lines: string[], size: number, at: [number, number], room: [number, number]}} Title
+ * @typedef {{id: string, at: [number, number, boolean], print: string, topics?: any[][]}} ToldSection
+ *
+ * The map as app/Store/MapView tells it.
+ * @typedef {{look: Look, title: Title, spine: Box[], bounds: Box, sections: ToldSection[], [more: string]: any}} Told
+ */
 
 /** Under this size type cannot be read: branches are drawn as strokes. */
 const COARSE = 0.34;
@@ -12,9 +25,9 @@ const SPARE = 0.3;
  * @typedef {object} Topics
  * @property {(id: string) => string} parentOf
  * @property {(id: string) => boolean} hasParts
- * @property {(nodes: Map<string, SVGElement>) => void} dress gives the topics that are drawn their names and looks
+ * @property {(nodes: Map<string, Leaf>) => void} dress gives the topics that are drawn their names and looks
  * @property {(id: string) => boolean} keeps whether a topic is drawn though it is out of sight
- * @property {object} signs of notes and flags, as paths
+ * @property {import('./draw.js').Signs} signs of notes and flags, as paths
  * @property {string} address of the plan, for its pictures
  */
 
@@ -32,14 +45,24 @@ export class Canvas {
         this.lines = new Stalks(this, this.stage);
         this.labels = this.stage.appendChild(svg('g', { role: 'presentation' }));
         this.over = this.stage.appendChild(svg('g', { 'aria-hidden': 'true', class: 'over-labels' }));
-        /** Topic → its node, of those that are drawn. */
+        /** Topic → its node, of those that are drawn. @type {Map<string, Leaf>} */
         this.drawn = new Map();
+        /** @type {Map<string, Shape>} */
         this.shapes = new Map();
+        /** @type {Map<string, Section>} */
         this.sections = new Map();
-        /** What is shown, in reading order: [{id}, …] */
+        /** @type {Told | null} */
+        this.told = null;
+        /** What part of the map is drawn. @type {Box | null} */
+        this.covered = null;
+        /** Whether it is so small that branches are strokes. */
+        this.isCoarse = false;
+        this.isStale = false;
+        /** What is shown, in reading order. @type {{id: string}[]} */
         this.list = [];
     }
 
+    /** @param {string} id */
     parentOf(id) {
         return this.topics.parentOf(id);
     }
@@ -50,15 +73,23 @@ export class Canvas {
         return Object.fromEntries([...this.sections].map(([id, section]) => [id, section.print]));
     }
 
-    /** Takes in a map: sections that it does not tell anew are moved as a whole. */
+    /** Takes in a map: sections that it does not tell anew are moved as a whole. @param {Told} told */
     take(told) {
         this.told = told;
+        /** @type {Map<string, Section>} */
         const sections = new Map();
+        /** @type {Map<string, Shape>} */
         const shapes = new Map();
         for (const { id, at, print, topics } of told.sections) {
             const known = this.sections.get(id);
-            const section = { id, at, print, shapes: topics ? topics.map((topic) => new Shape(topic, at, id)) : known.shapes };
-            if (!topics && String(known.at) !== String(at)) {
+            /** @type {Section} */
+            const section = {
+                id,
+                at,
+                print,
+                shapes: topics ? topics.map((topic) => new Shape(topic, at, id)) : (known?.shapes ?? []),
+            };
+            if (!topics && String(known?.at) !== String(at)) {
                 section.shapes.forEach((shape) => shape.place(at));
             }
             sections.set(id, section);
@@ -67,63 +98,19 @@ export class Canvas {
         this.sections = sections;
         this.shapes = shapes;
         this.isStale = true;
-        this.frame();
-    }
-
-    /** The title, the spine, and what is drawn when one is far away. */
-    frame() {
-        const { title, spine, look, sections } = this.told;
-        const [x, y] = title.at;
-        const high = title.size * 1.34;
-        this.under.replaceChildren(
-            look.ground &&
-                svg(
-                    'g',
-                    { class: 'tints' },
-                    ...sections.filter(({ id }) => !this.sections.get(id).shapes[0].isLoose).map(({ id }) => this.tint(id)),
-                ),
-            svg(
-                'g',
-                { class: 'spine' },
-                ...spine.map(([x1, y1, x2, y2], i) => svg('path', { d: `M${x1} ${y1}L${x2} ${y2}`, '--d': this.spineDye(i) })),
-            ),
-            svg(
-                'text',
-                { class: 'map-title', 'font-size': title.size },
-                ...title.lines.map((line, i) =>
-                    svg('tspan', { x, y: (y - title.room[1] / 2 + high * i + title.size * 1.02).toFixed(1) }, line),
-                ),
-            ),
-        );
+        drawGround(this, told);
         this.lines.renew();
     }
 
-    spineDye(i) {
-        const { look, sections } = this.told;
-        if (look.arrangement === 'spine' || (look.arrangement === 'both' && i === 0)) {
-            return 'var(--ink)';
-        }
-        const order = sections[look.arrangement === 'both' ? i - 1 : i];
-        return colour(this.sections.get(order.id).shapes[0].dye);
+    /** The section whose topics are told under an id. @param {string} id */
+    section(id) {
+        return /** @type {Section} */ (this.sections.get(id));
     }
 
-    tint(id) {
-        const { shapes } = this.sections.get(id);
-        const [left, top, right, bottom] = this.bounds(shapes);
-        return svg('rect', {
-            class: 'tint',
-            '--d': colour(shapes[0].dye),
-            x: left - 12,
-            y: top - 6,
-            width: right - left + 24,
-            height: bottom - top + 12,
-            rx: 12,
-        });
-    }
-
+    /** @param {Shape[]} shapes @returns {Box} */
     bounds(shapes) {
         return shapes.reduce(
-            ([left, top, right, bottom], { box }) => [
+            (/** @type {Box} */ [left, top, right, bottom], { box }) => [
                 Math.min(left, box[0]),
                 Math.min(top, box[1]),
                 Math.max(right, box[2]),
@@ -135,7 +122,10 @@ export class Canvas {
 
     // ---- What is in sight
 
-    /** Goes along with the camera: draws what has come into sight, and takes away what has gone out of it; whether nothing was drawn. */
+    /**
+     * Goes along with the camera: draws what has come into sight, and takes away what has gone out of it; whether nothing was drawn.
+     * @param {import('./camera.js').Camera} camera
+     */
     move(camera) {
         const { x, y, k } = camera.view;
         this.stage.setAttribute('transform', `translate(${x} ${y}) scale(${k})`);
@@ -147,18 +137,24 @@ export class Canvas {
         const { sight } = camera;
         if (this.isStale || !this.covers(sight)) {
             const [width, height] = [(sight[2] - sight[0]) * SPARE, (sight[3] - sight[1]) * SPARE];
-            this.covered = [sight[0] - width, sight[1] - height, sight[2] + width, sight[3] + height];
+            const covered = (this.covered = /** @type {Box} */ ([
+                sight[0] - width,
+                sight[1] - height,
+                sight[2] + width,
+                sight[3] + height,
+            ]));
             this.isStale = false;
-            this.fillSight();
+            this.fillSight(covered);
             this.topics.dress(this.drawn);
             return false;
         }
         return true;
     }
 
+    /** @param {Box} sight */
     covers(sight) {
         return (
-            this.covered &&
+            this.covered !== null &&
             sight[0] >= this.covered[0] &&
             sight[1] >= this.covered[1] &&
             sight[2] <= this.covered[2] &&
@@ -166,8 +162,10 @@ export class Canvas {
         );
     }
 
-    fillSight() {
-        const [left, top, right, bottom] = this.covered;
+    /** @param {Box} covered */
+    fillSight(covered) {
+        const [left, top, right, bottom] = covered;
+        /** @type {Shape[]} */
         const seen = [];
         for (const { id } of this.list) {
             const shape = this.shapes.get(id);
@@ -184,26 +182,23 @@ export class Canvas {
                 this.drawn.delete(id);
             }
         }
+        /** @type {Leaf | null} */
         let before = null;
         for (const shape of seen) {
             const node = this.leaf(shape);
+            /** @type {ChildNode | null} */
             const next = before ? before.nextSibling : this.labels.firstChild;
             if (next !== node) {
                 this.labels.insertBefore(node, next);
             }
             before = node;
         }
-        this.lines.draw();
+        this.lines.draw(covered);
     }
 
+    /** @param {Shape} shape */
     leaf(shape) {
-        let node = this.drawn.get(shape.id);
-        const isNew = !node;
-        if (isNew) {
-            node = svg('g', { class: 'leaf', role: 'treeitem', id: `spot-${shape.id}` });
-            node.dataset.id = shape.id;
-            this.drawn.set(shape.id, node);
-        }
+        const node = this.drawn.get(shape.id) ?? this.newLeaf(shape.id);
         if (node.shape !== shape || node.mirrored !== shape.isMirrored) {
             node.shape = shape;
             node.mirrored = shape.isMirrored;
@@ -221,6 +216,15 @@ export class Canvas {
         if (node.badge) {
             node.badge.style.transform = shape.transform;
         }
+        return node;
+    }
+
+    /** @param {string} id @returns {Leaf} */
+    newLeaf(id) {
+        /** @type {Leaf} */
+        const node = svg('g', { class: 'leaf', role: 'treeitem', id: `spot-${id}` });
+        node.dataset.id = id;
+        this.drawn.set(id, node);
         return node;
     }
 }

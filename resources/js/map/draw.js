@@ -4,12 +4,21 @@ import { dress } from '../ui/element.js';
 const HANDLE = 16;
 const SVG = 'http://www.w3.org/2000/svg';
 
-/** An SVG element with attributes and children; text is always text. */
+/** @typedef {import('./shape.js').Shape} Shape @typedef {{note: string, flags: Record<string, [string, string]>}} Signs */
+
+/**
+ * An SVG element with attributes and children; text is always text.
+ * @template {keyof SVGElementTagNameMap} T
+ * @param {T} tag
+ * @param {import('../ui/element.js').Given} attributes
+ * @param {...import('../ui/element.js').Child} children
+ * @returns {SVGElementTagNameMap[T]}
+ */
 export function svg(tag, attributes = {}, ...children) {
     return dress(document.createElementNS(SVG, tag), attributes, children);
 }
 
-/** A disc that is filled from below as far as a share. */
+/** A disc that is filled from below as far as a share. @param {number} radius @param {number} filled */
 function floretPath(radius, filled) {
     const level = radius - 2 * radius * Math.min(1, filled);
     const half = Math.sqrt(Math.max(0, radius * radius - level * level));
@@ -22,11 +31,15 @@ function floretPath(radius, filled) {
 /**
  * What is drawn of a topic: everything but what changes as it is marked.
  *
- * @param signs the forms of note and flags, as PHP has them
- * @param address of the plan, below which its pictures are
+ * @param {Shape} shape
+ * @param {boolean} hasParts
+ * @param {Signs} signs the forms of note and flags, as PHP has them
+ * @param {string} address of the plan, below which its pictures are
+ * @returns {SVGElement[]}
  */
 export function label(shape, hasParts, signs, address) {
     const x = shape.textX;
+    /** @type {SVGElement[]} */
     const nodes = [
         svg('rect', { class: 'back', x: x - 5, y: -shape.height / 2, width: shape.width + 10, height: shape.height, rx: 2 }),
         svg('rect', { class: 'under', x: x - 5, y: shape.height / 2 - 3, width: shape.width + 10, height: 3 }),
@@ -77,16 +90,18 @@ export function label(shape, hasParts, signs, address) {
     return nodes;
 }
 
+/** @param {Shape} shape */
 function disc(shape) {
-    return [
-        shape.start > 30 && svg('path', { class: 'tie', d: shape.isMirrored ? 'M-14 0H-28' : 'M14 0H28' }),
-        svg('circle', { class: 'disc', r: 14 }),
-    ].filter(Boolean);
+    const ring = svg('circle', { class: 'disc', r: 14 });
+    return shape.start > 30 ? [svg('path', { class: 'tie', d: shape.isMirrored ? 'M-14 0H-28' : 'M14 0H28' }), ring] : [ring];
 }
 
-/** Figures that nobody needs to hear with the name: the number in the disc of a main section, and how many are folded away. */
+/**
+ * Figures that nobody needs to hear with the name: the number in the disc of a main section, and how many are folded away.
+ * @param {Shape} shape
+ */
 export function beside(shape) {
-    const short = shape.number.split(' ').at(-1).replace(/\.$/, '');
+    const short = shape.number.replace(/^.* /, '').replace(/\.$/, '');
     return svg(
         'g',
         { class: 'beside' },
@@ -95,15 +110,16 @@ export function beside(shape) {
     );
 }
 
+/** @param {Shape} shape @returns {SVGElement[]} */
 function floret(shape) {
-    return shape.hasFloret
-        ? [
-              svg('circle', { class: 'floret-ring', r: 5.2 }),
-              shape.filled > 0 && svg('path', { class: 'floret-fill', d: floretPath(5.2, shape.filled) }),
-          ].filter(Boolean)
-        : [];
+    if (!shape.hasFloret) {
+        return [];
+    }
+    const ring = svg('circle', { class: 'floret-ring', r: 5.2 });
+    return shape.filled > 0 ? [ring, svg('path', { class: 'floret-fill', d: floretPath(5.2, shape.filled) })] : [ring];
 }
 
+/** @param {Shape['marks'][number]} mark @param {number} x @param {Signs} signs */
 function sign([which, text, at, y], x, signs) {
     if (which === 'note') {
         return svg(
@@ -124,6 +140,7 @@ function sign([which, text, at, y], x, signs) {
     return svg('text', { class: `mark ${which}`, 'aria-hidden': 'true', x: x + at, y }, text);
 }
 
+/** @param {Shape} shape */
 function knob(shape) {
     const { out } = shape;
     if (!shape.inside) {
@@ -141,4 +158,4 @@ function knob(shape) {
     );
 }
 
-const knobWidth = (shape) => shape.reach - shape.start - shape.width - 10;
+const knobWidth = (/** @type {Shape} */ shape) => shape.reach - shape.start - shape.width - 10;

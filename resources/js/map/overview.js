@@ -6,9 +6,13 @@ const HEIGHT = 112;
 
 /** The whole map, small, in a corner, while it does not fit: what is in sight is framed, and a press goes there. */
 export class Overview {
-    constructor(map) {
+    /** @param {{picture: import('./canvas.js').Canvas, camera: import('./camera.js').Camera}} map @param {SVGSVGElement} box */
+    constructor(map, box) {
         this.map = map;
-        this.box = document.getElementById('overview');
+        this.box = box;
+        /** Of the small picture to the map, and the corner of the map at its own. */
+        this.scale = 1;
+        this.origin = [0, 0];
         this.ground = this.box.appendChild(svg('g'));
         this.frame = this.box.appendChild(svg('rect', { class: 'frame' }));
         this.box.addEventListener('pointerdown', (event) => {
@@ -50,10 +54,12 @@ export class Overview {
         );
     }
 
+    /** A point of the map in the small picture. @param {number} x @param {number} y */
     at(x, y) {
         return [(x - this.origin[0]) * this.scale, (y - this.origin[1]) * this.scale];
     }
 
+    /** @param {PointerEvent} event */
     go(event) {
         const box = this.box.getBoundingClientRect();
         const [x, y] = [(event.clientX - box.left) / this.scale + this.origin[0], (event.clientY - box.top) / this.scale + this.origin[1]];

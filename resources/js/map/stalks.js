@@ -1,6 +1,8 @@
 import { colour } from '../ui/element.js';
 import { svg } from './draw.js';
 
+/** @typedef {import('./shape.js').Shape} Shape */
+
 /** The lines from topic to topic: one by one when they are near, all of a section as one when they are far away. */
 export class Stalks {
     /** @param {import('./canvas.js').Canvas} canvas @param {SVGElement} stage */
@@ -8,6 +10,7 @@ export class Stalks {
         this.canvas = canvas;
         this.near = stage.appendChild(svg('g', { 'aria-hidden': 'true', class: 'stalks' }));
         this.far = stage.appendChild(svg('g', { 'aria-hidden': 'true', class: 'coarse' }));
+        /** Topic → the line to it. @type {Map<string, SVGPathElement & {shape?: Shape, placed?: string}>} */
         this.drawn = new Map();
     }
 
@@ -16,20 +19,25 @@ export class Stalks {
         this.hasFar = false;
     }
 
-    /** A stalk is drawn when it may be in sight: as one line when near, all of a section as one when far away. */
-    draw() {
+    /**
+     * A stalk is drawn when it may be in sight: as one line when near, all of a section as one when far away.
+     * @param {import('./camera.js').Box} covered
+     */
+    draw(covered) {
         this.far.toggleAttribute('hidden', !this.canvas.isCoarse);
         this.near.toggleAttribute('hidden', this.canvas.isCoarse);
         if (this.canvas.isCoarse) {
             this.drawFar();
             return;
         }
-        const [left, top, right, bottom] = this.canvas.covered;
+        const [left, top, right, bottom] = covered;
+        const look = this.canvas.told?.look;
         const wanted = new Set();
         for (const { id } of this.canvas.list) {
             const shape = this.canvas.shapes.get(id);
             const parent = shape?.stalk && this.canvas.shapes.get(this.canvas.parentOf(id));
             if (
+                look &&
                 parent &&
                 Math.max(shape.box[2], parent.box[2]) > left &&
                 Math.min(shape.box[0], parent.box[0]) < right &&
@@ -37,7 +45,7 @@ export class Stalks {
                 Math.min(shape.box[1], parent.box[1]) < bottom
             ) {
                 wanted.add(id);
-                this.stalk(shape);
+                this.stalk(shape, look);
             }
         }
         for (const [id, path] of this.drawn) {
@@ -48,20 +56,20 @@ export class Stalks {
         }
     }
 
-    stalk(shape) {
+    /** @param {Shape} shape @param {import('./canvas.js').Look} look */
+    stalk(shape, look) {
         let path = this.drawn.get(shape.id);
         if (!path) {
             path = this.near.appendChild(svg('path', { class: 'stalk' }));
             this.drawn.set(shape.id, path);
         }
-        const { at } = this.canvas.sections.get(shape.section);
-        const [x, y, isMirrored] = at;
+        const [x, y, isMirrored] = this.canvas.section(shape.section).at;
         const placed = `translate(${x}px, ${y}px) scale(${isMirrored ? -1 : 1}, 1)`;
         if (path.shape !== shape) {
             path.shape = shape;
             path.setAttribute('d', shape.stalk);
             path.style.stroke = colour(shape.dye);
-            path.style.strokeWidth = this.canvas.told.look.lines[Math.min(shape.level, 3) - 1];
+            path.style.strokeWidth = String(look.lines[Math.min(shape.level, 3) - 1]);
         }
         if (path.placed !== placed) {
             path.placed = placed;

@@ -1,3 +1,6 @@
+/** @typedef {import('./shape.js').Shape} Shape @typedef {'right' | 'down' | 'left' | 'up'} Direction */
+
+/** @type {Record<Direction, [number, number]>} */
 const DIRECTIONS = { right: [1, 0], down: [0, 1], left: [-1, 0], up: [0, -1] };
 
 /**
@@ -10,52 +13,62 @@ const DIRECTIONS = { right: [1, 0], down: [0, 1], left: [-1, 0], up: [0, -1] };
  */
 export class Ways {
     /**
-     * @param shapes Map of id → shape, in reading order
-     * @param parentOf what gives the parent of a topic
+     * @param {Map<string, Shape>} shapes topic → shape, in reading order
+     * @param {(id: string) => string} parentOf what gives the parent of a topic
      */
     constructor(shapes, parentOf) {
         this.shapes = shapes;
+        /** @type {Map<string, string | null>} */
         this.parents = new Map();
+        /** @type {Map<string | null, string[]>} */
         this.parts = new Map();
         for (const id of shapes.keys()) {
             const parent = shapes.has(parentOf(id)) ? parentOf(id) : null;
             this.parents.set(id, parent);
-            this.parts.has(parent) ? this.parts.get(parent).push(id) : this.parts.set(parent, [id]);
+            const parts = this.parts.get(parent);
+            parts ? parts.push(id) : this.parts.set(parent, [id]);
         }
     }
 
-    /** @returns the id, or null where nothing is on that side */
+    /** @param {string} id */
+    at(id) {
+        return /** @type {Shape} */ (this.shapes.get(id));
+    }
+
+    /** @param {string} id @param {Direction} direction @returns {string | null} the topic, or null where nothing is on that side */
     go(id, direction) {
-        const shape = this.shapes.get(id);
-        const relative = {
+        const shape = this.at(id);
+        const relative = /** @type {Record<Direction, () => string | null>} */ ({
             [shape.isMirrored ? 'left' : 'right']: () => this.nearestPart(shape),
-            [shape.isMirrored ? 'right' : 'left']: () => this.parents.get(id),
+            [shape.isMirrored ? 'right' : 'left']: () => this.parents.get(id) ?? null,
             down: () => this.sibling(shape, 1),
             up: () => this.sibling(shape, -1),
-        }[direction]();
+        })[direction]();
         return relative ?? this.nearest(shape, direction);
     }
 
+    /** @param {Shape} shape */
     nearestPart(shape) {
         const [x, y] = [shape.x + shape.reach * shape.out, shape.y];
-        const distance = (id) => Math.hypot(this.shapes.get(id).x - x, this.shapes.get(id).y - y);
+        const distance = (/** @type {string} */ id) => Math.hypot(this.at(id).x - x, this.at(id).y - y);
         return (this.parts.get(shape.id) ?? []).reduce(
-            (best, id) => (best === null || distance(id) < distance(best) - 0.01 ? id : best),
+            (/** @type {string | null} */ best, id) => (best === null || distance(id) < distance(best) - 0.01 ? id : best),
             null,
         );
     }
 
+    /** @param {Shape} shape @param {1 | -1} by */
     sibling(shape, by) {
-        const siblings = this.parts.get(this.parents.get(shape.id)) ?? [];
+        const siblings = this.parts.get(this.parents.get(shape.id) ?? null) ?? [];
         const other = siblings[siblings.indexOf(shape.id) + by];
         // On the other side of the spine is not below.
-        return other && this.shapes.get(other).isMirrored === shape.isMirrored && !this.shapes.get(other).isLoose === !shape.isLoose
-            ? other
-            : null;
+        return other && this.at(other).isMirrored === shape.isMirrored && !this.at(other).isLoose === !shape.isLoose ? other : null;
     }
 
+    /** @param {Shape} shape @param {Direction} direction */
     nearest(shape, direction) {
         const [cos, sin] = DIRECTIONS[direction];
+        /** @type {string | null} */
         let best = null;
         let least = Infinity;
         for (const other of this.shapes.values()) {

@@ -1,9 +1,29 @@
-/** A DOM element with attributes, listeners (`on…`) and children; text is always text. */
+/**
+ * What an element is given: attributes, listeners (`on…`) and custom properties (`--…`); what is null, undefined or false is left out.
+ * @typedef {Record<string, any>} Given
+ * @typedef {Node | string | number | false | null | undefined} Child
+ */
+
+/**
+ * A DOM element with attributes, listeners (`on…`) and children; text is always text.
+ * @template {keyof HTMLElementTagNameMap} T
+ * @param {T} tag
+ * @param {Given} attributes
+ * @param {...Child} children
+ * @returns {HTMLElementTagNameMap[T]}
+ */
 export function element(tag, attributes = {}, ...children) {
     return dress(document.createElement(tag), attributes, children);
 }
 
-/** Gives an element, of HTML or SVG, its attributes, listeners and children. */
+/**
+ * Gives an element, of HTML or SVG, its attributes, listeners and children.
+ * @template {HTMLElement | SVGElement} T
+ * @param {T} node
+ * @param {Given} attributes
+ * @param {Child[]} children
+ * @returns {T}
+ */
 export function dress(node, attributes, children) {
     for (const [name, value] of Object.entries(attributes)) {
         if (name.startsWith('on')) {
@@ -14,11 +34,12 @@ export function dress(node, attributes, children) {
             node.setAttribute(name, value === true ? '' : value);
         }
     }
-    node.append(...children.filter((child) => child !== null && child !== undefined && child !== false));
+    const shown = /** @type {(Node | string)[]} */ (children.filter((child) => child !== null && child !== undefined && child !== false));
+    node.append(...shown);
     return node;
 }
 
-/** Sets attributes where they differ; null takes one away. */
+/** Sets attributes where they differ; null takes one away. @param {Element} node @param {Record<string, any>} attributes */
 export function setAttributes(node, attributes) {
     for (const [name, value] of Object.entries(attributes)) {
         if (value === null) {
@@ -29,12 +50,13 @@ export function setAttributes(node, attributes) {
     }
 }
 
-/** A dye as a CSS colour. */
+/** A dye as a CSS colour. @param {string} dye */
 export const colour = (dye) => (dye.startsWith('#') ? dye : `var(--${dye})`);
 
-/** An icon that the page holds ready as a template. */
+/** An icon that the page holds ready as a template. @param {string} name @returns {Node} */
 export function icon(name) {
-    return document.getElementById(`icon-${name}`).content.firstElementChild.cloneNode(true);
+    const held = /** @type {HTMLTemplateElement} */ (document.getElementById(`icon-${name}`));
+    return /** @type {Element} */ (held.content.firstElementChild).cloneNode(true);
 }
 
 /** Class names out of those that hold. @param {...(string | false | null | undefined)} names */

@@ -34,7 +34,7 @@ export class MapView extends Walking {
             },
             mayDrag: (event) => this.hands.mayPan(event),
         });
-        this.overview = new Overview(this);
+        this.overview = new Overview(this, document.getElementById('overview'));
         this.tray = new Tray(this);
         this.panel = new LooksPanel(this);
         this.peek = new NotePeek(this.page, this.side, '.note-sign', (sign) => sign.closest('.leaf').dataset.id);
