@@ -7,7 +7,7 @@ import { Stalks } from './stalks.js';
 /**
  * @typedef {import('./camera.js').Box} Box
  * @typedef {{id: string, at: [number, number, boolean], print: string, shapes: Shape[]}} Section
- * @typedef {SVGGElement & {shape?: Shape, mirrored?: boolean, badge?: SVGElement | null}} Leaf
+ * @typedef {SVGGElement & {shape?: Shape, looks?: string, badge?: SVGElement | null}} Leaf
  * @typedef {{arrangement: string, ground: boolean, lines: number[], [more: string]: any}} Look
  * @typedef {{lines: string[], size: number, at: [number, number], room: [number, number]}} Title
  * @typedef {{id: string, at: [number, number, boolean], print: string, topics?: any[][]}} ToldSection
@@ -53,6 +53,8 @@ export class Canvas {
         this.sections = new Map();
         /** @type {Told | null} */
         this.told = null;
+        /** The ground as it is drawn (ground.js). */
+        this.groundDrawn = '';
         /** What part of the map is drawn. @type {Box | null} */
         this.covered = null;
         /** Whether it is so small that branches are strokes. */
@@ -199,22 +201,21 @@ export class Canvas {
     /** @param {Shape} shape */
     leaf(shape) {
         const node = this.drawn.get(shape.id) ?? this.newLeaf(shape.id);
-        if (node.shape !== shape || node.mirrored !== shape.isMirrored) {
-            node.shape = shape;
-            node.mirrored = shape.isMirrored;
+        const hasParts = shape.inside > 0 || this.topics.hasParts(shape.id);
+        const looks = `${hasParts} ${shape.isMirrored} ${shape.looks}`;
+        node.shape = shape;
+        if (node.looks !== looks) {
+            node.looks = looks;
             node.badge?.remove();
             node.badge = shape.isMain || shape.inside ? this.over.appendChild(beside(shape)) : null;
             node.badge?.style.setProperty('--d', colour(shape.dye));
-            node.replaceChildren(
-                ...label(shape, shape.inside > 0 || this.topics.hasParts(shape.id), this.topics.signs, this.topics.address),
-            );
+            node.replaceChildren(...label(shape, hasParts, this.topics.signs, this.topics.address));
             node.style.setProperty('--d', colour(shape.dye));
         }
-        if (node.style.transform !== shape.transform) {
-            node.style.transform = shape.transform;
-        }
-        if (node.badge) {
-            node.badge.style.transform = shape.transform;
+        for (const one of [node, node.badge]) {
+            if (one && one.style.transform !== shape.transform) {
+                one.style.transform = shape.transform;
+            }
         }
         return node;
     }

@@ -6,19 +6,20 @@ import { svg } from './draw.js';
 /** What stands under the topics: tints, the lines that carry the main sections, the title. @param {Canvas} canvas @param {Told} told */
 export function drawGround(canvas, told) {
     const { title, spine, look, sections } = told;
+    const tinted = look.ground ? sections.filter(({ id }) => !canvas.section(id).shapes[0].isLoose) : [];
+    const tints = tinted.map(({ id }) => tint(canvas, id));
+    const lines = spine.map(([x1, y1, x2, y2], i) => ({ d: `M${x1} ${y1}L${x2} ${y2}`, '--d': dyeOf(canvas, told, i) }));
+    const drawn = JSON.stringify([title, tints, lines]);
+    // Most changes are within one section.
+    if (canvas.groundDrawn === drawn) {
+        return;
+    }
+    canvas.groundDrawn = drawn;
     const [x, y] = title.at;
     const high = title.size * 1.34;
     canvas.under.replaceChildren(
-        svg(
-            'g',
-            { class: 'tints' },
-            ...sections.filter(({ id }) => look.ground && !canvas.section(id).shapes[0].isLoose).map(({ id }) => tint(canvas, id)),
-        ),
-        svg(
-            'g',
-            { class: 'spine' },
-            ...spine.map(([x1, y1, x2, y2], i) => svg('path', { d: `M${x1} ${y1}L${x2} ${y2}`, '--d': dyeOf(canvas, told, i) })),
-        ),
+        svg('g', { class: 'tints' }, ...tints.map((one) => svg('rect', one))),
+        svg('g', { class: 'spine' }, ...lines.map((one) => svg('path', one))),
         svg(
             'text',
             { class: 'map-title', 'font-size': title.size },
@@ -42,7 +43,7 @@ function dyeOf(canvas, { look, sections }, line) {
 function tint(canvas, id) {
     const { shapes } = canvas.section(id);
     const [left, top, right, bottom] = canvas.bounds(shapes);
-    return svg('rect', {
+    return {
         class: 'tint',
         '--d': colour(shapes[0].dye),
         x: left - 12,
@@ -50,5 +51,5 @@ function tint(canvas, id) {
         width: right - left + 24,
         height: bottom - top + 12,
         rx: 12,
-    });
+    };
 }

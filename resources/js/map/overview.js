@@ -12,6 +12,8 @@ export class Overview {
         this.box = box;
         /** Of the small picture to the map, and the corner of the map at its own. */
         this.scale = 1;
+        /** The lines as they are drawn. */
+        this.drawn = '';
         this.origin = [0, 0];
         this.ground = this.box.appendChild(svg('g'));
         this.frame = this.box.appendChild(svg('rect', { class: 'frame' }));
@@ -41,11 +43,16 @@ export class Overview {
                 const [toX, toY] = this.at(shape.x + shape.reach * shape.out, shape.y);
                 paths.set(shape.dye, `${paths.get(shape.dye) ?? ''}M${x.toFixed(1)} ${y.toFixed(1)}L${toX.toFixed(1)} ${toY.toFixed(1)}`);
             }
-            this.ground.replaceChildren(
-                ...[...paths].map(([name, d]) =>
-                    svg('path', { d, style: `stroke: ${colour(name)}`, 'stroke-width': Math.max(0.8, Math.min(3, 16 * scale)) }),
-                ),
-            );
+            /** @type {string} */
+            const drawn = [...paths].flat().join() + scale;
+            if (drawn !== this.drawn) {
+                this.drawn = drawn;
+                this.ground.replaceChildren(
+                    ...[...paths].map(([name, d]) =>
+                        svg('path', { d, style: `stroke: ${colour(name)}`, 'stroke-width': Math.max(0.8, Math.min(3, 16 * scale)) }),
+                    ),
+                );
+            }
         }
         const [x, y] = this.at(Math.max(sight[0], this.origin[0]), Math.max(sight[1], this.origin[1]));
         const [toX, toY] = this.at(Math.min(sight[2], this.origin[0] + WIDTH / scale), Math.min(sight[3], this.origin[1] + HEIGHT / scale));

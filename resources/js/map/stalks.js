@@ -10,7 +10,7 @@ export class Stalks {
         this.canvas = canvas;
         this.near = stage.appendChild(svg('g', { 'aria-hidden': 'true', class: 'stalks' }));
         this.far = stage.appendChild(svg('g', { 'aria-hidden': 'true', class: 'coarse' }));
-        /** Topic → the line to it. @type {Map<string, SVGPathElement & {shape?: Shape, placed?: string}>} */
+        /** Topic → the line to it. @type {Map<string, SVGPathElement & {as?: string, placed?: string}>} */
         this.drawn = new Map();
     }
 
@@ -65,11 +65,13 @@ export class Stalks {
         }
         const [x, y, isMirrored] = this.canvas.section(shape.section).at;
         const placed = `translate(${x}px, ${y}px) scale(${isMirrored ? -1 : 1}, 1)`;
-        if (path.shape !== shape) {
-            path.shape = shape;
+        const width = look.lines[Math.min(shape.level, 3) - 1];
+        const drawn = `${shape.stalk} ${shape.dye} ${width}`;
+        if (path.as !== drawn) {
+            path.as = drawn;
             path.setAttribute('d', shape.stalk);
             path.style.stroke = colour(shape.dye);
-            path.style.strokeWidth = String(look.lines[Math.min(shape.level, 3) - 1]);
+            path.style.strokeWidth = String(width);
         }
         if (path.placed !== placed) {
             path.placed = placed;
