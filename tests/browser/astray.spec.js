@@ -283,3 +283,24 @@ test('what was folded stays so when the page is loaded again before the server k
     await page.reload();
     await writer.expectOutline('1 A\n2 B');
 });
+
+for (const [what, hold] of [
+    ['editor', (page, until) => page.route(/\/build\/assets\/editor-/, async (route) => { await until; await route.continue().catch(() => {}); })],
+    ['text', (page, until) => page.route(/\/note$/, async (route) => { await until; await route.continue().catch(() => {}); })],
+]) {
+    test(`words that were written before the ${what} of the note had come are asked about when their topic is dissolved`, async ({ page }) => {
+        const writer = await planOf(page, 'Asked about', 'A', '\tA1', 'B');
+        await writer.saved();
+        let come;
+        await hold(page, new Promise((resolve) => { come = resolve; }));
+        await page.reload();
+        await writer.mark(/1 A$/);
+        await writer.type('n', 'Words', '[Escape]', '[Escape]', 'u');
+        await page.getByRole('dialog', { name: 'Let the note go too?' }).getByRole('button', { name: 'Cancel' }).click();
+        come();
+        await writer.saved();
+        await expect(noteBox(page)).toHaveText('Words');
+        await writer.expectOutline('1 A\n  1.1 A1\n2 B');
+        expect(writer.problems).toEqual([]);
+    });
+}

@@ -101,6 +101,15 @@ test('a change at which the server fails again and again is set aside, when the 
     assert.equal(one.isEmpty, true);
 });
 
+test('what takes a topic away goes out after what was held before it', async () => {
+    server.answer = async () => ok(6);
+    const one = queue();
+    one.add({ type: 'note' }, 'step', null, true);
+    one.add({ type: 'dissolve' });
+    await one.flush();
+    assert.deepEqual(kinds(), [['note', 'dissolve']]);
+});
+
 test('a change that is held goes out when it is released, and others do not wait for it', async () => {
     server.answer = async () => ok(6);
     const one = queue();

@@ -141,8 +141,8 @@ export class NoteBody extends Joining {
         if (this.change) {
             this.change.now = difference?.now ?? this.stored;
             const bearer = this.session.tree.get(this.topic);
-            if (bearer && this.hasCome) {
-                bearer.noted = this.change.now.size > 0;
+            if (bearer) {
+                bearer.noted = this.change.now.size > 0 || (!this.hasCome && bearer.noted);
             }
         }
     }

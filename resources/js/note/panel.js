@@ -26,6 +26,8 @@ export class NotePanel {
         /** @type {import('./editor.js').NoteEditor | null} */
         this.editor = null;
         this.waiting = element('textarea', { class: 'waiting-note', 'aria-label': 'Note', rows: 12 });
+        // Left before the editor was there: its words are on the note from then on, whatever is done with its topic next.
+        this.waiting.addEventListener('blur', () => this.keepWaiting());
         document.getElementById('close-note').addEventListener('click', () => {
             this.close();
             on.back();
@@ -126,6 +128,7 @@ export class NotePanel {
         const text = this.waiting.value.trim();
         this.waiting.value = '';
         if (text && this.topic) {
+            this.session.tree.noteBearer(this.topic).noted = true;
             this.session.perform({
                 type: 'note',
                 topic: this.topic,

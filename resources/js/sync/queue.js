@@ -10,6 +10,8 @@ const AT_THE_LATEST = 3000;
 /** Amid a word it waits longer: what others get, and write beside, are whole words. */
 const WITHIN_A_WORD = 900;
 const WITHIN_A_WORD_AT_THE_LATEST = 4500;
+/** What a topic or its note may go with. */
+const TAKES_AWAY = new Set(['remove', 'dissolve', 'join', 'fold', 'divide', 'split', 'drop', 'compound']);
 const BEGUN = /[\p{L}\p{N}\p{M}_]$/u;
 
 /** A change that waits or is under way. @typedef {{id: string, step: string, type: string, tab?: string, [field: string]: any}} Change */
@@ -95,6 +97,9 @@ export class Queue {
         const id = newId();
         if (held) {
             this.held.add(id);
+        } else if (TAKES_AWAY.has(operation.type)) {
+            // It may take the topic away, or hand its note on: what was written before goes out before.
+            this.held.clear();
         }
         this.keep({ id, step, ...operation });
         typed === null ? this.wait(0) : this.typing(id, typed);
