@@ -102,6 +102,24 @@ test('what is pasted from a word processor or a page keeps its structure and los
     expect(writer.problems).toEqual([]);
 });
 
+test('what is pasted before the editor has come keeps its structure too, amid the words around it', async ({ page }) => {
+    const writer = await planOf(page, 'Pasted early', 'Wall');
+    let come;
+    const until = new Promise((resolve) => { come = resolve; });
+    await page.route(/\/build\/assets\/editor-/, async (route) => { await until; await route.continue().catch(() => {}); });
+    await page.reload();
+    await writer.mark(/Wall/);
+    await writer.type('n', 'Before ');
+    await paste(page, '<p>the <b>wall</b></p><ul><li>One</li><li>Two</li></ul>');
+    await writer.type(' and after');
+    come();
+    await expect(note(page).locator('p').first()).toHaveText('Before the wall');
+    await expect(note(page).locator('strong')).toHaveText('wall');
+    await expect(note(page).locator('ul > li').first()).toHaveText('One');
+    await expect(note(page)).toContainText('Two and after');
+    expect(writer.problems).toEqual([]);
+});
+
 test('hostile pasted HTML and naughty strings run nothing', async ({ page }) => {
     const hits = [];
     page.on('dialog', (dialog) => { hits.push(dialog.message()); dialog.dismiss(); });

@@ -111,6 +111,11 @@ export class NoteEditor {
         this.editor.commands.insertContent(lines);
     }
 
+    /** What was pasted before the editor was there. */
+    paste(html) {
+        this.editor.view.pasteHTML(html);
+    }
+
     /** What is written goes out now. */
     commit() {
         this.body.release();

@@ -28,6 +28,9 @@ export class NotePanel {
         this.waiting = element('textarea', { class: 'waiting-note', 'aria-label': 'Note', rows: 12 });
         // Left before the editor was there: its words are on the note from then on, whatever is done with its topic next.
         this.waiting.addEventListener('blur', () => this.keepWaiting());
+        /** What was pasted into that field, each after the words before it: the editor takes it with its structure. */
+        this.pasted = [];
+        this.waiting.addEventListener('paste', (event) => this.paste(event));
         document.getElementById('close-note').addEventListener('click', () => {
             this.close();
             on.back();
@@ -63,6 +66,7 @@ export class NotePanel {
         }
         const hasKeyboard = document.activeElement === this.waiting;
         const text = this.waiting.value;
+        const pasted = this.pasted.splice(0);
         this.waiting.value = '';
         this.waiting.remove();
         this.editor = new made.NoteEditor(this.desk, {
@@ -77,6 +81,10 @@ export class NotePanel {
         if (this.isOpen) {
             this.editor.take(this.topic);
             hasKeyboard && this.editor.focus();
+            for (const { before, html } of pasted) {
+                before && this.editor.insertLines(before);
+                this.editor.paste(html);
+            }
             text && this.editor.insertLines(text);
         }
     }
@@ -123,9 +131,20 @@ export class NotePanel {
         }
     }
 
-    /** What was written in the field that stands for the editor goes to the end of its note. */
+    /** A paste before the editor is there waits for it. */
+    paste(event) {
+        const [html, plain] = ['text/html', 'text/plain'].map((type) => event.clipboardData?.getData(type) ?? '');
+        if (html) {
+            event.preventDefault();
+            this.pasted.push({ before: this.waiting.value, html, plain });
+            this.waiting.value = '';
+        }
+    }
+
+    /** What was written in the field that stands for the editor goes to the end of its note; of what was pasted, the words. */
     keepWaiting() {
-        const text = this.waiting.value.trim();
+        const parts = this.pasted.splice(0).flatMap(({ before, html, plain }) => [before, plain || textOf(html)]);
+        const text = [...parts, this.waiting.value].filter(Boolean).join('\n').trim();
         this.waiting.value = '';
         if (text && this.topic) {
             this.session.tree.noteBearer(this.topic).noted = true;
@@ -219,3 +238,7 @@ export class NotePanel {
         return this.editor?.textsOf(block, line) ?? [];
     }
 }
+
+/** The words of a page, a line for each paragraph; nothing in it is run or fetched. */
+const textOf = (html) =>
+    new DOMParser().parseFromString(html.replace(/<\/(p|h[1-6]|li|tr|div)>/gi, '\n$&'), 'text/html').body.textContent.trim();
