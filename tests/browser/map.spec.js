@@ -9,7 +9,8 @@ async function mapOf(page, title, ...lines) {
     await page.emulateMedia({ reducedMotion: 'reduce' });
     const writer = await planOf(page, title, ...lines);
     await writer.view('Map');
-    await expect(page.getByRole('treeitem').first()).toBeVisible();
+    // The outline stays in sight until the map has come.
+    await expect(page.locator('#ground').getByRole('treeitem').first()).toBeVisible();
     return writer;
 }
 

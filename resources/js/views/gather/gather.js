@@ -113,9 +113,17 @@ export class Gather extends IdeaField {
         return this.tree.branch(TRAY).length - 1;
     }
 
+    /** What is made a source, or is none any more, while the answer is on its way, is not in it: it stays as it is here. */
     async loadSources() {
+        await this.page.queue.flush();
+        const before = new Map(this.sources.map((source) => [source.id, source]));
         const answer = await send('GET', `${this.page.address}/source-list`).catch(() => null);
-        this.sources = answer?.sources.map(({ source }) => source) ?? this.sources;
+        if (answer) {
+            const now = new Set(this.sources.map(({ id }) => id));
+            const told = answer.sources.map(({ source }) => source).filter(({ id }) => now.has(id) || !before.has(id));
+            const ids = new Set(told.map(({ id }) => id));
+            this.sources = [...told, ...this.sources.filter(({ id }) => !before.has(id) && !ids.has(id))];
+        }
         this.places.draw();
         this.drawSources();
     }
