@@ -27,7 +27,8 @@ export class NotePanel {
         this.editor = null;
         this.waiting = element('textarea', { class: 'waiting-note', 'aria-label': 'Note', rows: 12 });
         // Left before the editor was there: its words are on the note from then on, whatever is done with its topic next.
-        this.waiting.addEventListener('blur', () => this.keepWaiting());
+        // Where the whole window is left, the field keeps both its place and its words.
+        this.waiting.addEventListener('blur', () => document.activeElement !== this.waiting && this.keepWaiting());
         /** What was pasted into that field, each after the words before it: the editor takes it with its structure. */
         this.pasted = [];
         this.waiting.addEventListener('paste', (event) => this.paste(event));
@@ -147,7 +148,10 @@ export class NotePanel {
         const text = [...parts, this.waiting.value].filter(Boolean).join('\n').trim();
         this.waiting.value = '';
         if (text && this.topic) {
-            this.session.tree.noteBearer(this.topic).noted = true;
+            const bearer = this.session.tree.noteBearer(this.topic);
+            if (bearer) {
+                bearer.noted = true;
+            }
             this.session.perform({
                 type: 'note',
                 topic: this.topic,
