@@ -167,7 +167,8 @@ export class NotePanel {
     follow(id) {
         if (this.isOpen && this.topic !== id && this.session.tree.noteBearer(id)) {
             clearTimeout(this.following);
-            this.following = setTimeout(() => this.isOpen && this.load(id), 60);
+            // It may have gone by then.
+            this.following = setTimeout(() => this.isOpen && this.session.tree.noteBearer(id) && this.load(id), 60);
         }
     }
 
