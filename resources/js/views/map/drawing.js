@@ -62,7 +62,9 @@ export class Drawing {
             this.outline.draw();
         }
         this.relations.draw(told.relations);
-        this.overview.draw(true);
+        // All of the map once more, small: what was changed comes first.
+        clearTimeout(this.small);
+        this.small = setTimeout(() => this.overview.draw(true), 100);
         this.picture.placeField();
         if (this.follow && this.picture.shapes.has(this.follow)) {
             this.picture.reveal(this.follow);
