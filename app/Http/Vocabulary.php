@@ -17,6 +17,7 @@ use Embrel\Plan\Kind;
 use Embrel\Plan\Numbered;
 use Embrel\Plan\Scheme;
 use Embrel\Plan\Size;
+use Embrel\RichText\Schema;
 use Embrel\Writer\SourceFormat;
 
 /** The words of the core's own rules and how each is called, for the page: no list of them stands in a script. */
@@ -104,6 +105,7 @@ final class Vocabulary
             'levels' => range(1, 9),
             'limits' => ['title' => Limits::TITLE, 'target' => Limits::TARGET_WORDS],
             'changes' => self::CHANGES,
+            'blocks' => Schema::BLOCK,
             'places' => self::PLACES,
             'citationStyles' => self::named(CitationStyle::cases(), static fn(CitationStyle $style): string => $style->label()),
             'sourceFormats' => self::named(SourceFormat::cases(), static fn(SourceFormat $format): string => $format->label()),

@@ -10,38 +10,33 @@ use Embrel\Shape;
 /** How a draft is set: fonts, sizes, spacing, page, title page, what runs at the head and foot of each page. */
 final readonly class Style
 {
+    /** As on a typewriter: one size, double spaced, an inch around, paragraphs known by their first line. */
+    private const TYPED = [
+        'size' => 12.0,
+        'heading_sizes' => [12.0, 12.0, 12.0],
+        'line' => 2.0,
+        'gap' => 0.0,
+        'first_line' => 12.7,
+        'margins' => [25.4, 25.4, 25.4, 25.4],
+        'footer' => ['', '', ''],
+        'is_title_centred' => true,
+    ];
     /** The four of our own, and the settings in which they differ from a report. */
     public const OWN = [
         'report' => [],
         'essay' => [
             'font' => 'Times New Roman',
             'heading_font' => 'Times New Roman',
-            'size' => 12.0,
-            'heading_sizes' => [12.0, 12.0, 12.0],
-            'line' => 2.0,
-            'gap' => 0.0,
-            'first_line' => 12.7,
-            'margins' => [25.4, 25.4, 25.4, 25.4],
             'header' => ['', '', '{author} {page}'],
-            'footer' => ['', '', ''],
-            'is_title_centred' => true,
-        ],
+        ] + self::TYPED,
         'manuscript' => [
             'font' => 'Courier New',
             'heading_font' => 'Courier New',
-            'size' => 12.0,
-            'heading_sizes' => [12.0, 12.0, 12.0],
-            'line' => 2.0,
-            'gap' => 0.0,
-            'first_line' => 12.7,
-            'margins' => [25.4, 25.4, 25.4, 25.4],
             'header' => ['', '', '{author} / {title} / {page}'],
-            'footer' => ['', '', ''],
             'has_title_page' => true,
             'breaks' => true,
-            'is_title_centred' => true,
             'title_fields' => ['subtitle', 'author', 'words', 'date'],
-        ],
+        ] + self::TYPED,
         'plain' => ['font' => 'Arial', 'heading_font' => 'Arial', 'heading_sizes' => [14.0, 12.0, 11.0], 'footer' => ['', '{page}', '']],
     ];
     public const DEFAULTS = [

@@ -16,7 +16,8 @@ final class Schema
     public const VERSION = 1;
 
     private const INLINE = ['text', 'hardBreak', 'footnote', 'citation', 'topicRef'];
-    private const BLOCK = [
+    /** What stands at the top of a note, or within a list, a quotation or a cell. */
+    public const BLOCK = [
         'paragraph',
         'heading',
         'bulletList',

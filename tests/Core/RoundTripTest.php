@@ -85,17 +85,19 @@ final class RoundTripTest extends TestCase
             $writing->writer()->write($plan, $choices, $out, $this->work);
             rewind($out);
             $reading = Reading::ofPath('x.' . $writing->extension());
-            $back = $reading->read(
-                $out,
-                new Options('', firstIsTitle: $format === 'md'),
-                new CountedIds('06'),
-                $this->work,
-                new Shelf($this->work),
-            )->plan;
+            $back = $this->back($reading, $out, $format);
             self::assertSame(self::forms($plan, $format), self::forms($back, $format), "{$format}, plan {$seed}");
             fclose($out);
             array_map(unlink(...), glob("{$this->work}/*") ?: []);
         }
+    }
+
+    /** @param resource $out */
+    private function back(Reading $reading, $out, string $format): Plan
+    {
+        $options = new Options('', firstIsTitle: $format === 'md');
+
+        return $reading->read($out, $options, new CountedIds('06'), $this->work, new Shelf($this->work))->plan;
     }
 
     /** @return iterable<string, array{string, string}> */
@@ -119,13 +121,7 @@ final class RoundTripTest extends TestCase
             ->writer()
             ->write($plan, new Choices(headingDepth: 9, contents: $format !== 'md', loose: true, marks: true), $out, $this->work);
         rewind($out);
-        $back = Reading::from($format)->read(
-            $out,
-            new Options('', firstIsTitle: $format === 'md'),
-            new CountedIds('06'),
-            $this->work,
-            new Shelf($this->work),
-        )->plan;
+        $back = $this->back(Reading::from($format), $out, $format);
         self::assertSame(self::forms($plan, $format), self::forms($back, $format));
     }
 

@@ -286,6 +286,20 @@ final class OperationsTest extends TestCase
 
     public function testEveryFieldOfATopicAndOfThePlanIsKept(): void
     {
+        $properties = [
+            'subtitle' => 'S',
+            'author' => 'B',
+            'form' => 'book',
+            'subject' => 'T',
+            'language' => 'de-AT',
+            'page_size' => 'letter',
+            'target' => 9000,
+            'due' => '2027-02-28',
+            'numbering' => 'chapter',
+            'numbering_depth' => 2,
+            'run_on' => true,
+            'citation_style' => 'chicago-notes',
+        ];
         $a = [$this->id('A')];
         $answer = $this->send(
             ['type' => 'kind', 'ids' => $a, 'value' => 'point'],
@@ -293,23 +307,7 @@ final class OperationsTest extends TestCase
             ['type' => 'flag', 'ids' => $a, 'value' => 'to-check'],
             ['type' => 'target', 'ids' => $a, 'value' => 350],
             ['type' => 'numbered', 'ids' => [$this->id('C')], 'value' => 'appendix'],
-            [
-                'type' => 'plan',
-                'set' => [
-                    'subtitle' => 'S',
-                    'author' => 'B',
-                    'form' => 'book',
-                    'subject' => 'T',
-                    'language' => 'de-AT',
-                    'page_size' => 'letter',
-                    'target' => 9000,
-                    'due' => '2027-02-28',
-                    'numbering' => 'chapter',
-                    'numbering_depth' => 2,
-                    'run_on' => true,
-                    'citation_style' => 'chicago-notes',
-                ],
-            ],
+            ['type' => 'plan', 'set' => $properties],
         )
             ->assertOk()
             ->assertJsonPath('refused', []);
@@ -320,23 +318,7 @@ final class OperationsTest extends TestCase
             [$topic->kind->value, $topic->dye?->value, $topic->flag?->value, $topic->target?->words],
         );
         self::assertSame('Appendix A', \Embrel\Numbering\Numbering::of($plan)->own($this->id('C')));
-        self::assertSame(
-            [
-                'subtitle' => 'S',
-                'author' => 'B',
-                'form' => 'book',
-                'subject' => 'T',
-                'language' => 'de-AT',
-                'page_size' => 'letter',
-                'target' => 9000,
-                'due' => '2027-02-28',
-                'numbering' => 'chapter',
-                'numbering_depth' => 2,
-                'run_on' => true,
-                'citation_style' => 'chicago-notes',
-            ],
-            $plan->properties->toArray(),
-        );
+        self::assertSame($properties, $plan->properties->toArray());
         self::assertSame(9000, $answer->json('target'));
         $this->send(['type' => 'plan', 'set' => ['due' => '2027-02-30']])
             ->assertOk()

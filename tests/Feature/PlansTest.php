@@ -61,17 +61,22 @@ final class PlansTest extends TestCase
         self::assertNull(Plan::withTrashed()->find($this->row->id));
     }
 
+    /** @return array<string, string> what stands in the addresses of routes → of this plan, or of nothing */
+    private function addressed(): array
+    {
+        return [
+            'plan' => $this->row->id,
+            'topic' => $this->id('A'),
+            'token' => 'x',
+            'seq' => '1',
+            'picture' => str_repeat('a', 64),
+        ] + array_fill_keys(['attachment', 'task', 'style', 'template'], self::newId());
+    }
+
     /** Another account's plan is not there, on any route; and no route is open to someone not signed in. */
     public function testEveryRouteKeepsOthersOut(): void
     {
-        $mine
-            = [
-                'plan' => $this->row->id,
-                'topic' => $this->id('A'),
-                'token' => 'x',
-                'seq' => '1',
-                'picture' => str_repeat('a', 64),
-            ] + array_fill_keys(['attachment', 'task', 'style', 'template'], self::newId());
+        $mine = $this->addressed();
         $query = ['parent' => \Embrel\Plan\Plan::ROOT];
         $body = [
             'base' => 0,
@@ -108,14 +113,7 @@ final class PlansTest extends TestCase
     /** Whatever comes in the place of a text: the answer may be no, but never a failure of ours. */
     public function testNoParameterBreaksAnyRoute(): void
     {
-        $mine
-            = [
-                'plan' => $this->row->id,
-                'topic' => $this->id('A'),
-                'token' => 'x',
-                'seq' => '1',
-                'picture' => str_repeat('a', 64),
-            ] + array_fill_keys(['attachment', 'task', 'style', 'template'], self::newId());
+        $mine = $this->addressed();
         $names = [
             'to',
             'by',

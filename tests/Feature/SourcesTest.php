@@ -145,14 +145,7 @@ final class SourcesTest extends TestCase
         $source = $this->source(['title' => 'Tides']);
         $this->send(
             ['type' => 'source', 'sources' => [$source, $this->source(['title' => 'Never cited'])]],
-            [
-                'type' => 'note',
-                'topic' => $this->id('A'),
-                'put' => [self::cites($source['id'])],
-                'remove' => [],
-                'order' => null,
-                'was' => [],
-            ],
+            $this->citing('A', $source['id']),
         );
         $from = $this->row;
         $topic = $this->id('A');
@@ -453,14 +446,7 @@ final class SourcesTest extends TestCase
         $source = $this->source(['title' => 'Tides', 'authors' => [['family' => 'Pell']], 'date' => '1994']);
         $this->send(
             ['type' => 'source', 'sources' => [$source]],
-            [
-                'type' => 'note',
-                'topic' => $this->id('A'),
-                'put' => [self::cites($source['id'])],
-                'remove' => [],
-                'order' => null,
-                'was' => [],
-            ],
+            $this->citing('A', $source['id']),
         );
 
         self::assertSame([$this->id('A') => '<p>Said (Pell, 1994)</p>'], $this->getJson($this->at('all-notes'))->json('notes'));
@@ -543,6 +529,14 @@ final class SourcesTest extends TestCase
     private function source(array $fields): array
     {
         return ['id' => self::newId()] + $fields;
+    }
+
+    /** @return array<string, mixed> the operation that puts a citation into the note of a topic */
+    private function citing(string $title, string $source): array
+    {
+        $put = [self::cites($source)];
+
+        return ['type' => 'note', 'topic' => $this->id($title), 'put' => $put, 'remove' => [], 'order' => null, 'was' => []];
     }
 
     /** @return array<string, mixed> */

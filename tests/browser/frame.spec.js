@@ -55,7 +55,10 @@ test('the bar has the tools of the view in sight, and shows what is set to somet
     const writer = await planOf(page, 'Tools', 'A', '\tA1', 'B');
     await writer.mark(/A1/);
     await writer.type('g');
-    await page.getByRole('dialog', { name: /^Topic:/ }).getByRole('button', { name: 'question' }).click();
+    await page
+        .getByRole('dialog', { name: /^Topic:/ })
+        .getByRole('button', { name: 'question' })
+        .click();
     await writer.inBar('question', 'Only');
     await writer.type('[Escape]');
     await writer.expectOutline('1 A\n  1.1 A1');
@@ -67,7 +70,11 @@ test('the bar has the tools of the view in sight, and shows what is set to somet
     await writer.expectOutline('1.1 A1');
     await bar(page).getByRole('button', { name: 'Show the whole plan' }).click();
     await writer.expectOutline('1 A\n  1.1 A1\n2 B');
-    for (const [view, tool] of [['Map', 'Spine'], ['Gather', 'A clock for 5 min'], ['Sources', 'Take in a file…']]) {
+    for (const [view, tool] of [
+        ['Map', 'Spine'],
+        ['Gather', 'A clock for 5 min'],
+        ['Sources', 'Take in a file…'],
+    ]) {
         await writer.view(view);
         await expect(bar(page).getByRole('button', { name: tool, exact: true })).toBeVisible();
         await expect(page.getByRole('toolbar', { name: /^Tools/ })).toHaveCount(1);
@@ -103,11 +110,18 @@ test('the menu of a topic fits a desktop without scrolling, and is a sheet from 
     const menu = page.getByRole('dialog', { name: /^Topic:/ });
     await writer.row(/1 A/).first().getByRole('button', { name: 'More for A', exact: true }).click();
     await expect(menu.getByRole('button', { name: 'Add a file…' })).toBeVisible();
-    expect(await menu.evaluate((box) => [box.scrollHeight <= box.clientHeight, box.getBoundingClientRect().bottom <= innerHeight])).toEqual([true, true]);
+    expect(await menu.evaluate((box) => [box.scrollHeight <= box.clientHeight, box.getBoundingClientRect().bottom <= innerHeight])).toEqual(
+        [true, true],
+    );
     await writer.type('[Escape]');
     await page.setViewportSize({ width: 390, height: 844 });
     await writer.row(/2 B/).getByRole('button', { name: 'More for B' }).click();
-    expect(await menu.evaluate((box) => { const { left, right, bottom } = box.getBoundingClientRect(); return [left, right, bottom]; })).toEqual([0, 390, 844]);
+    expect(
+        await menu.evaluate((box) => {
+            const { left, right, bottom } = box.getBoundingClientRect();
+            return [left, right, bottom];
+        }),
+    ).toEqual([0, 390, 844]);
     expect(await findings(page)).toEqual([]);
     await writer.type('[Escape]');
     await page.getByRole('button', { name: 'Tools' }).click();
@@ -122,7 +136,9 @@ test('a view that is still being fetched gets the keys that are pressed meanwhil
         await new Promise((after) => setTimeout(after, 1500));
         await route.continue();
     });
-    await page.addInitScript(() => { window.requestIdleCallback = () => 0; });
+    await page.addInitScript(() => {
+        window.requestIdleCallback = () => 0;
+    });
     await page.reload();
     await writer.mark(/1 A/);
     await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Map' }).click();
@@ -140,7 +156,9 @@ test('words for a note whose editor is still being fetched are kept, and go into
         await new Promise((after) => setTimeout(after, 1500));
         await route.continue();
     });
-    await page.addInitScript(() => { window.requestIdleCallback = () => 0; });
+    await page.addInitScript(() => {
+        window.requestIdleCallback = () => 0;
+    });
     await page.reload();
     await writer.mark(/1 A/);
     await writer.type('n', 'Under the wall');

@@ -7,14 +7,26 @@ const note = (page) => page.getByRole('textbox', { name: 'Note', exact: true });
 
 /** Until the page, its scripts, the tree and the notes are kept in the browser. */
 async function kept(page, words) {
-    await expect.poll(() => page.evaluate(async (wanted) => {
-        const frames = await (await caches.open('embrel-frames')).keys();
-        const assets = await (await caches.open('embrel-assets')).keys();
-        const db = await new Promise((done) => { const asked = indexedDB.open('embrel'); asked.onsuccess = () => done(asked.result); });
-        const all = await new Promise((done) => { const asked = db.transaction('notes').objectStore('notes').getAll(); asked.onsuccess = () => done(asked.result); });
-        db.close();
-        return frames.length > 0 && assets.some(({ url }) => url.includes('editor')) && JSON.stringify(all).includes(wanted);
-    }, words), { timeout: 30_000 }).toBe(true);
+    await expect
+        .poll(
+            () =>
+                page.evaluate(async (wanted) => {
+                    const frames = await (await caches.open('embrel-frames')).keys();
+                    const assets = await (await caches.open('embrel-assets')).keys();
+                    const db = await new Promise((done) => {
+                        const asked = indexedDB.open('embrel');
+                        asked.onsuccess = () => done(asked.result);
+                    });
+                    const all = await new Promise((done) => {
+                        const asked = db.transaction('notes').objectStore('notes').getAll();
+                        asked.onsuccess = () => done(asked.result);
+                    });
+                    db.close();
+                    return frames.length > 0 && assets.some(({ url }) => url.includes('editor')) && JSON.stringify(all).includes(wanted);
+                }, words),
+            { timeout: 30_000 },
+        )
+        .toBe(true);
 }
 
 test('a plan opens without the network, is read and written there, and all of it arrives once', async ({ page, context, browser }) => {
@@ -55,7 +67,14 @@ test('a plan opens without the network, is read and written there, and all of it
     await page.goto(address);
     await writer.saved();
     await writer.expectOutline('1 Wall\n2 Stone\n3 Mud and samphire\n4 Tide');
-    const other = new Writer(await (await browser.newContext({ storageState: { ...await context.storageState(), origins: [] }, viewport: { width: 1280, height: 800 } })).newPage());
+    const other = new Writer(
+        await (
+            await browser.newContext({
+                storageState: { ...(await context.storageState()), origins: [] },
+                viewport: { width: 1280, height: 800 },
+            })
+        ).newPage(),
+    );
     await other.page.goto(address);
     await other.expectOutline('1 Wall\n2 Stone\n3 Mud and samphire\n4 Tide');
     await other.mark(/1 Wall/);
@@ -74,7 +93,14 @@ test('who signs out leaves nothing behind', async ({ page, context }) => {
     await page.goto('/account');
     await page.getByRole('button', { name: 'Sign out', exact: true }).first().click();
     await expect(page.getByRole('link', { name: 'Sign in' }).first()).toBeVisible();
-    await expect.poll(() => page.evaluate(async () => [await (await caches.open('embrel-frames')).keys().then((all) => all.length), (await indexedDB.databases()).length])).toEqual([0, 0]);
+    await expect
+        .poll(() =>
+            page.evaluate(async () => [
+                await (await caches.open('embrel-frames')).keys().then((all) => all.length),
+                (await indexedDB.databases()).length,
+            ]),
+        )
+        .toEqual([0, 0]);
     await context.setOffline(true);
     await page.goto(address).catch(() => {});
     await expect(page.getByRole('heading', { name: 'Not connected' })).toBeVisible();

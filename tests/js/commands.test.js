@@ -5,7 +5,13 @@ import { Commands, always, keyOf, nameOf, when, written } from '../../resources/
 test('a command says whether it may be done, and is done where it may', () => {
     const commands = new Commands();
     const done = [];
-    commands.provide('row', { wrap: when(({ id }) => id === 'a', ({ id }) => done.push(id)), moveUp: always(() => done.push('up')) });
+    commands.provide('row', {
+        wrap: when(
+            ({ id }) => id === 'a',
+            ({ id }) => done.push(id),
+        ),
+        moveUp: always(() => done.push('up')),
+    });
     assert.equal(commands.may('row', 'wrap', { id: 'b' }), false);
     assert.equal(commands.run('row', 'wrap', { id: 'b' }), false);
     assert.equal(commands.may('row', 'wrap', { id: 'a' }), true);
@@ -23,7 +29,10 @@ test('only what stands in the table can be provided', () => {
 test('what a place has is listed in the order of the table', () => {
     const commands = new Commands();
     commands.provide('row', { remove: always(() => {}), above: always(() => {}) });
-    assert.deepEqual(commands.in(['row']).map(({ id }) => id), ['above', 'remove']);
+    assert.deepEqual(
+        commands.in(['row']).map(({ id }) => id),
+        ['above', 'remove'],
+    );
 });
 
 test('names and keys are those of the table', () => {

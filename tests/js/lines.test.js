@@ -14,7 +14,11 @@ for (const { name, text, topics } of cases) {
         const levels = new Map();
         const seen = made.map(({ id, parent, title, note }) => {
             levels.set(id, parent ? levels.get(parent) + 1 : 1);
-            return [levels.get(id), title, ...(note ? [note.map((block) => block.content.map((one) => one.text).join('')).join('\n')] : [])];
+            return [
+                levels.get(id),
+                title,
+                ...(note ? [note.map((block) => block.content.map((one) => one.text).join('')).join('\n')] : []),
+            ];
         });
         assert.deepEqual(seen, topics);
     });

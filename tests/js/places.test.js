@@ -64,5 +64,8 @@ test('between two rows the level that is wished counts as far as the rows allow 
     assert.deepEqual(drop(after('b21'), 2, ['b2', 'b21']), { parent: 'b', after: 'b1', level: 2 });
     assert.deepEqual(drop(0, 1), { parent: ROOT, after: null, level: 1 });
     assert.deepEqual(drop(after('c'), 1), { parent: ROOT, after: 'c', level: 1 });
-    assert.deepEqual(drop(after('c'), 1, [], () => true), { parent: TRAY, after: null, level: 1 });
+    assert.deepEqual(
+        drop(after('c'), 1, [], () => true),
+        { parent: TRAY, after: null, level: 1 },
+    );
 });

@@ -13,9 +13,16 @@ beforeEach(() => {
 
 function queue() {
     return new Queue({
-        user: 1, plan: 'P', address: '/plans/P', revision: 5, savedAt: new Date(0), beside: () => ({ map: 1 }),
-        onAnswer: (answer) => told.answers.push(answer), onPart: (answer) => told.parts.push(answer),
-        onRefused: (refused) => told.refused.push(...refused), onState: (state) => told.states.push(state),
+        user: 1,
+        plan: 'P',
+        address: '/plans/P',
+        revision: 5,
+        savedAt: new Date(0),
+        beside: () => ({ map: 1 }),
+        onAnswer: (answer) => told.answers.push(answer),
+        onPart: (answer) => told.parts.push(answer),
+        onRefused: (refused) => told.refused.push(...refused),
+        onState: (state) => told.states.push(state),
     });
 }
 
@@ -59,7 +66,10 @@ test('a change that waits can be written on; one that has gone out cannot', asyn
     const id = one.add({ type: 'retitle', title: 'a' }, 'step', 'a');
     one.replace(id, { type: 'retitle', title: 'ab' }, 'ab');
     await one.flush();
-    assert.deepEqual(server.requests[0].body.operations.map(({ title, step }) => [title, step]), [['ab', 'step']]);
+    assert.deepEqual(
+        server.requests[0].body.operations.map(({ title, step }) => [title, step]),
+        [['ab', 'step']],
+    );
     assert.equal(one.isWaiting(id), false);
 });
 
@@ -78,24 +88,32 @@ test('what one tab has left is taken along by the next', async () => {
 });
 
 test('one change that cannot be read does not hold up the others', async () => {
-    server.answer = async ({ body }) => (body.operations.some(({ type }) => type === 'bad') ? { status: 422, body: { message: 'No.' } } : ok(6));
+    server.answer = async ({ body }) =>
+        body.operations.some(({ type }) => type === 'bad') ? { status: 422, body: { message: 'No.' } } : ok(6);
     const one = queue();
     ['add', 'bad', 'move'].forEach((type) => one.add({ type }));
     await one.flush();
     assert.deepEqual(kinds(), [['add', 'bad', 'move'], ['add'], ['bad'], ['move']]);
-    assert.deepEqual(told.refused.map(({ reason }) => reason), ['value']);
+    assert.deepEqual(
+        told.refused.map(({ reason }) => reason),
+        ['value'],
+    );
     assert.equal(one.isEmpty, true);
 });
 
 test('a change at which the server fails again and again is set aside, when the server is well', async () => {
-    server.answer = async ({ method, body }) => (method === 'GET' ? ok(5) : body.operations[0].type === 'bad' ? { status: 500, body: {} } : ok(6));
+    server.answer = async ({ method, body }) =>
+        method === 'GET' ? ok(5) : body.operations[0].type === 'bad' ? { status: 500, body: {} } : ok(6);
     const one = queue();
     one.add({ type: 'bad' });
     for (let i = 0; i < 3; i++) {
         await one.flush();
         clearTimeout(one.timer);
     }
-    assert.deepEqual(told.refused.map(({ reason }) => reason), ['failed']);
+    assert.deepEqual(
+        told.refused.map(({ reason }) => reason),
+        ['failed'],
+    );
     one.add({ type: 'move' });
     await one.flush();
     assert.equal(one.isEmpty, true);

@@ -18,7 +18,9 @@ const rank = (name) => ORDER.findIndex((rooms) => rooms.includes(name));
 /** What a file imports of ours, at once or when it is wanted; types are only named. */
 function imports(file) {
     const text = source(file).replace(/\/\*[\s\S]*?\*\//g, '');
-    return [...text.matchAll(/(?:from|import)\s*\(?\s*'(\.[^']+)'/g)].map(([, path]) => relative(ROOT, join(ROOT, dirname(file), path))).filter((path) => path.endsWith('.js'));
+    return [...text.matchAll(/(?:from|import)\s*\(?\s*'(\.[^']+)'/g)]
+        .map(([, path]) => relative(ROOT, join(ROOT, dirname(file), path)))
+        .filter((path) => path.endsWith('.js'));
 }
 
 test('a room knows only those before it', () => {
@@ -26,7 +28,8 @@ test('a room knows only those before it', () => {
     for (const file of files) {
         for (const path of imports(file)) {
             const [from, to] = [room(file), room(path)];
-            const isBefore = from === to || from === '' || (from === 'pages' ? ['lib', 'ui'].includes(to) : rank(to) >= 0 && rank(to) < rank(from));
+            const isBefore =
+                from === to || from === '' || (from === 'pages' ? ['lib', 'ui'].includes(to) : rank(to) >= 0 && rank(to) < rank(from));
             if (!isBefore) {
                 wrong.push(`${file} imports ${path}`);
             }
@@ -36,11 +39,20 @@ test('a room knows only those before it', () => {
 });
 
 test('every room of the page has its place in the order', () => {
-    assert.deepEqual([...new Set(files.map(room))].filter((name) => name && name !== 'pages' && rank(name) < 0), []);
+    assert.deepEqual(
+        [...new Set(files.map(room))].filter((name) => name && name !== 'pages' && rank(name) < 0),
+        [],
+    );
 });
 
 test('a file has one idea: no more lines and columns than can be read at once', () => {
-    const long = files.filter((file) => source(file).split('\n').length - 1 > LINES).map((file) => `${file}: ${source(file).split('\n').length - 1} lines`);
-    const wide = files.flatMap((file) => source(file).split('\n').flatMap((line, i) => (line.length > COLUMNS ? [`${file}:${i + 1}: ${line.length} columns`] : [])));
+    const long = files
+        .filter((file) => source(file).split('\n').length - 1 > LINES)
+        .map((file) => `${file}: ${source(file).split('\n').length - 1} lines`);
+    const wide = files.flatMap((file) =>
+        source(file)
+            .split('\n')
+            .flatMap((line, i) => (line.length > COLUMNS ? [`${file}:${i + 1}: ${line.length} columns`] : [])),
+    );
     assert.deepEqual([...long, ...wide], []);
 });

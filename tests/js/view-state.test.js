@@ -6,7 +6,13 @@ import { ViewState } from '../../resources/js/state/view-state.js';
 
 const topic = (id, parent = ROOT, more = {}) => ({ id, parent, title: id, ...more });
 const plan = (...topics) => new Tree({ topics, figures: {}, relations: [], properties: {}, title: 'Plan' });
-const keeps = (value) => ({ value, kept: [], keep(what) { this.kept.push(what); } });
+const keeps = (value) => ({
+    value,
+    kept: [],
+    keep(what) {
+        this.kept.push(what);
+    },
+});
 let state;
 let tree;
 

@@ -58,9 +58,10 @@ export function label(shape, hasParts, signs, address) {
                     class: `title${shape.isUntitled ? ' is-empty' : ''}`,
                     'font-size': shape.size,
                     direction: shape.isRightToLeft ? 'rtl' : null,
+                    x: at,
                     y: shape.baseline,
                 },
-                ...shape.lines.map((line, i) => svg('tspan', { x: at, dy: i === 0 ? 0 : shape.lineHeight }, `${line} `)),
+                ...shape.lines.map((line, i) => (i === 0 ? `${line} ` : svg('tspan', { x: at, dy: shape.lineHeight }, `${line} `))),
             ),
         );
     }

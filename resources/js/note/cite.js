@@ -1,6 +1,7 @@
 import { send } from '../lib/http.js';
 import { element } from '../ui/element.js';
 import { meanwhile } from '../lib/meanwhile.js';
+import { Asking } from '../ui/asking.js';
 
 /** Picks what is cited: a source by its letters, then pages and the words around it; several in one bracket. */
 export class CiteDialog {
@@ -18,23 +19,9 @@ export class CiteDialog {
         this.field.addEventListener('input', () => this.drawFound());
         this.field.addEventListener('keydown', (event) => this.inField(event));
         this.list.addEventListener('keydown', (event) => this.inList(event));
-        this.form.addEventListener('submit', (event) => {
-            event.preventDefault();
-            this.done();
-        });
-        this.dialog.addEventListener('cancel', (event) => {
-            event.preventDefault();
-            this.dialog.close();
-            this.resolve?.(null);
-            this.resolve = null;
-        });
-        this.dialog.addEventListener('close', () => {
-            this.resolve?.(null);
-            this.resolve = null;
-        });
+        this.asking = new Asking(this.dialog, () => this.asking.give(this.items));
         document.getElementById('cite-remove').addEventListener('click', () => {
-            this.items = [];
-            this.done();
+            this.asking.give([]);
         });
     }
 
@@ -44,11 +31,9 @@ export class CiteDialog {
         document.getElementById('cite-remove').hidden = !items.length;
         this.field.value = '';
         this.draw();
-        this.dialog.showModal();
+        const given = this.asking.open();
         (this.items.length ? this.chosen.querySelector('input') : this.field).focus();
-        return new Promise((resolve) => {
-            this.resolve = resolve;
-        });
+        return given;
     }
 
     found() {
@@ -117,7 +102,7 @@ export class CiteDialog {
             if (first && this.field.value.trim()) {
                 first.click();
             } else if (this.items.length) {
-                this.done();
+                this.asking.give(this.items);
             } else {
                 first?.click();
             }
@@ -150,7 +135,7 @@ export class CiteDialog {
     /** A source that is not there yet, out of what was typed. */
     async add() {
         const line = this.field.value.trim();
-        const { resolve } = this;
+        const asked = this.asking.resolve;
         const isUnmoved = meanwhile();
         const typed = await send('POST', `${this.session.address}/source-list/typed`, { line }).catch(() => null);
         if (!typed) {
@@ -164,7 +149,7 @@ export class CiteDialog {
         const source = typed.like ?? typed.source.id;
         if (isUnmoved()) {
             this.pick(source, typed.pages);
-        } else if (this.resolve === resolve) {
+        } else if (this.asking.resolve === asked) {
             // Something else is being typed by now, and stays.
             this.field.value = this.field.value.startsWith(line) ? this.field.value.slice(line.length).trim() : this.field.value;
             this.put(source, typed.pages);
@@ -234,12 +219,5 @@ export class CiteDialog {
                     this.preview.innerHTML = told.printed;
                 }
             }, 150);
-    }
-
-    done() {
-        const { resolve, items } = this;
-        this.resolve = null;
-        this.dialog.close();
-        resolve?.(items);
     }
 }

@@ -1,4 +1,5 @@
 import { Editor } from '@tiptap/core';
+import { Asking } from '../ui/asking.js';
 import { lineExtensions } from './schema.js';
 import { inlines } from './stored-form.js';
 import { noteViews } from './views.js';
@@ -10,20 +11,7 @@ export class FootnoteDialog {
         this.desk = desk;
         this.insertions = insertions;
         this.dialog = document.getElementById('footnote');
-        this.dialog.querySelector('form').addEventListener('submit', (event) => {
-            event.preventDefault();
-            this.done();
-        });
-        this.dialog.addEventListener('cancel', (event) => {
-            event.preventDefault();
-            this.dialog.close();
-            this.resolve?.(null);
-            this.resolve = null;
-        });
-        this.dialog.addEventListener('close', () => {
-            this.resolve?.(null);
-            this.resolve = null;
-        });
+        this.asking = new Asking(this.dialog, () => this.done());
         document.getElementById('footnote-remove').addEventListener('click', () => {
             this.editor.commands.clearContent();
             this.done();
@@ -55,17 +43,12 @@ export class FootnoteDialog {
             },
         });
         this.editor.commands.setContent({ type: 'doc', content: [{ type: 'paragraph', content }] });
-        this.dialog.showModal();
+        const given = this.asking.open();
         this.editor.commands.focus('end');
-        return new Promise((resolve) => {
-            this.resolve = resolve;
-        });
+        return given;
     }
 
     done() {
-        const { resolve } = this;
-        this.resolve = null;
-        this.dialog.close();
-        resolve?.(inlines(this.editor.getJSON()));
+        this.asking.give(inlines(this.editor.getJSON()));
     }
 }

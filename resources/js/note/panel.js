@@ -1,5 +1,6 @@
 import { counted } from '../lib/counted.js';
-import { colour, element } from '../ui/element.js';
+import { colour } from '../ui/element.js';
+import { WaitingField } from './waiting.js';
 import { showSize } from './options.js';
 
 const AGAIN = 3000;
@@ -25,13 +26,8 @@ export class NotePanel {
         this.topic = null;
         /** @type {import('./editor.js').NoteEditor | null} */
         this.editor = null;
-        this.waiting = element('textarea', { class: 'waiting-note', 'aria-label': 'Note', rows: 12 });
         // Left before the editor was there: its words are on the note from then on, whatever is done with its topic next.
-        // Where the whole window is left, the field keeps both its place and its words.
-        this.waiting.addEventListener('blur', () => document.activeElement !== this.waiting && this.keepWaiting());
-        /** What was pasted into that field, each after the words before it: the editor takes it with its structure. */
-        this.pasted = [];
-        this.waiting.addEventListener('paste', (event) => this.paste(event));
+        this.waiting = new WaitingField(() => this.keepWaiting());
         document.getElementById('close-note').addEventListener('click', () => {
             this.close();
             on.back();
@@ -57,7 +53,7 @@ export class NotePanel {
     async make() {
         const made = await this.fetch();
         if (!made) {
-            this.late.hidden = !this.isOpen;
+            this.showLate(this.isOpen);
             clearTimeout(this.again);
             this.again = setTimeout(() => this.make(), AGAIN);
             return;
@@ -65,11 +61,9 @@ export class NotePanel {
         if (this.editor) {
             return;
         }
-        const hasKeyboard = document.activeElement === this.waiting;
-        const text = this.waiting.value;
-        const pasted = this.pasted.splice(0);
-        this.waiting.value = '';
-        this.waiting.remove();
+        const hasKeyboard = document.activeElement === this.waiting.box;
+        const held = this.waiting.take();
+        this.waiting.box.remove();
         this.editor = new made.NoteEditor(this.desk, {
             box: this.box,
             tools: this.side.querySelector('.tools'),
@@ -82,11 +76,7 @@ export class NotePanel {
         if (this.isOpen) {
             this.editor.take(this.topic);
             hasKeyboard && this.editor.focus();
-            for (const { before, html } of pasted) {
-                before && this.editor.insertLines(before);
-                this.editor.paste(html);
-            }
-            text && this.editor.insertLines(text);
+            WaitingField.hand(this.editor, held);
         }
     }
 
@@ -95,7 +85,7 @@ export class NotePanel {
         this.on.opening(id);
         this.appear();
         this.load(id);
-        this.editor ? this.editor.focus() : this.waiting.focus();
+        this.editor ? this.editor.focus() : this.waiting.box.focus();
     }
 
     /** Opens a note to read, without taking the keyboard; resolves when its text has come, or will not. */
@@ -127,39 +117,21 @@ export class NotePanel {
         if (this.editor) {
             this.editor.take(id);
         } else {
-            this.box.append(this.waiting);
+            this.box.append(this.waiting.box);
             this.make();
         }
     }
 
-    /** A paste before the editor is there waits for it. */
-    paste(event) {
-        const [html, plain] = ['text/html', 'text/plain'].map((type) => event.clipboardData?.getData(type) ?? '');
-        if (html) {
-            event.preventDefault();
-            this.pasted.push({ before: this.waiting.value, html, plain });
-            this.waiting.value = '';
-        }
-    }
-
-    /** What was written in the field that stands for the editor goes to the end of its note; of what was pasted, the words. */
+    /** What was written in the field that stands for the editor goes to the end of its note. */
     keepWaiting() {
-        const parts = this.pasted.splice(0).flatMap(({ before, html, plain }) => [before, plain || textOf(html)]);
-        const text = [...parts, this.waiting.value].filter(Boolean).join('\n').trim();
-        this.waiting.value = '';
-        if (text && this.topic) {
+        const lines = this.waiting.takeLines();
+        if (lines.length && this.topic) {
             const bearer = this.session.tree.noteBearer(this.topic);
             if (bearer) {
                 bearer.noted = true;
             }
-            this.session.perform({
-                type: 'note',
-                topic: this.topic,
-                put: text.split('\n').map((line) => this.desk.paragraph(line)),
-                remove: [],
-                order: null,
-                was: {},
-            });
+            const put = lines.map((line) => this.desk.paragraph(line));
+            this.session.perform({ type: 'note', topic: this.topic, put, remove: [], order: null, was: {} });
         }
     }
 
@@ -187,6 +159,7 @@ export class NotePanel {
     /** The note across the whole page, or beside the plan. */
     widen(isWide) {
         this.side.classList.toggle('is-wide', isWide);
+        this.work.classList.toggle('has-wide-note', isWide);
         document.getElementById('wide-note').setAttribute('aria-pressed', String(isWide));
         this.on.sized();
     }
@@ -195,10 +168,15 @@ export class NotePanel {
         this.editor ? this.editor.commit() : this.session.queue.flush();
     }
 
+    showLate(isLate) {
+        this.late.hidden = !isLate;
+        this.side.classList.toggle('is-late', isLate);
+    }
+
     /** Whether the text of the note is still to come. */
     showState() {
         const body = this.editor?.body;
-        this.late.hidden = !body?.isLost || body.hasCome;
+        this.showLate(!!body?.isLost && !body.hasCome);
         this.box.classList.toggle('is-coming', !!body && !body.hasCome);
     }
 
@@ -243,7 +221,3 @@ export class NotePanel {
         return this.editor?.textsOf(block, line) ?? [];
     }
 }
-
-/** The words of a page, a line for each paragraph; nothing in it is run or fetched. */
-const textOf = (html) =>
-    new DOMParser().parseFromString(html.replace(/<\/(p|h[1-6]|li|tr|div)>/gi, '\n$&'), 'text/html').body.textContent.trim();

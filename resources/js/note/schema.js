@@ -4,27 +4,16 @@ import { TaskItem, TaskList } from '@tiptap/extension-list';
 import { Plugin } from '@tiptap/pm/state';
 import StarterKit from '@tiptap/starter-kit';
 import { newId } from '../lib/ids.js';
+import { words } from '../lib/vocabulary.js';
 import { isSafe } from './links.js';
 import { typographic } from './typographic.js';
 import { Table, cell, tabular } from './tables.js';
 
-const BLOCKS = [
-    'paragraph',
-    'heading',
-    'bulletList',
-    'orderedList',
-    'taskList',
-    'blockquote',
-    'codeBlock',
-    'horizontalRule',
-    'picture',
-    'table',
-];
 /** Every top-level block has an id; one that was made by dividing another gets its own. */
 const BlockIds = Extension.create({
     name: 'blockIds',
     addGlobalAttributes() {
-        return [{ types: BLOCKS, attributes: { id: { default: null, rendered: false, keepOnSplit: false } } }];
+        return [{ types: words().blocks, attributes: { id: { default: null, rendered: false, keepOnSplit: false } } }];
     },
     addProseMirrorPlugins() {
         return [

@@ -1,3 +1,4 @@
+import { follow, isDrag } from '../lib/pressing.js';
 import { colour, element } from './element.js';
 import { ROOT } from '../state/plan.js';
 
@@ -43,31 +44,32 @@ export class StripBar {
     }
 
     press(event, id) {
-        const startX = event.clientX;
         let over = null;
-        const moved = (e) => {
-            if (Math.abs(e.clientX - startX) < 6) {
-                return;
-            }
-            over?.classList.remove('is-target');
-            over = [...this.box.children].find((one) => e.clientX < one.getBoundingClientRect().left + one.offsetWidth / 2) ?? null;
-            over?.classList.add('is-target');
-            this.dragged = true;
-        };
-        const done = () => {
-            removeEventListener('pointermove', moved);
-            removeEventListener('pointerup', done);
-            if (this.dragged) {
-                const others = this.tree.partsOf(ROOT).filter((one) => one !== id);
-                const after = over ? (others[others.indexOf(over.dataset.id) - 1] ?? null) : (others.at(-1) ?? null);
+        follow(event, {
+            move: (e) => {
+                if (!this.dragged && !isDrag(event, e)) {
+                    return;
+                }
+                over?.classList.remove('is-target');
+                over = [...this.box.children].find((one) => e.clientX < one.getBoundingClientRect().left + one.offsetWidth / 2) ?? null;
+                over?.classList.add('is-target');
+                this.dragged = true;
+            },
+            up: () => this.dragged && this.drop(id, over),
+            cancel: () => {
                 this.dragged = false;
                 over?.classList.remove('is-target');
-                if (over?.dataset.id !== id) {
-                    this.move([id], { parent: ROOT, after });
-                }
-            }
-        };
-        addEventListener('pointermove', moved);
-        addEventListener('pointerup', done);
+            },
+        });
+    }
+
+    drop(id, over) {
+        const others = this.tree.partsOf(ROOT).filter((one) => one !== id);
+        const after = over ? (others[others.indexOf(over.dataset.id) - 1] ?? null) : (others.at(-1) ?? null);
+        this.dragged = false;
+        over?.classList.remove('is-target');
+        if (over?.dataset.id !== id) {
+            this.move([id], { parent: ROOT, after });
+        }
     }
 }

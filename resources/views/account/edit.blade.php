@@ -9,7 +9,8 @@
             <div class="field">
                 <label for="field-time_zone">Time zone</label>
                 <select id="field-time_zone" name="time_zone">
-                    @foreach ($zones as $zone)<option @selected($zone === \App\Http\Given::before('time_zone', $user->time_zone))>{{ $zone }}</option>@endforeach
+                    @foreach ($zones as $zone)<option
+                        @selected($zone === \App\Http\Given::before('time_zone', $user->time_zone))>{{ $zone }}</option>@endforeach
                 </select>
             </div>
             <p class="hint">You sign in with {{ $user->email }}.</p>
@@ -30,15 +31,21 @@
                 @foreach ($devices as $device)
                     <li>
                         <div><strong>{{ $device['name'] }}</strong>@if ($device['isThis']) <span class="pill">this one</span>@endif
-                            <small class="hint">{{ $device['isThis'] ? 'In use now' : 'Used last on ' . \Illuminate\Support\Carbon::createFromTimestamp($device['used'], $user->time_zone)->isoFormat('D MMMM YYYY, HH:mm') }}@if ($device['address'] !== ''), from {{ $device['address'] }}@endif</small></div>
+                            <small class="hint">{{ $device['isThis'] ? 'In use now'
+                                : 'Used last on ' . \Illuminate\Support\Carbon::createFromTimestamp($device['used'],
+                                $user->time_zone)->isoFormat('D MMMM YYYY, HH:mm') }}@if ($device['address'] !== ''), from
+                                {{ $device['address'] }}@endif</small></div>
                         @unless ($device['isThis'])
-                            <form method="post" action="{{ route('account.devices') }}">@csrf @method('DELETE')<input type="hidden" name="device" value="{{ $device['key'] }}"><button class="plain" aria-label="Sign out {{ $device['name'] }}">Sign out</button></form>
+                            <form method="post" action="{{ route('account.devices') }}">@csrf @method('DELETE')<input type="hidden"
+                                name="device" value="{{ $device['key'] }}"><button class="plain"
+                                aria-label="Sign out {{ $device['name'] }}">Sign out</button></form>
                         @endunless
                     </li>
                 @endforeach
             </ul>
             @if (count($devices) > 1)
-                <form method="post" action="{{ route('account.devices') }}">@csrf @method('DELETE')<div class="dialog-foot"><button class="plain">Sign out everywhere else</button></div></form>
+                <form method="post" action="{{ route('account.devices') }}">@csrf @method('DELETE')<div class="dialog-foot"><button
+                    class="plain">Sign out everywhere else</button></div></form>
             @endif
         </section>
         <section>
@@ -51,7 +58,8 @@
             <p>This deletes the account and all its plans, at once and for good. Download everything first if you may want it.</p>
             <form class="grid gap-4" method="post" action="{{ route('account') }}">
                 @csrf @method('DELETE')
-                <x-field name="password_to_delete" label="Your password, to be sure" type="password" autocomplete="current-password" required/>
+                <x-field name="password_to_delete" label="Your password, to be sure" type="password" autocomplete="current-password"
+                    required/>
                 <div class="dialog-foot"><button class="plain danger">Delete the account and all plans</button></div>
             </form>
         </section>

@@ -4,6 +4,7 @@
         <h1>Everything of yours</h1>
         <p role="status" x-text="says">The zip is being made.</p>
         <progress class="w-full" x-bind:value="done" max="100" aria-label="How far it is"></progress>
-        <div class="dialog-foot"><a class="plain" href="{{ route('account') }}">Back to the account</a><a class="primary" x-show="isDone" x-bind:href="file">Save the zip</a></div>
+        <div class="dialog-foot"><a class="plain" href="{{ route('account') }}">Back to the account</a><a class="primary" x-show="isDone"
+            x-bind:href="file">Save the zip</a></div>
     </main>
 </x-layouts.app>

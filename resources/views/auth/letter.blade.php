@@ -7,7 +7,8 @@
             <p class="hint">Nothing there after some minutes? Look among the unwanted letters, and whether the address is right.</p>
             @if ($link)
                 <p>This Embrel runs on your own machine and sends no letters. The link would be this:</p>
-                <div class="dialog-foot"><a class="plain" href="{{ route('sign-up') }}">Another address</a><a class="primary" href="{{ $link }}">Follow the link</a></div>
+                <div class="dialog-foot"><a class="plain" href="{{ route('sign-up') }}">Another address</a><a class="primary"
+                    href="{{ $link }}">Follow the link</a></div>
             @else
                 <div class="dialog-foot"><a class="plain" href="{{ route('sign-up') }}">Another address</a></div>
             @endif

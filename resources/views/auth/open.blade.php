@@ -6,7 +6,8 @@
             @if ($name === null)
                 <h1>This link is too old</h1>
                 <p>It was used already, or its letter is older than {{ $hours }} hours.</p>
-                <div class="dialog-foot"><a class="plain" href="{{ route('login') }}">Sign in</a><a class="primary" href="{{ route('sign-up') }}">Sign up</a></div>
+                <div class="dialog-foot"><a class="plain" href="{{ route('login') }}">Sign in</a><a class="primary"
+                    href="{{ route('sign-up') }}">Sign up</a></div>
             @else
                 <h1>Welcome, {{ $name }}</h1>
                 <p>Your address is confirmed. The account opens with the password that you chose.</p>

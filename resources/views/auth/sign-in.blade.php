@@ -8,11 +8,14 @@
                 <h1>Sign in</h1>
                 <x-field name="email" label="E-mail address" type="email" autocomplete="username" required autofocus/>
                 <x-field name="password" label="Password" type="password" autocomplete="current-password" required/>
-                <label class="check"><input type="checkbox" name="stay" value="1" @checked(\App\Http\Given::before('stay', null))> Stay signed in on this device</label>
-                <div class="dialog-foot"><a class="plain" href="{{ route('forgotten') }}">Forgotten password</a><button class="primary">Sign in</button></div>
+                <label class="check"><input type="checkbox" name="stay" value="1"
+                    @checked(\App\Http\Given::before('stay', null))> Stay signed in on this device</label>
+                <div class="dialog-foot"><a class="plain" href="{{ route('forgotten') }}">Forgotten password</a><button
+                    class="primary">Sign in</button></div>
             </form>
             @if ($hasSample)
-                <section><form method="post" action="{{ route('sample') }}">@csrf<button class="plain w-full">Look around in the sample account</button></form></section>
+                <section><form method="post" action="{{ route('sample') }}">@csrf<button
+                    class="plain w-full">Look around in the sample account</button></form></section>
             @endif
         </div>
     </main>

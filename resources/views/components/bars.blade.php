@@ -4,26 +4,42 @@
 @endphp
 {{-- The tools of each view, in words. What is set to something else than usual is seen on its button, with a way back beside it. --}}
 <section class="bars" id="bars" aria-label="Tools of the view">
-    <button class="bar-opener" id="bar-opener" type="button" aria-expanded="false">Tools <span class="arrow" aria-hidden="true">▾</span></button>
+    <button class="bar-opener" id="bar-opener" type="button" aria-expanded="false">Tools
+        <span class="arrow" aria-hidden="true">▾</span></button>
     <div class="bar" data-bar="outline" role="toolbar" aria-label="Tools of the outline" @if ($view !== 'outline') hidden @endif>
-        <button type="button" data-command="addTopic" aria-label="New topic" title="New topic after the marked one"><span aria-hidden="true">+</span> <b>Topic</b></button>
+        <button type="button" data-command="addTopic" aria-label="New topic" title="New topic after the marked one"><span
+            aria-hidden="true">+</span> <b>Topic</b></button>
         <span class="sep" aria-hidden="true"></span>
-        <span class="group" role="group" aria-label="Fold to">Fold to @foreach ([1, 2, 3, 4, 5] as $level)<button type="button" data-level="{{ $level }}" aria-label="Level {{ $level }}" title="Fold to level {{ $level }} ({{ $level }})"><b>{{ $level }}</b></button>@endforeach<button type="button" data-level="0" aria-label="All" title="Unfold all (0)"><b>all</b></button></span>
-        <span class="setting" id="bar-show"><button type="button" aria-haspopup="dialog">Show <b>the whole plan</b> {!! $arrow !!}</button><button class="unset" type="button" aria-label="Show the whole plan" title="Show the whole plan" hidden>×</button></span>
-        <span class="setting" id="bar-only"><button type="button" aria-haspopup="dialog">Only <b>anything</b> {!! $arrow !!}</button><button class="unset" type="button" aria-label="Show anything" title="Show anything" hidden>×</button></span>
-        <span class="setting" id="bar-numbers"><button type="button" aria-haspopup="dialog">Numbers <b>1 · 1.1</b> {!! $arrow !!}</button></span>
+        <span class="group" role="group" aria-label="Fold to">Fold to @foreach ([1, 2, 3, 4, 5] as $level)<button type="button"
+            data-level="{{ $level }}" aria-label="Level {{ $level }}"
+            title="Fold to level {{ $level }} ({{ $level }})"><b>{{ $level }}</b></button>@endforeach<button type="button" data-level="0"
+            aria-label="All" title="Unfold all (0)"><b>all</b></button></span>
+        <span class="setting" id="bar-show"><button type="button" aria-haspopup="dialog">Show
+            <b>the whole plan</b> {!! $arrow !!}</button><button class="unset" type="button" aria-label="Show the whole plan"
+            title="Show the whole plan" hidden>×</button></span>
+        <span class="setting" id="bar-only"><button type="button" aria-haspopup="dialog">Only
+            <b>anything</b> {!! $arrow !!}</button><button class="unset" type="button" aria-label="Show anything" title="Show anything"
+            hidden>×</button></span>
+        <span class="setting" id="bar-numbers"><button type="button" aria-haspopup="dialog">Numbers
+            <b>1 · 1.1</b> {!! $arrow !!}</button></span>
         <span class="setting" id="bar-sort"><button type="button" aria-haspopup="dialog">Sort…</button></span>
     </div>
     <div class="bar" data-bar="map" role="toolbar" aria-label="Tools of the map" @if ($view !== 'map') hidden @endif>
-        <button type="button" data-command="addTopic" aria-label="New topic" title="New topic after the marked one"><span aria-hidden="true">+</span> <b>Topic</b></button>
+        <button type="button" data-command="addTopic" aria-label="New topic" title="New topic after the marked one"><span
+            aria-hidden="true">+</span> <b>Topic</b></button>
         <span class="sep" aria-hidden="true"></span>
-        <span class="group" role="group" aria-label="Arrangement">@foreach (['spine' => 'Spine', 'both' => 'Both sides', 'round' => 'Round'] as $arrangement => $name)<button type="button" data-tool="arrange" data-arrangement="{{ $arrangement }}" aria-pressed="false">{{ $name }}</button>@endforeach</span>
+        <span class="group" role="group" aria-label="Arrangement">@foreach (['spine' => 'Spine', 'both' => 'Both sides',
+            'round' => 'Round'] as $arrangement => $name)<button type="button" data-tool="arrange" data-arrangement="{{ $arrangement }}"
+            aria-pressed="false">{{ $name }}</button>@endforeach</span>
         <span class="sep" aria-hidden="true"></span>
-        <span class="group" role="group" aria-label="Size"><button type="button" data-tool="smaller" title="Smaller (−)" aria-label="Smaller"><b>−</b></button><button type="button" data-tool="actual" title="As large as it is">100%</button><button type="button" data-tool="larger" title="Larger (+)" aria-label="Larger"><b>+</b></button></span>
+        <span class="group" role="group" aria-label="Size"><button type="button" data-tool="smaller" title="Smaller (−)"
+            aria-label="Smaller"><b>−</b></button><button type="button" data-tool="actual" title="As large as it is">100%</button><button
+            type="button" data-tool="larger" title="Larger (+)" aria-label="Larger"><b>+</b></button></span>
         <button type="button" data-tool="whole" title="The whole plan (Ctrl 0)">Whole plan</button>
         <button type="button" data-tool="branch" title="The marked branch (B)">This branch</button>
         <span class="sep" aria-hidden="true"></span>
-        <button type="button" data-tool="rectangle" aria-pressed="false" title="Draw a rectangle around topics (Shift and drag)">Mark with a rectangle</button>
+        <button type="button" data-tool="rectangle" aria-pressed="false"
+            title="Draw a rectangle around topics (Shift and drag)">Mark with a rectangle</button>
         <button type="button" data-tool="look" aria-haspopup="dialog">How the map is drawn {!! $arrow !!}</button>
         <button type="button" data-tool="full" aria-pressed="false">Full screen</button>
     </div>
@@ -33,8 +49,11 @@
     <div class="bar" data-bar="draft" role="toolbar" aria-label="Tools of the draft" @if ($view !== 'draft') hidden @endif>
         <label class="check"><input type="checkbox" id="only-noted" checked> Only topics that have a note</label>
     </div>
-    <div class="bar" data-bar="sources" role="toolbar" aria-label="Tools of the sources" @if (!in_array($view, ['sources', 'sorting-out'], true)) hidden @endif>
-        <span class="group" role="group" aria-label="Which part"><button type="button" data-command="goSources" data-part="sources" aria-pressed="false">All sources</button><button type="button" data-command="goResearch" data-part="sorting-out" aria-pressed="false">Looks like research<b class="count" id="research-count"></b></button></span>
+    <div class="bar" data-bar="sources" role="toolbar" aria-label="Tools of the sources"
+        @if (!in_array($view, ['sources', 'sorting-out'], true)) hidden @endif>
+        <span class="group" role="group" aria-label="Which part"><button type="button" data-command="goSources" data-part="sources"
+            aria-pressed="false">All sources</button><button type="button" data-command="goResearch" data-part="sorting-out"
+            aria-pressed="false">Looks like research<b class="count" id="research-count"></b></button></span>
         <span class="sep" aria-hidden="true"></span>
         <button type="button" id="source-take">Take in a file…</button>
         <button type="button" id="source-elsewhere">From my other plans…</button>

@@ -8,7 +8,9 @@
         <caption>{{ $name }}</caption>
         <tbody>
             @foreach ($keys[$where] as $entry)
-                <tr><td>@php($isRange = \count($entry['keys']) === 9)@foreach ($isRange ? [$entry['keys'][0], $entry['keys'][8]] : $entry['keys'] as $i => $key){{ $i ? ($isRange ? ' to ' : ' or ') : '' }}<kbd class="kbd">{{ strtr($key, ['+' => ' '] + $signs) }}</kbd>@endforeach</td><td>{{ $entry['does'] }}</td></tr>
+                <tr><td>@php($isRange = \count($entry['keys']) === 9)@foreach ($isRange ? [$entry['keys'][0], $entry['keys'][8]]
+                    : $entry['keys'] as $i => $key){{ $i ? ($isRange ? ' to ' : ' or ') : '' }}<kbd
+                    class="kbd">{{ strtr($key, ['+' => ' '] + $signs) }}</kbd>@endforeach</td><td>{{ $entry['does'] }}</td></tr>
             @endforeach
         </tbody>
     </table>

@@ -3,36 +3,46 @@
     <header class="top">
         <div class="brand">
             <a href="{{ route('plans') }}" aria-label="All plans" title="All plans"><x-mark/></a>
-            <button class="plan-title" id="title" type="button" popovertarget="plan-menu" title="What can be done with the plan"><span id="title-text">{{ $plan->title === '' ? 'Untitled' : $plan->title }}</span><x-icon name="chevron-down" :size="14"/></button>
+            <button class="plan-title" id="title" type="button" popovertarget="plan-menu" title="What can be done with the plan"><span
+                id="title-text">{{ $plan->title === '' ? 'Untitled' : $plan->title }}</span><x-icon name="chevron-down"
+                :size="14"/></button>
             {{ $beside ?? '' }}
         </div>
         <nav class="modes" aria-label="Views">
             @foreach ($views() as $view => $one)
-                <a href="{{ $one['address'] }}" data-view="{{ $view }}" @if ($one['isCurrent']) aria-current="page" @endif>{{ $one['name'] }}</a>
+                <a href="{{ $one['address'] }}" data-view="{{ $view }}" @if ($one['isCurrent']) aria-current="page"
+                    @endif>{{ $one['name'] }}</a>
             @endforeach
         </nav>
         <div class="acts" @unless ($isLive()) data-steps="{{ route('plan', $plan) }}" data-base="{{ $plan->revision }}" @endunless>
             <div class="icons">
                 @foreach (['undo' => 'Undo', 'redo' => 'Redo'] as $step => $name)
                     @php($says = $steps[$step] === null ? "Nothing to {$step}" : rtrim("{$name}: {$steps[$step]}", ': '))
-                    <button class="ico" id="{{ $step }}" type="button" title="{{ $says }}" aria-label="{{ $steps[$step] === null ? $name : $says }}" @disabled($steps[$step] === null)><x-icon :name="$step . '-2'"/></button>
+                    <button class="ico" id="{{ $step }}" type="button" title="{{ $says }}"
+                        aria-label="{{ $steps[$step] === null ? $name : $says }}" @disabled($steps[$step] === null)><x-icon
+                        :name="$step . '-2'"/></button>
                 @endforeach
                 @if ($isLive())
-                    <button class="ico" id="open-find" type="button" title="Find (Ctrl F)" aria-label="Find"><x-icon name="search"/></button>
+                    <button class="ico" id="open-find" type="button" title="Find (Ctrl F)" aria-label="Find"><x-icon
+                        name="search"/></button>
                 @else
                     <a class="ico" href="{{ $doing('find') }}" title="Find in the plan" aria-label="Find"><x-icon name="search"/></a>
                 @endif
             </div>
-            <a class="primary" href="{{ route('hand-over', $plan) }}" @if ($current === 'hand-over') aria-current="page" @endif>Hand over</a>
+            <a class="primary" href="{{ route('hand-over', $plan) }}" @if ($current === 'hand-over') aria-current="page"
+                @endif>Hand over</a>
         </div>
         <div class="menu plan-menu" id="plan-menu" popover role="menu" aria-label="The plan">
-            <a role="menuitem" href="{{ $doing('properties') }}" data-command="properties">Properties… <small id="menu-properties">{{ $properties() }}</small></a>
+            <a role="menuitem" href="{{ $doing('properties') }}" data-command="properties">Properties…
+                <small id="menu-properties">{{ $properties() }}</small></a>
             <a role="menuitem" href="{{ $doing('openingNote') }}" data-command="openingNote">Opening note</a>
             <hr>
             <a role="menuitem" href="{{ route('intake', ['into' => $plan->id]) }}">Bring in a file or text…</a>
             <a role="menuitem" href="{{ $doing('bringInPlan') }}" data-command="bringInPlan">Bring in another plan…</a>
             <hr>
-            <a role="menuitem" href="{{ route('plan.history', $plan) }}" @if ($current === 'history') aria-current="page" @endif>History <small id="menu-changes">{{ number_format($plan->revision - 1) }} {{ $plan->revision === 2 ? 'change' : 'changes' }}</small></a>
+            <a role="menuitem" href="{{ route('plan.history', $plan) }}" @if ($current === 'history') aria-current="page" @endif>History
+                <small id="menu-changes">{{ number_format($plan->revision - 1) }}
+                {{ $plan->revision === 2 ? 'change' : 'changes' }}</small></a>
             <a role="menuitem" href="{{ $doing('keepVersion') }}" data-command="keepVersion">Keep this version…</a>
             <hr>
             <a role="menuitem" href="{{ $doing('showKeys') }}" data-command="showKeys">All keys <small>?</small></a>

@@ -4,7 +4,9 @@
     @if ($isNow)
         <span class="hint">as it is now</span>
     @else
-        <form method="post" action="{{ route('plan.back', [$plan, $seq]) }}">@csrf<button class="plain" aria-label="Go back to: {{ $name }}">Go back</button></form>
+        <form method="post" action="{{ route('plan.back', [$plan, $seq]) }}">@csrf<button class="plain"
+            aria-label="Go back to: {{ $name }}">Go back</button></form>
     @endif
-    <form method="post" action="{{ route('plan.of-version', [$plan, $seq]) }}">@csrf<button class="plain" aria-label="Make a plan of: {{ $name }}">Make a plan</button></form>
+    <form method="post" action="{{ route('plan.of-version', [$plan, $seq]) }}">@csrf<button class="plain"
+        aria-label="Make a plan of: {{ $name }}">Make a plan</button></form>
 </span>

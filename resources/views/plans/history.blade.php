@@ -9,11 +9,15 @@
 <x-plan-frame :plan="$plan" current="history" :title="'History: ' . $plan->title . ' – Embrel'" class="beside">
 <main class="history"><div>
     <h1>History</h1>
-    <p class="hint">Each line is one step. Going back to a step makes the plan what it was right after it, as a new change: nothing is ever erased.</p>
+    <p class="hint">Each line is one step. Going back to a step makes the plan what it was right after it, as a new change: nothing is ever
+        erased.</p>
     <x-said/>
     <form class="keep-version" method="post" action="{{ route('plan.history', $plan) }}">
         @csrf
-        <div class="field"><label for="version-name">Keep the plan as it is now, under a name</label><input id="version-name" name="name" maxlength="120" autocomplete="off" placeholder="Before the supervisor’s comments" value="{{ \App\Http\Given::before('name') }}" @error('name') aria-invalid="true" aria-describedby="version-error" @enderror>@error('name')<p class="error" id="version-error" role="alert">{{ $message }}</p>@enderror</div>
+        <div class="field"><label for="version-name">Keep the plan as it is now, under a name</label><input id="version-name" name="name"
+            maxlength="120" autocomplete="off" placeholder="Before the supervisor’s comments" value="{{ \App\Http\Given::before('name') }}"
+            @error('name') aria-invalid="true" aria-describedby="version-error" @enderror>@error('name')<p class="error" id="version-error"
+            role="alert">{{ $message }}</p>@enderror</div>
         <button class="primary">Keep this version</button>
     </form>
     @if ($versions !== [] && $isFirstPage)
@@ -21,7 +25,8 @@
             <h2 id="versions-head">Kept versions</h2>
             <ul class="steps">
                 @foreach ($versions as $seq => $name)
-                    <li class="version"><strong>{{ $name }}</strong><x-step-acts :plan="$plan" :seq="$seq" :name="$name" :is-now="$seq === $plan->revision"/></li>
+                    <li class="version"><strong>{{ $name }}</strong><x-step-acts :plan="$plan" :seq="$seq" :name="$name"
+                        :is-now="$seq === $plan->revision"/></li>
                 @endforeach
             </ul>
         </section>
@@ -32,8 +37,12 @@
             <ol class="steps">
                 @foreach ($ofDay as $step)
                     <li>
-                        <time datetime="{{ $step['at']->toIso8601String() }}">{{ $step['at']->copy()->setTimezone($zone)->format('H:i') }}</time>
-                        <span class="says">{{ $step['says'] === '' ? 'Changed the plan' : $step['says'] }}@if ($step['changes'] > 1 && !str_contains($step['says'], ' more ')) <small>in {{ $step['changes'] }} changes</small>@endif<small class="by">{{ $step['by'] }}</small>@isset($versions[$step['seq']])<span class="k">{{ $versions[$step['seq']] }}</span>@endisset</span>
+                        <time
+                            datetime="{{ $step['at']->toIso8601String() }}">{{ $step['at']->copy()->setTimezone($zone)->format('H:i') }}</time>
+                        <span class="says">{{ $step['says'] === '' ? 'Changed the plan' : $step['says'] }}@if ($step['changes'] > 1
+                            && !str_contains($step['says'], ' more ')) <small>in {{ $step['changes'] }} changes</small>@endif<small
+                            class="by">{{ $step['by'] }}</small>@isset($versions[$step['seq']])<span
+                            class="k">{{ $versions[$step['seq']] }}</span>@endisset</span>
                         <x-step-acts :plan="$plan" :seq="$step['seq']" :name="$step['says']" :is-now="$step['seq'] === $plan->revision"/>
                     </li>
                 @endforeach
@@ -43,7 +52,8 @@
         <p class="nothing">Nothing has been changed yet. Every change from now on is listed here.</p>
     @endforelse
     @if (\count($steps) > 0 && end($steps)['seq'] > 2)
-        <p class="mt-4"><a class="plain" href="{{ route('plan.history', ['plan' => $plan, 'before' => end($steps)['seq']]) }}">Earlier steps</a></p>
+        <p class="mt-4"><a class="plain" href="{{ route('plan.history', ['plan' => $plan, 'before' => end($steps)['seq']]) }}">Earlier
+            steps</a></p>
     @endif
 </div></main>
 </x-plan-frame>

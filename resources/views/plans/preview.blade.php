@@ -6,7 +6,8 @@
         <p class="contents-head">{{ $document->contentsTitle() }}</p>
         <nav class="toc one-column" aria-label="Contents">
             @foreach ($document->contents as $entry)
-                <a href="#{{ ($entry['element']->anchor ?? new \Embrel\Document\Anchor($entry['element']->topic))->name() }}" style="--l:{{ $entry['element']->level - 1 }}">{{ trim($entry['element']->number . ' ' . $entry['element']->title) }}</a>
+                <a href="#{{ ($entry['element']->anchor ?? new \Embrel\Document\Anchor($entry['element']->topic))->name() }}"
+                    style="--l:{{ $entry['element']->level - 1 }}">{{ trim($entry['element']->number . ' ' . $entry['element']->title) }}</a>
             @endforeach
         </nav>
     @endif
@@ -15,4 +16,6 @@
 @else
 <pre class="sheet-page as-text" tabindex="0" aria-label="The file as it will be">{{ $text }}</pre>
 @endif
-<p class="hint said-below" data-long="{{ $isLong ? 1 : 0 }}" id="said">{{ $isBeginning ? 'This is the beginning; the whole comes with the file. ' : '' }}{{ number_format($words) }} words{{ $said ? ' · ' . implode(' · ', $said) : '' }}</p>
+<p class="hint said-below" data-long="{{ $isLong ? 1 : 0 }}"
+    id="said">{{ $isBeginning ? 'This is the beginning; the whole comes with the file. ' : '' }}{{ number_format($words) }}
+    words{{ $said ? ' · ' . implode(' · ', $said) : '' }}</p>

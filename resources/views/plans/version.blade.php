@@ -1,7 +1,9 @@
 <x-plan-frame :plan="$plan" current="history" :title="'As it was: ' . $plan->title . ' – Embrel'" class="beside">
 <main class="history"><div>
     <p><a class="link" href="{{ route('plan.history', $plan) }}">History</a></p>
-    <div class="said" role="status"><span>{{ $name === null ? 'The plan as it was' : "“{$name}”: the plan as it was" }} on {{ $time->format('j F Y, H:i') }}. It cannot be changed here.</span><x-step-acts :plan="$plan" :seq="$seq" :name="$name ?? $time->format('j F, H:i')" :is-now="$seq === $plan->revision"/></div>
+    <div class="said" role="status"><span>{{ $name === null ? 'The plan as it was' : "“{$name}”: the plan as it was" }} on
+        {{ $time->format('j F Y, H:i') }}. It cannot be changed here.</span><x-step-acts :plan="$plan" :seq="$seq"
+        :name="$name ?? $time->format('j F, H:i')" :is-now="$seq === $plan->revision"/></div>
     <article class="sheet-page">
         <h1>{{ $document->title }}</h1>
         {!! $body !!}

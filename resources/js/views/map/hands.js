@@ -1,8 +1,7 @@
+import { follow, isDrag } from '../../lib/pressing.js';
 import { element } from '../../ui/element.js';
 import { svg } from '../../map/draw.js';
 import { Dragging } from './dragging.js';
-
-const FAR_ENOUGH = 6;
 
 /** What a pointer does on the map: marks, writes, folds, draws a rectangle around topics, and drags branches to another place. */
 export class Hands extends Dragging {
@@ -70,7 +69,6 @@ export class Hands extends Dragging {
 
     pressLeaf(event, id) {
         const { outline } = this;
-        const start = { x: event.clientX, y: event.clientY };
         const isFinger = event.pointerType === 'touch';
         const wasMarked = outline.marked.has(id) && outline.marked.size === 1 && outline.active === id;
         const target = event.target;
@@ -82,7 +80,7 @@ export class Hands extends Dragging {
         let isFar = false;
         this.track(event, {
             move: (e) => {
-                isFar ||= Math.hypot(e.clientX - start.x, e.clientY - start.y) > FAR_ENOUGH;
+                isFar ||= isDrag(event, e);
                 if (isFar && mayDrag) {
                     this.ids ??= outline.tree.heads(outline.marked.has(id) ? outline.markedInOrder() : [id]);
                     this.drag(e);
@@ -191,28 +189,7 @@ export class Hands extends Dragging {
 
     track(event, { move, up }) {
         this.stop?.abort();
-        const stop = (this.stop = new AbortController());
-        const options = { signal: stop.signal };
-        const { pointerId } = event;
-        addEventListener('pointermove', (e) => e.pointerId === pointerId && move(e), options);
-        addEventListener(
-            'pointerup',
-            (e) => {
-                if (e.pointerId === pointerId) {
-                    stop.abort();
-                    up(e);
-                }
-            },
-            options,
-        );
-        addEventListener(
-            'pointercancel',
-            () => {
-                stop.abort();
-                this.cancel();
-            },
-            options,
-        );
+        this.stop = follow(event, { move, up, cancel: () => this.cancel() });
     }
 
     cancel() {

@@ -1,3 +1,4 @@
+import { isDrag } from '../../lib/pressing.js';
 import { colour } from '../../ui/element.js';
 import { svg } from '../../map/draw.js';
 
@@ -58,12 +59,11 @@ export class RelationLayer {
         event.stopPropagation();
         const { id } = group.dataset;
         const track = this.tracks.find((one) => one.id === id);
-        const start = this.map.camera.point(event);
         let isFar = false;
         this.map.hands.track(event, {
             move: (e) => {
                 const [x, y] = this.map.camera.point(e);
-                isFar ||= Math.hypot(x - start[0], y - start[1]) * this.map.camera.scale > 6;
+                isFar ||= isDrag(event, e);
                 if (isFar) {
                     const line = this.layer.querySelector(`[data-id="${id}"] .line`);
                     const [[fromX, fromY], [toX, toY]] = this.ends(track.path);

@@ -1,3 +1,4 @@
+import { follow, isDrag } from '../../lib/pressing.js';
 import { element } from '../../ui/element.js';
 import { TRAY } from '../../state/plan.js';
 
@@ -64,19 +65,14 @@ export class Tray {
         if (event.button !== 0) {
             return;
         }
-        const start = { x: event.clientX, y: event.clientY };
-        const stop = new AbortController();
-        addEventListener(
-            'pointermove',
-            (e) => {
-                if (Math.hypot(e.clientX - start.x, e.clientY - start.y) > 6) {
+        const stop = follow(event, {
+            move: (e) => {
+                if (isDrag(event, e)) {
                     stop.abort();
                     this.map.hands.take(e, id);
                 }
             },
-            { signal: stop.signal },
-        );
-        addEventListener('pointerup', () => stop.abort(), { signal: stop.signal });
+        });
     }
 
     mark(id) {

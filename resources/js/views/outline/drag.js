@@ -1,9 +1,8 @@
+import { follow, isDrag } from '../../lib/pressing.js';
 import { element } from '../../ui/element.js';
 import { numberAt } from './landing.js';
 import { onDropInGap } from '../../state/places.js';
 import { ROOT, TRAY } from '../../state/plan.js';
-
-const FAR_ENOUGH = 6;
 
 /** Dragging rows by their number: a line shows where they will land, at which level, and with which number. */
 export class Drag {
@@ -47,14 +46,10 @@ export class Drag {
         if (!handle || !row || event.button !== 0 || (event.pointerType === 'touch' && !handle.classList.contains('n'))) {
             return;
         }
-        const start = { x: event.clientX, y: event.clientY };
-        const stop = new AbortController();
-        const options = { signal: stop.signal };
-        const id = row.dataset.id;
-        addEventListener(
-            'pointermove',
-            (e) => {
-                if (!this.ids && Math.hypot(e.clientX - start.x, e.clientY - start.y) > FAR_ENOUGH) {
+        const { id } = row.dataset;
+        const stop = follow(event, {
+            move: (e) => {
+                if (!this.ids && isDrag(event, e)) {
                     this.ids = this.outline.marked.has(id) ? this.outline.markedInOrder() : [id];
                     this.ids.forEach((one) => this.outline.rows.drawn.get(one)?.classList.add('is-dragged'));
                     getSelection()?.removeAllRanges();
@@ -64,24 +59,9 @@ export class Drag {
                     this.show(e);
                 }
             },
-            options,
-        );
-        addEventListener(
-            'pointerup',
-            () => {
-                stop.abort();
-                this.drop();
-            },
-            options,
-        );
-        addEventListener(
-            'pointercancel',
-            () => {
-                stop.abort();
-                this.cancel();
-            },
-            options,
-        );
+            up: () => this.drop(),
+            cancel: () => this.cancel(),
+        });
         addEventListener(
             'keydown',
             (e) => {
@@ -91,7 +71,7 @@ export class Drag {
                     this.cancel();
                 }
             },
-            { ...options, capture: true },
+            { signal: stop.signal, capture: true },
         );
     }
 

@@ -3,9 +3,11 @@
     <h1 class="visually-hidden">Gather</h1>
     <section class="gather-in" aria-label="Ideas">
         <form id="gather-form">
-            <div class="gather-field"><span class="inside-of" id="gather-inside" hidden></span><input id="gather-input" aria-label="An idea" aria-describedby="gather-hint" placeholder="What could be in it?" maxlength="1000" autocomplete="off"></div>
+            <div class="gather-field"><span class="inside-of" id="gather-inside" hidden></span><input id="gather-input" aria-label="An idea"
+                aria-describedby="gather-hint" placeholder="What could be in it?" maxlength="1000" autocomplete="off"></div>
         </form>
-        <p class="hint" id="gather-hint">Enter keeps the idea. Paste a list and every line becomes one. Tab makes the next ones parts of the last. Down goes to sorting.</p>
+        <p class="hint" id="gather-hint">Enter keeps the idea. Paste a list and every line becomes one. Tab makes the next ones parts of the
+            last. Down goes to sorting.</p>
         <div class="ideas" id="ideas" role="listbox" tabindex="0" aria-label="Loose ideas" aria-multiselectable="true" hidden></div>
         <p class="no-ideas" id="no-ideas">Ideas wait here, loose, until they have a place. Nothing needs to be in order yet.</p>
     </section>
