@@ -51,6 +51,60 @@ test('the plan is asked for at its title, in every view and beside them', async 
     await writer.expectOutline('1 A changed\n2 B');
 });
 
+test('undo, the strip and find stay beside hand over, the way back and the history', async ({ page }) => {
+    const writer = await planOf(page, 'Beside', 'A', 'B');
+    const plan = page.url();
+    await writer.mark(/1 A/);
+    await writer.type('[Enter]', '[End]', ' changed', '[Escape]');
+    await writer.saved();
+    for (const beside of ['hand-over', 'way-back', 'history']) {
+        await page.goto(`${plan}/${beside}`);
+        const strip = page.getByRole('navigation', { name: 'Main sections' });
+        await expect(strip).toContainText('A changed');
+        await page.getByRole('button', { name: /^Undo/ }).click();
+        await expect(strip).not.toContainText('A changed');
+        await page.getByRole('button', { name: /^Redo/ }).click();
+        await expect(strip).toContainText('A changed');
+        await expect(page.getByRole('navigation', { name: 'Views' }).getByRole('link')).toHaveText([
+            'Gather',
+            'Outline',
+            'Map',
+            'Draft',
+            'Sources',
+        ]);
+        await expect(page.getByRole('link', { name: 'Find' }).or(page.getByRole('button', { name: 'Find' }))).toBeVisible();
+    }
+});
+
+for (const [name, scheme, size] of [
+    ['in the dark', 'dark', '100%'],
+    ['in type of twice the size', 'light', '200%'],
+]) {
+    test(`${name} every view fits, nothing covers what is to be pressed, and axe finds nothing`, async ({ page }) => {
+        await page.emulateMedia({ colorScheme: scheme });
+        const writer = await planOf(page, 'The wall that was built by seven parishes', 'A', '\tA1', '\tPell 1994, p. 3', 'B');
+        for (const view of ['Gather', 'Map', 'Draft', 'Sources', 'Outline']) {
+            await writer.view(view);
+            await page.evaluate((given) => {
+                document.documentElement.style.fontSize = given;
+            }, size);
+            await page.waitForTimeout(300);
+            expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+            const covered = await page.getByRole('banner').evaluate((banner) =>
+                [...banner.querySelectorAll('a, button')]
+                    .filter((one) => one.checkVisibility())
+                    .filter((one) => {
+                        const { x, y, width, height } = one.getBoundingClientRect();
+                        return !one.contains(document.elementFromPoint(x + width / 2, y + height / 2));
+                    })
+                    .map((one) => one.textContent.trim() || one.getAttribute('aria-label')),
+            );
+            expect(covered).toEqual([]);
+            expect(await findings(page)).toEqual([]);
+        }
+    });
+}
+
 test('the bar has the tools of the view in sight, and shows what is set to something else than usual', async ({ page }) => {
     const writer = await planOf(page, 'Tools', 'A', '\tA1', 'B');
     await writer.mark(/A1/);

@@ -82,6 +82,61 @@ test('a plan opens without the network, is read and written there, and all of it
     await expect(note(other.page)).toHaveText('Seven parishes paid. In full.');
 });
 
+/** What stands on the shelf of this browser, by the keys of a store. */
+const shelved = (page, store) =>
+    page.evaluate(async (name) => {
+        const db = await new Promise((done) => {
+            const asked = indexedDB.open('embrel');
+            asked.onsuccess = () => done(asked.result);
+        });
+        const keys = await new Promise((done) => {
+            const asked = db.transaction(name).objectStore(name).getAllKeys();
+            asked.onsuccess = () => done(asked.result);
+        });
+        db.close();
+        return keys;
+    }, store);
+
+test('the sources are read without the network; what was not opened for 30 days goes', async ({ page, context }) => {
+    const writer = await planOf(page, 'Old', 'Wall', '\tPell, Tides and Walls, 1994, p. 61');
+    await writer.view('Sources');
+    await page.getByRole('button', { name: 'Looks like research, 1' }).click();
+    await page.getByRole('button', { name: 'Do it for the marked one' }).click();
+    await writer.saved();
+    await page.getByRole('button', { name: 'All sources' }).click();
+    await expect(page.locator('#sources-side, .sources').getByText('Tides and Walls').first()).toBeVisible();
+    await writer.view('Outline');
+    await writer.mark(/1 Wall/);
+    await writer.type('n', 'By the parishes.', '[Escape]', '[Escape]');
+    await writer.saved();
+    await kept(page, 'By the parishes');
+    const [, , plan] = new URL(page.url()).pathname.split('/');
+    await context.setOffline(true);
+    await page.reload();
+    await writer.view('Sources');
+    await expect(page.locator('#sources-side, .sources').getByText('Tides and Walls').first()).toBeVisible();
+    await context.setOffline(false);
+
+    await page.evaluate(async () => {
+        const db = await new Promise((done) => {
+            const asked = indexedDB.open('embrel');
+            asked.onsuccess = () => done(asked.result);
+        });
+        const step = db.transaction('plans', 'readwrite');
+        const store = step.objectStore('plans');
+        await new Promise((done) => {
+            store.openCursor().onsuccess = ({ target: { result } }) => {
+                result?.update({ ...result.value, at: Date.now() - 31 * 86_400_000 });
+                result ? result.continue() : done();
+            };
+        });
+        db.close();
+    });
+    await writer.anotherPlan('New', 'Mud');
+    await expect.poll(() => shelved(page, 'plans').then((keys) => keys.some((key) => key.endsWith(plan)))).toBe(false);
+    expect((await shelved(page, 'notes')).filter((key) => key.includes(plan))).toEqual([]);
+});
+
 test('who signs out leaves nothing behind', async ({ page, context }) => {
     const writer = await planOf(page, 'Left', 'Wall');
     writer.expectRefused(/^503 GET /);
