@@ -183,6 +183,21 @@ test('the menu of a topic fits a desktop without scrolling, and is a sheet from 
     await writer.expectOutline('1 A\n2 B');
 });
 
+test('Escape closes the menu of a topic, wherever the keyboard has gone meanwhile', async ({ page }) => {
+    const writer = await planOf(page, 'Escape', 'A', 'B');
+    const menu = page.getByRole('dialog', { name: /^Topic:/ });
+    await writer.mark(/1 A/);
+    await writer.type('g');
+    await expect(menu).toBeVisible();
+    await writer.type('[Control+k]');
+    await expect(page.getByRole('textbox', { name: 'Catch an idea' })).toBeFocused();
+    await expect(menu).toBeVisible();
+    await writer.type('[Escape]');
+    await expect(menu).toBeHidden();
+    await writer.view('Outline');
+    await writer.expectOutline('1 A\n2 B');
+});
+
 test('a view that is still being fetched gets the keys that are pressed meanwhile', async ({ page }) => {
     const writer = await planOf(page, 'Fetched', 'A', 'B');
     // The scripts of the map come late, and nothing of them was fetched ahead.

@@ -10,6 +10,14 @@ export class Popover {
                 this.close(false);
             }
         });
+        // Wherever the keyboard is by now: what was done from the panel may have taken it along.
+        document.addEventListener('keydown', (event) => event.key === 'Escape' && this.box && this.escape(event), { capture: true });
+    }
+
+    escape(event) {
+        event.preventDefault();
+        event.stopPropagation();
+        this.close();
     }
 
     get isOpen() {
@@ -65,10 +73,8 @@ export class Popover {
         const fields = [...this.box.querySelectorAll('button, input, select, a')].filter((field) => field.offsetParent);
         const at = fields.indexOf(document.activeElement);
         const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
-        if (event.key === 'Escape' || event.key === 'Tab') {
-            event.preventDefault();
-            event.stopPropagation();
-            this.close();
+        if (event.key === 'Tab') {
+            this.escape(event);
         } else if (by && !['number', 'text'].includes(document.activeElement.type) && document.activeElement.tagName !== 'SELECT') {
             event.preventDefault();
             fields[(at + by + fields.length) % fields.length].focus();

@@ -69,7 +69,7 @@ export class Anywhere extends Going {
 
     pressed(event) {
         const action = actionFor(event, 'anywhere');
-        if (!action || document.querySelector('dialog[open], :popover-open') || (action === 'outwards' && this.outline.menu.isOpen)) {
+        if (!action || document.querySelector('dialog[open], :popover-open')) {
             return;
         }
         if (action === 'undo' || action === 'redo') {
