@@ -1,6 +1,7 @@
 import { expect } from '@playwright/test';
 import { newId } from '../../resources/js/lib/ids.js';
 import { fromText, toText } from '../../resources/js/lib/lines.js';
+import { know } from '../../resources/js/lib/vocabulary.js';
 import { ROOT, TRAY, Tree } from '../../resources/js/state/plan.js';
 import { planOf, test } from './writer.js';
 
@@ -25,6 +26,7 @@ const structure = (lines) => lines.map((line) => line.split('|').slice(0, 6).joi
 test('what the page shows at once is what the server makes of it, and its answers lead there', async ({ page }) => {
     await planOf(page, 'Mirror', 'A', '\tA1', '\t\tA1a', '\tA2', 'B', '\tB1', 'C', 'D', '\tD1', '\tD2', '\t\tD2a');
     const data = await dataOf(page);
+    know(data.vocabulary);
     const tree = new Tree(data);
     let { revision } = data;
     let seed = 11;
@@ -86,6 +88,7 @@ test('of some topics only those count that stand under no other of them', () => 
 });
 
 test('lines become topics and topics lines', () => {
+    know({ limits: { title: 1000 } });
     const picture = (topics) => topics.map(({ title, parent }) => [title, topics.find((one) => one.id === parent)?.title ?? null]);
     expect(picture(fromText('A\n  B\n\n    C\n  D\nE'))).toEqual([['A', null], ['B', 'A'], ['C', 'B'], ['D', 'A'], ['E', null]]);
     expect(picture(fromText('- A\n\t* B\n\t• C\n1 D'))).toEqual([['A', null], ['B', 'A'], ['C', 'A'], ['1 D', null]]);

@@ -137,11 +137,13 @@ final class HandOverController
             'count' => \count($book->pages),
             'from' => $from,
             'next' => $from + self::PAGES < \count($book->pages) ? $from + self::PAGES : null,
-            'words' => $from > 0 ? 0 : $this->words($request, $tree, $choices, $document),
-            'format' => $format,
-            'said' => [...LeftOut::sentences($document->leftOut), ...$said],
+            'said' => $from > 0 ? [] : [
+                self::pageCount(\count($book->pages), $format, $choices->most !== null),
+                number_format($this->words($request, $tree, $choices, $document)) . ' words',
+                ...LeftOut::sentences($document->leftOut),
+                ...$said,
+            ],
             'isLong' => $isLong,
-            'isBeginning' => $choices->most !== null,
         ]);
     }
 
@@ -161,12 +163,23 @@ final class HandOverController
             'document' => $document,
             'body' => $body ?? null,
             'text' => $text ?? null,
-            'words' => $this->words($request, $tree, $choices, $document),
-            'said' => [...$format->isOutline() ? [] : LeftOut::sentences($document->leftOut), ...$said],
-            'format' => $format,
+            'said' => [
+                ($choices->most === null ? '' : 'This is the beginning; the whole comes with the file. ')
+                    . number_format($this->words($request, $tree, $choices, $document)) . ' words',
+                ...$format->isOutline() ? [] : LeftOut::sentences($document->leftOut),
+                ...$said,
+            ],
             'isLong' => HandedOver::isLong($tree),
-            'isBeginning' => $choices->most !== null,
         ]);
+    }
+
+    /** How many pages there are, and how far that can be relied on. */
+    private static function pageCount(int $count, Format $format, bool $isBeginning): string
+    {
+        return ($isBeginning ? 'This is the beginning, ' : '')
+            . ($count === 1 ? '1 page' : "$count pages")
+            . ($isBeginning ? '; the whole comes with the file' : '')
+            . ($format === Format::Pdf ? '' : ' as in PDF; your word processor may break them elsewhere');
     }
 
     /** Of the whole, also where its beginning alone is shown. */

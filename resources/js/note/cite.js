@@ -209,9 +209,9 @@ export class CiteDialog {
     }
 
     drawPreview() {
-        clearTimeout(this.asking);
+        clearTimeout(this.drawing);
         this.preview.textContent = '';
-        this.asking =
+        this.drawing =
             this.items.length &&
             setTimeout(async () => {
                 const told = await this.citations.ask(this.items);

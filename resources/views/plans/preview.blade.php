@@ -16,6 +16,4 @@
 @else
 <pre class="sheet-page as-text" tabindex="0" aria-label="The file as it will be">{{ $text }}</pre>
 @endif
-<p class="hint said-below" data-long="{{ $isLong ? 1 : 0 }}"
-    id="said">{{ $isBeginning ? 'This is the beginning; the whole comes with the file. ' : '' }}{{ number_format($words) }}
-    words{{ $said ? ' · ' . implode(' · ', $said) : '' }}</p>
+<p class="hint said-below" data-long="{{ $isLong ? 1 : 0 }}" id="said">{{ implode(' · ', $said) }}</p>
