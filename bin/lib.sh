@@ -1,6 +1,9 @@
 # What bin/start and bin/test share: installing what is missing, building, and a MariaDB of our own.
 # Sourced with $ROOT set; every function says what it does.
 
+# Every program here reads and writes the same signs, whatever the machine is set to.
+export LC_ALL=C.UTF-8
+
 say() { printf '\033[1m%s\033[0m\n' "$*"; }
 fail() { printf '\033[31m%s\033[0m\n' "$*" >&2; exit 1; }
 

@@ -1,7 +1,14 @@
+@use('Illuminate\Support\Str')
 @php
     $is = static fn(string $name, bool $default = true): bool => isset($kept[$name]) ? filter_var($kept[$name], FILTER_VALIDATE_BOOLEAN) : $default;
     $traits = array_map(static fn(\Embrel\Writer\Format $format): array => $format->traits(), array_column(\Embrel\Writer\Format::offered(), null, 'value'));
     $one = static fn(string $name, string|int $default): string => is_scalar($kept[$name] ?? null) ? (string) $kept[$name] : (string) $default;
+    $levels = array_combine(range(1, 9), array_map(static fn(int $level): string => "Level $level", range(1, 9)));
+    $parts = ['' => 'The whole plan', ...array_map(static fn(string $name): string => Str::limit($name, 60), array_column($branches, 'name', 'id'))];
+    $mapStyles = array_map(
+        static fn(\Embrel\Layout\Map\Style $style): string => Str::before($style->name(), ':'),
+        array_column(\Embrel\Layout\Map\Style::cases(), null, 'value'),
+    );
 @endphp
 <x-plan-frame :plan="$plan" current="hand-over" :title="'Hand over: ' . $plan->title . ' – Embrel'" class="beside" x-data="handOver"
     data-address="{{ route('hand-over', $plan) }}" data-format="{{ $chosen }}" data-traits="{{ json_encode($traits) }}"
@@ -17,106 +24,73 @@
                 @endforeach
             </div>
             <h2>What goes in</h2>
-            <label class="choice"><span>From</span><select name="from"><option
-                value="">The whole plan</option>@foreach ($branches as $branch)<option value="{{ $branch['id'] }}"
-                @selected($branch['id'] === $from)>{{ \Illuminate\Support\Str::limit($branch['name'],
-                60) }}</option>@endforeach</select></label>
-            <label class="choice" x-show="isDraft"><span>Headings down to</span><select
-                name="heading_depth">@for ($i = 1; $i <= 9; $i++)<option value="{{ $i }}"
-                @selected((string) $i === $one('heading_depth', 3))>Level {{ $i }}</option>@endfor</select></label>
-            <label class="choice" x-show="isMap"><span>As I see it now, with what is folded</span><input type="checkbox" name="seen"
-                @checked($seen)></label>
-            <label class="choice" x-show="isNumberedOutline"><span>Notes under their topics</span><input type="checkbox" name="text_notes"
-                @checked($is('text_notes', false))></label>
-            <label class="choice" x-show="hasNotes"><span>Notes</span><input type="checkbox" name="notes" @checked($is('notes'))></label>
-            <label class="choice" x-show="isDraft"><span>Pictures</span><input type="checkbox" name="pictures"
-                @checked($is('pictures'))></label>
-            <label class="choice" x-show="isDraft"><span>Quotes</span><input type="checkbox" name="quotes" @checked($is('quotes'))></label>
-            <label class="choice" x-show="isDraft"><span>Points</span><select
-                name="points">@foreach (['list' => 'As list items', 'text' => 'As paragraphs',
-                'out' => 'Left out'] as $value => $name)<option value="{{ $value }}"
-                @selected($value === $one('points', 'list'))>{{ $name }}</option>@endforeach</select></label>
-            <label class="choice" x-show="isDraft"><span>Asides</span><select
-                name="asides">@foreach (['out' => 'Left out', 'text' => 'As paragraphs'] as $value => $name)<option value="{{ $value }}"
-                @selected($value === $one('asides', 'out'))>{{ $name }}</option>@endforeach</select></label>
-            <label class="choice" x-show="isDraft"><span>Sections without text</span><input type="checkbox" name="empty"
-                @checked($is('empty'))></label>
-            <label class="choice" x-show="isDraft"><span>Relations, as “See also”</span><input type="checkbox" name="see_also"
-                @checked($is('see_also', false))></label>
-            <label class="choice" x-show="isDraft"><span>List of references</span><input type="checkbox" name="sources"
-                @checked($is('sources'))></label>
-            <label class="choice" x-show="isDraft || isText"><span>Also sources that are never cited</span><input type="checkbox"
-                name="all_sources" @checked($is('all_sources', false))></label>
-            <label class="choice" x-show="isOpml"><span>Notes for other programs too</span><input type="checkbox" name="other_notes"
-                @checked($is('other_notes'))></label>
-            <label class="choice" x-show="isText || isOpml"><span>Loose ideas, at the end</span><input type="checkbox" name="loose"
-                @checked($is('loose', false))></label>
+            <x-choose label="From" name="from" :of="$parts" :chosen="$from" />
+            <x-choose label="Headings down to" name="heading_depth" :of="$levels" :chosen="$one('heading_depth', 3)" when="isDraft" />
+            <x-tick label="As I see it now, with what is folded" name="seen" :on="$seen" when="isMap" />
+            <x-tick label="Notes under their topics" name="text_notes" :on="$is('text_notes', false)" when="isNumberedOutline" />
+            <x-tick label="Notes" name="notes" :on="$is('notes')" when="hasNotes" />
+            <x-tick label="Pictures" name="pictures" :on="$is('pictures')" when="isDraft" />
+            <x-tick label="Quotes" name="quotes" :on="$is('quotes')" when="isDraft" />
+            <x-choose label="Points" name="points" :of="['list' => 'As list items', 'text' => 'As paragraphs', 'out' => 'Left out']"
+                :chosen="$one('points', 'list')" when="isDraft" />
+            <x-choose label="Asides" name="asides" :of="['out' => 'Left out', 'text' => 'As paragraphs']"
+                :chosen="$one('asides', 'out')" when="isDraft" />
+            <x-tick label="Sections without text" name="empty" :on="$is('empty')" when="isDraft" />
+            <x-tick label="Relations, as “See also”" name="see_also" :on="$is('see_also', false)" when="isDraft" />
+            <x-tick label="List of references" name="sources" :on="$is('sources')" when="isDraft" />
+            <x-tick label="Also sources that are never cited" name="all_sources" :on="$is('all_sources', false)" when="isDraft || isText" />
+            <x-tick label="Notes for other programs too" name="other_notes" :on="$is('other_notes')" when="isOpml" />
+            <x-tick label="Loose ideas, at the end" name="loose" :on="$is('loose', false)" when="isText || isOpml" />
             <h2 x-show="isMap">How it is drawn</h2>
-            <label class="choice" x-show="isMap"><span>Arrangement</span><select
-                name="arrangement">@foreach (['spine' => 'Spine', 'both' => 'Both sides', 'round' => 'Round'] as $value => $name)<option
-                value="{{ $value }}" @selected($value === $look->arrangement->value)>{{ $name }}</option>@endforeach</select></label>
-            <label class="choice" x-show="isMap"><span>Style</span><select
-                name="style">@foreach (\Embrel\Layout\Map\Style::cases() as $style)<option value="{{ $style->value }}"
-                @selected($style === $look->style)>{{ \Illuminate\Support\Str::before($style->name(),
-                ':') }}</option>@endforeach</select></label>
-            <label class="choice" x-show="isMap && !isPaper"><span>White ground</span><input type="checkbox" name="ground"
-                @checked($is('ground'))></label>
-            <label class="choice" x-show="isMap && !isPaper"><span>File</span><select x-model="kind"><option
-                value="svg">SVG, text as text</option><option value="fonts">SVG with its fonts</option><option value="1">PNG</option><option
-                value="2">PNG, twice as large</option><option value="3">PNG, three times as large</option></select></label>
-            <label class="choice" x-show="isPaper"><span>Paper</span><select
-                name="paper">@foreach (['a4' => 'A4', 'a3' => 'A3', 'a2' => 'A2', 'letter' => 'Letter',
-                'tabloid' => 'Tabloid'] as $value => $name)<option value="{{ $value }}"
-                @selected($value === $properties->pageSize)>{{ $name }}</option>@endforeach</select></label>
-            <label class="choice" x-show="isPaper"><span>Across several sheets, in its own size</span><input type="checkbox"
-                name="several"></label>
+            <x-choose label="Arrangement" name="arrangement" :of="['spine' => 'Spine', 'both' => 'Both sides', 'round' => 'Round']"
+                :chosen="$look->arrangement->value" when="isMap" />
+            <x-choose label="Style" name="style" :of="$mapStyles" :chosen="$look->style->value" when="isMap" />
+            <x-tick label="White ground" name="ground" :on="$is('ground')" when="isMap && !isPaper" />
+            <x-choose label="File" :of="['svg' => 'SVG, text as text', 'fonts' => 'SVG with its fonts', '1' => 'PNG', '2' => 'PNG, twice as large',
+                '3' => 'PNG, three times as large']" when="isMap && !isPaper" x-model="kind" />
+            <x-choose label="Paper" name="paper"
+                :of="['a4' => 'A4', 'a3' => 'A3', 'a2' => 'A2', 'letter' => 'Letter', 'tabloid' => 'Tabloid']"
+                :chosen="$properties->pageSize" when="isPaper" />
+            <x-tick label="Across several sheets, in its own size" name="several" when="isPaper" />
             <h2 x-show="!isOpml">How it reads</h2>
-            <label class="choice" x-show="!isOpml"><span>Numbering</span><select
-                name="numbering">@foreach (['decimal' => '1 · 1.1 · 1.1.1', 'essay' => 'I. · A. · 1. · a.', 'chapter' => 'Chapter 1 · 1.1',
-                'none' => 'No numbers'] as $value => $name)<option value="{{ $value }}"
-                @selected($value === $one('numbering', $properties->scheme->value))>{{ $name }}</option>@endforeach</select></label>
-            <label class="choice" x-show="!isOpml"><span>Number down to</span><select
-                name="number_depth">@for ($i = 1; $i <= 9; $i++)<option value="{{ $i }}"
-                @selected((string) $i === $one('number_depth', $properties->depth))>Level {{ $i }}</option>@endfor</select></label>
+            <x-choose label="Numbering" name="numbering"
+                :of="['decimal' => '1 · 1.1 · 1.1.1', 'essay' => 'I. · A. · 1. · a.', 'chapter' => 'Chapter 1 · 1.1', 'none' => 'No numbers']"
+                :chosen="$one('numbering', $properties->scheme->value)" when="!isOpml" />
+            <x-choose label="Number down to" name="number_depth" :of="$levels" :chosen="$one('number_depth', $properties->depth)"
+                when="!isOpml" />
             <p class="hint" x-show="!isOpml">Changed here, numbering holds for this hand-over only. The plan keeps its own.</p>
             <p class="hint" x-show="isDraft">Citations are printed as {{ $properties->citationStyle->label() }}; the plan’s properties
                 change that.</p>
-            <label class="choice" x-show="isDraft"><span>Lists set in down to</span><select
-                name="indent_depth">@for ($i = 1; $i <= 9; $i++)<option value="{{ $i }}"
-                @selected((string) $i === $one('indent_depth', 9))>Level {{ $i }}</option>@endfor</select></label>
-            <label class="choice" x-show="hasContents"><span>Contents page</span><input type="checkbox" name="contents"
-                @checked($is('contents'))></label>
-            <label class="choice" x-show="hasContents"><span>Contents down to</span><select
-                name="contents_depth">@for ($i = 1; $i <= 9; $i++)<option value="{{ $i }}"
-                @selected((string) $i === $one('contents_depth', 3))>Level {{ $i }}</option>@endfor</select></label>
-            <label class="choice" x-show="hasContents"><span>List of figures</span><input type="checkbox" name="figures"
-                @checked($is('figures', false))></label>
-            <label class="choice" x-show="isStyled"><span>Style</span><select name="draft_style"
-                x-model="draftStyle">@foreach ($styles as $id => $style)<option value="{{ $id }}"
-                @selected((string) $id === $one('draft_style', 'report'))>{{ $style['name'] }}</option>@endforeach</select></label>
+            <x-choose label="Lists set in down to" name="indent_depth" :of="$levels" :chosen="$one('indent_depth', 9)" when="isDraft" />
+            <x-tick label="Contents page" name="contents" :on="$is('contents')" when="hasContents" />
+            <x-choose label="Contents down to" name="contents_depth" :of="$levels" :chosen="$one('contents_depth', 3)" when="hasContents" />
+            <x-tick label="List of figures" name="figures" :on="$is('figures', false)" when="hasContents" />
+            <x-choose label="Style" name="draft_style" :of="array_map(fn ($style) => $style['name'], $styles)"
+                :chosen="$one('draft_style', 'report')" when="isStyled" x-model="draftStyle" />
             <p class="row-acts" x-show="isStyled"><button type="button" class="link" x-on:click="editStyle">Change this style…</button></p>
-            <label class="choice" x-show="isTemplated"><span>Template of your own</span><select name="template" x-model="template"><option
-                value="">None</option>@foreach ($templates as $id => $template)<option value="{{ $id }}" data-kind="{{ $template['kind'] }}"
-                @selected((string) $id === $one('template', ''))>{{ \Illuminate\Support\Str::limit($template['name'],
-                40) }}</option>@endforeach</select></label>
+            <label class="choice" x-show="isTemplated">
+                <span>Template of your own</span>
+                <select name="template" x-model="template">
+                    <option value="">None</option>
+                    @foreach ($templates as $id => $template)
+                        <option value="{{ $id }}" data-kind="{{ $template['kind'] }}" @selected((string) $id === $one('template', ''))>
+                            {{ Str::limit($template['name'], 40) }}
+                        </option>
+                    @endforeach
+                </select>
+            </label>
             <p class="row-acts" x-show="isTemplated"><button type="button" class="link"
                 x-on:click="pickTemplate">Upload a document…</button> <button type="button" class="link" x-show="template"
                 x-on:click="editTemplate">Which style for what…</button></p>
             <p class="hint" x-show="isOtherTemplate">This template is a document of another kind: its fonts, sizes, spacing, page, head and
                 foot are taken on, and the rest of its styles when you hand over in its own.</p>
-            <label class="choice" x-show="isMarkable"><span>Marks, so that it can come back</span><input type="checkbox" name="marks"
-                @checked($is('marks'))></label>
-            <label class="choice" x-show="isMarkdown"><span>Marks, so that it can come back</span><input type="checkbox" name="md_marks"
-                @checked($is('md_marks', false))></label>
+            <x-tick label="Marks, so that it can come back" name="marks" :on="$is('marks')" when="isMarkable" />
+            <x-tick label="Marks, so that it can come back" name="md_marks" :on="$is('md_marks', false)" when="isMarkdown" />
             <details x-show="isDraft"><summary>What counts as words</summary>
-                <label class="choice"><span>Titles</span><input type="checkbox" name="count_titles"
-                    @checked($is('count_titles', false))></label>
-                <label class="choice"><span>Quotations</span><input type="checkbox" name="count_quotations"
-                    @checked($is('count_quotations'))></label>
-                <label class="choice"><span>Footnotes</span><input type="checkbox" name="count_footnotes"
-                    @checked($is('count_footnotes', false))></label>
-                <label class="choice"><span>References</span><input type="checkbox" name="count_references"
-                    @checked($is('count_references', false))></label>
+                <x-tick label="Titles" name="count_titles" :on="$is('count_titles', false)" />
+                <x-tick label="Quotations" name="count_quotations" :on="$is('count_quotations')" />
+                <x-tick label="Footnotes" name="count_footnotes" :on="$is('count_footnotes', false)" />
+                <x-tick label="References" name="count_references" :on="$is('count_references', false)" />
             </details>
             @if ($files !== [])<h2>Files on topics and sources</h2><p
                 class="hint">They do not go into the draft. Take with you what is needed:</p><ul

@@ -52,8 +52,9 @@
         <p class="nothing">Nothing has been changed yet. Every change from now on is listed here.</p>
     @endforelse
     @if (\count($steps) > 0 && end($steps)['seq'] > 2)
-        <p class="mt-4"><a class="plain" href="{{ route('plan.history', ['plan' => $plan, 'before' => end($steps)['seq']]) }}">Earlier
-            steps</a></p>
+        <p class="mt-4">
+            <a class="plain" href="{{ route('plan.history', ['plan' => $plan, 'before' => end($steps)['seq']]) }}">Earlier steps</a>
+        </p>
     @endif
 </div></main>
 </x-plan-frame>
