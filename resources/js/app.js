@@ -1,3 +1,4 @@
+import { allOf, byId } from './lib/dom.js';
 import Alpine from '@alpinejs/csp';
 import intake from './pages/intake.js';
 import handOver from './pages/hand-over.js';
@@ -23,19 +24,19 @@ if (document.querySelector('.list-wrap')) {
     cardMenus();
 }
 // A time in the person's own zone, as the browser knows it.
-for (const field of document.querySelectorAll('input[data-time-zone]')) {
+for (const field of allOf(document, 'input[data-time-zone]', HTMLInputElement)) {
     field.value = Intl.DateTimeFormat().resolvedOptions().timeZone ?? '';
 }
 // An idea can be caught from every page of a plan: those without a field of their own go to the one that has it.
 document.addEventListener('keydown', (event) => {
-    const gather = document.querySelector('.modes [data-view=gather]');
+    const gather = /** @type {HTMLAnchorElement | null} */ (document.querySelector('.modes [data-view=gather]'));
     if (gather && !document.getElementById('plan-data') && (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
         event.preventDefault();
         location.href = gather.href;
     }
 });
-for (const opener of document.querySelectorAll('[data-opens]')) {
-    opener.addEventListener('click', () => document.getElementById(opener.dataset.opens)?.showModal());
+for (const opener of allOf(document, '[data-opens]')) {
+    opener.addEventListener('click', () => byId(opener.dataset.opens ?? '', HTMLDialogElement).showModal());
 }
 for (const closer of document.querySelectorAll('[data-closes]')) {
     closer.addEventListener('click', () => closer.closest('dialog')?.close());

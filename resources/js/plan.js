@@ -1,3 +1,4 @@
+import { byId } from './lib/dom.js';
 import { Commands } from './commands/commands.js';
 import { newId } from './lib/ids.js';
 import { know } from './lib/vocabulary.js';
@@ -24,7 +25,7 @@ import { Outline } from './views/outline/outline.js';
 import { Page } from './views/page.js';
 import { Views } from './views/registry.js';
 
-/** Puts the page of a plan together, each part out of those before it. */
+/** Puts the page of a plan together, each part out of those before it. @param {any} data */
 function compose(data) {
     const tree = new Tree(data);
     const kept = { folds: new Personal(data, 'folds', { folded: data.folds }), look: new Personal(data, 'look', data.look) };
@@ -48,14 +49,18 @@ function compose(data) {
         choosing: page.choosing,
         say,
         goTo: (id) => page.goTo(id),
-        paragraph: (text) => ({ type: 'paragraph', attrs: { id: newId() }, content: text ? [{ type: 'text', text }] : [] }),
+        paragraph: (text) => ({
+            type: 'paragraph',
+            attrs: { id: newId() },
+            content: text ? [{ type: 'text', text }] : [],
+        }),
     };
     page.note = new NotePanel(page.desk, {
         opening: (id) => page.outline.titles.end(true, id),
         closed: () => page.outline.titles.sweep(),
         back: () => page.back(),
         sized: () => page.map?.narrowed(),
-        beside: () => document.getElementById(page.view === 'gather' ? 'gather' : 'work'),
+        beside: () => byId(page.view === 'gather' ? 'gather' : 'work'),
     });
     page.outline = new Outline(page);
     page.gather = new Gather(page);
@@ -75,25 +80,28 @@ function compose(data) {
     return page;
 }
 
-/** What the outline does not need to begin is fetched when it is first wanted, or when there is nothing else to do. */
+/**
+ * What the outline does not need to begin is fetched when it is first wanted, or when there is nothing else to do.
+ * @param {import('./views/page.js').Page} page
+ */
 function addViews(page) {
     const { views } = page;
-    const fetched = (module, make) => () => module().then(make);
+    const fetched = (/** @type {any} */ module, /** @type {any} */ make) => () => module().then(make);
     const map = fetched(
         () => import('./views/map/map.js'),
-        ({ MapView }) => (page.map = new MapView(page)),
+        (/** @type {{MapView: any}} */ { MapView }) => (page.map = new MapView(page)),
     );
     const draft = fetched(
         () => import('./views/draft/draft.js'),
-        ({ Draft }) => new Draft(page),
+        (/** @type {{Draft: any}} */ { Draft }) => new Draft(page),
     );
     const sources = fetched(
         () => import('./views/sources/sources.js'),
-        ({ SourcesView }) => new SourcesView(page),
+        (/** @type {{SourcesView: any}} */ { SourcesView }) => new SourcesView(page),
     );
     const research = fetched(
         () => import('./views/sources/research.js'),
-        ({ ResearchView }) => new ResearchView(page),
+        (/** @type {{ResearchView: any}} */ { ResearchView }) => new ResearchView(page),
     );
     views.add('gather', page.gather, { path: '/gather', box: 'gather' });
     views.add('outline', page.outline, { path: '', box: 'outline-side' });
@@ -104,9 +112,10 @@ function addViews(page) {
 }
 
 /** When the page has nothing else to do. */
-const whenIdle = (act) => (globalThis.requestIdleCallback ? requestIdleCallback(act, { timeout: 3000 }) : setTimeout(act, 500));
+const whenIdle = (/** @type {(...given: any[]) => unknown} */ act) =>
+    'requestIdleCallback' in globalThis ? requestIdleCallback(act, { timeout: 3000 }) : setTimeout(act, 500);
 
-const data = JSON.parse(document.getElementById('plan-data').textContent);
+const data = JSON.parse(byId('plan-data').textContent);
 know(data.vocabulary);
 window.addEventListener('DOMContentLoaded', () => {
     const page = compose(data);

@@ -1,1 +1,2 @@
-document.getElementById('print').addEventListener('click', () => print());
+import { byId } from './lib/dom.js';
+byId('print').addEventListener('click', () => print());

@@ -38,6 +38,9 @@ export async function send(method, address, body = null, options = {}) {
     return answer;
 }
 
+/** What is said of something that was thrown. @param {unknown} error */
+export const reason = (error) => (error instanceof Error ? error.message : String(error));
+
 /** @param {Record<string, any>} answer */
 function firstMessage(answer) {
     const errors = Object.values(answer.errors ?? {}).flat();

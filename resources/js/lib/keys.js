@@ -29,6 +29,15 @@ export function digitOf(event) {
         : null;
 }
 
+/**
+ * What the key that is pressed stands for, of those that are given.
+ * @template T
+ * @param {KeyboardEvent} event
+ * @param {Record<string, T>} of
+ * @returns {T | undefined}
+ */
+export const byKey = (event, of) => of[event.key];
+
 /** The action of a key press in a place, or undefined. Nothing while an input method composes. @param {any} event @param {string} where */
 export function actionFor(event, where) {
     return event.isComposing || event.keyCode === 229 ? undefined : tables.get(where)?.get(spelled(event));

@@ -87,7 +87,7 @@ export function fromHtml(html) {
                 depth += at.tagName === 'UL' || at.tagName === 'OL' ? 1 : 0;
             }
             const own = /** @type {Element} */ (node.cloneNode(true));
-            own.querySelectorAll('ul, ol').forEach((/** @type {any} */ list) => list.remove());
+            own.querySelectorAll('ul, ol').forEach((list) => list.remove());
             lines.push({ depth: heading + depth, text: oneLine(own) });
         } else if (!node.closest('li')) {
             lines.push({ depth: heading + 1, text: oneLine(node) });
@@ -109,9 +109,9 @@ export function linesIn(event) {
 /** Branches as indented text. @param {import('../state/plan.js').Tree} tree @param {string[]} heads */
 export function toText(tree, heads) {
     return heads
-        .flatMap((/** @type {any} */ head) => {
+        .flatMap((head) => {
             const base = tree.level(head);
-            return tree.branch(head).map((/** @type {string} */ id) => '\t'.repeat(tree.level(id) - base) + tree.get(id).title);
+            return tree.branch(head).map((id) => '\t'.repeat(tree.level(id) - base) + tree.get(id).title);
         })
         .join('\n');
 }

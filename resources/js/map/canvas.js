@@ -60,7 +60,7 @@ export class Canvas {
         /** Whether it is so small that branches are strokes. */
         this.isCoarse = false;
         this.isStale = false;
-        /** What is shown, in reading order. @type {{id: string}[]} */
+        /** What is shown, in reading order. @type {{id: string, level: number}[]} */
         this.list = [];
     }
 
@@ -112,7 +112,7 @@ export class Canvas {
     /** @param {Shape[]} shapes @returns {Box} */
     bounds(shapes) {
         return shapes.reduce(
-            (/** @type {Box} */ [left, top, right, bottom], { box }) => [
+            ([left, top, right, bottom], { box }) => [
                 Math.min(left, box[0]),
                 Math.min(top, box[1]),
                 Math.max(right, box[2]),

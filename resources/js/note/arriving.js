@@ -8,7 +8,7 @@ export class Arriving {
         const { ticket, topic } = this;
         await this.session.queue.flush();
         await this.session.turn.catch(() => {});
-        return ticket === this.ticket ? this.session.noteOf(topic, this.change?.id) : null;
+        return topic !== null && ticket === this.ticket ? this.session.noteOf(topic, this.change?.id) : null;
     }
 
     /** Asks until they have come; what is written meanwhile is not held back for long. */
@@ -35,11 +35,12 @@ export class Arriving {
         this.onState();
     }
 
+    /** @param {any} fresh */
     arrive(fresh) {
         this.citations.know(fresh.labels ?? {});
         const { state } = this.editor;
         const typed = new Set(this.isBlank ? [] : state.doc.content.content.map((node) => node.attrs.id));
-        const above = fresh.blocks.filter((one) => !typed.has(one.attrs.id));
+        const above = fresh.blocks.filter((/** @type {any} */ one) => !typed.has(one.attrs.id));
         const isFresh = this.change === null || this.session.queue.isHeld(this.change.id);
         this.hasCome = true;
         this.isLost = false;
@@ -54,7 +55,7 @@ export class Arriving {
             } else {
                 change.insert(0, nodes);
                 // Begun before the note was there: it goes on where the note ends, if that is a line of text.
-                if (isFresh && nodes.lastChild.type.name === 'paragraph' && state.doc.firstChild.type.name === 'paragraph') {
+                if (isFresh && nodes.lastChild?.type.name === 'paragraph' && state.doc.firstChild?.type.name === 'paragraph') {
                     change.join(nodes.size);
                 }
             }

@@ -15,22 +15,25 @@ const UNKNOWN = -1;
  * of one's own is on the way; two who write in one paragraph are joined by the server.
  */
 export class NoteBody extends Joining {
-    /** @param {import('./editor.js').Desk} desk */
+    /** @param {import('./editor.js').Desk} desk @param {import('@tiptap/core').Editor} editor @param {{onState: () => void}} on */
     constructor({ session, citations }, editor, { onState }) {
         super();
         this.session = session;
         this.citations = citations;
         this.editor = editor;
         this.onState = onState;
+        /** @type {string | null} */
         this.topic = null;
+        /** The change that waits or is under way, and the blocks that it leads to. @type {{id: string, now: Map<string, any>} | null} */
         this.change = null;
         this.ticket = 0;
+        /** The blocks as the server has them, by their ids. @type {Map<string, any>} */
         this.stored = new Map();
         this.nodes = new Map();
         this.hasCome = true;
     }
 
-    /** Takes up the note of a topic; an empty place to write at once, its blocks as soon as they have come. */
+    /** Takes up the note of a topic; an empty place to write at once, its blocks as soon as they have come. @param {any} topic */
     take(topic) {
         this.release();
         this.topic = topic;
@@ -57,13 +60,14 @@ export class NoteBody extends Joining {
         }
     }
 
+    /** @param {any} blocks */
     documentOf(blocks) {
         return this.editor.schema.nodeFromJSON(toEditor(blocks));
     }
 
-    /** What later changes are compared with. */
+    /** What later changes are compared with. @param {any} blocks */
     known(blocks) {
-        this.stored = new Map(blocks.map((one) => [one.attrs.id, one]));
+        this.stored = new Map(blocks.map((/** @type {any} */ one) => [one.attrs.id, one]));
         this.nodes = new Map();
     }
 
@@ -79,7 +83,7 @@ export class NoteBody extends Joining {
 
     get isBlank() {
         const { doc } = this.editor.state;
-        return doc.childCount === 1 && doc.firstChild.type.name === 'paragraph' && doc.firstChild.content.size === 0;
+        return doc.childCount === 1 && doc.firstChild?.type.name === 'paragraph' && doc.firstChild.content.size === 0;
     }
 
     // ---- The blocks come
@@ -135,6 +139,7 @@ export class NoteBody extends Joining {
             queue.replace(this.change.id, difference?.operation ?? nothing, this.before);
         } else if (difference) {
             this.change = {
+                now: difference.now,
                 id: queue.add(difference.operation, this.session.stepFor(`note:${this.topic}`), this.before, !this.hasCome && !this.isLost),
             };
         }
@@ -149,7 +154,7 @@ export class NoteBody extends Joining {
 
     /** The change that has gone out is what later ones are compared with. */
     settle() {
-        this.stored = this.change.now;
+        this.stored = this.change?.now ?? this.stored;
         this.editor.state.doc.forEach((node) => {
             if (this.stored.get(node.attrs.id) === block(node)) {
                 this.nodes.set(node.attrs.id, node);
@@ -163,16 +168,17 @@ export class NoteBody extends Joining {
     /** Whether something was written here that the server does not have, or may not have yet. */
     get isAhead() {
         const { queue } = this.session;
-        const isOurs = ({ type, topic }) => type === 'note' && topic === this.topic;
+        const isOurs = (/** @type {import('../sync/queue.js').Change} */ { type, topic }) => type === 'note' && topic === this.topic;
         return queue.pending.some(isOurs) || (this.change !== null && queue.isWaiting(this.change.id));
     }
 
     /**
      * What the server says of notes that were written: [revision before, revision after]; others have written in one
      * that was not as it was known here.
+     * @param {Record<string, [number, number]>} [notes]
      */
     acknowledged(notes = {}) {
-        const [was, is] = notes[this.topic] ?? [];
+        const [was, is] = notes[this.topic ?? ''] ?? [];
         if (is !== undefined && was === this.revision) {
             this.revision = is;
         } else if (is !== undefined) {

@@ -1,3 +1,5 @@
+import { byKey } from '../lib/keys.js';
+import { byId, childrenOf, fieldOf, firstOf, held } from '../lib/dom.js';
 import { send } from '../lib/http.js';
 import { element } from '../ui/element.js';
 import { meanwhile } from '../lib/meanwhile.js';
@@ -10,29 +12,34 @@ export class CiteDialog {
         this.session = session;
         this.citations = citations;
         this.say = say;
-        this.dialog = document.getElementById('cite');
-        this.form = this.dialog.querySelector('form');
-        this.field = document.getElementById('cite-find');
-        this.list = document.getElementById('cite-list');
-        this.chosen = document.getElementById('cite-chosen');
-        this.preview = document.getElementById('cite-preview');
+        this.dialog = byId('cite', HTMLDialogElement);
+        this.form = firstOf(this.dialog, 'form');
+        this.field = byId('cite-find', HTMLInputElement);
+        this.list = byId('cite-list');
+        /** What is cited: each with its source, pages and words. @type {any[]} */
+        this.items = [];
+        this.chosen = byId('cite-chosen');
+        this.preview = byId('cite-preview');
         this.field.addEventListener('input', () => this.drawFound());
         this.field.addEventListener('keydown', (event) => this.inField(event));
         this.list.addEventListener('keydown', (event) => this.inList(event));
         this.asking = new Asking(this.dialog, () => this.asking.give(this.items));
-        document.getElementById('cite-remove').addEventListener('click', () => {
+        byId('cite-remove').addEventListener('click', () => {
             this.asking.give([]);
         });
     }
 
-    /** @returns {Promise<Array|null>} the items of the citation, none to take it out, null when it was called off */
+    /**
+     * @returns {Promise<any[] | null>} the items of the citation, none to take it out, null when it was called off
+     * @param {any} [items]
+     */
     open(items = []) {
         this.items = structuredClone(items);
-        document.getElementById('cite-remove').hidden = !items.length;
+        byId('cite-remove').hidden = !items.length;
         this.field.value = '';
         this.draw();
         const given = this.asking.open();
-        (this.items.length ? this.chosen.querySelector('input') : this.field).focus();
+        (this.items.length ? firstOf(this.chosen, 'input') : this.field).focus();
         return given;
     }
 
@@ -46,7 +53,7 @@ export class CiteDialog {
     draw() {
         this.drawFound();
         this.chosen.replaceChildren(...this.items.map((item, i) => this.one(item, i)));
-        this.form.querySelector('.primary').disabled = !this.items.length;
+        firstOf(this.form, '.primary', HTMLButtonElement).disabled = !this.items.length;
         this.drawPreview();
     }
 
@@ -95,6 +102,7 @@ export class CiteDialog {
         }
     }
 
+    /** @param {KeyboardEvent} event */
     inField(event) {
         if (event.key === 'Enter' && !event.isComposing) {
             event.preventDefault();
@@ -112,21 +120,24 @@ export class CiteDialog {
         }
     }
 
+    /** @param {KeyboardEvent} event */
     inList(event) {
         const buttons = [...this.list.querySelectorAll('button')];
-        const by = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+        const by = byKey(event, { ArrowDown: 1, ArrowUp: -1 });
         if (by) {
             event.preventDefault();
-            (buttons[buttons.indexOf(document.activeElement) + by] ?? this.field).focus();
+            (buttons[buttons.indexOf(/** @type {HTMLButtonElement} */ (held())) + by] ?? this.field).focus();
         }
     }
 
+    /** @param {any} source */
     pick(source, pages = '') {
         this.field.value = '';
         this.put(source, pages);
-        this.chosen.lastElementChild.querySelector('input').focus();
+        firstOf(childrenOf(this.chosen).at(-1) ?? this.chosen, 'input').focus();
     }
 
+    /** @param {any} source @param {any} pages */
     put(source, pages) {
         this.items.push({ source, ...(pages && { pages }) });
         this.draw();
@@ -156,14 +167,15 @@ export class CiteDialog {
         }
     }
 
+    /** @param {any} item @param {number} i */
     one(item, i) {
-        const set = (name) => (event) => {
-            const { value, checked, type } = event.target;
+        const set = (/** @type {string} */ name) => (/** @type {Event} */ event) => {
+            const { value, checked, type } = fieldOf(event);
             const given = type === 'checkbox' ? checked : value.trim();
             given ? (item[name] = given) : delete item[name];
             this.drawPreview();
         };
-        const field = (label, name, more = {}) =>
+        const field = (/** @type {string} */ label, /** @type {string} */ name, more = {}) =>
             element(
                 'label',
                 { class: 'field' },

@@ -1,3 +1,4 @@
+import { byId } from '../lib/dom.js';
 import { Editor } from '@tiptap/core';
 import { TextSelection } from '@tiptap/pm/state';
 import { NoteBody } from './body.js';
@@ -15,7 +16,8 @@ import { noteViews } from './views.js';
  * @property {import('./citations.js').Citations} citations
  * @property {import('../ui/choosing.js').Choosing} choosing
  * @property {(id: string) => void} goTo shows a topic that is referred to
- * @property {(text: string, action?: object) => void} say
+ * @property {(text: string, action?: {label: string, act: () => void}) => void} say
+ * @property {(text: string) => object} paragraph a block of plain words
  * @property {Set<NoteEditor>} editors all that there are
  */
 
@@ -31,6 +33,8 @@ export class NoteEditor {
      */
     constructor(desk, { box, tools, onState, onRemoved }) {
         this.desk = desk;
+        /** @type {Insertions | null} */
+        this.putIn = null;
         this.onRemoved = onRemoved;
         const { session } = desk;
         const language = () => session.tree.properties.language;
@@ -83,14 +87,14 @@ export class NoteEditor {
         return this.body.topic;
     }
 
-    /** Takes up the note of a topic; null: of none. */
+    /** Takes up the note of a topic; null: of none. @param {any} topic */
     take(topic) {
         if (this.topic !== topic) {
             this.body.take(topic);
         }
         if (topic !== null) {
             // A picture that is chosen goes into the note that was taken up last.
-            const file = document.getElementById('note-picture');
+            const file = byId('note-picture', HTMLInputElement);
             file.onchange = () => {
                 this.insertions().takeFiles(file.files);
                 file.value = '';
@@ -105,13 +109,13 @@ export class NoteEditor {
         view.focus();
     }
 
-    /** What was written in plain lines before the editor was there. */
+    /** What was written in plain lines before the editor was there. @param {string} text */
     insertLines(text) {
         const lines = text.split('\n').map((line) => ({ type: 'paragraph', content: line ? [{ type: 'text', text: line }] : [] }));
         this.editor.commands.insertContent(lines);
     }
 
-    /** What was pasted before the editor was there. */
+    /** What was pasted before the editor was there. @param {string} html */
     paste(html) {
         this.editor.view.pasteHTML(html);
     }
@@ -131,15 +135,16 @@ export class NoteEditor {
         return this.editor.getHTML();
     }
 
-    /** The text nodes and other inlines of a line of a block, as they stand in the page. */
+    /** The text nodes and other inlines of a line of a block, as they stand in the page. @param {string} id @param {any} line */
     textsOf(id, line) {
         const top = [...this.editor.view.dom.children].find((_, i) => this.editor.state.doc.child(i)?.attrs.id === id);
         const all = 'p, h1, h2, h3, h4, h5, h6, pre';
         const lines = !top ? [] : top.matches(all) ? [top] : [...top.querySelectorAll(all)];
+        /** @type {Node[]} */
         const texts = [];
-        const isText = (node) => node.nodeType === 3 || node.nodeName === 'BR';
+        const isText = (/** @type {any} */ node) => node.nodeType === 3 || node.nodeName === 'BR';
         // What is one sign in the text has words of its own, which are not the note's.
-        const walk = (node) => {
+        const walk = (/** @type {any} */ node) => {
             for (const child of node.childNodes) {
                 if (isText(child)) {
                     child.className !== 'ProseMirror-trailingBreak' && texts.push(child);
@@ -154,7 +159,10 @@ export class NoteEditor {
         return texts;
     }
 
-    /** PHP has told what changed: what others have written in the note is fetched. */
+    /**
+     * PHP has told what changed: what others have written in the note is fetched.
+     * @param {import('../state/topics.js').Answer} answer
+     */
     told(answer) {
         if (this.topic === null) {
             return;
@@ -163,13 +171,13 @@ export class NoteEditor {
             this.body.acknowledged(answer.notes);
         } else if (
             (answer.rootRevised && !this.desk.session.tree.get(this.topic)) ||
-            answer.topics.some((topic) => topic.id === this.topic)
+            answer.topics.some((/** @type {any} */ topic) => topic.id === this.topic)
         ) {
             this.body.outdated();
         }
     }
 
-    /** Whether the editor has an undo or redo of its own left. */
+    /** Whether the editor has an undo or redo of its own left. @param {any} which */
     canStep(which) {
         return which === 'undo' ? this.editor.can().undo() : this.editor.can().redo();
     }

@@ -1,3 +1,4 @@
+import { byId } from '../lib/dom.js';
 import { Editor } from '@tiptap/core';
 import { Asking } from '../ui/asking.js';
 import { lineExtensions } from './schema.js';
@@ -10,20 +11,22 @@ export class FootnoteDialog {
     constructor(desk, insertions) {
         this.desk = desk;
         this.insertions = insertions;
-        this.dialog = document.getElementById('footnote');
+        this.dialog = byId('footnote', HTMLDialogElement);
+        /** Made when the first footnote is written. @type {Editor | null} */
+        this.editor = null;
         this.asking = new Asking(this.dialog, () => this.done());
-        document.getElementById('footnote-remove').addEventListener('click', () => {
-            this.editor.commands.clearContent();
+        byId('footnote-remove').addEventListener('click', () => {
+            this.editor?.commands.clearContent();
             this.done();
         });
-        document.getElementById('footnote-cite').addEventListener('click', () => this.insertions.cite('', this.editor));
+        byId('footnote-cite').addEventListener('click', () => this.editor && this.insertions.cite('', this.editor));
     }
 
-    /** @returns {Promise<Array|null>} its inlines, none to take it out, null when it was called off */
+    /** @param {any[]} content @returns {Promise<any[] | null>} its inlines, none to take it out, null when it was called off */
     open(content) {
-        document.getElementById('footnote-remove').hidden = !content.length;
+        byId('footnote-remove').hidden = !content.length;
         this.editor ??= new Editor({
-            element: document.getElementById('footnote-text'),
+            element: byId('footnote-text'),
             injectCSS: false,
             extensions: lineExtensions({
                 views: noteViews(this.desk, {
@@ -49,6 +52,6 @@ export class FootnoteDialog {
     }
 
     done() {
-        this.asking.give(inlines(this.editor.getJSON()));
+        this.asking.give(this.editor && inlines(this.editor.getJSON()));
     }
 }

@@ -1,3 +1,4 @@
+import { byId } from '../lib/dom.js';
 import { focused } from './focused.js';
 import { addColumnAfter, addRowAfter, deleteColumn, deleteRow, deleteTable } from '@tiptap/pm/tables';
 import { newId } from '../lib/ids.js';
@@ -25,7 +26,7 @@ export class Insertions extends Signs {
         this.note = note;
         this.desk = note.desk;
         this.session = this.desk.session;
-        this.file = document.getElementById('note-picture');
+        this.file = byId('note-picture');
     }
 
     get editor() {
@@ -36,10 +37,14 @@ export class Insertions extends Signs {
         this.file.click();
     }
 
-    /** Pictures that were chosen, pasted or dropped; whether there were any. */
+    /**
+     * Pictures that were chosen, pasted or dropped; whether there were any.
+     * @param {FileList | null | undefined} files
+     * @param {ClipboardEvent | DragEvent | null} [event]
+     */
     takeFiles(files, event = null) {
         const pictures = [...(files ?? [])].filter((file) => file.type.startsWith('image/'));
-        if (!pictures.length || event?.clipboardData?.types.includes('text/html')) {
+        if (!pictures.length || (event instanceof ClipboardEvent && event.clipboardData?.types.includes('text/html'))) {
             return false;
         }
         event?.preventDefault();
@@ -47,6 +52,7 @@ export class Insertions extends Signs {
         return true;
     }
 
+    /** @param {File} file */
     async takePicture(file) {
         const { topic } = this.note;
         const body = new FormData();
@@ -57,8 +63,8 @@ export class Insertions extends Signs {
             return;
         }
         unsay();
-        answer.said.forEach((said) => this.desk.say(said));
-        const [, picture, width] = /^(\w+):(\d+)x/.exec(answer.picture);
+        answer.said.forEach((/** @type {string} */ said) => this.desk.say(said));
+        const [, picture, width] = /^(\w+):(\d+)x/.exec(answer.picture) ?? [];
         const node = {
             type: 'picture',
             attrs: { id: newId(), picture, width: Number(width) > 640 ? 640 : Number(width) > 400 ? 400 : null },
@@ -70,24 +76,25 @@ export class Insertions extends Signs {
         }
     }
 
+    /** @param {any} command */
     inTable(command) {
         command(this.editor.state, this.editor.view.dispatch);
         this.editor.commands.focus();
     }
 
     insertTable() {
-        const cell = (type) => ({ type, content: [{ type: 'paragraph' }] });
-        const row = (type) => ({ type: 'tableRow', content: [cell(type), cell(type), cell(type)] });
+        const cell = (/** @type {string} */ type) => ({ type, content: [{ type: 'paragraph' }] });
+        const row = (/** @type {string} */ type) => ({ type: 'tableRow', content: [cell(type), cell(type), cell(type)] });
         this.put([
             { type: 'table', attrs: { id: newId() }, content: [row('tableHeader'), row('tableCell'), row('tableCell')] },
             { type: 'paragraph' },
         ]);
     }
 
-    /** All that the bar has no room for. */
+    /** All that the bar has no room for. @param {any} opener */
     menu(opener) {
         const { editor } = this;
-        const act = (name, does, key = '') =>
+        const act = (/** @type {string} */ name, /** @type {(...given: any[]) => unknown} */ does, key = '') =>
             element(
                 'button',
                 {
@@ -102,7 +109,7 @@ export class Insertions extends Signs {
             );
         const chain = () => focused(editor);
         const isInTable = editor.isActive('table');
-        const has = (types) => editor.state.doc.content.content.some((node) => types.includes(node.type.name));
+        const has = (/** @type {any} */ types) => editor.state.doc.content.content.some((node) => types.includes(node.type.name));
         this.raise(
             'More for the note',
             opener,
@@ -180,10 +187,10 @@ export class Insertions extends Signs {
                 act('Remove the note', () => this.remove()),
             ),
         );
-        this.box.querySelector('button').focus();
+        this.focus();
     }
 
-    /** Topics out of the note. */
+    /** Topics out of the note. @param {any} at */
     async divide(at) {
         const { topic } = this.note;
         this.note.commit();

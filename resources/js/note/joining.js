@@ -4,18 +4,21 @@ import { Arriving } from './arriving.js';
 
 /** How what others have written in a note comes into what is written here. */
 export class Joining extends Arriving {
-    /** Changes what stands in the editor into these blocks, and only where they differ: the caret stays with the words it stands in. */
+    /**
+     * Changes what stands in the editor into these blocks, and only where they differ: the caret stays with the words it stands in.
+     * @param {import('./given.d.ts').Block[]} blocks
+     */
     turnInto(blocks) {
         const { state } = this.editor;
         const place = state.doc.lastChild;
         let wanted = this.documentOf(blocks);
-        if (wanted.childCount > blocks.length && place.type.name === 'paragraph' && place.content.size === 0) {
+        if (wanted.childCount > blocks.length && place?.type.name === 'paragraph' && place.content.size === 0) {
             // The place to write below the last block is nobody's block: it stays the one that is there.
             wanted = wanted.copy(wanted.content.replaceChild(wanted.childCount - 1, place));
         }
-        const caret = placeOf(state.doc, state.selection);
+        const caret = placeOf(state.selection);
         const change = state.tr.setMeta('addToHistory', false);
-        const ids = (doc) => doc.content.content.map((node) => node.attrs.id).join();
+        const ids = (/** @type {import('@tiptap/pm/model').Node} */ doc) => doc.content.content.map((node) => node.attrs.id).join();
         const isSameOrder = ids(state.doc) === ids(wanted);
         if (!isSameOrder) {
             // First the blocks as they stand here in the order that they have there, then the words in them.

@@ -1,6 +1,7 @@
+import { byId, fieldsOf, firstOf } from '../lib/dom.js';
 import { isSafe } from './links.js';
 
-const dialog = () => document.getElementById('link');
+const dialog = () => byId('link', HTMLDialogElement);
 /** @type {((address: string, href: string) => void) | null} */
 let given = null;
 
@@ -10,27 +11,28 @@ let given = null;
  * @param {(address: string, href: string) => void} set what was typed, and the address that it means; empty for no link
  */
 export function askLink(address, set) {
-    const form = document.getElementById('link-form');
+    const form = byId('link-form', HTMLFormElement);
     if (!given) {
         form.addEventListener('submit', (event) => {
             event.preventDefault();
-            give(form.elements.address.value.trim());
+            give(fieldsOf(form).address.value.trim());
         });
-        document.getElementById('remove-link').addEventListener('click', () => give(''));
+        byId('remove-link').addEventListener('click', () => give(''));
     }
     given = set;
-    form.elements.address.value = address;
-    dialog().querySelector('.error').textContent = '';
+    fieldsOf(form).address.value = address;
+    firstOf(dialog(), '.error').textContent = '';
     dialog().showModal();
-    form.elements.address.focus();
+    fieldsOf(form).address.focus();
 }
 
+/** @param {string} address */
 function give(address) {
     const href = address && !/^[a-z]+:/i.test(address) ? (address.includes('@') ? `mailto:${address}` : `https://${address}`) : address;
     if (href && !isSafe(href)) {
-        dialog().querySelector('.error').textContent = 'This is not an address of the web, mail or telephone.';
+        firstOf(dialog(), '.error').textContent = 'This is not an address of the web, mail or telephone.';
         return;
     }
     dialog().close();
-    given(address, href);
+    given?.(address, href);
 }

@@ -4,8 +4,9 @@ const KEY = 'embrel.writing';
 const options = JSON.parse(localStorage.getItem(KEY) ?? '{}');
 
 /** A choice of the person's own for writing, kept in this browser: size of text for reading, typographic signs. */
-export const option = (name) => options[name];
+export const option = (/** @type {string} */ name) => options[name];
 
+/** @param {string} name @param {any} value */
 export function setOption(name, value) {
     options[name] = value;
     store(KEY, JSON.stringify(options));

@@ -1,3 +1,4 @@
+import { byId, firstOf } from '../lib/dom.js';
 import { counted } from '../lib/counted.js';
 import { colour } from '../ui/element.js';
 import { WaitingField } from './waiting.js';
@@ -12,27 +13,34 @@ const AGAIN = 3000;
 export class NotePanel {
     /**
      * @param {import('./editor.js').Desk} desk
-     * @param {object} on `opening(id)`: titles end; `sized()`: there is more or less room for the plan; `closed()`; `back()`: the
-     *     keyboard goes back to the topics; `beside()`: the element that it stands beside
+     * @param {object} on
+     * @param {(id: string) => void} on.opening titles end
+     * @param {() => void} on.sized there is more or less room for the plan
+     * @param {() => void} on.closed
+     * @param {() => void} on.back the keyboard goes back to the topics
+     * @param {() => HTMLElement} on.beside the element that it stands beside
      */
     constructor(desk, on) {
         this.desk = desk;
         this.on = on;
         this.session = desk.session;
-        this.side = document.getElementById('note');
-        this.box = document.getElementById('page');
-        this.late = document.getElementById('note-late');
-        this.work = document.getElementById('work');
+        this.side = byId('note');
+        this.box = byId('page');
+        this.late = byId('note-late');
+        this.work = byId('work');
+        /** @type {string | null} */
         this.topic = null;
+        /** The editor on its way. @type {Promise<typeof import('./editor.js') | null> | null} */
+        this.coming = null;
         /** @type {import('./editor.js').NoteEditor | null} */
         this.editor = null;
         // Left before the editor was there: its words are on the note from then on, whatever is done with its topic next.
         this.waiting = new WaitingField(() => this.keepWaiting());
-        document.getElementById('close-note').addEventListener('click', () => {
+        byId('close-note').addEventListener('click', () => {
             this.close();
             on.back();
         });
-        document.getElementById('wide-note').addEventListener('click', () => this.widen(!this.side.classList.contains('is-wide')));
+        byId('wide-note').addEventListener('click', () => this.widen(!this.side.classList.contains('is-wide')));
         showSize();
     }
 
@@ -64,23 +72,26 @@ export class NotePanel {
         const hasKeyboard = document.activeElement === this.waiting.box;
         const held = this.waiting.take();
         this.waiting.box.remove();
-        this.editor = new made.NoteEditor(this.desk, {
+        const editor = (this.editor = new made.NoteEditor(this.desk, {
             box: this.box,
-            tools: this.side.querySelector('.tools'),
+            tools: firstOf(this.side, '.tools'),
             onState: () => this.showState(),
             onRemoved: () => {
                 this.close();
                 this.on.back();
             },
-        });
+        }));
         if (this.isOpen) {
-            this.editor.take(this.topic);
-            hasKeyboard && this.editor.focus();
-            WaitingField.hand(this.editor, held);
+            editor.take(this.topic);
+            hasKeyboard && editor.focus();
+            WaitingField.hand(editor, held);
         }
     }
 
-    /** Opens the note of a topic and writes in it: from this moment on what is typed is typed into it, whether its text has come or not. */
+    /**
+     * Opens the note of a topic and writes in it: from this moment on what is typed is typed into it, whether its text has come or not.
+     * @param {string} id
+     */
     open(id) {
         this.on.opening(id);
         this.appear();
@@ -88,7 +99,7 @@ export class NotePanel {
         this.editor ? this.editor.focus() : this.waiting.box.focus();
     }
 
-    /** Opens a note to read, without taking the keyboard; resolves when its text has come, or will not. */
+    /** Opens a note to read, without taking the keyboard; resolves when its text has come, or will not. @param {string} id */
     async showAt(id) {
         this.appear();
         this.load(id);
@@ -107,6 +118,7 @@ export class NotePanel {
         clearTimeout(this.following);
     }
 
+    /** @param {string} id */
     load(id) {
         if (this.topic === id) {
             return;
@@ -135,7 +147,7 @@ export class NotePanel {
         }
     }
 
-    /** An open note goes along with the marked row. */
+    /** An open note goes along with the marked row. @param {string} id */
     follow(id) {
         if (this.isOpen && this.topic !== id && this.session.tree.noteBearer(id)) {
             clearTimeout(this.following);
@@ -156,11 +168,11 @@ export class NotePanel {
         this.on.closed();
     }
 
-    /** The note across the whole page, or beside the plan. */
+    /** The note across the whole page, or beside the plan. @param {any} isWide */
     widen(isWide) {
         this.side.classList.toggle('is-wide', isWide);
         this.work.classList.toggle('has-wide-note', isWide);
-        document.getElementById('wide-note').setAttribute('aria-pressed', String(isWide));
+        byId('wide-note').setAttribute('aria-pressed', String(isWide));
         this.on.sized();
     }
 
@@ -168,6 +180,7 @@ export class NotePanel {
         this.editor ? this.editor.commit() : this.session.queue.flush();
     }
 
+    /** @param {any} isLate */
     showLate(isLate) {
         this.late.hidden = !isLate;
         this.side.classList.toggle('is-late', isLate);
@@ -182,30 +195,35 @@ export class NotePanel {
 
     head() {
         const { tree } = this.session;
-        const topic = tree.noteBearer(this.topic);
+        const id = this.topic;
+        const topic = id && tree.noteBearer(id);
         if (!topic) {
             return;
         }
         const parent = tree.get(topic.parent);
-        const [words] = tree.figures.get(this.topic) ?? [0];
+        const [words] = tree.figures.get(id) ?? [0];
         const above = parent ? `${parent.label} ${parent.title}`.trim() : tree.title;
         const isOpening = topic.parent === null;
         const all = `${counted(words, 'word')} ${isOpening ? 'in all' : ''}`.trim();
-        document.getElementById('note-parent').textContent = isOpening ? 'Opening note: it stands before the first section' : above;
-        document.getElementById('note-words').textContent = topic.target ? `${words} of ${topic.target} words` : all;
-        document.getElementById('note-title').textContent = topic.title || 'Untitled';
-        this.side.style.setProperty('--d', colour(tree.dye(this.topic)));
+        byId('note-parent').textContent = isOpening ? 'Opening note: it stands before the first section' : above;
+        byId('note-words').textContent = topic.target ? `${words} of ${topic.target} words` : all;
+        byId('note-title').textContent = topic.title || 'Untitled';
+        this.side.style.setProperty('--d', colour(tree.dye(id)));
     }
 
+    /** @param {string} id */
     retitled(id) {
         if (id === this.topic) {
             this.head();
         }
     }
 
-    /** PHP has told what changed: the head is drawn again, and what others have written in the note is fetched. */
+    /**
+     * PHP has told what changed: the head is drawn again, and what others have written in the note is fetched.
+     * @param {import('../state/topics.js').Answer} answer
+     */
     told(answer) {
-        if (!this.isOpen) {
+        if (this.topic === null) {
             return;
         }
         if (!this.session.tree.noteBearer(this.topic)) {
@@ -217,6 +235,7 @@ export class NotePanel {
         this.editor?.told(answer);
     }
 
+    /** @param {any} block @param {any} line */
     textsOf(block, line) {
         return this.editor?.textsOf(block, line) ?? [];
     }

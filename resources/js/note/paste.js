@@ -58,12 +58,14 @@ const DROPPED = new Set([
 ]);
 /** By these our own copies carry what no other program knows. */
 const OURS = ['data-citation', 'data-topicref', 'data-footnote', 'data-picture'];
+/** @type {Record<string, string>} */
 const LOWER_HEADINGS = { H4: 'H3', H5: 'H3', H6: 'H3' };
 
 /**
  * HTML from a word processor or a page, as plain structure: paragraphs, headings, lists, tables,
  * emphasis and links. Styles go, but for those that mean emphasis. It is parsed in a document that
  * runs and fetches nothing.
+ * @param {string} html
  */
 export function cleaned(html) {
     const signs = spare(html);
@@ -74,7 +76,7 @@ export function cleaned(html) {
     return out.innerHTML;
 }
 
-/** Two signs of the private area that the text does not hold. */
+/** Two signs of the private area that the text does not hold. @param {string} html */
 function spare(html) {
     const signs = [];
     for (let code = 0xe000; signs.length < 2; code++) {
@@ -89,13 +91,13 @@ function spare(html) {
  * With what could be the name of an event's attribute spelled otherwise, so that the browser never takes it for
  * one (the text gets its letters back), and with styles and scripts as templates, which are dropped.
  */
-const disarmed = (html, [small, capital]) =>
+const disarmed = (/** @type {string} */ html, /** @type {any[]} */ [small, capital]) =>
     html
         .replace(/<(\/?)(?:style|script)(?![a-z0-9])/gi, '<$1template')
         .replace(/<base(?![a-z0-9])/gi, '<wbr')
-        .replace(/(?<![a-z0-9])o(?=n[a-z])/gi, (letter) => (letter === 'o' ? small : capital));
+        .replace(/(?<![a-z0-9])o(?=n[a-z])/gi, (/** @type {any} */ letter) => (letter === 'o' ? small : capital));
 
-/** Lists that a word processor writes as paragraphs with a style become lists. */
+/** Lists that a word processor writes as paragraphs with a style become lists. @param {any} body */
 function listed(body) {
     let list = null;
     for (const box of [...body.querySelectorAll('p')]) {
@@ -106,7 +108,9 @@ function listed(body) {
         }
         const text = box.textContent.trim();
         const isNumbered = /^(\d+|[a-z]|[ivx]+)[.)]/i.test(text);
-        box.querySelectorAll('[style*="mso-list:Ignore" i], [style*="mso-list: Ignore" i]').forEach((bullet) => bullet.remove());
+        box.querySelectorAll('[style*="mso-list:Ignore" i], [style*="mso-list: Ignore" i]').forEach((/** @type {any} */ bullet) =>
+            bullet.remove(),
+        );
         if (!list || list.nextElementSibling !== box) {
             list = body.ownerDocument.createElement(isNumbered ? 'ol' : 'ul');
             box.before(list);
@@ -124,6 +128,7 @@ function listed(body) {
     }
 }
 
+/** @param {any} from @param {any} to @param {(text: string) => string} spelled */
 function copy(from, to, spelled) {
     for (const node of from.childNodes) {
         if (node.nodeType === 3) {
@@ -139,7 +144,12 @@ function copy(from, to, spelled) {
     }
 }
 
-/** Where the content of an element goes: into one of its kind, into marks that its style means, or into what is around it. */
+/**
+ * Where the content of an element goes: into one of its kind, into marks that its style means, or into what is around it.
+ * @param {any} node
+ * @param {any} to
+ * @param {(text: string) => string} spelled
+ */
 function made(node, to, spelled) {
     const tag = LOWER_HEADINGS[node.tagName] ?? node.tagName;
     const { style } = node;

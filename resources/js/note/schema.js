@@ -1,7 +1,7 @@
 import { Extension, Mark, Node, mergeAttributes } from '@tiptap/core';
 import Highlight from '@tiptap/extension-highlight';
 import { TaskItem, TaskList } from '@tiptap/extension-list';
-import { Plugin } from '@tiptap/pm/state';
+import { NodeSelection, Plugin } from '@tiptap/pm/state';
 import StarterKit from '@tiptap/starter-kit';
 import { newId } from '../lib/ids.js';
 import { words } from '../lib/vocabulary.js';
@@ -38,10 +38,10 @@ const BlockIds = Extension.create({
     },
 });
 
-const kept = (...names) => Object.fromEntries(names.map((name) => [name, { default: null, rendered: false }]));
+const kept = (/** @type {string[]} */ ...names) => Object.fromEntries(names.map((name) => [name, { default: null, rendered: false }]));
 
 /** An inline that is one sign in the text and shows itself by a view of its own. */
-const sign = (name, attributes, view, more = {}) =>
+const sign = (/** @type {string} */ name, /** @type {string[]} */ attributes, /** @type {any} */ view, more = {}) =>
     Node.create({
         name,
         group: 'inline',
@@ -51,19 +51,24 @@ const sign = (name, attributes, view, more = {}) =>
         ...more,
         addAttributes: () => kept(...attributes),
         parseHTML: () => [
-            { tag: `span[data-${name.toLowerCase()}]`, getAttrs: (box) => JSON.parse(box.getAttribute(`data-${name.toLowerCase()}`)) },
+            {
+                tag: `span[data-${name.toLowerCase()}]`,
+                getAttrs: (box) => JSON.parse(box.getAttribute(`data-${name.toLowerCase()}`) ?? '{}'),
+            },
         ],
         // What is copied keeps what it is, for pasting into another note.
         renderHTML: ({ node }) => [
             'span',
-            { [`data-${name.toLowerCase()}`]: JSON.stringify(Object.fromEntries(attributes.map((one) => [one, node.attrs[one]]))) },
+            {
+                [`data-${name.toLowerCase()}`]: JSON.stringify(Object.fromEntries(attributes.map((one) => [one, node.attrs[one]]))),
+            },
             name === 'footnote' ? '*' : '',
         ],
         renderText: () => '',
         addNodeView: () => view,
     });
 
-const script = (name, tag, key) =>
+const script = (/** @type {string} */ name, /** @type {string} */ tag, /** @type {string} */ key) =>
     Mark.create({
         name,
         excludes: name === 'superscript' ? 'subscript' : 'superscript',
@@ -84,6 +89,11 @@ const OurKeys = Extension.create({
 /**
  * The editor's parts. `views` makes the views of pictures, citations, footnotes and references;
  * `on` is told of what the writer asks for.
+ * @param {object} given
+ * @param {Record<string, any>} given.views
+ * @param {Record<string, (...given: any[]) => any>} given.on
+ * @param {(name: string) => any} given.option
+ * @param {() => string} given.language
  */
 export function extensions({ views, on, option, language }) {
     return [
@@ -91,7 +101,6 @@ export function extensions({ views, on, option, language }) {
             heading: { levels: [1, 2, 3] },
             trailingNode: false,
             dropcursor: false,
-            gapcursor: {},
             undoRedo: { newGroupDelay: 800 },
             link: {
                 openOnClick: false,
@@ -118,7 +127,7 @@ export function extensions({ views, on, option, language }) {
             selectable: true,
             draggable: true,
             addAttributes: () => kept('picture', 'src', 'href', 'width', 'caption', 'alt'),
-            parseHTML: () => [{ tag: 'div[data-picture]', getAttrs: (box) => JSON.parse(box.getAttribute('data-picture')) }],
+            parseHTML: () => [{ tag: 'div[data-picture]', getAttrs: (box) => JSON.parse(box.getAttribute('data-picture') ?? '{}') }],
             renderHTML: ({ node, HTMLAttributes }) => [
                 'div',
                 mergeAttributes(HTMLAttributes, { 'data-picture': JSON.stringify({ ...node.attrs, id: null }) }),
@@ -136,8 +145,8 @@ export function extensions({ views, on, option, language }) {
             priority: 900,
             addKeyboardShortcuts: () => ({
                 Enter: ({ editor }) => {
-                    const { node, from } = editor.state.selection;
-                    return on.edit(node, from);
+                    const { selection } = editor.state;
+                    return on.edit(selection instanceof NodeSelection ? selection.node : undefined, selection.from);
                 },
                 'Mod-Shift-k': () => {
                     on.link();
@@ -176,7 +185,10 @@ export function extensions({ views, on, option, language }) {
     ];
 }
 
-/** The parts of a footnote's little editor: one line with marks, links and citations. */
+/**
+ * The parts of a footnote's little editor: one line with marks, links and citations.
+ * @param {{views: Record<string, any>, on: {done: () => void}}} given
+ */
 export function lineExtensions({ views, on }) {
     return [
         StarterKit.configure({

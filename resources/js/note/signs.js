@@ -16,17 +16,18 @@ export class Signs extends Popover {
     }
 
     get footnotes() {
-        footnotes ??= new FootnoteDialog(this.desk, this);
-        footnotes.insertions = this;
+        footnotes ??= new FootnoteDialog(this.desk, /** @type {any} */ (this));
+        footnotes.insertions = /** @type {any} */ (this);
         return footnotes;
     }
 
-    /** Remembers where the caret is: a dialog takes it away. Gives the way back. */
+    /** Remembers where the caret is: a dialog takes it away. Gives the way back. @param {any} editor */
     here(editor) {
         const { from, to } = editor.state.selection;
         return () => focused(editor).setTextSelection({ from, to });
     }
 
+    /** @param {any} content */
     put(content) {
         focused(this.editor).insertContent(content).run();
     }
@@ -40,12 +41,19 @@ export class Signs extends Popover {
             .run();
     }
 
+    /** @param {any} at @param {any} node */
     async editCitation(at, node, editor = this.editor) {
         const items = await this.citing.open(node.attrs.items);
         this.alter(editor, at, node, items === null ? undefined : items.length ? { items } : null);
     }
 
-    /** Gives a sign in the text other attributes, or takes it out (null), or leaves it (undefined); the caret goes on behind it. */
+    /**
+     * Gives a sign in the text other attributes, or takes it out (null), or leaves it (undefined); the caret goes on behind it.
+     * @param {any} editor
+     * @param {any} at
+     * @param {any} node
+     * @param {any} attrs
+     */
     alter(editor, at, node, attrs) {
         const change = editor.state.tr;
         if (attrs === null) {
@@ -61,15 +69,17 @@ export class Signs extends Popover {
             .run();
     }
 
-    /** Opens what is marked in the text, if it is one of these; whether it was. */
+    /** Opens what is marked in the text, if it is one of these; whether it was. @param {any} node @param {any} at */
     edit(node, at) {
+        /** @type {Record<string, () => unknown>} */
         const opens = {
             citation: () => this.editCitation(at, node),
             footnote: () => this.footnote(at, node),
             topicRef: () => this.desk.goTo(node.attrs.topic),
-        }[node?.type.name];
-        opens?.();
-        return Boolean(opens);
+        };
+        const open = opens[node?.type.name];
+        open?.();
+        return Boolean(open);
     }
 
     /** Asks for a topic by number or title. */
@@ -77,20 +87,20 @@ export class Signs extends Popover {
         const { choosing } = this.desk;
         const back = this.here(editor);
         // At once when the dialog goes: what is typed next must find the caret where it was.
-        let put = (content) => {
+        let put = (/** @type {any} */ content) => {
             put = () => {};
             choosing.close();
             back().insertContent(content).run();
         };
         const calledOff = () => put(sign ? { type: 'text', text: sign } : []);
         const find = choosing.finder();
-        choosing.choose('Refer to a topic', 'Number or title', (wanted) =>
+        choosing.choose('Refer to a topic', 'Number or title', (/** @type {any} */ wanted) =>
             find(wanted).map(({ id, name }) => [{ name, act: () => put([{ type: 'topicRef', attrs: { topic: id } }]) }]),
         );
         ['cancel', 'close'].forEach((event) => choosing.dialog.addEventListener(event, () => calledOff(), { once: true }));
     }
 
-    /** A new footnote at the caret, or one that is there. */
+    /** A new footnote at the caret, or one that is there. @param {number | null} [at] @param {any} [node] */
     async footnote(at = null, node = null) {
         const back = this.here(this.editor);
         const content = await this.footnotes.open(node?.attrs.content ?? []);

@@ -2,7 +2,7 @@ import { Node } from '@tiptap/core';
 import { goToNextCell, tableEditing } from '@tiptap/pm/tables';
 
 /** A cell; `role` is what the editor's own tables call it. */
-export const cell = (name, tag, role) =>
+export const cell = (/** @type {string} */ name, /** @type {string} */ tag, /** @type {string} */ role) =>
     Node.create({
         name,
         content: 'block+',
@@ -22,7 +22,13 @@ export const cell = (name, tag, role) =>
     });
 
 /** A node of the table: the library of tables knows its part by `tableRole`. */
-export const tabular = (name, content, role, tag, inner = [tag, 0]) =>
+export const tabular = (
+    /** @type {string} */ name,
+    /** @type {string} */ content,
+    /** @type {string} */ role,
+    /** @type {string} */ tag,
+    inner = /** @type {import('@tiptap/pm/model').DOMOutputSpec} */ ([tag, 0]),
+) =>
     Node.create({
         name,
         content,
@@ -35,7 +41,7 @@ export const tabular = (name, content, role, tag, inner = [tag, 0]) =>
 export const Table = tabular('table', 'tableRow+', 'table', 'table', ['table', ['tbody', 0]]).extend({
     addProseMirrorPlugins: () => [tableEditing({ allowTableNodeSelection: false })],
     addKeyboardShortcuts() {
-        const go = (by) => () => goToNextCell(by)(this.editor.state, this.editor.view.dispatch);
+        const go = (/** @type {1 | -1} */ by) => () => goToNextCell(by)(this.editor.state, this.editor.view.dispatch);
         return { Tab: go(1), 'Shift-Tab': go(-1) };
     },
 });

@@ -1,3 +1,4 @@
+import { allOf } from '../lib/dom.js';
 import { focused } from './focused.js';
 import { askLink } from './link-dialog.js';
 
@@ -20,6 +21,7 @@ export class Toolbar {
 
     listen() {
         const chain = () => focused(this.editor);
+        /** @type {Record<string, () => import('@tiptap/core').ChainedCommands>} */
         const acts = {
             bold: () => chain().toggleBold(),
             italic: () => chain().toggleItalic(),
@@ -31,22 +33,24 @@ export class Toolbar {
             orderedList: () => chain().toggleOrderedList(),
             taskList: () => chain().toggleTaskList(),
         };
+        /** @type {Record<string, (button: HTMLElement) => unknown>} */
         const asks = {
             link: () => this.askLink(),
             cite: () => this.putIn.cite(),
             picture: () => this.putIn.choosePicture(),
             more: (button) => this.putIn.menu(button),
         };
-        for (const button of this.box.querySelectorAll('[data-tool]')) {
+        for (const button of allOf(this.box, '[data-tool]')) {
             button.addEventListener('mousedown', (event) => event.preventDefault());
-            button.addEventListener('click', () => (asks[button.dataset.tool] ?? (() => acts[button.dataset.tool]().run()))(button));
+            const { tool = '' } = button.dataset;
+            button.addEventListener('click', () => (asks[tool] ?? (() => acts[tool]().run()))(button));
         }
     }
 
     /** Which of them hold where the caret is. */
     show() {
-        for (const button of this.box.querySelectorAll('[data-tool][aria-pressed]')) {
-            const isOn = String(this.editor.isActive(button.dataset.tool));
+        for (const button of allOf(this.box, '[data-tool][aria-pressed]')) {
+            const isOn = String(this.editor.isActive(button.dataset.tool ?? ''));
             if (button.getAttribute('aria-pressed') !== isOn) {
                 button.setAttribute('aria-pressed', isOn);
             }
@@ -57,6 +61,7 @@ export class Toolbar {
         askLink(this.editor.getAttributes('link').href ?? '', (address, href) => this.setLink(address, href));
     }
 
+    /** @param {string} address @param {any} href */
     setLink(address, href) {
         const chain = focused(this.editor).extendMarkRange('link');
         if (!href) {

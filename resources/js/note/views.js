@@ -1,6 +1,9 @@
 import { element } from '../ui/element.js';
 import { plainText } from '../lib/plain.js';
 
+/** A sign in the text that can be shown again as it is now. @typedef {HTMLElement & {redraw?: () => void}} Chip */
+
+/** @type {[number | null, string][]} */
 const WIDTHS = [
     [240, 'Small'],
     [400, 'Medium'],
@@ -12,30 +15,35 @@ const WIDTHS = [
  * How the editor shows what is one sign in the text: citations, references to topics, footnotes;
  * and pictures with their caption and description.
  * @param {import('./editor.js').Desk} desk
- * @param {object} edit what a press on each opens
+ * @param {Record<'citation' | 'reference' | 'footnote', (at: number, node: any, editor: any) => unknown>} edit what a press on each opens
  */
 export function noteViews({ session, citations }, edit) {
     const chip =
-        (kind, said, open) =>
-        ({ node, getPos, editor }) => {
+        (
+            /** @type {string} */ kind,
+            /** @type {(box: HTMLElement, node: any) => void} */ said,
+            /** @type {(at: number, node: any, editor: any) => unknown} */ open,
+        ) =>
+        (/** @type {{node: any, getPos: any, editor: any}} */ { node, getPos, editor }) => {
+            let current = node;
+            /** @type {Chip} */
             const box = element('span', {
                 class: `chip is-${kind}`,
                 contenteditable: 'false',
                 role: 'button',
                 tabindex: -1,
-                onclick: () => open(getPos(), box.current, editor),
+                onclick: () => open(getPos(), current, editor),
             });
-            box.current = node;
             const draw = () => {
-                said(box, box.current);
+                said(box, current);
             };
             box.redraw = draw;
             draw();
             return {
                 dom: box,
-                update: (next) => {
+                update: (/** @type {any} */ next) => {
                     const isSame = next.type === node.type;
-                    box.current = isSame ? next : box.current;
+                    current = isSame ? next : current;
                     isSame && draw();
                     return isSame;
                 },
@@ -73,13 +81,16 @@ export function noteViews({ session, citations }, edit) {
             },
             edit.footnote,
         ),
-        picture: ({ node, getPos, editor }) => picture(session.address, node, getPos, editor),
+        picture: (/** @type {{node: any, getPos: any, editor: any}} */ { node, getPos, editor }) =>
+            picture(session.address, node, getPos, editor),
     };
 }
 
+/** @param {any} plan @param {any} first @param {any} getPos @param {any} editor */
 function picture(plan, first, getPos, editor) {
     let node = first;
-    const set = (attrs) => editor.view.dispatch(editor.state.tr.setNodeMarkup(getPos(), null, { ...node.attrs, ...attrs }));
+    const set = (/** @type {any} */ attrs) =>
+        editor.view.dispatch(editor.state.tr.setNodeMarkup(getPos(), null, { ...node.attrs, ...attrs }));
     const image = element('img', { alt: '' });
     const caption = element('input', {
         class: 'caption',
@@ -116,10 +127,10 @@ function picture(plan, first, getPos, editor) {
         image.alt = node.attrs.alt ?? '';
         image.style.width = width ? `${width}px` : '';
         box.dataset.from = src ?? '';
-        for (const [field, value] of [
+        for (const [field, value] of /** @type {[HTMLInputElement, string][]} */ ([
             [caption, node.attrs.caption ?? ''],
             [alt, node.attrs.alt ?? ''],
-        ]) {
+        ])) {
             if (document.activeElement !== field) {
                 field.value = value;
             }
@@ -129,9 +140,9 @@ function picture(plan, first, getPos, editor) {
     draw();
     return {
         dom: box,
-        stopEvent: (event) => event.target !== image && event.target !== box,
+        stopEvent: (/** @type {Event} */ event) => event.target !== image && event.target !== box,
         ignoreMutation: () => true,
-        update: (next) => {
+        update: (/** @type {any} */ next) => {
             if (next.type !== node.type) {
                 return false;
             }

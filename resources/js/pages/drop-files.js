@@ -1,4 +1,5 @@
-import { send } from '../lib/http.js';
+import { around } from '../lib/dom.js';
+import { reason, send } from '../lib/http.js';
 import { follow } from '../lib/task.js';
 import { waiting } from '../lib/upload.js';
 
@@ -9,10 +10,10 @@ const KNOWN = /\.(docx|docm|dotx|odt|ott|html?|xhtml|md|markdown|opml|xml|txt|te
  * plans. Pictures and what is dropped into a field or a note are left to those.
  */
 export function dropFiles(into = '') {
-    const hold = (event) => [...(event.dataTransfer?.types ?? [])].includes('Files');
-    const says = (text) => {
+    const hold = (/** @type {DragEvent} */ event) => [...(event.dataTransfer?.types ?? [])].includes('Files');
+    const says = (/** @type {string} */ text) => {
         const note =
-            document.querySelector('.dropped') ??
+            /** @type {HTMLElement | null} */ (document.querySelector('.dropped')) ??
             document.body.appendChild(Object.assign(document.createElement('p'), { className: 'dropped', role: 'status' }));
         note.textContent = text;
         note.hidden = text === '';
@@ -26,7 +27,9 @@ export function dropFiles(into = '') {
     for (const end of ['dragleave', 'drop']) {
         document.addEventListener(
             end,
-            (event) => (end === 'drop' || event.relatedTarget === null) && document.body.classList.remove('takes-files'),
+            (event) =>
+                (end === 'drop' || /** @type {DragEvent} */ (event).relatedTarget === null) &&
+                document.body.classList.remove('takes-files'),
         );
     }
     document.addEventListener('drop', async (event) => {
@@ -34,7 +37,7 @@ export function dropFiles(into = '') {
         if (
             !files.length ||
             event.defaultPrevented ||
-            event.target.closest?.('.ProseMirror, input, textarea') ||
+            around(event, '.ProseMirror, input, textarea') ||
             files.every((file) => file.type.startsWith('image/'))
         ) {
             return;
@@ -61,7 +64,7 @@ export function dropFiles(into = '') {
             }
             location.assign('/plans');
         } catch (error) {
-            says(error.message);
+            says(reason(error));
         }
     });
 }

@@ -1,3 +1,4 @@
+import { component } from './component.js';
 import { newId } from '../lib/ids.js';
 import { Refusal, send } from '../lib/http.js';
 import { store } from '../lib/stored.js';
@@ -7,7 +8,7 @@ const kept = () => JSON.parse(localStorage.getItem(KEY) ?? '[]');
 
 /** The first topics of somebody who has no account yet: they are kept in the browser, and become a plan with the first signing in. */
 export function firstTopics() {
-    return {
+    return component({
         typed: '',
         lines: kept(),
         get hasAny() {
@@ -28,7 +29,7 @@ export function firstTopics() {
             this.lines = [];
             localStorage.removeItem(KEY);
         },
-    };
+    });
 }
 
 /** Whoever has come in finds what they had begun as a plan; what cannot be taken in now stays where it is. */
@@ -38,7 +39,7 @@ export async function takeFirstTopics() {
         return;
     }
     const form = new FormData();
-    form.append('text', lines.map(({ title }) => title).join('\n'));
+    form.append('text', lines.map((/** @type {{title: string}} */ { title }) => title).join('\n'));
     form.append('title', lines[0].title);
     try {
         const { address } = await send('POST', '/intake', form);

@@ -1,3 +1,4 @@
+import { around, byId, firstOf } from '../lib/dom.js';
 import { send } from '../lib/http.js';
 import { planMenu } from '../ui/plan-menu.js';
 import { say } from '../ui/toast.js';
@@ -7,10 +8,10 @@ export function frame() {
     if (!document.getElementById('plan-menu') || document.getElementById('plan-data')) {
         return;
     }
-    planMenu();
-    const acts = document.querySelector('.acts[data-steps]');
+    planMenu(() => false);
+    const acts = firstOf(document, '.acts[data-steps]');
     for (const step of ['undo', 'redo']) {
-        document.getElementById(step).addEventListener('click', () =>
+        byId(step).addEventListener('click', () =>
             send('POST', `${acts.dataset.steps}/${step}`, { base: Number(acts.dataset.base) }).then(
                 () => location.reload(),
                 (error) => say(error.message),
@@ -24,9 +25,9 @@ export function frame() {
                     ? 'redo'
                     : 'undo'
                 : null;
-        if (step && !event.target.closest('input, textarea, select, [contenteditable=true]') && !document.querySelector('dialog[open]')) {
+        if (step && !around(event, 'input, textarea, select, [contenteditable=true]') && !document.querySelector('dialog[open]')) {
             event.preventDefault();
-            document.getElementById(step).click();
+            byId(step).click();
         }
     });
 }

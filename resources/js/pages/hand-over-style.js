@@ -1,11 +1,15 @@
-import { send } from '../lib/http.js';
+import { component } from './component.js';
+import { chosen, fieldOf, firstOf } from '../lib/dom.js';
+import { reason, send } from '../lib/http.js';
 
 const SIDES = ['top', 'right', 'bottom', 'left'];
 const THIRDS = ['left', 'centre', 'right'];
 
 /** The dialog in which a style of drafts is changed and kept under a name. */
-export const styleDialog = {
+export const styleDialog = component({
+    /** @type {Record<string, any>} */
     set: {},
+    /** @type {Record<string, any>} */
     styles: {},
     styleError: '',
     get isOwnStyle() {
@@ -41,7 +45,7 @@ export const styleDialog = {
     },
     settings() {
         const given = this.set;
-        const thirds = (line) => THIRDS.map((third) => given[`${line}_${third}`] ?? '');
+        const thirds = (/** @type {any} */ line) => THIRDS.map((third) => given[`${line}_${third}`] ?? '');
         return {
             name: given.name.trim(),
             font: given.font.trim(),
@@ -73,7 +77,7 @@ export const styleDialog = {
             this.closeStyle();
             this.$nextTick(() => this.look());
         } catch (error) {
-            this.styleError = error.message;
+            this.styleError = reason(error);
         }
     },
     async removeStyle() {
@@ -86,21 +90,23 @@ export const styleDialog = {
     pickLogo() {
         this.$refs.logoFile.click();
     },
+    /** @param {Event} event */
     async uploadLogo(event) {
         const form = new FormData();
-        form.append('picture', event.target.files[0]);
+        form.append('picture', chosen(event));
         try {
-            const { picture } = await send('POST', this.$root.dataset.address.replace(/hand-over$/, 'pictures'), form);
+            const { picture } = await send('POST', (this.$root.dataset.address ?? '').replace(/hand-over$/, 'pictures'), form);
             this.set.logo = picture.split(':')[0];
         } catch (error) {
-            this.styleError = error.message;
+            this.styleError = reason(error);
         }
-        event.target.value = '';
+        fieldOf(event).value = '';
     },
+    /** @param {string} name @param {any} value @param {string} label */
     addOption(name, value, label) {
-        const select = this.$root.querySelector(`select[name=${name}]`);
+        const select = firstOf(this.$root, `select[name=${name}]`, HTMLSelectElement);
         const option = select.querySelector(`option[value="${value}"]`) ?? select.appendChild(new Option(label, value));
         option.textContent = label;
         return option;
     },
-};
+});

@@ -1,19 +1,23 @@
-import { send } from '../lib/http.js';
+import { component } from './component.js';
+import { chosen, fieldOf } from '../lib/dom.js';
+import { reason, send } from '../lib/http.js';
 
 /** A document of the writer's own as a template, and the table of which style is for what. */
-export const templateDialog = {
+export const templateDialog = component({
     rows: [],
     knownStyles: [],
+    /** @param {any} row @param {any} known */
     isTaken(row, known) {
         return row.takes === known.id;
     },
     pickTemplate() {
         this.$refs.templateFile.click();
     },
+    /** @param {Event} event */
     async uploadTemplate(event) {
         const form = new FormData();
-        form.append('file', event.target.files[0]);
-        event.target.value = '';
+        form.append('file', chosen(event));
+        fieldOf(event).value = '';
         this.error = '';
         try {
             const { id, name, kind } = await send('POST', '/templates', form);
@@ -22,7 +26,7 @@ export const templateDialog = {
             this.$nextTick(() => this.look());
             await this.editTemplate();
         } catch (error) {
-            this.error = error.message;
+            this.error = reason(error);
         }
     },
     async editTemplate() {
@@ -36,7 +40,7 @@ export const templateDialog = {
     },
     async saveTemplate() {
         await send('PUT', `/templates/${this.template}`, {
-            styles: Object.fromEntries(this.rows.map(({ style, takes }) => [style, takes])),
+            styles: Object.fromEntries(this.rows.map((/** @type {{style: string, takes: string}} */ { style, takes }) => [style, takes])),
         });
         this.closeTemplate();
         this.look();
@@ -48,4 +52,4 @@ export const templateDialog = {
         this.closeTemplate();
         this.$nextTick(() => this.look());
     },
-};
+});

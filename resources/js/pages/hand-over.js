@@ -1,248 +1,190 @@
+import { component, joined } from './component.js';
+import { allOf, firstOf } from '../lib/dom.js';
 import { styleDialog } from './hand-over-style.js';
+import { preview } from './hand-over-preview.js';
 import { templateDialog } from './hand-over-template.js';
-import { send } from '../lib/http.js';
+import { reason, send } from '../lib/http.js';
 import { download, toPng } from './map-picture.js';
 import { follow } from '../lib/task.js';
 
-/** Getters stay getters when objects are put together. */
-const joined = (...parts) => parts.reduce((all, part) => Object.defineProperties(all, Object.getOwnPropertyDescriptors(part)), {});
-
 /** The choices of one hand-over, and the preview that follows them. */
 export default function handOver() {
-    return joined(styleDialog, templateDialog, {
-        format: 'docx',
-        /** Format → what the choices depend on, as PHP tells it (Writer/Format). */
-        traits: {},
-        kind: 'svg',
-        draftStyle: 'report',
-        template: '',
-        busy: '',
-        said: '',
-        sheets: '',
-        address: '',
-        copied: '',
-        ticket: 0,
-        worked: 0,
-        isWorking: false,
-        isLong: false,
-        error: '',
-        isChoosing: false,
-        init() {
-            this.traits = JSON.parse(this.$root.dataset.traits);
-            this.format = this.$root.dataset.format;
-            this.draftStyle = this.$root.querySelector('[name=draft_style]').value;
-            this.template = this.$root.querySelector('[name=template]').value;
-            this.$root.querySelector('form.choices').addEventListener('change', () => this.look());
-            this.$refs.stage.addEventListener('scroll', () => this.more(), { passive: true });
-            this.$refs.preview.addEventListener('click', (event) => this.turnTo(event));
-            this.look();
-            // The keyboard begins at the first choice, unless something has taken it already.
-            if (document.activeElement === document.body && matchMedia('(min-width: 768px)').matches) {
-                this.$root.querySelector('[name=format]:checked')?.focus({ preventScroll: true });
-            }
-        },
-        /** On a small screen the choices open over the pages. */
-        openChoices() {
-            this.isChoosing = true;
-            this.$nextTick(() => this.$root.querySelector('[name=format]:checked')?.focus({ preventScroll: true }));
-        },
-        closeChoices() {
-            if (this.isChoosing) {
-                this.isChoosing = false;
-                this.$nextTick(() => this.$refs.opener.focus());
-            }
-        },
-        is(trait) {
-            return !!this.traits[this.format]?.includes(trait);
-        },
-        get isOpml() {
-            return this.format === 'opml';
-        },
-        get isMap() {
-            return this.is('map');
-        },
-        get isPaper() {
-            return this.format === 'map-pdf';
-        },
-        get verb() {
-            return this.isMap ? 'Download the map' : 'Download the draft';
-        },
-        get isText() {
-            return this.is('signs');
-        },
-        get isNumberedOutline() {
-            return this.format === 'txt';
-        },
-        get hasNotes() {
-            return !this.isMap && !this.isNumberedOutline;
-        },
-        get hasContents() {
-            return this.isStyled || this.format === 'tex';
-        },
-        get isDraft() {
-            return !this.is('outline') && !this.is('signs') && !this.isMap;
-        },
-        get isStyled() {
-            return this.is('styled');
-        },
-        get isTemplated() {
-            return this.is('paged');
-        },
-        get isOtherTemplate() {
-            const kind = this.$root.querySelector(`[name=template] option[value="${this.template}"]`)?.dataset.kind;
-            return this.isTemplated && !!this.template && kind !== this.format;
-        },
-        get isMarkable() {
-            return this.is('marked');
-        },
-        get isMarkdown() {
-            return this.format === 'md';
-        },
-        get canCopy() {
-            return this.is('copied');
-        },
-        get copyLabel() {
-            return this.copied || (this.isStyled ? 'Copy the text' : 'Copy the outline');
-        },
-        query() {
-            const form = this.$root.querySelector('form.choices');
-            const query = new URLSearchParams(new FormData(form));
-            for (const box of form.querySelectorAll('input[type=checkbox][name]')) {
-                query.set(box.name, box.checked ? '1' : '0');
-            }
-            // Markdown is read by people as it is: it carries marks only where that is asked for.
-            if (this.format === 'md') {
-                query.set('marks', query.get('md_marks'));
-            }
-            return query;
-        },
-        /** A map as PNG is drawn here, a long draft made in the queue; everything else comes as a file. */
-        async leave(event) {
-            const times = Number(this.kind);
-            if (this.isMap && !this.isPaper && times) {
-                event.preventDefault();
-                await this.work('Drawing…', async () => download(await toPng(this.address, times), `${this.$root.dataset.name}.png`));
-            } else if (this.isLong && !this.isMap) {
-                event.preventDefault();
-                await this.work('Waiting for its turn', () => this.queued());
-            }
-        },
-        async work(says, does) {
-            this.busy = says;
-            this.error = '';
-            try {
-                await does();
-                this.busy = '';
-            } catch (error) {
-                this.error = error.message;
-                this.busy = '';
-            }
-            this.isWorking = false;
-        },
-        async queued() {
-            this.isWorking = true;
-            this.worked = 0;
-            const { address } = await send('POST', `${this.$root.dataset.address}/task?${this.query()}`);
-            const { file } = await follow(address, (worked, says) => {
-                this.worked = worked;
+    return joined(
+        preview,
+        styleDialog,
+        templateDialog,
+        component({
+            format: 'docx',
+            /** Format → what the choices depend on, as PHP tells it (Writer/Format). */
+            traits: {},
+            kind: 'svg',
+            draftStyle: 'report',
+            template: '',
+            busy: '',
+            said: '',
+            sheets: '',
+            address: '',
+            copied: '',
+            ticket: 0,
+            worked: 0,
+            isWorking: false,
+            isLong: false,
+            error: '',
+            isChoosing: false,
+            init() {
+                this.traits = JSON.parse(this.$root.dataset.traits ?? '{}');
+                this.format = this.$root.dataset.format;
+                this.draftStyle = firstOf(this.$root, '[name=draft_style]', HTMLSelectElement).value;
+                this.template = firstOf(this.$root, '[name=template]', HTMLSelectElement).value;
+                firstOf(this.$root, 'form.choices').addEventListener('change', () => this.look());
+                this.$refs.stage.addEventListener('scroll', () => this.more(), { passive: true });
+                this.$refs.preview.addEventListener('click', (/** @type {MouseEvent} */ event) => this.turnTo(event));
+                this.look();
+                // The keyboard begins at the first choice, unless something has taken it already.
+                if (document.activeElement === document.body && matchMedia('(min-width: 768px)').matches) {
+                    firstOf(this.$root, '[name=format]:checked').focus({ preventScroll: true });
+                }
+            },
+            /** On a small screen the choices open over the pages. */
+            openChoices() {
+                this.isChoosing = true;
+                this.$nextTick(() => firstOf(this.$root, '[name=format]:checked').focus({ preventScroll: true }));
+            },
+            closeChoices() {
+                if (this.isChoosing) {
+                    this.isChoosing = false;
+                    this.$nextTick(() => this.$refs.opener.focus());
+                }
+            },
+            /** @param {string} trait */
+            is(trait) {
+                return !!this.traits[this.format]?.includes(trait);
+            },
+            get isOpml() {
+                return this.format === 'opml';
+            },
+            get isMap() {
+                return this.is('map');
+            },
+            get isPaper() {
+                return this.format === 'map-pdf';
+            },
+            get verb() {
+                return this.isMap ? 'Download the map' : 'Download the draft';
+            },
+            get isText() {
+                return this.is('signs');
+            },
+            get isNumberedOutline() {
+                return this.format === 'txt';
+            },
+            get hasNotes() {
+                return !this.isMap && !this.isNumberedOutline;
+            },
+            get hasContents() {
+                return this.isStyled || this.format === 'tex';
+            },
+            get isDraft() {
+                return !this.is('outline') && !this.is('signs') && !this.isMap;
+            },
+            get isStyled() {
+                return this.is('styled');
+            },
+            get isTemplated() {
+                return this.is('paged');
+            },
+            get isOtherTemplate() {
+                const kind = this.$root.querySelector(`[name=template] option[value="${this.template}"]`)?.dataset.kind;
+                return this.isTemplated && !!this.template && kind !== this.format;
+            },
+            get isMarkable() {
+                return this.is('marked');
+            },
+            get isMarkdown() {
+                return this.format === 'md';
+            },
+            get canCopy() {
+                return this.is('copied');
+            },
+            get copyLabel() {
+                return this.copied || (this.isStyled ? 'Copy the text' : 'Copy the outline');
+            },
+            query() {
+                const form = firstOf(this.$root, 'form.choices', HTMLFormElement);
+                const query = new URLSearchParams(/** @type {any} */ (new FormData(form)));
+                for (const box of allOf(form, 'input[type=checkbox][name]', HTMLInputElement)) {
+                    query.set(box.name, box.checked ? '1' : '0');
+                }
+                // Markdown is read by people as it is: it carries marks only where that is asked for.
+                if (this.format === 'md') {
+                    query.set('marks', query.get('md_marks') ?? '0');
+                }
+                return query;
+            },
+            /** A map as PNG is drawn here, a long draft made in the queue; everything else comes as a file. @param {Event} event */
+            async leave(event) {
+                const times = Number(this.kind);
+                if (this.isMap && !this.isPaper && times) {
+                    event.preventDefault();
+                    await this.work('Drawing…', async () => download(await toPng(this.address, times), `${this.$root.dataset.name}.png`));
+                } else if (this.isLong && !this.isMap) {
+                    event.preventDefault();
+                    await this.work('Waiting for its turn', () => this.queued());
+                }
+            },
+            /** @param {string} says @param {(...given: any[]) => unknown} does */
+            async work(says, does) {
                 this.busy = says;
-            });
-            location.assign(file);
-        },
-        async look() {
-            const ticket = ++this.ticket;
-            const query = this.query();
-            this.address = `${this.$root.dataset.address}/file?${query}${this.isMap && this.kind !== 'svg' ? '&fonts=1' : ''}`;
-            this.sheets = `${this.$root.dataset.address}/sheets?${query}`;
-            this.copied = '';
-            try {
-                const page = await this.fetched(query);
-                if (ticket !== this.ticket) {
-                    return;
-                }
                 this.error = '';
-                const said = page.querySelector('#said');
-                this.said = said?.textContent ?? '';
-                this.isLong = said?.dataset.long === '1';
-                said?.remove();
-                this.$refs.preview.replaceChildren(...page.body.childNodes);
-                this.$nextTick(() => this.more());
-                await send('PUT', this.$root.dataset.address, Object.fromEntries(query));
-            } catch (error) {
-                this.error = error.message || 'The preview cannot be shown: the server cannot be reached.';
-            }
-        },
-        async fetched(query) {
-            const response = await fetch(`${this.$root.dataset.address}/preview?${query}`, { headers: { Accept: 'text/html' } });
-            if (!response.ok) {
-                throw new Error();
-            }
-            return new DOMParser().parseFromString(await response.text(), 'text/html');
-        },
-        /** The next pages, when the last ones come into sight. */
-        async more() {
-            const papers = this.$refs.preview.querySelector('.papers[data-next]');
-            if (!papers || this.isFetching || papers.getBoundingClientRect().bottom > window.innerHeight * 2) {
-                return;
-            }
-            this.isFetching = true;
-            const ticket = this.ticket;
-            const query = this.query();
-            query.set('page', papers.dataset.next);
-            const next = (await this.fetched(query)).querySelector('.papers');
-            if (ticket === this.ticket && next) {
-                papers.append(...next.children);
-                next.dataset.next ? (papers.dataset.next = next.dataset.next) : delete papers.dataset.next;
-            }
-            this.isFetching = false;
-            this.more();
-        },
-        /** A line of the contents leads to its page, which may have to come first. */
-        async turnTo(event) {
-            const page = event.target.closest('a[data-page]')?.dataset.page;
-            if (!page) {
-                return;
-            }
-            event.preventDefault();
-            const papers = this.$refs.preview.querySelector('.papers');
-            while (!document.getElementById(`page-${page}`) && papers.dataset.next) {
-                const query = this.query();
-                query.set('page', papers.dataset.next);
-                const next = (await this.fetched(query)).querySelector('.papers');
-                papers.append(...next.children);
-                next.dataset.next ? (papers.dataset.next = next.dataset.next) : delete papers.dataset.next;
-            }
-            document.getElementById(`page-${page}`)?.scrollIntoView({ block: 'start' });
-        },
-        /** The formatted text of a draft, or the lines of an outline, for another program. */
-        async copyText() {
-            const as = (format) => {
-                const query = this.query();
-                query.set('format', format);
-                // The plain words of a draft are all of it.
-                if (format !== this.format && query.get('notes') !== '0') {
-                    query.set('text_notes', '1');
+                try {
+                    await does();
+                    this.busy = '';
+                } catch (error) {
+                    this.error = reason(error);
+                    this.busy = '';
                 }
-                return fetch(`${this.$root.dataset.address}/file?${query}`).then((response) => response.text());
-            };
-            try {
-                const plain = await as(this.isStyled ? 'txt' : this.format);
-                if (this.isStyled) {
-                    // A style sheet means nothing on the clipboard: what is pasted takes on that of where it goes.
-                    const html = (await as('html')).replace(/<style\b[^]*?<\/style>/g, '');
-                    await navigator.clipboard.write([
-                        new ClipboardItem({
-                            'text/html': new Blob([html], { type: 'text/html' }),
-                            'text/plain': new Blob([plain], { type: 'text/plain' }),
-                        }),
-                    ]);
-                } else {
-                    await navigator.clipboard.writeText(plain);
+                this.isWorking = false;
+            },
+            async queued() {
+                this.isWorking = true;
+                this.worked = 0;
+                const { address } = await send('POST', `${this.$root.dataset.address}/task?${this.query()}`);
+                const { file } = await follow(address, (worked, says) => {
+                    this.worked = worked;
+                    this.busy = says;
+                });
+                location.assign(file);
+            },
+            /** The formatted text of a draft, or the lines of an outline, for another program. */
+            async copyText() {
+                const as = (/** @type {any} */ format) => {
+                    const query = this.query();
+                    query.set('format', format);
+                    // The plain words of a draft are all of it.
+                    if (format !== this.format && query.get('notes') !== '0') {
+                        query.set('text_notes', '1');
+                    }
+                    return fetch(`${this.$root.dataset.address}/file?${query}`).then((response) => response.text());
+                };
+                try {
+                    const plain = await as(this.isStyled ? 'txt' : this.format);
+                    if (this.isStyled) {
+                        // A style sheet means nothing on the clipboard: what is pasted takes on that of where it goes.
+                        const html = (await as('html')).replace(/<style\b[^]*?<\/style>/g, '');
+                        await navigator.clipboard.write([
+                            new ClipboardItem({
+                                'text/html': new Blob([html], { type: 'text/html' }),
+                                'text/plain': new Blob([plain], { type: 'text/plain' }),
+                            }),
+                        ]);
+                    } else {
+                        await navigator.clipboard.writeText(plain);
+                    }
+                    this.copied = 'Copied';
+                } catch {
+                    this.error = 'The browser did not let the text be copied. Download the draft instead.';
                 }
-                this.copied = 'Copied';
-            } catch {
-                this.error = 'The browser did not let the text be copied. Download the draft instead.';
-            }
-        },
-    });
+            },
+        }),
+    );
 }

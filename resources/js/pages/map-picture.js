@@ -8,6 +8,8 @@ const LARGEST = 16384 * 16384 * 0.5;
  * A map as PNG: the SVG with its fonts, drawn by the browser so many times as large as it is.
  *
  * @throws Error with a sentence for the person
+ * @param {string} address
+ * @param {any} times
  */
 export async function toPng(address, times) {
     const response = await fetch(address).catch(() => null);
@@ -15,7 +17,11 @@ export async function toPng(address, times) {
         throw new Error('The map cannot be had: the server cannot be reached.');
     }
     const svg = await response.text();
-    const [, width, height] = /<svg[^>]* width="([\d.]+)" height="([\d.]+)"/.exec(svg).map(Number);
+    const size = /<svg[^>]* width="([\d.]+)" height="([\d.]+)"/.exec(svg);
+    if (!size) {
+        throw new Error('The map that came cannot be read.');
+    }
+    const [, width, height] = size.map(Number);
     const [w, h] = [Math.ceil(width * times), Math.ceil(height * times)];
     if (w > LONGEST || h > LONGEST || w * h > LARGEST) {
         throw new Error(
@@ -27,12 +33,13 @@ export async function toPng(address, times) {
     image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`;
     await image.decode();
     const canvas = Object.assign(document.createElement('canvas'), { width: w, height: h });
-    canvas.getContext('2d').drawImage(image, 0, 0, w, h);
+    canvas.getContext('2d')?.drawImage(image, 0, 0, w, h);
     return new Promise((resolve, reject) =>
         canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('This browser could not draw so large a picture.'))), 'image/png'),
     );
 }
 
+/** @param {any} blob @param {string} name */
 export function download(blob, name) {
     const link = Object.assign(document.createElement('a'), { href: URL.createObjectURL(blob), download: name });
     link.click();

@@ -1,11 +1,14 @@
-import { send } from '../lib/http.js';
+import { fieldOf } from '../lib/dom.js';
+import { component } from './component.js';
+import { reason, send } from '../lib/http.js';
 import { waiting } from '../lib/upload.js';
 
+/** @type {Record<string, string>} */
 const SIGNS = { '=': 'stays', '-': 'went', '+': 'came' };
 /** Words that stayed are shown only near those that changed. */
 const NEAR = 90;
 
-const shortened = (text, isFirst, isLast) => {
+const shortened = (/** @type {string} */ text, /** @type {any} */ isFirst, /** @type {any} */ isLast) => {
     if (text.length <= NEAR * 2) {
         return text;
     }
@@ -13,22 +16,34 @@ const shortened = (text, isFirst, isLast) => {
 };
 
 /** What one of the two says: the words that stayed, and those that only it has. */
-const side = (change, own, label) => {
-    const words = change.words.map(([sign, text], i, all) => ({
+const side = (/** @type {import('../sync/queue.js').Change} */ change, /** @type {any} */ own, /** @type {string} */ label) => {
+    const words = change.words.map((/** @type {any[]} */ [sign, text], /** @type {number} */ i, /** @type {any} */ all) => ({
         key: i,
         sign,
         text: sign === '=' ? shortened(text, i === 0, i === all.length - 1) : text,
     }));
-    const said = words.filter(({ sign }) => sign === '=' || sign === own);
-    return { label, words: said.map(({ key, sign, text }) => ({ key, sign: SIGNS[sign], text })), isEmpty: said.length === 0 };
+    const said = words.filter((/** @type {{sign: string}} */ { sign }) => sign === '=' || sign === own);
+    return {
+        label,
+        words: said.map((/** @type {{key: string, sign: string, text: string}} */ { key, sign, text }) => ({
+            key,
+            sign: SIGNS[sign],
+            text,
+        })),
+        isEmpty: said.length === 0,
+    };
 };
 
 /** What the plan said when the draft was made. */
-const whole = (text) => ({ label: 'When it was handed over', words: text ? [{ key: 0, sign: 'stays', text }] : [], isEmpty: text === '' });
+const whole = (/** @type {string} */ text) => ({
+    label: 'When it was handed over',
+    words: text ? [{ key: 0, sign: 'stays', text }] : [],
+    isEmpty: text === '',
+});
 
 /** A draft that comes home: what differs, and what of it is taken into the plan. */
 export default function wayBack() {
-    return {
+    return component({
         token: '',
         fileName: '',
         changes: [],
@@ -85,14 +100,17 @@ export default function wayBack() {
         out() {
             this.isOver = false;
         },
+        /** @param {Event} event */
         pick(event) {
-            this.choose(event.target.files[0]);
-            event.target.value = '';
+            this.choose(fieldOf(event).files?.[0]);
+            fieldOf(event).value = '';
         },
+        /** @param {DragEvent} event */
         drop(event) {
             this.isOver = false;
-            this.choose(event.dataTransfer.files[0]);
+            this.choose(event.dataTransfer?.files[0]);
         },
+        /** @param {File} file */
         async choose(file) {
             if (!file) {
                 return;
@@ -100,8 +118,8 @@ export default function wayBack() {
             Object.assign(this, { error: '', changes: [], comments: [], taken: [], compared: null, isWorking: true, fileName: file.name });
             try {
                 this.token = (await waiting(file, () => {})).token;
-                this.compared = await send('POST', this.$root.dataset.address, { token: this.token });
-                this.changes = this.compared.changes.map((change) => ({
+                this.compared = await send('POST', this.$root.dataset.address ?? '', { token: this.token });
+                this.changes = this.compared.changes.map((/** @type {import('../sync/queue.js').Change} */ change) => ({
                     ...change,
                     isOfBoth: change.before !== null,
                     isOpen: !!change.by,
@@ -122,17 +140,23 @@ export default function wayBack() {
                           ]
                         : [],
                 }));
-                this.comments = this.compared.comments.map((comment, key) => ({ ...comment, key }));
+                this.comments = this.compared.comments.map((/** @type {any} */ comment, /** @type {string} */ key) => ({
+                    ...comment,
+                    key,
+                }));
                 this.taken = this.changes
-                    .filter((change) => change.sure >= 0.9 && change.kind !== 'removed' && !change.isOfBoth && !change.isOpen)
-                    .map((change) => change.key);
+                    .filter(
+                        (/** @type {Record<string, any>} */ change) =>
+                            change.sure >= 0.9 && change.kind !== 'removed' && !change.isOfBoth && !change.isOpen,
+                    )
+                    .map((/** @type {{key: string}} */ { key }) => key);
             } catch (error) {
-                this.error = error.message;
+                this.error = reason(error);
             }
             this.isWorking = false;
         },
         toggleAll() {
-            this.taken = this.taken.length === this.changes.length ? [] : this.changes.map((change) => change.key);
+            this.taken = this.taken.length === this.changes.length ? [] : this.changes.map((/** @type {{key: string}} */ { key }) => key);
         },
         async accept() {
             this.isWorking = true;
@@ -142,9 +166,9 @@ export default function wayBack() {
                     (await send('POST', `${this.$root.dataset.address}/accept`, { token: this.token, keys: this.taken })).address,
                 );
             } catch (error) {
-                this.error = error.message;
+                this.error = reason(error);
                 this.isWorking = false;
             }
         },
-    };
+    });
 }

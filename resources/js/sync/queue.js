@@ -93,7 +93,7 @@ export class Queue {
      * Puts a change in; `typed`, the text before the caret, waits a moment; `held`: it goes out when it is released. Returns its id.
      * @param {import('../state/plan.js').Operation} operation
      */
-    add(operation, step = newId(), typed = null, held = false) {
+    add(operation, step = newId(), typed = /** @type {string | null} */ (null), held = false) {
         const id = newId();
         if (held) {
             this.held.add(id);

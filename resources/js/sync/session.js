@@ -51,9 +51,9 @@ export class Session {
             revision: data.revision,
             savedAt: new Date(data.savedAt),
             beside: () => on.beside(),
-            onAnswer: (/** @type {Record<string, any>} */ answer) => this.answered(answer),
-            onPart: (/** @type {Record<string, any>} */ answer) => on.part(answer),
-            onRefused: (/** @type {any[]} */ refused, /** @type {any[]} */ batch) => this.refused(refused, batch),
+            onAnswer: (answer) => this.answered(answer),
+            onPart: (answer) => on.part(answer),
+            onRefused: (refused, batch) => this.refused(refused, batch),
             onState: () => on.state(),
         });
         this.channel = new Channel(this);
@@ -75,6 +75,9 @@ export class Session {
     /**
      * Shows an operation and sends it; `step` groups what one undo takes back, `typed` is the text before the caret of what is being typed.
      * @param {import('../state/plan.js').Operation} operation
+     * @param {string} [step]
+     * @param {string | null} [typed]
+     * @returns {string} the change
      */
     perform(operation, step = newId(), typed = null) {
         this.tree.mirror(operation);
@@ -127,11 +130,11 @@ export class Session {
 
     /** @param {any[]} refused @param {any[]} batch */
     async refused(refused, batch) {
-        const lost = refused.map((/** @type {any} */ one) => ({
+        const lost = refused.map((one) => ({
             ...one,
-            change: batch.find((/** @type {any} */ change) => change.id === one.id),
+            change: batch.find((change) => change.id === one.id),
         }));
-        this.on.refused(lost.filter((/** @type {any} */ one) => one.change));
+        this.on.refused(lost.filter((one) => one.change));
         this.queue.base = 0;
         await this.channel.ask();
     }

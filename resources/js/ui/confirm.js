@@ -1,3 +1,5 @@
+import { byId, firstOf } from '../lib/dom.js';
+
 /**
  * A question with two answers.
  * @param {string} title
@@ -6,10 +8,10 @@
  * @returns {Promise<boolean>}
  */
 export function confirm(title, text, yes) {
-    const dialog = document.getElementById('question');
-    dialog.querySelector('h2').textContent = title;
-    dialog.querySelector('p').textContent = text;
-    const button = dialog.querySelector('.primary');
+    const dialog = byId('question', HTMLDialogElement);
+    firstOf(dialog, 'h2').textContent = title;
+    firstOf(dialog, 'p').textContent = text;
+    const button = firstOf(dialog, '.primary');
     button.textContent = yes;
     return new Promise((resolve) => {
         button.onclick = () => dialog.close('yes');

@@ -1,3 +1,4 @@
+import { around } from '../lib/dom.js';
 const LONG = 550;
 const FAR = 8;
 
@@ -5,16 +6,20 @@ const FAR = 8;
  * What the second button of a mouse, the menu key and a long press open: `open(part, point)` with
  * what was pressed and where, as something that a menu can be opened at. `partOf` says what an
  * element belongs to; nothing: the browser's own menu.
+ * @param {Element} box
+ * @param {(pressed: any) => any} partOf
+ * @param {(part: any, point: any) => void} open
  */
 export function whenAsked(box, partOf, open) {
-    const at = ({ clientX: x, clientY: y }) => ({
+    const at = (/** @type {{clientX: number, clientY: number}} */ { clientX: x, clientY: y }) => ({
         getBoundingClientRect: () => new DOMRect(x, y, 0, 0),
         contains: () => false,
         isPoint: true,
     });
     let raised = -Infinity;
-    box.addEventListener('contextmenu', (event) => {
-        const part = event.target.closest('input, textarea, [contenteditable=true]') ? null : partOf(event.target);
+    box.addEventListener('contextmenu', (pressed) => {
+        const event = /** @type {MouseEvent} */ (pressed);
+        const part = around(event, 'input, textarea, [contenteditable=true]') ? null : partOf(event.target);
         if (part) {
             event.preventDefault();
             // A browser of a touch screen may tell of the same long press.
@@ -23,8 +28,9 @@ export function whenAsked(box, partOf, open) {
             }
         }
     });
-    box.addEventListener('pointerdown', (event) => {
-        const part = event.pointerType === 'touch' && !event.target.closest('input, textarea') ? partOf(event.target) : null;
+    box.addEventListener('pointerdown', (pressed) => {
+        const event = /** @type {PointerEvent} */ (pressed);
+        const part = event.pointerType === 'touch' && !around(event, 'input, textarea') ? partOf(event.target) : null;
         if (!part) {
             return;
         }
@@ -33,7 +39,7 @@ export function whenAsked(box, partOf, open) {
             stop.abort();
             raised = performance.now();
             // Lifting the finger is no press on what lies under the menu.
-            const swallow = (click) => {
+            const swallow = (/** @type {Event} */ click) => {
                 click.preventDefault();
                 click.stopPropagation();
             };

@@ -3,6 +3,8 @@ import { newId } from '../lib/ids.js';
 import { say } from './toast.js';
 import { element } from './element.js';
 
+/** A file that hangs on a source or a topic. @typedef {{id: string, name: string, bytes: number}} Attached */
+
 /** The files that hang on a source or a topic. */
 export class Files {
     /** @param {import('../sync/session.js').Session} session */
@@ -10,6 +12,7 @@ export class Files {
         this.session = session;
     }
 
+    /** @param {HTMLElement | null} box @param {string} holder of what @param {Attached[]} files @param {() => unknown} changed */
     draw(box, holder, files, changed) {
         if (!box) {
             return;
@@ -19,7 +22,7 @@ export class Files {
             hidden: true,
             'aria-label': 'A file',
             onchange: () => {
-                const [file] = chooser.files;
+                const file = chooser.files?.[0];
                 chooser.value = '';
                 file && this.take(holder, file).then(changed);
             },
@@ -50,6 +53,7 @@ export class Files {
         );
     }
 
+    /** @param {string} holder @param {File} file */
     async take(holder, file) {
         const body = new FormData();
         body.append('id', newId());
@@ -62,12 +66,14 @@ export class Files {
         }
     }
 
+    /** @param {string} holder @param {string} name @param {string} text */
     keepText(holder, name, text) {
         return send('POST', `${this.session.address}/attachments`, { id: newId(), holder, name: name.slice(0, 120), text }).catch((error) =>
             say(error.message),
         );
     }
 
+    /** @param {Attached} file @param {boolean} [back] @param {() => unknown} [changed] */
     async remove(file, back = false, changed = () => {}) {
         await send('DELETE', `${this.session.address}/attachments/${file.id}`, { back }).catch((error) => say(error.message));
         if (!back) {
@@ -76,4 +82,5 @@ export class Files {
     }
 }
 
-const size = (bytes) => (bytes < 100_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`);
+const size = (/** @type {any} */ bytes) =>
+    bytes < 100_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;

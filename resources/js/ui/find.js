@@ -1,3 +1,4 @@
+import { byId, firstOf } from '../lib/dom.js';
 import { send } from '../lib/http.js';
 import { meanwhile } from '../lib/meanwhile.js';
 import { Painting } from './painting.js';
@@ -6,23 +7,25 @@ const PAUSE = 180;
 
 /** Finds in titles and notes, goes from hit to hit, and replaces what was chosen. PHP does the looking. */
 export class Find extends Painting {
+    /** @param {import('../views/page.js').Page} page */
     constructor(page) {
         super();
         this.page = page;
-        this.bar = document.getElementById('find');
-        this.text = document.getElementById('find-text');
-        this.with = document.getElementById('find-with');
-        this.count = document.getElementById('find-count');
-        this.only = document.getElementById('find-only');
-        this.changes = document.getElementById('replace-changes');
+        this.bar = byId('find');
+        this.text = byId('find-text', HTMLInputElement);
+        this.with = byId('find-with', HTMLInputElement);
+        this.count = byId('find-count');
+        this.only = byId('find-only');
+        this.changes = byId('replace-changes', HTMLDialogElement);
+        /** @type {import('./given.d.ts').Hit[]} */
         this.hits = [];
         this.at = -1;
         this.byTopic = new Map();
-        document.getElementById('open-find').addEventListener('click', () => this.open());
-        document.getElementById('find-close').addEventListener('click', () => this.close());
-        document.getElementById('find-next').addEventListener('click', () => this.step(1));
-        document.getElementById('find-before').addEventListener('click', () => this.step(-1));
-        document.getElementById('find-replace').addEventListener('click', () => this.preview());
+        byId('open-find').addEventListener('click', () => this.open());
+        byId('find-close').addEventListener('click', () => this.close());
+        byId('find-next').addEventListener('click', () => this.step(1));
+        byId('find-before').addEventListener('click', () => this.step(-1));
+        byId('find-replace').addEventListener('click', () => this.preview());
         this.bar.addEventListener('submit', (event) => event.preventDefault());
         this.text.addEventListener('input', () => this.soon());
         this.text.addEventListener('keydown', (event) => this.pressed(event));
@@ -33,7 +36,7 @@ export class Find extends Painting {
                 toggle === this.only ? this.filter() : this.look();
             });
         }
-        this.changes.querySelector('form').addEventListener('submit', (event) => {
+        firstOf(this.changes, 'form').addEventListener('submit', (event) => {
             event.preventDefault();
             this.replace();
         });
@@ -43,17 +46,19 @@ export class Find extends Painting {
         return !this.bar.hidden;
     }
 
+    /** @param {any} node */
     holds(node) {
         return this.isOpen && this.bar.contains(node);
     }
 
+    /** @param {any} toggle */
     isOn(toggle) {
-        return this.bar.querySelector(`[data-toggle=${toggle}]`).getAttribute('aria-pressed') === 'true';
+        return firstOf(this.bar, `[data-toggle=${toggle}]`).getAttribute('aria-pressed') === 'true';
     }
 
     open() {
         this.page.show(this.page.view === 'map' ? 'map' : 'outline');
-        const marked = getSelection().toString();
+        const marked = String(getSelection() ?? '');
         this.bar.hidden = false;
         if (marked && !marked.includes('\n')) {
             this.text.value = marked.slice(0, 200);
@@ -73,6 +78,7 @@ export class Find extends Painting {
         this.page.outline.box.focus({ preventScroll: true });
     }
 
+    /** @param {KeyboardEvent} event */
     pressed(event) {
         if (event.key === 'Enter' && !event.isComposing) {
             event.preventDefault();
@@ -85,6 +91,7 @@ export class Find extends Painting {
         this.waiting = setTimeout(() => this.look(), PAUSE);
     }
 
+    /** What is looked for, as the address has it. @returns {Record<string, any>} */
     get query() {
         const { outline } = this.page;
         return {
@@ -124,6 +131,7 @@ export class Find extends Painting {
         this.paint();
     }
 
+    /** @param {any} hits @param {number} count */
     set(hits, count) {
         this.hits = hits;
         this.total = count;
@@ -144,7 +152,7 @@ export class Find extends Painting {
                 : `${this.at + 1} of ${total}`;
     }
 
-    /** Goes to the next hit, or the one before; after the last comes the first. */
+    /** Goes to the next hit, or the one before; after the last comes the first. @param {number} by */
     async step(by) {
         if (!this.isOpen) {
             this.open();
@@ -161,6 +169,7 @@ export class Find extends Painting {
         await this.go(this.hits[this.at]);
     }
 
+    /** @param {any} hit */
     async go(hit) {
         const { outline, note, tree } = this.page;
         const isUnmoved = meanwhile();
@@ -190,7 +199,7 @@ export class Find extends Painting {
         this.only.setAttribute('aria-pressed', 'false');
     }
 
-    /** What is found is looked for again when the plan has changed. */
+    /** What is found is looked for again when the plan has changed. @param {import('../state/topics.js').Answer} answer */
     told(answer) {
         if (this.isOpen && (answer.topics.length || answer.removed.length)) {
             this.soon();
@@ -202,6 +211,7 @@ export class Find extends Painting {
     // ---- Replacing
 }
 
+/** @param {any} hits */
 function grouped(hits) {
     const groups = new Map();
     for (const hit of hits) {

@@ -1,3 +1,4 @@
+import { byId } from '../lib/dom.js';
 import { clock, counted, figures } from '../lib/counted.js';
 import { TRAY } from '../state/plan.js';
 import { element } from './element.js';
@@ -13,17 +14,20 @@ export class Frame {
         this.session = session;
         this.here = here;
         const { tree } = session;
-        this.saved = document.getElementById('saved');
-        this.title = document.getElementById('title-text');
-        this.loose = document.getElementById('loose');
-        this.words = document.getElementById('words');
-        this.strip = new StripBar(document.getElementById('strip'), tree, { go, move: (ids, place) => session.move(ids, place) });
-        this.steps = [
+        this.saved = byId('saved');
+        this.title = byId('title-text');
+        this.loose = byId('loose');
+        this.words = byId('words');
+        this.strip = new StripBar(byId('strip'), tree, {
+            go,
+            move: (ids, place) => session.move(ids, place),
+        });
+        this.steps = /** @type {['undo' | 'redo', string][]} */ ([
             ['undo', 'Undo'],
             ['redo', 'Redo'],
-        ].map(([which, name]) => ({ which, name, button: document.getElementById(which) }));
+        ]).map(([which, name]) => ({ which, name, button: byId(which, HTMLButtonElement) }));
         this.steps.forEach(({ which, button }) => button.addEventListener('click', () => session[which]()));
-        document.getElementById('plan-menu').addEventListener('beforetoggle', () => this.drawMenu());
+        byId('plan-menu').addEventListener('beforetoggle', () => this.drawMenu());
     }
 
     draw() {
@@ -44,9 +48,8 @@ export class Frame {
     drawMenu() {
         const { tree, queue } = this.session;
         const { form, target } = tree.properties;
-        document.getElementById('menu-properties').textContent =
-            form[0].toUpperCase() + form.slice(1) + (target ? `, ${counted(target, 'word')}` : '');
-        document.getElementById('menu-changes').textContent = counted(Math.max(0, queue.base - 1), 'change');
+        byId('menu-properties').textContent = form[0].toUpperCase() + form.slice(1) + (target ? `, ${counted(target, 'word')}` : '');
+        byId('menu-changes').textContent = counted(Math.max(0, queue.base - 1), 'change');
     }
 
     /** How far what was written has arrived. */
@@ -54,6 +57,7 @@ export class Frame {
         const { queue, turns } = this.session;
         const count = queue.pending.length;
         const changes = `${count} ${count === 1 ? 'change' : 'changes'} kept here`;
+        /** @type {Record<string, string>} */
         const states = {
             saved: `Saved ${clock(queue.savedAt)}`,
             saving: 'Saving',
@@ -67,7 +71,7 @@ export class Frame {
         }
         this.saved.classList.toggle('is-waiting', queue.state === 'away' || queue.state === 'signed-out');
         if (queue.state === 'signed-out') {
-            const back = ({ currentTarget }) => {
+            const back = (/** @type {{currentTarget: any}} */ { currentTarget }) => {
                 currentTarget.href = `/sign-in?to=${encodeURIComponent(location.pathname)}`;
             };
             this.saved.replaceChildren(

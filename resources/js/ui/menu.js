@@ -15,13 +15,17 @@ const NEW = ['addBefore', 'addAfter', 'addInside', 'wrap'];
 
 /** What can be set on a topic and done with it: one menu, opened at the part that a key asks for. */
 export class Menu extends TopicFields {
+    /** @param {import('../views/outline/outline.js').Outline} outline */
     constructor(outline) {
         super(() => outline.box.focus({ preventScroll: true }));
         this.outline = outline;
         this.attached = new Files(outline.page.session);
+        /** @type {string[]} */
+        this.ids = [];
     }
 
-    open(id, anchor, part = null) {
+    /** @param {string} id @param {any} anchor @param {string | null} [part] the field that is asked for */
+    open(id, anchor, part) {
         const { outline } = this;
         this.close(false);
         if (!outline.marked.has(id)) {
@@ -31,7 +35,7 @@ export class Menu extends TopicFields {
         // What is marked now is what is meant, whatever news may come in while one chooses.
         this.ids = outline.markedInOrder();
         const topic = outline.tree.get(id);
-        const set = (type) => (value) => this.set(type, value);
+        const set = (/** @type {string} */ type) => (/** @type {any} */ value) => this.set(type, value);
         const parts = outline.tree.partsOf(id).length;
         this.raise(
             `Topic: ${topic.title || 'Untitled'}`,
@@ -60,7 +64,7 @@ export class Menu extends TopicFields {
                 this.choice(
                     'Prints as',
                     'kind',
-                    words().kinds.map((kind) => [kind, kind, topic.kind === kind]),
+                    words().kinds.map((/** @type {string} */ kind) => [kind, kind, topic.kind === kind]),
                     set('kind'),
                 ),
                 this.dyes(topic),
@@ -83,7 +87,7 @@ export class Menu extends TopicFields {
                 this.choice(
                     'Size on the map',
                     'size',
-                    words().sizes.map(([value, label]) => [value, label, topic.size === value]),
+                    words().sizes.map((/** @type {any[]} */ [value, label]) => [value, label, topic.size === value]),
                     set('size'),
                 ),
                 (topic.dye || topic.size) &&
@@ -94,8 +98,8 @@ export class Menu extends TopicFields {
                             ['dye', 'dye'],
                             ['size', 'size'],
                         ]
-                            .filter(([field]) => topic[field])
-                            .map(([field, name]) => [field, name, [field, 'both'].includes(topic.alone)]),
+                            .filter(([field]) => topic[/** @type {'dye' | 'size'} */ (field)])
+                            .map(([field, name]) => [field, name, [field, 'both'].includes(topic.alone ?? '')]),
                         (field) => this.toggleAlone(topic, field),
                     ),
                 parts > 1 &&
@@ -121,13 +125,14 @@ export class Menu extends TopicFields {
                 this.files(id),
             ),
         );
-        this.box.classList.add('of-topic');
+        this.box?.classList.add('of-topic');
         this.place();
-        const first = part ? this.box.querySelector(`[data-part=${part}]`) : this.box.querySelector('button');
-        (first?.querySelector('[aria-pressed=true]') ?? first?.querySelector('button, input') ?? first)?.focus();
+        const first = part ? this.box?.querySelector(`[data-part=${part}]`) : this.box?.querySelector('button');
+        const usual = first?.querySelector('[aria-pressed=true]') ?? first?.querySelector('button, input') ?? first;
+        /** @type {HTMLElement | null | undefined} */ (usual)?.focus();
     }
 
-    /** One thing to do, with its key. */
+    /** One thing to do, with its key. @param {any} command @param {string} id */
     entry(command, id) {
         const key = keyOf('row', command);
         return element(
@@ -138,13 +143,14 @@ export class Menu extends TopicFields {
         );
     }
 
-    /** Whether its dye, or its size, goes on to what is under it. */
+    /** Whether its dye, or its size, goes on to what is under it. @param {any} topic @param {any} field */
     toggleAlone(topic, field) {
         const held = new Set(topic.alone === 'both' ? ['dye', 'size'] : [topic.alone]);
         held.has(field) ? held.delete(field) : held.add(field);
         this.set('alone', held.has('dye') && held.has('size') ? 'both' : held.has('dye') ? 'dye' : held.has('size') ? 'size' : null);
     }
 
+    /** @param {string} type @param {any} value */
     set(type, value) {
         this.outline.setField(
             type,
@@ -154,6 +160,7 @@ export class Menu extends TopicFields {
         this.close();
     }
 
+    /** @param {any} command @param {string} id */
     act(command, id) {
         this.close();
         this.outline.on(command, id, this.outline.rows.drawn.get(id));

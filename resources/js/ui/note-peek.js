@@ -1,3 +1,4 @@
+import { around } from '../lib/dom.js';
 import { send } from '../lib/http.js';
 import { plainText } from '../lib/plain.js';
 import { element } from './element.js';
@@ -11,17 +12,20 @@ export class NotePeek {
      * @param {Element} side within which it is shown
      * @param {string} signs which signs stand for a note
      * @param {(sign: Element) => string} topicOf
+     * @param {import('../views/page.js').Page} page
      */
     constructor(page, side, signs, topicOf) {
         this.page = page;
         this.side = side;
         this.topicOf = topicOf;
         this.card = element('div', { class: 'note-peek', role: 'tooltip', hidden: true });
+        /** @type {ReturnType<typeof setTimeout> | undefined} */
+        this.resting = undefined;
         side.append(this.card);
         side.addEventListener('pointerover', (event) => {
-            const sign = event.target.closest(signs);
+            const sign = around(event, signs);
             clearTimeout(this.resting);
-            if (sign && event.pointerType !== 'touch') {
+            if (sign && /** @type {PointerEvent} */ (event).pointerType !== 'touch') {
                 this.resting = setTimeout(() => this.show(sign), REST);
             } else {
                 this.hide();
@@ -29,6 +33,7 @@ export class NotePeek {
         });
     }
 
+    /** @param {Element} sign */
     async show(sign) {
         const note = await send('GET', `${this.page.address}/topics/${this.topicOf(sign)}/note`).catch(() => null);
         const text = (note?.blocks ?? []).map(plainText).filter(Boolean).join('\n');

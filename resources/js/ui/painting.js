@@ -11,7 +11,9 @@ export class Painting extends Replacing {
         if (isMap) {
             this.page.map.picture.fresh();
         }
+        /** @type {Range[]} */
         const all = [];
+        /** @type {Range[]} */
         const current = [];
         if (this.hits.length) {
             const now = this.hits[this.at];
@@ -31,19 +33,23 @@ export class Painting extends Replacing {
         CSS.highlights.set('found-now', new Highlight(...current));
         if (current.length && this.hits[this.at].block && this.scrolled !== this.hits[this.at]) {
             this.scrolled = this.hits[this.at];
-            current[0].startContainer.parentElement.scrollIntoView({ block: 'nearest' });
+            current[0].startContainer.parentElement?.scrollIntoView({ block: 'nearest' });
         }
     }
 }
 
-/** The range of a hit over text nodes that follow each other; what is not text counts as one sign. */
+/**
+ * The range of a hit over text nodes that follow each other; what is not text counts as one sign.
+ * @param {Node[] | null} nodes
+ * @param {import('./given.d.ts').Hit} hit
+ */
 function rangeIn(nodes, hit) {
     const range = new Range();
     let at = 0;
     let started = false;
     for (const node of nodes ?? []) {
-        const signs = node.nodeType === 3 ? [...node.data] : ['\ufffc'];
-        const offset = (sign) => signs.slice(0, sign - at).join('').length;
+        const signs = node instanceof Text ? [...node.data] : ['\ufffc'];
+        const offset = (/** @type {number} */ sign) => signs.slice(0, sign - at).join('').length;
         if (!started && hit.from < at + signs.length && node.nodeType === 3) {
             range.setStart(node, offset(hit.from));
             started = true;

@@ -1,3 +1,5 @@
+import { allOf, held } from '../lib/dom.js';
+import { byKey } from '../lib/keys.js';
 import { element } from './element.js';
 
 /** A small panel at a control: arrows go through its buttons, Escape and a press elsewhere close it. */
@@ -6,7 +8,7 @@ export class Popover {
     constructor(whenClosed) {
         this.whenClosed = whenClosed;
         document.addEventListener('pointerdown', (event) => {
-            if (this.box && !this.box.contains(event.target) && !this.opener?.contains(event.target)) {
+            if (this.box && !this.box.contains(/** @type {Node} */ (event.target)) && !this.opener?.contains?.(event.target)) {
                 this.close(false);
             }
         });
@@ -14,6 +16,7 @@ export class Popover {
         document.addEventListener('keydown', (event) => event.key === 'Escape' && this.box && this.escape(event), { capture: true });
     }
 
+    /** @param {Event} event */
     escape(event) {
         event.preventDefault();
         event.stopPropagation();
@@ -24,12 +27,13 @@ export class Popover {
         return !!this.box;
     }
 
+    /** @param {string} label @param {any} anchor an element, or a point of the window @param {...import('./element.js').Child} children */
     raise(label, anchor, ...children) {
         this.close(false);
         this.opener = anchor;
         this.box = element(
             'div',
-            { class: 'menu', role: 'dialog', 'aria-label': label, onkeydown: (event) => this.pressed(event) },
+            { class: 'menu', role: 'dialog', 'aria-label': label, onkeydown: (/** @type {KeyboardEvent} */ event) => this.pressed(event) },
             ...children,
         );
         document.body.append(this.box);
@@ -38,20 +42,30 @@ export class Popover {
 
     /** At its control; on a small screen the styles make a sheet of it that comes from below. */
     place() {
-        const { opener } = this;
+        const { box, opener } = this;
+        if (!box) {
+            return;
+        }
         const at = opener.getBoundingClientRect();
-        const { offsetWidth: width, offsetHeight: height } = this.box;
+        const { offsetWidth: width, offsetHeight: height } = box;
         const left = opener.isPoint || opener.closest?.('.bar') ? (opener.isPoint ? at.right : at.left) : at.right - width;
         const above = Math.max(8, Math.min(at.top - height - 4, innerHeight - height - 8));
-        this.box.style.left = `${Math.max(8, Math.min(innerWidth - width - 8, left))}px`;
-        this.box.style.top = `${Math.max(8, at.bottom + height + 4 > innerHeight ? above : at.bottom + 4)}px`;
+        box.style.left = `${Math.max(8, Math.min(innerWidth - width - 8, left))}px`;
+        box.style.top = `${Math.max(8, at.bottom + height + 4 > innerHeight ? above : at.bottom + 4)}px`;
     }
 
+    /** @param {string} legend @param {string} part what it is about @param {...import('./element.js').Child} children */
     group(legend, part, ...children) {
         return element('fieldset', { 'data-part': part }, element('legend', {}, legend), ...children);
     }
 
-    /** Buttons of which some are pressed: [[value, label, on, the flag whose sign stands before it], …] */
+    /**
+     * Buttons of which some are pressed: [[value, label, on, the flag whose sign stands before it], …]
+     * @param {string} legend
+     * @param {string} part
+     * @param {any[][]} choices
+     * @param {(value: any) => unknown} act
+     */
     choice(legend, part, choices, act) {
         return this.group(
             legend,
@@ -66,19 +80,26 @@ export class Popover {
         );
     }
 
+    /** @param {KeyboardEvent} event */
     pressed(event) {
         if (!this.box) {
             return;
         }
-        const fields = [...this.box.querySelectorAll('button, input, select, a')].filter((field) => field.offsetParent);
-        const at = fields.indexOf(document.activeElement);
-        const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
+        const fields = [...allOf(this.box, 'button, input, select, a')].filter((field) => field.offsetParent);
+        const at = fields.indexOf(held());
+        const by = byKey(event, { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 });
         if (event.key === 'Tab') {
             this.escape(event);
-        } else if (by && !['number', 'text'].includes(document.activeElement.type) && document.activeElement.tagName !== 'SELECT') {
+        } else if (by && !held().matches('select, [type=number], [type=text]')) {
             event.preventDefault();
             fields[(at + by + fields.length) % fields.length].focus();
         }
+    }
+
+    /** Gives the keyboard to what a selector describes, else to the first button. @param {string} [wanted] */
+    focus(wanted = 'button') {
+        const found = this.box?.querySelector(wanted) ?? this.box?.querySelector('button');
+        /** @type {HTMLElement | null | undefined} */ (found)?.focus();
     }
 
     close(back = true) {

@@ -1,3 +1,4 @@
+import { byId, fieldsOf, firstOf } from '../lib/dom.js';
 import { send } from '../lib/http.js';
 import { say } from './toast.js';
 
@@ -6,24 +7,25 @@ export class PropertiesDialog {
     /** @param {import('../sync/session.js').Session} session */
     constructor(session) {
         this.session = session;
-        this.dialog = document.getElementById('properties');
-        this.form = this.dialog.querySelector('form');
-        this.error = this.dialog.querySelector('.error');
+        this.dialog = byId('properties', HTMLDialogElement);
+        this.form = firstOf(this.dialog, 'form', HTMLFormElement);
+        this.error = firstOf(this.dialog, '.error');
         this.form.addEventListener('submit', (event) => this.save(event));
-        document.getElementById('share-out').addEventListener('click', () => this.shareOut());
+        byId('share-out').addEventListener('click', () => this.shareOut());
     }
 
     open() {
-        const { elements } = this.form;
+        const fields = fieldsOf(this.form);
         const values = { ...this.session.tree.properties, title: this.session.tree.title };
         for (const [name, value] of Object.entries(values)) {
-            if (elements[name]?.type === 'checkbox') {
-                elements[name].checked = value;
-            } else if (elements[name]) {
-                if (elements[name].tagName === 'SELECT' && ![...elements[name].options].some((option) => option.value === String(value))) {
-                    elements[name].add(new Option(value, value));
+            const field = fields[name];
+            if (field?.type === 'checkbox') {
+                field.checked = value;
+            } else if (field) {
+                if (field instanceof HTMLSelectElement && ![...field.options].some((option) => option.value === String(value))) {
+                    field.add(new Option(value, value));
                 }
-                elements[name].value = value ?? '';
+                field.value = value ?? '';
             }
         }
         this.error.textContent = '';
@@ -31,10 +33,11 @@ export class PropertiesDialog {
     }
 
     given() {
-        const { elements } = this.form;
+        const fields = fieldsOf(this.form);
+        /** @type {Record<string, any>} */
         const given = {};
         for (const [name, was] of Object.entries(this.session.tree.properties)) {
-            const field = elements[name];
+            const field = fields[name];
             const value =
                 field.type === 'checkbox'
                     ? field.checked
@@ -52,9 +55,10 @@ export class PropertiesDialog {
         return given;
     }
 
+    /** @param {Event} event */
     save(event) {
         event.preventDefault();
-        const title = this.form.elements.title.value.trim();
+        const title = fieldsOf(this.form).title.value.trim();
         if (!title) {
             this.error.textContent = 'A plan needs a title.';
             return;

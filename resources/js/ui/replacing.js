@@ -1,3 +1,4 @@
+import { allOf, firstOf } from '../lib/dom.js';
 import { element } from './element.js';
 
 /** Replaces what was found: each change is shown before it is made, and can be left out. */
@@ -9,7 +10,7 @@ export class Replacing {
             return;
         }
         const { tree } = this.page;
-        this.changes.querySelector('ul').replaceChildren(
+        firstOf(this.changes, 'ul').replaceChildren(
             ...this.hits.map((hit) => {
                 const topic = tree.noteBearer(hit.topic);
                 return element(
@@ -40,23 +41,23 @@ export class Replacing {
                 );
             }),
         );
-        this.changes.querySelector('.more').textContent =
+        firstOf(this.changes, '.more').textContent =
             this.total > this.hits.length
                 ? `The first ${this.hits.length} of ${this.total} places are listed; the others stay as they are.`
                 : '';
         const label = () => {
             const chosen = this.changes.querySelectorAll('li :checked').length;
-            const button = this.changes.querySelector('.primary');
+            const button = firstOf(this.changes, '.primary', HTMLButtonElement);
             button.textContent = chosen === 1 ? 'Replace in 1 place' : `Replace in ${chosen} places`;
             button.disabled = chosen === 0;
         };
-        this.changes.querySelector('ul').onchange = label;
+        firstOf(this.changes, 'ul').onchange = label;
         label();
         this.changes.showModal();
     }
 
     async replace() {
-        const chosen = [...this.changes.querySelectorAll('li :checked')].map((box) => box.value);
+        const chosen = allOf(this.changes, 'li :checked', HTMLInputElement).map((box) => box.value);
         this.changes.close();
         const answer = await this.page.sent('find', {
             ...this.query,

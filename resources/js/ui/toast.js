@@ -1,3 +1,4 @@
+import { byId } from '../lib/dom.js';
 import { element } from './element.js';
 
 const STAYS = 7000;
@@ -35,7 +36,7 @@ export function unsay() {
     document.querySelector('.toast')?.remove();
 }
 
-/** Tells those who hear the page, and nobody else. */
+/** Tells those who hear the page, and nobody else. @param {string} text */
 export function tell(text) {
-    document.getElementById('live').textContent = text;
+    byId('live').textContent = text;
 }

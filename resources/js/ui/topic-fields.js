@@ -6,6 +6,7 @@ import { Popover } from './popover.js';
 
 /** What of a topic is set in its menu by something else than a press: dye, target, files, picture, relations. */
 export class TopicFields extends Popover {
+    /** @param {any} topic */
     dyes(topic) {
         const own = topic.dye?.startsWith('#') ? topic.dye : null;
         const warning = element('p', { class: 'error wide', role: 'status' });
@@ -48,7 +49,7 @@ export class TopicFields extends Popover {
         return this.group(
             'Dye',
             'dye',
-            ...words().dyes.map((dye) =>
+            ...words().dyes.map((/** @type {string} */ dye) =>
                 element('button', {
                     type: 'button',
                     class: 'swatch',
@@ -71,7 +72,7 @@ export class TopicFields extends Popover {
         );
     }
 
-    /** The relations of a topic: each opens to be changed. */
+    /** The relations of a topic: each opens to be changed. @param {string} id */
     related(id) {
         const { relations } = this.outline.page;
         const all = relations.of(id);
@@ -80,7 +81,7 @@ export class TopicFields extends Popover {
             this.group(
                 'Relations',
                 'relations',
-                ...all.map(({ relation, other }) =>
+                ...all.map((/** @type {{relation: import('../state/topics.js').Relation, other: string}} */ { relation, other }) =>
                     element(
                         'button',
                         {
@@ -97,7 +98,7 @@ export class TopicFields extends Popover {
         );
     }
 
-    /** Says when a colour is hard to see on the page, light or dark. */
+    /** Says when a colour is hard to see on the page, light or dark. @param {any} value @param {any} warning */
     judge(value, warning) {
         clearTimeout(this.judging);
         this.judging = setTimeout(async () => {
@@ -106,6 +107,7 @@ export class TopicFields extends Popover {
         }, 150);
     }
 
+    /** @param {any} topic */
     target(topic) {
         const field = element('input', {
             type: 'number',
@@ -135,7 +137,7 @@ export class TopicFields extends Popover {
         );
     }
 
-    /** The files that hang on a topic. */
+    /** The files that hang on a topic. @param {string} id */
     files(id) {
         const box = element('div', { class: 'files' });
         const load = async () => {
@@ -146,7 +148,7 @@ export class TopicFields extends Popover {
         return element('fieldset', { 'data-part': 'files' }, box);
     }
 
-    /** A picture on a topic: chosen from a file, or taken off. */
+    /** A picture on a topic: chosen from a file, or taken off. @param {string} id @param {any} topic */
     picture(id, topic) {
         const file = element('input', {
             type: 'file',
@@ -154,9 +156,9 @@ export class TopicFields extends Popover {
             'aria-label': 'Picture',
             hidden: true,
             onchange: () => {
-                const [chosen] = file.files;
+                const chosen = file.files?.[0];
                 this.close();
-                putPicture(this.outline.page.session, chosen, id);
+                chosen && putPicture(this.outline.page.session, chosen, id);
             },
         });
         return this.group(

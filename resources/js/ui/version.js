@@ -1,4 +1,5 @@
-import { send } from '../lib/http.js';
+import { byId, fieldsOf, firstOf } from '../lib/dom.js';
+import { reason, send } from '../lib/http.js';
 import { say } from './toast.js';
 
 /** Keeps the plan as it is now under a name. */
@@ -7,9 +8,9 @@ export class VersionDialog {
     constructor(session, commit) {
         this.session = session;
         this.commit = commit;
-        this.dialog = document.getElementById('keep-version');
-        this.form = this.dialog.querySelector('form');
-        this.error = this.dialog.querySelector('.error');
+        this.dialog = byId('keep-version', HTMLDialogElement);
+        this.form = firstOf(this.dialog, 'form', HTMLFormElement);
+        this.error = firstOf(this.dialog, '.error');
         this.form.addEventListener('submit', (event) => {
             event.preventDefault();
             this.save();
@@ -31,11 +32,11 @@ export class VersionDialog {
             return;
         }
         try {
-            const { said } = await send('POST', new URL(this.form.action).pathname, { name: this.form.elements.name.value });
+            const { said } = await send('POST', new URL(this.form.action).pathname, { name: fieldsOf(this.form).name.value });
             this.dialog.close();
             say(said);
         } catch (error) {
-            this.error.textContent = error.message;
+            this.error.textContent = reason(error);
         }
     }
 }

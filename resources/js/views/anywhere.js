@@ -1,3 +1,4 @@
+import { around, byId } from '../lib/dom.js';
 import { newId } from '../lib/ids.js';
 import { actionFor } from '../lib/keys.js';
 import { TRAY } from '../state/plan.js';
@@ -7,19 +8,21 @@ import { Going } from './going.js';
 
 /** What can be done anywhere on the page of a plan, and the line that catches ideas. */
 export class Anywhere extends Going {
-    /** An idea, or several lines of them, into the tray. */
+    /** An idea, or several lines of them, into the tray. @param {any} topics */
     catch(topics, parent = TRAY) {
         this.perform({ type: 'add', at: this.tree.lastPlace(parent), topics });
         tell(topics.length === 1 ? `Caught: ${topics[0].title}` : `Caught ${topics.length} ideas`);
     }
 
+    /** @param {KeyboardEvent} event */
     caught(event) {
-        if (event.key === 'Enter' && !event.isComposing && event.target.value.trim()) {
+        if (event.key === 'Enter' && !event.isComposing && /** @type {HTMLInputElement} */ (event.target).value.trim()) {
             event.preventDefault();
             this.catchTyped(event.target);
         }
     }
 
+    /** @param {any} field */
     catchTyped(field) {
         const title = field.value.trim();
         field.value = '';
@@ -28,11 +31,11 @@ export class Anywhere extends Going {
 
     provide() {
         const { data, outline } = this;
-        const to = (view) => always(() => this.show(view));
+        const to = (/** @type {any} */ view) => always(() => this.show(view));
         this.commands.provide('anywhere', {
             undo: always(() => this.undo()),
             redo: always(() => this.redo()),
-            catch: always(() => document.getElementById(this.view === 'gather' ? 'gather-input' : 'catch').focus()),
+            catch: always(() => byId(this.view === 'gather' ? 'gather-input' : 'catch').focus()),
             find: always(() => this.find.open()),
             findNext: always(() => this.find.step(1)),
             findBefore: always(() => this.find.step(-1)),
@@ -44,7 +47,9 @@ export class Anywhere extends Going {
                         : 'It is being saved now.',
                 );
             }),
-            outwards: always(({ event }) => (this.find.holds(event?.target) ? this.find.close() : this.views.now.outwards(event))),
+            outwards: always(({ event }) =>
+                this.find.holds(event?.target) ? this.find.close() : this.views.now.outwards(/** @type {Event} */ (event)),
+            ),
             goGather: to('gather'),
             goOutline: to('outline'),
             goMap: to('map'),
@@ -67,6 +72,7 @@ export class Anywhere extends Going {
         });
     }
 
+    /** @param {Event} event */
     pressed(event) {
         const action = actionFor(event, 'anywhere');
         if (!action || document.querySelector('dialog[open], :popover-open')) {
@@ -74,8 +80,8 @@ export class Anywhere extends Going {
         }
         if (action === 'undo' || action === 'redo') {
             if (
-                event.target.closest('input:not(.title-input, #gather-input:placeholder-shown), textarea, select') ||
-                (event.target.closest('.ProseMirror') && this.canStepIn(event.target, action))
+                around(event, 'input:not(.title-input, #gather-input:placeholder-shown), textarea, select') ||
+                (around(event, '.ProseMirror') && this.canStepIn(event.target, action))
             ) {
                 return;
             }
@@ -84,7 +90,7 @@ export class Anywhere extends Going {
         this.commands.run('anywhere', action, { event });
     }
 
-    /** Whether the editor that an element stands in has an undo or redo of its own left. */
+    /** Whether the editor that an element stands in has an undo or redo of its own left. @param {any} element @param {any} which */
     canStepIn(element, which) {
         return [...this.desk.editors].some((editor) => editor.editor.view.dom.contains(element) && editor.canStep(which));
     }

@@ -1,10 +1,11 @@
+import { around } from '../lib/dom.js';
 import { ROOT } from '../state/plan.js';
 
 /** Ways from the page to somewhere else: to a topic, to a note, to another page of ours, when what was written has gone out. */
 export class Going {
-    /** A link to another of our pages, as one that hands over, which is to show the plan as it is here. */
+    /** A link to another of our pages, as one that hands over, which is to show the plan as it is here. @param {MouseEvent} event */
     followed(event) {
-        const link = event.target.closest?.('a[href]');
+        const link = /** @type {HTMLAnchorElement | null} */ (around(event, 'a[href]'));
         const isOwn = link && link.origin === location.origin && !link.target && !link.hasAttribute('download') && !link.isContentEditable;
         if (
             isOwn &&
@@ -20,7 +21,7 @@ export class Going {
         }
     }
 
-    /** Goes to another page, when what was written here has gone out, or cannot go now. */
+    /** Goes to another page, when what was written here has gone out, or cannot go now. @param {string} address */
     async leaveFor(address) {
         this.commit();
         const sent = [this.queue, this.state.kept.folds, this.state.kept.look].map((one) => one.flush());
@@ -28,6 +29,7 @@ export class Going {
         location.assign(address);
     }
 
+    /** @param {string} id */
     goTo(id) {
         if (!this.strip.dragged) {
             this.show(this.view === 'map' ? 'map' : 'outline');
@@ -41,7 +43,7 @@ export class Going {
         this.note.open(ROOT);
     }
 
-    /** Where a note is written that is named elsewhere. */
+    /** Where a note is written that is named elsewhere. @param {string} id */
     openNoteOf(id) {
         this.show('outline');
         if (id !== ROOT) {

@@ -1,3 +1,4 @@
+import { byId } from '../lib/dom.js';
 import { whenLeft } from '../lib/fields.js';
 import { ROOT } from '../state/plan.js';
 import { planMenu } from '../ui/plan-menu.js';
@@ -10,7 +11,7 @@ import { Anywhere } from './anywhere.js';
  */
 export class Page extends Anywhere {
     /**
-     * @param {object} data of the page
+     * @param {import('./given.d.ts').PageData} data
      * @param {object} parts
      * @param {import('../state/plan.js').Tree} parts.tree
      * @param {import('../state/view-state.js').ViewState} parts.state
@@ -18,9 +19,13 @@ export class Page extends Anywhere {
      */
     constructor(data, parts) {
         super();
+        /** @type {import('./given.d.ts').PageData} */
         this.data = data;
+        /** @type {import('../state/plan.js').Tree} */
         this.tree = parts.tree;
+        /** @type {import('../state/view-state.js').ViewState} */
         this.state = parts.state;
+        /** @type {import('../commands/commands.js').Commands} */
         this.commands = parts.commands;
     }
 
@@ -29,14 +34,15 @@ export class Page extends Anywhere {
     /** What happens in the session (sync/session.js). */
     get happenings() {
         return {
-            shown: (operation) =>
+            shown: (/** @type {import('../state/topics.js').Operation} */ operation) =>
                 operation.type === 'retitle' && operation.topic !== ROOT ? this.views.now.retitled(operation.topic) : this.draw(),
-            taken: (answer, byOthers) => this.taken(answer, byOthers),
-            part: (answer) => this.answeredInPart(answer),
-            refused: (changes) => this.refusals.take(changes),
+            taken: (/** @type {import('../state/topics.js').Answer} */ answer, /** @type {boolean} */ byOthers) =>
+                this.taken(answer, byOthers),
+            part: (/** @type {import('../state/topics.js').Answer} */ answer) => this.answeredInPart(answer),
+            refused: (/** @type {any} */ changes) => this.refusals.take(changes),
             state: () => this.frame?.showState(),
             stepping: () => this.commit(),
-            stepped: (...step) => this.stepped(...step),
+            stepped: this.stepped.bind(this),
             beside: () => (this.view === 'map' ? { map: this.map.wants } : {}),
             say,
         };
@@ -55,18 +61,23 @@ export class Page extends Anywhere {
         return this.frame?.strip;
     }
 
-    perform(...change) {
-        return this.session.perform(...change);
+    /** @param {import('../state/topics.js').Operation} operation @param {string} [step] @param {string | null} [typed] */
+    perform(operation, step, typed) {
+        return this.session.perform(operation, step, typed);
     }
-    move(...change) {
-        this.session.move(...change);
+    /** @param {string[]} ids @param {import('../state/topics.js').Place} place @param {string} [step] */
+    move(ids, place, step) {
+        this.session.move(ids, place, step);
     }
+    /** @param {any} set */
     setPlan(set) {
         this.session.setPlan(set);
     }
+    /** @param {string} title */
     retitlePlan(title) {
         this.session.retitlePlan(title);
     }
+    /** @param {string} key */
     stepFor(key) {
         return this.session.stepFor(key);
     }
@@ -76,21 +87,26 @@ export class Page extends Anywhere {
     redo() {
         return this.session.redo();
     }
-    sent(...request) {
-        return this.session.sent(...request);
+    /** @param {string} path @param {object} body */
+    sent(path, body) {
+        return this.session.sent(path, body);
     }
-    upload(...request) {
-        return this.session.upload(...request);
+    /** @param {string} path @param {FormData} body */
+    upload(path, body) {
+        return this.session.upload(path, body);
     }
+    /** @param {string} typed */
     dateOf(typed) {
         return this.session.dateOf(typed);
     }
     ask() {
         return this.session.channel.ask();
     }
-    say(...words) {
-        say(...words);
+    /** @param {string} text @param {{label: string, act: () => unknown} | null} [action] */
+    say(text, action) {
+        say(text, action);
     }
+    /** @param {string} text */
     tell(text) {
         tell(text);
     }
@@ -107,42 +123,41 @@ export class Page extends Anywhere {
 
     listen() {
         document.addEventListener('keydown', (event) => this.pressed(event));
-        const field = document.getElementById('catch');
+        const field = byId('catch');
         field.addEventListener('keydown', (event) => this.caught(event));
         whenLeft(field, () => this.catchTyped(field));
-        document.getElementById('catch-form').addEventListener('submit', (event) => event.preventDefault());
+        byId('catch-form').addEventListener('submit', (event) => event.preventDefault());
         document.addEventListener('click', (event) => this.followed(event));
         for (const closer of document.querySelectorAll('dialog [data-close]')) {
-            closer.addEventListener('click', () => closer.closest('dialog').close());
+            closer.addEventListener('click', () => closer.closest('dialog')?.close());
         }
         planMenu((command) => this.commands.run('anywhere', command));
     }
 
     // ---- Views
 
+    /** @param {any} view */
     show(view, remember = true) {
         return this.views.show(view, remember);
     }
 
-    /** Sorts topics out of the outline, whatever they look like. */
+    /** Sorts topics out of the outline, whatever they look like. @param {string[]} ids */
     async sortOut(ids) {
         const research = await this.views.loaded('sorting-out');
         research?.openWith(ids);
     }
 
-    /** What goes with a view: its bar, and what the outline and the map share. */
+    /** What goes with a view: its bar, and what the outline and the map share. @param {string} name */
     shown(name) {
         const isTree = name === 'outline' || name === 'map';
-        const work = document.getElementById('work');
+        const work = byId('work');
         work.hidden = !isTree;
         work.dataset.view = name;
         if (isTree) {
             // What is marked, and the way back from one branch, are the same on both.
-            document
-                .getElementById(name === 'map' ? 'map' : 'outline-side')
-                .append(document.getElementById('marked-bar'), document.getElementById('crumbs'));
+            byId(name === 'map' ? 'map' : 'outline-side').append(byId('marked-bar'), byId('crumbs'));
         }
-        document.getElementById('catch-form').hidden = !isTree;
+        byId('catch-form').hidden = !isTree;
         this.bars.show(name === 'sorting-out' ? 'sources' : name, name);
         this.frame?.draw();
     }
@@ -154,16 +169,16 @@ export class Page extends Anywhere {
 
     /** The places of the table of commands in which one is now. */
     places() {
-        return { outline: ['row'], map: ['map', 'row'], gather: ['gather-idea'], 'sorting-out': ['research'] }[this.view] ?? [];
+        return { outline: ['row'], map: ['map', 'row'], gather: ['gather-idea'], 'sorting-out': ['research'] }[this.view ?? ''] ?? [];
     }
 
     /** The keyboard goes back to where the topics are. */
     back() {
-        const box = { gather: () => this.gather.list, 'sorting-out': () => this.views.now.list }[this.view] ?? (() => this.outline.box);
-        box().focus({ preventScroll: true });
+        const { list } = /** @type {{list?: HTMLElement}} */ (this.views.now);
+        (['gather', 'sorting-out'].includes(this.view ?? '') && list ? list : this.outline.box).focus({ preventScroll: true });
     }
 
-    /** What goes along with the topic that alone is marked: the strip, and the note that is open. */
+    /** What goes along with the topic that alone is marked: the strip, and the note that is open. @param {any} marked */
     marked(marked) {
         const id = this.state.active.get();
         if (id !== null && marked.size === 1 && marked.has(id)) {
@@ -174,7 +189,10 @@ export class Page extends Anywhere {
 
     // ---- What the server tells
 
-    /** The answer to some changes, while newer ones are on their way: the picture can follow already. */
+    /**
+     * The answer to some changes, while newer ones are on their way: the picture can follow already.
+     * @param {import('../state/topics.js').Answer} answer
+     */
     answeredInPart(answer) {
         this.desk.editors.forEach((editor) => editor.body.acknowledged(answer.notes));
         if (answer.map && this.view === 'map') {
@@ -182,6 +200,7 @@ export class Page extends Anywhere {
         }
     }
 
+    /** @param {import('../state/topics.js').Answer} answer @param {boolean} byOthers */
     taken(answer, byOthers) {
         if (answer.sources) {
             this.citations.take(answer.sources);
@@ -196,9 +215,17 @@ export class Page extends Anywhere {
         }
     }
 
+    /**
+     * @param {'undo' | 'redo'} which
+     * @param {import('../state/topics.js').Answer} answer
+     * @param {string | null} says
+     * @param {boolean} isUnmoved
+     */
     stepped(which, answer, says, isUnmoved) {
         this.outline.titles.refresh();
-        const touched = answer.touched.map((one) => one.slice(0, 26)).find((id) => this.tree.get(id));
+        const touched = answer.touched
+            .map((/** @type {any} */ one) => one.slice(0, 26))
+            .find((/** @type {string} */ id) => this.tree.get(id));
         if (touched && !this.note.isOpen && isUnmoved) {
             this.views.now.reveal(touched);
         } else if (isUnmoved) {

@@ -1,3 +1,4 @@
+import { allOf, byId } from '../lib/dom.js';
 import { holdKeys } from '../lib/held-keys.js';
 
 /**
@@ -20,7 +21,7 @@ import { holdKeys } from '../lib/held-keys.js';
  * @property {string} path
  * @property {HTMLElement} box
  * @property {string} tab
- * @property {() => Promise<View>} load
+ * @property {() => Promise<View | null>} load
  * @property {Promise<View | null> | null} [coming]
  */
 
@@ -48,12 +49,12 @@ export class Views {
         this.known = new Map();
         /** @type {string | null} */
         this.current = null;
-        this.links = [...document.querySelectorAll('.top [data-view]')];
+        this.links = [...allOf(document, '.top [data-view]')];
         for (const link of this.links) {
             link.addEventListener('click', (event) => {
                 if (!event.ctrlKey && !event.metaKey && !event.shiftKey) {
                     event.preventDefault();
-                    this.show(link.dataset.view);
+                    this.show(link.dataset.view ?? '');
                 }
             });
         }
@@ -67,15 +68,15 @@ export class Views {
      * @param {string} where.path its address below the plan's
      * @param {string} where.box its element
      * @param {string} [where.tab] the tab that leads to it, where it has none of its own
-     * @param {() => Promise<View>} [where.load] how it is fetched
+     * @param {() => Promise<View | null>} [where.load] how it is fetched
      */
     add(name, view, { path, box, tab = name, load = async () => view }) {
-        this.known.set(name, { view, path, box: document.getElementById(box), tab, load });
+        this.known.set(name, { view, path, box: byId(box), tab, load });
     }
 
-    /** The view, fetched if it is not here yet; null where it cannot be fetched now. @returns {Promise<any>} */
+    /** The view, fetched if it is not here yet; null where it cannot be fetched now. @returns {Promise<any>} @param {string} name */
     async loaded(name) {
-        const one = this.known.get(name);
+        const one = this.named(name);
         if (!one.view) {
             one.coming ??= one.load().catch(() => {
                 one.coming = null;
@@ -84,6 +85,15 @@ export class Views {
             one.view = await one.coming;
         }
         return one.view;
+    }
+
+    /** @param {string} name @returns {Known} */
+    named(name) {
+        const one = this.known.get(name);
+        if (!one) {
+            throw new Error(`There is no view “${name}”.`);
+        }
+        return one;
     }
 
     /** Fetches all that is not here yet, one after the other. */
@@ -100,10 +110,14 @@ export class Views {
 
     /** @param {string | null} name @returns {Required<View>} */
     of(name) {
-        const view = this.known.get(name)?.view ?? {};
-        return new Proxy(view, {
-            get: (of, act) => (act in of ? (typeof of[act] === 'function' ? of[act].bind(of) : of[act]) : NOTHING[act]),
+        /** @type {Record<string | symbol, any>} */
+        const view = (name && this.known.get(name)?.view) || {};
+        /** @type {Record<string | symbol, any>} */
+        const nothing = NOTHING;
+        const given = new Proxy(view, {
+            get: (of, act) => (act in of ? (typeof of[act] === 'function' ? of[act].bind(of) : of[act]) : nothing[act]),
         });
+        return /** @type {Required<View>} */ (given);
     }
 
     /** @returns {Required<View>[]} */
@@ -111,16 +125,19 @@ export class Views {
         return [...this.known].filter(([, one]) => one.view).map(([name]) => this.of(name));
     }
 
-    /** The view that an address belongs to. */
+    /** The view that an address belongs to. @param {string} path */
     at(path) {
         const below = path.slice(this.address.length);
         return [...this.known].find(([, one]) => one.path === below)?.[0] ?? 'outline';
     }
 
-    /** Brings a view into sight; `remember`: as a new entry in the browser's history. Resolves when it is there. */
+    /**
+     * Brings a view into sight; `remember`: as a new entry in the browser's history. Resolves when it is there.
+     * @param {string} name
+     */
     async show(name, remember = true) {
         this.wanted = name;
-        if (!this.known.get(name).view) {
+        if (!this.named(name).view) {
             // What is pressed from now on is meant for the view that comes.
             const letGo = holdKeys();
             this.markTab(name);
@@ -138,13 +155,15 @@ export class Views {
         this.turnTo(name, remember);
     }
 
+    /** @param {string | null} name */
     markTab(name) {
-        const tab = this.known.get(name)?.tab;
+        const tab = name && this.known.get(name)?.tab;
         for (const link of this.links) {
             link.dataset.view === tab ? link.setAttribute('aria-current', 'page') : link.removeAttribute('aria-current');
         }
     }
 
+    /** @param {string} name @param {any} remember */
     turnTo(name, remember) {
         const isNew = this.current !== name;
         this.whenLeft();
@@ -152,7 +171,7 @@ export class Views {
             this.now.leave();
         }
         this.current = name;
-        const { path, box } = this.known.get(name);
+        const { path, box } = this.named(name);
         this.known.forEach((one) => {
             one.box.hidden = one.box !== box;
         });

@@ -1,3 +1,4 @@
+import { around, byId, firstOf, held } from '../../lib/dom.js';
 import { send } from '../../lib/http.js';
 import { NoteEditor } from '../../note/editor.js';
 import { plainText } from '../../lib/plain.js';
@@ -6,13 +7,23 @@ import { ROOT, TRAY } from '../../state/plan.js';
 
 /** All notes in reading order on one page, numbered as the outline. The editor goes to the note that is written in. */
 export class Draft {
+    /** @param {import('../page.js').Page} page */
     constructor(page) {
         this.page = page;
-        this.side = document.getElementById('draft');
-        this.box = document.getElementById('notes-in-order');
+        this.side = byId('draft');
+        this.box = byId('notes-in-order');
+        /** Topic → its note as PHP has printed it. @type {Map<string, string>} */
         this.html = new Map();
+        /** The topic that is written in. @type {string | null} */
+        this.open = null;
+        /** What is drawn, so that it is not drawn again. @type {string | null} */
+        this.drawn = null;
+        this.text = element('div', { class: 'page' });
+        this.tools = /** @type {HTMLElement} */ (firstOf(document, '#note .tools').cloneNode(true));
+        /** One editor, which goes to the section that is written in; made when one first writes. @type {NoteEditor | null} */
+        this.editor = null;
         this.side.addEventListener('keydown', (event) => this.pressed(event));
-        document.getElementById('only-noted').addEventListener('change', () => this.draw());
+        byId('only-noted').addEventListener('change', () => this.draw());
     }
 
     enter() {
@@ -34,7 +45,7 @@ export class Draft {
         for (const { id } of [{ id: ROOT }, ...this.page.tree.rows(new Set())]) {
             const note = !known.has(id) && session.tree.noteBearer(id).noted ? await session.noteOf(id) : null;
             if (note) {
-                const box = element('div', {}, ...note.blocks.map((one) => element('p', {}, plainText(one))));
+                const box = element('div', {}, ...note.blocks.map((/** @type {any} */ one) => element('p', {}, plainText(one))));
                 known.set(id, box.innerHTML);
             }
         }
@@ -51,26 +62,33 @@ export class Draft {
         this.drawn = null;
     }
 
+    /** @param {import('../../state/topics.js').Answer} answer */
     told(answer) {
         this.editor?.told(answer);
         if (this.page.view !== 'draft') {
             return;
         }
-        const touched = (answer?.topics ?? []).filter(({ id }) => id !== this.open);
+        const touched = (answer?.topics ?? []).filter((/** @type {{id: string}} */ { id }) => id !== this.open);
         if (!answer || touched.length || answer.labels?.runs.length) {
             this.load();
         }
     }
 
+    /** @param {string} id */
     reveal(id) {
         this.box.querySelector(`[data-topic="${id}"]`)?.scrollIntoView({ block: 'nearest' });
+    }
+
+    /** The button that opens a section. @param {string} id @returns {HTMLElement | null} */
+    writeHere(id) {
+        return this.box.querySelector(`[data-topic="${id}"] .write-here`);
     }
 
     outwards() {
         if (this.open) {
             const { open } = this;
             this.close();
-            this.box.querySelector(`[data-topic="${open}"] .write-here`)?.focus();
+            this.writeHere(open)?.focus();
         } else {
             this.page.show('outline');
         }
@@ -80,10 +98,10 @@ export class Draft {
     topics() {
         const { tree } = this.page;
         const all = [{ id: ROOT, level: 0 }, ...tree.rows(new Set())];
-        const isNoted = ({ id }) => id === this.open || this.html.has(id);
+        const isNoted = (/** @type {{id: string}} */ { id }) => id === this.open || this.html.has(id);
         const loose = tree.rows(new Set(), TRAY).filter(isNoted);
         return [
-            ...(document.getElementById('only-noted').checked ? all.filter(isNoted) : all.filter((row) => row.id !== ROOT || isNoted(row))),
+            ...(byId('only-noted', HTMLInputElement).checked ? all.filter(isNoted) : all.filter((row) => row.id !== ROOT || isNoted(row))),
             ...loose,
         ];
     }
@@ -95,35 +113,36 @@ export class Draft {
         }
         this.drawn = key;
         const editor = this.open && this.box.querySelector(`[data-topic="${this.open}"]`);
-        const held = this.box.contains(document.activeElement) ? document.activeElement : null;
-        const isWriting = editor && held && editor.contains(held);
-        const from = held?.closest('[data-topic]')?.dataset.topic;
+        const here = this.box.contains(document.activeElement) ? held() : null;
+        const isWriting = editor && here && editor.contains(here);
+        const from = /** @type {HTMLElement | null | undefined} */ (here?.closest('[data-topic]'))?.dataset.topic;
         this.box.replaceChildren(...this.topics().map(({ id, level }) => (id === this.open && editor ? editor : this.section(id, level))));
         // The keyboard stays where it was, though the page was drawn anew.
         if (isWriting) {
-            this.editor.editor.view.focus();
+            this.editor?.editor.view.focus();
         } else if (from) {
-            this.box.querySelector(`[data-topic="${from}"] .write-here`)?.focus({ preventScroll: true });
+            this.writeHere(from)?.focus({ preventScroll: true });
         }
-        document.getElementById('notes-empty').hidden = this.box.children.length > 0;
+        byId('notes-empty').hidden = this.box.children.length > 0;
     }
 
+    /** @param {string} id @param {number} level */
     section(id, level) {
         const { tree } = this.page;
         const topic = tree.noteBearer(id);
         const title = id === ROOT ? 'Opening note' : topic.title || 'Untitled';
         const read = element('div', {
             class: 'read',
-            onclick: (event) => !event.target.closest('a') && !getSelection().toString() && this.edit(id),
+            onclick: (/** @type {MouseEvent} */ event) => !around(event, 'a') && !String(getSelection() ?? '') && this.edit(id),
         });
         if (this.html.has(id)) {
             // PHP has made it out of the note, and escaped it.
-            read.innerHTML = this.html.get(id);
+            read.innerHTML = this.html.get(id) ?? '';
         } else {
             read.append(element('p', { class: 'quiet' }, 'No note yet'));
         }
         const head = element(
-            `h${Math.min(6, Math.max(2, level + 1))}`,
+            /** @type {'h2'} */ (`h${Math.min(6, Math.max(2, level + 1))}`),
             { id: `note-of-${id}` },
             topic.label && element('span', { class: 'n' }, topic.label),
             ' ',
@@ -151,7 +170,7 @@ export class Draft {
         );
     }
 
-    /** Writes in the note of a topic, from this moment on. */
+    /** Writes in the note of a topic, from this moment on. @param {string} id */
     edit(id) {
         if (this.open === id) {
             return;
@@ -163,23 +182,23 @@ export class Draft {
         }
         this.open = id;
         section.classList.add('is-open');
-        section.querySelector('.read').hidden = true;
+        firstOf(section, '.read').hidden = true;
         const place = section.appendChild(element('div', { class: 'write' }));
         this.begin(place, id);
     }
 
-    /** One editor, which goes to the section that is written in. */
+    /**
+     * Lets one write in a section.
+     * @param {HTMLElement} place
+     * @param {string} id
+     */
     begin(place, id) {
-        if (!this.editor) {
-            this.text = element('div', { class: 'page' });
-            this.tools = document.querySelector('#note .tools').cloneNode(true);
-            this.editor = new NoteEditor(this.page.desk, {
-                box: this.text,
-                tools: this.tools,
-                onState: () => {},
-                onRemoved: () => this.outwards(),
-            });
-        }
+        this.editor ??= new NoteEditor(this.page.desk, {
+            box: this.text,
+            tools: this.tools,
+            onState: () => {},
+            onRemoved: () => this.outwards(),
+        });
         place.append(this.text, this.tools);
         this.editor.take(id);
         this.editor.focus();
@@ -190,16 +209,19 @@ export class Draft {
         if (!this.open) {
             return;
         }
-        const { open } = this;
-        this.html.set(open, this.editor.html);
-        this.editor.commit();
+        const { open, editor } = this;
+        if (editor) {
+            this.html.set(open, editor.html);
+            editor.commit();
+        }
         this.open = null;
-        this.editor.take(null);
+        editor?.take(null);
         this.drawn = null;
         this.draw();
         this.load();
     }
 
+    /** @param {KeyboardEvent} event */
     pressed(event) {
         if (event.key === 'Enter' && (event.ctrlKey || event.metaKey) && this.open) {
             event.preventDefault();

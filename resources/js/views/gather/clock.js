@@ -2,6 +2,7 @@ import { element } from '../../ui/element.js';
 
 /** A calm clock for gathering: a ring that empties, no figures that run, and a word at the end. */
 export class Clock {
+    /** @param {HTMLElement} box @param {string} key @param {(minutes: number) => void} whenOver */
     constructor(box, key, whenOver) {
         this.box = box;
         this.key = key;
@@ -34,6 +35,7 @@ export class Clock {
         );
     }
 
+    /** @param {number} end when it ends, in ms @param {number} minutes */
     run(end, minutes) {
         sessionStorage.setItem(this.key, JSON.stringify([end, minutes]));
         const left = element('span', { role: 'timer' });
@@ -45,7 +47,7 @@ export class Clock {
         );
         const tick = () => {
             const rest = end - Date.now();
-            ring.style.setProperty('--p', Math.max(0, rest / (minutes * 60000)));
+            ring.style.setProperty('--p', String(Math.max(0, rest / (minutes * 60000))));
             left.textContent = rest > 60000 ? `${Math.ceil(rest / 60000)} min left` : 'The last minute';
             if (rest <= 0) {
                 this.rest();

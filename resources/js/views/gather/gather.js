@@ -1,3 +1,4 @@
+import { around, byId, firstOf } from '../../lib/dom.js';
 import { send } from '../../lib/http.js';
 import { Clock } from './clock.js';
 import { always, when } from '../../commands/commands.js';
@@ -11,27 +12,33 @@ import { IdeaField } from './idea-field.js';
 
 /** The gather view: ideas come in at the speed of typing, and one key sends each where it belongs. */
 export class Gather extends IdeaField {
+    /** @param {import('../page.js').Page} page */
     constructor(page) {
         super();
         this.page = page;
-        this.input = document.getElementById('gather-input');
-        this.inside = document.getElementById('gather-inside');
-        this.list = document.getElementById('ideas');
+        this.input = byId('gather-input', HTMLInputElement);
+        this.inside = byId('gather-inside');
+        this.list = byId('ideas');
+        /** The topics that one has gone into, from the outermost. @type {string[]} */
         this.parents = [];
         this.last = null;
+        /** @type {string | null} */
         this.active = null;
+        /** @type {Set<string>} */
         this.marked = new Set();
+        /** What is listed, in order. @type {string[]} */
         this.ids = [];
+        /** @type {import('../given.d.ts').Source[]} */
         this.sources = [];
         this.sorting = new Sorting(this);
         this.places = this.sorting.places;
-        this.clock = new Clock(document.getElementById('clock'), `embrel.clock.${page.data.plan}`, (minutes) =>
+        this.clock = new Clock(byId('clock'), `embrel.clock.${page.data.plan}`, (minutes) =>
             page.say(`${minutes} minutes are over. ${this.count()} ideas are waiting here.`),
         );
         this.input.addEventListener('keydown', (event) => this.pressedInField(event));
         this.input.addEventListener('paste', (event) => this.pasted(event));
         whenLeft(this.input, () => this.keepTyped());
-        document.getElementById('gather-form').addEventListener('submit', (event) => event.preventDefault());
+        byId('gather-form').addEventListener('submit', (event) => event.preventDefault());
         this.list.addEventListener('keydown', (event) => this.pressed(event));
         this.list.addEventListener('click', (event) => this.clicked(event));
         this.menu = new Popover(() => this.list.focus({ preventScroll: true }));
@@ -40,7 +47,7 @@ export class Gather extends IdeaField {
             (node) => node.closest('.idea'),
             (row, point) => this.ask(row.dataset.id, point),
         );
-        document.getElementById('gather-sources').addEventListener('click', () => this.sorting.showSources());
+        byId('gather-sources').addEventListener('click', () => this.sorting.showSources());
         this.provide(page.commands);
         setInterval(() => !document.hidden && page.view === 'gather' && this.drawTimes(), 30000);
     }
@@ -52,13 +59,13 @@ export class Gather extends IdeaField {
     /** What can be done here, by the table of commands. @param {import('../../commands/commands.js').Commands} commands */
     provide(commands) {
         const { sorting } = this;
-        const marked = (run) => when(() => this.ids.length > 0, run);
+        const marked = (/** @type {(...given: any[]) => unknown} */ run) => when(() => this.ids.length > 0, run);
         commands.provide('gather-field', {
             keepIdea: always(() => this.keepTyped()),
             ideaIn: when(
                 () => this.last && this.isLoose(this.last),
                 () => {
-                    this.parents.push(this.last);
+                    this.last && this.parents.push(this.last);
                     this.drawInside();
                 },
             ),
@@ -81,7 +88,7 @@ export class Gather extends IdeaField {
             markIdeaBelow: marked(() => this.stretch(1)),
             toggleIdea: when(
                 () => this.active,
-                () => this.toggle(this.active),
+                () => this.active && this.toggle(this.active),
             ),
             allIdeas: marked(() => {
                 this.marked = new Set(this.ids);
@@ -92,7 +99,7 @@ export class Gather extends IdeaField {
             toSource: marked(() => sorting.toSource()),
             openIdeaNote: when(
                 () => this.active,
-                () => this.page.note.open(this.active),
+                () => this.active && this.page.note.open(this.active),
             ),
             letGo: marked(() => sorting.letGo()),
         });
@@ -120,8 +127,10 @@ export class Gather extends IdeaField {
         const answer = await send('GET', `${this.page.address}/source-list`).catch(() => null);
         if (answer) {
             const now = new Set(this.sources.map(({ id }) => id));
-            const told = answer.sources.map(({ source }) => source).filter(({ id }) => now.has(id) || !before.has(id));
-            const ids = new Set(told.map(({ id }) => id));
+            const told = answer.sources
+                .map((/** @type {{source: any}} */ { source }) => source)
+                .filter((/** @type {{id: string}} */ { id }) => now.has(id) || !before.has(id));
+            const ids = new Set(told.map((/** @type {{id: string}} */ { id }) => id));
             this.sources = [...told, ...this.sources.filter(({ id }) => !before.has(id) && !ids.has(id))];
         }
         this.places.draw();
@@ -129,7 +138,7 @@ export class Gather extends IdeaField {
     }
 
     drawSources() {
-        const button = document.getElementById('gather-sources');
+        const button = byId('gather-sources');
         button.hidden = this.sources.length === 0;
         button.textContent = this.sources.length === 1 ? '1 source' : `${this.sources.length} sources`;
     }
@@ -140,13 +149,14 @@ export class Gather extends IdeaField {
         const rows = this.rows();
         this.ids = rows.map((row) => row.id);
         if (this.active && !this.ids.includes(this.active)) {
+            /** @type {string | null} */
             this.active = null;
         }
         this.list.replaceChildren(...rows.map(({ id, level }) => this.row(id, level)));
         this.list.hidden = rows.length === 0;
-        document.getElementById('no-ideas').hidden = rows.length > 0;
+        byId('no-ideas').hidden = rows.length > 0;
         this.list.setAttribute('aria-activedescendant', this.active ? `idea-${this.active}` : '');
-        document.getElementById('gather').classList.toggle('is-sorting', this.marked.size > 0);
+        byId('gather').classList.toggle('is-sorting', this.marked.size > 0);
         this.drawInside();
         this.places.draw();
     }
@@ -166,6 +176,7 @@ export class Gather extends IdeaField {
         this.drawInside();
     }
 
+    /** @param {string} id */
     isLoose(id) {
         return this.tree.stands(id) && this.tree.home(id) === TRAY;
     }
@@ -177,6 +188,7 @@ export class Gather extends IdeaField {
         }
     }
 
+    /** @param {string} id */
     reveal(id) {
         if (this.tree.home(id) === TRAY) {
             this.mark(id);
@@ -187,6 +199,7 @@ export class Gather extends IdeaField {
 
     // ---- Ideas are marked
 
+    /** @param {KeyboardEvent} event */
     pressed(event) {
         const action = actionFor(event, this.places.isInside ? 'gather-place' : 'gather-idea');
         const digit = digitOf(event);
@@ -205,8 +218,9 @@ export class Gather extends IdeaField {
         }
     }
 
+    /** @param {Event} event */
     outwards(event) {
-        if (event.target.closest('#note')) {
+        if (around(event, '#note')) {
             this.page.note.close();
             this.list.focus({ preventScroll: true });
         } else if (this.places.isInside) {
@@ -214,10 +228,11 @@ export class Gather extends IdeaField {
         } else if (this.marked.size) {
             this.toField();
         } else if (this.parents.length) {
+            /** The topics that one has gone into, from the outermost. @type {string[]} */
             this.parents = [];
             this.drawInside();
         } else {
-            document.querySelector('.modes [data-view=gather]').focus();
+            firstOf(document, '.modes [data-view=gather]').focus();
         }
     }
 }

@@ -8,12 +8,13 @@ import { Ideas } from './ideas.js';
 export class IdeaField extends Ideas {
     drawInside() {
         // An idea that has been sent somewhere, or let go, takes no more parts here.
-        this.parents = this.parents.filter((id) => this.isLoose(id));
+        this.parents = this.parents.filter((/** @type {string} */ id) => this.isLoose(id));
         const parent = this.parents.at(-1);
         this.inside.hidden = !parent;
         this.inside.textContent = parent ? `inside “${this.tree.get(parent)?.title ?? ''}”` : '';
     }
 
+    /** @param {Event} event */
     pressedInField(event) {
         const action = actionFor(event, 'gather-field');
         // Where there is nothing to go into or out of, Tab goes on as everywhere.
@@ -31,13 +32,15 @@ export class IdeaField extends Ideas {
         }
     }
 
+    /** @param {any} topics */
     keep(topics) {
         this.drawInside();
         this.page.catch(topics, this.parents.at(-1) ?? TRAY);
-        this.last = topics.filter((topic) => !topic.parent).at(-1).id;
+        this.last = topics.filter((/** @type {any} */ topic) => !topic.parent).at(-1).id;
         this.input.value = '';
     }
 
+    /** @param {Event} event */
     pasted(event) {
         const topics = linesIn(event);
         if (topics.length) {

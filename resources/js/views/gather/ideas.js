@@ -1,3 +1,4 @@
+import { around, childrenOf, firstOf } from '../../lib/dom.js';
 import { element, icon } from '../../ui/element.js';
 import { ROOT, TRAY } from '../../state/plan.js';
 
@@ -12,6 +13,7 @@ export class Ideas {
             .flatMap((id) => [{ id, level: 1 }, ...this.tree.rows(new Set(), id).map((row) => ({ id: row.id, level: row.level + 1 }))]);
     }
 
+    /** @param {string} id @param {number} level */
     row(id, level) {
         const topic = this.tree.get(id);
         return element(
@@ -33,11 +35,12 @@ export class Ideas {
     }
 
     drawTimes() {
-        for (const row of this.list.children) {
-            row.querySelector('time').textContent = ago(row.dataset.id);
+        for (const row of childrenOf(this.list)) {
+            firstOf(row, 'time').textContent = ago(row.dataset.id ?? '');
         }
     }
 
+    /** @param {string} id */
     mark(id) {
         this.marked = new Set([id]);
         this.active = this.anchor = id;
@@ -54,8 +57,9 @@ export class Ideas {
         this.input.focus();
     }
 
+    /** @param {number} by */
     step(by) {
-        const at = this.ids.indexOf(this.active) + by;
+        const at = this.ids.indexOf(this.active ?? '') + by;
         if (at < 0) {
             this.toField();
         } else if (this.ids[at]) {
@@ -63,14 +67,16 @@ export class Ideas {
         }
     }
 
+    /** @param {number} by */
     stretch(by) {
-        const at = Math.max(0, Math.min(this.ids.length - 1, this.ids.indexOf(this.active) + by));
+        const at = Math.max(0, Math.min(this.ids.length - 1, this.ids.indexOf(this.active ?? '') + by));
         this.active = this.ids[at];
-        const [from, to] = [this.ids.indexOf(this.anchor), at].sort((a, b) => a - b);
+        const [from, to] = [this.ids.indexOf(this.anchor ?? ''), at].sort((a, b) => a - b);
         this.marked = new Set(this.ids.slice(from, to + 1));
         this.draw();
     }
 
+    /** @param {string} id */
     toggle(id) {
         this.marked.has(id) ? this.marked.delete(id) : this.marked.add(id);
         this.active = this.anchor = id;
@@ -78,14 +84,15 @@ export class Ideas {
         this.list.focus({ preventScroll: true });
     }
 
+    /** @param {MouseEvent} event */
     clicked(event) {
-        const id = event.target.closest('.idea')?.dataset.id;
+        const id = around(event, '.idea')?.dataset.id;
         if (!id) {
             return;
         }
-        if (event.target.closest('.more-of')) {
-            this.ask(id, event.target.closest('.more-of'));
-        } else if (event.target.closest('.note-sign')) {
+        if (around(event, '.more-of')) {
+            this.ask(id, around(event, '.more-of'));
+        } else if (around(event, '.note-sign')) {
             this.mark(id);
             this.page.note.open(id);
         } else if (event.shiftKey) {
@@ -102,21 +109,23 @@ export class Ideas {
     /**
      * What can be done with an idea, and with those that are marked beside it: at its dots, the second button of a
      * mouse, or a long press.
+     * @param {string} id
+     * @param {any} point
      */
     ask(id, point) {
         if (!this.marked.has(id)) {
             this.mark(id);
         }
-        const done = (does) => () => {
+        const done = (/** @type {(...given: any[]) => unknown} */ does) => () => {
             this.menu.close(false);
             this.list.focus({ preventScroll: true });
             does();
         };
-        const act = (name, key, does) =>
+        const act = (/** @type {string} */ name, /** @type {string} */ key, /** @type {(...given: any[]) => unknown} */ does) =>
             element('button', { type: 'button', onclick: done(does) }, name, key && element('span', { class: 'kbd' }, key));
         const { sorting } = this;
         const sections = this.places.numbered().slice(0, 12);
-        const to = (section) => {
+        const to = (/** @type {any} */ section) => {
             const { label, title } = this.tree.get(section);
             return act(`${label} ${title || 'Untitled'}`.trim(), '', () => sorting.toSection(section));
         };
@@ -135,11 +144,11 @@ export class Ideas {
                 act('Let it go', 'X', () => sorting.letGo()),
             ),
         );
-        this.menu.box.querySelector('button').focus();
+        this.menu.focus();
     }
 }
 
-/** How long ago an idea came: its id begins with the time. */
+/** How long ago an idea came: its id begins with the time. @param {string} id */
 function ago(id) {
     const time = [...id.slice(0, 10)].reduce((sum, digit) => sum * 32 + ID_DIGITS.indexOf(digit), 0);
     const minutes = Math.floor((Date.now() - time) / 60000);

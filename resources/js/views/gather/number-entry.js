@@ -1,3 +1,4 @@
+import { byId } from '../../lib/dom.js';
 const SECOND_DIGIT = 700;
 
 /** A number that is typed to send an idea somewhere, of one digit or of two. */
@@ -6,6 +7,8 @@ export class NumberEntry {
      * A number may have two digits: where it could go on, a moment is waited for the second. What
      * counts is when the keys were pressed, however late the page comes to them. After 0 nothing
      * is waited for: the number is typed to its end, and Enter sends.
+     * @param {{digit: number, shift: boolean}} pressed
+     * @param {number} time
      */
     digit({ digit, shift }, time) {
         clearTimeout(this.waiting);
@@ -36,19 +39,21 @@ export class NumberEntry {
     /** No second digit has come; one that was pressed in time may wait to be handled still, and comes first. */
     oneDigit() {
         this.waiting = setTimeout(() => {
-            const { digit, shift } = this.typed;
+            const { typed } = this;
             this.typed = null;
-            this.toNumber(digit, shift);
+            if (typed) {
+                this.toNumber(typed.digit, typed.shift);
+            }
         }, 30);
     }
 
-    /** A number that is typed to its end. */
+    /** A number that is typed to its end. @param {string} entry */
     typeNumber(entry) {
         this.entry = entry;
         this.showTyped(entry ? `${entry}, then Enter` : 'Number, then Enter');
     }
 
-    /** Keys while a number is written; whether this was one of them. */
+    /** Keys while a number is written; whether this was one of them. @param {string} key */
     inNumber(key) {
         if (this.entry === null) {
             return false;
@@ -70,6 +75,7 @@ export class NumberEntry {
         this.showTyped('');
     }
 
+    /** @param {number} number @param {boolean} opens whether one goes into it */
     toNumber(number, opens) {
         this.showTyped('');
         const id = this.places.numbered()[number - 1];
@@ -80,7 +86,8 @@ export class NumberEntry {
         }
     }
 
+    /** @param {string} text */
     showTyped(text) {
-        document.getElementById('typed').textContent = text;
+        byId('typed').textContent = text;
     }
 }

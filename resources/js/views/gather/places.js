@@ -1,3 +1,4 @@
+import { byId } from '../../lib/dom.js';
 import { colour, element } from '../../ui/element.js';
 import { ROOT } from '../../state/plan.js';
 
@@ -7,13 +8,16 @@ import { ROOT } from '../../state/plan.js';
  * the very place.
  */
 export class Places {
+    /** @param {any} sorting */
     constructor(sorting) {
         this.sorting = sorting;
-        this.box = document.getElementById('places');
-        this.head = document.getElementById('where-head');
-        this.hint = document.getElementById('where-hint');
+        this.box = byId('places');
+        this.head = byId('where-head');
+        this.hint = byId('where-hint');
         this.parent = ROOT;
         this.gap = 0;
+        /** The number that an idea would get in the gap. */
+        this.number = '';
     }
 
     get tree() {
@@ -27,10 +31,13 @@ export class Places {
     /** The topics that can be chosen now by number: in the plan those that carry one, inside a topic all its parts. */
     numbered() {
         const parts = this.tree.partsOf(this.parent);
-        const some = this.isInside ? [] : parts.filter((id) => this.tree.get(id).label !== '' && this.tree.get(id).numbered !== 'appendix');
+        const some = this.isInside
+            ? []
+            : parts.filter((/** @type {string} */ id) => this.tree.get(id).label !== '' && this.tree.get(id).numbered !== 'appendix');
         return some.length ? some : parts;
     }
 
+    /** @param {string} id */
     enter(id) {
         this.parent = id;
         this.gap = this.tree.partsOf(id).length;
@@ -41,6 +48,7 @@ export class Places {
         this.enter(this.isInside ? (this.tree.get(this.parent)?.parent ?? ROOT) : ROOT);
     }
 
+    /** @param {number} by */
     moveGap(by) {
         this.gap = Math.max(0, Math.min(this.tree.partsOf(this.parent).length, this.gap + by));
         this.draw();
@@ -55,7 +63,7 @@ export class Places {
         if (this.isInside && !this.tree.get(this.parent)) {
             this.parent = ROOT;
         }
-        const numbers = new Map(this.numbered().map((id, i) => [id, i + 1]));
+        const numbers = new Map(this.numbered().map((/** @type {string} */ id, /** @type {number} */ i) => [id, i + 1]));
         const inside = this.isInside ? this.tree.get(this.parent) : null;
         this.head.textContent = inside
             ? `Where in ${inside.label} ${inside.title || 'Untitled'}?`.replace('  ', ' ')
@@ -67,7 +75,7 @@ export class Places {
               : `Press the number to send the marked idea there. It lands at the end of that section; hold Shift to choose the place.${
                     numbers.size > 9 ? ' With 0 before it a number may be as long as you like; Enter ends it.' : ''
                 }`;
-        const rows = this.tree.partsOf(this.parent).map((id) => this.section(id, numbers.get(id)));
+        const rows = this.tree.partsOf(this.parent).map((/** @type {string} */ id) => this.section(id, numbers.get(id)));
         if (inside) {
             rows.splice(this.gap, 0, this.line());
             rows.push(this.act('Esc', 'Back to the sections', '', 'leavePlaces'));
@@ -89,6 +97,7 @@ export class Places {
         return count ? `joins the reference list: ${count} so far` : 'joins the reference list';
     }
 
+    /** @param {string} id @param {number} number */
     section(id, number) {
         const topic = this.tree.get(id);
         const count = this.tree.branch(id).length - 1;
@@ -102,7 +111,8 @@ export class Places {
                     'data-place': id,
                     'aria-keyshortcuts': number ? String(number) : null,
                     '--d': colour(this.tree.dye(id)),
-                    onclick: (event) => (event.shiftKey ? this.sorting.choosePlace(id) : this.sorting.toSection(id)),
+                    onclick: (/** @type {MouseEvent} */ event) =>
+                        event.shiftKey ? this.sorting.choosePlace(id) : this.sorting.toSection(id),
                 },
                 element('span', { class: number ? 'badge' : 'badge is-plain' }, number ? String(number) : topic.label || '·'),
                 element(
@@ -139,6 +149,7 @@ export class Places {
         );
     }
 
+    /** @param {string} key @param {string} name @param {any} hint @param {any} action */
     act(key, name, hint, action) {
         return element(
             'li',

@@ -1,3 +1,4 @@
+import { byId, firstOf } from '../../lib/dom.js';
 import { send } from '../../lib/http.js';
 import { newId } from '../../lib/ids.js';
 import { element } from '../../ui/element.js';
@@ -8,13 +9,14 @@ import { NumberEntry } from './number-entry.js';
 
 /** Sends the marked ideas where they belong; the next one is marked at once. */
 export class Sorting extends NumberEntry {
+    /** @param {import('./gather.js').Gather} gather */
     constructor(gather) {
         super();
         this.gather = gather;
         this.page = gather.page;
         this.places = new Places(this);
         /** The digits of a number that Enter will end; null: none is written. */
-        this.entry = null;
+        this.entry = /** @type {string | null} */ (null);
     }
 
     get tree() {
@@ -32,7 +34,7 @@ export class Sorting extends NumberEntry {
         );
     }
 
-    /** Does something with what is to be sent, if there is anything. */
+    /** Does something with what is to be sent, if there is anything. @param {(...given: any[]) => unknown} act */
     withHeads(act) {
         const ids = this.heads();
         if (ids.length) {
@@ -40,7 +42,11 @@ export class Sorting extends NumberEntry {
         }
     }
 
-    /** Sends what is marked by an operation, and marks the next idea at once. */
+    /**
+     * Sends what is marked by an operation, and marks the next idea at once.
+     * @param {import('../../state/topics.js').Operation} operation
+     * @param {string} said
+     */
     dispatch(operation, said, step = newId()) {
         const gone = new Set(this.heads().flatMap((id) => this.tree.branch(id)));
         const at = Math.max(...[...gone].map((id) => this.gather.ids.indexOf(id)));
@@ -61,15 +67,18 @@ export class Sorting extends NumberEntry {
         }
     }
 
+    /** @param {string} id */
     toSection(id) {
         const { label, title } = this.tree.get(id);
         this.move(this.tree.lastPlace(id), `Sent to ${label} ${title}`);
     }
 
+    /** @param {any} at @param {string} said */
     move(at, said) {
         this.withHeads((ids) => this.dispatch({ type: 'move', ids, at }, said));
     }
 
+    /** @param {string} id */
     choosePlace(id) {
         this.withHeads(() => {
             this.places.enter(id);
@@ -78,6 +87,7 @@ export class Sorting extends NumberEntry {
         });
     }
 
+    /** @param {number} by */
     choose(by) {
         this.places.moveGap(by);
         this.tellPlace();
@@ -114,7 +124,7 @@ export class Sorting extends NumberEntry {
     /** It stays marked, so that a number can send it on as a quote. */
     toQuote() {
         this.withHeads((ids) => {
-            const isQuote = ids.every((id) => this.tree.get(id).kind === 'quote');
+            const isQuote = ids.every((/** @type {string} */ id) => this.tree.get(id).kind === 'quote');
             this.page.perform({ type: 'kind', ids, value: isQuote ? 'section' : 'quote' });
             this.page.tell(isQuote ? 'Not a quote any more' : 'Marked as a quote');
         });
@@ -124,7 +134,7 @@ export class Sorting extends NumberEntry {
     toSource() {
         this.withHeads((ids) => {
             const step = newId();
-            const sources = ids.map((id) => ({ id: newId(), title: this.tree.get(id).title }));
+            const sources = ids.map((/** @type {string} */ id) => ({ id: newId(), title: this.tree.get(id).title }));
             this.gather.sources.push(...sources);
             this.gather.drawSources();
             // What was inside an idea stays with the loose ideas.
@@ -139,10 +149,11 @@ export class Sorting extends NumberEntry {
                 'Kept as a source',
                 step,
             );
-            sources.forEach((source) => this.readFields(source, step));
+            sources.forEach((/** @type {any} */ source) => this.readFields(source, step));
         });
     }
 
+    /** @param {any} source @param {any} step */
     async readFields(source, step) {
         const typed = await send('POST', `${this.page.address}/source-list/typed`, { line: source.title }).catch(() => null);
         if (typed && typed.source.title !== source.title && this.gather.sources.includes(source)) {
@@ -162,8 +173,8 @@ export class Sorting extends NumberEntry {
     }
 
     showSources() {
-        const dialog = document.getElementById('sources');
-        dialog.querySelector('ul').replaceChildren(
+        const dialog = byId('sources', HTMLDialogElement);
+        firstOf(dialog, 'ul').replaceChildren(
             ...this.gather.sources.map((source) =>
                 element(
                     'li',

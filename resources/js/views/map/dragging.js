@@ -7,6 +7,7 @@ const EMPTY = 90;
 
 /** Drags branches on the map, and shows where one would land. */
 export class Dragging {
+    /** @param {MouseEvent} event */
     drag(event) {
         const { map } = this;
         map.side.classList.add('is-dragging');
@@ -21,10 +22,15 @@ export class Dragging {
         this.show(event, this.place);
     }
 
-    /** Where a branch would land: inside the topic under the pointer, or before or after it. */
+    /**
+     * Where a branch would land: inside the topic under the pointer, or before or after it.
+     * @param {number} x
+     * @param {number} y
+     * @returns {import('../given.d.ts').Landing | null}
+     */
     placeAt(x, y) {
         const { tree } = this.outline;
-        const gone = new Set(this.ids.flatMap((id) => tree.branch(id)));
+        const gone = new Set(this.ids?.flatMap((id) => tree.branch(id)));
         let nearest = null;
         let least = EMPTY;
         for (const { id } of this.map.picture.list) {
@@ -44,8 +50,9 @@ export class Dragging {
         return { shape: nearest, side, at: onDrop(tree, nearest.id, side, gone) };
     }
 
+    /** @param {MouseEvent} event @param {import('../given.d.ts').Landing} landing */
     show(event, { shape, side, at }) {
-        const line = (from, to, aside) =>
+        const line = (/** @type {number} */ from, /** @type {number} */ to, /** @type {number} */ aside) =>
             [from, to].map((along) => `${(shape.x + along * shape.out).toFixed(1)} ${(shape.y + aside).toFixed(1)}`).join('L');
         const half = shape.height / 2 + 3;
         const across = () => line(0, shape.start + shape.width, side === 'before' ? -half : half);
@@ -71,18 +78,23 @@ export class Dragging {
         }
     }
 
-    /** Near an edge the map moves on under the pointer. */
+    /** Near an edge the map moves on under the pointer. @param {MouseEvent} event */
     edge(event) {
         const box = this.box.getBoundingClientRect();
-        const push = (at, from, to) => (at < from + 32 ? 9 : at > to - 32 ? -9 : 0);
+        const push = (/** @type {number} */ at, /** @type {number} */ from, /** @type {number} */ to) =>
+            at < from + 32 ? 9 : at > to - 32 ? -9 : 0;
         const [dx, dy] = [push(event.clientX, box.left, box.right), push(event.clientY, box.top, box.bottom)];
         if (dx || dy) {
             this.map.camera.to(this.map.camera.view.translate(dx / this.map.camera.scale, dy / this.map.camera.scale), false);
         }
     }
 
+    /** @param {MouseEvent} event */
     drop(event) {
         const { ids, place, outline } = this;
+        if (!ids) {
+            return;
+        }
         const point = this.map.camera.point(event);
         this.cancel();
         if (place) {

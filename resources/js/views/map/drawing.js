@@ -46,7 +46,7 @@ export class Drawing {
         return told;
     }
 
-    /** `isLast`: nothing else has changed that would draw it too. */
+    /** `isLast`: nothing else has changed that would draw it too. @param {any} told */
     take(told, isLast = true) {
         // What was asked before is older than this.
         this.ticket = null;
@@ -72,6 +72,7 @@ export class Drawing {
         this.follow = null;
     }
 
+    /** @param {Record<string, any>} change @param {boolean} [keep] whether for the next visit too */
     setLook(change, keep = true) {
         const before = this.look;
         this.look = { ...this.look, ...change };
@@ -94,6 +95,7 @@ export class Drawing {
         }
     }
 
+    /** @param {string} id */
     fitBranch(id) {
         const ids = new Set(this.tree.branch(id));
         const shapes = [...this.picture.shapes.values()].filter((shape) => ids.has(shape.id));
@@ -104,10 +106,14 @@ export class Drawing {
 
     /** The first look: the whole if it can be read so, else its beginning as large as it can be read. */
     first() {
-        const [left, top, right, bottom] = this.picture.told.bounds;
+        const { told } = this.picture;
+        if (!told) {
+            return;
+        }
+        const [left, top, right, bottom] = told.bounds;
         const { width, height } = this.camera.size;
         const fitting = Math.min((width - this.taken - 48) / (right - left), (height - 56) / (bottom - top));
-        const [titleX, titleY] = this.picture.told.title.at;
+        const [titleX, titleY] = told.title.at;
         if (fitting >= (this.look.arrangement === 'spine' ? 0.6 : 0.4)) {
             this.fit(false);
         } else if (this.look.arrangement !== 'spine') {

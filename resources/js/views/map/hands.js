@@ -1,3 +1,4 @@
+import { around, idOf } from '../../lib/dom.js';
 import { follow, isDrag } from '../../lib/pressing.js';
 import { element } from '../../ui/element.js';
 import { svg } from '../../map/draw.js';
@@ -5,6 +6,7 @@ import { Dragging } from './dragging.js';
 
 /** What a pointer does on the map: marks, writes, folds, draws a rectangle around topics, and drags branches to another place. */
 export class Hands extends Dragging {
+    /** @param {import('./map.js').MapView} map */
     constructor(map) {
         super();
         this.map = map;
@@ -12,7 +14,7 @@ export class Hands extends Dragging {
         const box = (this.box = map.picture.box);
         box.addEventListener('pointerdown', (event) => this.press(event));
         // What is pulled by a finger is not scrolled by it, whatever the browser has made of what became visible a moment ago.
-        box.addEventListener('touchstart', (event) => event.target.closest?.('.handle, .resize') && event.preventDefault(), {
+        box.addEventListener('touchstart', (event) => around(event, '.handle, .resize') && event.preventDefault(), {
             passive: false,
         });
         box.addEventListener('dblclick', (event) => this.twice(event));
@@ -30,36 +32,35 @@ export class Hands extends Dragging {
         return this.ids !== undefined || this.rectangle !== undefined;
     }
 
+    /** @param {Event} event */
     leafAt(event) {
-        return event.target.closest?.('.leaf');
+        return around(event, '.leaf');
     }
 
-    /** Whether a press moves the map: on empty ground, and with a finger on what is not marked. */
+    /** Whether a press moves the map: on empty ground, and with a finger on what is not marked. @param {MouseEvent} event */
     mayPan(event) {
         if (this.isDrawing || event.shiftKey || this.isBusy) {
             return false;
         }
         const leaf = this.leafAt(event);
-        return (
-            !event.target.closest?.('.relation, .handle') &&
-            (!leaf || (event.type.startsWith('touch') && !this.outline.marked.has(leaf.dataset.id)))
-        );
+        return !around(event, '.relation, .handle') && (!leaf || (event.type.startsWith('touch') && !this.outline.marked.has(idOf(leaf))));
     }
 
+    /** @param {PointerEvent} event */
     press(event) {
         if (event.button !== 0) {
             return;
         }
         const leaf = this.leafAt(event);
         this.map.peek.hide();
-        if (leaf && event.target.closest('.resize')) {
+        if (leaf && around(event, '.resize')) {
             event.preventDefault();
-            this.map.pictures.resize(event, leaf.dataset.id);
-        } else if (leaf && event.target.closest('.handle')) {
+            this.map.pictures.resize(event, idOf(leaf));
+        } else if (leaf && around(event, '.handle')) {
             event.preventDefault();
-            this.map.relations.pull(event, leaf.dataset.id);
+            this.map.relations.pull(event, idOf(leaf));
         } else if (leaf) {
-            this.pressLeaf(event, leaf.dataset.id);
+            this.pressLeaf(event, idOf(leaf));
         } else {
             this.pressGround(event);
         }
@@ -67,6 +68,7 @@ export class Hands extends Dragging {
 
     // ---- On a topic
 
+    /** @param {PointerEvent} event @param {string} id */
     pressLeaf(event, id) {
         const { outline } = this;
         const isFinger = event.pointerType === 'touch';
@@ -96,6 +98,7 @@ export class Hands extends Dragging {
         });
     }
 
+    /** @param {MouseEvent} event @param {string} id @param {any} target @param {any} isSecond */
     click(event, id, target, isSecond) {
         const { outline } = this;
         outline.titles.end();
@@ -118,27 +121,30 @@ export class Hands extends Dragging {
         this.box.focus({ preventScroll: true });
     }
 
+    /** @param {MouseEvent} event */
     twice(event) {
         const leaf = this.leafAt(event);
-        if (leaf && !event.target.closest('.knob, .note-sign')) {
-            this.map.write(leaf.dataset.id);
-        } else if (!leaf && event.target.closest('.map-title')) {
+        if (leaf && !around(event, '.knob, .note-sign')) {
+            this.map.write(idOf(leaf));
+        } else if (!leaf && around(event, '.map-title')) {
             this.map.page.commands.run('anywhere', 'properties');
-        } else if (!leaf && !event.target.closest('.relation')) {
+        } else if (!leaf && !around(event, '.relation')) {
             this.map.idea(this.map.camera.point(event));
         }
     }
 
+    /** @param {MouseEvent} event */
     menu(event) {
         const leaf = this.leafAt(event);
         if (leaf) {
             event.preventDefault();
-            this.outline.on('openMenu', leaf.dataset.id, leaf);
+            this.outline.on('openMenu', idOf(leaf), leaf);
         }
     }
 
     // ---- On empty ground
 
+    /** @param {PointerEvent} event */
     pressGround(event) {
         const isRectangle = this.isDrawing || event.shiftKey;
         this.outline.titles.end();
@@ -156,7 +162,7 @@ export class Hands extends Dragging {
                 this.rectangle = [Math.min(x, toX), Math.min(y, toY), Math.max(x, toX), Math.max(y, toY)];
                 const [left, top, right, bottom] = this.rectangle;
                 Object.entries({ x: left, y: top, width: right - left, height: bottom - top }).forEach(([name, value]) =>
-                    this.band.setAttribute(name, value),
+                    this.band.setAttribute(name, String(value)),
                 );
                 this.band.removeAttribute('hidden');
                 this.markIn(kept);
@@ -165,8 +171,9 @@ export class Hands extends Dragging {
         });
     }
 
+    /** @param {Iterable<string>} kept */
     markIn(kept) {
-        const [left, top, right, bottom] = this.rectangle;
+        const [left, top, right, bottom] = this.rectangle ?? [0, 0, 0, 0];
         const { outline, map } = this;
         const inside = map.picture.list
             .filter(({ id }) => {
@@ -181,12 +188,13 @@ export class Hands extends Dragging {
 
     // ---- Dragging
 
-    /** A branch that comes from the tray is dragged like one on the map. */
+    /** A branch that comes from the tray is dragged like one on the map. @param {PointerEvent} event @param {string} id */
     take(event, id) {
         this.ids = [id];
         this.track(event, { move: (e) => this.drag(e), up: (e) => this.drop(e) });
     }
 
+    /** @param {PointerEvent} event @param {{move: (event: PointerEvent) => void, up: (event: PointerEvent) => void}} on */
     track(event, { move, up }) {
         this.stop?.abort();
         this.stop = follow(event, { move, up, cancel: () => this.cancel() });

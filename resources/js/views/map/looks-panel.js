@@ -4,11 +4,15 @@ import { Popover } from '../../ui/popover.js';
 
 /** How the map is drawn: its style, seen at once under the pointer, the width of titles, and what is hidden by level. */
 export class LooksPanel {
+    /** @param {import('./map.js').MapView} map */
     constructor(map) {
         this.map = map;
         this.panel = new Popover(() => this.button?.focus());
+        /** How it looked before what is only shown for a moment. @type {Record<string, any> | null} */
+        this.kept = null;
     }
 
+    /** @param {HTMLElement} button */
     toggle(button) {
         this.button = button;
         this.panel.isOpen ? this.panel.close() : this.open();
@@ -17,7 +21,7 @@ export class LooksPanel {
     open() {
         const { map, panel } = this;
         const { look } = map;
-        const set = (name) => (value) => {
+        const set = (/** @type {string} */ name) => (/** @type {any} */ value) => {
             this.kept = null;
             map.setLook({ [name]: value }).then(() => this.panel.isOpen && this.open());
         };
@@ -44,12 +48,12 @@ export class LooksPanel {
             'aria-label': 'Width of titles',
             onchange: () => map.setLook({ wrap: Number(wrap.value) }),
         });
-        const down = (label, name) => {
+        const down = (/** @type {string} */ label, /** @type {string} */ name) => {
             const select = element(
                 'select',
                 { 'aria-label': label, onchange: () => set(name)(Number(select.value)) },
                 element('option', { value: 0, selected: look[name] === 0 }, 'to the last level'),
-                ...words().levelsOnMap.map((level) =>
+                ...words().levelsOnMap.map((/** @type {number} */ level) =>
                     element('option', { value: level, selected: look[name] === level }, `to level ${level}`),
                 ),
             );
@@ -69,7 +73,7 @@ export class LooksPanel {
                 down('Notes, words and flags', 'notes'),
             ),
         );
-        panel.box.append(
+        panel.box?.append(
             element(
                 'div',
                 { class: 'acts-list' },
@@ -77,9 +81,10 @@ export class LooksPanel {
                 element('a', { href: `${map.page.address}/hand-over?format=pdf&seen=1` }, 'Print this map'),
             ),
         );
-        panel.box.querySelector('button').focus();
+        panel.focus();
     }
 
+    /** @param {string | undefined} style */
     preview(style) {
         clearTimeout(this.back);
         if (this.map.look.style !== style) {

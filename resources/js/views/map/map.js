@@ -1,3 +1,4 @@
+import { allOf, around, byId, firstOf, idAround } from '../../lib/dom.js';
 import { always, when } from '../../commands/commands.js';
 import { actionFor } from '../../lib/keys.js';
 import { ROOT } from '../../state/plan.js';
@@ -19,11 +20,13 @@ const STEP = 1.25;
  * worked out by PHP; this asks for it, with what is folded and how the person wants to see it.
  */
 export class MapView extends Walking {
+    /** @param {import('../page.js').Page} page */
     constructor(page) {
         super();
         this.page = page;
+        this.isPlaced = false;
         this.outline = page.outline;
-        this.side = document.getElementById('map');
+        this.side = byId('map');
         this.look = page.data.map;
         this.picture = new Picture(this);
         this.hands = new Hands(this);
@@ -34,19 +37,22 @@ export class MapView extends Walking {
             },
             mayDrag: (event) => this.hands.mayPan(event),
         });
-        this.overview = new Overview(this, document.getElementById('overview'));
+        this.overview = new Overview(this, byId('overview'));
         this.tray = new Tray(this);
         this.panel = new LooksPanel(this);
-        this.peek = new NotePeek(this.page, this.side, '.note-sign', (sign) => sign.closest('.leaf').dataset.id);
+        this.peek = new NotePeek(this.page, this.side, '.note-sign', (sign) => idAround(sign, '.leaf'));
         this.relations = new RelationLayer(this);
         this.pictures = new Pictures(this);
         this.box = this.picture.box;
         page.commands.provide('map', this.commands);
         this.box.addEventListener('keydown', (event) => this.pressed(event));
-        this.outline.takesFirst(document.getElementById('first-on-map'));
+        this.outline.takesFirst(byId('first-on-map', HTMLInputElement));
         new ResizeObserver(() => this.isShown && this.resized()).observe(this.box);
-        this.tools = document.querySelector('[data-bar=map]');
-        this.tools.addEventListener('click', (event) => this.tool(event.target.closest('[data-tool]')));
+        this.tools = firstOf(document, '[data-bar=map]');
+        this.percent = firstOf(this.tools, '[data-tool=actual]');
+        /** @type {ReturnType<typeof setTimeout> | null} */
+        this.seen = null;
+        this.tools.addEventListener('click', (event) => this.tool(around(event, '[data-tool]')));
         document.addEventListener('fullscreenchange', () => this.drawTools());
     }
 
@@ -59,7 +65,7 @@ export class MapView extends Walking {
 
     /** How much of the right edge the note covers, in pixels. */
     get taken() {
-        return !document.getElementById('note').hidden && this.box.clientWidth > 700 ? document.getElementById('note').offsetWidth + 16 : 0;
+        return !byId('note').hidden && this.box.clientWidth > 700 ? byId('note').offsetWidth + 16 : 0;
     }
 
     // ---- As a view of the page
@@ -71,7 +77,7 @@ export class MapView extends Walking {
         first ? outline.marking.only(first) : outline.state.mark(null);
         // At once: what is typed while the picture is on its way is typed here.
         if (!outline.active) {
-            document.getElementById('first-on-map').focus();
+            byId('first-on-map').focus();
         } else if (!this.page.note.isOpen) {
             this.box.focus({ preventScroll: true });
         }
@@ -96,17 +102,20 @@ export class MapView extends Walking {
     draw() {
         this.outline.draw();
         this.tray.draw();
-        document.getElementById('map-empty').hidden = this.tree.partsOf(ROOT).length > 0;
+        byId('map-empty').hidden = this.tree.partsOf(ROOT).length > 0;
     }
 
+    /** @param {string} id */
     retitled(id) {
         this.page.note.retitled(id);
     }
 
+    /** @param {string} id */
     reveal(id) {
         this.outline.reveal(id);
     }
 
+    /** @param {Event} event */
     outwards(event) {
         if (this.hands.isBusy) {
             this.hands.cancel();
@@ -140,13 +149,15 @@ export class MapView extends Walking {
         }, 100);
         this.peek.hide();
         const share = `${Math.round(this.camera.scale * 100)}%`;
-        this.percent ??= this.tools.querySelector('[data-tool=actual]');
         if (this.percent.textContent !== share) {
             this.percent.textContent = share;
         }
     }
 
-    /** What PHP has told changed: with the picture where that was asked for beside it, else the picture is asked for. */
+    /**
+     * What PHP has told changed: with the picture where that was asked for beside it, else the picture is asked for.
+     * @param {import('../../state/topics.js').Answer} answer
+     */
     told(answer) {
         answer.map ? this.take(answer.map, false) : this.changed();
     }
@@ -156,18 +167,20 @@ export class MapView extends Walking {
     // ---- Tools
 
     drawTools() {
-        for (const button of this.tools.querySelectorAll('[data-arrangement]')) {
+        for (const button of allOf(this.tools, '[data-arrangement]')) {
             button.setAttribute('aria-pressed', String(button.dataset.arrangement === this.look.arrangement));
         }
-        this.tools.querySelector('[data-tool=full]').setAttribute('aria-pressed', String(document.fullscreenElement !== null));
-        this.tools.querySelector('[data-tool=rectangle]').setAttribute('aria-pressed', String(this.hands.isDrawing));
+        firstOf(this.tools, '[data-tool=full]').setAttribute('aria-pressed', String(document.fullscreenElement !== null));
+        firstOf(this.tools, '[data-tool=rectangle]').setAttribute('aria-pressed', String(this.hands.isDrawing));
     }
 
+    /** @param {HTMLElement | null} button */
     tool(button) {
         if (!button) {
             return;
         }
-        ({
+        /** @type {Record<string, () => unknown>} */
+        const tools = {
             arrange: () => this.setLook({ arrangement: button.dataset.arrangement }),
             smaller: () => this.camera.by(1 / STEP),
             larger: () => this.camera.by(STEP),
@@ -185,11 +198,13 @@ export class MapView extends Walking {
                           .requestFullscreen()
                           .catch(() => this.page.say('This browser does not allow a full screen here.')),
             look: () => this.panel.toggle(button),
-        })[button.dataset.tool]();
+        };
+        tools[button.dataset.tool ?? '']?.();
     }
 
     // ---- Keys
 
+    /** @param {KeyboardEvent} event */
     pressed(event) {
         if (event.target !== this.box) {
             return;
@@ -205,7 +220,8 @@ export class MapView extends Walking {
 
     /** What can be done on the map, beside what can be done with marked topics anywhere. */
     get commands() {
-        const go = (...way) => always(() => this.go(...way));
+        const go = (/** @type {import('../../map/ways.js').Direction} */ direction, isMore = false) =>
+            always(() => this.go(direction, isMore));
         return {
             goUp: go('up'),
             goDown: go('down'),
@@ -220,7 +236,7 @@ export class MapView extends Walking {
             wholeMap: always(() => this.fit()),
             wholeBranch: when(
                 () => this.outline.active,
-                () => this.fitBranch(this.outline.active),
+                () => this.fitBranch(this.outline.active ?? ''),
             ),
             fold: always(() => this.toggleFold()),
             addInside: always(() => this.add('inside')),

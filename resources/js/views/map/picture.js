@@ -1,3 +1,4 @@
+import { byId } from '../../lib/dom.js';
 import { counted } from '../../lib/counted.js';
 import { words } from '../../lib/vocabulary.js';
 import { Canvas } from '../../map/canvas.js';
@@ -15,7 +16,7 @@ export class Picture extends Canvas {
     /** @param {import('./map.js').MapView} map */
     constructor(map) {
         const { tree, outline } = map;
-        super(document.getElementById('ground'), {
+        super(byId('ground'), {
             parentOf: (id) => tree.get(id).parent,
             hasParts: (id) => tree.partsOf(id).length > 0,
             keeps: (id) => id === outline.active,
@@ -27,24 +28,33 @@ export class Picture extends Canvas {
         this.outline = outline;
         this.tree = tree;
         this.scroller = this.box;
+        /** @type {Map<string | null, number>} */
         this.index = new Map();
+        /** The ways from topic to topic, made when they are first asked for. @type {Ways | null} */
+        this.way = null;
         this.field = new TitleField(this);
     }
 
+    /** @param {any} told */
     take(told) {
         super.take(told);
         this.way = null;
     }
 
     get ways() {
-        const shown = this.list.filter(({ id }) => this.shapes.has(id));
-        this.way ??= new Ways(new Map(shown.map(({ id }) => [id, this.shapes.get(id)])), (id) => this.parentOf(id));
+        if (!this.way) {
+            const shown = new Map();
+            for (const { id } of this.list) {
+                this.shapes.has(id) && shown.set(id, this.shapes.get(id));
+            }
+            this.way = new Ways(shown, (id) => this.parentOf(id));
+        }
         return this.way;
     }
 
     // ---- The doors of the rows
 
-    /** Which topics are shown, in reading order; those of which PHP has not told yet are drawn when it has. */
+    /** Which topics are shown, in reading order; those of which PHP has not told yet are drawn when it has. @param {any} list */
     layOut(list) {
         this.way = null;
         this.list = list;
@@ -61,6 +71,7 @@ export class Picture extends Canvas {
         this.draw();
     }
 
+    /** @param {string} id */
     reveal(id) {
         const shape = this.shapes.get(id);
         if (shape) {
@@ -80,6 +91,7 @@ export class Picture extends Canvas {
         return this.told && this.map.isShown ? this.move(this.map.camera) : false;
     }
 
+    /** @param {string} id @param {HTMLInputElement} input */
     openField(id, input) {
         return this.field.open(id, input);
     }
@@ -104,7 +116,7 @@ export class Picture extends Canvas {
             if (!topic) {
                 continue;
             }
-            const { shape } = node;
+            const shape = /** @type {import('../../map/shape.js').Shape} */ (node.shape);
             const parts = tree.partsOf(id);
             const siblings = tree.partsOf(topic.parent);
             const isDim = outline.looks.isDim(id) || (shown && !shown.has(id));
@@ -152,7 +164,7 @@ export class Picture extends Canvas {
             : this.box.removeAttribute('aria-activedescendant');
     }
 
-    /** Whether the search has found something in a topic, or shows it now. */
+    /** Whether the search has found something in a topic, or shows it now. @param {string} id */
     found(id) {
         const { find } = this.map.page;
         const hits = find?.isOpen ? find.byTopic.get(id) : null;

@@ -1,11 +1,23 @@
+import { around, firstOf, idAround, idOf } from '../../lib/dom.js';
 import { isDrag } from '../../lib/pressing.js';
 import { colour } from '../../ui/element.js';
 import { svg } from '../../map/draw.js';
 
+/** The topic under a pointer. @param {MouseEvent} event */
+const leafAt = ({ clientX, clientY }) => {
+    const under = document.elementFromPoint(clientX, clientY);
+    return (under && idAround(under, '.leaf')) || null;
+};
+
 /** Relations as they are drawn on the map: thin lines with their labels on them; a press opens one, dragging its middle bends it. */
 export class RelationLayer {
+    /** @param {import('./map.js').MapView} map */
     constructor(map) {
         this.map = map;
+        /** The topic to which a relation is pulled. @type {string | null} */
+        this.target = null;
+        /** @type {any[]} */
+        this.tracks = [];
         this.layer = map.picture.stage.insertBefore(svg('g', { class: 'relations', 'aria-hidden': 'true' }), map.picture.over);
         this.rubber = map.picture.over.appendChild(svg('path', { class: 'rubber', hidden: '' }));
         this.layer.addEventListener('pointerdown', (event) => this.press(event));
@@ -15,10 +27,12 @@ export class RelationLayer {
         return this.map.page.relations;
     }
 
+    /** @param {any} told */
     draw(told) {
         this.tracks = told;
+        /** @type {SVGElement[]} */
         const labels = [];
-        const lines = told.flatMap((track) => {
+        const lines = told.flatMap((/** @type {any} */ track) => {
             const relation = this.map.tree.relations.get(track.id);
             if (!relation) {
                 return [];
@@ -50,14 +64,15 @@ export class RelationLayer {
         this.layer.replaceChildren(...lines, ...labels);
     }
 
+    /** @param {PointerEvent} event */
     press(event) {
-        const group = event.target.closest('.relation');
+        const group = around(event, '.relation');
         if (!group || event.button !== 0) {
             return;
         }
         event.preventDefault();
         event.stopPropagation();
-        const { id } = group.dataset;
+        const id = idOf(group);
         const track = this.tracks.find((one) => one.id === id);
         let isFar = false;
         this.map.hands.track(event, {
@@ -65,7 +80,7 @@ export class RelationLayer {
                 const [x, y] = this.map.camera.point(e);
                 isFar ||= isDrag(event, e);
                 if (isFar) {
-                    const line = this.layer.querySelector(`[data-id="${id}"] .line`);
+                    const line = firstOf(this.layer, `[data-id="${id}"] .line`);
                     const [[fromX, fromY], [toX, toY]] = this.ends(track.path);
                     line.setAttribute('d', `M${fromX} ${fromY}Q${2 * x - (fromX + toX) / 2} ${2 * y - (fromY + toY) / 2} ${toX} ${toY}`);
                 }
@@ -85,21 +100,25 @@ export class RelationLayer {
         });
     }
 
+    /** @param {string} path */
     ends(path) {
-        const numbers = path.match(/-?[\d.]+/g).map(Number);
+        const numbers = (path.match(/-?[\d.]+/g) ?? []).map(Number);
         return [numbers.slice(0, 2), numbers.slice(-2)];
     }
 
-    /** From the handle of a topic to another one. */
+    /** From the handle of a topic to another one. @param {PointerEvent} event @param {string} id */
     pull(event, id) {
         const shape = this.map.picture.shapes.get(id);
+        if (!shape) {
+            return;
+        }
         const [x, y] = [shape.x + shape.reach * shape.out, shape.y];
         this.map.hands.track(event, {
             move: (e) => {
                 const [toX, toY] = this.map.camera.point(e);
                 this.rubber.setAttribute('d', `M${x} ${y}L${toX} ${toY}`);
                 this.rubber.removeAttribute('hidden');
-                this.target = document.elementFromPoint(e.clientX, e.clientY)?.closest('.leaf')?.dataset.id ?? null;
+                this.target = leafAt(e);
             },
             up: () => {
                 this.rubber.setAttribute('hidden', '');

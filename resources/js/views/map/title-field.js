@@ -1,5 +1,5 @@
 /** Of a topic that is not on the map yet: about where and how large it will be. */
-const GUESS = { out: 1, isMirrored: false, start: 15, width: 0, height: 22, size: 15, reach: 20, isGuess: true };
+const GUESS = { out: 1, isMirrored: false, start: 15, width: 0, height: 22, size: 15, reach: 20, indent: 0, isGuess: true };
 
 /** The field in which a title is written, over the place of the title on the map. */
 export class TitleField {
@@ -17,7 +17,11 @@ export class TitleField {
         return this.map.tree;
     }
 
-    /** Puts a field where a title stands; `false` where the topic is not on the map yet. */
+    /**
+     * Puts a field where a title stands; `false` where the topic is not on the map yet.
+     * @param {string} id
+     * @param {HTMLInputElement} input
+     */
     open(id, input) {
         const shape = this.shapes.get(id) ?? this.shapeFor(id);
         if (!shape) {
@@ -26,14 +30,14 @@ export class TitleField {
         this.field = { id, input, shape };
         input.classList.add('on-map');
         this.map.side.append(input);
-        if (shape.isGuess) {
+        if ('isGuess' in shape) {
             this.map.camera.reveal([shape.x, shape.y - 16, shape.x + 240, shape.y + 16], this.map.taken);
         }
         this.place();
         return true;
     }
 
-    /** A topic of which PHP has not told stands, for a moment, after the one it follows or inside its parent. */
+    /** A topic of which PHP has not told stands, for a moment, after the one it follows or inside its parent. @param {string} id */
     shapeFor(id) {
         const spot = this.tree.get(id)?.spot?.split(',').map(Number);
         if (spot) {
@@ -63,7 +67,7 @@ export class TitleField {
         if (!field) {
             return;
         }
-        if (field.shape.isGuess || this.shapes.get(field.id) !== field.shape) {
+        if ('isGuess' in field.shape || this.shapes.get(field.id) !== field.shape) {
             field.shape = this.shapes.get(field.id) ?? field.shape;
         }
         const { shape, input } = field;

@@ -1,14 +1,16 @@
+import { byId, firstOf } from '../../lib/dom.js';
 import { follow, isDrag } from '../../lib/pressing.js';
 import { element } from '../../ui/element.js';
 import { TRAY } from '../../state/plan.js';
 
 /** The loose ideas at the edge of the map: from there they are dragged into the tree. */
 export class Tray {
+    /** @param {import('./map.js').MapView} map */
     constructor(map) {
         this.map = map;
-        this.side = document.getElementById('map-tray');
-        this.list = this.side.querySelector('ul');
-        this.side.querySelector('[data-close-tray]').addEventListener('click', () => this.toggle(false));
+        this.side = byId('map-tray');
+        this.list = firstOf(this.side, 'ul');
+        firstOf(this.side, '[data-close-tray]').addEventListener('click', () => this.toggle(false));
     }
 
     toggle(isOpen = this.side.hidden) {
@@ -38,7 +40,7 @@ export class Tray {
                         {
                             type: 'button',
                             class: 'idea',
-                            onpointerdown: (event) => this.press(event, id),
+                            onpointerdown: (/** @type {PointerEvent} */ event) => this.press(event, id),
                             onclick: () => this.mark(id),
                             'aria-label': `Loose idea: ${topic.title || 'Untitled'}`,
                         },
@@ -58,9 +60,10 @@ export class Tray {
                 );
             }),
         );
-        this.side.querySelector('.hint').hidden = ideas.length > 0;
+        firstOf(this.side, '.hint').hidden = ideas.length > 0;
     }
 
+    /** @param {PointerEvent} event @param {string} id */
     press(event, id) {
         if (event.button !== 0) {
             return;
@@ -75,6 +78,7 @@ export class Tray {
         });
     }
 
+    /** @param {string} id */
     mark(id) {
         this.map.page.tell(`Loose idea: ${this.map.tree.get(id)?.title}`);
     }

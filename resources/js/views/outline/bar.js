@@ -1,3 +1,4 @@
+import { allOf, firstOf } from '../../lib/dom.js';
 import { Bars } from '../../ui/bars.js';
 import { element } from '../../ui/element.js';
 import { Popover } from '../../ui/popover.js';
@@ -12,21 +13,22 @@ export class OutlineBar {
     constructor(outline) {
         this.outline = outline;
         this.panel = new Popover(() => this.button?.focus());
-        this.bar = document.querySelector('[data-bar=outline]');
+        this.bar = firstOf(document, '[data-bar=outline]');
         this.opens('bar-show', () => this.show());
         this.opens('bar-only', () => this.only());
         this.opens('bar-numbers', () => this.numbers());
         this.opens('bar-sort', () => this.sort());
         this.unsets('bar-show', () => outline.looks.focusOn(ROOT));
         this.unsets('bar-only', () => outline.looks.showAll());
-        for (const button of this.bar.querySelectorAll('[data-level]')) {
+        for (const button of allOf(this.bar, '[data-level]')) {
             const level = Number(button.dataset.level);
             button.addEventListener('click', () => (level ? outline.foldTo(level) : outline.setFolds((folds) => folds.clear())));
         }
     }
 
+    /** @param {string} id @param {any} open */
     opens(id, open) {
-        const button = document.querySelector(`#${id} > button`);
+        const button = firstOf(document, `#${id} > button`);
         button.addEventListener('click', () => {
             const isOpen = this.panel.isOpen && this.button === button;
             this.button = button;
@@ -34,8 +36,9 @@ export class OutlineBar {
         });
     }
 
+    /** @param {string} id @param {(...given: any[]) => unknown} act */
     unsets(id, act) {
-        document.querySelector(`#${id} .unset`).addEventListener('click', act);
+        firstOf(document, `#${id} .unset`).addEventListener('click', act);
     }
 
     get focus() {
@@ -53,14 +56,15 @@ export class OutlineBar {
         Bars.say('bar-numbers', words().schemes[properties.numbering].short);
     }
 
+    /** @param {string} label @param {...import('../../ui/element.js').Child} children */
     raise(label, ...children) {
         this.panel.raise(label, this.button, ...children);
-        (this.panel.box.querySelector('[aria-pressed=true]') ?? this.panel.box.querySelector('button')).focus();
+        this.panel.focus('[aria-pressed=true]');
     }
 
     show() {
         const { panel } = this;
-        const choose = (value) => {
+        const choose = (/** @type {any} */ value) => {
             panel.close();
             this.outline.looks.look(value);
         };
@@ -84,7 +88,7 @@ export class OutlineBar {
             panel.choice('Only what is flagged', 'flags', flags, (flag) => {
                 looks.toggleFlag(flag);
                 this.only();
-                panel.box.querySelector(`[data-value=${flag}]`).focus();
+                panel.focus(`[data-value=${flag}]`);
             }),
             element(
                 'div',
@@ -111,7 +115,9 @@ export class OutlineBar {
         const depth = element(
             'select',
             { 'aria-label': 'Number down to', onchange: () => page.setPlan({ numbering_depth: Number(depth.value) }) },
-            ...words().levels.map((level) => element('option', { value: level, selected: level === down }, `to level ${level}`)),
+            ...words().levels.map((/** @type {number} */ level) =>
+                element('option', { value: level, selected: level === down }, `to level ${level}`),
+            ),
         );
         const schemes = Object.entries(words().schemes).map(([value, { short }]) => [value, short, numbering === value]);
         const choice = panel.choice('Numbers', 'numbers', schemes, (value) => {

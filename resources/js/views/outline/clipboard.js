@@ -7,6 +7,7 @@ const OWN = 'application/x-embrel-topics';
 
 /** Cut, copy, paste and duplicate of branches, here, in other plans and in other programs, which get and give lists. */
 export class Clipboard {
+    /** @param {import('./outline.js').Outline} outline */
     constructor(outline) {
         this.outline = outline;
         document.addEventListener('copy', (event) => this.out(event));
@@ -18,6 +19,7 @@ export class Clipboard {
         return document.activeElement === this.outline.box && !this.outline.writing;
     }
 
+    /** @param {ClipboardEvent} event */
     out(event) {
         const { outline } = this;
         const heads = this.isOnRows() ? outline.markedHeads() : [];
@@ -29,7 +31,7 @@ export class Clipboard {
         return true;
     }
 
-    /** What is copied, or dragged away: for us with its ids, for other programs as lists. */
+    /** What is copied, or dragged away: for us with its ids, for other programs as lists. @param {any} data @param {string[]} heads */
     fill(data, heads, cut = false) {
         const { tree, page } = this.outline;
         data.setData('text/plain', toText(tree, heads));
@@ -37,22 +39,25 @@ export class Clipboard {
         data.setData(OWN, JSON.stringify({ plan: page.data.plan, heads, cut, all: heads.flatMap((id) => tree.branch(id)) }));
     }
 
+    /** @param {ClipboardEvent} event */
     async in(event) {
-        if (!this.isOnRows() || !this.outline.active) {
+        const { outline } = this;
+        const { active } = outline;
+        if (!this.isOnRows() || !active) {
             return;
         }
         event.preventDefault();
-        const { outline } = this;
-        const [file] = event.clipboardData.files;
+        const data = /** @type {DataTransfer} */ (event.clipboardData);
+        const file = data.files[0];
         if (file?.type.startsWith('image/')) {
-            putPicture(outline.page.session, file, outline.active);
+            putPicture(outline.page.session, file, active);
             return;
         }
-        outline.unfold(outline.active);
-        await this.take(event.clipboardData, outline.tree.lastPlace(outline.active));
+        outline.unfold(active);
+        await this.take(data, outline.tree.lastPlace(active));
     }
 
-    /** Puts what was pasted, or dropped, at a place. */
+    /** Puts what was pasted, or dropped, at a place. @param {DataTransfer} data @param {import('../../state/topics.js').Place} place */
     async take(data, place) {
         const own = data.getData(OWN);
         const [html, text] = ['text/html', 'text/plain'].map((type) => data.getData(type));
@@ -65,7 +70,11 @@ export class Clipboard {
         }
     }
 
-    /** Topics of ours: what was cut here comes back as itself; else copies are made, with their notes; null where they could not be. */
+    /**
+     * Topics of ours: what was cut here comes back as itself; else copies are made, with their notes; null where they could not be.
+     * @param {{plan: string, heads: string[], all: string[], cut: boolean}} taken
+     * @param {import('../../state/topics.js').Place} place
+     */
     async bring({ plan, heads, all, cut }, place) {
         const { outline } = this;
         if (plan !== outline.page.data.plan) {
@@ -92,7 +101,12 @@ export class Clipboard {
         return true;
     }
 
-    /** Copies of branches of another plan, made by the server. */
+    /**
+     * Copies of branches of another plan, made by the server.
+     * @param {any} plan
+     * @param {string[]} heads
+     * @param {import('../../state/topics.js').Place} place
+     */
     async fromPlan(plan, heads, place, move = false) {
         const isUnmoved = meanwhile();
         const answer = await this.outline.page.sent('copies', {
@@ -115,6 +129,7 @@ export class Clipboard {
         return answer;
     }
 
+    /** @param {string[]} heads @param {import('../../state/topics.js').Place} place */
     copy(heads, place) {
         const { outline } = this;
         const copies = Object.fromEntries(heads.flatMap((head) => outline.tree.branch(head)).map((id) => [id, newId()]));
@@ -132,6 +147,7 @@ export class Clipboard {
         this.copy(heads, { parent: this.outline.tree.get(last).parent, after: last });
     }
 
+    /** @param {any} topics @param {import('../../state/topics.js').Place} place */
     insert(topics, place) {
         if (topics.length) {
             this.outline.perform({ type: 'add', at: place, topics });

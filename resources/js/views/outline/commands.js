@@ -8,11 +8,15 @@ const KINDS = { kindSection: 'section', kindPoint: 'point', kindQuote: 'quote', 
  */
 export function rowCommands(outline) {
     const { marking, moving, looks, clipboard, menu, page, tree } = outline;
-    const { parts, place } = { parts: (id) => tree.partsOf(id), place: (id) => tree.placeOf(id) };
+    const { parts, place } = {
+        parts: (/** @type {string} */ id) => tree.partsOf(id),
+        place: (/** @type {string} */ id) => tree.placeOf(id),
+    };
     /** Something that is done with a topic that is shown. */
-    const row = (run) => when(({ id }) => outline.isShown(id), run);
+    const row = (/** @type {(...given: any[]) => unknown} */ run) => when(({ id }) => outline.isShown(id), run);
     /** The same where something more must hold of it. */
-    const rowThat = (holds, run) => when((at) => outline.isShown(at.id) && holds(at.id), run);
+    const rowThat = (/** @type {any} */ holds, /** @type {(...given: any[]) => unknown} */ run) =>
+        when((at) => outline.isShown(at.id) && holds(at.id), run);
     const some = always;
     const kinds = Object.entries(KINDS).map(([id, kind]) => [id, row(() => outline.setField('kind', kind))]);
 
@@ -27,25 +31,25 @@ export function rowCommands(outline) {
         markToLast: row(() => marking.stretch(outline.list.length)),
         passAbove: row(() => marking.pass(-1)),
         passBelow: row(() => marking.pass(1)),
-        toggleMark: row(({ id }) => marking.toggle(id)),
-        markAll: row(({ id }) => marking.all(id)),
-        markMore: row(({ id }) => marking.more(id)),
+        toggleMark: row((/** @type {{id: string}} */ { id }) => marking.toggle(id)),
+        markAll: row((/** @type {{id: string}} */ { id }) => marking.all(id)),
+        markMore: row((/** @type {{id: string}} */ { id }) => marking.more(id)),
         done: row(() => marking.done()),
-        foldOrParent: row(({ id }) => marking.foldOrParent(id)),
-        unfoldOrPart: row(({ id }) => marking.unfoldOrPart(id)),
+        foldOrParent: row((/** @type {{id: string}} */ { id }) => marking.foldOrParent(id)),
+        unfoldOrPart: row((/** @type {{id: string}} */ { id }) => marking.unfoldOrPart(id)),
         toggleFold: rowThat(
-            (id) => parts(id).length > 0,
-            ({ id }) => outline.setFolds((folds) => (folds.has(id) ? folds.delete(id) : folds.add(id))),
+            (/** @type {string} */ id) => parts(id).length > 0,
+            (/** @type {{id: string}} */ { id }) => outline.setFolds((folds) => (folds.has(id) ? folds.delete(id) : folds.add(id))),
         ),
-        foldToLevel: some(({ event }) => outline.foldTo(Number(event.code.slice(-1)))),
+        foldToLevel: some(({ event }) => outline.foldTo(Number(/** @type {KeyboardEvent} */ (event).code.slice(-1)))),
         unfoldAll: some(() => outline.setFolds((folds) => folds.clear())),
 
-        write: row(({ id }) => outline.titles.write(id, 'end')),
-        addAfter: row(({ id }) => outline.addBeside({ parent: tree.get(id).parent, after: id })),
-        addBefore: row(({ id }) => outline.addBeside(place(id))),
-        addInside: row(({ id }) => outline.addBeside(tree.lastPlace(id))),
+        write: row((/** @type {{id: string}} */ { id }) => outline.titles.write(id, 'end')),
+        addAfter: row((/** @type {{id: string}} */ { id }) => outline.addBeside({ parent: tree.get(id).parent, after: id })),
+        addBefore: row((/** @type {{id: string}} */ { id }) => outline.addBeside(place(id))),
+        addInside: row((/** @type {{id: string}} */ { id }) => outline.addBeside(tree.lastPlace(id))),
         wrap: row(() => moving.wrap()),
-        openNote: row(({ id }) => {
+        openNote: row((/** @type {{id: string}} */ { id }) => {
             marking.only(id);
             outline.note.open(id);
         }),
@@ -59,21 +63,21 @@ export function rowCommands(outline) {
         dissolve: row(() => moving.dissolve()),
         joinAbove: row(() => moving.joinAbove()),
         foldIn: row(() => moving.askFold()),
-        sortOut: row(({ id }) => page.sortOut(outline.marked.size ? outline.markedInOrder() : [id])),
-        relate: row(({ id }) => page.relations.relate(id)),
-        showRelations: row(({ id, anchor }) => menu.open(id, anchor, 'relations')),
+        sortOut: row((/** @type {{id: string}} */ { id }) => page.sortOut(outline.marked.size ? outline.markedInOrder() : [id])),
+        relate: row((/** @type {{id: string}} */ { id }) => page.relations.relate(id)),
+        showRelations: row((/** @type {{id: string, anchor: any}} */ { id, anchor }) => menu.open(id, anchor, 'relations')),
         duplicate: row(() => clipboard.duplicate()),
         remove: row(() => outline.remove(outline.markedInOrder())),
-        handOverBranch: row(({ id }) => page.leaveFor(`${outline.address}/hand-over?from=${id}`)),
-        takeInBelow: row(({ id }) => page.leaveFor(`/intake?into=${page.data.plan}&under=${id}`)),
+        handOverBranch: row((/** @type {{id: string}} */ { id }) => page.leaveFor(`${outline.address}/hand-over?from=${id}`)),
+        takeInBelow: row((/** @type {{id: string}} */ { id }) => page.leaveFor(`/intake?into=${page.data.plan}&under=${id}`)),
 
         ...Object.fromEntries(kinds),
-        chooseDye: row(({ id, anchor }) => menu.open(id, anchor, 'dye')),
-        chooseFlag: row(({ id, anchor }) => menu.open(id, anchor, 'flag')),
-        setTarget: row(({ id, anchor }) => menu.open(id, anchor, 'target')),
-        openMenu: row(({ id, anchor }) => menu.open(id, anchor)),
-        focusBranch: row(({ id }) => looks.toggle(id, false)),
-        dimRest: row(({ id }) => looks.toggle(id, true)),
+        chooseDye: row((/** @type {{id: string, anchor: any}} */ { id, anchor }) => menu.open(id, anchor, 'dye')),
+        chooseFlag: row((/** @type {{id: string, anchor: any}} */ { id, anchor }) => menu.open(id, anchor, 'flag')),
+        setTarget: row((/** @type {{id: string, anchor: any}} */ { id, anchor }) => menu.open(id, anchor, 'target')),
+        openMenu: row((/** @type {{id: string, anchor: any}} */ { id, anchor }) => menu.open(id, anchor)),
+        focusBranch: row((/** @type {{id: string}} */ { id }) => looks.toggle(id, false)),
+        dimRest: row((/** @type {{id: string}} */ { id }) => looks.toggle(id, true)),
         showKeys: some(() => page.keys.open()),
     };
 }

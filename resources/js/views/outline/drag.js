@@ -1,3 +1,4 @@
+import { around, byId, firstOf } from '../../lib/dom.js';
 import { follow, isDrag } from '../../lib/pressing.js';
 import { element } from '../../ui/element.js';
 import { numberAt } from './landing.js';
@@ -6,12 +7,18 @@ import { ROOT, TRAY } from '../../state/plan.js';
 
 /** Dragging rows by their number: a line shows where they will land, at which level, and with which number. */
 export class Drag {
+    /** @param {import('./outline.js').Outline} outline */
     constructor(outline) {
         this.outline = outline;
-        this.line = element('div', { class: 'landing', hidden: true }, element('output'));
+        this.number = element('output');
+        this.line = element('div', { class: 'landing', hidden: true }, this.number);
+        /** What is dragged; null: nothing. @type {string[] | null} */
+        this.ids = null;
+        /** @type {import('../../state/places.js').Shown | null} */
+        this.place = null;
         outline.rows.box.append(this.line);
-        outline.rows.box.addEventListener('pointerdown', (event) => this.press(event));
-        this.tray = document.getElementById('loose');
+        outline.rows.box.addEventListener('pointerdown', (/** @type {PointerEvent} */ event) => this.press(event));
+        this.tray = byId('loose');
         this.native();
     }
 
@@ -19,34 +26,39 @@ export class Drag {
     native() {
         const { outline } = this;
         const { box } = outline.rows;
-        outline.marking.bar.firstElementChild.addEventListener('dragstart', (event) =>
-            outline.clipboard.fill(event.dataTransfer, outline.markedHeads()),
+        firstOf(outline.marking.bar, '[draggable]').addEventListener(
+            'dragstart',
+            (event) => event.dataTransfer && outline.clipboard.fill(event.dataTransfer, outline.markedHeads()),
         );
-        box.parentElement.addEventListener('dragover', (event) => {
-            if (event.dataTransfer.types.some((type) => type.startsWith('text/'))) {
+        box.parentElement.addEventListener('dragover', (/** @type {DragEvent} */ event) => {
+            if (event.dataTransfer?.types.some((type) => type.startsWith('text/'))) {
                 event.preventDefault();
                 this.ids ??= [];
                 this.show(event);
             }
         });
-        box.parentElement.addEventListener('dragleave', (event) => !box.parentElement.contains(event.relatedTarget) && this.cancel());
-        box.parentElement.addEventListener('drop', (event) => {
+        box.parentElement.addEventListener(
+            'dragleave',
+            (/** @type {DragEvent} */ event) => !box.parentElement.contains(event.relatedTarget) && this.cancel(),
+        );
+        box.parentElement.addEventListener('drop', (/** @type {DragEvent} */ event) => {
             const { place } = this;
             event.preventDefault();
             this.cancel();
-            if (place) {
+            if (place && event.dataTransfer) {
                 outline.clipboard.take(event.dataTransfer, { parent: place.parent, after: place.after });
             }
         });
     }
 
+    /** @param {PointerEvent} event */
     press(event) {
-        const handle = event.target.closest('.n, .title');
-        const row = event.target.closest('.row');
+        const handle = around(event, '.n, .title');
+        const row = around(event, '.row');
         if (!handle || !row || event.button !== 0 || (event.pointerType === 'touch' && !handle.classList.contains('n'))) {
             return;
         }
-        const { id } = row.dataset;
+        const { id = '' } = row.dataset;
         const stop = follow(event, {
             move: (e) => {
                 if (!this.ids && isDrag(event, e)) {
@@ -75,14 +87,15 @@ export class Drag {
         );
     }
 
+    /** @param {MouseEvent} event */
     show(event) {
-        const { rows, tree } = this.outline;
+        const { sheet: rows, tree } = this.outline;
         const over = document.elementFromPoint(event.clientX, event.clientY);
         const isOverTray = this.tray.contains(over);
         this.tray.classList.toggle('is-target', isOverTray);
         if (isOverTray) {
             this.line.hidden = true;
-            this.place = tree.lastPlace(TRAY);
+            this.place = { ...tree.lastPlace(TRAY), level: 1 };
             return;
         }
         const box = rows.box.getBoundingClientRect();
@@ -98,10 +111,10 @@ export class Drag {
         const loose = rows.list.findIndex((row) => row.loose);
         const top = isFirstLoose ? rows.tops[loose] - 1 : Math.min(rows.tops[gap] - 1, rows.bottomOf(gap - 1));
         this.line.style.top = `${top}px`;
-        this.line.style.setProperty('--l', place.level - 1);
+        this.line.style.setProperty('--l', String(place.level - 1));
         if (JSON.stringify(place) !== JSON.stringify(this.place)) {
             this.place = place;
-            this.line.firstChild.textContent = '';
+            this.number.textContent = '';
             clearTimeout(this.asking);
             this.asking = setTimeout(() => this.ask(place), 120);
         }
@@ -110,27 +123,34 @@ export class Drag {
         rows.scroller.scrollTop += event.clientY < view.top + edge ? -14 : event.clientY > view.bottom - edge ? 14 : 0;
     }
 
+    /** @param {number} y */
     gapAt(y) {
-        const { rows } = this.outline;
+        const rows = this.outline.sheet;
         const i = rows.at(Math.max(0, y));
         return y > (rows.tops[i] + rows.tops[i + 1]) / 2 ? i + 1 : i;
     }
 
-    /** The place in a gap: how far in, goes by how far to the right; never among what is dragged. */
+    /**
+     * The place in a gap: how far in, goes by how far to the right; never among what is dragged.
+     * @param {number} gap
+     * @param {number} x
+     * @param {number} y
+     */
     placeAt(gap, x, y) {
-        const { rows, tree, start, state } = this.outline;
+        const { sheet: rows, tree, start, state } = this.outline;
         return onDropInGap(tree, rows.list, gap, {
             wished: Math.round((x - rows.left(1) - rows.unit) / rows.sizes.step) + 1,
-            dragged: new Set(this.ids.flatMap((id) => tree.branch(id))),
+            dragged: new Set(this.ids?.flatMap((id) => tree.branch(id))),
             top: state.isAlone ? start : ROOT,
             isUnderHeading: (row) => y > rows.tops[row] - rows.heights.lead / 2,
         });
     }
 
+    /** @param {import('../../state/topics.js').Place} place */
     async ask(place) {
         const number = await numberAt(this.outline, place, this.ids?.[0]);
         if (this.place === place) {
-            this.line.firstChild.textContent = number;
+            this.number.textContent = number;
         }
     }
 

@@ -11,21 +11,21 @@ export class Elsewhere {
         this.choosing = outline.page.choosing;
     }
 
-    /** Asks for a number or some letters of a title, and moves into that topic, before it or after it. */
+    /** Asks for a number or some letters of a title, and moves into that topic, before it or after it. @param {string[]} heads */
     moveTo(heads) {
         const { outline, choosing } = this;
         const { tree } = outline;
         const find = choosing.finder((id) => heads.some((head) => tree.isWithin(id, head)));
-        const move = (place) => {
+        const move = (/** @type {import('../../state/topics.js').Place} */ place) => {
             this.choosing.close();
             outline.unfold(place.parent);
             outline.move(heads, place);
             outline.show(heads[0]);
             outline.box.focus({ preventScroll: true });
         };
-        const before = ({ id }) => tree.placeOf(id);
-        const after = ({ id }) => ({ parent: tree.get(id).parent, after: id });
-        choosing.choose('Move to', 'Number, or some letters of a title', (wanted) => {
+        const before = (/** @type {{id: string}} */ { id }) => tree.placeOf(id);
+        const after = (/** @type {{id: string}} */ { id }) => ({ parent: tree.get(id).parent, after: id });
+        choosing.choose('Move to', 'Number, or some letters of a title', (/** @type {any} */ wanted) => {
             return [
                 ...find(wanted).map((one) => [
                     { name: `Into ${one.name}`, act: () => move(tree.lastPlace(one.id)) },
@@ -42,10 +42,10 @@ export class Elsewhere {
         });
     }
 
-    /** Takes branches to another plan, or copies of them. */
+    /** Takes branches to another plan, or copies of them. @param {string[]} heads */
     async toAnotherPlan(heads) {
         const { page } = this;
-        const take = async (plan, move) => {
+        const take = async (/** @type {any} */ plan, /** @type {any} */ move) => {
             this.choosing.close();
             await page.queue.flush();
             const answer = await send('POST', `/plans/${plan.id}/copies`, {
@@ -62,7 +62,7 @@ export class Elsewhere {
                 page.say(`${move ? 'Moved' : 'Copied'} to “${plan.title}”, at its end.`);
             }
         };
-        await this.choosing.choosePlan('To another plan', (plan) => [
+        await this.choosing.choosePlan('To another plan', (/** @type {any} */ plan) => [
             { name: `Copy to ${plan.title || 'Untitled'}`, act: () => take(plan, false) },
             { name: 'Move', label: `Move to ${plan.title || 'Untitled'}`, act: () => take(plan, true) },
         ]);
@@ -72,10 +72,12 @@ export class Elsewhere {
     async bringIn() {
         const { page } = this;
         const { outline } = page;
-        const bring = (plan) => {
+        const bring = (/** @type {any} */ plan) => {
             this.choosing.close();
             outline.clipboard.fromPlan(plan.id, [], page.tree.lastPlace(outline.state.isAlone ? outline.start : ROOT));
         };
-        await this.choosing.choosePlan('Bring in a plan', (plan) => [{ name: plan.title || 'Untitled', act: () => bring(plan) }]);
+        await this.choosing.choosePlan('Bring in a plan', (/** @type {any} */ plan) => [
+            { name: plan.title || 'Untitled', act: () => bring(plan) },
+        ]);
     }
 }

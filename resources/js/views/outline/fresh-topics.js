@@ -10,7 +10,7 @@ export class FreshTopics {
         }
     }
 
-    /** A topic that was made here, and was left with nothing on it, goes by itself. */
+    /** A topic that was made here, and was left with nothing on it, goes by itself. @param {string} id */
     drop(id) {
         const { outline } = this;
         const { tree } = outline;
@@ -19,13 +19,13 @@ export class FreshTopics {
             return;
         }
         this.fresh.delete(id);
-        const at = outline.rows.index.get(id);
+        const at = outline.rows.index.get(id) ?? NaN;
         const next = outline.list[at - 1] ?? outline.list[at + 1];
         if (outline.queue.takeOut(made.change, id)) {
             tree.forget(id);
             outline.page.draw();
         } else {
-            outline.perform({ type: 'drop', ids: [id] }, ...(made.written ? [] : [made.step]));
+            outline.perform({ type: 'drop', ids: [id] }, made.written ? undefined : made.step);
         }
         if (outline.active === id) {
             outline.state.mark(next?.id ?? null);
@@ -37,7 +37,8 @@ export class FreshTopics {
     refresh() {
         const topic = this.outline.writing && this.outline.tree.get(this.outline.writing);
         if (topic && topic.title !== this.input.value.trim() && this.outline.queue.isEmpty) {
-            const { selectionStart: start, selectionEnd: end, value } = this.input;
+            const { value } = this.input;
+            const [start, end] = [this.input.selectionStart ?? 0, this.input.selectionEnd ?? 0];
             const later =
                 topic.title.endsWith(value.slice(start)) && !topic.title.startsWith(value.slice(0, start))
                     ? topic.title.length - value.length

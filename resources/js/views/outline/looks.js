@@ -1,13 +1,15 @@
+import { byId } from '../../lib/dom.js';
 import { element } from '../../ui/element.js';
 import { words } from '../../lib/vocabulary.js';
 import { ROOT } from '../../state/plan.js';
 
 /** What part of the plan the outline shows: one branch alone or with the rest dimmed, only some flags, only what was found. */
 export class Looks {
+    /** @param {import('./outline.js').Outline} outline */
     constructor(outline) {
         this.outline = outline;
         this.state = outline.state;
-        this.bar = document.getElementById('crumbs');
+        this.bar = byId('crumbs');
     }
 
     get tree() {
@@ -18,6 +20,7 @@ export class Looks {
         return this.state.isAlone;
     }
 
+    /** @param {string} id */
     isDim(id) {
         return this.outline.start !== ROOT && this.state.dimmed.get() && !this.tree.isWithin(id, this.outline.start);
     }
@@ -52,7 +55,7 @@ export class Looks {
             );
         }
         if (flags.size || found) {
-            const count = this.state.only.size;
+            const count = this.state.only?.size ?? 0;
             const what = found ? 'what was found' : [...flags].map((flag) => words().flags[flag]).join(', ');
             parts.push(
                 element('strong', {}, `Only ${what}: ${count} ${count === 1 ? 'topic' : 'topics'}`),
@@ -64,12 +67,13 @@ export class Looks {
 
     // ---- Focus
 
-    /** A branch in focus in one of the two ways; a second time, the whole plan again. */
+    /** A branch in focus in one of the two ways; a second time, the whole plan again. @param {string} id @param {boolean} dimmed */
     toggle(id, dimmed) {
         const isSo = this.outline.start === id && this.state.dimmed.get() === dimmed;
         this.focusOn(isSo ? ROOT : id, dimmed);
     }
 
+    /** @param {string} id */
     focusOn(id, dimmed = this.state.dimmed.get()) {
         const { outline } = this;
         this.state.focusOn(id, dimmed);
@@ -98,11 +102,13 @@ export class Looks {
 
     // ---- Filters
 
+    /** @param {ReadonlySet<string> | null} ids null: all again */
     showFound(ids) {
         this.state.showFound(ids);
         this.outline.draw();
     }
 
+    /** @param {string} flag */
     toggleFlag(flag) {
         this.state.toggleFlag(flag);
         this.outline.draw();
@@ -122,6 +128,7 @@ export class Looks {
         }
     }
 
+    /** @param {any} value */
     look(value) {
         const { outline } = this;
         const id = outline.start === ROOT ? outline.active : outline.start;

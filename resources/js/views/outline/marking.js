@@ -1,12 +1,14 @@
+import { around, byId, childrenOf } from '../../lib/dom.js';
+
 /** Which topics are marked, and the way from one to the next, as they are shown. */
 export class Marking {
     /** @param {import('./outline.js').Outline} outline */
     constructor(outline) {
         this.outline = outline;
         this.state = outline.state;
-        this.bar = document.getElementById('marked-bar');
+        this.bar = byId('marked-bar');
         this.bar.addEventListener('click', (event) => {
-            const command = event.target.closest('[data-action]')?.dataset.action;
+            const command = around(event, '[data-action]')?.dataset.action;
             if (command) {
                 outline.on(command, outline.active, this.bar, event);
             }
@@ -17,7 +19,7 @@ export class Marking {
     draw() {
         const { size } = this.state.marked.get();
         this.bar.hidden = size < 2 && !this.state.isAdding.get();
-        this.bar.firstElementChild.textContent = `${size} marked`;
+        childrenOf(this.bar)[0].textContent = `${size} marked`;
     }
 
     /** Shows what is marked now. */
@@ -26,7 +28,7 @@ export class Marking {
         this.draw();
     }
 
-    /** Adds one, and from then on whatever is pressed: for fingers, which have no Ctrl. */
+    /** Adds one, and from then on whatever is pressed: for fingers, which have no Ctrl. @param {string} id */
     more(id) {
         this.state.setAdding(true);
         this.state.add(id);
@@ -49,13 +51,14 @@ export class Marking {
         return index.get(this.outline.active) ?? index.get(this.state.beside) ?? Math.min(0, this.list.length - 1);
     }
 
+    /** @param {string | null} id */
     only(id) {
         this.state.mark(id);
         this.outline.titles.sweep();
         this.shown();
     }
 
-    /** The topic, brought into sight. */
+    /** The topic, brought into sight. @param {any} row */
     goTo(row) {
         if (row) {
             this.only(row.id);
@@ -63,17 +66,18 @@ export class Marking {
         }
     }
 
+    /** @param {number} by */
     step(by) {
         // Where what was marked has gone, the next one down is what stands there now.
         const isLost = !this.outline.active && this.state.beside !== null;
         this.goTo(this.list[Math.max(0, this.index() + (isLost && by > 0 ? 0 : by))]);
     }
 
-    /** Marks everything from the anchor to a row. */
+    /** Marks everything from the anchor to a row. @param {string} id */
     to(id) {
         const { rows } = this.outline;
         const anchor = rows.index.get(this.state.anchor) ?? this.index();
-        const end = rows.index.get(id);
+        const end = rows.index.get(id) ?? anchor;
         const [from, to] = anchor < end ? [anchor, end] : [end, anchor];
         this.state.markAll(
             this.list.slice(from, to + 1).map((row) => row.id),
@@ -83,6 +87,7 @@ export class Marking {
         this.shown();
     }
 
+    /** @param {number} by */
     stretch(by) {
         const row = this.list[Math.max(0, Math.min(this.list.length - 1, this.index() + by))];
         if (row) {
@@ -90,7 +95,7 @@ export class Marking {
         }
     }
 
-    /** Goes on without marking or letting go: then Ctrl and the space bar add a row far from the others. */
+    /** Goes on without marking or letting go: then Ctrl and the space bar add a row far from the others. @param {number} by */
     pass(by) {
         const row = this.list[this.index() + by];
         if (row) {
@@ -99,12 +104,13 @@ export class Marking {
         }
     }
 
+    /** @param {string} id */
     toggle(id) {
         this.state.toggle(id);
         this.shown();
     }
 
-    /** All of this level; a second time, everything. */
+    /** All of this level; a second time, everything. @param {string} id */
     all(id) {
         const { tree } = this.outline;
         const siblings = tree.partsOf(tree.get(id).parent);
@@ -113,6 +119,7 @@ export class Marking {
         this.shown();
     }
 
+    /** @param {string} id */
     foldOrParent(id) {
         const { outline } = this;
         const { parent } = outline.tree.get(id);
@@ -123,6 +130,7 @@ export class Marking {
         }
     }
 
+    /** @param {string} id */
     unfoldOrPart(id) {
         const { outline } = this;
         const [first] = outline.tree.partsOf(id);

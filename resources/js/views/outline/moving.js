@@ -1,3 +1,4 @@
+import { allOf, byId, firstOf } from '../../lib/dom.js';
 import { confirm } from '../../ui/confirm.js';
 import { newId } from '../../lib/ids.js';
 import { onShift, onShiftTab, onTab } from '../../state/places.js';
@@ -5,8 +6,11 @@ import { ROOT, TRAY } from '../../state/plan.js';
 
 /** Moving and regrouping what is marked. */
 export class Moving {
+    /** @param {import('./outline.js').Outline} outline */
     constructor(outline) {
         this.outline = outline;
+        /** What was sorted last, and by what. @type {string | null} */
+        this.sorted = null;
     }
 
     get tree() {
@@ -16,7 +20,7 @@ export class Moving {
     /** What is marked goes into the note above it; asked for is only as what. */
     askFold() {
         const ids = this.heads();
-        const dialog = document.getElementById('fold');
+        const dialog = byId('fold', HTMLDialogElement);
         if (!ids.length) {
             return;
         }
@@ -25,18 +29,18 @@ export class Moving {
             return;
         }
         const all = ids.flatMap((id) => this.tree.branch(id)).length;
-        dialog.querySelector('p').textContent =
+        firstOf(dialog, 'p').textContent =
             all === 1
                 ? `“${this.tree.get(ids[0]).title || 'Untitled'}” becomes part of the note above it, with its own note.`
                 : `${all} topics become part of the note above them, with their notes.`;
-        for (const button of dialog.querySelectorAll('[data-as]')) {
+        for (const button of allOf(dialog, '[data-as]')) {
             button.onclick = () => {
                 dialog.close();
                 this.outline.foldInto(ids, button.dataset.as);
             };
         }
         dialog.showModal();
-        dialog.querySelector('.primary').focus();
+        firstOf(dialog, '.primary').focus();
     }
 
     /** What is to be moved: the title being written, else what is marked; without what stands under another of them. */
@@ -45,13 +49,13 @@ export class Moving {
         return outline.writing ? this.tree.heads([outline.writing]) : outline.markedHeads();
     }
 
-    /** Does something with what is to be moved, if there is anything. */
+    /** Does something with what is to be moved, if there is anything. @param {(ids: string[]) => unknown} act */
     withHeads(act) {
         const ids = this.heads();
         return ids.length ? act(ids) : undefined;
     }
 
-    /** One place up or down among the siblings, and on past their ends into the neighbouring branch. */
+    /** One place up or down among the siblings, and on past their ends into the neighbouring branch. @param {-1 | 1} by */
     shift(by) {
         this.withHeads((ids) => this.moveInto(ids, onShift(this.tree, ids, by, this.top)));
     }
@@ -64,7 +68,11 @@ export class Moving {
         this.withHeads((ids) => this.moveInto(ids, onShiftTab(this.tree, ids, this.top)));
     }
 
-    /** Moves to a place, if there is one; another branch is opened for it. */
+    /**
+     * Moves to a place, if there is one; another branch is opened for it.
+     * @param {string[]} ids
+     * @param {import('../../state/topics.js').Place | null} place
+     */
     moveInto(ids, place) {
         if (place) {
             if (!this.tree.isWithin(ids[0], place.parent)) {
@@ -141,7 +149,7 @@ export class Moving {
 
     async joinAbove() {
         const { outline } = this;
-        const upper = await outline.titles.joinAbove(outline.active);
+        const upper = outline.active && (await outline.titles.joinAbove(outline.active));
         outline.titles.end();
         if (upper) {
             outline.marking.only(upper);
@@ -149,7 +157,7 @@ export class Moving {
         outline.box.focus({ preventScroll: true });
     }
 
-    /** Sorts the parts of a topic; chosen a second time, the other way round. */
+    /** Sorts the parts of a topic; chosen a second time, the other way round. @param {string} id @param {string} by */
     sortParts(id, by) {
         const key = `${id} ${by}`;
         const reversed = this.sorted === key;

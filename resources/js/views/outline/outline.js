@@ -1,3 +1,4 @@
+import { around, byId, idAround } from '../../lib/dom.js';
 import { OutlineBar } from './bar.js';
 import { Clipboard } from './clipboard.js';
 import { Elsewhere } from './elsewhere.js';
@@ -20,12 +21,13 @@ import { Topics } from './topics.js';
 
 /** The outline view: which rows are shown, marked and written, and what the keys do to them. */
 export class Outline extends Topics {
+    /** @param {import('../page.js').Page} page */
     constructor(page) {
         super();
         this.page = page;
         this.state = page.state;
-        this.work = document.getElementById('work');
-        this.sheet = new Rows(document.getElementById('outline'), this.tree, this);
+        this.work = byId('work');
+        this.sheet = new Rows(byId('outline'), this.tree, this);
         this.marking = new Marking(this);
         this.titles = new Writing(this);
         this.menu = new Menu(this);
@@ -38,27 +40,23 @@ export class Outline extends Topics {
         this.bar = new OutlineBar(this);
         page.commands.provide('row', rowCommands(this));
         page.commands.provide('title', this.titles.commands);
-        this.peek = new NotePeek(
-            page,
-            document.getElementById('outline-side'),
-            '.note-mark.has-note',
-            (mark) => mark.closest('.row').dataset.id,
-        );
-        this.box.addEventListener('keydown', (event) => this.pressedInRow(event));
-        this.box.addEventListener('click', (event) => this.clicked(event));
+        this.peek = new NotePeek(page, byId('outline-side'), '.note-mark.has-note', (mark) => idAround(mark, '.row'));
+        this.box.addEventListener('keydown', (/** @type {KeyboardEvent} */ event) => this.pressedInRow(event));
+        this.box.addEventListener('click', (/** @type {MouseEvent} */ event) => this.clicked(event));
         whenAsked(
             this.box,
             (node) => node.closest('.row'),
             (row, point) => this.on('openMenu', row.dataset.id, point),
         );
-        document.getElementById('loose').addEventListener('click', () => this.showLoose());
-        this.takesFirst(document.getElementById('first-topic'));
+        byId('loose').addEventListener('click', () => this.showLoose());
+        this.takesFirst(byId('first-topic', HTMLInputElement));
     }
 
     get isMap() {
         return this.page.view === 'map';
     }
     /** What shows the topics now: the rows, or the map, which has the same doors. */
+    /** @returns {import('../given.d.ts').Doors} */
     get rows() {
         return this.page.view === 'map' ? this.page.map.picture : this.sheet;
     }
@@ -93,12 +91,13 @@ export class Outline extends Topics {
             row.loose = true;
         });
         this.rows.layOut(list.concat(loose));
-        document.getElementById('empty').hidden = tree.partsOf(ROOT).length > 0 || state.only !== null;
+        byId('empty').hidden = tree.partsOf(ROOT).length > 0 || state.only !== null;
         looks.draw();
         this.bar.draw();
         this.marking.draw();
     }
 
+    /** @param {string} id */
     retitled(id) {
         this.rows.refresh(id);
         this.note.retitled(id);
@@ -132,10 +131,10 @@ export class Outline extends Topics {
 
     // ---- What is pressed and clicked
 
-    /** Note → its title → the marked row; then Tab leaves the tree. */
+    /** Note → its title → the marked row; then Tab leaves the tree. @param {Event} event */
     outwards(event) {
-        if (event.target.closest('#note')) {
-            this.titles.write(this.note.topic, 'end');
+        if (around(event, '#note')) {
+            this.note.topic && this.titles.write(this.note.topic, 'end');
             if (!this.writing) {
                 this.box.focus({ preventScroll: true });
             }
@@ -151,6 +150,7 @@ export class Outline extends Topics {
         }
     }
 
+    /** @param {KeyboardEvent} event */
     pressedInRow(event) {
         if (event.target !== this.box) {
             return;
@@ -163,17 +163,18 @@ export class Outline extends Topics {
         }
     }
 
+    /** @param {MouseEvent} event */
     clicked(event) {
-        const row = event.target.closest('.row');
-        if (!row || event.target.closest('button, input') || this.ignoreClick) {
+        const row = around(event, '.row');
+        if (!row || around(event, 'button, input') || this.ignoreClick) {
             return;
         }
-        const { id } = row.dataset;
+        const id = row.dataset.id ?? '';
         if (event.shiftKey) {
             this.marking.to(id);
         } else if (event.ctrlKey || event.metaKey || this.state.isAdding.get()) {
             this.marking.toggle(id);
-        } else if (event.target.closest('.title')) {
+        } else if (around(event, '.title')) {
             this.marking.only(id);
             this.titles.write(id, 'click', event);
             return;
@@ -199,6 +200,7 @@ export class Outline extends Topics {
     /**
      * The field of an empty plan: Enter makes the first topic and goes on to the next; a topic that
      * was typed and left is made too, several lines are several.
+     * @param {HTMLInputElement} field
      */
     takesFirst(field) {
         const make = () => {

@@ -1,3 +1,4 @@
+import { childrenOf } from '../../lib/dom.js';
 import { counted, figures } from '../../lib/counted.js';
 import { classes, colour, element, icon, setAttributes } from '../../ui/element.js';
 
@@ -7,9 +8,9 @@ import { classes, colour, element, icon, setAttributes } from '../../ui/element.
  * @param {(command: string, anchor: Element) => void} on
  */
 export function buildRow(id, on) {
-    const act = (command) => (event) => {
+    const act = (/** @type {string} */ command) => (/** @type {Event} */ event) => {
         event.stopPropagation();
-        on(command, event.currentTarget);
+        on(command, /** @type {Element} */ (event.currentTarget));
     };
     const node = element(
         'div',
@@ -77,9 +78,9 @@ export function fillRow(node, tree, id, { level, loose, isLast, isActive, isMark
     if (node.className !== looks) {
         node.className = looks;
     }
-    node.style.setProperty('--l', Math.min(level - 1, 14));
+    node.style.setProperty('--l', String(Math.min(level - 1, 14)));
     node.style.setProperty('--d', colour(loose ? 'slate' : tree.dye(id)));
-    node.style.setProperty('--p', filled);
+    node.style.setProperty('--p', String(filled));
     setAttributes(node, {
         'aria-level': level,
         'aria-setsize': siblings.length,
@@ -88,11 +89,11 @@ export function fillRow(node, tree, id, { level, loose, isLast, isActive, isMark
         'aria-expanded': parts.length ? !folded : null,
         'aria-label': said(topic, name, relations, folded ? tree.branch(id).length - 1 : 0, words),
     });
-    const [number, main, meta] = node.children;
+    const [number, main, meta] = childrenOf(node);
     // The spaces keep the words of a row apart for who hears it.
     number.textContent = topic.label ? `${topic.label} ` : '';
     number.classList.toggle('is-long', topic.label.length > 8);
-    const [fold, title, kind, flag, related, inside] = main.children;
+    const [fold, title, kind, flag, related, inside] = childrenOf(main);
     fold.style.visibility = parts.length ? '' : 'hidden';
     setAttributes(fold, { 'aria-label': `${folded ? 'Unfold' : 'Fold'} ${name}` });
     if (title.tagName !== 'INPUT') {
@@ -105,18 +106,25 @@ export function fillRow(node, tree, id, { level, loose, isLast, isActive, isMark
     setAttributes(flag, { 'data-flag': topic.flag });
     show(related, relations ? ` ${relations} ${relations === 1 ? 'relation' : 'relations'}` : '');
     show(inside, folded ? ` ${tree.branch(id).length - 1} inside` : '');
-    const [menu, note, count, floret] = meta.children;
+    const [menu, note, count, floret] = childrenOf(meta);
     setAttributes(menu, { 'aria-label': `More for ${name}` });
     setAttributes(note, { 'aria-label': `${topic.noted ? 'Open' : 'Write'} the note of ${name}` });
     note.classList.toggle('has-note', topic.noted);
     count.textContent = words ? ` ${figures(words)}` : '';
     const target = topic.target ? ` of ${topic.target}` : '';
-    const says = (number) => (target ? `${number}${target} words` : counted(words, 'word'));
+    const says = (/** @type {number | string} */ number) => (target ? `${number}${target} words` : counted(words, 'word'));
     setAttributes(floret, { 'aria-label': says(words), title: says(figures(words)) });
     floret.style.visibility = topic.kind === 'aside' ? 'hidden' : '';
 }
 
-/** What a row is called, in the order in which it shows it. */
+/**
+ * What a row is called, in the order in which it shows it.
+ * @param {import('../../state/topics.js').Topic} topic
+ * @param {string} name
+ * @param {number} related
+ * @param {number} inside
+ * @param {number} words
+ */
 function said(topic, name, related, inside, words) {
     return [
         topic.label,
@@ -132,6 +140,7 @@ function said(topic, name, related, inside, words) {
         .join(' ');
 }
 
+/** @param {any} node @param {string} text */
 function show(node, text) {
     node.hidden = text === '';
     node.textContent = text;

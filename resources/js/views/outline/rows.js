@@ -1,3 +1,4 @@
+import { byId, putNext } from '../../lib/dom.js';
 import { element } from '../../ui/element.js';
 import { buildRow, fillRow } from './row.js';
 import { Wrapping } from './wrapping.js';
@@ -9,14 +10,24 @@ const SPARE = 12;
  * How high a row is, is worked out without drawing it, so that it is known where each stands.
  */
 export class Rows {
+    /** @param {any} scroller @param {import('../../state/plan.js').Tree} tree @param {import('./outline.js').Outline} outline */
     constructor(scroller, tree, outline) {
         this.scroller = scroller;
         this.tree = tree;
         this.outline = outline;
         this.box = scroller.querySelector('.tree');
-        this.looseHead = document.getElementById('loose-head');
+        this.looseHead = byId('loose-head');
+        /** Topic → its row, of those in view. @type {Map<string | null, HTMLElement>} */
         this.drawn = new Map();
+        /** @type {import('../../state/topics.js').Row[]} */
         this.list = [];
+        /** Topic → its place in the list. @type {Map<string | null, number>} */
+        this.index = new Map();
+        this.tops = new Float64Array(1);
+        this.unit = 16;
+        this.width = 0;
+        this.heights = { main: 0, other: 0, lead: 0, line: 0 };
+        this.sizes = { gutter: 0, base: 0, step: 0, meta: 0, gap: 0 };
         scroller.addEventListener('scroll', () => this.draw(), { passive: true });
         this.wrapping = new Wrapping();
         this.read();
@@ -28,11 +39,10 @@ export class Rows {
     read() {
         const style = getComputedStyle(this.box);
         const unit = (this.unit = parseFloat(getComputedStyle(document.documentElement).fontSize));
-        const rem = (name) => parseFloat(style.getPropertyValue(name)) * unit;
+        const rem = (/** @type {string} */ name) => parseFloat(style.getPropertyValue(name)) * unit;
         // Whole pixels: the spine must not show where one row ends.
-        this.heights = Object.fromEntries(
-            Object.entries({ main: 2.625, other: 2.125, lead: 3.25, line: 1.35 }).map(([name, size]) => [name, Math.round(size * unit)]),
-        );
+        const whole = (/** @type {number} */ size) => Math.round(size * unit);
+        this.heights = { main: whole(2.625), other: whole(2.125), lead: whole(3.25), line: whole(1.35) };
         this.sizes = { gutter: rem('--gutter'), base: rem('--base'), step: rem('--step'), meta: rem('--meta'), gap: rem('--gap') };
         this.width = this.box.clientWidth;
         this.wrapping.use(style.fontFamily, parseFloat(style.fontSize), 1.03 * unit, 0.75 * unit);
@@ -43,16 +53,18 @@ export class Rows {
         this.layOut(this.list);
     }
 
-    /** Where the titles of a level begin. */
+    /** Where the titles of a level begin. @param {number} level */
     left(level) {
         return this.sizes.gutter + this.sizes.base + Math.min(level - 1, 14) * this.sizes.step;
     }
 
+    /** @param {import('../../state/topics.js').Row} row */
     height(row) {
         const isMain = row.level === 1 && !row.loose;
         return (isMain ? this.heights.main : this.heights.other) + (this.lines(row, isMain) - 1) * this.heights.line;
     }
 
+    /** @param {import('../../state/topics.js').Row} row @param {boolean} isMain */
     lines({ id, level }, isMain) {
         const topic = this.tree.get(id);
         if (!topic || this.width === 0) {
@@ -72,11 +84,12 @@ export class Rows {
         );
     }
 
-    /** How many relations a topic has. */
+    /** How many relations a topic has. @param {string} id */
     relatedTo(id) {
         return this.tree.relations.size ? (this.outline.page.relations?.of(id).length ?? 0) : 0;
     }
 
+    /** @param {import('../../state/topics.js').Row[]} list */
     layOut(list) {
         this.list = list;
         this.tops = new Float64Array(list.length + 1);
@@ -102,17 +115,22 @@ export class Rows {
         this.draw();
     }
 
-    /** How high a row was when the rows were laid out. */
+    /** Its place in the list, from 0; -1 where it is not shown. @param {string | null} id */
+    rank(id) {
+        return this.index.get(id) ?? -1;
+    }
+
+    /** How high a row was when the rows were laid out. @param {number} i */
     heightAt(i) {
         return (this.list[i + 1]?.loose && !this.list[i].loose ? this.tops[i + 1] - this.heights.lead : this.tops[i + 1]) - this.tops[i];
     }
 
-    /** The lower edge of a row, without what may stand between it and the next. */
+    /** The lower edge of a row, without what may stand between it and the next. @param {number} i */
     bottomOf(i) {
         return i < 0 ? 0 : this.tops[i] + this.heightAt(i) - 1;
     }
 
-    /** The row at a height within the tree. */
+    /** The row at a height within the tree. @param {number} y */
     at(y) {
         let low = 0;
         let high = this.list.length - 1;
@@ -148,19 +166,17 @@ export class Rows {
             }
         }
         let before = null;
-        for (const id of [...wanted].filter((one) => this.index.has(one)).sort((a, b) => this.index.get(a) - this.index.get(b))) {
-            const node = this.row(this.index.get(id));
-            const next = before ? before.nextSibling : this.box.firstChild;
-            if (next !== node) {
-                this.box.insertBefore(node, next);
-            }
+        for (const id of [...wanted].filter((one) => this.index.has(one)).sort((a, b) => this.rank(a) - this.rank(b))) {
+            const node = this.row(this.rank(id));
+            // The row with the field is not moved, or the field would lose the keyboard: the others are.
+            putNext(this.box, node, before, id === this.outline.writing);
             before = node;
         }
         this.box.setAttribute('aria-activedescendant', this.drawn.has(this.outline.active) ? `row-${this.outline.active}` : '');
         this.outline.page.find?.paint();
     }
 
-    /** Shows one row again as it is now, without asking the page where anything stands. */
+    /** Shows one row again as it is now, without asking the page where anything stands. @param {string} id */
     refresh(id) {
         const i = this.index.get(id);
         if (i !== undefined && this.height(this.list[i]) !== this.heightAt(i)) {
@@ -170,6 +186,7 @@ export class Rows {
         }
     }
 
+    /** @param {number} i */
     row(i) {
         const { id, level } = this.list[i];
         let node = this.drawn.get(id);
@@ -181,7 +198,7 @@ export class Rows {
         return node;
     }
 
-    /** Shows a row as it is now. */
+    /** Shows a row as it is now. @param {any} node @param {number} i @param {number} level */
     fill(node, i, level) {
         const { id, loose } = this.list[i];
         const { outline } = this;
@@ -199,18 +216,19 @@ export class Rows {
         });
     }
 
-    /** Puts a field where a title stands; `false` where the row is not shown. */
+    /** Puts a field where a title stands; `false` where the row is not shown. @param {string} id @param {HTMLInputElement} input */
     openField(id, input) {
         const title = this.drawn.get(id)?.querySelector('.title');
         title?.replaceWith(input);
         return Boolean(title);
     }
 
+    /** @param {HTMLInputElement} input */
     closeField(input) {
         input.replaceWith(element('span', { class: 'title' }));
     }
 
-    /** Brings a row into view, with some room around it. */
+    /** Brings a row into view, with some room around it. @param {string} id */
     reveal(id) {
         const i = this.index.get(id);
         if (i === undefined) {

@@ -5,6 +5,7 @@ import { FreshTopics } from './fresh-topics.js';
 
 /** What Enter and the start of a title do while one is written: new topics, splitting, joining. */
 export class TitleEnter extends FreshTopics {
+    /** @param {string} id @param {number} column */
     enter(id, column) {
         const { outline } = this;
         const topic = outline.tree.get(id);
@@ -30,10 +31,10 @@ export class TitleEnter extends FreshTopics {
         this.write(fresh, 0);
     }
 
-    /** Joins a title with the one above and goes on at the seam; asks first where two notes would run together. */
+    /** Joins a title with the one above and goes on at the seam; asks first where two notes would run together. @param {string} id */
     async joinAbove(id) {
         const { outline } = this;
-        const i = outline.rows.index.get(id);
+        const i = outline.rows.index.get(id) ?? 0;
         const upper = outline.list[i - 1]?.id;
         if (!upper) {
             return null;

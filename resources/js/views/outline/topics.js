@@ -55,18 +55,22 @@ export class Topics {
         return this.rows.scroller;
     }
 
-    perform(...change) {
-        return this.page.perform(...change);
+    /** @param {import('../../state/topics.js').Operation} operation @param {string} [step] @param {string | null} [typed] */
+    perform(operation, step, typed) {
+        return this.page.perform(operation, step, typed);
     }
 
-    say(...words) {
-        this.page.say(...words);
+    /** @param {string} text @param {{label: string, act: () => unknown}} [action] */
+    say(text, action) {
+        this.page.say(text, action);
     }
 
+    /** @param {string} key */
     stepFor(key) {
         return this.page.stepFor(key);
     }
 
+    /** @param {import('../../state/topics.js').Place} place */
     add(place, title = '', fields = {}) {
         const id = newId();
         this.state.also(id);
@@ -78,11 +82,13 @@ export class Topics {
         return id;
     }
 
+    /** @param {string[]} ids @param {import('../../state/topics.js').Place} place @param {string} [step] */
     move(ids, place, step) {
         this.page.move(ids, place, step);
         this.rows.reveal(ids[0]);
     }
 
+    /** @param {string[]} ids */
     remove(ids) {
         const heads = this.tree.heads(ids);
         if (!heads.length) {
@@ -97,7 +103,7 @@ export class Topics {
                 .reverse()
                 .find((row) => !gone.has(row.id));
         this.perform({ type: 'remove', ids: heads });
-        if (gone.has(this.note.topic)) {
+        if (this.note.topic && gone.has(this.note.topic)) {
             this.note.close();
         }
         this.say(gone.size === 1 ? 'Removed one topic.' : `Removed ${gone.size} topics.`, { label: 'Undo', act: () => this.page.undo() });
@@ -109,13 +115,14 @@ export class Topics {
         this.draw();
     }
 
+    /** @param {string} type @param {any} value */
     setField(type, value, ids = this.markedInOrder()) {
         if (ids.length) {
             this.perform({ type, ids, value });
         }
     }
 
-    /** Marks a topic and brings it into view, unfolding what hides it. */
+    /** Marks a topic and brings it into view, unfolding what hides it. @param {string} id */
     show(id) {
         for (let at = this.tree.get(id)?.parent; at && this.tree.get(at); at = this.tree.get(at).parent) {
             if (this.unfold(at)) {
@@ -132,10 +139,12 @@ export class Topics {
         }
     }
 
+    /** @param {string} id */
     reveal(id) {
         this.show(id);
     }
 
+    /** @param {string} id */
     goTo(id) {
         this.titles.end();
         this.show(id);
@@ -152,23 +161,25 @@ export class Topics {
         return all.length ? all : this.active ? [this.active] : [];
     }
 
+    /** @param {(folds: Set<string>) => unknown} change */
     setFolds(change) {
         this.state.fold(change, this.isMap);
         this.page.map?.changed();
         this.draw();
         for (let at = this.active; at && !this.rows.index.has(at);) {
-            at = this.tree.get(at)?.parent;
-            if (this.rows.index.has(at)) {
+            at = this.tree.get(at)?.parent ?? null;
+            if (at && this.rows.index.has(at)) {
                 this.marking.only(at);
             }
         }
     }
 
-    /** Opens a branch so that what goes into it is seen; whether it was folded. */
+    /** Opens a branch so that what goes into it is seen; whether it was folded. @param {string} id */
     unfold(id) {
         return this.state.unfold(id, this.isMap);
     }
 
+    /** @param {number} level */
     foldTo(level) {
         this.setFolds((folds) => {
             folds.clear();
@@ -177,6 +188,7 @@ export class Topics {
         });
     }
 
+    /** @param {string[]} ids @param {any} as */
     foldInto(ids, as) {
         this.marking.only(this.tree.get(ids[0]).parent);
         this.perform({ type: 'fold', ids, into: null, as, seed: newId(), cite: {} });
@@ -186,17 +198,17 @@ export class Topics {
         });
     }
 
-    /** Whether something can be done with a topic here: it is one, and it is shown. */
+    /** Whether something can be done with a topic here: it is one, and it is shown. @param {string | null} [id] */
     isShown(id) {
         return Boolean(id && this.rows.index.has(id) && this.tree.get(id));
     }
 
-    /** A command on a row. */
-    on(command, id, anchor, event = null) {
+    /** A command on a row. @param {string} command @param {string | null} [id] @param {any} [anchor] @param {Event | null} [event] */
+    on(command, id = null, anchor = null, event = null) {
         return this.page.commands.run('row', command, { id, anchor, event });
     }
 
-    /** A new topic before, after or inside another, ready to be written. */
+    /** A new topic before, after or inside another, ready to be written. @param {import('../../state/topics.js').Place} place */
     addBeside(place) {
         this.unfold(place.parent);
         const made = this.add(place);

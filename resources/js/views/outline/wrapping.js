@@ -5,11 +5,21 @@ const WIDEST = 0.62;
 /** How many lines a title takes in a width: measured once, on a canvas, so that the page need not be asked. */
 export class Wrapping {
     constructor() {
-        this.context = document.createElement('canvas').getContext('2d');
+        this.context = /** @type {CanvasRenderingContext2D} */ (document.createElement('canvas').getContext('2d'));
+        /** @type {Map<string, number>} */
         this.known = new Map();
+        this.signFont = '';
+        this.fonts = { main: '', other: '' };
+        this.sizes = { main: 0, other: 0 };
     }
 
-    /** The family and the sizes, in pixels, of titles, of those of main sections, and of the signs beside them. */
+    /**
+     * The family and the sizes, in pixels, of titles, of those of main sections, and of the signs beside them.
+     * @param {string} family
+     * @param {number} size
+     * @param {number} mainSize
+     * @param {number} signSize
+     */
     use(family, size, mainSize, signSize) {
         this.signFont = `400 ${signSize}px ${family}`;
         this.fonts = { main: `680 ${mainSize}px ${family}`, other: `400 ${size}px ${family}` };
@@ -17,7 +27,7 @@ export class Wrapping {
         this.known.clear();
     }
 
-    /** How wide a sign beside a title is, with its frame. */
+    /** How wide a sign beside a title is, with its frame. @param {string} text */
     sign(text) {
         let width = this.known.get(`sign ${text}`);
         if (width === undefined) {
@@ -28,6 +38,7 @@ export class Wrapping {
         return width;
     }
 
+    /** @param {string} title @param {number} width @param {boolean} isMain */
     lines(title, width, isMain) {
         const style = isMain ? 'main' : 'other';
         if (title.length * this.sizes[style] * WIDEST <= width) {
@@ -43,6 +54,7 @@ export class Wrapping {
         return lines;
     }
 
+    /** @param {string} title @param {number} width */
     wrap(title, width) {
         const space = this.context.measureText(' ').width;
         let lines = 1;

@@ -7,9 +7,19 @@ import { TitleEnter } from './title-enter.js';
 
 /** Writing titles in place: a field stands where the title stood, and each key press is kept. */
 export class Writing extends TitleEnter {
+    /** @param {import('./outline.js').Outline} outline */
     constructor(outline) {
         super();
         this.outline = outline;
+        /** What the field held last, and what it changed. */
+        this.base = '';
+        this.was = '';
+        /** @type {string | null} the change of the title that is being written */
+        this.change = null;
+        /** @type {string | null} of which topic */
+        this.changed = null;
+        this.step = '';
+        this.ending = false;
         /** Topics made here that are still empty, each with the change and the step that made it. */
         this.fresh = new Map();
         this.input = element('input', {
@@ -20,14 +30,19 @@ export class Writing extends TitleEnter {
             autocomplete: 'off',
             'aria-label': 'Title',
             oninput: () => this.typed(),
-            onkeydown: (event) => this.pressed(event),
+            onkeydown: (/** @type {KeyboardEvent} */ event) => this.pressed(event),
             onselectionchange: () => outline.landing.draw(),
-            onblur: (event) => this.left(event),
-            onpaste: (event) => this.pasted(event),
+            onblur: (/** @type {FocusEvent} */ event) => this.left(event),
+            onpaste: (/** @type {ClipboardEvent} */ event) => this.pasted(event),
         });
     }
 
-    /** Starts to write a title; `at`: 'start', 'end', a column, or 'click' with its event. */
+    /**
+     * Starts to write a title.
+     * @param {string} id
+     * @param {number | 'start' | 'end' | 'click'} at a column, or where the event was
+     * @param {any} [event]
+     */
     write(id, at, event = null) {
         const { outline } = this;
         const topic = outline.tree.get(id);
@@ -59,6 +74,8 @@ export class Writing extends TitleEnter {
     /**
      * Puts the title back in the place of the field; `isSeen`: whether its row is still one of those
      * shown; `stays`: a topic that is gone on with, empty or not.
+     * @param {boolean} [isSeen]
+     * @param {string | null} [stays]
      */
     end(isSeen = true, stays = null) {
         const { outline } = this;
@@ -79,6 +96,7 @@ export class Writing extends TitleEnter {
         outline.landing.draw();
     }
 
+    /** @param {{relatedTarget: any}} event */
     left({ relatedTarget: to }) {
         // Another window has come to the front: the field is still the one that is written in.
         if (this.ending || document.activeElement === this.input) {
@@ -92,8 +110,11 @@ export class Writing extends TitleEnter {
     typed() {
         const { outline } = this;
         const id = outline.writing;
+        if (!id) {
+            return;
+        }
         const title = this.input.value;
-        const before = title.slice(0, this.input.selectionStart);
+        const before = title.slice(0, this.input.selectionStart ?? title.length);
         const step = outline.stepFor(id);
         if (
             this.change &&
@@ -114,11 +135,12 @@ export class Writing extends TitleEnter {
         }
         this.base = title;
         if (this.fresh.has(id)) {
-            this.fresh.get(id).written = true;
+            Object.assign(this.fresh.get(id) ?? {}, { written: true });
         }
         outline.landing.draw();
     }
 
+    /** @param {Event} event */
     pressed(event) {
         const action = actionFor(event, 'title');
         const { selectionStart: start, selectionEnd: end } = this.input;
@@ -132,42 +154,43 @@ export class Writing extends TitleEnter {
     /** What can be done while a title is written. */
     get commands() {
         const { outline } = this;
-        const writing = (run) =>
+        const writing = (/** @type {(...given: any[]) => unknown} */ run) =>
             when(
                 () => outline.writing,
                 () => run(outline.writing, this.input.selectionStart),
             );
-        const moving = (act) => writing((id) => this.moved(id, act));
+        const moving = (/** @type {(...given: any[]) => unknown} */ act) => writing((/** @type {string} */ id) => this.moved(id, act));
         return {
-            enter: writing((id, column) => this.enter(id, column)),
+            enter: writing((/** @type {string} */ id, /** @type {number} */ column) => this.enter(id, column)),
             inward: moving(() => outline.moving.inward()),
             outward: moving(() => outline.moving.outward()),
             moveUp: moving(() => outline.moving.shift(-1)),
             moveDown: moving(() => outline.moving.shift(1)),
-            titleAbove: writing((id, column) => this.neighbour(id, -1, column)),
-            titleBelow: writing((id, column) => this.neighbour(id, 1, column)),
-            joinAbove: writing((id) => this.joinAbove(id)),
-            openNote: writing((id) => outline.note.open(id)),
+            titleAbove: writing((/** @type {string} */ id, /** @type {number} */ column) => this.neighbour(id, -1, column)),
+            titleBelow: writing((/** @type {string} */ id, /** @type {number} */ column) => this.neighbour(id, 1, column)),
+            joinAbove: writing((/** @type {string} */ id) => this.joinAbove(id)),
+            openNote: writing((/** @type {string} */ id) => outline.note.open(id)),
         };
     }
 
-    /** A move takes the row along with its field, and the caret stays. */
+    /** A move takes the row along with its field, and the caret stays. @param {string} id @param {(...given: any[]) => unknown} act */
     moved(id, act) {
         const column = this.input.selectionStart;
         act();
         if (document.activeElement !== this.input) {
-            this.write(id, column);
+            this.write(id, column ?? 0);
         }
     }
 
+    /** @param {string} id @param {number} by @param {number} column */
     neighbour(id, by, column) {
-        const row = this.outline.list[this.outline.rows.index.get(id) + by];
+        const row = this.outline.list[(this.outline.rows.index.get(id) ?? NaN) + by];
         if (row) {
             this.write(row.id, column);
         }
     }
 
-    /** Several lines at once become several topics, after this one. */
+    /** Several lines at once become several topics, after this one. @param {Event} event */
     pasted(event) {
         const lines = linesIn(event);
         if (lines.length) {
@@ -179,7 +202,7 @@ export class Writing extends TitleEnter {
     }
 }
 
-/** The column of a click in a title, as far as the browser can tell. */
+/** The column of a click in a title, as far as the browser can tell. @param {MouseEvent} event @param {string} title */
 function columnAt(event, title) {
     const caret = document.caretPositionFromPoint?.(event.clientX, event.clientY);
     const range = caret ? null : document.caretRangeFromPoint?.(event.clientX, event.clientY);

@@ -5,10 +5,16 @@ import { TakingIn } from './taking-in.js';
 /** The sources as they are listed, each as it will be printed and where it is cited. */
 export class Entries extends TakingIn {
     shown() {
-        const wanted = { all: () => true, uncited: (one) => !Object.keys(one.cited).length, double: (one) => one.like };
+        /** @type {Record<string, (one: import('../given.d.ts').Source) => unknown>} */
+        const wanted = {
+            all: () => true,
+            uncited: (one) => !Object.keys(one.cited).length,
+            double: (one) => one.like,
+        };
         return this.all.filter(wanted[this.filter] ?? (() => false));
     }
 
+    /** @param {any} one */
     entry(one) {
         const cited = Object.entries(one.cited).filter(([topic]) => this.page.tree.noteBearer(topic));
         const like = one.like && this.all.find(({ source }) => source.id === one.like);
@@ -18,7 +24,7 @@ export class Entries extends TakingIn {
         if (!one.entry) {
             printed.textContent = `${one.label}: named in the text, not listed`;
         }
-        const more = ({ currentTarget }) => this.ask(one.source.id, currentTarget);
+        const more = (/** @type {{currentTarget: any}} */ { currentTarget }) => this.ask(one.source.id, currentTarget);
         return element(
             'li',
             { class: this.form.source?.id === one.source.id ? 'is-open' : '' },
@@ -51,7 +57,7 @@ export class Entries extends TakingIn {
         );
     }
 
-    quotation({ topic, text }) {
+    quotation(/** @type {{topic: any, text: string}} */ { topic, text }) {
         return element(
             'li',
             {},
@@ -64,6 +70,7 @@ export class Entries extends TakingIn {
         );
     }
 
+    /** @param {any} topic */
     name(topic) {
         const { label, title } = this.page.tree.noteBearer(topic) ?? {};
         return topic === ROOT ? 'the opening note' : `${label ?? ''} ${title || 'Untitled'}`.trim();

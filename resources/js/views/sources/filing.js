@@ -1,5 +1,6 @@
 import { meanwhile } from '../../lib/meanwhile.js';
 
+/** @type {Record<string, string>} */
 const FILED = { quote: 'Quotation in the note above', source: 'Into the sources', aside: 'Aside, not printed', note: 'Into another note' };
 
 /** Takes guesses out of the outline, one by one or all that are marked, and back again. */
@@ -11,7 +12,7 @@ export class Filing {
             return;
         }
         const find = choosing.finder((id) => tree.isWithin(id, row.topic));
-        choosing.choose('Into which note?', 'Number or title of the topic', (wanted) =>
+        choosing.choose('Into which note?', 'Number or title of the topic', (/** @type {any} */ wanted) =>
             find(wanted).map(({ id, name }) => [
                 {
                     name,
@@ -24,7 +25,7 @@ export class Filing {
         );
     }
 
-    /** Those that wait for a note too, and are marked, go into the same one. */
+    /** Those that wait for a note too, and are marked, go into the same one. @param {any} row @param {any} into */
     chooseNote(row, into) {
         this.rows
             .filter((other) => other.marked && other.as === 'note' && !other.into && !this.page.tree.isWithin(into, other.topic))
@@ -36,7 +37,7 @@ export class Filing {
         this.list.focus();
     }
 
-    /** The way for this one, and for nothing else; the next is at hand at once. */
+    /** The way for this one, and for nothing else; the next is at hand at once. @param {any} as */
     fileAs(as) {
         const row = this.rows[this.at];
         if (row) {
@@ -85,6 +86,7 @@ export class Filing {
         }
     }
 
+    /** @param {any} one */
     async undo(one) {
         const isUnmoved = meanwhile();
         const answer = await this.page.sent('undo', { step: one.step });

@@ -1,3 +1,4 @@
+import { byId, fieldOf, firstOf, held } from '../../lib/dom.js';
 import { element } from '../../ui/element.js';
 import { words } from '../../lib/vocabulary.js';
 import { meanwhile } from '../../lib/meanwhile.js';
@@ -5,27 +6,25 @@ import { Fields } from './fields.js';
 
 /** The fields of one source. One that is in the plan is saved with each change; a new one is confirmed first. */
 export class SourceForm extends Fields {
+    /** @param {import('./sources.js').SourcesView} view */
     constructor(view) {
         super();
         this.view = view;
         this.page = view.page;
-        this.side = document.getElementById('source-form');
+        this.side = byId('source-form');
         this.source = null;
         this.isNew = false;
         /** Sources that were read while this one waited to be confirmed. */
-        this.next = [];
+        this.next = /** @type {any[]} */ ([]);
         // A field that is written in when the page is left has not told of its change yet.
-        addEventListener(
-            'pagehide',
-            () => this.side.contains(document.activeElement) && document.activeElement.dispatchEvent(new Event('change')),
-        );
+        addEventListener('pagehide', () => this.side.contains(held()) && held().dispatchEvent(new Event('change')));
     }
 
     get isOpen() {
         return this.source !== null;
     }
 
-    open({ source }) {
+    open(/** @type {{source: any}} */ { source }) {
         this.source = structuredClone(source);
         this.isNew = false;
         this.pages = '';
@@ -33,7 +32,10 @@ export class SourceForm extends Fields {
     }
 
     /** A source that was read out of a line or a page: to be confirmed. */
-    confirm({ source, like, pages = '', text = '' }, takesKeyboard = true) {
+    confirm(
+        /** @type {{source: any, like: any, pages?: any, text?: string}} */ { source, like, pages = '', text = '' },
+        takesKeyboard = true,
+    ) {
         this.source = source;
         this.isNew = true;
         this.like = like;
@@ -41,13 +43,13 @@ export class SourceForm extends Fields {
         this.text = text;
         this.raise();
         if (takesKeyboard) {
-            this.side.querySelector('.primary').focus({ preventScroll: true });
+            firstOf(this.side, '.primary').focus({ preventScroll: true });
         }
     }
 
     fresh() {
         this.confirm({ source: { id: this.view.newId(), kind: 'book', title: '' }, like: null });
-        this.side.querySelector('[name=title]').focus();
+        firstOf(this.side, '[name=title]').focus();
     }
 
     close() {
@@ -91,18 +93,18 @@ export class SourceForm extends Fields {
     draw() {
         const { source } = this;
         const kind = source.kind ?? 'other';
-        const { fields, names } = words().sourceKinds.find(({ value }) => value === kind);
-        const label = (name) => names[name] ?? words().sourceFields[name].name;
-        const first = fields.filter((name) => name !== 'editors');
-        const setKind = (event) => {
-            source.kind = event.target.value;
+        const { fields, names } = words().sourceKinds.find((/** @type {{value: any}} */ { value }) => value === kind);
+        const label = (/** @type {string} */ name) => names[name] ?? words().sourceFields[name].name;
+        const first = fields.filter((/** @type {string} */ name) => name !== 'editors');
+        const setKind = (/** @type {Event} */ event) => {
+            source.kind = fieldOf(event).value;
             this.changed(source);
             this.draw();
         };
         const box = element(
             'form',
             {
-                onsubmit: (event) => {
+                onsubmit: (/** @type {Event} */ event) => {
                     event.preventDefault();
                     this.done();
                 },
@@ -139,14 +141,16 @@ export class SourceForm extends Fields {
                     element(
                         'select',
                         { name: 'kind', onchange: setKind },
-                        ...words().sourceKinds.map(({ value, name }) => element('option', { value, selected: value === kind }, name)),
+                        ...words().sourceKinds.map((/** @type {{value: any, name: string}} */ { value, name }) =>
+                            element('option', { value, selected: value === kind }, name),
+                        ),
                     ),
                 ),
                 this.line('title', label('title')),
                 this.people('authors', label('authors')),
                 fields.includes('editors') && this.people('editors', label('editors')),
                 this.line('date', label('date')),
-                ...first.map((name) => this.line(name, label(name))),
+                ...first.map((/** @type {string} */ name) => this.line(name, label(name))),
             ),
             element('p', { class: 'error mt-2', role: 'alert' }),
             !this.isNew && element('div', { class: 'files' }),
@@ -181,6 +185,7 @@ export class SourceForm extends Fields {
     /**
      * A field was written in: of the source that it shows, whichever is open by now. One that is not in the plan
      * yet, or no more, is not saved.
+     * @param {any} source
      */
     changed(source) {
         if (this.view.all.some((one) => one.source.id === source.id)) {
@@ -193,12 +198,12 @@ export class SourceForm extends Fields {
             return;
         }
         if (!this.source.title && !this.source.authors) {
-            this.side.querySelector('.error').textContent = 'A source needs a title or an author.';
+            firstOf(this.side, '.error').textContent = 'A source needs a title or an author.';
             return;
         }
         const isUnmoved = meanwhile();
         const { source, text } = this;
-        const keepsText = text && this.side.querySelector('[name=keep-text]').checked;
+        const keepsText = text && firstOf(this.side, '[name=keep-text]', HTMLInputElement).checked;
         this.source = null;
         this.side.hidden = true;
         this.view.keep(source);

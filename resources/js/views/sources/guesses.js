@@ -1,17 +1,19 @@
+import { around, byId } from '../../lib/dom.js';
 import { element } from '../../ui/element.js';
 import { ROOT } from '../../state/plan.js';
 import { Filing } from './filing.js';
 
 /** The guesses as they are listed, each with what will become of it. */
 export class Guesses extends Filing {
+    /** @param {any} row @param {number} i */
     row(row, i) {
         const { tree } = this.page;
         const topic = tree.get(row.topic);
         const parent = tree.get(topic?.parent);
         const above = parent ? `${parent.label} ${parent.title}`.trim() : topic?.parent === ROOT ? 'the plan' : 'the loose ideas';
-        const onclick = (event) => {
+        const onclick = (/** @type {Event} */ event) => {
             this.active = row.topic;
-            row.marked = event.target.closest('button') ? row.marked : !row.marked;
+            row.marked = around(event, 'button') ? row.marked : !row.marked;
             this.draw();
             this.list.focus({ preventScroll: true });
         };
@@ -35,23 +37,24 @@ export class Guesses extends Filing {
         );
     }
 
-    /** What will become of it, in a few words. */
+    /** What will become of it, in a few words. @param {any} row @param {any} above */
     outcome(row, above) {
         const into = this.page.tree.get(row.into);
         const failure = row.page && row.page !== 'read' ? ` (${row.page} The address alone is kept.)` : '';
+        /** @type {Record<string, string>} */
         const says = {
             quote: `Quotation in the note of ${above}${row.from ? `, from ${row.from}` : ', without a source'}`,
             source: row.page === 'reading' ? 'Source; reading the page…' : `Source: ${row.makes ?? row.from ?? 'as it stands'}${failure}`,
             aside: 'Aside, not printed',
             note: into ? `Into the note of ${into.label} ${into.title}` : 'Into another note: choose which (I)',
             leave: 'Stays as it is',
-        }[row.as];
-        return element('span', { class: row.as === 'leave' || (row.as === 'note' && !into) ? 'quiet' : '' }, says);
+        };
+        return element('span', { class: row.as === 'leave' || (row.as === 'note' && !into) ? 'quiet' : '' }, says[row.as]);
     }
 
     drawPast() {
-        document.getElementById('sorted-part').hidden = this.past.length === 0;
-        document.getElementById('undo-sorted').hidden = this.past.length < 2;
+        byId('sorted-part').hidden = this.past.length === 0;
+        byId('undo-sorted').hidden = this.past.length < 2;
         this.done.replaceChildren(
             ...this.past.map((one) =>
                 element(

@@ -1,3 +1,4 @@
+import { byId } from '../../lib/dom.js';
 import { counted } from '../../lib/counted.js';
 import { send } from '../../lib/http.js';
 import { when } from '../../commands/commands.js';
@@ -7,37 +8,38 @@ import { Guesses } from './guesses.js';
 
 const AT_ONCE = 3;
 
-/** Says beside the way to them how many guesses there are. */
+/** Says beside the way to them how many guesses there are. @param {number} count */
 export function tellGuesses(count) {
-    document.getElementById('research-count').textContent = count ? `, ${count}` : '';
+    byId('research-count').textContent = count ? `, ${count}` : '';
 }
 
 /** Goes through what looks like research and takes it out of the outline: one by one, or all that is marked at once. */
 export class ResearchView extends Guesses {
+    /** @param {import('../page.js').Page} page */
     constructor(page) {
         super();
         this.page = page;
-        this.side = document.getElementById('research');
-        this.list = document.getElementById('guesses');
-        this.done = document.getElementById('sorted');
-        this.rows = [];
-        this.past = [];
-        this.active = null;
+        this.side = byId('research');
+        this.list = byId('guesses');
+        this.done = byId('sorted');
+        this.rows = /** @type {any[]} */ ([]);
+        this.past = /** @type {any[]} */ ([]);
+        this.active = /** @type {string | null} */ (null);
         this.lastAt = 0;
-        this.chosen = null;
+        this.chosen = /** @type {string[] | null} */ (null);
         /** Topic → what its page says of itself, once it was looked up. */
         this.pages = new Map();
         this.provide(page.commands);
         this.list.addEventListener('keydown', (event) => this.pressed(event));
-        document.getElementById('sort-marked').addEventListener('click', () => this.sortMarked());
-        document.getElementById('undo-sorted').addEventListener('click', () => this.undoAll());
-        document.getElementById('mark-all-guesses').addEventListener('click', () => this.markAll());
-        document.getElementById('read-pages').addEventListener('click', () => this.readPages());
+        byId('sort-marked').addEventListener('click', () => this.sortMarked());
+        byId('undo-sorted').addEventListener('click', () => this.undoAll());
+        byId('mark-all-guesses').addEventListener('click', () => this.markAll());
+        byId('read-pages').addEventListener('click', () => this.readPages());
     }
 
     /** What can be done with a guess, by the table of commands. @param {import('../../commands/commands.js').Commands} commands */
     provide(commands) {
-        const some = (run) => when(() => this.rows.length > 0, run);
+        const some = (/** @type {(...given: any[]) => unknown} */ run) => when(() => this.rows.length > 0, run);
         commands.provide('research', {
             nextGuess: some(() => this.go(1)),
             guessBefore: some(() => this.go(-1)),
@@ -52,19 +54,19 @@ export class ResearchView extends Guesses {
         });
     }
 
-    /** With topics that were chosen, whatever they look like. */
+    /** With topics that were chosen, whatever they look like. @param {any} topics */
     openWith(topics) {
         this.chosen = topics;
         this.page.show('sorting-out');
     }
 
     enter() {
-        this.past = [];
-        this.rows = [];
-        this.active = null;
+        this.past = /** @type {any[]} */ ([]);
+        this.rows = /** @type {any[]} */ ([]);
+        this.active = /** @type {string | null} */ (null);
         this.draw();
         // The keyboard is here at once; the list takes it when there is one.
-        document.getElementById('research-head').focus({ preventScroll: true });
+        byId('research-head').focus({ preventScroll: true });
         const isUnmoved = meanwhile();
         this.load().then(() => isUnmoved() && this.list.focus({ preventScroll: true }));
     }
@@ -86,7 +88,7 @@ export class ResearchView extends Guesses {
             return;
         }
         const before = new Map(this.rows.map((row) => [row.topic, row]));
-        this.rows = answer.guesses.map((guess) => {
+        this.rows = answer.guesses.map((/** @type {any} */ guess) => {
             const known = before.get(guess.topic);
             return {
                 ...guess,
@@ -111,7 +113,7 @@ export class ResearchView extends Guesses {
     }
 
     leave() {
-        this.chosen = null;
+        this.chosen = /** @type {string[] | null} */ (null);
     }
 
     outwards() {
@@ -152,16 +154,16 @@ export class ResearchView extends Guesses {
 
     draw() {
         const marked = this.rows.filter((row) => row.marked && row.as !== 'leave').length;
-        document.getElementById('research-head').textContent = this.chosen ? 'What you have chosen' : 'What looks like research';
-        document.getElementById('research-empty').hidden = this.rows.length > 0;
-        document.getElementById('research-hint').hidden = this.rows.length === 0;
-        const button = document.getElementById('sort-marked');
+        byId('research-head').textContent = this.chosen ? 'What you have chosen' : 'What looks like research';
+        byId('research-empty').hidden = this.rows.length > 0;
+        byId('research-hint').hidden = this.rows.length === 0;
+        const button = byId('sort-marked', HTMLButtonElement);
         button.hidden = this.rows.length === 0;
         button.disabled = marked === 0;
         button.textContent = marked === 1 ? 'Do it for the marked one' : `Do it for the ${marked} marked`;
-        document.getElementById('mark-all-guesses').textContent = this.rows.every((row) => row.marked) ? 'Mark none' : 'Mark all';
-        document.getElementById('mark-all-guesses').hidden = this.rows.length < 2;
-        const reader = document.getElementById('read-pages');
+        byId('mark-all-guesses').textContent = this.rows.every((row) => row.marked) ? 'Mark none' : 'Mark all';
+        byId('mark-all-guesses').hidden = this.rows.length < 2;
+        const reader = byId('read-pages');
         reader.hidden = this.unread.length === 0;
         reader.textContent = `Look up ${counted(this.unread.length, 'address', 'addresses')}`;
         this.list.replaceChildren(...this.rows.map((row, i) => this.row(row, i)));
@@ -178,6 +180,7 @@ export class ResearchView extends Guesses {
 
     // ---- What is pressed
 
+    /** @param {Event} event */
     pressed(event) {
         const action = event.target === this.list ? actionFor(event, 'research') : null;
         if (action) {
@@ -186,6 +189,7 @@ export class ResearchView extends Guesses {
         }
     }
 
+    /** @param {number} by */
     go(by) {
         const from = this.at < 0 ? this.lastAt - (by > 0 ? 1 : 0) : this.at;
         this.lastAt = Math.max(0, Math.min(this.rows.length - 1, from + by));

@@ -1,3 +1,4 @@
+import { allOf, byId, firstOf, held } from '../../lib/dom.js';
 import { send } from '../../lib/http.js';
 import { newId } from '../../lib/ids.js';
 import { element } from '../../ui/element.js';
@@ -11,47 +12,49 @@ import { Entries } from './entries.js';
 
 /** The sources of the plan: how each will be printed, where it is cited, what is doubled, and what quotes nothing. */
 export class SourcesView extends Entries {
+    /** @param {import('../page.js').Page} page */
     constructor(page) {
         super();
         this.page = page;
-        this.side = document.getElementById('sources-view');
-        this.list = document.getElementById('source-entries');
-        this.field = document.getElementById('source-line');
-        this.all = [];
-        this.unsourced = [];
+        this.side = byId('sources-view');
+        this.list = byId('source-entries');
+        this.field = byId('source-line', HTMLInputElement);
+        this.all = /** @type {any[]} */ ([]);
+        this.unsourced = /** @type {any[]} */ ([]);
         this.filter = 'all';
+        this.reading = Promise.resolve();
         this.form = new SourceForm(this);
         this.files = new Files(page.session);
-        document.getElementById('source-line-form').addEventListener('submit', (event) => {
+        byId('source-line-form').addEventListener('submit', (event) => {
             event.preventDefault();
             this.typed();
         });
         this.field.addEventListener('paste', (event) => this.pasted(event));
-        const file = document.getElementById('source-file');
-        document.getElementById('source-take').addEventListener('click', () => file.click());
+        const file = byId('source-file', HTMLInputElement);
+        byId('source-take').addEventListener('click', () => file.click());
         file.addEventListener('change', () => {
-            this.takeIn(file.files[0]);
+            this.takeIn(file.files?.[0] ?? null);
             file.value = '';
         });
-        document.getElementById('source-elsewhere').addEventListener('click', () => this.elsewhere());
-        const hand = document.querySelector('#source-hand > button');
+        byId('source-elsewhere').addEventListener('click', () => this.elsewhere());
+        const hand = firstOf(document, '#source-hand > button');
         this.formats = new Popover(() => hand.focus());
         hand.addEventListener('click', () => (this.formats.isOpen ? this.formats.close() : this.handOver(hand)));
-        this.menu = new Popover(() => this.list.querySelector('.open-source')?.focus());
+        this.menu = new Popover(() => /** @type {HTMLElement | null} */ (this.list.querySelector('.open-source'))?.focus());
         whenAsked(
             this.list,
             (node) => node.closest('li')?.querySelector('[data-source]'),
             (button, point) => this.ask(button.dataset.source, point),
         );
-        const style = document.getElementById('source-style');
+        const style = byId('source-style', HTMLSelectElement);
         style.replaceChildren(...Object.entries(words().citationStyles).map(([value, name]) => element('option', { value }, name)));
         style.addEventListener('change', () => {
             page.setPlan({ citation_style: style.value });
             this.load();
         });
-        for (const button of this.side.querySelectorAll('[data-filter]')) {
+        for (const button of allOf(this.side, '[data-filter]')) {
             button.addEventListener('click', () => {
-                this.filter = button.dataset.filter;
+                this.filter = button.dataset.filter ?? 'all';
                 this.draw();
             });
         }
@@ -103,40 +106,45 @@ export class SourcesView extends Entries {
     // ---- Drawing
 
     draw() {
-        document.getElementById('source-style').value = this.page.tree.properties.citation_style;
+        byId('source-style', HTMLSelectElement).value = this.page.tree.properties.citation_style;
+        /** @type {Record<string, number>} */
         const counts = {
             all: this.all.length,
             uncited: this.all.filter((one) => !Object.keys(one.cited).length).length,
             double: this.all.filter((one) => one.like).length,
             unsourced: this.unsourced.length,
         };
-        for (const button of this.side.querySelectorAll('[data-filter]')) {
-            const { filter } = button.dataset;
+        for (const button of allOf(this.side, '[data-filter]')) {
+            const { filter = 'all' } = button.dataset;
             button.setAttribute('aria-pressed', String(filter === this.filter));
-            button.querySelector('b').textContent = counts[filter];
+            firstOf(button, 'b').textContent = String(counts[filter]);
             button.hidden = filter !== 'all' && filter !== this.filter && counts[filter] === 0;
         }
-        const held = this.list.contains(document.activeElement)
-            ? document.activeElement.closest('li').querySelector('.open-source').dataset.source
-            : null;
+        const here = this.list.contains(held()) ? held().closest('li') : null;
+        const open = here && firstOf(here, '.open-source').dataset.source;
         const rows =
             this.filter === 'unsourced' ? this.unsourced.map((one) => this.quotation(one)) : this.shown().map((one) => this.entry(one));
         this.list.replaceChildren(...rows);
-        if (held) {
-            this.list.querySelector(`[data-source="${held}"]`)?.focus({ preventScroll: true });
+        if (open) {
+            /** @type {HTMLElement | null} */ (this.list.querySelector(`[data-source="${open}"]`))?.focus({ preventScroll: true });
         }
-        document.getElementById('sources-empty').hidden = this.all.length > 0 || this.filter === 'unsourced';
+        byId('sources-empty').hidden = this.all.length > 0 || this.filter === 'unsourced';
         this.form.drawAgain();
     }
 
-    /** What can be done with a source: at its dots, the second button of a mouse, or a long press. */
+    /**
+     * What can be done with a source: at its dots, the second button of a mouse, or a long press.
+     * @param {string} id
+     * @param {any} point
+     */
     ask(id, point) {
         const one = this.all.find(({ source }) => source.id === id);
-        const done = (does) => () => {
+        const done = (/** @type {(...given: any[]) => unknown} */ does) => () => {
             this.menu.close(false);
             does();
         };
-        const act = (name, does) => element('button', { type: 'button', onclick: done(does) }, name);
+        const act = (/** @type {string} */ name, /** @type {(...given: any[]) => unknown} */ does) =>
+            element('button', { type: 'button', onclick: done(does) }, name);
         const cited = Object.keys(one.cited)
             .filter((topic) => this.page.tree.noteBearer(topic))
             .slice(0, 6);
@@ -152,10 +160,10 @@ export class SourcesView extends Entries {
                 act('Take it out', () => this.takeOut(one.source)),
             ),
         );
-        this.menu.box.querySelector('button').focus();
+        this.menu.focus();
     }
 
-    /** All sources as a file, in one of the formats that other programs read. */
+    /** All sources as a file, in one of the formats that other programs read. @param {HTMLElement} button */
     handOver(button) {
         this.formats.raise(
             'Hand over the sources as',
@@ -176,9 +184,10 @@ export class SourcesView extends Entries {
                 ),
             ),
         );
-        this.formats.box.querySelector('a').focus();
+        this.formats.focus('a');
     }
 
+    /** @param {string} html */
     copyEntry(html) {
         const text = new DOMParser().parseFromString(html, 'text/html').body.textContent;
         const [done, refused] = ['The entry was copied.', 'This browser does not let it be copied.'].map(
@@ -187,6 +196,7 @@ export class SourcesView extends Entries {
         navigator.clipboard?.writeText(text).then(done, refused);
     }
 
+    /** @param {any} source */
     takeOut(source) {
         if (this.form.source?.id === source.id) {
             this.form.close();
@@ -196,18 +206,21 @@ export class SourcesView extends Entries {
 
     // ---- What comes in
 
+    /** @param {any} source */
     keep(source) {
         this.page.perform({ type: 'source', sources: [source] });
         this.page.tell('Kept as a source');
         this.load();
     }
 
+    /** @param {any} source */
     change(source) {
         this.page.perform({ type: 'edit-source', source });
         clearTimeout(this.loading);
         this.loading = setTimeout(() => this.load(), 400);
     }
 
+    /** @param {any} source */
     remove(source) {
         const one = this.all.find(({ source: { id } }) => id === source.id);
         this.page.perform({ type: 'unsource', ids: [source.id] });

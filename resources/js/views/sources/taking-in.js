@@ -1,3 +1,4 @@
+import { byId, firstOf } from '../../lib/dom.js';
 import { send } from '../../lib/http.js';
 import { element } from '../../ui/element.js';
 import { meanwhile } from '../../lib/meanwhile.js';
@@ -13,9 +14,11 @@ export class TakingIn {
         }
         // The field is free for the next line at once; each is read in its turn.
         this.field.value = '';
-        this.reading = (this.reading ?? Promise.resolve()).then(() => this.read(line, meanwhile()));
+        // Each line in its turn.
+        this.reading = this.reading.then(() => this.read(line, meanwhile()));
     }
 
+    /** @param {string} line @param {() => boolean} isUnmoved */
     async read(line, isUnmoved) {
         const isAddress = /^(https?:\/\/|www\.)\S+$/i.test(line);
         this.page.say(isAddress ? 'Reading the page…' : 'Reading the line…');
@@ -40,7 +43,7 @@ export class TakingIn {
         }
     }
 
-    /** Shows what was read, to be confirmed; after one that waits to be confirmed. */
+    /** Shows what was read, to be confirmed; after one that waits to be confirmed. @param {any} read @param {boolean} takesKeyboard */
     offer(read, takesKeyboard) {
         if (this.form.isOpen && this.form.isNew) {
             this.form.next.push(read);
@@ -49,21 +52,22 @@ export class TakingIn {
         }
     }
 
-    /** Several lines, or a file's text, are taken in whole. */
+    /** Several lines, or a file's text, are taken in whole. @param {ClipboardEvent} event */
     pasted(event) {
-        const text = event.clipboardData.getData('text/plain');
+        const text = event.clipboardData?.getData('text/plain') ?? '';
         if (/^\s*@\w+\s*[{(]|^TY {1,2}-|^\s*\[\s*\{/m.test(text)) {
             event.preventDefault();
             this.takeIn(null, text);
         }
     }
 
+    /** @param {File | null} file @param {string} [text] */
     async takeIn(file, text = '') {
         if (!file && !text) {
             return;
         }
         const body = new FormData();
-        body.append('base', this.page.queue.base);
+        body.append('base', String(this.page.queue.base));
         file ? body.append('file', file) : body.append('text', text);
         const answer = await this.page.upload('source-list', body);
         if (answer) {
@@ -73,30 +77,35 @@ export class TakingIn {
         }
     }
 
+    /** @param {{added: number, said: string[]}} answer */
     report({ added, said }) {
-        const dialog = document.getElementById('report');
-        dialog.querySelector('h2').textContent =
+        const dialog = byId('report', HTMLDialogElement);
+        firstOf(dialog, 'h2').textContent =
             added === 0 ? 'No source was taken in' : `${added} ${added === 1 ? 'source was' : 'sources were'} taken in`;
-        dialog.querySelector('ul').replaceChildren(...said.map((sentence) => element('li', {}, sentence)));
+        firstOf(dialog, 'ul').replaceChildren(...said.map((sentence) => element('li', {}, sentence)));
         if (said.length) {
             dialog.showModal();
         } else {
-            this.page.say(dialog.querySelector('h2').textContent + '.', { label: 'Undo', act: () => this.page.undo() });
+            this.page.say(firstOf(dialog, 'h2').textContent + '.', { label: 'Undo', act: () => this.page.undo() });
         }
     }
 
     async elsewhere() {
         const { choosing } = this.page;
         const ask = async () => (await send('GET', `${this.page.address}/source-list/elsewhere?typed=`)).sources;
-        const take = (source) => () => {
+        const take = (/** @type {any} */ source) => () => {
             choosing.close();
             this.keep(source);
         };
-        const rows = (sources, wanted) =>
+        const rows = (/** @type {any} */ sources, /** @type {any} */ wanted) =>
             sources
-                .filter(({ label, source, plan }) => `${label} ${source.title} ${plan}`.toLowerCase().includes(wanted))
+                .filter((/** @type {{label: string, source: any, plan: any}} */ { label, source, plan }) =>
+                    `${label} ${source.title} ${plan}`.toLowerCase().includes(wanted),
+                )
                 .slice(0, 12)
-                .map(({ label, source }) => [{ name: `${label}: ${source.title}`, act: take(source) }]);
+                .map((/** @type {{label: string, source: any}} */ { label, source }) => [
+                    { name: `${label}: ${source.title}`, act: take(source) },
+                ]);
         const says = { waiting: 'Looking through your plans…', none: 'No other plan has such a source.' };
         await choosing.chooseOf('Sources of your other plans', 'Letters of the author or title', ask, rows, says);
     }

@@ -1,0 +1,5 @@
+/** Alpine tells no types; what is used of it here. */
+declare module '@alpinejs/csp' {
+    const Alpine: { data(name: string, component: () => object): void; start(): void };
+    export default Alpine;
+}
