@@ -1,5 +1,5 @@
 import { colour } from '../ui/element.js';
-import { beside, label, svg } from './draw.js';
+import { beside, label, renumber, svg } from './draw.js';
 import { Shape } from './shape.js';
 import { drawGround } from './ground.js';
 import { Stalks } from './stalks.js';
@@ -7,7 +7,7 @@ import { Stalks } from './stalks.js';
 /**
  * @typedef {import('./camera.js').Box} Box
  * @typedef {{id: string, at: [number, number, boolean], print: string, shapes: Shape[]}} Section
- * @typedef {SVGGElement & {shape?: Shape, looks?: string, badge?: SVGElement | null}} Leaf
+ * @typedef {SVGGElement & {shape?: Shape, looks?: string, number?: string, badge?: SVGElement | null}} Leaf
  * @typedef {{arrangement: string, ground: boolean, lines: number[], [more: string]: any}} Look
  * @typedef {{lines: string[], size: number, at: [number, number], room: [number, number]}} Title
  * @typedef {{id: string, at: [number, number, boolean], print: string, topics?: any[][]}} ToldSection
@@ -211,7 +211,11 @@ export class Canvas {
             node.badge?.style.setProperty('--d', colour(shape.dye));
             node.replaceChildren(...label(shape, hasParts, this.topics.signs, this.topics.address));
             node.style.setProperty('--d', colour(shape.dye));
+        } else if (node.number !== shape.number) {
+            // When a section moves, all that changes of most topics is their number.
+            renumber(node, shape);
         }
+        node.number = shape.number;
         for (const one of [node, node.badge]) {
             if (one && one.style.transform !== shape.transform) {
                 one.style.transform = shape.transform;

@@ -102,13 +102,32 @@ function disc(shape) {
  * @param {Shape} shape
  */
 export function beside(shape) {
-    const short = shape.number.replace(/^.* /, '').replace(/\.$/, '');
     return svg(
         'g',
         { class: 'beside' },
-        shape.isMain && svg('text', { class: 'in-disc', y: 5, 'font-size': short.length > 3 ? 9 : short.length > 2 ? 11 : 14 }, short),
+        shape.isMain && inDisc(svg('text', { class: 'in-disc', y: 5 }), shape),
         shape.inside > 0 && svg('text', { class: 'in-knob', x: shape.endX - (shape.out * knobWidth(shape)) / 2, y: 4.2 }, shape.inside),
     );
+}
+
+/** @param {Element} text @param {Shape} shape */
+function inDisc(text, { number }) {
+    const short = number.replace(/^.* /, '').replace(/\.$/, '');
+    text.setAttribute('font-size', String(short.length > 3 ? 9 : short.length > 2 ? 11 : 14));
+    text.textContent = short;
+    return text;
+}
+
+/** Another number in a label that else looks as it did. @param {import('./canvas.js').Leaf} leaf @param {Shape} shape */
+export function renumber(leaf, shape) {
+    const before = leaf.querySelector('.number');
+    const disc = leaf.badge?.querySelector('.in-disc');
+    if (before) {
+        before.textContent = `${shape.number} `;
+    }
+    if (disc) {
+        inDisc(disc, shape);
+    }
 }
 
 /** @param {Shape} shape @returns {SVGElement[]} */

@@ -53,8 +53,8 @@ export class Shape {
         /** Its id, left, top, width and height. @type {[string, number, number, number, number] | null} */
         this.picture = told[20];
         this.section = section;
-        /** All that is drawn of it, wherever it stands: as long as this is the same, its label is. */
-        this.looks = JSON.stringify([...told.slice(0, 2), ...told.slice(4, 19), told[20]]);
+        /** All that is drawn of it but its number, wherever it stands: as long as this is the same, its label is. */
+        this.looks = JSON.stringify([...told.slice(0, 2), ...told.slice(4, 10), ...told.slice(11, 19), told[20]]);
         /** Its floret, on the map. */
         this.x = 0;
         this.y = 0;
