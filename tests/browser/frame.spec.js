@@ -198,6 +198,27 @@ test('Escape closes the menu of a topic, wherever the keyboard has gone meanwhil
     await writer.expectOutline('1 A\n2 B');
 });
 
+test('Escape brings a note that lies across the page beside the plan, wherever the keyboard is', async ({ page }) => {
+    const writer = await planOf(page, 'Across', 'A', 'B');
+    const row = page.getByRole('treeitem', { name: /1 A/ });
+    const across = async () => {
+        await page.getByRole('button', { name: 'Full width' }).click();
+        await expect(row).toBeHidden();
+    };
+    await writer.mark(/1 A/);
+    await writer.type('n', 'Some words');
+    await across();
+    await page.getByRole('textbox', { name: 'Note' }).focus();
+    await writer.type('[Escape]');
+    await expect(row).toBeVisible();
+    await expect(page.getByRole('textbox', { name: 'Title' })).toBeFocused();
+    await across();
+    await page.getByRole('link', { name: 'Outline', exact: true }).focus();
+    await writer.type('[Escape]');
+    await expect(row).toBeVisible();
+    await writer.expectOutline('1 A\n2 B');
+});
+
 test('a view that is still being fetched gets the keys that are pressed meanwhile', async ({ page }) => {
     const writer = await planOf(page, 'Fetched', 'A', 'B');
     // The scripts of the map come late, and nothing of them was fetched ahead.

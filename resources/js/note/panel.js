@@ -40,12 +40,16 @@ export class NotePanel {
             this.close();
             on.back();
         });
-        byId('wide-note').addEventListener('click', () => this.widen(!this.side.classList.contains('is-wide')));
+        byId('wide-note').addEventListener('click', () => this.widen(!this.isWide));
         showSize();
     }
 
     get isOpen() {
         return this.topic !== null;
+    }
+
+    get isWide() {
+        return this.side.classList.contains('is-wide');
     }
 
     /** Fetches the editor ahead of its first use. */
@@ -168,7 +172,7 @@ export class NotePanel {
         this.on.closed();
     }
 
-    /** The note across the whole page, or beside the plan. @param {any} isWide */
+    /** The note across the whole page, or beside the plan. @param {boolean} isWide */
     widen(isWide) {
         this.side.classList.toggle('is-wide', isWide);
         this.work.classList.toggle('has-wide-note', isWide);

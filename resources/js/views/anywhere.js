@@ -47,9 +47,11 @@ export class Anywhere extends Going {
                         : 'It is being saved now.',
                 );
             }),
-            outwards: always(({ event }) =>
-                this.find.holds(event?.target) ? this.find.close() : this.views.now.outwards(/** @type {Event} */ (event)),
-            ),
+            outwards: always(({ event }) => {
+                // A note across the whole page comes beside the plan: behind it there is nothing to go to.
+                this.note.isWide && this.note.widen(false);
+                this.find.holds(event?.target) ? this.find.close() : this.views.now.outwards(/** @type {Event} */ (event));
+            }),
             goGather: to('gather'),
             goOutline: to('outline'),
             goMap: to('map'),
