@@ -261,3 +261,27 @@ test('words for a note whose editor is still being fetched are kept, and go into
     await expect(page.locator('.ProseMirror')).toHaveText('Under the wall runs a ditch.');
     await writer.expectOutline('1 A\n2 B');
 });
+
+test('what is written before the editor has come is not called saved, and makes a heading as it would have later', async ({ page }) => {
+    const writer = await planOf(page, 'Held', 'A', 'B');
+    let comes;
+    const late = new Promise((resolve) => {
+        comes = resolve;
+    });
+    await page.route(/assets\/editor-.*\.js/, async (route) => {
+        await late;
+        await route.continue();
+    });
+    await page.addInitScript(() => {
+        window.requestIdleCallback = () => 0;
+    });
+    await page.reload();
+    await writer.mark(/1 A/);
+    await writer.type('n', '## Under the wall', '[Enter]', 'runs a ditch @ low tide');
+    await expect(page.locator('#saved')).toHaveText('Saving');
+    comes();
+    await expect(page.locator('.ProseMirror h2')).toHaveText('Under the wall');
+    await expect(page.locator('.ProseMirror p').first()).toHaveText('runs a ditch @ low tide');
+    await writer.saved();
+    await writer.expectOutline('1 A\n2 B');
+});

@@ -77,6 +77,13 @@ test('what the page shows at once is what the server makes of it, and its answer
     }
 });
 
+test('a title is in the mirror as the server keeps it', () => {
+    const tree = new Tree({ figures: {}, topics: [{ id: 'a', parent: ROOT, title: 'A' }] });
+    tree.mirror({ type: 'retitle', topic: 'a', title: ' Mud ' });
+    tree.mirror({ type: 'retitle', topic: ROOT, title: 'Tide ' });
+    expect([tree.get('a').title, tree.title]).toEqual(['Mud', 'Tide']);
+});
+
 test('of some topics only those count that stand under no other of them', () => {
     const tree = new Tree({ figures: {}, topics: [['a', ROOT], ['b', 'a'], ['c', 'b'], ['d', ROOT], ['e', TRAY]].map(([id, parent]) => ({ id, parent })) });
     expect(tree.heads(['a', 'c', 'd', 'e'])).toEqual(['a', 'd', 'e']);

@@ -11,6 +11,8 @@ export function browser() {
         getOwnPropertyDescriptor: (_, key) => ({ value: kept.get(key), enumerable: true, configurable: true }),
         get: (of, key) => of[key] ?? kept.get(key),
     });
+    const ofTab = new Map();
+    globalThis.sessionStorage = { getItem: (key) => ofTab.get(key) ?? null, setItem: (key, value) => ofTab.set(key, String(value)) };
     globalThis.addEventListener = () => {};
     globalThis.document = { querySelector: () => null, addEventListener: () => {}, hidden: false };
     Object.defineProperty(globalThis, 'navigator', { value: {}, configurable: true });

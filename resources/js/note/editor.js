@@ -21,6 +21,9 @@ import { noteViews } from './views.js';
  * @property {Set<NoteEditor>} editors all that there are
  */
 
+/** Signs that open a dialog where they are written. */
+const ASKING = new Set(['@', '§']);
+
 /** Edits the note of one topic, and saves while it is written. There may be as many as a view wants, each with a topic of its own. */
 export class NoteEditor {
     /**
@@ -109,10 +112,22 @@ export class NoteEditor {
         view.focus();
     }
 
-    /** What was written in plain lines before the editor was there. @param {string} text */
-    insertLines(text) {
-        const lines = text.split('\n').map((line) => ({ type: 'paragraph', content: line ? [{ type: 'text', text: line }] : [] }));
-        this.editor.commands.insertContent(lines);
+    /**
+     * What was written before the editor was there, sign by sign as if it were written now: what makes a heading or a list makes one.
+     * @param {string} text
+     */
+    writeOut(text) {
+        const { view } = this.editor;
+        for (const sign of text) {
+            const { from, to } = view.state.selection;
+            const plain = () => view.state.tr.insertText(sign, from, to);
+            if (sign === '\n') {
+                this.editor.commands.enter();
+            } else if (ASKING.has(sign) || !view.someProp('handleTextInput', (handle) => handle(view, from, to, sign, plain))) {
+                // A sign that asks for something asks when it is pressed, and not later.
+                view.dispatch(plain());
+            }
+        }
     }
 
     /** What was pasted before the editor was there. @param {string} html */

@@ -35,7 +35,11 @@ export class NotePanel {
         /** @type {import('./editor.js').NoteEditor | null} */
         this.editor = null;
         // Left before the editor was there: its words are on the note from then on, whatever is done with its topic next.
-        this.waiting = new WaitingField(() => this.keepWaiting());
+        this.waiting = new WaitingField(
+            () => this.keepWaiting(),
+            () => this.session.hold(this.waiting.hasWords),
+        );
+        addEventListener('pagehide', () => this.keepWaiting());
         byId('close-note').addEventListener('click', () => {
             this.close();
             on.back();

@@ -5,13 +5,18 @@ import { element } from '../ui/element.js';
  * as it was; where it is left before, its words can be had alone.
  */
 export class WaitingField {
-    /** @param {() => void} left the keyboard has gone elsewhere in the page */
-    constructor(left) {
+    /**
+     * @param {() => void} left the keyboard has gone elsewhere in the page
+     * @param {() => void} changed there are words in it, or none any more
+     */
+    constructor(left, changed) {
+        this.changed = changed;
         this.box = element('textarea', { class: 'waiting-note', 'aria-label': 'Note', rows: 12 });
         /** What was pasted, each after the words before it. @type {{before: string, html: string, plain: string}[]} */
         this.pasted = [];
         // Where the whole window is left, the field keeps both its place and its words.
         this.box.addEventListener('blur', () => document.activeElement !== this.box && left());
+        this.box.addEventListener('input', changed);
         this.box.addEventListener('paste', (event) => this.paste(event));
     }
 
@@ -22,14 +27,21 @@ export class WaitingField {
             event.preventDefault();
             this.pasted.push({ before: this.box.value, html, plain });
             this.box.value = '';
+            this.changed();
         }
+    }
+
+    get hasWords() {
+        return this.box.value !== '' || this.pasted.length > 0;
     }
 
     /** Takes out all that stands in it. */
     take() {
         const { value: after } = this.box;
+        const pasted = this.pasted.splice(0);
         this.box.value = '';
-        return { pasted: this.pasted.splice(0), after };
+        this.changed();
+        return { pasted, after };
     }
 
     /** Takes out all that stands in it as lines; of what was pasted, the words. */
@@ -43,10 +55,10 @@ export class WaitingField {
     /** Gives way to the editor. @param {import('./editor.js').NoteEditor} editor @param {ReturnType<WaitingField['take']>} held */
     static hand(editor, { pasted, after }) {
         for (const { before, html } of pasted) {
-            before && editor.insertLines(before);
+            before && editor.writeOut(before);
             editor.paste(html);
         }
-        after && editor.insertLines(after);
+        after && editor.writeOut(after);
     }
 }
 

@@ -82,10 +82,11 @@ export const mirrors = {
     },
 
     retitle(tree, { topic, title }) {
+        // As the server keeps it: without what is nothing at its ends.
         if (topic === ROOT) {
-            tree.title = title;
+            tree.title = title.trim();
         } else {
-            tree.get(topic).title = title;
+            tree.get(topic).title = title.trim();
         }
     },
 

@@ -3,6 +3,8 @@ import { store } from '../lib/stored.js';
 
 const AFTER = 400;
 const AGAIN_AFTER = 5000;
+/** A page that was asked for before something arrived may come after that: so long it may be older than what this tab knows. */
+const OLDER = 10_000;
 
 /**
  * One thing of a plan that is each person's own, as what they keep folded. What they choose is kept
@@ -22,10 +24,16 @@ export class Personal {
         /** @type {Promise<void> | null} */
         this.running = null;
         this.unsent = localStorage.getItem(this.key);
-        this.value = this.unsent === null ? given : JSON.parse(this.unsent);
+        this.value = JSON.parse(this.unsent ?? this.lately() ?? 'null') ?? given;
         this.flush();
         addEventListener('online', () => this.flush());
         addEventListener('pagehide', () => this.unsent !== null && this.put({ keepalive: true }).catch(() => {}));
+    }
+
+    /** What this tab has sent a moment ago; null: nothing. */
+    lately() {
+        const { at = 0, sent = null } = JSON.parse(sessionStorage.getItem(this.key) ?? '{}');
+        return Date.now() - at < OLDER ? sent : null;
     }
 
     /** @param {any} value */
@@ -76,6 +84,7 @@ export class Personal {
         if (this.unsent === sent) {
             this.unsent = null;
         }
+        sessionStorage.setItem(this.key, JSON.stringify({ at: Date.now(), sent }));
         // Another page of the plan may have kept something newer.
         if (localStorage.getItem(this.key) === sent) {
             localStorage.removeItem(this.key);

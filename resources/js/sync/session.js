@@ -42,6 +42,8 @@ export class Session {
         this.steps = new Map();
         /** Steps that are being taken back or brought back, one after the other. */
         this.turns = 0;
+        /** Whether words stand in a field that are no change yet. */
+        this.isHeld = false;
         /** @type {Promise<any>} */
         this.turn = Promise.resolve();
         this.queue = new Queue({
@@ -71,6 +73,14 @@ export class Session {
     }
 
     // ---- Changes
+
+    /** Words are held that are not saved, or none any more. @param {boolean} isHeld */
+    hold(isHeld) {
+        if (this.isHeld !== isHeld) {
+            this.isHeld = isHeld;
+            this.on.state();
+        }
+    }
 
     /**
      * Shows an operation and sends it; `step` groups what one undo takes back, `typed` is the text before the caret of what is being typed.

@@ -71,19 +71,22 @@ export class Shelf {
         await this.with(async (db) => {
             const old = Date.now() - DAYS * 86_400_000;
             const gone = new Set();
-            for (const key of /** @type {string[]} */ (await db.getAllKeys('plans'))) {
-                const { at } = await db.get('plans', key);
-                if (at < old || !key.startsWith(`${this.user}/`)) {
+            // In one go: no note is left behind whose plan has gone.
+            const step = db.transaction(['plans', 'notes'], 'readwrite');
+            const [plans, notes] = [step.objectStore('plans'), step.objectStore('notes')];
+            for (const key of /** @type {string[]} */ (await plans.getAllKeys())) {
+                if ((await plans.get(key)).at < old || !key.startsWith(`${this.user}/`)) {
                     gone.add(key);
-                    await db.delete('plans', key);
+                    await plans.delete(key);
                 }
             }
-            for (const key of /** @type {string[]} */ (await db.getAllKeys('notes'))) {
+            for (const key of /** @type {string[]} */ (await notes.getAllKeys())) {
                 const plan = key.split('/').slice(0, 2).join('/');
                 if (gone.has(plan) || !key.startsWith(`${this.user}/`)) {
-                    await db.delete('notes', key);
+                    await notes.delete(key);
                 }
             }
+            await step.done;
         });
     }
 }

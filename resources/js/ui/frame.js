@@ -54,7 +54,7 @@ export class Frame {
 
     /** How far what was written has arrived. */
     showState() {
-        const { queue, turns } = this.session;
+        const { queue, turns, isHeld } = this.session;
         const count = queue.pending.length;
         const changes = `${count} ${count === 1 ? 'change' : 'changes'} kept here`;
         /** @type {Record<string, string>} */
@@ -65,7 +65,7 @@ export class Frame {
             'signed-out': `Signed out: ${changes}`,
         };
         // A step that is being taken back is on its way as well.
-        const says = states[queue.state === 'saved' && turns ? 'saving' : queue.state];
+        const says = states[queue.state === 'saved' && (turns || isHeld) ? 'saving' : queue.state];
         if (this.saved.textContent !== says) {
             this.saved.textContent = says;
         }
