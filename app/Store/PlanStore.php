@@ -6,13 +6,14 @@ namespace App\Store;
 
 use App\Models\Plan as PlanRow;
 use App\Models\User;
+use Embrel\Difference\Difference;
 use Embrel\Id\Ids;
 use Embrel\Operation\EditNote;
-use Embrel\Operation\NotesMissing;
 use Embrel\Operation\Operation;
 use Embrel\Operation\OperationRefused;
 use Embrel\Operation\Reason;
 use Embrel\Operation\Wording;
+use Embrel\Plan\NotesMissing;
 use Embrel\Plan\Plan;
 use Illuminate\Support\Facades\DB;
 
@@ -130,32 +131,36 @@ final class PlanStore
             $before = $this->loadedFor($rows, $row, $changes);
             $state = $before;
             $seq = $row->revision;
-            $log = $refused = $missing = $met = [];
+            $log = $refused = $met = [];
+            $missing = '';
+            /** @var array<int, Difference> $did */
+            $did = [];
             foreach ($changes as $change) {
                 try {
                     // Applied first: what cannot be is refused there, before anything is asked about its topics.
                     $next = $this->applied($rows, $row, $change->operation, $before, $state);
-                    $inverse = $change->operation->inverse($state);
                     if ($change->operation instanceof EditNote && $change->operation->meets($state)) {
                         $met[] = $change->operation->topic;
                     }
                     $says = $change->says ?? Wording::of($change->operation, $state);
+                    $did[++$seq] = Difference::between($state, $next);
                     $state = $next;
                     $log[] = [
                         'plan_id' => $row->id,
-                        'seq' => ++$seq,
+                        'seq' => $seq,
                         'op_id' => $change->id,
                         'step_id' => $change->step,
                         'undoes' => $change->undoes,
                         'user_id' => $user->id,
-                    ]
-                        + self::stored($change, json_encode($inverse->toArray(), self::JSON)) + ['says' => $says, 'at' => now()];
+                        'type' => $change->operation->toArray()['type'],
+                        'difference' => StoredDifference::write($did[$seq]),
+                        'says' => $says,
+                        'at' => now(),
+                    ];
                 } catch (OperationRefused $why) {
-                    $why = $why->reason === Reason::Gone && self::names($change, $missing) ? OperationRefused::dependent() : $why;
-                    array_push(
-                        $missing,
-                        ...array_map(static fn(string $touched): string => substr($touched, 0, 26), $change->operation->touches()),
-                    );
+                    $form = json_encode($change->operation->toArray(), self::JSON);
+                    $why = $why->reason === Reason::Gone && self::buildsOn($form, $missing, $state) ? OperationRefused::dependent() : $why;
+                    $missing .= $form;
                     $refused[] = ['id' => $change->id, 'reason' => $why->reason->value, 'message' => $why->getMessage()];
                 }
             }
@@ -163,6 +168,9 @@ final class PlanStore
             $after = $sight->after($state);
             if ($log !== []) {
                 $this->keep($row, $rows, $sight, $after, $seq, $log);
+                foreach ($did as $at => $difference) {
+                    StoredDifference::index($row->id, $at, $difference);
+                }
             }
 
             $notes = [];
@@ -235,22 +243,12 @@ final class PlanStore
         }
     }
 
-    /**
-     * @param list<string> $topics
-     */
-    private static function names(Change $change, array $topics): bool
+    /** Whether a refused change names something that is not in the plan, as one that was refused before it would have made it. */
+    private static function buildsOn(string $form, string $missing, Plan $state): bool
     {
-        $form = json_encode($change->operation->toArray(), self::JSON);
+        preg_match_all('/[0-7][0-9A-HJKMNP-TV-Z]{25}/', $form, $named);
 
-        return array_filter($topics, static fn(string $id): bool => str_contains($form, $id)) !== [];
-    }
-
-    /** @return array{type: string, payload: string, inverse: string} */
-    private static function stored(Change $change, string $inverse): array
-    {
-        $form = $change->operation->toArray();
-
-        return ['type' => (string) $form['type'], 'payload' => json_encode($form, self::JSON), 'inverse' => $inverse];
+        return array_filter($named[0], static fn(string $id): bool => !$state->has($id) && str_contains($missing, $id)) !== [];
     }
 
     /**

@@ -8,7 +8,7 @@ use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Numbering\Runs;
 use Embrel\Operation\Order;
-use Embrel\Plan\Difference;
+use Embrel\Plan\Comparison;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Relation;
@@ -113,7 +113,7 @@ final class PlanView
     }
 
     /** @return list<string> topics to be told of: changed or moved, and whole branches that went or came back */
-    private static function between(Plan $before, Plan $after, Difference $difference): array
+    private static function between(Plan $before, Plan $after, Comparison $difference): array
     {
         $ids = $difference->changed + array_fill_keys($difference->reordered, true);
         unset($ids[Plan::BIN]);
@@ -203,7 +203,7 @@ final class PlanView
     }
 
     /** @return list<string> topics that differ or stand elsewhere, and everything above them: only their sums can be others */
-    private static function concerned(Plan $before, Plan $after, Difference $difference): array
+    private static function concerned(Plan $before, Plan $after, Comparison $difference): array
     {
         $concerned = [];
         foreach (self::between($before, $after, $difference) as $id) {

@@ -8,7 +8,7 @@ use App\Models\Plan as PlanRow;
 use Embrel\Citation\Source;
 use Embrel\Citation\SourceForm;
 use Embrel\Limits;
-use Embrel\Plan\Difference;
+use Embrel\Plan\Comparison;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
 use Illuminate\Support\Facades\DB;
@@ -20,9 +20,9 @@ final class PlanWriter
 
     public function __construct(private readonly PlanRows $rows) {}
 
-    public function write(PlanRow $row, Plan $before, Plan $after, int $revision, ?Difference $difference = null): void
+    public function write(PlanRow $row, Plan $before, Plan $after, int $revision, ?Comparison $difference = null): void
     {
-        $difference ??= Difference::between($before, $after);
+        $difference ??= Comparison::between($before, $after);
         $changed = $difference->changed;
         unset($changed[Plan::BIN]);
         $removed = $restored = [];

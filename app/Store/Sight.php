@@ -6,7 +6,7 @@ namespace App\Store;
 
 use Embrel\Layout\Strip;
 use Embrel\Numbering\Numbering;
-use Embrel\Plan\Difference;
+use Embrel\Plan\Comparison;
 use Embrel\Plan\Plan;
 use Embrel\Plan\WordTotals;
 
@@ -25,7 +25,7 @@ final class Sight
         private readonly ?self $before,
         private readonly ?array $strip = null,
         private readonly ?int $words = null,
-        public readonly ?Difference $difference = null,
+        public readonly ?Comparison $difference = null,
     ) {}
 
     /** @param list<array<string, mixed>>|null $strip */
@@ -37,7 +37,7 @@ final class Sight
     /** That of a later state of the plan; what the changes between them cannot have touched is taken over. */
     public function after(Plan $plan): self
     {
-        $difference = Difference::between($this->plan, $plan);
+        $difference = Comparison::between($this->plan, $plan);
         $after = new self($plan, $this, difference: $difference);
         $after->sameWords = $difference->isSameTree();
         $after->sameNumbers = $after->sameStrip = $difference->isSameTree() && !$difference->hasOtherProperties;

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace App\Store;
 
 use App\Models\Plan as PlanRow;
-use Embrel\Operation\Codec;
-use Embrel\Operation\PlanForm;
 use Embrel\Plan\Plan;
+use Embrel\Plan\PlanForm;
 use Embrel\Shape;
 use Illuminate\Support\Facades\DB;
 
@@ -56,9 +55,9 @@ final class Snapshots
             ->where('seq', '>', $nearest->seq)
             ->where('seq', '<=', $seq)
             ->orderBy('seq')
-            ->pluck('payload');
-        foreach ($log as $payload) {
-            $plan = Codec::decode(json_decode($payload, true, 512, JSON_THROW_ON_ERROR))->apply($plan);
+            ->pluck('difference');
+        foreach ($log as $difference) {
+            $plan = StoredDifference::read($difference)->in($plan);
         }
 
         return $plan;

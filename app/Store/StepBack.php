@@ -64,14 +64,14 @@ final class StepBack
             if ($step === null) {
                 return ['nothing' => true, 'revision' => $base];
             }
-            $operation = $log->inverseOf($step);
+            $operation = $log->takeBack($step, $this->store->load($row));
             $outcome = $this->store->insist(
                 $row,
                 $user,
                 $this->store->change($operation, $step, mb_strimwidth($says, 0, self::LONGEST, '…')),
             );
 
-            return ['touched' => $operation->touches(), 'steps' => (new UndoLog($row->id, $user->id))->names()]
+            return ['touched' => $operation->topics(), 'steps' => (new UndoLog($row->id, $user->id))->names()]
                 + PlanView::of($row, $user, $base, $outcome);
         });
     }

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Store;
 
-use Embrel\Operation\Codec;
-use Embrel\Operation\Compound;
-use Embrel\Operation\Operation;
+use Embrel\Difference\Conflict;
+use Embrel\Difference\Undoing;
 use Embrel\Operation\OperationRefused;
+use Embrel\Operation\TakeBack;
+use Embrel\Plan\Plan;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -168,53 +169,29 @@ final class UndoLog
     }
 
     /**
-     * What takes a step back.
+     * What takes a step back, among what others have done since.
      *
      * @throws OperationRefused when someone else has changed the same thing since
      */
-    public function inverseOf(string $step): Operation
+    public function takeBack(string $step, Plan $now): TakeBack
     {
         $rows = DB::table('operations')
             ->where('plan_id', $this->planId)
             ->where('step_id', $step)
-            ->orderByDesc('seq')
-            ->get(['seq', 'payload', 'inverse']);
-        $touched = [];
-        foreach ($rows as $row) {
-            array_push($touched, ...Codec::decode(json_decode($row->payload, true, 512, JSON_THROW_ON_ERROR))->touches());
-        }
-        $others = DB::table('operations')
-            ->where('plan_id', $this->planId)
-            ->where('seq', '>', $rows->last()?->seq)
-            ->where('user_id', '!=', $this->userId)
-            ->pluck('payload');
-        foreach ($others as $payload) {
-            if (array_intersect($touched, Codec::decode(json_decode($payload, true, 512, JSON_THROW_ON_ERROR))->touches()) !== []) {
-                throw OperationRefused::changed();
-            }
-        }
-
-        return self::merged(
-            $rows
-                ->map(static fn(\stdClass $row): Operation => Codec::decode(json_decode($row->inverse, true, 512, JSON_THROW_ON_ERROR)))
-                ->all(),
+            ->orderBy('seq')
+            ->pluck('difference', 'seq')
+            ->map(StoredDifference::read(...));
+        $did = array_values($rows->all());
+        $since = StoredDifference::meeting(
+            $this->planId,
+            $this->userId,
+            (int) $rows->keys()->first(),
+            [...Undoing::concerns($did, $now), ...StoredDifference::beside($did)],
         );
-    }
-
-    /** @param array<Operation> $operations */
-    private static function merged(array $operations): Operation
-    {
-        $out = [];
-        foreach ($operations as $operation) {
-            $last = \count($out) - 1;
-            $both = $last >= 0 ? $out[$last]->merge($operation) : null;
-            if ($both !== null) {
-                $out[$last] = $both;
-            } else {
-                $out[] = $operation;
-            }
+        try {
+            return new TakeBack(Undoing::of($did, $since, $now));
+        } catch (Conflict $why) {
+            throw OperationRefused::changed($why->getMessage());
         }
-
-        return \count($out) === 1 ? $out[0] : new Compound(array_values($out));
     }
 }

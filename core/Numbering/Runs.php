@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Numbering;
 
-use Embrel\Plan\Difference;
+use Embrel\Plan\Comparison;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Scheme;
 
@@ -34,7 +34,7 @@ final class Runs
      *
      * @return list<Run>
      */
-    public static function since(Plan $before, Plan $after, Difference $difference): array
+    public static function since(Plan $before, Plan $after, Comparison $difference): array
     {
         if ($difference->hasOtherProperties || $after->properties->runOn) {
             return self::compared(
@@ -60,7 +60,7 @@ final class Runs
         return $runs->runs;
     }
 
-    private function walk(Plan $before, Difference $difference, Counting $old, Counting $new): void
+    private function walk(Plan $before, Comparison $difference, Counting $old, Counting $new): void
     {
         [$touched, $above] = $this->touched($before, $difference);
         $moved = array_fill_keys($difference->moved, true);
@@ -91,7 +91,7 @@ final class Runs
     /**
      * @return array{array<string, true>, array<string, true>} parents whose parts may count otherwise, and all that are such or stand above one
      */
-    private function touched(Plan $before, Difference $difference): array
+    private function touched(Plan $before, Comparison $difference): array
     {
         $touched = array_fill_keys($difference->regrouped, true);
         foreach ($difference->changed as $id => $_) {

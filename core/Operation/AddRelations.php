@@ -26,11 +26,6 @@ final readonly class AddRelations extends Basic
         return \count($relations) > Limits::RELATIONS ? throw OperationRefused::tooManyRelations() : $plan->withRelations($relations);
     }
 
-    public function inverse(Plan $before): Operation
-    {
-        return new RemoveRelations(array_map(static fn(Relation $relation): string => $relation->id, $this->relations));
-    }
-
     public function needsRelations(): bool
     {
         return true;
@@ -39,11 +34,6 @@ final readonly class AddRelations extends Basic
     public function needsRemoved(): array
     {
         return array_merge(...array_map(static fn(Relation $relation): array => [$relation->from, $relation->to], $this->relations));
-    }
-
-    public function touches(): array
-    {
-        return array_map(static fn(Relation $relation): string => "{$relation->id}:relation", $this->relations);
     }
 
     public function toArray(): array

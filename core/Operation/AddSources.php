@@ -25,19 +25,9 @@ final readonly class AddSources extends Basic
         return \count($sources) <= Limits::SOURCES ? $plan->withSources($sources) : throw OperationRefused::tooManySources();
     }
 
-    public function inverse(Plan $before): Operation
-    {
-        return new RemoveSources(array_map(static fn(Source $source): string => $source->id, $this->sources));
-    }
-
     public function needsSources(): bool
     {
         return true;
-    }
-
-    public function touches(): array
-    {
-        return array_map(static fn(Source $source): string => "{$source->id}:source", $this->sources);
     }
 
     public function toArray(): array

@@ -10,6 +10,7 @@ use Embrel\Plan\Edit;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
+use Embrel\Plan\TopicForm;
 
 /**
  * Adds one topic, or a whole branch or several: rows in reading order, each under an earlier row
@@ -81,29 +82,6 @@ final readonly class AddTopics extends Basic
         }
 
         return $plan;
-    }
-
-    public function inverse(Plan $before): Operation
-    {
-        return new RemoveTopics($this->added());
-    }
-
-    /** @return list<string> the topics that stand at the place itself */
-    private function added(): array
-    {
-        $heads = [];
-        foreach ($this->rows as $row) {
-            if ($row['parent'] === null) {
-                $heads[] = $row['topic']->id;
-            }
-        }
-
-        return $heads;
-    }
-
-    public function touches(): array
-    {
-        return array_map(static fn(array $row): string => $row['topic']->id . ':place', $this->rows);
     }
 
     public function toArray(): array

@@ -30,11 +30,6 @@ abstract readonly class Basic implements Operation
         return false;
     }
 
-    public function merge(Operation $next): ?Operation
-    {
-        return null;
-    }
-
     public function canApply(Plan $plan): bool
     {
         try {

@@ -25,19 +25,9 @@ final readonly class ChangeRelation extends Basic
         }
     }
 
-    public function inverse(Plan $before): Operation
-    {
-        return new self($this->id, array_intersect_key($before->relations[$this->id]->toArray(), $this->set));
-    }
-
     public function needsRelations(): bool
     {
         return true;
-    }
-
-    public function touches(): array
-    {
-        return array_map(fn(string $field): string => "{$this->id}:{$field}", array_keys($this->set));
     }
 
     public function toArray(): array

@@ -20,9 +20,4 @@ abstract readonly class Composed extends Basic
     {
         return $this->inTerms($plan)->apply($plan);
     }
-
-    final public function inverse(Plan $before): Operation
-    {
-        return $this->inTerms($before)->inverse($before);
-    }
 }

@@ -21,19 +21,6 @@ final readonly class Compound extends Basic
         return $plan;
     }
 
-    public function inverse(Plan $before): Operation
-    {
-        $inverses = [];
-        foreach ($this->operations as $operation) {
-            $inverse = $operation->inverse($before);
-            // One level only: what is undone and redone many times must not nest ever deeper.
-            array_unshift($inverses, ...$inverse instanceof self ? $inverse->operations : [$inverse]);
-            $before = $operation->apply($before);
-        }
-
-        return new self($inverses);
-    }
-
     public function needsNotes(): array
     {
         return array_merge(...array_map(static fn(Operation $one): array => $one->needsNotes(), $this->operations));
@@ -64,13 +51,6 @@ final readonly class Compound extends Basic
         }
 
         return false;
-    }
-
-    public function touches(): array
-    {
-        return array_values(
-            array_unique(array_merge(...array_map(static fn(Operation $one): array => $one->touches(), $this->operations))),
-        );
     }
 
     public function toArray(): array

@@ -67,11 +67,6 @@ final readonly class CopyTopics extends Composed
         return array_keys($this->new);
     }
 
-    public function touches(): array
-    {
-        return array_map(static fn(string $id): string => "{$id}:place", array_values($this->new));
-    }
-
     public function toArray(): array
     {
         return ['type' => 'copy', 'at' => $this->place->toArray(), 'new' => $this->new];

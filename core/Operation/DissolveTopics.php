@@ -30,11 +30,6 @@ final readonly class DissolveTopics extends Composed
         return new Compound($steps);
     }
 
-    public function touches(): array
-    {
-        return array_map(static fn(string $id): string => "{$id}:place", $this->ids);
-    }
-
     public function toArray(): array
     {
         return ['type' => 'dissolve', 'ids' => $this->ids];

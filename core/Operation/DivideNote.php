@@ -7,6 +7,7 @@ namespace Embrel\Operation;
 use Embrel\Id\Ulid;
 use Embrel\Limits;
 use Embrel\Plan\Kind;
+use Embrel\Plan\NotesMissing;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
@@ -168,11 +169,6 @@ final readonly class DivideNote extends Composed
     public function needsNotes(): array
     {
         return [$this->topic];
-    }
-
-    public function touches(): array
-    {
-        return ["{$this->topic}:note"];
     }
 
     public function toArray(): array

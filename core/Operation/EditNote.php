@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Operation;
 
+use Embrel\Plan\NotesMissing;
 use Embrel\Plan\Plan;
 use Embrel\RichText\InvalidNote;
 use Embrel\RichText\Merging;
@@ -142,58 +143,9 @@ final readonly class EditNote extends Basic
         return $ordered;
     }
 
-    public function inverse(Plan $before): Operation
-    {
-        $blocks = ($before->topic($this->topic)->note ?? Note::empty())->blocks;
-        $after = ($this->apply($before)->topic($this->topic)->note ?? Note::empty())->blocks;
-        $put = [];
-        $was = [];
-        foreach ($blocks as $id => $block) {
-            if (($after[$id] ?? null) !== $block) {
-                $put[] = $block;
-                $was[$id] = self::fingerprint($after[$id] ?? null);
-            }
-        }
-        $remove = array_keys(array_diff_key($after, $blocks));
-        foreach ($remove as $id) {
-            $was[$id] = self::fingerprint($after[$id]);
-        }
-
-        return new self($this->topic, $put, $remove, array_keys($blocks), $was);
-    }
-
     public function needsNotes(): array
     {
         return [$this->topic];
-    }
-
-    public function merge(Operation $next): ?Operation
-    {
-        if (!($next instanceof self) || $next->topic !== $this->topic) {
-            return null;
-        }
-        $put = [];
-        foreach ([...$this->put, ...$next->put] as $block) {
-            $put[(string) $block->id()] = $block;
-        }
-        $put = array_diff_key($put, array_flip($next->remove));
-        $remove = array_values(array_diff(array_unique([...$this->remove, ...$next->remove]), array_keys($put)));
-
-        $touched = array_flip($this->blocks());
-        [$was, $base] = [$this->was + array_diff_key($next->was, $touched), $this->base + array_diff_key($next->base, $touched)];
-
-        return new self($this->topic, array_values($put), $remove, $next->order ?? $this->order, $was, $base);
-    }
-
-    /** @return list<string> */
-    private function blocks(): array
-    {
-        return [...array_map(static fn(Node $block): string => (string) $block->id(), $this->put), ...$this->remove];
-    }
-
-    public function touches(): array
-    {
-        return array_map(fn(string $block): string => "{$this->topic}:note:{$block}", $this->blocks());
     }
 
     public function toArray(): array

@@ -21,19 +21,9 @@ final readonly class EditSource extends Basic
         return $plan->withSources(array_replace($plan->sources, [$this->source->id => $this->source]));
     }
 
-    public function inverse(Plan $before): Operation
-    {
-        return new self($before->sources[$this->source->id]);
-    }
-
     public function needsSources(): bool
     {
         return true;
-    }
-
-    public function touches(): array
-    {
-        return ["{$this->source->id}:source"];
     }
 
     public function toArray(): array

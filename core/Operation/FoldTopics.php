@@ -6,6 +6,7 @@ namespace Embrel\Operation;
 
 use Embrel\Id\Ulid;
 use Embrel\Limits;
+use Embrel\Plan\NotesMissing;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
 use Embrel\RichText\Node;
@@ -188,14 +189,6 @@ final readonly class FoldTopics extends Composed
     public function needsNotes(): array
     {
         return [...$this->ids, ...$this->into === null ? [] : [$this->into]];
-    }
-
-    public function touches(): array
-    {
-        return [
-            ...array_map(static fn(string $id): string => "{$id}:place", $this->ids),
-            ...$this->into === null ? [] : ["{$this->into}:note"],
-        ];
     }
 
     public function toArray(): array

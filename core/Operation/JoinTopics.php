@@ -58,11 +58,6 @@ final readonly class JoinTopics extends Composed
         return [$this->upper, $this->lower];
     }
 
-    public function touches(): array
-    {
-        return ["{$this->upper}:title", "{$this->lower}:place"];
-    }
-
     public function toArray(): array
     {
         return ['type' => 'join', 'upper' => $this->upper, 'lower' => $this->lower];

@@ -59,28 +59,6 @@ final readonly class MoveTopics extends Basic
         return new Place($this->place->parent, $at < 0 ? null : $parts[$at]);
     }
 
-    public function inverse(Plan $before): Operation
-    {
-        $back = [];
-        foreach (Order::of($before, self::heads($before, $this->ids)) as $id) {
-            $back[] = new self([$id], Place::of($before, $id));
-            $topic = $before->topic($id);
-            if (
-                ($topic->dye === null || $topic->dye->isGiven)
-                && ($this->place->parent === Plan::ROOT || $before->parent($id) === Plan::ROOT)
-            ) {
-                $back[] = new SetDye([$id], $topic->dye);
-            }
-        }
-
-        return \count($back) === 1 ? $back[0] : new Compound($back);
-    }
-
-    public function touches(): array
-    {
-        return array_map(static fn(string $id): string => "{$id}:place", $this->ids);
-    }
-
     public function toArray(): array
     {
         return ['type' => 'move', 'ids' => $this->ids, 'at' => $this->place->toArray()];

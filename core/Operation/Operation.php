@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Embrel\Operation;
 
+use Embrel\Plan\NotesMissing;
 use Embrel\Plan\Plan;
 
-/** One change of a plan: applied, undone, stored and merged. Stored under a short name that never changes. */
+/**
+ * What a person asks for: applied to a plan, and written and read under a short name that never changes. What it did is
+ * found afterwards, by comparing the plans before and after it (Difference/Difference).
+ */
 interface Operation
 {
     /**
@@ -15,10 +19,7 @@ interface Operation
      */
     public function apply(Plan $plan): Plan;
 
-    /** What takes this operation back, computed from the plan before it. */
-    public function inverse(Plan $before): self;
-
-    /** @return list<string> the topics whose note bodies must be loaded to apply or invert it */
+    /** @return list<string> the topics whose note bodies must be loaded to apply it */
     public function needsNotes(): array;
 
     /** @return list<string> removed topics that must be loaded, under the bin, to apply it */
@@ -30,12 +31,6 @@ interface Operation
     /** Whether the plan's relations must be loaded to apply it. */
     public function needsRelations(): bool;
 
-    /** @return list<string> what it changes, as “topic:field”: for telling whether two changes meet */
-    public function touches(): array;
-
-    /** This and the next as one operation, where they are small edits of the same thing. */
-    public function merge(self $next): ?self;
-
-    /** @return array<string, mixed> the storage form; `type` is the stable short name */
+    /** @return array<string, mixed> the form in which it is sent; `type` is the stable short name */
     public function toArray(): array;
 }

@@ -69,9 +69,10 @@ final class OperationRefused extends \DomainException
         return new self(Reason::Exists, 'A topic with this id is in the plan already.');
     }
 
-    public static function changed(): self
+    /** @param string $how who did what, or why it cannot be had any more */
+    public static function changed(string $how = ''): self
     {
-        return new self(Reason::Changed, 'Someone else has changed the same thing since.');
+        return new self(Reason::Changed, trim("Someone else has changed the same thing since. {$how}"));
     }
 
     public static function value(\Throwable $why): self

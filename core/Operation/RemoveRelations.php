@@ -21,19 +21,9 @@ final readonly class RemoveRelations extends Basic
         return $plan->withRelations(array_diff_key($plan->relations, array_flip($this->ids)));
     }
 
-    public function inverse(Plan $before): Operation
-    {
-        return new AddRelations(array_values(array_intersect_key($before->relations, array_flip($this->ids))));
-    }
-
     public function needsRelations(): bool
     {
         return true;
-    }
-
-    public function touches(): array
-    {
-        return array_map(static fn(string $id): string => "{$id}:relation", $this->ids);
     }
 
     public function toArray(): array

@@ -21,19 +21,9 @@ final readonly class RemoveSources extends Basic
         return $plan->withSources(array_diff_key($plan->sources, array_flip($this->ids)));
     }
 
-    public function inverse(Plan $before): Operation
-    {
-        return new AddSources(array_values(array_intersect_key($before->sources, array_flip($this->ids))));
-    }
-
     public function needsSources(): bool
     {
         return true;
-    }
-
-    public function touches(): array
-    {
-        return array_map(static fn(string $id): string => "{$id}:source", $this->ids);
     }
 
     public function toArray(): array

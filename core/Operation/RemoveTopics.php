@@ -27,21 +27,6 @@ final readonly class RemoveTopics extends Basic
         return (new Edit($plan))->detach($heads)->insert($heads, Place::lastIn($plan, Plan::BIN))->done();
     }
 
-    public function inverse(Plan $before): Operation
-    {
-        $heads = $this->chosen($before);
-        $order = array_flip(Order::of($before, $heads));
-        usort($heads, static fn(string $a, string $b): int => $order[$a] <=> $order[$b]);
-        $places = [];
-        $ids = [];
-        foreach ($heads as $head) {
-            $places[$head] = Place::of($before, $head);
-            array_push($ids, ...$before->branch($head));
-        }
-
-        return new RestoreTopics($places, $ids);
-    }
-
     /** @return list<string> */
     private function chosen(Plan $plan): array
     {
@@ -50,11 +35,6 @@ final readonly class RemoveTopics extends Basic
         $isEmpty = static fn(string $id): bool => $plan->parts($id) === [] && $plan->topic($id)->isBare();
 
         return $this->onlyEmpty ? array_values(array_filter($heads, $isEmpty)) : $heads;
-    }
-
-    public function touches(): array
-    {
-        return array_map(static fn(string $id): string => "{$id}:place", $this->ids);
     }
 
     public function toArray(): array

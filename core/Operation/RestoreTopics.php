@@ -40,28 +40,9 @@ final readonly class RestoreTopics extends Basic
         return AddTopics::undyed($edit->done(), array_map(strval(...), array_keys($this->places)));
     }
 
-    public function inverse(Plan $before): Operation
-    {
-        $heads = array_map(strval(...), array_keys($this->places));
-        $after = $this->apply($before);
-        $dyed = array_filter(
-            $heads,
-            static fn(string $id): bool => $after->topic($id)->dye?->stored() !== $before->topic($id)->dye?->stored(),
-        );
-
-        $back = array_map(static fn(string $id): SetDye => new SetDye([$id], $before->topic($id)->dye), array_values($dyed));
-
-        return $back === [] ? new RemoveTopics($heads) : new Compound([...$back, new RemoveTopics($heads)]);
-    }
-
     public function needsRemoved(): array
     {
         return $this->ids;
-    }
-
-    public function touches(): array
-    {
-        return array_map(static fn(string $id): string => "{$id}:place", array_keys($this->places));
     }
 
     public function toArray(): array

@@ -40,25 +40,6 @@ final readonly class Retitle extends Basic
         return mb_strlen($joined) > Limits::TITLE ? $mine : Topic::title($joined);
     }
 
-    public function inverse(Plan $before): Operation
-    {
-        return new self($this->id, $before->topic($this->id)->title);
-    }
-
-    public function merge(Operation $next): ?Operation
-    {
-        return $next instanceof self && $next->id === $this->id
-            ? ($this->was === null
-                ? $next
-                : new self($this->id, $next->title, $this->was))
-            : null;
-    }
-
-    public function touches(): array
-    {
-        return ["{$this->id}:title"];
-    }
-
     public function toArray(): array
     {
         return ['type' => 'retitle', 'topic' => $this->id, 'title' => $this->title] + ($this->was === null ? [] : ['was' => $this->was]);

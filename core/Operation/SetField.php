@@ -38,24 +38,6 @@ abstract readonly class SetField extends Basic
         return $plan;
     }
 
-    final public function inverse(Plan $before): Operation
-    {
-        $groups = [];
-        foreach ($this->ids as $id) {
-            $value = self::valueOf($before->topic($id));
-            $groups[(string) static::stored($value)][0] = $value;
-            $groups[(string) static::stored($value)][1][] = $id;
-        }
-        $back = array_map(static fn(array $group): Operation => new static($group[1], $group[0]), array_values($groups));
-
-        return \count($back) === 1 ? $back[0] : new Compound($back);
-    }
-
-    final public function touches(): array
-    {
-        return array_map(static fn(string $id): string => $id . ':' . static::field(), $this->ids);
-    }
-
     /** @return array{type: string, ids: list<string>, value: string|int|null} */
     final public function toArray(): array
     {

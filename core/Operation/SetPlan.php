@@ -23,16 +23,6 @@ final readonly class SetPlan extends Basic
         }
     }
 
-    public function inverse(Plan $before): Operation
-    {
-        return new self(array_intersect_key($before->properties->toArray(), $this->set));
-    }
-
-    public function touches(): array
-    {
-        return array_map(static fn(int|string $name): string => "plan:{$name}", array_keys($this->set));
-    }
-
     public function toArray(): array
     {
         return ['type' => 'plan', 'set' => $this->set];

@@ -20,16 +20,6 @@ final readonly class SortParts extends Basic
         return (new MoveTopics($this->reversed ? array_reverse($sorted) : $sorted, new Place($this->parent)))->apply($plan);
     }
 
-    public function inverse(Plan $before): Operation
-    {
-        return new MoveTopics($before->parts($this->parent), new Place($this->parent));
-    }
-
-    public function touches(): array
-    {
-        return ["{$this->parent}:order"];
-    }
-
     public function toArray(): array
     {
         return ['type' => 'sort', 'parent' => $this->parent, 'by' => $this->by->value, 'reversed' => $this->reversed];

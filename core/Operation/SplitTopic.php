@@ -28,11 +28,6 @@ final readonly class SplitTopic extends Composed
         ]);
     }
 
-    public function touches(): array
-    {
-        return ["{$this->id}:title", "{$this->new}:place"];
-    }
-
     public function toArray(): array
     {
         return ['type' => 'split', 'topic' => $this->id, 'new' => $this->new, 'at' => $this->at];

@@ -25,11 +25,6 @@ final readonly class WrapTopics extends Composed
         return new Compound([AddTopics::one($parent, Place::of($plan, $heads[0])), new MoveTopics($heads, new Place($this->new))]);
     }
 
-    public function touches(): array
-    {
-        return ["{$this->new}:place", ...array_map(static fn(string $id): string => "{$id}:place", $this->ids)];
-    }
-
     public function toArray(): array
     {
         return ['type' => 'wrap', 'ids' => $this->ids, 'new' => $this->new, 'title' => $this->title];

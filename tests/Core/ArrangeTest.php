@@ -29,7 +29,7 @@ use Embrel\Operation\Transition;
 use Embrel\Operation\Wording;
 use Embrel\Operation\WrapTopics;
 use Embrel\Plan\Ascending;
-use Embrel\Plan\Difference;
+use Embrel\Plan\Comparison;
 use Embrel\Plan\Dye;
 use Embrel\Plan\Flag;
 use Embrel\Plan\Kind;
@@ -122,7 +122,7 @@ final class ArrangeTest extends TestCase
         $operation = $make($plan);
         $after = $operation->apply($plan);
         self::assertSame($expected, Build::outline($after));
-        self::assertSame(self::TREE, Build::outline($operation->inverse($plan)->apply($after)));
+        self::assertSame(self::TREE, Build::outline(Build::back($plan, $after)));
         $back = Transition::between($after, $plan)->apply($after);
         self::assertSame(self::TREE, Build::outline($back), 'The way back.');
         self::assertSame($expected, Build::outline(Transition::between($back, $after)->apply($back)), 'And forth again.');
@@ -283,22 +283,22 @@ final class ArrangeTest extends TestCase
     public function testADifferenceNamesWhatChangedAndNoMore(): void
     {
         $plan = self::plan();
-        self::assertTrue(Difference::between($plan, $plan)->isSameTree());
+        self::assertTrue(Comparison::between($plan, $plan)->isSameTree());
         $mud = Build::id($plan, 'Mud');
         $retitled = (new Retitle($mud, 'Silt'))->apply($plan);
-        self::assertSame([$mud => true], Difference::between($plan, $retitled)->changed);
-        self::assertTrue(Difference::between($plan, $retitled)->isSameTree());
+        self::assertSame([$mud => true], Comparison::between($plan, $retitled)->changed);
+        self::assertTrue(Comparison::between($plan, $retitled)->isSameTree());
         $moved = (new MoveTopics([$mud], new Place(Build::id($plan, 'Wall'))))->apply($plan);
-        self::assertSame([$mud], Difference::between($plan, $moved)->moved);
-        self::assertEqualsCanonicalizing(self::ids($plan, 'Tide', 'Wall'), Difference::between($plan, $moved)->regrouped);
+        self::assertSame([$mud], Comparison::between($plan, $moved)->moved);
+        self::assertEqualsCanonicalizing(self::ids($plan, 'Tide', 'Wall'), Comparison::between($plan, $moved)->regrouped);
         $sorted = (new SortParts(Plan::ROOT, SortBy::Title))->apply($plan);
         self::assertSame(
             self::ids($plan, 'Last'),
-            Difference::between($plan, $sorted)->reordered,
+            Comparison::between($plan, $sorted)->reordered,
             'One moved to the front tells the new order of three.',
         );
         $emptied = (new RemoveTopics(self::ids($plan, 'Stone')))->apply($plan);
-        self::assertContains(Build::id($plan, 'Wall'), Difference::between($plan, $emptied)->regrouped);
+        self::assertContains(Build::id($plan, 'Wall'), Comparison::between($plan, $emptied)->regrouped);
     }
 
     public function testTheMostThatCanStayStays(): void

@@ -17,6 +17,7 @@ final class HouseTest extends TestCase
         ['RichText'],
         ['Citation'],
         ['Plan'],
+        ['Difference'],
         ['Numbering', 'Operation'],
         ['Search', 'Check'],
         ['Layout'],

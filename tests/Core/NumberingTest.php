@@ -7,7 +7,7 @@ namespace Tests\Core;
 use Embrel\Numbering\Counter;
 use Embrel\Numbering\Numbering;
 use Embrel\Numbering\Runs;
-use Embrel\Plan\Difference;
+use Embrel\Plan\Comparison;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Numbered;
 use Embrel\Plan\Plan;
@@ -152,14 +152,14 @@ final class NumberingTest extends TestCase
     public function testRunsTellOnlyWhatDiffers(): void
     {
         $plan = Build::plan("A\nB\nC\n  C1\nD");
-        self::assertSame([], Runs::since($plan, $plan, Difference::between($plan, $plan)));
+        self::assertSame([], Runs::since($plan, $plan, Comparison::between($plan, $plan)));
         $after = $plan->with($plan->topic(Build::id($plan, 'B'))->with(['kind' => Kind::Aside]));
         self::assertSame(
             [
                 ['parent' => Plan::ROOT, 'from' => 1, 'own' => ['', '2', '3']],
                 ['parent' => Build::id($plan, 'C'), 'from' => 0, 'own' => ['2.1']],
             ],
-            Runs::since($plan, $after, Difference::between($plan, $after)),
+            Runs::since($plan, $after, Comparison::between($plan, $after)),
         );
     }
 }

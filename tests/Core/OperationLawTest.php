@@ -4,81 +4,30 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Embrel\Citation\PartialDate;
-use Embrel\Citation\Person;
-use Embrel\Citation\Source;
 use Embrel\Citation\SourceForm;
-use Embrel\Citation\SourceKind;
-use Embrel\Id\CountedIds;
+use Embrel\Difference\Difference;
+use Embrel\Difference\DifferenceForm;
 use Embrel\Numbering\Numbering;
 use Embrel\Numbering\Runs;
-use Embrel\Operation\AddRelations;
-use Embrel\Operation\AddSources;
-use Embrel\Operation\AddTopics;
-use Embrel\Operation\ChangeRelation;
 use Embrel\Operation\Codec;
-use Embrel\Operation\Compound;
-use Embrel\Operation\CopyTopics;
-use Embrel\Operation\DissolveTopics;
-use Embrel\Operation\DivideNote;
-use Embrel\Operation\EditNote;
-use Embrel\Operation\EditSource;
-use Embrel\Operation\FoldAs;
-use Embrel\Operation\FoldTopics;
-use Embrel\Operation\JoinTopics;
-use Embrel\Operation\MoveTopics;
 use Embrel\Operation\Operation;
 use Embrel\Operation\OperationRefused;
-use Embrel\Operation\PlanForm;
-use Embrel\Operation\RemoveRelations;
-use Embrel\Operation\RemoveSources;
-use Embrel\Operation\RemoveTopics;
-use Embrel\Operation\Retitle;
-use Embrel\Operation\SetAlone;
-use Embrel\Operation\SetDye;
-use Embrel\Operation\SetFlag;
-use Embrel\Operation\SetKind;
-use Embrel\Operation\SetNumbered;
-use Embrel\Operation\SetPicture;
-use Embrel\Operation\SetPlan;
-use Embrel\Operation\SetSize;
-use Embrel\Operation\SetSpot;
-use Embrel\Operation\SetTarget;
-use Embrel\Operation\SortBy;
-use Embrel\Operation\SortParts;
-use Embrel\Operation\SplitTopic;
 use Embrel\Operation\Transition;
 use Embrel\Operation\Wording;
-use Embrel\Operation\WrapTopics;
-use Embrel\Plan\Alone;
-use Embrel\Plan\Arrows;
-use Embrel\Plan\Difference;
-use Embrel\Plan\Dye;
-use Embrel\Plan\Edit;
-use Embrel\Plan\Flag;
-use Embrel\Plan\Kind;
-use Embrel\Plan\Numbered;
-use Embrel\Plan\Picture;
-use Embrel\Plan\Place;
+use Embrel\Plan\Comparison;
 use Embrel\Plan\Plan;
+use Embrel\Plan\PlanForm;
 use Embrel\Plan\Relation;
-use Embrel\Plan\Size;
-use Embrel\Plan\Spot;
-use Embrel\Plan\Target;
-use Embrel\Plan\Topic;
-use Embrel\RichText\Mark;
-use Embrel\RichText\Node;
 use Embrel\RichText\Note;
 use Embrel\Shape;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Build\Chance;
 
-/** On random trees: every operation, its inverse and the inverse of that, each through storage and back. */
+/** On random trees: every operation, what it did, taken back and brought back, each through storage and back. */
 final class OperationLawTest extends TestCase
 {
     private const TREES = 1000;
-
-    private CountedIds $ids;
 
     /** @return iterable<string, array{int, int}> ranges of seeds, so that they run side by side */
     public static function seeds(): iterable
@@ -94,12 +43,17 @@ final class OperationLawTest extends TestCase
         $applied = [];
         for ($seed = $from; $seed <= $to; ++$seed) {
             mt_srand($seed);
-            $this->ids = new CountedIds();
-            $first = $plan = $this->randomPlan();
+            $chance = new Chance();
+            $first = $plan = $chance->plan();
+            $sum = new Difference();
             for ($i = 0; $i < 10; ++$i) {
-                $plan = $this->checked($plan, $this->randomOperation($plan), $seed, $applied);
+                $before = $plan;
+                $plan = $this->checked($before, $chance->operation($before), $seed, $applied);
+                $sum = $sum->then(Difference::between($before, $plan));
             }
             self::assertSame(self::picture($plan), self::picture(self::kept($plan)), "Seed {$seed}: the whole plan through storage.");
+            self::assertSame(self::picture($plan), self::picture($sum->in($first)), "Seed {$seed}: all differences as one.");
+            self::assertSame(self::picture($first), self::picture($sum->reversed()->in($plan)), "Seed {$seed}: and turned round.");
             self::assertSame(
                 self::picture($first),
                 self::picture(self::stored(Transition::between($plan, $first))->apply($plan)),
@@ -158,10 +112,11 @@ final class OperationLawTest extends TestCase
         $applied[$type] = ($applied[$type] ?? 0) + 1;
         self::assertSound($after);
         self::assertNumbersFollow($plan, $after, "Seed {$seed}: {$type}.");
-        $inverse = self::stored($operation->inverse($plan));
-        $back = $inverse->apply($after);
+        $difference = self::logged(Difference::between($plan, $after));
+        self::assertSame(self::picture($after), self::picture($difference->in($plan)), "Seed {$seed}: {$type} out of the log.");
+        $back = $difference->reversed()->in($after);
         self::assertSame(self::picture($plan), self::picture($back), "Seed {$seed}: undoing {$type}.");
-        $again = self::stored($inverse->inverse($after))->apply($back);
+        $again = self::logged(Difference::between($after, $back))->reversed()->in($back);
         self::assertSame(self::picture($after), self::picture($again), "Seed {$seed}: redoing {$type}.");
 
         return $after;
@@ -174,6 +129,15 @@ final class OperationLawTest extends TestCase
         self::assertSame($json, json_encode($decoded->toArray(), JSON_THROW_ON_ERROR));
 
         return $decoded;
+    }
+
+    private static function logged(Difference $difference): Difference
+    {
+        $json = json_encode(DifferenceForm::toArray($difference), JSON_THROW_ON_ERROR);
+        $read = DifferenceForm::read(new Shape(json_decode($json, true, 512, JSON_THROW_ON_ERROR), 'difference'));
+        self::assertSame($json, json_encode(DifferenceForm::toArray($read), JSON_THROW_ON_ERROR));
+
+        return $read;
     }
 
     private static function kept(Plan $plan): Plan
@@ -234,7 +198,7 @@ final class OperationLawTest extends TestCase
     /** The numbers that are told of a change turn those before it into those after it. */
     private static function assertNumbersFollow(Plan $plan, Plan $after, string $message): void
     {
-        $difference = Difference::between($plan, $after);
+        $difference = Comparison::between($plan, $after);
         $shown = Numbering::of($plan)->own;
         foreach ($difference->moved as $id) {
             $shown = array_fill_keys($plan->has($id) ? $after->branch($id) : [], 'unknown') + $shown;
@@ -250,229 +214,5 @@ final class OperationLawTest extends TestCase
                 self::assertSame($numbering->own($id), $shown[$id] ?? '', $message);
             }
         }
-    }
-
-    private function randomPlan(): Plan
-    {
-        $edit = new Edit(Plan::titled('Random'));
-        $ids = [Plan::ROOT];
-        for ($i = 0, $count = mt_rand(1, 30); $i < $count; ++$i) {
-            $topic = new Topic(
-                $this->ids->next(),
-                'Topic ' . $i,
-                mt_rand(0, 4) === 0 ? Kind::Point : Kind::Section,
-                dye: mt_rand(0, 2) === 0 ? Dye::of('fern') : null,
-            );
-            if (mt_rand(0, 2) === 0) {
-                $topic = $topic->withNote(
-                    Note::of([Node::plain("Note {$i} here", $this->ids->next()), Node::plain('More', $this->ids->next())]),
-                );
-            }
-            $edit->append($topic, mt_rand(0, 9) === 0 ? Plan::TRAY : $ids[mt_rand(0, \count($ids) - 1)]);
-            $ids[] = $topic->id;
-        }
-
-        $plan = $edit->done();
-        [$one, $other] = $this->some($plan, 2) + [null, null];
-
-        return $one === null || $other === null
-            ? $plan
-            : $plan->withRelations([Build\Build::ulid(1) => Relation::of(Build\Build::ulid(1), $one, $other)]);
-    }
-
-    /** @return list<string> */
-    private function some(Plan $plan, int $count): array
-    {
-        $live = array_values(
-            array_filter(array_keys($plan->topics), static fn(string $id): bool => !Plan::isFixed($id) && $plan->isLive($id)),
-        );
-        shuffle($live);
-
-        return \array_slice($live, 0, $count);
-    }
-
-    private function place(Plan $plan): Place
-    {
-        $parent = $this->some($plan, 1)[0] ?? Plan::ROOT;
-        $parent = mt_rand(0, 3) === 0 ? Plan::ROOT : $parent;
-        $parts = $plan->parts($parent);
-
-        return new Place($parent, $parts === [] || mt_rand(0, 3) === 0 ? null : $parts[mt_rand(0, \count($parts) - 1)]);
-    }
-
-    private function randomOperation(Plan $plan, int $nested = 0): Operation
-    {
-        $some = $this->some($plan, mt_rand(1, 4));
-        if ($some === []) {
-            return AddTopics::one(new Topic($this->ids->next(), 'Alone'), new Place(Plan::ROOT));
-        }
-        [$one] = $some;
-
-        return match (mt_rand(0, 27)) {
-            0 => $this->randomAdd($plan),
-            1 => new RemoveTopics($some),
-            2 => new MoveTopics($some, $this->place($plan)),
-            3 => new SplitTopic($one, $this->ids->next(), mt_rand(0, mb_strlen($plan->topic($one)->title))),
-            4 => new JoinTopics($one, $some[\count($some) - 1]),
-            5 => new Retitle(mt_rand(0, 5) === 0 ? Plan::ROOT : $one, 'Änderung ' . mt_rand()),
-            6 => new SetKind($some, Kind::cases()[mt_rand(0, 3)]),
-            7 => new SetDye($some, mt_rand(0, 2) === 0 ? null : Dye::of(mt_rand(0, 1) === 0 ? 'woad' : '#AB12cd')),
-            8 => new SetFlag($some, mt_rand(0, 2) === 0 ? null : Flag::Question),
-            9 => new SetTarget($some, mt_rand(0, 2) === 0 ? null : Target::of(mt_rand(1, 5000))),
-            10 => new SetNumbered($some, Numbered::cases()[mt_rand(0, 2)]),
-            19 => new SetSize($some, mt_rand(0, 2) === 0 ? null : Size::Large),
-            20 => new SetAlone($some, mt_rand(0, 2) === 0 ? null : Alone::Both),
-            21 => new SetSpot($some, mt_rand(0, 2) === 0 ? null : Spot::of(mt_rand(-500, 500) . ',7')),
-            22 => new SetPicture($some, mt_rand(0, 2) === 0 ? null : Picture::of(str_repeat('a1', 32) . ':120x80@' . mt_rand(30, 90))),
-            11 => $this->randomNote($plan, $one),
-            12 => new SetPlan([
-                'numbering' => ['decimal', 'essay', 'chapter', 'none'][mt_rand(0, 3)],
-                'subtitle' => 'S' . mt_rand(0, 9),
-                'numbering_depth' => mt_rand(1, 9),
-                'target' => mt_rand(0, 1) === 0 ? null : 900,
-            ]),
-            13 => new WrapTopics($some, $this->ids->next(), 'Around'),
-            14 => new DissolveTopics($some),
-            15 => new SortParts(
-                mt_rand(0, 2) === 0 ? Plan::ROOT : (string) $plan->parent($one),
-                SortBy::cases()[mt_rand(0, 2)],
-                mt_rand(0, 1) === 0,
-            ),
-            16 => new CopyTopics($this->copies($plan, $one), $this->place($plan)),
-            17, 26 => $this->randomSource($plan),
-            23 => new FoldTopics(
-                $some,
-                mt_rand(0, 1) === 0 ? null : $this->place($plan)->parent,
-                FoldAs::cases()[mt_rand(0, 2)],
-                $this->ids->next(),
-                [$one => new Node('citation', ['items' => [['source' => $this->ids->next()]]])],
-            ),
-            24, 27 => $this->randomDivision($plan, $one),
-            18 => $this->randomRelation($plan, $one, $some[\count($some) - 1]),
-            default => $nested > 0
-                ? new Retitle($one, 'Within ' . mt_rand())
-                : new Compound([$this->randomOperation($plan, 1), $this->randomOperation($plan, 1)]),
-        };
-    }
-
-    /** Of a note that has headings or a list; where none has, one is written. */
-    private function randomDivision(Plan $plan, string $one): Operation
-    {
-        foreach ($plan->standing() as $id) {
-            foreach ($plan->topic($id)->note->blocks ?? [] as $block) {
-                if (\in_array($block->type, ['heading', 'bulletList'], true)) {
-                    return new DivideNote(
-                        $id,
-                        $block->type === 'heading' ? DivideNote::AT_HEADINGS : DivideNote::AT_ITEMS,
-                        $this->ids->next(),
-                    );
-                }
-            }
-        }
-
-        return new EditNote($one, [
-            new Node('heading', ['id' => $this->ids->next(), 'level' => 2], [Node::text('Heading')]),
-            Node::plain('Under it', $this->ids->next()),
-        ]);
-    }
-
-    private function randomSource(Plan $plan): Operation
-    {
-        $id = array_key_last($plan->sources);
-        if ($id === null || mt_rand(0, 5) === 0) {
-            return new AddSources([new Source($this->ids->next(), 'Pell, Tides and Walls')]);
-        }
-
-        return mt_rand(0, 5) === 0
-            ? new RemoveSources([$id])
-            : new EditSource(
-                $plan->sources[$id]->with([
-                    'kind' => SourceKind::Book,
-                    'title' => 'T' . mt_rand(),
-                    'authors' => [new Person('Pell', 'Anna')],
-                    'date' => PartialDate::of('1994~'),
-                ]),
-            );
-    }
-
-    private function randomRelation(Plan $plan, string $one, string $other): Operation
-    {
-        $id = array_key_last($plan->relations);
-        if ($one !== $other && ($id === null || mt_rand(0, 1) === 0)) {
-            return new AddRelations([
-                Relation::of($this->ids->next(), $one, $other, 'leads to', Dye::of('fern'), Arrows::cases()[mt_rand(0, 3)]),
-            ]);
-        }
-        if ($id === null) {
-            return new Retitle($one, 'No relation yet ' . mt_rand());
-        }
-
-        return mt_rand(0, 3) === 0
-            ? new RemoveRelations([$id])
-            : new ChangeRelation(
-                $id,
-                [
-                    ['label' => 'L' . mt_rand(0, 9)],
-                    ['bend' => [mt_rand(-90, 90), 7]],
-                    ['bend' => null],
-                    ['dye' => null, 'arrows' => 'both'],
-                ][mt_rand(0, 3)],
-            );
-    }
-
-    /** @return array<string, string> */
-    private function copies(Plan $plan, string $id): array
-    {
-        return array_map(fn(): string => $this->ids->next(), array_flip($plan->branch($id)));
-    }
-
-    private function randomAdd(Plan $plan): AddTopics
-    {
-        $head = new Topic($this->ids->next(), 'Added');
-        $part = (new Topic($this->ids->next(), 'Part', Kind::Quote))->withNote(Build\Build::note('A note of its own'));
-
-        return new AddTopics($this->place($plan), [['topic' => $head, 'parent' => null], ['topic' => $part, 'parent' => $head->id]]);
-    }
-
-    private function randomNote(Plan $plan, string $id): EditNote
-    {
-        $blocks = ($plan->topic($id)->note ?? Note::empty())->blocks;
-        $put = [
-            match (mt_rand(0, 3)) {
-                0 => new Node(
-                    'heading',
-                    ['id' => $this->ids->next(), 'level' => mt_rand(1, 3)],
-                    [Node::text('Heading', [new Mark('bold')])],
-                ),
-                1 => new Node(
-                    'bulletList',
-                    ['id' => $this->ids->next()],
-                    [
-                        new Node(
-                            'listItem',
-                            content: [
-                                Node::plain('One'),
-                                new Node('orderedList', content: [new Node('listItem', content: [Node::plain('Within')])]),
-                            ],
-                        ),
-                        new Node('listItem', content: [new Node('horizontalRule')]),
-                    ],
-                ),
-                default => Node::plain('New ' . mt_rand(), $this->ids->next()),
-            },
-        ];
-        $remove = [];
-        foreach ($blocks as $block => $_) {
-            if (mt_rand(0, 2) === 0) {
-                $remove[] = $block;
-            } elseif (mt_rand(0, 1) === 0) {
-                $put[] = Node::plain('Changed ' . mt_rand(), $block);
-            }
-        }
-        $order = array_keys(array_diff_key($blocks, array_flip($remove)));
-        $order[] = (string) $put[0]->id();
-        shuffle($order);
-
-        return new EditNote($id, $put, $remove, $order, array_map(EditNote::fingerprint(...), $blocks));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Embrel\Difference\Difference;
 use Embrel\Operation\AddTopics;
 use Embrel\Operation\Codec;
 use Embrel\Operation\DissolveTopics;
@@ -171,9 +172,13 @@ final class OperationTest extends TestCase
 
     public function testSuccessiveSmallEditsMerge(): void
     {
-        $first = new Retitle($this->id('A'), 'Ti');
-        self::assertEquals(new Retitle($this->id('A'), 'Tide'), $first->merge(new Retitle($this->id('A'), 'Tide')));
-        self::assertNull($first->merge(new Retitle($this->id('B'), 'Tide')));
+        $first = (new Retitle($this->id('A'), 'Ti'))->apply($this->plan);
+        $same = (new Retitle($this->id('A'), 'Tide'))->apply($first);
+        $other = (new Retitle($this->id('B'), 'Tide'))->apply($first);
+        $began = Difference::between($this->plan, $first);
+        self::assertEquals(Difference::between($this->plan, $same), $began->then(Difference::between($first, $same)));
+        self::assertCount(2, $began->then(Difference::between($first, $other))->topics);
+        self::assertTrue($began->then($began->reversed())->isNothing(), 'What is taken back again is nothing.');
     }
 
     /** @return iterable<string, array{string}> */
@@ -211,7 +216,7 @@ final class OperationTest extends TestCase
         self::assertNull($within->topic($this->id('B'))->dye);
         self::assertEquals(
             $this->plan->topic($this->id('B'))->dye,
-            $under->inverse($this->plan)->apply($within)->topic($this->id('B'))->dye,
+            Build::back($this->plan, $within)->topic($this->id('B'))->dye,
         );
         self::assertTrue(
             (new MoveTopics([$this->id('A1')], new Place(Plan::ROOT, $a)))->apply($this->plan)->topic($this->id('A1'))->dye?->isGiven,

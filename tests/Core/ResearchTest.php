@@ -121,12 +121,9 @@ final class ResearchTest extends TestCase
         self::assertSame(['items' => [['source' => Build::ulid(8), 'pages' => '61']]], $blocks[0]->content[0]->content[2]->attrs);
         self::assertEquals(
             $plan->topics[Build::id($plan, 'Section')],
-            $operation
-                ->inverse($plan)
-                ->apply($after)
-                ->topics[Build::id($plan, 'Section')]->with(['note' => null]),
+            Build::back($plan, $after)->topics[Build::id($plan, 'Section')]->with(['note' => null]),
         );
-        self::assertSame(Build::outline($plan), Build::outline($operation->inverse($plan)->apply($after)));
+        self::assertSame(Build::outline($plan), Build::outline(Build::back($plan, $after)));
     }
 
     public function testAReferenceBecomesASourceThatRemembersItsPageAndNote(): void
@@ -223,7 +220,7 @@ final class ResearchTest extends TestCase
         );
         self::assertSame(
             Build::outline($plan),
-            Build::outline((new DivideNote($section, DivideNote::AT_HEADINGS, Build::ulid(91)))->inverse($plan)->apply($after)),
+            Build::outline(Build::back($plan, $after)),
         );
     }
 

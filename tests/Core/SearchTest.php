@@ -93,7 +93,7 @@ final class SearchTest extends TestCase
         self::assertTrue($note->blocks[Build::ulid(1)]->content[1]->has('bold'), 'What was bold stays bold.');
         self::assertSame(
             $plan->topic(Build::id($plan, 'Nobody’s wall'))->note?->toJson(),
-            Replacement::of($plan, $hits, 'fen')->inverse($plan)->apply($after)->topic(Build::id($plan, 'Nobody’s wall'))->note?->toJson(),
+            Build::back($plan, $after)->topic(Build::id($plan, 'Nobody’s wall'))->note?->toJson(),
         );
     }
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Store\Snapshots;
-use Embrel\Operation\PlanForm;
 use Embrel\Plan\Plan;
+use Embrel\Plan\PlanForm;
 use Illuminate\Support\Facades\DB;
 use Tests\Core\Build\Build;
 

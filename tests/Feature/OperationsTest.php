@@ -196,9 +196,9 @@ final class OperationsTest extends TestCase
             'step_id' => self::newId(),
             'user_id' => $this->account('bob')->id,
             'type' => 'retitle',
-            'payload' => json_encode(['type' => 'retitle', 'topic' => $this->id('Mine'), 'title' => 'Theirs']),
-            'inverse' => '{}',
+            'difference' => json_encode(['v' => 1, 'topics' => [$this->id('Mine') => ['fields' => ['title' => ['Mine', 'Theirs']]]]]),
         ]);
+        DB::table('operation_things')->insert(['plan_id' => $this->row->id, 'thing' => $this->id('Mine'), 'seq' => 99]);
         $this->step('undo')->assertStatus(409)->assertJsonPath('reason', 'changed');
         self::assertStringStartsWith('Mine', $this->outline());
     }

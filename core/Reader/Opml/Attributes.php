@@ -6,9 +6,9 @@ namespace Embrel\Reader\Opml;
 
 use Embrel\Intake\Growing;
 use Embrel\Limits;
-use Embrel\Operation\TopicForm;
 use Embrel\Plan\InvalidValue;
 use Embrel\Plan\Topic;
+use Embrel\Plan\TopicForm;
 use Embrel\Reader\Unreadable;
 use Embrel\RichText\InvalidNote;
 use Embrel\RichText\Node;

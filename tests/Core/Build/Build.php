@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Build;
 
 use Embrel\Archive\Shelf;
+use Embrel\Difference\Difference;
 use Embrel\Id\CountedIds;
 use Embrel\Id\Ids;
 use Embrel\Intake\Options;
@@ -70,6 +71,12 @@ final class Build
         }
 
         throw new \OutOfBoundsException("There is no topic “{$title}”.");
+    }
+
+    /** The plan before again, by what was done to it. */
+    public static function back(Plan $before, Plan $after): Plan
+    {
+        return Difference::between($before, $after)->reversed()->in($after);
     }
 
     /** The tree as indented text, for comparing. */

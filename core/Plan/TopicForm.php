@@ -2,21 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Operation;
+namespace Embrel\Plan;
 
 use Embrel\Limits;
 use Embrel\MalformedShape;
-use Embrel\Plan\Alone;
-use Embrel\Plan\Dye;
-use Embrel\Plan\Flag;
-use Embrel\Plan\InvalidValue;
-use Embrel\Plan\Kind;
-use Embrel\Plan\Numbered;
-use Embrel\Plan\Picture;
-use Embrel\Plan\Size;
-use Embrel\Plan\Spot;
-use Embrel\Plan\Target;
-use Embrel\Plan\Topic;
 use Embrel\RichText\InvalidNote;
 use Embrel\RichText\Note;
 use Embrel\RichText\Schema;

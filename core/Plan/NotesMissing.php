@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Operation;
+namespace Embrel\Plan;
 
 /** An operation met notes that were not loaded: whoever applies it loads them and tries again. */
 final class NotesMissing extends \LogicException

@@ -2,18 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Operation;
+namespace Embrel\Plan;
 
 use Embrel\Citation\Source;
 use Embrel\Citation\SourceForm;
 use Embrel\MalformedShape;
-use Embrel\Plan\Arrows;
-use Embrel\Plan\Dye;
-use Embrel\Plan\Edit;
-use Embrel\Plan\InvalidValue;
-use Embrel\Plan\Plan;
-use Embrel\Plan\Properties;
-use Embrel\Plan\Relation;
 use Embrel\RichText\InvalidNote;
 use Embrel\Shape;
 

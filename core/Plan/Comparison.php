@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Plan;
 
 /** In what two states of a plan differ, found by comparing what they share: each only once for all who ask. */
-final readonly class Difference
+final readonly class Comparison
 {
     /**
      * @param array<string, true> $changed   topics of which a field differs, and new ones

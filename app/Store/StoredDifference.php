@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Store;
+
+use Embrel\Difference\Difference;
+use Embrel\Difference\DifferenceForm;
+use Embrel\Shape;
+use Illuminate\Support\Facades\DB;
+
+/** Differences as the log keeps them, and the things that each touches, by which those that meet another are found. */
+final class StoredDifference
+{
+    private const JSON = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
+    private const CHUNK = 500;
+    /** What stands for the properties of the plan among the things that are touched. */
+    private const PLAN = 'plan';
+
+    public static function write(Difference $difference): string
+    {
+        return json_encode(DifferenceForm::toArray($difference), self::JSON);
+    }
+
+    public static function read(string $json): Difference
+    {
+        return DifferenceForm::read(new Shape(json_decode($json, true, 512, JSON_THROW_ON_ERROR), 'difference'));
+    }
+
+    /** Remembers what a change of the log touches. */
+    public static function index(string $planId, int $seq, Difference $difference): void
+    {
+        $things = array_unique([...$difference->topicsTouched(), ...self::beside([$difference])]);
+        foreach (array_chunk($things, self::CHUNK) as $chunk) {
+            DB::table('operation_things')->insert(
+                array_map(static fn(string $thing): array => ['plan_id' => $planId, 'thing' => $thing, 'seq' => $seq], $chunk),
+            );
+        }
+    }
+
+    /**
+     * What differences touch beside topics: sources, relations, the plan.
+     *
+     * @param list<Difference> $differences
+     *
+     * @return list<string>
+     */
+    public static function beside(array $differences): array
+    {
+        $things = [];
+        foreach ($differences as $one) {
+            $things += $one->sources + $one->relations + ($one->properties === [] ? [] : [self::PLAN => true]);
+        }
+
+        return array_map(strval(...), array_keys($things));
+    }
+
+    /**
+     * What others have done after a change that touches any of these things, in order, each with who did what.
+     *
+     * @param list<string> $things
+     *
+     * @return list<array{Difference, string}>
+     */
+    public static function meeting(string $planId, int $userId, int $seq, array $things): array
+    {
+        $met = [];
+        foreach (array_chunk($things, self::CHUNK) as $chunk) {
+            $rows = DB::table('operation_things')
+                ->join('operations', static fn($join) => $join
+                    ->on('operations.plan_id', 'operation_things.plan_id')
+                    ->on('operations.seq', 'operation_things.seq'))
+                ->leftJoin('users', 'users.id', '=', 'operations.user_id')
+                ->where('operation_things.plan_id', $planId)
+                ->whereIn('operation_things.thing', $chunk)
+                ->where('operation_things.seq', '>', $seq)
+                ->where(static fn($query) => $query->where('operations.user_id', '!=', $userId)->orWhereNull('operations.user_id'))
+                ->distinct()
+                ->get(['operations.seq', 'operations.difference', 'operations.says', 'users.name']);
+            foreach ($rows as $row) {
+                $who = $row->name ?? 'A deleted account';
+                $met[(int) $row->seq] = [self::read($row->difference), "{$who}: {$row->says}. The history tells more."];
+            }
+        }
+        ksort($met);
+
+        return array_values($met);
+    }
+}
