@@ -197,9 +197,11 @@ final class OperationsTest extends TestCase
             'user_id' => $this->account('bob')->id,
             'type' => 'retitle',
             'difference' => json_encode(['v' => 1, 'topics' => [$this->id('Mine') => ['fields' => ['title' => ['Mine', 'Theirs']]]]]),
+            'says' => 'Named “Mine” “Theirs”',
         ]);
         DB::table('operation_things')->insert(['plan_id' => $this->row->id, 'thing' => $this->id('Mine'), 'seq' => 99]);
-        $this->step('undo')->assertStatus(409)->assertJsonPath('reason', 'changed');
+        $refused = $this->step('undo')->assertStatus(409)->assertJsonPath('reason', 'changed');
+        self::assertStringContainsString(': Named “Mine” “Theirs”. The history tells more.', (string) $refused->json('message'));
         self::assertStringStartsWith('Mine', $this->outline());
     }
 

@@ -285,3 +285,15 @@ test('what is written before the editor has come is not called saved, and makes 
     await writer.saved();
     await writer.expectOutline('1 A\n2 B');
 });
+
+test('an undo that meets what another has done since says who did what, and leads to the history', async ({ page }) => {
+    const writer = await planOf(page, 'Met', 'A', 'B');
+    writer.expectRefused(/^409 POST .*\/undo$/);
+    const message = 'Someone else has changed the same thing since. Nora Pell: Named “A” “Mud”. The history tells more.';
+    await page.route(/\/undo$/, (route) => route.fulfill({ status: 409, contentType: 'application/json', body: JSON.stringify({ message, reason: 'changed' }) }));
+    await writer.mark(/2 B/);
+    await writer.type('[Control+z]');
+    await expect(page.getByText(message)).toBeVisible();
+    await page.getByRole('button', { name: 'History', exact: true }).click();
+    await page.waitForURL(/\/history$/);
+});

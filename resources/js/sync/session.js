@@ -161,7 +161,9 @@ export class Session {
             return answer;
         } catch (thrown) {
             const error = /** @type {import('../lib/http.js').Refusal} */ (thrown);
-            this.on.say(error.message);
+            // What others did in between stands in the history.
+            const met = /** @type {Record<string, any>} */ (error.answer).reason === 'changed';
+            this.on.say(error.message, met ? { label: 'History', act: () => location.assign(`${this.address}/history`) } : null);
             return null;
         }
     }
