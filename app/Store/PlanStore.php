@@ -105,9 +105,7 @@ final class PlanStore
     {
         $outcome = $this->apply($row, $user, [$change]);
         foreach ($outcome->refused as $refused) {
-            throw $refused['reason'] === Reason::Changed->value
-                ? OperationRefused::changed()
-                : OperationRefused::value(new \DomainException($refused['message']));
+            throw OperationRefused::again(Reason::from($refused['reason']), $refused['message']);
         }
 
         return $outcome;
@@ -168,9 +166,7 @@ final class PlanStore
             $after = $sight->after($state);
             if ($log !== []) {
                 $this->keep($row, $rows, $sight, $after, $seq, $log);
-                foreach ($did as $at => $difference) {
-                    StoredDifference::index($row->id, $at, $difference);
-                }
+                StoredDifference::index($row->id, $did);
             }
 
             $notes = [];
@@ -285,7 +281,7 @@ final class PlanStore
     private function keep(PlanRow $row, PlanRows $rows, Sight $known, Sight $sight, int $seq, array $log): void
     {
         [$before, $after] = [$known->plan, $sight->plan];
-        (new PlanWriter($rows))->write($row, $before, $after, $seq, $sight->difference);
+        (new PlanWriter($rows))->write($row, $before, $after, $seq, $sight->comparison);
         foreach (array_chunk($log, 100) as $chunk) {
             DB::table('operations')->insert($chunk);
         }

@@ -81,8 +81,8 @@ final class PlanView
     {
         $known = $base === $beforeRevision ? $before : null;
         $changed
-            = $known !== null && $sight->difference !== null
-                ? self::between($known->plan, $sight->plan, $sight->difference)
+            = $known !== null && $sight->comparison !== null
+                ? self::between($known->plan, $sight->plan, $sight->comparison)
                 : self::revised($row->id, $base);
 
         return [
@@ -94,9 +94,9 @@ final class PlanView
             'labels' => [
                 'all' => $known === null,
                 'runs' => match (true) {
-                    $known === null, $sight->difference === null => Runs::all($sight->plan),
+                    $known === null, $sight->comparison === null => Runs::all($sight->plan),
                     $sight->hasSameNumbersAs($known) => [],
-                    default => Runs::since($known->plan, $sight->plan, $sight->difference),
+                    default => Runs::since($known->plan, $sight->plan, $sight->comparison),
                 },
             ],
             'figures' => self::figures($sight, $known),
@@ -113,11 +113,11 @@ final class PlanView
     }
 
     /** @return list<string> topics to be told of: changed or moved, and whole branches that went or came back */
-    private static function between(Plan $before, Plan $after, Comparison $difference): array
+    private static function between(Plan $before, Plan $after, Comparison $comparison): array
     {
-        $ids = $difference->changed + array_fill_keys($difference->reordered, true);
+        $ids = $comparison->changed + array_fill_keys($comparison->reordered, true);
         unset($ids[Plan::BIN]);
-        foreach ($difference->moved as $id) {
+        foreach ($comparison->moved as $id) {
             $ids
                 += isset($before->topics[$id]) && $before->isLive($id) && $after->isLive($id)
                     ? [$id => true]
@@ -191,9 +191,9 @@ final class PlanView
         }
         $totals = $sight->totals();
         $ids
-            = $before === null || $sight->difference === null
+            = $before === null || $sight->comparison === null
                 ? [Plan::ROOT, ...$sight->plan->standing()]
-                : array_filter(self::concerned($before->plan, $sight->plan, $sight->difference), $sight->plan->isLive(...));
+                : array_filter(self::concerned($before->plan, $sight->plan, $sight->comparison), $sight->plan->isLive(...));
         $figures = [];
         foreach ($ids as $id) {
             $figures[$id] = [$totals->words($id), round($totals->filled($id), 3)];
@@ -203,10 +203,10 @@ final class PlanView
     }
 
     /** @return list<string> topics that differ or stand elsewhere, and everything above them: only their sums can be others */
-    private static function concerned(Plan $before, Plan $after, Comparison $difference): array
+    private static function concerned(Plan $before, Plan $after, Comparison $comparison): array
     {
         $concerned = [];
-        foreach (self::between($before, $after, $difference) as $id) {
+        foreach (self::between($before, $after, $comparison) as $id) {
             foreach ([$before, $after] as $plan) {
                 for ($at = $id; $at !== null; $at = $plan->parent($at)) {
                     $concerned[$at] = true;

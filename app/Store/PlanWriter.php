@@ -20,13 +20,13 @@ final class PlanWriter
 
     public function __construct(private readonly PlanRows $rows) {}
 
-    public function write(PlanRow $row, Plan $before, Plan $after, int $revision, ?Comparison $difference = null): void
+    public function write(PlanRow $row, Plan $before, Plan $after, int $revision, ?Comparison $comparison = null): void
     {
-        $difference ??= Comparison::between($before, $after);
-        $changed = $difference->changed;
+        $comparison ??= Comparison::between($before, $after);
+        $changed = $comparison->changed;
         unset($changed[Plan::BIN]);
         $removed = $restored = [];
-        foreach ($difference->moved as $id) {
+        foreach ($comparison->moved as $id) {
             $isIn = $after->isLive($id);
             $wasIn = isset($before->topics[$id]) && $before->isLive($id);
             if ($isIn) {
@@ -40,7 +40,7 @@ final class PlanWriter
         }
         $this->markRemoved($row->id, array_values(array_unique($removed)), $after, $revision);
         $this->markRestored($row->id, $restored, $revision);
-        $places = $this->newPlaces($row->id, $before, $after, $difference->regrouped);
+        $places = $this->newPlaces($row->id, $before, $after, $comparison->regrouped);
         $this->upsert($row->id, $before, $after, array_keys($changed + $places), $places, $revision);
         $this->writeNotes($row->id, $before, $after, array_keys($changed));
         $this->writeSources($row->id, $before, $after);

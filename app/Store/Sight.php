@@ -25,7 +25,7 @@ final class Sight
         private readonly ?self $before,
         private readonly ?array $strip = null,
         private readonly ?int $words = null,
-        public readonly ?Comparison $difference = null,
+        public readonly ?Comparison $comparison = null,
     ) {}
 
     /** @param list<array<string, mixed>>|null $strip */
@@ -37,11 +37,11 @@ final class Sight
     /** That of a later state of the plan; what the changes between them cannot have touched is taken over. */
     public function after(Plan $plan): self
     {
-        $difference = Comparison::between($this->plan, $plan);
-        $after = new self($plan, $this, difference: $difference);
-        $after->sameWords = $difference->isSameTree();
-        $after->sameNumbers = $after->sameStrip = $difference->isSameTree() && !$difference->hasOtherProperties;
-        foreach ($difference->isSameTree() ? $difference->changed : [] as $id => $_) {
+        $comparison = Comparison::between($this->plan, $plan);
+        $after = new self($plan, $this, comparison: $comparison);
+        $after->sameWords = $comparison->isSameTree();
+        $after->sameNumbers = $after->sameStrip = $comparison->isSameTree() && !$comparison->hasOtherProperties;
+        foreach ($comparison->isSameTree() ? $comparison->changed : [] as $id => $_) {
             $was = $this->plan->topics[$id] ?? null;
             $topic = $plan->topics[$id];
             $after->sameNumbers = $after->sameNumbers && $was?->kind === $topic->kind && $was->numbered === $topic->numbered;

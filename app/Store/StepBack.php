@@ -64,7 +64,7 @@ final class StepBack
             if ($step === null) {
                 return ['nothing' => true, 'revision' => $base];
             }
-            $operation = $log->takeBack($step, $this->store->load($row));
+            $operation = $log->takeBack($step);
             $outcome = $this->store->insist(
                 $row,
                 $user,

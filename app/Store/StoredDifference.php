@@ -27,30 +27,28 @@ final class StoredDifference
         return DifferenceForm::read(new Shape(json_decode($json, true, 512, JSON_THROW_ON_ERROR), 'difference'));
     }
 
-    /** Remembers what a change of the log touches. */
-    public static function index(string $planId, int $seq, Difference $difference): void
+    /**
+     * Remembers what changes of the log touch.
+     *
+     * @param array<int, Difference> $did seq → what it did
+     */
+    public static function index(string $planId, array $did): void
     {
-        $things = array_unique([...$difference->topicsTouched(), ...self::beside([$difference])]);
-        foreach (array_chunk($things, self::CHUNK) as $chunk) {
-            DB::table('operation_things')->insert(
-                array_map(static fn(string $thing): array => ['plan_id' => $planId, 'thing' => $thing, 'seq' => $seq], $chunk),
-            );
+        $rows = [];
+        foreach ($did as $seq => $difference) {
+            foreach (array_unique([...$difference->topicsTouched(), ...self::beside($difference)]) as $thing) {
+                $rows[] = ['plan_id' => $planId, 'thing' => $thing, 'seq' => $seq];
+            }
+        }
+        foreach (array_chunk($rows, self::CHUNK) as $chunk) {
+            DB::table('operation_things')->insert($chunk);
         }
     }
 
-    /**
-     * What differences touch beside topics: sources, relations, the plan.
-     *
-     * @param list<Difference> $differences
-     *
-     * @return list<string>
-     */
-    public static function beside(array $differences): array
+    /** @return list<string> what a difference touches beside topics: sources, relations, the plan */
+    public static function beside(Difference $difference): array
     {
-        $things = [];
-        foreach ($differences as $one) {
-            $things += $one->sources + $one->relations + ($one->properties === [] ? [] : [self::PLAN => true]);
-        }
+        $things = $difference->sources + $difference->relations + ($difference->properties === [] ? [] : [self::PLAN => true]);
 
         return array_map(strval(...), array_keys($things));
     }

@@ -4,11 +4,8 @@ declare(strict_types=1);
 
 namespace App\Store;
 
-use Embrel\Difference\Conflict;
-use Embrel\Difference\Undoing;
-use Embrel\Operation\OperationRefused;
+use Embrel\Difference\Difference;
 use Embrel\Operation\TakeBack;
-use Embrel\Plan\Plan;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -168,30 +165,25 @@ final class UndoLog
         return \is_string($says) ? $says : '';
     }
 
-    /**
-     * What takes a step back, among what others have done since.
-     *
-     * @throws OperationRefused when someone else has changed the same thing since
-     */
-    public function takeBack(string $step, Plan $now): TakeBack
+    /** What takes a step back, among what others have done since. */
+    public function takeBack(string $step): TakeBack
     {
         $rows = DB::table('operations')
             ->where('plan_id', $this->planId)
             ->where('step_id', $step)
             ->orderBy('seq')
-            ->pluck('difference', 'seq')
-            ->map(StoredDifference::read(...));
-        $did = array_values($rows->all());
-        $since = StoredDifference::meeting(
+            ->pluck('difference', 'seq');
+        $did = new Difference();
+        foreach ($rows as $difference) {
+            $did = $did->then(StoredDifference::read($difference));
+        }
+        $from = (int) $rows->keys()->first();
+
+        return new TakeBack($did->reversed(), fn(array $topics): array => StoredDifference::meeting(
             $this->planId,
             $this->userId,
-            (int) $rows->keys()->first(),
-            [...Undoing::concerns($did, $now), ...StoredDifference::beside($did)],
-        );
-        try {
-            return new TakeBack(Undoing::of($did, $since, $now));
-        } catch (Conflict $why) {
-            throw OperationRefused::changed($why->getMessage());
-        }
+            $from,
+            [...$topics, ...StoredDifference::beside($did)],
+        ));
     }
 }

@@ -16,18 +16,13 @@ final readonly class Undoing
     private function __construct(public Difference $difference, public array $placed) {}
 
     /**
-     * @param list<Difference>                  $step   what it did, in order
-     * @param list<array{Difference, string}>   $others what others have done after it, each with who did what
+     * @param Difference                      $back   what the step did, turned round
+     * @param list<array{Difference, string}> $others what others have done after it, each with who did what
      *
      * @throws Conflict with who did what
      */
-    public static function of(array $step, array $others, Plan $plan): self
+    public static function of(Difference $back, array $others, Plan $plan): self
     {
-        $did = new Difference();
-        foreach ($step as $one) {
-            $did = $did->then($one);
-        }
-        $back = $did->reversed();
         $mine = $back->touches();
         $going = self::going($back, $plan);
         $placed = [];
@@ -47,21 +42,17 @@ final readonly class Undoing
     }
 
     /**
-     * The topics of which something must be known that others have done: those that it changes, and what is in those that go.
-     *
-     * @param list<Difference> $step
+     * The topics of which it must be known what others have done with them: those that it changes, their neighbours, and what
+     * is in those that go.
      *
      * @return list<string>
      */
-    public static function concerns(array $step, Plan $plan): array
+    public static function concerns(Difference $back, Plan $plan): array
     {
-        $ids = [];
-        foreach ($step as $one) {
-            $ids += array_fill_keys($one->topicsTouched(), true) + self::going($one->reversed(), $plan);
-            foreach ($one->parts as $parent => $changes) {
-                foreach ($changes as $change) {
-                    $ids += array_fill_keys([...$change->was, ...$change->is], true);
-                }
+        $ids = array_fill_keys($back->topicsTouched(), true) + self::going($back, $plan);
+        foreach ($back->parts as $changes) {
+            foreach ($changes as $change) {
+                $ids += array_fill_keys([...$change->was, ...$change->is], true);
             }
         }
 

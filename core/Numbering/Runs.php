@@ -34,14 +34,14 @@ final class Runs
      *
      * @return list<Run>
      */
-    public static function since(Plan $before, Plan $after, Comparison $difference): array
+    public static function since(Plan $before, Plan $after, Comparison $comparison): array
     {
-        if ($difference->hasOtherProperties || $after->properties->runOn) {
+        if ($comparison->hasOtherProperties || $after->properties->runOn) {
             return self::compared(
                 $after,
                 Numbering::of($after)->own,
-                array_diff_key(Numbering::of($before)->own, array_fill_keys($difference->moved, true)),
-                $difference->moved,
+                array_diff_key(Numbering::of($before)->own, array_fill_keys($comparison->moved, true)),
+                $comparison->moved,
             );
         }
         $runs = new self($after);
@@ -49,9 +49,9 @@ final class Runs
         $depth = $after->properties->depth;
         $counting = new Counting($after, $scheme, $depth, false);
         if ($scheme !== Scheme::None) {
-            $runs->walk($before, $difference, new Counting($before, $scheme, $depth, false), $counting);
+            $runs->walk($before, $comparison, new Counting($before, $scheme, $depth, false), $counting);
         }
-        foreach ($difference->moved as $id) {
+        foreach ($comparison->moved as $id) {
             if (!isset($counting->own[$id]) && isset($before->topics[$id])) {
                 $runs->blank($id);
             }
@@ -60,10 +60,10 @@ final class Runs
         return $runs->runs;
     }
 
-    private function walk(Plan $before, Comparison $difference, Counting $old, Counting $new): void
+    private function walk(Plan $before, Comparison $comparison, Counting $old, Counting $new): void
     {
-        [$touched, $above] = $this->touched($before, $difference);
-        $moved = array_fill_keys($difference->moved, true);
+        [$touched, $above] = $this->touched($before, $comparison);
+        $moved = array_fill_keys($comparison->moved, true);
         /** @var list<array{Frame, Frame|null}> $open each with its frame before; null: all under it is told */
         $open = [[Counting::START, Counting::START]];
         while ($open !== []) {
@@ -91,10 +91,10 @@ final class Runs
     /**
      * @return array{array<string, true>, array<string, true>} parents whose parts may count otherwise, and all that are such or stand above one
      */
-    private function touched(Plan $before, Comparison $difference): array
+    private function touched(Plan $before, Comparison $comparison): array
     {
-        $touched = array_fill_keys($difference->regrouped, true);
-        foreach ($difference->changed as $id => $_) {
+        $touched = array_fill_keys($comparison->regrouped, true);
+        foreach ($comparison->changed as $id => $_) {
             $was = $before->topics[$id] ?? null;
             $is = $this->plan->topics[$id];
             if ($was !== null && isset($this->plan->parents[$id]) && ($was->kind !== $is->kind || $was->numbered !== $is->numbered)) {

@@ -69,6 +69,12 @@ final class OperationRefused extends \DomainException
         return new self(Reason::Exists, 'A topic with this id is in the plan already.');
     }
 
+    /** As it was told before. */
+    public static function again(Reason $reason, string $message): self
+    {
+        return new self($reason, $message);
+    }
+
     /** @param string $how who did what, or why it cannot be had any more */
     public static function changed(string $how = ''): self
     {

@@ -53,7 +53,7 @@ return new class extends Migration {
                 ->where('plan_id', $plan)
                 ->where('seq', $seq)
                 ->update(['difference' => StoredDifference::write($difference)]);
-            StoredDifference::index($plan, $seq, $difference);
+            StoredDifference::index($plan, [$seq => $difference]);
         }
     }
 

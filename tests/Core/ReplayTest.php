@@ -64,37 +64,7 @@ final class ReplayTest extends TestCase
     public function testWhatThePlanRefusesByNowHasDoneNothing(): void
     {
         $plan = Build\Build::plan("A\nB");
-        $gone = new class implements Operation {
-            public function apply(Plan $plan): Plan
-            {
-                throw OperationRefused::gone('');
-            }
-
-            public function needsNotes(): array
-            {
-                return [];
-            }
-
-            public function needsRemoved(): array
-            {
-                return [];
-            }
-
-            public function needsSources(): bool
-            {
-                return false;
-            }
-
-            public function needsRelations(): bool
-            {
-                return false;
-            }
-
-            public function toArray(): array
-            {
-                return ['type' => 'gone'];
-            }
-        };
+        $gone = new RemoveTopics([Build\Build::ulid(999)]);
         self::assertEquals([2 => new Difference()], iterator_to_array(Replay::of($plan, [2 => $gone], static fn(): null => null)));
     }
 

@@ -72,7 +72,7 @@ final class UndoLawTest extends TestCase
                 [, $before, $step] = $log[end($own)];
                 $others = array_map(static fn(array $one): array => [$one[2], ''], \array_slice($log, end($own) + 1));
                 try {
-                    $undoing = Undoing::of([$step], $others, $state);
+                    $undoing = Undoing::of($step->reversed(), $others, $state);
                     $result = $undoing->difference->in($state, $undoing->placed);
                 } catch (Conflict) {
                     ++$refused;
@@ -185,7 +185,7 @@ final class UndoLawTest extends TestCase
             $theirs[] = [Difference::between($after, $next), 'Nora Pell'];
             $after = $next;
         }
-        $undoing = Undoing::of([$step], $theirs, $after);
+        $undoing = Undoing::of($step->reversed(), $theirs, $after);
 
         return $undoing->difference->in($after, $undoing->placed);
     }

@@ -290,7 +290,8 @@ test('an undo that meets what another has done since says who did what, and lead
     const writer = await planOf(page, 'Met', 'A', 'B');
     writer.expectRefused(/^409 POST .*\/undo$/);
     const message = 'Someone else has changed the same thing since. Nora Pell: Named “A” “Mud”. The history tells more.';
-    await page.route(/\/undo$/, (route) => route.fulfill({ status: 409, contentType: 'application/json', body: JSON.stringify({ message, reason: 'changed' }) }));
+    const body = JSON.stringify({ message, reason: 'changed' });
+    await page.route(/\/undo$/, (route) => route.fulfill({ status: 409, contentType: 'application/json', body }));
     await writer.mark(/2 B/);
     await writer.type('[Control+z]');
     await expect(page.getByText(message)).toBeVisible();
