@@ -4,8 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Store\PlanStore;
+use Embrel\Operation\AddTopics;
 use Embrel\Operation\EditNote;
+use Embrel\Operation\MoveTopics;
+use Embrel\Operation\Operation;
+use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
+use Embrel\Plan\Topic;
 use Illuminate\Support\Facades\DB;
 use Tests\Core\Build\Build;
 
@@ -203,6 +209,37 @@ final class OperationsTest extends TestCase
         $refused = $this->step('undo')->assertStatus(409)->assertJsonPath('reason', 'changed');
         self::assertStringContainsString(': Named “Mine” “Theirs”. The history tells more.', (string) $refused->json('message'));
         self::assertStringStartsWith('Mine', $this->outline());
+    }
+
+    /** What another person does in the plan of this test. */
+    private function another(Operation $operation): void
+    {
+        $store = app(PlanStore::class);
+        $store->insist($this->row->refresh(), $this->account('bob'), $store->change($operation));
+    }
+
+    public function testASortingIsTakenBackAroundWhatAnotherHasMovedAway(): void
+    {
+        [$a1, $b] = [$this->id('A1'), $this->id('B')];
+        $this->send(['type' => 'sort', 'parent' => $this->id('A'), 'by' => 'title', 'reversed' => true])->assertOk();
+        $this->another(new MoveTopics([$a1], new Place($b, $this->id('B1'))));
+        $this->step('undo')->assertOk();
+        self::assertSame("A\n  A2\nB\n  B1\n  A1\nC", $this->outline());
+        $this->step('redo')->assertOk();
+        self::assertSame("A\n  A2\nB\n  B1\n  A1\nC", $this->outline());
+    }
+
+    public function testATopicThatHoldsWhatAnotherPutThereDoesNotGo(): void
+    {
+        $new = self::newId();
+        $this->send([
+            'type' => 'add',
+            'at' => ['parent' => Plan::ROOT, 'after' => $this->id('C')],
+            'topics' => [['id' => $new, 'title' => 'X']],
+        ])->assertOk();
+        $this->another(AddTopics::one(new Topic(self::newId(), 'Theirs'), new Place($new)));
+        $this->step('undo')->assertStatus(409)->assertJsonPath('reason', 'changed');
+        self::assertStringEndsWith("X\n  Theirs", $this->outline());
     }
 
     public function testANoteIsChangedBlockByBlockAndCounted(): void
