@@ -212,6 +212,23 @@ test('a reference to a topic follows it, and says when it is gone; footnotes are
     expect(writer.problems).toEqual([]);
 });
 
+test('a mark that goes to another topic and comes straight back leaves the note where it is', async ({ page }) => {
+    const writer = await planOf(page, 'Back and forth', 'Wall', 'Tide');
+    await openNote(writer, /Wall/);
+    await writer.type('The mason', '[Escape]');
+    await writer.row(/Wall/).evaluate(async (row) => {
+        for (const key of ['ArrowDown', 'ArrowUp']) {
+            document.activeElement.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+        }
+        // The note follows a mark that stays for a moment: this one is a longer moment.
+        await new Promise((resolve) => setTimeout(resolve, 150));
+    });
+    await expect(writer.row(/Wall/)).toHaveAttribute('aria-selected', 'true');
+    await expect(page.locator('#note-title')).toHaveText('Wall');
+    await expect(note(page)).toHaveText('The mason');
+    expect(writer.problems).toEqual([]);
+});
+
 test('topics fold into the note above, the note divides into topics, each by one undo', async ({ page }) => {
     const writer = await planOf(page, 'Folding', 'Wall', '  Stone', '    Chalk', '  Clay', 'Tide');
     await writer.mark(/Stone/);

@@ -155,10 +155,10 @@ export class NotePanel {
         }
     }
 
-    /** An open note goes along with the marked row. @param {string} id */
+    /** An open note goes along with the marked row; not when the mark comes straight back to it. @param {string} id */
     follow(id) {
+        clearTimeout(this.following);
         if (this.isOpen && this.topic !== id && this.session.tree.noteBearer(id)) {
-            clearTimeout(this.following);
             // It may have gone by then.
             this.following = setTimeout(() => this.isOpen && this.session.tree.noteBearer(id) && this.load(id), 60);
         }
