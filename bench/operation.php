@@ -30,7 +30,7 @@ function request(string $method, string $url, ?array $body = null): array
         exit(1);
     }
 
-    return [$time, json_decode((string) $answer, true)];
+    return [$time, json_decode((string) $answer, true), strlen((string) $answer)];
 }
 
 function median(array $times): float
@@ -47,6 +47,7 @@ $single = $moved->parts($moved->parts(Plan::ROOT)[2])[3];
 $movingBase = 1;
 $plans = ['500' => planOf(500, $user, $ids), '5000' => planOf(5000, $user, $ids)];
 $base = ['500' => 1, '5000' => 1];
+$bytes = [];
 $times = [];
 for ($i = 0; $i < ROUNDS + 5; ++$i) {
     $round = ['floor' => request('GET', "{$address}/bench/floor")[0]];
@@ -66,6 +67,13 @@ for ($i = 0; $i < ROUNDS + 5; ++$i) {
                 'operations' => [['id' => $ids->next(), 'step' => $ids->next()] + $operation],
             ]);
             $base[$size] = $answer['revision'];
+            if ((string) $size === '5000') {
+                // What another page is told, that is this one change behind.
+                [$round["news of {$name}"], , $bytes[$name]] = request(
+                    'GET',
+                    "{$address}/plans/{$plan}/changes?since=" . ($base[$size] - 1),
+                );
+            }
         }
     }
     foreach (['branch of 500' => $branch, 'one topic' => $single] as $name => $id) {
@@ -115,6 +123,15 @@ printf(
     median($times['moving branch of 500']),
     median($times['moving one topic']),
 );
+foreach ($bytes as $name => $size) {
+    printf(
+        "what others are told of one %s in 5,000 topics: %.2f times the floor (%.1f ms), %s bytes\n",
+        $name,
+        median($times["news of {$name}"]) / $floor,
+        median($times["news of {$name}"]),
+        number_format($size),
+    );
+}
 printf("one idle poll: %.2f times the floor (%.1f ms)\n", median($times['idle poll']) / $floor, median($times['idle poll']));
 
 // Where the time goes: the parts of one operation, in this process.
@@ -138,7 +155,7 @@ for ($i = 0; $i < 3; ++$i) {
     $sight = App\Store\Sight::of($plan);
     $numbering = $time('numbering', static fn() => Embrel\Numbering\Numbering::of($after));
     $totals = $time('words', static fn() => Embrel\Plan\WordTotals::of($after));
-    $time('answer', static fn() => App\Store\PlanView::since($row, $row->revision, $sight->after($after), $sight, $row->revision));
+    $time('answer', static fn() => App\Store\PlanView::since($row, $sight->after($after), $sight));
 }
 foreach ($parts as $name => $milliseconds) {
     printf("  %-38s %6.2f ms\n", $name, $milliseconds);

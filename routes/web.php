@@ -102,6 +102,7 @@ Route::middleware('auth')->group(static function (): void {
     Route::post('/plans/{plan}/copies', C\CopyController::class)->name('plan.copies');
     Route::get('/plans/{plan}/history', [C\HistoryController::class, 'index'])->name('plan.history');
     Route::post('/plans/{plan}/history', [C\HistoryController::class, 'store']);
+    Route::get('/plans/{plan}/history/steps', [C\HistoryController::class, 'steps'])->name('plan.steps');
     Route::get('/plans/{plan}/history/{seq}', [C\HistoryController::class, 'show'])
         ->where('seq', '[0-9]{1,15}')
         ->name('plan.version');

@@ -34,6 +34,10 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        if (!$this->app->runningInConsole()) {
+            // What a request leaves goes with it: to look for it amid a plan of 5,000 topics costs as much as reading the plan.
+            gc_disable();
+        }
         URL::useOrigin((string) config('app.url'));
         URL::forceScheme((string) (parse_url((string) config('app.url'), PHP_URL_SCHEME) ?: 'http'));
         Password::defaults(static fn(): Password => Password::min(8));

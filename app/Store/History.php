@@ -17,6 +17,8 @@ use Illuminate\Support\Facades\DB;
 final class History
 {
     private const AT_ONCE = 300;
+    /** Bytes of differences that are told at once, where one alone is not more. */
+    private const BYTES_AT_ONCE = 1_000_000;
 
     public function __construct(private readonly PlanStore $store, private readonly Snapshots $snapshots) {}
 
@@ -58,6 +60,42 @@ final class History
         }
 
         return $steps;
+    }
+
+    /**
+     * What was done after one revision up to another, to be played back: one difference after the other, in the form of the
+     * log. Where it is too much at once, it is told as far as `to`, and asked on from there.
+     *
+     * @return array{from: int, to: int, steps: list<array{seq: int, step: string, says: string, by: string, at: string, did: array<string, mixed>}>}
+     */
+    public function played(PlanRow $row, int $from, int $to): array
+    {
+        $rows = DB::table('operations')
+            ->leftJoin('users', 'users.id', '=', 'operations.user_id')
+            ->where('plan_id', $row->id)
+            ->whereBetween('seq', [$from + 1, min($to, $row->revision)])
+            ->orderBy('seq')
+            ->limit(self::AT_ONCE)
+            ->select(['seq', 'step_id', 'says', 'at', 'users.name', 'difference'])
+            ->cursor();
+        $steps = [];
+        $bytes = 0;
+        foreach ($rows as $one) {
+            $bytes += \strlen($one->difference);
+            if ($steps !== [] && $bytes > self::BYTES_AT_ONCE) {
+                break;
+            }
+            $steps[] = [
+                'seq' => (int) $one->seq,
+                'step' => $one->step_id,
+                'says' => $one->says,
+                'by' => $one->name ?? 'A deleted account',
+                'at' => Carbon::parse($one->at)->toIso8601String(),
+                'did' => json_decode($one->difference, true, 512, JSON_THROW_ON_ERROR),
+            ];
+        }
+
+        return ['from' => $from, 'to' => $steps === [] ? $from : end($steps)['seq'], 'steps' => $steps];
     }
 
     /** @return array<int, string> seq → name of the version kept there, newest first */

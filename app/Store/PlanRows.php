@@ -160,6 +160,45 @@ final class PlanRows
         return $statement->fetchAll(\PDO::FETCH_NUM);
     }
 
+    /**
+     * Single topics as they are now, without the tree.
+     *
+     * @param list<string> $ids
+     *
+     * @return list<array{Topic, string}> each with its parent; removed ones are not among them
+     */
+    public function some(string $planId, array $ids): array
+    {
+        $marks = implode(',', array_fill(0, \count($ids), '?'));
+        $rows = $ids === [] ? [] : $this->rows("plan_id = ? AND removed_at IS NULL AND id IN ({$marks})", [$planId, ...$ids]);
+
+        return array_map(static fn(array $row): array => [self::topic($row), (string) $row[1]], $rows);
+    }
+
+    /** @param list<mixed> $row in the order of COLUMNS */
+    private static function topic(array $row): Topic
+    {
+        [$id, , , $title, $kind, $numbered, $dye, $flag, $target, $noted, $words, $foreign, $size, $alone, $x, $y, $picture] = $row;
+
+        return new Topic(
+            $id,
+            $title,
+            $kind === 'section' ? Kind::Section : Kind::from($kind),
+            $numbered === 'usual' ? Numbered::Usual : Numbered::from($numbered),
+            $dye === null ? null : Dye::of($dye),
+            $flag === null ? null : Flag::from($flag),
+            $target === null ? null : Target::of((int) $target),
+            (bool) $noted,
+            (int) $words,
+            null,
+            $foreign === null ? [] : json_decode($foreign, true),
+            $size === null ? null : Size::from($size),
+            $alone === null ? null : Alone::from($alone),
+            $x === null ? null : Spot::of((int) $x . ',' . (int) $y),
+            $picture === null ? null : Picture::of($picture),
+        );
+    }
+
     /** @param list<list<mixed>> $rows in any order: sorting siblings here costs less than all rows there */
     private function built(Plan $plan, array $rows): Plan
     {
@@ -167,44 +206,9 @@ final class PlanRows
         $parts = $plan->parts;
         $parents = $plan->parents;
         $places = [];
-        foreach (
-            $rows as [
-                $id,
-                $parent,
-                $place,
-                $title,
-                $kind,
-                $numbered,
-                $dye,
-                $flag,
-                $target,
-                $noted,
-                $words,
-                $foreign,
-                $size,
-                $alone,
-                $x,
-                $y,
-                $picture,
-            ]
-        ) {
-            $topics[$id] = new Topic(
-                $id,
-                $title,
-                $kind === 'section' ? Kind::Section : Kind::from($kind),
-                $numbered === 'usual' ? Numbered::Usual : Numbered::from($numbered),
-                $dye === null ? null : Dye::of($dye),
-                $flag === null ? null : Flag::from($flag),
-                $target === null ? null : Target::of((int) $target),
-                (bool) $noted,
-                (int) $words,
-                null,
-                $foreign === null ? [] : json_decode($foreign, true),
-                $size === null ? null : Size::from($size),
-                $alone === null ? null : Alone::from($alone),
-                $x === null ? null : Spot::of((int) $x . ',' . (int) $y),
-                $picture === null ? null : Picture::of($picture),
-            );
+        foreach ($rows as $row) {
+            [$id, $parent, $place] = $row;
+            $topics[$id] = self::topic($row);
             if ($parent !== null) {
                 $parts[$parent][] = $id;
                 $parents[$id] = $parent;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Store;
 
 use App\Models\Plan as PlanRow;
-use App\Models\User;
+use Embrel\Difference\Difference;
 use Embrel\Numbering\Runs;
 use Embrel\Operation\Order;
 use Embrel\Plan\Comparison;
@@ -13,7 +13,6 @@ use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Relation;
 use Embrel\Plan\Topic;
-use Illuminate\Support\Facades\DB;
 
 /** What a page is told of a plan: the whole at first, then what has changed. Everything is computed here, the page only shows it. */
 final class PlanView
@@ -54,60 +53,104 @@ final class PlanView
             'figures' => self::figures($sight, null),
             'relations' => self::relations($row->id),
             'sources' => PlanSources::labels($row),
-        ] + self::summary($sight);
+            'strip' => $sight->strip(),
+            'words' => $sight->words(),
+            'properties' => $plan->properties->toArray(),
+        ] + self::summary($plan->title(), $plan->properties->target?->words, $plan->topic(Plan::ROOT)->noted);
     }
 
     /**
-     * What a page is told of its own changes: what they led to, and what undo and redo would do now.
+     * What has changed: rows, those that stand elsewhere with the sibling they stand after, numbers as runs, words.
+     *
+     * @param Sight|null $known the plan as the page has it, that `sight` was made from; null: the page is told all
      *
      * @return array<string, mixed>
      */
-    public static function of(PlanRow $row, User $user, int $base, Outcome $outcome): array
+    public static function since(PlanRow $row, Sight $sight, ?Sight $known): array
     {
-        $steps = $outcome->says === null ? (new UndoLog($row->id, $user->id))->names() : ['undo' => $outcome->says, 'redo' => null];
-
-        $notes = $outcome->notes === [] ? [] : ['notes' => $outcome->notes];
-
-        return ['steps' => $steps] + $notes + self::since($row, $base, $outcome->after, $outcome->before, $outcome->from);
-    }
-
-    /**
-     * What has changed since a revision: rows, numbers as runs, words. For a page that is one
-     * batch behind the numbers are compared with those before; for any other all are sent.
-     *
-     * @return array<string, mixed>
-     */
-    public static function since(PlanRow $row, int $base, Sight $sight, ?Sight $before, int $beforeRevision): array
-    {
-        $known = $base === $beforeRevision ? $before : null;
+        $plan = $sight->plan;
+        $comparison = $known === null ? null : $sight->comparison;
         $changed
-            = $known !== null && $sight->comparison !== null
-                ? self::between($known->plan, $sight->plan, $sight->comparison)
-                : self::revised($row->id, $base);
+            = $comparison === null
+                ? array_map(strval(...), array_keys($plan->topics))
+                : self::between($known->plan, $plan, $comparison);
+        $placed = $comparison === null ? null : array_flip([...$comparison->reordered, ...self::brought($known->plan, $plan, $comparison)]);
 
         return [
             'revision' => $row->revision,
-            'whole' => $base === 0,
+            'whole' => $known === null,
             'rootRevised' => \in_array(Plan::ROOT, $changed, true),
-            'topics' => self::told($sight->plan, array_values(array_filter($changed, $sight->plan->isLive(...)))),
-            'removed' => array_values(array_filter($changed, static fn(string $id): bool => !$sight->plan->isLive($id))),
+            'topics' => self::told($plan, array_values(array_filter($changed, $plan->isLive(...))), $placed),
+            'removed' => array_values(array_filter($changed, static fn(string $id): bool => !$plan->isLive($id))),
             'labels' => [
                 'all' => $known === null,
                 'runs' => match (true) {
-                    $known === null, $sight->comparison === null => Runs::all($sight->plan),
+                    $comparison === null => Runs::all($plan),
                     $sight->hasSameNumbersAs($known) => [],
-                    default => Runs::since($known->plan, $sight->plan, $sight->comparison),
+                    default => Runs::since($known->plan, $plan, $comparison),
                 },
             ],
             'figures' => self::figures($sight, $known),
         ]
-            + ($known !== null && $known->plan->relations === $sight->plan->relations ? [] : ['relations' => self::relations($row->id)])
-            + ($known !== null && $known->plan->sources === $sight->plan->sources ? [] : ['sources' => PlanSources::labels($row)])
-            + self::summary($sight, $sight->hasSameStripAs($known));
+            + ($known !== null && $known->plan->relations === $plan->relations ? [] : ['relations' => self::relations($row->id)])
+            + ($known !== null && $known->plan->sources === $plan->sources && !self::citesOtherwise($known->plan, $plan)
+                ? []
+                : ['sources' => PlanSources::labels($row)])
+            + ($known !== null && $sight->hasSameNumbersAs($known) && $sight->hasSameWordsAs($known)
+                ? []
+                : ['strip' => $sight->strip(), 'words' => $sight->words()])
+            + ($known !== null && $known->plan->properties === $plan->properties ? [] : ['properties' => $plan->properties->toArray()])
+            + self::summary($plan->title(), $plan->properties->target?->words, $plan->topic(Plan::ROOT)->noted);
+    }
+
+    /**
+     * What has changed where every topic stands where it stood, with the number and the words it had. No tree is needed.
+     *
+     * @param int                        $revision up to which it is told
+     * @param list<array{Topic, string}> $topics   each with its parent, the plan itself among them
+     *
+     * @return array<string, mixed>
+     */
+    public static function ofSome(PlanRow $row, int $revision, array $topics, Difference $did): array
+    {
+        $told = [];
+        [$title, $isNoted] = [$row->title, false];
+        foreach ($topics as [$topic, $parent]) {
+            if ($topic->id === Plan::ROOT) {
+                [$title, $isNoted] = [$topic->title, $topic->noted];
+            } elseif (!Plan::isFixed($topic->id)) {
+                $told[] = self::topic($topic, $parent);
+            }
+        }
+
+        return [
+            'revision' => $revision,
+            'whole' => false,
+            'rootRevised' => isset($did->topics[Plan::ROOT]),
+            'topics' => $told,
+            'removed' => [],
+            'labels' => ['all' => false, 'runs' => []],
+            'figures' => (object) [],
+        ]
+            + ($did->relations === [] ? [] : ['relations' => self::relations($row->id)])
+            + ($did->sources === [] ? [] : ['sources' => PlanSources::labels($row)])
+            + self::summary($title, $row->target_words, $isNoted);
+    }
+
+    /** @return array{title: string, target: int|null, noted: bool} */
+    private static function summary(string $title, ?int $target, bool $isNoted): array
+    {
+        return ['title' => $title, 'target' => $target, 'noted' => $isNoted];
+    }
+
+    private static function citesOtherwise(Plan $before, Plan $after): bool
+    {
+        return $before->properties->citationStyle !== $after->properties->citationStyle
+            || $before->properties->language !== $after->properties->language;
     }
 
     /** @return list<array<string, mixed>> all of them: they are few */
-    private static function relations(string $planId): array
+    public static function relations(string $planId): array
     {
         return array_map(static fn(Relation $relation): array => $relation->toArray(), array_values(PlanRows::relations($planId)));
     }
@@ -115,8 +158,16 @@ final class PlanView
     /** @return list<string> topics to be told of: changed or moved, and whole branches that went or came back */
     private static function between(Plan $before, Plan $after, Comparison $comparison): array
     {
-        $ids = $comparison->changed + array_fill_keys($comparison->reordered, true);
+        $ids = $comparison->changed + array_fill_keys([...$comparison->reordered, ...self::brought($before, $after, $comparison)], true);
         unset($ids[Plan::BIN]);
+
+        return array_map(strval(...), array_keys($ids));
+    }
+
+    /** @return list<string> topics under another parent than before, and whole branches that went or came back */
+    private static function brought(Plan $before, Plan $after, Comparison $comparison): array
+    {
+        $ids = [];
         foreach ($comparison->moved as $id) {
             $ids
                 += isset($before->topics[$id]) && $before->isLive($id) && $after->isLive($id)
@@ -124,43 +175,24 @@ final class PlanView
                     : array_fill_keys($after->branch($id), true);
         }
 
-        return array_keys($ids);
-    }
-
-    /** @return list<string> topics whose row was written after a revision, removed ones among them */
-    private static function revised(string $planId, int $base): array
-    {
-        /** @var list<string> */
-        return DB::table('topics')->where('plan_id', $planId)->where('revision', '>', $base)->pluck('id')->values()->all();
+        return array_map(strval(...), array_keys($ids));
     }
 
     /**
-     * @param list<string> $ids
+     * @param list<string>              $ids
+     * @param array<string, mixed>|null $placed topics that stand elsewhere than the page has them; null: any may
      *
-     * @return list<array<string, mixed>> in reading order, each with the sibling it stands after
+     * @return list<array<string, mixed>> in reading order; each that stands elsewhere with the sibling it stands after
      */
-    private static function told(Plan $plan, array $ids): array
+    private static function told(Plan $plan, array $ids, ?array $placed): array
     {
         $out = [];
         foreach (Order::of($plan, array_values(array_filter($ids, static fn(string $id): bool => !Plan::isFixed($id)))) as $id) {
-            $place = Place::of($plan, $id);
-            $out[] = self::topic($plan->topic($id), $place->parent) + ['after' => $place->after];
+            $stands = $placed === null || isset($placed[$id]) ? ['after' => Place::of($plan, $id)->after] : [];
+            $out[] = self::topic($plan->topic($id), (string) $plan->parent($id)) + $stands;
         }
 
         return $out;
-    }
-
-    /** @return array<string, mixed> without strip and words where they are as they were */
-    private static function summary(Sight $sight, bool $isSame = false): array
-    {
-        $plan = $sight->plan;
-
-        return ($isSame ? [] : ['strip' => $sight->strip(), 'words' => $sight->words()]) + [
-            'title' => $plan->title(),
-            'target' => $plan->properties->target?->words,
-            'noted' => $plan->topic(Plan::ROOT)->noted,
-            'properties' => $plan->properties->toArray(),
-        ];
     }
 
     /** @return array<string, mixed> */

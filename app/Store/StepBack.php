@@ -72,7 +72,7 @@ final class StepBack
             );
 
             return ['touched' => $operation->topics(), 'steps' => (new UndoLog($row->id, $user->id))->names()]
-                + PlanView::of($row, $user, $base, $outcome);
+                + News::of($row, $user, $base, $outcome);
         });
     }
 }

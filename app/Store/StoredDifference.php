@@ -28,6 +28,32 @@ final class StoredDifference
     }
 
     /**
+     * All that was done after one revision up to another, as one; null where that is more than `most` changes, or a plan
+     * never had the first of them.
+     *
+     * @return array{did: Difference, last: int, by: array<int, true>}|null with the last revision of it, and who took part
+     */
+    public static function sum(string $planId, int $after, int $upTo, int $most): ?array
+    {
+        if ($after < 1 || $upTo - $after > $most) {
+            return null;
+        }
+        $rows = DB::table('operations')
+            ->where('plan_id', $planId)
+            ->whereBetween('seq', [$after + 1, $upTo])
+            ->orderBy('seq')
+            ->get(['seq', 'user_id', 'difference']);
+        $did = new Difference();
+        $by = [];
+        foreach ($rows as $row) {
+            $did = $did->then(self::read($row->difference));
+            $by[(int) $row->user_id] = true;
+        }
+
+        return ['did' => $did, 'last' => (int) ($rows->last()->seq ?? $after), 'by' => $by];
+    }
+
+    /**
      * Remembers what changes of the log touch.
      *
      * @param array<int, Difference> $did seq → what it did

@@ -200,6 +200,10 @@ final class Applying
                     throw new Conflict('What it stood under stands under it by now, or too deep.');
                 }
             }
+            if (!Plan::isFixed($at)) {
+                // What it stands under is so long gone that it was not even read.
+                throw self::gone();
+            }
             if ($at === Plan::BIN) {
                 // It may go along with what goes; it may not come to what has gone before.
                 if ($this->plan->parent($head) === Plan::BIN) {

@@ -24,6 +24,8 @@ final readonly class Difference
 {
     /** Of the storage form. */
     public const VERSION = 1;
+    /** Fields of a topic that numbers, words or the order of others depend on. */
+    private const COUNTING = ['kind' => 1, 'numbered' => 1, 'target' => 1];
 
     /**
      * @param array<string, TopicChange>            $topics
@@ -185,6 +187,25 @@ final readonly class Difference
             && $this->sources === []
             && $this->relations === []
             && $this->properties === [];
+    }
+
+    /** Whether every topic stands where it stood, with the number and the words it had: only how some look and are called is new. */
+    public function keepsTheTree(): bool
+    {
+        foreach ($this->topics as $change) {
+            $isCounted = $change->birth !== 0 || $change->blocks !== [] || $change->order !== [];
+            if ($isCounted || array_intersect_key($change->fields, self::COUNTING) !== []) {
+                return false;
+            }
+        }
+
+        return $this->parts === [] && $this->properties === [];
+    }
+
+    /** Its topics and the properties of the plan, without sources and relations. */
+    public function ofTheTree(): self
+    {
+        return new self($this->topics, $this->parts, $this->branches, properties: $this->properties);
     }
 
     /** @return list<string> topics whose notes it changes */

@@ -57,7 +57,13 @@ final class Runs
             }
         }
 
-        return $runs->runs;
+        return $runs->ofWhatIsThere();
+    }
+
+    /** @return list<Run> nothing of what was removed: nobody sees its numbers */
+    private function ofWhatIsThere(): array
+    {
+        return array_values(array_filter($this->runs, fn(array $run): bool => $this->plan->isLive($run['parent'])));
     }
 
     private function walk(Plan $before, Comparison $comparison, Counting $old, Counting $new): void
@@ -170,6 +176,6 @@ final class Runs
             $runs->compare((string) $parent, $own, $was, $told);
         }
 
-        return $runs->runs;
+        return $runs->ofWhatIsThere();
     }
 }

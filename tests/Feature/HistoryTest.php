@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Store\History;
 use App\Store\Snapshots;
+use Embrel\Difference\DifferenceForm;
 use Embrel\Plan\Plan;
 use Embrel\Plan\PlanForm;
+use Embrel\Shape;
 use Illuminate\Support\Facades\DB;
 use Tests\Core\Build\Build;
 
@@ -216,5 +219,36 @@ final class HistoryTest extends TestCase
         $this->step('undo')->assertJsonPath('steps', ['undo' => 'Retitled “A” as “Eels”', 'redo' => 'Set the kind of “C” to aside']);
         $this->step('undo')->assertJsonPath('steps', ['undo' => null, 'redo' => 'Retitled “A” as “Eels”']);
         $this->step('redo')->assertJsonPath('steps', ['undo' => 'Retitled “A” as “Eels”', 'redo' => 'Set the kind of “C” to aside']);
+    }
+
+    public function testWhatWasDoneIsToldStepByStepToBePlayedBack(): void
+    {
+        $from = $this->row->refresh()->revision;
+        $was = app(History::class)->at($this->row, $from);
+        $this->send(
+            ['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'First'],
+            ['type' => 'move', 'ids' => [$this->id('C')], 'at' => ['parent' => $this->id('A'), 'after' => null]],
+            ['type' => 'remove', 'ids' => [$this->id('B')]],
+        )->assertOk();
+        $to = $this->row->refresh()->revision;
+        $told = $this->getJson("/plans/{$this->row->id}/history/steps?from={$from}&to={$to}")->assertOk();
+        self::assertSame([$from, $to], [$told->json('from'), $told->json('to')]);
+        $shown = [];
+        foreach ($told->json('steps') as $step) {
+            $was = DifferenceForm::read(new Shape($step['did'], 'did'))->in($was);
+            $shown[] = [$step['by'], $step['says'], Build::outline($was)];
+        }
+        self::assertSame(
+            [
+                ['Ada', 'Retitled “A” as “First”', "First\n  A1\n  A2\nB\n  B1\nC"],
+                ['Ada', 'Moved “C” into “First”', "First\n  C\n  A1\n  A2\nB\n  B1"],
+                ['Ada', 'Removed “B”', "First\n  C\n  A1\n  A2"],
+            ],
+            $shown,
+        );
+        self::assertSame([], $this->getJson("/plans/{$this->row->id}/history/steps?from={$to}&to={$to}")->json('steps'));
+        $this->getJson("/plans/{$this->row->id}/history/steps?from=2&to=1")->assertStatus(422);
+        $this->getJson("/plans/{$this->row->id}/history/steps?from=x&to=y")->assertStatus(422);
+        $this->actingAs($this->account('ben'))->getJson("/plans/{$this->row->id}/history/steps?from={$from}&to={$to}")->assertNotFound();
     }
 }

@@ -9,6 +9,7 @@ use Embrel\Operation\AddTopics;
 use Embrel\Operation\EditNote;
 use Embrel\Operation\MoveTopics;
 use Embrel\Operation\Operation;
+use Embrel\Operation\RemoveTopics;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
@@ -240,6 +241,14 @@ final class OperationsTest extends TestCase
         $this->another(AddTopics::one(new Topic(self::newId(), 'Theirs'), new Place($new)));
         $this->step('undo')->assertStatus(409)->assertJsonPath('reason', 'changed');
         self::assertStringEndsWith("X\n  Theirs", $this->outline());
+    }
+
+    public function testWhatStoodUnderATopicThatAnotherHasRemovedSinceDoesNotComeBack(): void
+    {
+        $this->send(['type' => 'move', 'ids' => [$this->id('B1')], 'at' => ['parent' => $this->id('C'), 'after' => null]])->assertOk();
+        $this->another(new RemoveTopics([$this->id('B')]));
+        $this->step('undo')->assertStatus(409)->assertJsonPath('reason', 'changed');
+        self::assertSame("A\n  A1\n  A2\nC\n  B1", $this->outline());
     }
 
     public function testANoteIsChangedBlockByBlockAndCounted(): void

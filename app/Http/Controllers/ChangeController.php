@@ -5,10 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Plan;
-use App\Store\PlanRows;
-use App\Store\PlanView;
-use App\Store\Sight;
-use App\Store\UndoLog;
+use App\Store\News;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -20,14 +17,8 @@ final class ChangeController
     public function __invoke(Request $request, Plan $plan): JsonResponse|Response
     {
         Gate::authorize('view', $plan);
-        $base = $request->integer('since');
-        if ($base >= $plan->revision) {
-            return response()->noContent();
-        }
+        $news = News::since($plan, $request->user() ?? abort(401), $request->integer('since'));
 
-        return response()->json(
-            ['steps' => (new UndoLog($plan->id, (int) $request->user()?->id))->names()]
-                + PlanView::since($plan, $base, Sight::of((new PlanRows())->tree($plan)), null, 0),
-        );
+        return $news === null ? response()->noContent() : response()->json($news);
     }
 }

@@ -9,11 +9,11 @@ use App\Rules\Id;
 use App\Rules\ListOf;
 use App\Store\BranchCopy;
 use App\Store\Change;
+use App\Store\News;
 use App\Store\PlanPictures;
 use App\Store\PlanRows;
 use App\Store\PlanSources;
 use App\Store\PlanStore;
-use App\Store\PlanView;
 use App\Store\Transaction;
 use Embrel\Operation\RemoveTopics;
 use Embrel\Plan\Place;
@@ -61,7 +61,7 @@ final class CopyController
 
         return response()->json(
             ['first' => $add->rows[0]['topic']->id, 'copied' => \count($add->rows)]
-                + PlanView::of($plan, $user, (int) $given['base'], $outcome),
+                + News::of($plan, $user, (int) $given['base'], $outcome),
         );
     }
 }

@@ -6,9 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\FindRequest;
 use App\Models\Plan;
+use App\Store\News;
 use App\Store\PlanSearch;
 use App\Store\PlanStore;
-use App\Store\PlanView;
 use Embrel\Search\Hit;
 use Embrel\Search\Replacement;
 use Embrel\Search\Search;
@@ -67,7 +67,7 @@ final class FindController
                 $store->change(Replacement::of($tree, $hits, $with), says: Replacement::says($query, $with, \count($hits))),
             );
 
-            return response()->json(['replaced' => \count($hits)] + PlanView::of($plan, $user, $request->integer('base'), $outcome));
+            return response()->json(['replaced' => \count($hits)] + News::of($plan, $user, $request->integer('base'), $outcome));
         });
     }
 }

@@ -36,6 +36,15 @@ final class HistoryController
         ]);
     }
 
+    /** What was done between two points, to be played back. */
+    public function steps(Request $request, Plan $plan): JsonResponse
+    {
+        Gate::authorize('view', $plan);
+        $given = $request->validate(['from' => ['required', 'integer', 'min:1'], 'to' => ['required', 'integer', 'gte:from']]);
+
+        return response()->json($this->history->played($plan, (int) $given['from'], (int) $given['to']));
+    }
+
     /** The plan as it was, to read. */
     public function show(Request $request, Plan $plan, int $seq): View
     {

@@ -7,8 +7,8 @@ namespace App\Http\Controllers;
 use App\Http\Requests\MapRequest;
 use App\Http\Requests\OperationsRequest;
 use App\Models\Plan;
+use App\Store\News;
 use App\Store\PlanStore;
-use App\Store\PlanView;
 use Embrel\RichText\Text;
 use Illuminate\Http\JsonResponse;
 
@@ -28,7 +28,7 @@ final class OperationController
         return response()->json(
             ['refused' => $outcome->refused]
                 + $said
-                + PlanView::of($plan, $user, $request->base(), $outcome)
+                + News::of($plan, $user, $request->base(), $outcome)
                 + ($map === null ? [] : ['map' => $map]),
         );
     }

@@ -8,8 +8,8 @@ use App\Models\Plan;
 use App\Rules\Id;
 use App\Rules\ListOf;
 use App\Store\Change;
+use App\Store\News;
 use App\Store\PlanStore;
-use App\Store\PlanView;
 use Embrel\Check\Research\Filed;
 use Embrel\Check\Research\Filing;
 use Embrel\Check\Research\Guess;
@@ -114,7 +114,7 @@ final class ResearchController
                 [
                     'sorted' => (object) array_map(static fn(Change $change): string => $change->step, $done),
                     'refused' => (object) $refused,
-                ] + PlanView::of($plan, $user, (int) $given['base'], $outcome),
+                ] + News::of($plan, $user, (int) $given['base'], $outcome),
             );
         });
     }

@@ -8,10 +8,10 @@ use App\Http\Given;
 use App\Models\Plan;
 use App\Pages\PageReader;
 use App\Pages\PageUnreadable;
+use App\Store\News;
 use App\Store\PlanRows;
 use App\Store\PlanSources;
 use App\Store\PlanStore;
-use App\Store\PlanView;
 use App\Store\WorkFolder;
 use Embrel\Check\Citing;
 use Embrel\Citation\Duplicates;
@@ -163,7 +163,7 @@ final class SourceController
             }
             $outcome = $this->store->insist($plan, $user, $this->store->change(new AddSources($new)));
 
-            return response()->json(['added' => \count($new), 'said' => $said] + PlanView::of($plan, $user, $base, $outcome));
+            return response()->json(['added' => \count($new), 'said' => $said] + News::of($plan, $user, $base, $outcome));
         });
     }
 

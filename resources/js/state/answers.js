@@ -1,7 +1,7 @@
 import { USUAL } from './topics.js';
 
 /**
- * Takes in what PHP says has changed: rows in reading order, each after its sibling.
+ * Takes in what PHP says has changed: rows in reading order, each that stands elsewhere after its sibling.
  * @param {import('./plan.js').Tree} tree
  * @param {import('./topics.js').Answer} answer
  */
@@ -9,6 +9,11 @@ export function takeAnswer(tree, answer) {
     for (const row of answer.topics) {
         const { after, ...topic } = row;
         const known = tree.get(topic.id);
+        if (after === undefined) {
+            // It stands where it stood.
+            known && Object.assign(known, topic);
+            continue;
+        }
         if (known) {
             tree.detach([topic.id]);
             Object.assign(known, topic);

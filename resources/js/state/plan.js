@@ -31,6 +31,8 @@ export class Tree {
         this.figures = new Map();
         /** @type {Map<string, Relation>} */
         this.relations = new Map();
+        /** The main sections, as they stand above the plan. @type {any[]} */
+        this.strip = [];
         this.fill(data);
     }
 
@@ -51,14 +53,22 @@ export class Tree {
         if (data.relations) {
             this.relations = new Map(data.relations.map((/** @type {Relation} */ relation) => [relation.id, relation]));
         }
-        this.strip = data.strip ?? this.strip;
+        this.strip = data.strip ?? this.renamedStrip();
         this.words = data.words ?? this.words;
         this.target = data.target;
         this.title = data.title;
-        this.properties = data.properties;
+        this.properties = data.properties ?? this.properties;
         this.noted = data.noted;
         this.rootRevised = data.rootRevised ?? false;
         this.steps = data.steps ?? this.steps ?? { undo: null, redo: null };
+    }
+
+    /** The strip as it was told, its sections called as they are now. @returns {any[]} */
+    renamedStrip() {
+        const now = (/** @type {any} */ { id }) => ({ title: this.get(id)?.title ?? '', dye: this.get(id)?.dye ?? 'slate' });
+        const isOther = (/** @type {any} */ one) => one.title !== now(one).title || one.dye !== now(one).dye;
+        // Another list only where something is new: what is drawn is drawn anew for that alone.
+        return this.strip.some(isOther) ? this.strip.map((/** @type {any} */ one) => ({ ...one, ...now(one) })) : this.strip;
     }
 
     /** @param {string} id @returns {string[]} */

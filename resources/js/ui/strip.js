@@ -29,7 +29,7 @@ export class StripBar {
             return;
         }
         [this.shown, this.here] = [this.tree.strip, here];
-        this.box.style.setProperty('--count', this.tree.strip.length);
+        this.box.style.setProperty('--count', String(this.tree.strip.length));
         this.box.replaceChildren(...this.tree.strip.map((/** @type {Record<string, any>} */ section) => this.section(section, here)));
         this.box.hidden = false;
     }

@@ -9,6 +9,7 @@ use Embrel\Citation\Person;
 use Embrel\Citation\Source;
 use Embrel\Citation\SourceKind;
 use Embrel\Id\CountedIds;
+use Embrel\Id\Ids;
 use Embrel\Operation\AddRelations;
 use Embrel\Operation\AddSources;
 use Embrel\Operation\AddTopics;
@@ -64,7 +65,7 @@ use Embrel\RichText\Note;
 /** Plans and operations at random, the same for the same seed of mt_srand. */
 final class Chance
 {
-    public function __construct(private readonly CountedIds $ids = new CountedIds()) {}
+    public function __construct(private readonly Ids $ids = new CountedIds()) {}
 
     public function plan(): Plan
     {

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Store;
+
+use App\Models\Plan as PlanRow;
+use App\Models\User;
+use Embrel\Difference\Conflict;
+use Embrel\Difference\Difference;
+use Embrel\Plan\NotesMissing;
+use Embrel\Plan\Plan;
+
+/** What is new in a plan for a page that knows it as it was at a revision: the sum of what was done since, and nothing else. */
+final class News
+{
+    /** Who is further behind is told the plan whole. */
+    private const MOST = 500;
+
+    /**
+     * For a page that asks.
+     *
+     * @return array<string, mixed>|null null: there is nothing new
+     */
+    public static function since(PlanRow $row, User $user, int $base): ?array
+    {
+        if ($base >= $row->revision) {
+            return null;
+        }
+        $sum = StoredDifference::sum($row->id, $base, $row->revision, self::MOST);
+        if ($sum !== null && $sum['did']->keepsTheTree()) {
+            // The log only grows: rows that are read after it are of that revision or later, and are told again then.
+            return self::steps($row, $user, $sum['by']) + self::ofSome($row, $sum['did'], $sum['last']);
+        }
+
+        // In one transaction: plan, log and topics are as of one moment.
+        return Transaction::of(static function () use ($row, $user, $base): array {
+            $row->refresh();
+            $sum = StoredDifference::sum($row->id, $base, $row->revision, self::MOST);
+            $now = (new PlanRows())->tree($row);
+
+            return self::steps($row, $user, $sum['by'] ?? null) + self::compared($row, $now, $now, $sum['did'] ?? null);
+        });
+    }
+
+    /**
+     * For a page whose own changes were taken in: what they led to, with all that others had done before them, and what
+     * undo and redo would do now.
+     *
+     * @return array<string, mixed>
+     */
+    public static function of(PlanRow $row, User $user, int $base, Outcome $outcome): array
+    {
+        $steps = $outcome->says === null ? (new UndoLog($row->id, $user->id))->names() : ['undo' => $outcome->says, 'redo' => null];
+        $notes = $outcome->notes === [] ? [] : ['notes' => $outcome->notes];
+
+        return ['steps' => $steps] + $notes + self::after($row, $base, $outcome);
+    }
+
+    /** @return array<string, mixed> */
+    private static function after(PlanRow $row, int $base, Outcome $outcome): array
+    {
+        if ($base === $outcome->from) {
+            return PlanView::since($row, $outcome->after, $outcome->before);
+        }
+        $sum = StoredDifference::sum($row->id, $base, $outcome->from, self::MOST);
+
+        return self::compared($row, $outcome->before->plan, $outcome->after->plan, $sum['did'] ?? null);
+    }
+
+    /**
+     * @param array<int, true>|null $by who has done something since; null: not to be said
+     *
+     * @return array<string, mixed> what undo and redo would do now, where the person's own steps can be others
+     */
+    private static function steps(PlanRow $row, User $user, ?array $by): array
+    {
+        return $by === null || isset($by[$user->id]) ? ['steps' => (new UndoLog($row->id, $user->id))->names()] : [];
+    }
+
+    /** @return array<string, mixed> */
+    private static function ofSome(PlanRow $row, Difference $did, int $revision): array
+    {
+        $topics = (new PlanRows())->some($row->id, [Plan::ROOT, ...array_map(strval(...), array_keys($did->topics))]);
+
+        return PlanView::ofSome($row, $revision, $topics, $did);
+    }
+
+    /**
+     * @param Plan            $last the state of the plan that others left, and `now` what it is
+     * @param Difference|null $did  what had led there from the one that the page knows; null: not to be said
+     *
+     * @return array<string, mixed>
+     */
+    private static function compared(PlanRow $row, Plan $last, Plan $now, ?Difference $did): array
+    {
+        if ($did === null) {
+            return PlanView::since($row, Sight::of($now), null);
+        }
+        $rows = new PlanRows();
+        $removed = $rows->withRemoved(
+            new Plan([], [], [], $now->properties),
+            $row->id,
+            array_values(array_filter($did->removed(), static fn(string $id): bool => !$last->has($id))),
+        );
+        $unread = array_filter($did->notes(), static fn(string $id): bool => ($last->topics[$id] ?? $removed->topics[$id])->note === null);
+        try {
+            $known = $did->ofTheTree()->reversed()->in($rows->withNotes(self::both($last, $removed), $row->id, array_values($unread)));
+        } catch (Conflict|NotesMissing) {
+            return PlanView::since($row, Sight::of($now), null);
+        }
+        $known = Sight::of($known->withSources($last->sources)->withRelations($last->relations));
+        $sight = $known->after(self::both($now, $removed));
+
+        return ($did->sources === [] ? [] : ['sources' => PlanSources::labels($row)])
+            + ($did->relations === [] ? [] : ['relations' => PlanView::relations($row->id)])
+            + PlanView::since($row, $sight, $known);
+    }
+
+    /** A plan, and topics of it that were removed. */
+    private static function both(Plan $plan, Plan $removed): Plan
+    {
+        $parts = [Plan::BIN => [...$plan->parts(Plan::BIN), ...$removed->parts(Plan::BIN)]] + $plan->parts + $removed->parts;
+
+        return new Plan(
+            $plan->topics + $removed->topics,
+            $parts,
+            $plan->parents + $removed->parents,
+            $plan->properties,
+            $plan->foreign,
+            $plan->sources,
+            $plan->relations,
+        );
+    }
+}
