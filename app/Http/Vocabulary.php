@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Store\PlanView;
 use Embrel\Citation\CitationStyle;
 use Embrel\Citation\SourceKind;
 use Embrel\Layout\Map\Signs;
@@ -12,8 +13,10 @@ use Embrel\Limits;
 use Embrel\Operation\SortBy;
 use Embrel\Plan\Arrows;
 use Embrel\Plan\Dye;
+use Embrel\Plan\Field;
 use Embrel\Plan\Flag;
 use Embrel\Plan\Kind;
+use Embrel\Plan\Label;
 use Embrel\Plan\Numbered;
 use Embrel\Plan\Scheme;
 use Embrel\Plan\Size;
@@ -93,6 +96,8 @@ final class Vocabulary
     public static function all(): array
     {
         return [
+            'fields' => array_column(array_filter(Field::cases(), static fn(Field $field): bool => $field->isSet()), 'value'),
+            'usual' => PlanView::usual(),
             'kinds' => array_column(Kind::cases(), 'value'),
             'flags' => self::named(Flag::cases(), static fn(Flag $flag): string => str_replace('-', ' ', $flag->value)),
             'dyes' => Dye::NAMES,
@@ -103,7 +108,7 @@ final class Vocabulary
             'arrows' => self::named(Arrows::cases(), static fn(Arrows $arrows): string => self::ARROWS[$arrows->value]),
             'sorts' => self::named(SortBy::cases(), static fn(SortBy $by): string => self::SORTS[$by->value]),
             'levels' => range(1, 9),
-            'limits' => ['title' => Limits::TITLE, 'target' => Limits::TARGET_WORDS],
+            'limits' => ['title' => Limits::TITLE, 'target' => Limits::TARGET_WORDS, 'label' => Label::LENGTH, 'labels' => Label::MOST],
             'changes' => self::CHANGES,
             'blocks' => Schema::BLOCK,
             'places' => self::PLACES,

@@ -25,6 +25,7 @@ use Illuminate\Support\Str;
  * @property string                          $language
  * @property list<array<string, mixed>>|null $strip
  * @property array<string, string>|null      $foreign
+ * @property list<array{string, string}>|null $labels
  * @property \Illuminate\Support\Carbon|null $due_on
  * @property \Illuminate\Support\Carbon|null $created_at
  * @property \Illuminate\Support\Carbon|null $changed_at
@@ -43,6 +44,7 @@ final class Plan extends Model
         return [
             'strip' => 'array',
             'foreign' => 'array',
+            'labels' => 'array',
             'due_on' => 'date:Y-m-d',
             'changed_at' => 'datetime',
             'put_away_at' => 'datetime',
@@ -75,6 +77,7 @@ final class Plan extends Model
                 'due' => $this->due_on?->format('Y-m-d'),
                 'run_on' => (bool) ($row['run_on'] ?? false),
                 'numbering_depth' => (int) ($row['numbering_depth'] ?? 3),
+                'labels' => $this->labels ?? [],
             ]
                 + array_intersect_key($row, [
                     'subtitle' => 1,

@@ -7,19 +7,12 @@ namespace App\Store;
 use App\Models\Plan as PlanRow;
 use Embrel\Citation\Source;
 use Embrel\Citation\SourceForm;
-use Embrel\Plan\Alone;
 use Embrel\Plan\Arrows;
 use Embrel\Plan\Dye;
 use Embrel\Plan\Edit;
-use Embrel\Plan\Flag;
-use Embrel\Plan\Kind;
-use Embrel\Plan\Numbered;
-use Embrel\Plan\Picture;
+use Embrel\Plan\Field;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Relation;
-use Embrel\Plan\Size;
-use Embrel\Plan\Spot;
-use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
 use Embrel\RichText\Note;
 use Embrel\Shape;
@@ -31,8 +24,8 @@ use Illuminate\Support\Facades\DB;
  */
 final class PlanRows
 {
-    private const COLUMNS = 'id, parent_id, place, title, kind, numbered, dye, flag, target_words, noted, words, `foreign`, size, alone, '
-        . 'map_x, map_y, picture';
+    /** What stands before the fields of a topic; each field has a column of its name with its stored form, lists as JSON. */
+    private const BEFORE = ['id', 'parent_id', 'place', 'title', 'noted', 'words'];
 
     /** @var array<string, string> topic → the key it has among its siblings */
     public array $places = [];
@@ -153,7 +146,7 @@ final class PlanRows
     {
         $statement = DB::connection()
             ->getPdo()
-            ->prepare('SELECT ' . self::COLUMNS . ' FROM topics WHERE ' . $where);
+            ->prepare('SELECT `' . implode('`, `', self::columns()) . '` FROM topics WHERE ' . $where);
         $statement->execute($values);
 
         /** @var list<list<string|int|null>> */
@@ -175,28 +168,58 @@ final class PlanRows
         return array_map(static fn(array $row): array => [self::topic($row), (string) $row[1]], $rows);
     }
 
-    /** @param list<mixed> $row in the order of COLUMNS */
+    /** @return list<string> */
+    private static function columns(): array
+    {
+        static $columns = null;
+
+        return $columns ??= [...self::BEFORE, ...array_column(Field::cases(), 'value')];
+    }
+
+    /** @param list<mixed> $row in the order of the columns */
     private static function topic(array $row): Topic
     {
-        [$id, , , $title, $kind, $numbered, $dye, $flag, $target, $noted, $words, $foreign, $size, $alone, $x, $y, $picture] = $row;
+        static $plain = null;
+        $plain ??= array_fill(0, \count(Field::cases()), null);
+        [$id, , , $title, $noted, $words] = $row;
+        $fields = \array_slice($row, \count(self::BEFORE));
+        // Most have nothing but what is usual: then no field is read.
+        if ($fields === $plain) {
+            return new Topic($id, $title, noted: (bool) $noted, words: (int) $words);
+        }
+        $values = [];
+        foreach (Field::cases() as $i => $field) {
+            if ($fields[$i] !== null) {
+                $values[$field->value] = $field->read(new Shape([$field->value => self::value($fields[$i])], 'topics'));
+            }
+        }
 
-        return new Topic(
-            $id,
-            $title,
-            $kind === 'section' ? Kind::Section : Kind::from($kind),
-            $numbered === 'usual' ? Numbered::Usual : Numbered::from($numbered),
-            $dye === null ? null : Dye::of($dye),
-            $flag === null ? null : Flag::from($flag),
-            $target === null ? null : Target::of((int) $target),
-            (bool) $noted,
-            (int) $words,
-            null,
-            $foreign === null ? [] : json_decode($foreign, true),
-            $size === null ? null : Size::from($size),
-            $alone === null ? null : Alone::from($alone),
-            $x === null ? null : Spot::of((int) $x . ',' . (int) $y),
-            $picture === null ? null : Picture::of($picture),
-        );
+        return new Topic(...['id' => $id, 'title' => $title, 'noted' => (bool) $noted, 'words' => (int) $words] + $values);
+    }
+
+    /** A stored form out of its column. */
+    private static function value(string|int $column): mixed
+    {
+        return \is_string($column) && ($column[0] ?? '') !== '' && ($column[0] === '[' || $column[0] === '{')
+            ? json_decode($column, true, 512, JSON_THROW_ON_ERROR)
+            : $column;
+    }
+
+    /**
+     * The fields of a topic, as their columns hold them.
+     *
+     * @return array<string, string|int|null>
+     */
+    public static function fields(Topic $topic): array
+    {
+        $columns = [];
+        foreach (Field::cases() as $field) {
+            $form = $field->written($topic);
+            $columns[$field->value]
+                = \is_array($form) ? json_encode($form, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES) : $form;
+        }
+
+        return $columns;
     }
 
     /** @param list<list<mixed>> $rows in any order: sorting siblings here costs less than all rows there */

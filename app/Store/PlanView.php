@@ -9,6 +9,7 @@ use Embrel\Difference\Difference;
 use Embrel\Numbering\Runs;
 use Embrel\Operation\Order;
 use Embrel\Plan\Comparison;
+use Embrel\Plan\Field;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Relation;
@@ -17,22 +18,6 @@ use Embrel\Plan\Topic;
 /** What a page is told of a plan: the whole at first, then what has changed. Everything is computed here, the page only shows it. */
 final class PlanView
 {
-    /** What most topics are; left out of a plan that is told whole. */
-    private const USUAL = [
-        'title' => '',
-        'kind' => 'section',
-        'numbered' => 'usual',
-        'dye' => null,
-        'flag' => null,
-        'target' => null,
-        'noted' => false,
-        'size' => null,
-        'alone' => null,
-        'spot' => null,
-        'picture' => null,
-        'label' => '',
-    ];
-
     /** @return array<string, mixed> the whole plan, for a page that opens */
     public static function whole(PlanRow $row, Plan $plan): array
     {
@@ -40,9 +25,9 @@ final class PlanView
         $topics = [];
         foreach ([Plan::ROOT, Plan::TRAY] as $home) {
             foreach ($plan->walk($home) as $id => $_) {
-                $topics[] = array_diff_assoc(
-                    self::topic($plan->topic($id), (string) $plan->parent($id)) + ['label' => $sight->numbering()->own($id)],
-                    self::USUAL,
+                $topics[] = self::spelledOut($plan->topic($id), (string) $plan->parent($id)) + array_filter(
+                    ['label' => $sight->numbering()->own($id)],
+                    static fn(string $number): bool => $number !== '',
                 );
             }
         }
@@ -82,7 +67,7 @@ final class PlanView
             'rootRevised' => \in_array(Plan::ROOT, $changed, true),
             'topics' => self::told($plan, array_values(array_filter($changed, $plan->isLive(...))), $placed),
             'removed' => array_values(array_filter($changed, static fn(string $id): bool => !$plan->isLive($id))),
-            'labels' => [
+            'numbers' => [
                 'all' => $known === null,
                 'runs' => match (true) {
                     $comparison === null => Runs::all($plan),
@@ -129,7 +114,7 @@ final class PlanView
             'rootRevised' => isset($did->topics[Plan::ROOT]),
             'topics' => $told,
             'removed' => [],
-            'labels' => ['all' => false, 'runs' => []],
+            'numbers' => ['all' => false, 'runs' => []],
             'figures' => (object) [],
         ]
             + ($did->relations === [] ? [] : ['relations' => self::relations($row->id)])
@@ -198,21 +183,44 @@ final class PlanView
     /** @return array<string, mixed> */
     public static function topic(Topic $topic, string $parent): array
     {
-        return [
-            'id' => $topic->id,
-            'parent' => $parent,
-            'title' => $topic->title,
-            'kind' => $topic->kind->value,
-            'numbered' => $topic->numbered->value,
-            'dye' => $topic->dye?->value,
-            'flag' => $topic->flag?->value,
-            'target' => $topic->target?->words,
-            'noted' => $topic->noted,
-            'size' => $topic->size?->value,
-            'alone' => $topic->alone?->value,
-            'spot' => $topic->spot?->value(),
-            'picture' => $topic->picture?->value(),
-        ];
+        return self::spelledOut($topic, $parent) + self::usual();
+    }
+
+    /** @return array<string, mixed> a topic without what most topics are */
+    private static function spelledOut(Topic $topic, string $parent): array
+    {
+        $told = array_filter(['title' => $topic->title, 'noted' => $topic->noted]);
+        foreach (self::fields() as $field) {
+            $form = $field->written($topic);
+            if ($form !== null) {
+                // Whether anybody chose it is nothing that is shown.
+                $told[$field->value] = $field === Field::Dye ? $topic->dye?->value : $form;
+            }
+        }
+
+        return ['id' => $topic->id, 'parent' => $parent] + $told;
+    }
+
+    /**
+     * What most topics are; left out of a plan that is told whole.
+     *
+     * @return array<string, mixed>
+     */
+    public static function usual(): array
+    {
+        $usual = ['title' => '', 'noted' => false];
+        foreach (self::fields() as $field) {
+            $value = $field->usual();
+            $usual[$field->value] = $value instanceof \BackedEnum ? $value->value : $value;
+        }
+
+        return $usual;
+    }
+
+    /** @return list<Field> those that are shown */
+    private static function fields(): array
+    {
+        return array_values(array_filter(Field::cases(), static fn(Field $field): bool => $field !== Field::Foreign));
     }
 
     /** @return array<string, array{int, float}> topic → words of it and everything under it, and how far its floret is filled */

@@ -211,22 +211,11 @@ final class PlanWriter
             'parent_id' => $parent,
             'place' => $place,
             'title' => $topic->title,
-            'kind' => $topic->kind->value,
-            'numbered' => $topic->numbered->value,
-            'dye' => $topic->dye?->stored(),
-            'flag' => $topic->flag?->value,
-            'size' => $topic->size?->value,
-            'alone' => $topic->alone?->value,
-            'map_x' => $topic->spot?->x,
-            'map_y' => $topic->spot?->y,
-            'picture' => $topic->picture?->value(),
-            'target_words' => $topic->target?->words,
             'noted' => $topic->noted,
             'words' => $topic->words,
-            'foreign' => $topic->foreign === [] ? null : json_encode($topic->foreign, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
             'revision' => $revision,
             'removed_at' => $isLive ? null : now(),
-        ];
+        ] + PlanRows::fields($topic);
     }
 
     /** @param list<string> $ids */

@@ -62,7 +62,7 @@ final class StoredDifference
     {
         $rows = [];
         foreach ($did as $seq => $difference) {
-            foreach (array_unique([...$difference->topicsTouched(), ...self::beside($difference)]) as $thing) {
+            foreach (array_unique([...$difference->topicsTouched(), ...$difference->removed(), ...self::beside($difference)]) as $thing) {
                 $rows[] = ['plan_id' => $planId, 'thing' => $thing, 'seq' => $seq];
             }
         }

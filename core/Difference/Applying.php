@@ -57,7 +57,7 @@ final class Applying
                 $this->difference->relations,
                 fn(array $form, bool $isNew): Relation => $this->tied(PlanForm::relation(new Shape($form, 'relation')), $isNew),
             );
-            $properties = $this->plan->properties->with(
+            $properties = $this->plan->properties->withThings(
                 array_map(static fn(array $pair): mixed => $pair[1], $this->difference->properties),
             );
         } catch (InvalidValue|MalformedShape|InvalidNote $why) {
@@ -200,7 +200,7 @@ final class Applying
                     throw new Conflict('What it stood under stands under it by now, or too deep.');
                 }
             }
-            if (!Plan::isFixed($at)) {
+            if (!Plan::isFixed($at) && !isset($this->topics[$at])) {
                 // What it stands under is so long gone that it was not even read.
                 throw self::gone();
             }

@@ -7,6 +7,7 @@ namespace Embrel\Difference;
 use Embrel\Citation\Source;
 use Embrel\Citation\SourceForm;
 use Embrel\Plan\Comparison;
+use Embrel\Plan\Field;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Relation;
 use Embrel\Plan\Topic;
@@ -24,8 +25,6 @@ final readonly class Difference
 {
     /** Of the storage form. */
     public const VERSION = 1;
-    /** Fields of a topic that numbers, words or the order of others depend on. */
-    private const COUNTING = ['kind' => 1, 'numbered' => 1, 'target' => 1];
 
     /**
      * @param array<string, TopicChange>            $topics
@@ -80,7 +79,7 @@ final readonly class Difference
                 : self::pairs($before->relations, $after->relations, static fn(Relation $relation): array => $relation->toArray()),
             $before->properties === $after->properties
                 ? []
-                : self::pairs($before->properties->toArray(), $after->properties->toArray(), static fn(mixed $value): mixed => $value),
+                : self::pairs($before->properties->things(), $after->properties->things(), static fn(mixed $value): mixed => $value),
         );
     }
 
@@ -194,7 +193,10 @@ final readonly class Difference
     {
         foreach ($this->topics as $change) {
             $isCounted = $change->birth !== 0 || $change->blocks !== [] || $change->order !== [];
-            if ($isCounted || array_intersect_key($change->fields, self::COUNTING) !== []) {
+            foreach ($change->fields as $name => $_) {
+                $isCounted = $isCounted || Field::tryFrom($name)?->counts() === true;
+            }
+            if ($isCounted) {
                 return false;
             }
         }
@@ -254,6 +256,10 @@ final readonly class Difference
             foreach ($change->blocks as $block => $_) {
                 $things["$id.note.$block"] = true;
             }
+        }
+        // What is under a topic that goes, goes with it.
+        foreach ($this->removed() as $id) {
+            $things["$id.place"] = true;
         }
         foreach ($this->parts as $changes) {
             foreach ($changes as $change) {

@@ -9,6 +9,7 @@ use Embrel\Limits;
 use Embrel\Plan\Dye;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Kind;
+use Embrel\Plan\Label;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
 use Embrel\RichText\Node;
@@ -132,7 +133,7 @@ final class Growing
 
     public function done(): Plan
     {
-        return $this->edit->done();
+        return Label::complete($this->edit->done());
     }
 
     /** @param list<Node> $blocks */

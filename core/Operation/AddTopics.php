@@ -7,6 +7,8 @@ namespace Embrel\Operation;
 use Embrel\Limits;
 use Embrel\Plan\Dye;
 use Embrel\Plan\Edit;
+use Embrel\Plan\InvalidValue;
+use Embrel\Plan\Label;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
@@ -51,9 +53,12 @@ final readonly class AddTopics extends Basic
                 $edit->append($topic, $parent);
             }
         }
-        $next = $edit->insert($heads, $this->place)->done();
-
-        return self::dyed($next, $heads);
+        $next = self::dyed($edit->insert($heads, $this->place)->done(), $heads);
+        try {
+            return Label::listed($next, array_merge(...array_map(static fn(array $row): array => $row['topic']->labels, $this->rows)));
+        } catch (InvalidValue $why) {
+            throw OperationRefused::value($why);
+        }
     }
 
     /**

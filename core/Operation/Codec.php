@@ -8,15 +8,11 @@ use Embrel\Citation\SourceForm;
 use Embrel\Id\Ulid;
 use Embrel\MalformedShape;
 use Embrel\Plan\Dye;
-use Embrel\Plan\Flag;
+use Embrel\Plan\Field;
 use Embrel\Plan\InvalidValue;
-use Embrel\Plan\Kind;
-use Embrel\Plan\Numbered;
-use Embrel\Plan\Picture;
+use Embrel\Plan\Label;
 use Embrel\Plan\Place;
 use Embrel\Plan\PlanForm;
-use Embrel\Plan\Spot;
-use Embrel\Plan\Target;
 use Embrel\Plan\TopicForm;
 use Embrel\RichText\InvalidNote;
 use Embrel\RichText\Schema;
@@ -78,29 +74,37 @@ final class Codec
             'unrelate' => new RemoveRelations($s->ids('ids')),
             'relation' => self::relation($s),
             'retitle' => new Retitle($s->id('topic'), $s->string('title'), $s->has('was') ? $s->string('was') : null),
-            'kind' => new SetKind(
-                $s->ids('ids'),
-                Kind::tryFrom($s->string('value')) ?? throw InvalidValue::field('kind', $s->string('value')),
+            'label' => new SetLabels($s->ids('ids'), self::labels($s, 'put'), self::labels($s, 'take')),
+            'change-label' => new ChangeLabel(
+                Label::name($s->string('label')),
+                $s->has('name') ? Label::name($s->string('name')) : null,
+                $s->has('dye') ? Dye::of($s->string('dye')) : null,
             ),
-            'numbered' => new SetNumbered(
-                $s->ids('ids'),
-                Numbered::tryFrom($s->string('value')) ?? throw InvalidValue::field('numbered', $s->string('value')),
-            ),
-            'dye' => new SetDye($s->ids('ids'), $s->has('value') ? Dye::of($s->string('value')) : null),
-            'flag' => new SetFlag(
-                $s->ids('ids'),
-                $s->has('value') ? Flag::tryFrom($s->string('value')) ?? throw InvalidValue::field('flag', $s->string('value')) : null,
-            ),
-            'target' => new SetTarget($s->ids('ids'), $s->has('value') ? Target::of($s->int('value')) : null),
-            'size' => new SetSize($s->ids('ids'), $s->has('value') ? TopicForm::size($s->string('value')) : null),
-            'alone' => new SetAlone($s->ids('ids'), $s->has('value') ? TopicForm::alone($s->string('value')) : null),
-            'spot' => new SetSpot($s->ids('ids'), $s->has('value') ? Spot::of($s->string('value')) : null),
-            'picture' => new SetPicture($s->ids('ids'), $s->has('value') ? Picture::of($s->string('value')) : null),
             'note' => self::note($s),
             'plan' => new SetPlan($s->object('set')->values()),
             'compound' => self::compound($s, $nesting),
-            default => throw InvalidValue::field('type', $s->string('type')),
+            default => self::field($s),
         };
+    }
+
+    /** The operations that set a field are called as it is. */
+    private static function field(Shape $s): SetField
+    {
+        $field = Field::tryFrom($s->string('type'));
+        if ($field === null || !$field->isSet()) {
+            throw InvalidValue::field('type', $s->string('type'));
+        }
+        if (!$s->has('value') && $field->usual() !== null) {
+            throw MalformedShape::expected('a value', 'operation.value');
+        }
+
+        return new SetField($field, $s->ids('ids'), $field->read($s, 'value'));
+    }
+
+    /** @return list<string> */
+    private static function labels(Shape $s, string $key): array
+    {
+        return $s->has($key) ? Label::names($s->list($key)) : [];
     }
 
     private static function add(Shape $s): AddTopics

@@ -27,6 +27,9 @@ final readonly class JoinTopics extends Composed
         if ($lower->note !== null && !$lower->note->isEmpty()) {
             $steps[] = $this->joinedNotes($upper->note ?? Note::empty(), $lower->note);
         }
+        if ($lower->labels !== []) {
+            $steps[] = new SetLabels([$this->upper], $lower->labels);
+        }
         $parts = $plan->parts($this->lower);
         if ($parts !== []) {
             $steps[] = new MoveTopics($parts, $plan->parent($this->lower) === $this->upper

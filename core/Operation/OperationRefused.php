@@ -81,6 +81,11 @@ final class OperationRefused extends \DomainException
         return new self(Reason::Changed, trim("Someone else has changed the same thing since. {$how}"));
     }
 
+    public static function noLabel(string $name): self
+    {
+        return new self(Reason::Gone, "There is no label “{$name}” in this plan any more.");
+    }
+
     public static function value(\Throwable $why): self
     {
         return new self(Reason::Value, $why->getMessage());

@@ -4,48 +4,45 @@ declare(strict_types=1);
 
 namespace Embrel\Operation;
 
+use Embrel\Plan\Field;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
 
-/** Sets one field of one or many topics to one value. */
-abstract readonly class SetField extends Basic
+/** Sets one field of one or many topics to one value. Its short name is that of the field. */
+final readonly class SetField extends Basic
 {
-    /** @param list<string> $ids */
-    final public function __construct(public array $ids, public mixed $value) {}
+    /**
+     * @param list<string> $ids
+     * @param mixed        $value of the field's own type
+     */
+    public function __construct(public Field $field, public array $ids, public mixed $value) {}
 
     /**
      * Gives topics the value that another topic has.
      *
      * @param list<string> $ids
      */
-    final public static function from(array $ids, Topic $topic): static
+    public static function from(Field $field, array $ids, Topic $topic): self
     {
-        return new static($ids, self::valueOf($topic));
+        return new self($field, $ids, $topic->{$field->value});
     }
 
-    /** The field of Topic, which is also the short name of the operation. */
-    abstract protected static function field(): string;
-
-    /** The value as stored: text, number or null. */
-    abstract protected static function stored(mixed $value): string|int|null;
-
-    final public function apply(Plan $plan): Plan
+    public function apply(Plan $plan): Plan
     {
         foreach ($this->ids as $id) {
-            $plan = $plan->with(self::movable($plan, $id)->with([static::field() => $this->value]));
+            $plan = $plan->with(self::movable($plan, $id)->with([$this->field->value => $this->value]));
         }
 
         return $plan;
     }
 
-    /** @return array{type: string, ids: list<string>, value: string|int|null} */
-    final public function toArray(): array
+    public function toArray(): array
     {
-        return ['type' => static::field(), 'ids' => $this->ids, 'value' => static::stored($this->value)];
-    }
+        $value = $this->field->form($this->value);
+        if ($value === null && $this->value instanceof \BackedEnum) {
+            $value = $this->value->value;
+        }
 
-    private static function valueOf(Topic $topic): mixed
-    {
-        return get_object_vars($topic)[static::field()];
+        return ['type' => $this->field->value, 'ids' => $this->ids, 'value' => $value];
     }
 }

@@ -7,6 +7,7 @@ namespace Embrel\Operation;
 use Embrel\Citation\Source;
 use Embrel\Citation\SourceForm;
 use Embrel\Plan\Ascending;
+use Embrel\Plan\Field;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Relation;
@@ -96,7 +97,7 @@ final class Transition
 
     private function fields(): void
     {
-        /** @var array<string, list<string>> $alike storage form without topics → topics */
+        /** @var array<string, list<string>> $alike what is set → topics */
         $alike = [];
         $like = [];
         foreach ([Plan::ROOT, ...$this->to->standing()] as $id) {
@@ -104,31 +105,20 @@ final class Transition
             if ($is->title !== $wanted->title) {
                 $this->step(new Retitle($id, $wanted->title));
             }
-            foreach (
-                $id === Plan::ROOT
-                    ? []
-                    : [
-                        SetKind::from(...),
-                        SetNumbered::from(...),
-                        SetDye::from(...),
-                        SetFlag::from(...),
-                        SetTarget::from(...),
-                        SetSize::from(...),
-                        SetAlone::from(...),
-                        SetSpot::from(...),
-                        SetPicture::from(...),
-                    ] as $of
-            ) {
-                $key = json_encode($of([], $wanted)->toArray(), JSON_THROW_ON_ERROR);
-                if ($key !== json_encode($of([], $is)->toArray(), JSON_THROW_ON_ERROR)) {
+            foreach ($id === Plan::ROOT ? [] : Field::cases() as $field) {
+                if ($field->isSet() && $field->written($is) !== $field->written($wanted)) {
+                    $key = $field->value . json_encode($field->written($wanted), JSON_THROW_ON_ERROR);
                     $alike[$key][] = $id;
-                    $like[$key] = [$of, $wanted];
+                    $like[$key] = [$field, $wanted];
                 }
+            }
+            if ($is->labels !== $wanted->labels) {
+                $this->step(new SetLabels([$id], $wanted->labels, array_values(array_diff($is->labels, $wanted->labels))));
             }
         }
         foreach ($alike as $key => $ids) {
-            [$of, $topic] = $like[$key];
-            $this->step($of($ids, $topic));
+            [$field, $topic] = $like[$key];
+            $this->step(SetField::from($field, $ids, $topic));
         }
     }
 

@@ -36,6 +36,8 @@ final class Wording
                 . self::title($before, $operation->lower),
             $operation instanceof Retitle => self::retitled($operation, $before),
             $operation instanceof SetField => self::set($operation, $before),
+            $operation instanceof SetLabels => self::labelled($operation, $before),
+            $operation instanceof ChangeLabel => self::label($operation),
             $operation instanceof EditNote => 'Wrote in the note of ' . self::title($before, $operation->topic),
             $operation instanceof SetPlan => 'Changed the plan’s '
                 . implode(
@@ -90,7 +92,8 @@ final class Wording
 
     private static function set(SetField $operation, Plan $before): string
     {
-        ['type' => $type, 'value' => $value] = $operation->toArray();
+        $type = $operation->field->value;
+        $value = $operation->value instanceof \BackedEnum ? $operation->value->value : $operation->field->form($operation->value);
         if ($type === 'spot') {
             return 'Put '
                 . self::several($before, $operation->ids)
@@ -99,10 +102,29 @@ final class Wording
         if ($type === 'picture') {
             return ($value === null ? 'Took the picture off ' : 'Put a picture on ') . self::several($before, $operation->ids);
         }
-        $field = ['numbered' => 'numbering', 'alone' => 'reach of the looks'][$type] ?? $type;
+        $field = $operation->field->says();
         $of = ' of ' . self::several($before, $operation->ids);
 
-        return $value === null ? "Took the {$field}{$of} away" : "Set the {$field}{$of} to " . strtr((string) $value, '-', ' ');
+        return \is_string($value) || \is_int($value)
+            ? "Set the {$field}{$of} to " . strtr((string) $value, '-', ' ')
+            : "Took the {$field}{$of} away";
+    }
+
+    private static function labelled(SetLabels $operation, Plan $before): string
+    {
+        $topics = self::several($before, $operation->ids);
+        $labels = '“' . implode('”, “', $operation->put === [] ? $operation->take : $operation->put) . '”';
+
+        return $operation->put === [] ? "Took the label {$labels} off {$topics}" : "Put the label {$labels} on {$topics}";
+    }
+
+    private static function label(ChangeLabel $operation): string
+    {
+        return match (true) {
+            $operation->name === null => "Took the label “{$operation->label}” away",
+            $operation->name !== $operation->label => "Called the label “{$operation->label}” “{$operation->name}”",
+            default => "Changed the dye of the label “{$operation->label}”",
+        };
     }
 
     private static function compound(Compound $operation, Plan $before): string

@@ -23,7 +23,10 @@ final readonly class Properties
         'numbering_depth' => 3,
         'run_on' => false,
         'citation_style' => 'apa',
+        'labels' => [],
     ];
+    /** Before the name of a label, as a thing that changes by itself. */
+    private const LABEL = 'label ';
     private const TEXT_LENGTH = 300;
 
     /**
@@ -31,6 +34,7 @@ final readonly class Properties
      * @param string      $pageSize a4 or letter
      * @param string|null $due      a calendar date, YYYY-MM-DD
      * @param int         $depth    how many levels carry a number, 1 to 9
+     * @param array<array-key, Dye> $labels name → dye, in the order of the alphabet
      * @param bool        $runOn    whether the second level counts on across the first (chapters across parts)
      */
     public function __construct(
@@ -46,6 +50,7 @@ final readonly class Properties
         public int $depth = 3,
         public bool $runOn = false,
         public CitationStyle $citationStyle = CitationStyle::Apa,
+        public array $labels = [],
     ) {}
 
     /**
@@ -77,10 +82,11 @@ final readonly class Properties
             $all->bool('run_on'),
             CitationStyle::tryFrom($all->string('citation_style'))
                 ?? throw InvalidValue::field('citation_style', $all->string('citation_style')),
+            self::labels($all->list('labels')),
         );
     }
 
-    /** @return array<string, string|int|bool|null> */
+    /** @return array<string, string|int|bool|list<array{string, string}>|null> */
     public function toArray(): array
     {
         return [
@@ -96,7 +102,91 @@ final readonly class Properties
             'numbering_depth' => $this->depth,
             'run_on' => $this->runOn,
             'citation_style' => $this->citationStyle->value,
+            'labels' => array_map(
+                static fn(int|string $name, Dye $dye): array => [(string) $name, $dye->value],
+                array_keys($this->labels),
+                $this->labels,
+            ),
         ];
+    }
+
+    /**
+     * Each that can change by itself, a label like any other: name → value as it is stored.
+     *
+     * @return array<string, mixed>
+     */
+    public function things(): array
+    {
+        $things = $this->toArray();
+        unset($things['labels']);
+        foreach ($this->labels as $name => $dye) {
+            $things[self::LABEL . Label::key((string) $name)] = [(string) $name, $dye->value];
+        }
+
+        return $things;
+    }
+
+    /**
+     * These with some of their things changed; a label to null goes.
+     *
+     * @param array<string, mixed> $changes
+     *
+     * @throws InvalidValue|\Embrel\MalformedShape
+     */
+    public function withThings(array $changes): self
+    {
+        $labels = [];
+        foreach ($this->things() + $changes as $thing => $_) {
+            if (str_starts_with($thing, self::LABEL)) {
+                $labels[] = \array_key_exists($thing, $changes) ? $changes[$thing] : $this->things()[$thing];
+                unset($changes[$thing]);
+            }
+        }
+
+        return $this->with($changes + ['labels' => array_values(array_filter($labels))]);
+    }
+
+    /**
+     * @param array<array-key, Dye> $labels name → dye
+     *
+     * @throws InvalidValue
+     */
+    public function withLabels(array $labels): self
+    {
+        return $this->with([
+            'labels' => array_map(
+                static fn(int|string $name, Dye $dye): array => [(string) $name, $dye->value],
+                array_keys($labels),
+                $labels,
+            ),
+        ]);
+    }
+
+    /**
+     * @param list<mixed> $given each a name and a dye
+     *
+     * @return array<array-key, Dye>
+     *
+     * @throws InvalidValue
+     */
+    private static function labels(array $given): array
+    {
+        $dyes = $names = [];
+        foreach ($given as $one) {
+            [$name, $dye] = \is_array($one) && \count($one) === 2 ? array_values($one) : ['', ''];
+            $name = Label::name(\is_string($name) && mb_check_encoding($name, 'UTF-8') ? $name : '');
+            $names[Label::key($name)] ??= $name;
+            $dyes[$names[Label::key($name)]] = Dye::of(\is_string($dye) ? $dye : '');
+        }
+        if (\count($names) > Label::MOST_IN_PLAN) {
+            throw new InvalidValue('A plan has at most ' . Label::MOST_IN_PLAN . ' labels.');
+        }
+        $labels = [];
+        foreach (Label::sorted(array_values($names)) as $name) {
+            $labels[$name] = $dyes[$name];
+        }
+
+        return $labels;
     }
 
     private static function text(Shape $all, string $key): string

@@ -20,6 +20,7 @@ final readonly class Topic
      * @param int                   $words   of the note alone
      * @param Note|null             $note    null where there is none, or where it was not loaded
      * @param array<string, string> $foreign attributes of a foreign file that we do not know, kept
+     * @param list<string>          $labels  names, in the order of the alphabet
      * @param Spot|null             $spot    of a loose idea on the ground of the map; null: it is in the tray
      */
     public function __construct(
@@ -38,6 +39,7 @@ final readonly class Topic
         public ?Alone $alone = null,
         public ?Spot $spot = null,
         public ?Picture $picture = null,
+        public array $labels = [],
     ) {}
 
     /** @throws InvalidValue when the title is too long; line feeds become spaces, control characters go */
@@ -56,6 +58,7 @@ final readonly class Topic
             && $this->flag === null
             && $this->target === null
             && $this->picture === null
+            && $this->labels === []
             && $this->foreign === [];
     }
 

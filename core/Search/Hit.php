@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Embrel\Search;
 
-/** One place in a title or a note where a query stands. */
+/** One place in a title, a label or a note where a query stands. */
 final readonly class Hit
 {
     private const AROUND = 40;
+    /** In the place of a block: it is in a label. */
+    public const LABEL = 'label';
 
     /**
-     * @param string|null $block null: in the title; else the block of the note
+     * @param string|null $block null: in the title; LABEL: in a label; else the block of the note
      * @param int         $line  which run of text within the block, from 0 (a list has one for each item)
      * @param int         $from  in characters (code points) from the start of title or line
      * @param string      $text  the whole title or line

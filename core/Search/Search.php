@@ -6,13 +6,13 @@ namespace Embrel\Search;
 
 use Embrel\Plan\Plan;
 
-/** Finds a query in the titles and the loaded notes of a plan. */
+/** Finds a query in the titles, the labels and the loaded notes of a plan. */
 final class Search
 {
     /**
      * @param string $within only in this branch; its own title and note count too
      *
-     * @return list<Hit> in reading order, the loose ideas last; title before note
+     * @return list<Hit> in reading order, the loose ideas last; title before labels before note
      */
     public static function in(Plan $plan, Query $query, string $within = Plan::ROOT): array
     {
@@ -23,6 +23,9 @@ final class Search
         foreach ($within === Plan::ROOT ? [Plan::ROOT, ...$plan->standing()] : $plan->branch($within) as $id) {
             $topic = $plan->topic($id);
             array_push($hits, ...self::hits($id, null, 0, $topic->title, $query));
+            foreach ($topic->labels as $i => $label) {
+                array_push($hits, ...self::hits($id, Hit::LABEL, $i, $label, $query));
+            }
             foreach ($topic->note === null ? [] : $topic->note->blocks as $block => $node) {
                 foreach (Lines::of($node) as $i => $line) {
                     array_push($hits, ...self::hits($id, $block, $i, $line, $query));

@@ -17,6 +17,7 @@ use Embrel\Intake\Options;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Flag;
 use Embrel\Plan\Kind;
+use Embrel\Plan\Label;
 use Embrel\Plan\Numbered;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Target;
@@ -98,7 +99,7 @@ final class SampleSeeder
             $edit->append(new Topic($this->ids->next(), $title), Plan::TRAY);
         }
 
-        return $this->cited($edit->done(), $given['sources'] ?? []);
+        return $this->cited(Label::complete($edit->done()), $given['sources'] ?? []);
     }
 
     /**
@@ -190,6 +191,7 @@ final class SampleSeeder
             'flag' => isset($given['flag']) ? Flag::from($given['flag']) : null,
             'numbered' => isset($given['numbered']) ? Numbered::from($given['numbered']) : null,
             'target' => isset($given['target']) ? Target::of($given['target']) : null,
+            'labels' => $given['labels'] ?? null,
         ]);
     }
 }

@@ -15,6 +15,7 @@ import { Choosing } from './ui/choosing.js';
 import { Find } from './ui/find.js';
 import { Frame } from './ui/frame.js';
 import { KeysDialog } from './ui/keys-dialog.js';
+import { LabelsDialog } from './ui/labels-dialog.js';
 import { PropertiesDialog } from './ui/properties.js';
 import { Refusals } from './ui/refusals.js';
 import { Relations } from './ui/relations.js';
@@ -67,6 +68,7 @@ function compose(data) {
     page.find = new Find(page);
     page.frame = new Frame(session, { go: (id) => page.goTo(id), here: () => state.active.get() });
     page.properties = new PropertiesDialog(session);
+    page.labels = new LabelsDialog(session, (label) => page.outline.looks.onlyLabelled(label));
     page.version = new VersionDialog(session, () => page.commit());
     page.relations = new Relations(page);
     page.refusals = new Refusals(page);

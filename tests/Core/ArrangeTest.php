@@ -19,10 +19,8 @@ use Embrel\Operation\Reason;
 use Embrel\Operation\RemoveSources;
 use Embrel\Operation\RemoveTopics;
 use Embrel\Operation\Retitle;
-use Embrel\Operation\SetDye;
-use Embrel\Operation\SetFlag;
+use Embrel\Operation\SetField;
 use Embrel\Operation\SetPlan;
-use Embrel\Operation\SetTarget;
 use Embrel\Operation\SortBy;
 use Embrel\Operation\SortParts;
 use Embrel\Operation\Transition;
@@ -31,6 +29,7 @@ use Embrel\Operation\WrapTopics;
 use Embrel\Plan\Ascending;
 use Embrel\Plan\Comparison;
 use Embrel\Plan\Dye;
+use Embrel\Plan\Field;
 use Embrel\Plan\Flag;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Place;
@@ -209,7 +208,7 @@ final class ArrangeTest extends TestCase
     public function testANewMainSectionAroundOthersTakesTheirDye(): void
     {
         $plan = self::plan();
-        $plan = (new SetDye(self::ids($plan, 'Tide'), Dye::of('orchil')))->apply($plan);
+        $plan = (new SetField(Field::Dye, self::ids($plan, 'Tide'), Dye::of('orchil')))->apply($plan);
         self::assertSame(
             'orchil',
             (new WrapTopics(self::ids($plan, 'Tide'), Build::ulid(1)))->apply($plan)->topic(Build::ulid(1))->dye?->value,
@@ -247,12 +246,12 @@ final class ArrangeTest extends TestCase
         yield 'retitled' => [static fn(Plan $p): Operation => new Retitle(Build::id($p, 'Mud'), 'Silt'), 'Retitled “Mud” as “Silt”'];
         yield 'emptied' => [static fn(Plan $p): Operation => new Retitle(Build::id($p, 'Mud'), ''), 'Retitled “Mud”'];
         yield 'flagged' => [
-            static fn(Plan $p): Operation => new SetFlag(self::ids($p, 'Mud'), Flag::ToCheck),
+            static fn(Plan $p): Operation => new SetField(Field::Flag, self::ids($p, 'Mud'), Flag::ToCheck),
             'Set the flag of “Mud” to to check',
         ];
-        yield 'unflagged' => [static fn(Plan $p): Operation => new SetFlag(self::ids($p, 'Mud'), null), 'Took the flag of “Mud” away'];
+        yield 'unflagged' => [static fn(Plan $p): Operation => new SetField(Field::Flag, self::ids($p, 'Mud'), null), 'Took the flag of “Mud” away'];
         yield 'a target' => [
-            static fn(Plan $p): Operation => new SetTarget(self::ids($p, 'Mud'), Target::of(300)),
+            static fn(Plan $p): Operation => new SetField(Field::Target, self::ids($p, 'Mud'), Target::of(300)),
             'Set the target of “Mud” to 300',
         ];
         yield 'the plan' => [
@@ -322,7 +321,7 @@ final class ArrangeTest extends TestCase
         $now = (new Compound([
             new RemoveSources([Build::ulid(7)]),
             new AddSources([new Source(Build::ulid(6), 'Other')]),
-            new SetFlag(self::ids($then, 'Mud', 'Sand'), Flag::Later),
+            new SetField(Field::Flag, self::ids($then, 'Mud', 'Sand'), Flag::Later),
             new SetPlan(['numbering' => 'none', 'target' => 900, 'due' => '2027-01-31']),
             new RemoveTopics(self::ids($then, 'Tide')),
             AddTopics::one(new Topic($ids->next(), 'Since'), new Place(Build::id($then, 'Wall'))),

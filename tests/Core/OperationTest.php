@@ -16,10 +16,11 @@ use Embrel\Operation\OperationRefused;
 use Embrel\Operation\Reason;
 use Embrel\Operation\RemoveTopics;
 use Embrel\Operation\Retitle;
-use Embrel\Operation\SetDye;
+use Embrel\Operation\SetField;
 use Embrel\Operation\SplitTopic;
 use Embrel\Operation\WrapTopics;
 use Embrel\Plan\Dye;
+use Embrel\Plan\Field;
 use Embrel\Plan\Flag;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
@@ -223,7 +224,7 @@ final class OperationTest extends TestCase
         );
         self::assertNull((new WrapTopics([$this->id('B')], Build::ulid(3), 'Around'))->apply($this->plan)->topic($this->id('B'))->dye);
         self::assertTrue((new DissolveTopics([$a]))->apply($this->plan)->topic($this->id('A1'))->dye?->isGiven);
-        $chosen = (new SetDye([$this->id('B')], Dye::of('fern')))->apply($this->plan);
+        $chosen = (new SetField(Field::Dye, [$this->id('B')], Dye::of('fern')))->apply($this->plan);
         self::assertSame('fern', $under->apply($chosen)->topic($this->id('B'))->dye?->value, 'What a person chose stays.');
     }
 

@@ -15,10 +15,11 @@ use Embrel\Operation\Operation;
 use Embrel\Operation\OperationRefused;
 use Embrel\Operation\RemoveTopics;
 use Embrel\Operation\Retitle;
-use Embrel\Operation\SetDye;
+use Embrel\Operation\SetField;
 use Embrel\Operation\SortBy;
 use Embrel\Operation\SortParts;
 use Embrel\Plan\Dye;
+use Embrel\Plan\Field;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
@@ -133,7 +134,7 @@ final class UndoLawTest extends TestCase
     {
         $things = [];
         foreach ($plan->standing() as $id) {
-            foreach (['title', 'kind', 'numbered', 'dye', 'flag', 'target', 'size', 'alone', 'spot', 'picture', 'place'] as $name) {
+            foreach (['title', 'place', ...array_column(Field::cases(), 'value')] as $name) {
                 $things["$id.$name"] = true;
             }
             foreach ($plan->topic($id)->note->blocks ?? [] as $block => $_) {
@@ -158,7 +159,7 @@ final class UndoLawTest extends TestCase
         return match (true) {
             $id === 'source' => ($plan->sources[$what] ?? null)?->title,
             $id === 'relation' => ($plan->relations[$what] ?? null)?->toArray(),
-            $id === 'plan' => $plan->properties->toArray()[$what],
+            $id === 'plan' => $plan->properties->things()[$what] ?? null,
             $what === 'order' => null,
             !$plan->isLive($id) => 'gone',
             $what === 'place' => $plan->parent($id),
@@ -236,7 +237,7 @@ final class UndoLawTest extends TestCase
         $result = self::undone($plan, new RemoveTopics([$id('Mud')]), [
             new MoveTopics([$id('Storms')], new Place(Plan::TRAY)),
             AddTopics::one(new Topic(Build::ulid(920), 'Sand'), new Place($id('Tide'))),
-            new SetDye([$id('Gulls')], Dye::of('fern')),
+            new SetField(Field::Dye, [$id('Gulls')], Dye::of('fern')),
         ]);
         self::assertSame("Tide\n  Sand\n  Mud\n  Gulls\nWall\n  Clay\n  Stone", Build::outline($result));
     }

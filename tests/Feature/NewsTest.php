@@ -112,8 +112,8 @@ final class NewsTest extends TestCase
         $this->send(['type' => 'move', 'ids' => [$this->id('T400')], 'at' => ['parent' => Plan::ROOT, 'after' => null]])->assertOk();
         $answer = $this->getJson("/plans/{$this->row->id}/changes?since={$base}")->assertOk();
         self::assertSame(['T400'], array_column($answer->json('topics'), 'title'));
-        self::assertCount(1, $answer->json('labels.runs'));
-        self::assertFalse($answer->json('labels.all'));
+        self::assertCount(1, $answer->json('numbers.runs'));
+        self::assertFalse($answer->json('numbers.all'));
     }
 
     public function testWhoIsFarBehindIsToldTheWhole(): void
@@ -193,10 +193,10 @@ final class NewsTest extends TestCase
             $take($id);
             unset($topics[$id]);
         }
-        if ($answer['labels']['all']) {
+        if ($answer['numbers']['all']) {
             $topics = array_map(static fn(array $topic): array => ['label' => ''] + $topic, $topics);
         }
-        foreach ($answer['labels']['runs'] as ['parent' => $parent, 'from' => $from, 'own' => $own]) {
+        foreach ($answer['numbers']['runs'] as ['parent' => $parent, 'from' => $from, 'own' => $own]) {
             foreach ($own as $i => $label) {
                 $topics[$parts[$parent][$from + $i]]['label'] = $label;
             }

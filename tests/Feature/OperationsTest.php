@@ -54,7 +54,7 @@ final class OperationsTest extends TestCase
         self::assertSame(4, $answer->json('revision'));
         self::assertSame([], $answer->json('refused'));
         self::assertEqualsCanonicalizing(['First', 'Bee', 'A2'], array_column($answer->json('topics'), 'title'));
-        self::assertContains(['parent' => Plan::ROOT, 'from' => 0, 'own' => ['1', '2', '3', '4']], $answer->json('labels.runs'));
+        self::assertContains(['parent' => Plan::ROOT, 'from' => 0, 'own' => ['1', '2', '3', '4']], $answer->json('numbers.runs'));
         self::assertSame(['First', 'A', 'Bee', 'C'], array_column($answer->json('strip'), 'title'));
     }
 
@@ -347,6 +347,7 @@ final class OperationsTest extends TestCase
             'numbering_depth' => 2,
             'run_on' => true,
             'citation_style' => 'chicago-notes',
+            'labels' => [['archive', 'woad'], ['field', 'fern']],
         ];
         $a = [$this->id('A')];
         $answer = $this->send(
@@ -356,14 +357,15 @@ final class OperationsTest extends TestCase
             ['type' => 'target', 'ids' => $a, 'value' => 350],
             ['type' => 'numbered', 'ids' => [$this->id('C')], 'value' => 'appendix'],
             ['type' => 'plan', 'set' => $properties],
+            ['type' => 'label', 'ids' => $a, 'put' => ['field', 'Archive']],
         )
             ->assertOk()
             ->assertJsonPath('refused', []);
         $plan = $this->plan();
         $topic = $plan->topic($a[0]);
         self::assertSame(
-            ['point', '#1a2b3c', 'to-check', 350],
-            [$topic->kind->value, $topic->dye?->value, $topic->flag?->value, $topic->target?->words],
+            ['point', '#1a2b3c', 'to-check', 350, ['archive', 'field']],
+            [$topic->kind->value, $topic->dye?->value, $topic->flag?->value, $topic->target?->words, $topic->labels],
         );
         self::assertSame('Appendix A', \Embrel\Numbering\Numbering::of($plan)->own($this->id('C')));
         self::assertSame($properties, $plan->properties->toArray());

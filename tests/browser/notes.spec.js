@@ -120,6 +120,24 @@ test('what is pasted before the editor has come keeps its structure too, amid th
     expect(writer.problems).toEqual([]);
 });
 
+test('keys that dress letters, and the sign that asks, are taken before the editor has come', async ({ page }) => {
+    const writer = await planOf(page, 'Dressed early', 'Wall', 'Tide');
+    let come;
+    const until = new Promise((resolve) => { come = resolve; });
+    await page.route(/\/build\/assets\/editor-/, async (route) => { await until; await route.continue().catch(() => {}); });
+    await page.reload();
+    await writer.mark(/Wall/);
+    await writer.type('n', 'Plain ', '[Control+i]', 'slanted', '[Control+i]', ' and ', '[Control+b]', 'strong', '[Control+b]', ', see §');
+    await expect(page.getByRole('textbox', { name: 'Note' })).toHaveValue('Plain slanted and strong, see §');
+    come();
+    await expect(note(page).locator('em')).toHaveText('slanted');
+    await expect(note(page).locator('strong')).toHaveText('strong');
+    await expect(page.getByLabel('Number or title')).toBeFocused();
+    await writer.type('tide', '[Enter]', '.');
+    await expect(note(page)).toHaveText('Plain slanted and strong, see 2 Tide.');
+    expect(writer.problems).toEqual([]);
+});
+
 test('hostile pasted HTML and naughty strings run nothing', async ({ page }) => {
     const hits = [];
     page.on('dialog', (dialog) => { hits.push(dialog.message()); dialog.dismiss(); });

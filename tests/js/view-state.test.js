@@ -23,7 +23,7 @@ beforeEach(() => {
 });
 
 const gone = (...ids) => {
-    tree.take({ topics: [], removed: ids, labels: { runs: [] }, figures: {}, properties: {}, title: 'Plan' });
+    tree.take({ topics: [], removed: ids, numbers: { runs: [] }, figures: {}, properties: {}, title: 'Plan' });
     state.carry(['a', 'b', 'b1', 'c']);
 };
 

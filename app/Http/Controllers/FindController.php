@@ -54,9 +54,9 @@ final class FindController
             $query = $request->searched();
             $tree = PlanSearch::load($plan, $query);
             $chosen = array_flip($request->chosen());
-            $hits = array_values(
-                array_filter(Search::in($tree, $query, $request->within($tree)), static fn(Hit $hit): bool => isset($chosen[$hit->key()])),
-            );
+            // A label is called otherwise in the list of labels, on all topics at once.
+            $isMeant = static fn(Hit $hit): bool => $hit->block !== Hit::LABEL && isset($chosen[$hit->key()]);
+            $hits = array_values(array_filter(Search::in($tree, $query, $request->within($tree)), $isMeant));
             if ($hits === []) {
                 return response()->json(['message' => 'None of these places is as it was; nothing was replaced. Search again.'], 409);
             }

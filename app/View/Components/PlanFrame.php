@@ -68,6 +68,12 @@ final class PlanFrame extends Component
             . ($words === null ? '' : ', ' . number_format($words) . ($words === 1 ? ' word' : ' words'));
     }
 
+    /** The first labels of the plan, as beside “Labels” in its menu. */
+    public function labels(): string
+    {
+        return implode(', ', \array_slice(array_map(strval(...), array_keys($this->plan->properties()->labels)), 0, 3));
+    }
+
     /** The page of the plan with one of its commands carried out, for where the page is another one. */
     public function doing(string $command): string
     {

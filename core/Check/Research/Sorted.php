@@ -15,7 +15,8 @@ use Embrel\Operation\FoldAs;
 use Embrel\Operation\FoldTopics;
 use Embrel\Operation\Operation;
 use Embrel\Operation\Retitle;
-use Embrel\Operation\SetKind;
+use Embrel\Operation\SetField;
+use Embrel\Plan\Field;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
@@ -44,7 +45,7 @@ final class Sorted
             Filing::Note => $guess->sign === Sign::Quotation
                 ? self::quote($plan, $guess, $into, $seed, $drafts)
                 : new FoldTopics([$guess->topic], $into, FoldAs::Paragraphs, $seed),
-            Filing::Aside => new SetKind([$guess->topic], Kind::Aside),
+            Filing::Aside => new SetField(Field::Kind, [$guess->topic], Kind::Aside),
             Filing::Source => self::source($plan, $guess, $source),
         };
     }

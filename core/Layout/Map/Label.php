@@ -15,9 +15,9 @@ final readonly class Label
 {
     /**
      * @param non-empty-list<string>|array{}            $lines none where titles are hidden
-     * @param list<array{string, string, float, float}> $marks
-     *     kind, flag, note or words; its text; from the start of the content, and down from the middle of the
-     *     label
+     * @param list<array{0: string, 1: string, 2: float, 3: float, 4?: string, 5?: float}> $marks
+     *     kind, flag, label, note or words; its text; from the start of the content, and down from the middle of the
+     *     whole; of a label its dye and its width too
      * @param float                                     $indent where the lines begin: after the number, where that is written before them
      * @param float                                     $width  of the content
      * @param int                                       $inside how many topics are folded away in it

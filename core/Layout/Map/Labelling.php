@@ -20,6 +20,8 @@ final class Labelling
     private const MARK = 12.0;
     private const GAP = 8.0;
     private const NOTE = 14.0;
+    /** Between the text of a label and the line around it. */
+    public const PILL = 7.0;
     /** How far signs may reach beyond the width of titles. */
     private const SIGNS = 150.0;
 
@@ -77,7 +79,7 @@ final class Labelling
         if ($picture !== null) {
             // Under the text, which stays where it is seen from the top.
             $more = $picture->shownHeight() + 6.0;
-            $marks = array_map(static fn(array $mark): array => [$mark[0], $mark[1], $mark[2], round($mark[3] - $more / 2, 1)], $marks);
+            $marks = self::lower($marks, -$more / 2);
             $height += $more;
             $width = max($width, (float) $picture->shown);
         }
@@ -105,23 +107,26 @@ final class Labelling
         );
     }
 
-    /** @return list<array{string, string, float}> which, text, width */
+    /** @return list<array{string, string, float, string|null}> which, text, width; of a label its dye */
     private function signs(Topic $topic): array
     {
         $signs = [];
         if ($topic->kind !== Kind::Section) {
-            $signs[] = ['kind', $topic->kind->value, $this->sign($topic->kind->value)];
+            $signs[] = ['kind', $topic->kind->value, $this->sign($topic->kind->value), null];
         }
         if ($topic->flag !== null) {
-            $signs[] = ['flag', $topic->flag->label(), $this->sign($topic->flag->label()) + 14.0];
+            $signs[] = ['flag', $topic->flag->label(), $this->sign($topic->flag->label()) + 14.0, null];
+        }
+        foreach ($topic->labels as $name) {
+            $signs[] = ['label', $name, $this->sign($name) + 2 * self::PILL, $this->plan->properties->labels[$name]->value ?? 'slate'];
         }
         if ($topic->noted) {
-            $signs[] = ['note', '', self::NOTE];
+            $signs[] = ['note', '', self::NOTE, null];
         }
         $words = $this->totals->words($topic->id);
         if ($words > 0) {
             $text = number_format($words);
-            $signs[] = ['words', $text, $this->sign($text)];
+            $signs[] = ['words', $text, $this->sign($text), null];
         }
 
         return $signs;
@@ -136,30 +141,45 @@ final class Labelling
     /**
      * The signs after the last line of the title, and in lines of their own where there is no room.
      *
-     * @param list<array{string, string, float}> $signs
+     * @param list<array{string, string, float, string|null}> $signs
      *
-     * @return array{list<array{string, string, float, float}>, float, float} the marks, width and height of the whole
+     * @return array{list<array{0: string, 1: string, 2: float, 3: float, 4?: string, 5?: float}>, float, float} the marks, width and height of the whole
      */
     private static function placed(array $signs, float $at, float $width, float $height, float $size, float $room): array
     {
         $marks = [];
         // Down from the top of the label; of the whole height only the end is known.
         $base = $size > 0.0 ? $height - 2.0 - $size * (Label::LINE - 1.02) : 2.0;
-        foreach ($signs as [$which, $text, $wide]) {
+        foreach ($signs as [$which, $text, $wide, $dye]) {
             if (($base > 2.0 && $at + self::GAP + $wide > $room) || ($base <= 2.0 && $marks === [])) {
                 $at = -self::GAP;
                 $base = $height + self::MARK;
                 $height += self::MARK * 1.5;
             }
-            $marks[] = [$which, $text, round($at + self::GAP, 1), $base];
+            $mark = [$which, $text, round($at + self::GAP, 1), $base];
+            $marks[] = $dye === null ? $mark : [...$mark, $dye, round($wide, 1)];
             $at += self::GAP + $wide;
             $width = max($width, $at);
         }
 
         return [
-            array_map(static fn(array $mark): array => [$mark[0], $mark[1], $mark[2], round($mark[3] - $height / 2, 1)], $marks),
+            self::lower($marks, -$height / 2),
             $width,
             $height,
         ];
+    }
+
+    /**
+     * @param list<array{0: string, 1: string, 2: float, 3: float, 4?: string, 5?: float}> $marks
+     *
+     * @return list<array{0: string, 1: string, 2: float, 3: float, 4?: string, 5?: float}>
+     */
+    private static function lower(array $marks, float $by): array
+    {
+        foreach ($marks as $i => $mark) {
+            $marks[$i][3] = round($mark[3] + $by, 1);
+        }
+
+        return $marks;
     }
 }

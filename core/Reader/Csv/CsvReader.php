@@ -12,6 +12,7 @@ use Embrel\Intake\TypedNumbers;
 use Embrel\Limits;
 use Embrel\Plan\Flag;
 use Embrel\Plan\Kind;
+use Embrel\Plan\Label;
 use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
 use Embrel\Reader\Reader;
@@ -47,6 +48,11 @@ final class CsvReader implements Reader
         'kind' => 'kind',
         'flag' => 'flag',
         'target' => 'target',
+        'labels' => 'labels',
+        'label' => 'labels',
+        'category' => 'labels',
+        'categories' => 'labels',
+        'keywords' => 'labels',
     ];
 
     public function read($in, Options $options, Ids $ids): Result
@@ -158,6 +164,7 @@ final class CsvReader implements Reader
             static fn(Topic $topic): Topic => $topic->with([
                 'kind' => Kind::tryFrom(strtolower($cell('kind'))) ?? Kind::Section,
                 'flag' => Flag::tryFrom(strtolower($cell('flag'))),
+                'labels' => Label::inText($cell('labels')),
                 'target' => $target > 0 && $target <= Limits::TARGET_WORDS ? Target::of($target) : null,
             ]),
         );

@@ -6,9 +6,10 @@ namespace Embrel\Reader\Opml;
 
 use Embrel\Intake\Growing;
 use Embrel\Limits;
+use Embrel\Plan\Field;
 use Embrel\Plan\InvalidValue;
+use Embrel\Plan\Label;
 use Embrel\Plan\Topic;
-use Embrel\Plan\TopicForm;
 use Embrel\Reader\Unreadable;
 use Embrel\RichText\InvalidNote;
 use Embrel\RichText\Node;
@@ -20,8 +21,6 @@ use Embrel\Writer\Opml\OpmlWriter;
 /** What the attributes of one outline element say. */
 final class Attributes
 {
-    private const OWN = ['kind', 'numbered', 'dye', 'flag', 'target', 'size', 'alone', 'spot'];
-
     public function __construct(private readonly Growing $growing, private readonly bool $descriptions) {}
 
     /**
@@ -121,23 +120,52 @@ final class Attributes
      */
     private function dress(array $own, array $foreign): \Closure
     {
-        $fields = array_intersect_key($own, array_flip(self::OWN));
+        $labels = [];
+        if (isset($foreign['category'])) {
+            [$labels, $foreign['category']] = self::categories($foreign['category']);
+            if ($foreign['category'] === '') {
+                unset($foreign['category']);
+            }
+        }
         $kept = $this->kept($foreign);
 
-        return function (Topic $topic) use ($fields, $kept): Topic {
-            foreach ($fields as $name => $value) {
+        return function (Topic $topic) use ($own, $kept, $labels): Topic {
+            foreach (Field::cases() as $field) {
+                $value = $field->isInOutlines() ? $own[$field->value] ?? null : null;
+                if ($value === null) {
+                    continue;
+                }
                 try {
-                    $form = TopicForm::topic(
-                        new Shape(['id' => $topic->id, $name => $name === 'target' ? (int) $value : $value], 'outline'),
-                    );
-                    $topic = $topic->with([$name => get_object_vars($form)[$name]]);
+                    $form = new Shape([$field->value => $field === Field::Target ? (int) $value : $value], 'outline');
+                    $topic = $topic->with([$field->value => $field->read($form)]);
                 } catch (InvalidValue) {
-                    $this->growing->repaired("A value of “{$name}” was not one that we know, and was left out.");
+                    $this->growing->repaired("A value of “{$field->value}” was not one that we know, and was left out.");
                 }
             }
 
-            return $kept === [] ? $topic : $topic->with(['foreign' => $kept]);
+            return $topic->with(['foreign' => $kept, 'labels' => $labels]);
         };
+    }
+
+    /**
+     * The categories of an outline element (OPML 2.0: divided by commas): a word is a label; a path, with a slash before it, is
+     * kept as it is, as is what is no label.
+     *
+     * @return array{list<string>, string}
+     */
+    private static function categories(string $text): array
+    {
+        $labels = $others = [];
+        foreach (array_filter(array_map(trim(...), explode(',', $text)), static fn(string $one): bool => $one !== '') as $one) {
+            $label = $one[0] === '/' ? [] : Label::inText($one);
+            if ($label === [] || \count($labels) >= Label::MOST) {
+                $others[] = $one;
+            } else {
+                $labels[] = $label[0];
+            }
+        }
+
+        return [Label::names($labels), implode(',', $others)];
     }
 
     /**

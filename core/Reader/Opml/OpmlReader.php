@@ -12,6 +12,7 @@ use Embrel\Intake\Result;
 use Embrel\Intake\TypedNumbers;
 use Embrel\Limits;
 use Embrel\Plan\Edit;
+use Embrel\Plan\Label;
 use Embrel\Plan\Plan;
 use Embrel\Plan\PlanForm;
 use Embrel\Plan\Properties;
@@ -166,7 +167,7 @@ final class OpmlReader implements Reader
             trim($this->head['title'] ?? ''),
         );
         $plan = $this->retargeted($this->growing->done());
-        $plan = $plan->withProperties($this->properties())->withForeign($this->foreign())->withSources($this->sources());
+        $plan = Label::complete($plan->withProperties($this->properties()))->withForeign($this->foreign())->withSources($this->sources());
 
         $plan = $plan->withRelations($this->relations($plan, $ids));
 

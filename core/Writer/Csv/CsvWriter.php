@@ -7,11 +7,14 @@ namespace Embrel\Writer\Csv;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Printed;
 use Embrel\Numbering\Numbering;
+use Embrel\Plan\Field;
+use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
+use Embrel\Plan\Topic;
 use Embrel\Writer\Losses;
 use Embrel\Writer\Writer;
 
-/** A table (CSV, RFC 4180): a topic a row with its level, number, kind, flag, target, words and note. */
+/** A table (CSV, RFC 4180): a topic a row with its level, number, kind, flag, labels, target, words and note. */
 final class CsvWriter implements Writer
 {
     /** What a spreadsheet would take for a formula gets an apostrophe in front, which it does not show. */
@@ -21,7 +24,9 @@ final class CsvWriter implements Writer
     {
         $numbering = Numbering::of($plan, $choices->scheme, $choices->numberDepth);
         $printed = $choices->notes ? Printed::of($plan, $numbering, $plan->branch($choices->from), [], $choices->allSources) : null;
-        fputcsv($out, ['level', 'number', 'title', 'kind', 'flag', 'target', 'words', 'note'], ',', '"', '', "\r\n");
+        $columns = self::columns($plan, $choices->from);
+        $names = array_map(static fn(Field $field): string => $field->value, $columns);
+        fputcsv($out, ['level', 'number', 'title', ...$names, 'words', 'note'], ',', '"', '', "\r\n");
         foreach ($plan->walk($choices->from) as $id => $level) {
             $topic = $plan->topics[$id];
             $paragraphs = array_map(static fn($block): string => $block->plainText(true), array_values($printed?->note($id)->blocks ?? []));
@@ -29,9 +34,7 @@ final class CsvWriter implements Writer
                 $level,
                 $numbering->own($id),
                 $topic->title,
-                $topic->kind->value,
-                $topic->flag->value ?? '',
-                $topic->target->words ?? '',
+                ...array_map(static fn(Field $field): string => self::cell($field, $topic), $columns),
                 $topic->words === 0 ? '' : $topic->words,
                 implode("\n\n", $paragraphs),
             ];
@@ -41,6 +44,24 @@ final class CsvWriter implements Writer
         $losses->also($printed->missing ?? []);
 
         return $losses->sentences();
+    }
+
+    /** @return list<Field> a column for labels only where there are any */
+    private static function columns(Plan $plan, string $from): array
+    {
+        $isLabelled = array_filter($plan->branch($from), static fn(string $id): bool => $plan->topics[$id]->labels !== []) !== [];
+
+        return array_values(array_filter(
+            Field::cases(),
+            static fn(Field $field): bool => $field->isInTables() && ($field !== Field::Labels || $isLabelled),
+        ));
+    }
+
+    private static function cell(Field $field, Topic $topic): string
+    {
+        $form = $field->written($topic) ?? ($field === Field::Kind ? Kind::Section->value : '');
+
+        return \is_array($form) ? implode(', ', $form) : (string) $form;
     }
 
     private static function safe(string|int $cell): string

@@ -7,6 +7,7 @@ namespace Embrel\Writer\Map;
 use Embrel\Document\Pictures;
 use Embrel\Draft\Choices;
 use Embrel\Layout\Map\Label;
+use Embrel\Layout\Map\Labelling;
 use Embrel\Layout\Map\Look;
 use Embrel\Layout\Map\Palette;
 use Embrel\Layout\Map\Picture;
@@ -189,9 +190,20 @@ final class Drawing
             [$left, $top, $width, $height] = $label->pictureBox() ?? [0.0, 0.0, 0.0, 0.0];
             $this->pen->image($bytes, $x + $left, $top, $width, $height);
         }
-        foreach ($label->marks as [$which, $text, $at, $y]) {
-            $this->mark($which, $text, $x + $at, $y);
+        foreach ($label->marks as $mark) {
+            [$which, $text, $at, $y] = $mark;
+            if ($which === 'label') {
+                $this->pill($text, $x + $at, $y, $mark[4] ?? 'slate', $mark[5] ?? 0.0);
+            } else {
+                $this->mark($which, $text, $x + $at, $y);
+            }
         }
+    }
+
+    private function pill(string $text, float $x, float $y, string $dye, float $width): void
+    {
+        $this->pen->rectangle($x, $y - 12, $width, 16.0, 8.0, Palette::SHEET, Palette::dye($dye));
+        $this->pen->text($text, $x + Labelling::PILL, $y, Face::Regular, self::SMALL, Palette::SOFT);
     }
 
     private function mark(string $which, string $text, float $x, float $y): void

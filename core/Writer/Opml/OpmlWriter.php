@@ -8,8 +8,7 @@ use Embrel\Citation\SourceForm;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Printed;
 use Embrel\Numbering\Numbering;
-use Embrel\Plan\Kind;
-use Embrel\Plan\Numbered;
+use Embrel\Plan\Field;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
 use Embrel\Plan\TopicForm;
@@ -126,30 +125,38 @@ final class OpmlWriter implements Writer
     private function attributes(\XMLWriter $xml, Topic $topic, Choices $choices, bool $loose): void
     {
         $xml->writeAttribute('text', $topic->title);
-        foreach ($topic->foreign as $name => $value) {
+        foreach (self::withCategories($topic) as $name => $value) {
             $this->foreign($xml, (string) $name, $value);
         }
+        $own = [];
+        foreach (Field::cases() as $field) {
+            $own[$field->value] = $field->isInOutlines() ? $field->written($topic) : null;
+        }
         $own = [
-            'kind' => $topic->kind === Kind::Section ? null : $topic->kind->value,
-            'numbered' => $topic->numbered === Numbered::Usual ? null : $topic->numbered->value,
-            'dye' => $topic->dye?->stored(),
-            'flag' => $topic->flag?->value,
-            'target' => $topic->target === null ? null : (string) $topic->target->words,
-            'size' => $topic->size?->value,
-            'alone' => $topic->alone?->value,
-            'spot' => $loose ? $topic->spot?->value() : null,
+            'spot' => $loose ? $own['spot'] : null,
             'loose' => $loose ? 'true' : null,
             // By this its references find it again, whatever id it gets.
             'id' => isset($this->printed->referenced[$topic->id]) ? $topic->id : null,
-        ];
+        ] + $own;
         foreach ($own as $name => $value) {
-            if ($value !== null) {
-                $xml->writeAttribute("e:{$name}", $value);
+            if (\is_string($value) || \is_int($value)) {
+                $xml->writeAttribute("e:{$name}", (string) $value);
             }
         }
         if ($choices->notes && $topic->note !== null && !$topic->note->isEmpty()) {
             $this->note($xml, $topic, $choices);
         }
+    }
+
+    /** @return array<string, string> the attributes of foreign programs; labels are categories, as OPML has them */
+    private static function withCategories(Topic $topic): array
+    {
+        if ($topic->labels === []) {
+            return $topic->foreign;
+        }
+        $others = $topic->foreign['category'] ?? '';
+
+        return ['category' => implode(',', [...$topic->labels, ...$others === '' ? [] : [$others]])] + $topic->foreign;
     }
 
     private function note(\XMLWriter $xml, Topic $topic, Choices $choices): void

@@ -39,7 +39,9 @@ return [
             'Pell on siltation rates' => ['kind' => 'quote'],
             'Ask Pell for the 1994 field books' => ['kind' => 'aside', 'flag' => 'waiting'],
             'How fast will the mud rise?' => ['flag' => 'question'],
-            'The 1887 embankment' => ['target' => 200, 'flag' => 'key'],
+            'The 1887 embankment' => ['target' => 200, 'flag' => 'key', 'labels' => ['archive']],
+            'Plants of the upper marsh' => ['labels' => ['field']],
+            'Wading birds' => ['labels' => ['field']],
             'Costs against holding the line' => ['target' => 250, 'flag' => 'next'],
         ],
         'sources' => [

@@ -1,4 +1,4 @@
-import { dress } from '../ui/element.js';
+import { colour, dress } from '../ui/element.js';
 
 /** How far from the end of a topic the handle of its relations stands. */
 const HANDLE = 16;
@@ -140,7 +140,15 @@ function floret(shape) {
 }
 
 /** @param {Shape['marks'][number]} mark @param {number} x @param {Signs} signs */
-function sign([which, text, at, y], x, signs) {
+function sign([which, text, at, y, dye, width], x, signs) {
+    if (which === 'label') {
+        return svg(
+            'g',
+            { class: 'label-sign', 'aria-hidden': 'true', '--d': colour(dye ?? 'slate') },
+            svg('rect', { x: x + at, y: y - 12, width: width ?? 0, height: 16, rx: 8 }),
+            svg('text', { class: 'mark', x: x + at + 7, y }, text),
+        );
+    }
     if (which === 'note') {
         return svg(
             'g',

@@ -38,7 +38,10 @@ export class Shape {
         this.baseline = told[12];
         /** @type {number} */
         this.lineHeight = told[13];
-        /** Which, its text, from the start of the text, down from the middle. @type {[string, string, number, number][]} */
+        /**
+         * Which, its text, from the start of the text, down from the middle; of a label its dye and width.
+         * @type {[string, string, number, number, string?, number?][]}
+         */
         this.marks = told[14];
         /** @type {number} */
         this.traits = told[15];

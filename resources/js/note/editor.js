@@ -114,20 +114,30 @@ export class NoteEditor {
 
     /**
      * What was written before the editor was there, sign by sign as if it were written now: what makes a heading or a list makes one.
-     * @param {string} text
+     * A sign that asks for something asks only where it is the last, and the person still waits for that.
+     * @param {string} text @param {boolean} [isLast]
      */
-    writeOut(text) {
+    writeOut(text, isLast = false) {
         const { view } = this.editor;
-        for (const sign of text) {
+        [...text].forEach((sign, i, all) => {
             const { from, to } = view.state.selection;
             const plain = () => view.state.tr.insertText(sign, from, to);
             if (sign === '\n') {
                 this.editor.commands.enter();
-            } else if (ASKING.has(sign) || !view.someProp('handleTextInput', (handle) => handle(view, from, to, sign, plain))) {
-                // A sign that asks for something asks when it is pressed, and not later.
+            } else if (
+                (ASKING.has(sign) && !(isLast && i === all.length - 1)) ||
+                !view.someProp('handleTextInput', (handle) => handle(view, from, to, sign, plain))
+            ) {
                 view.dispatch(plain());
             }
-        }
+        });
+    }
+
+    /** Keys that were pressed before the editor was there. @param {KeyboardEventInit} keys */
+    press(keys) {
+        const { view } = this.editor;
+        const event = new KeyboardEvent('keydown', keys);
+        view.someProp('handleKeyDown', (handle) => handle(view, event));
     }
 
     /** What was pasted before the editor was there. @param {string} html */

@@ -1,4 +1,4 @@
-import { USUAL } from './topics.js';
+import { usual } from './topics.js';
 
 /**
  * Takes in what PHP says has changed: rows in reading order, each that stands elsewhere after its sibling.
@@ -18,7 +18,7 @@ export function takeAnswer(tree, answer) {
             tree.detach([topic.id]);
             Object.assign(known, topic);
         } else {
-            tree.topics.set(topic.id, { ...USUAL, ...topic });
+            tree.topics.set(topic.id, { ...usual(), ...topic });
         }
         tree.insert([topic.id], { parent: topic.parent, after });
     }
@@ -29,12 +29,12 @@ export function takeAnswer(tree, answer) {
         : answer.removed.filter((/** @type {string} */ id) => tree.topics.has(id));
     tree.detach(gone);
     gone.forEach((/** @type {string} */ id) => tree.topics.delete(id));
-    if (answer.labels.all) {
+    if (answer.numbers.all) {
         tree.topics.forEach((topic) => {
             topic.label = '';
         });
     }
-    for (const { parent, from, own } of answer.labels.runs) {
+    for (const { parent, from, own } of answer.numbers.runs) {
         const parts = tree.partsOf(parent);
         own.forEach((/** @type {string} */ label, /** @type {number} */ i) => {
             const topic = tree.get(parts[from + i]);
@@ -44,4 +44,16 @@ export function takeAnswer(tree, answer) {
         });
     }
     Object.entries(answer.figures).forEach(([id, figure]) => tree.figures.set(id, figure));
+}
+
+/**
+ * The strip as it was told, its sections called and dyed as they are now.
+ * @param {import('./plan.js').Tree} tree
+ * @returns {any[]}
+ */
+export function renamedStrip(tree) {
+    const now = (/** @type {any} */ { id }) => ({ title: tree.get(id)?.title ?? '', dye: tree.get(id)?.dye ?? 'slate' });
+    const isOther = (/** @type {any} */ one) => one.title !== now(one).title || one.dye !== now(one).dye;
+    // Another list only where something is new: what is drawn is drawn anew for that alone.
+    return tree.strip.some(isOther) ? tree.strip.map((/** @type {any} */ one) => ({ ...one, ...now(one) })) : tree.strip;
 }

@@ -1,4 +1,5 @@
-import { ROOT, USUAL } from './topics.js';
+import { relabelled } from './labels.js';
+import { ROOT, usual } from './topics.js';
 
 /**
  * What each operation does to the page's mirror, as far as the page mirrors it: what moves rows about
@@ -10,7 +11,7 @@ import { ROOT, USUAL } from './topics.js';
 export const mirrors = {
     add(tree, { topics, at }) {
         for (const topic of topics) {
-            tree.topics.set(topic.id, { ...USUAL, noted: !!topic.note, ...topic, parent: topic.parent ?? at.parent });
+            tree.topics.set(topic.id, { ...usual(), noted: !!topic.note, ...topic, parent: topic.parent ?? at.parent });
             if (topic.parent) {
                 tree.partsOf(topic.parent).push(topic.id);
             }
@@ -95,7 +96,7 @@ export const mirrors = {
         const signs = [...topic.title];
         const rest = signs.slice(at).join('').trim();
         topic.title = signs.slice(0, at).join('').trim();
-        tree.topics.set(fresh, { ...USUAL, id: fresh, title: rest, kind: topic.kind, parent: topic.parent });
+        tree.topics.set(fresh, { ...usual(), id: fresh, title: rest, kind: topic.kind, parent: topic.parent });
         tree.insert([fresh], { parent: topic.parent, after: topic.id });
     },
 
@@ -119,6 +120,26 @@ export const mirrors = {
         Object.assign(tree.properties, set);
     },
 
+    label(tree, { ids, put, take }) {
+        for (const id of ids) {
+            const topic = tree.get(id);
+            topic.labels = relabelled(topic.labels, put, take);
+        }
+    },
+
+    'change-label'(tree, { label, name, dye = null }) {
+        const was = new Map(tree.properties.labels);
+        const of = dye ?? was.get(name) ?? was.get(label) ?? 'slate';
+        was.delete(label);
+        name !== null && was.set(name, of);
+        tree.properties.labels = [...was];
+        for (const topic of tree.topics.values()) {
+            if (topic.labels.includes(label)) {
+                topic.labels = relabelled(topic.labels, name === null ? [] : [name], [label]);
+            }
+        }
+    },
+
     compound(tree, { operations }) {
         for (const one of operations) {
             tree.mirror(one);
@@ -126,10 +147,13 @@ export const mirrors = {
     },
 };
 
-for (const field of ['kind', 'flag', 'dye', 'target', 'numbered', 'size', 'alone', 'spot', 'picture']) {
-    mirrors[field] = (tree, { ids, value }) => {
-        for (const id of ids) {
-            Object.assign(tree.get(id), { [field]: value });
-        }
-    };
+/**
+ * A field of topics, by the operation of its name.
+ * @param {import('./plan.js').Tree} tree
+ * @param {import('./plan.js').Operation} operation
+ */
+export function mirrorField(tree, { type, ids, value }) {
+    for (const id of ids) {
+        Object.assign(tree.get(id), { [type]: value });
+    }
 }

@@ -1,7 +1,8 @@
-import { takeAnswer } from './answers.js';
+import { renamedStrip, takeAnswer } from './answers.js';
 import { rowsUnder } from './rows.js';
-import { mirrors } from './operations.js';
-import { ROOT, USUAL } from './topics.js';
+import { words } from '../lib/vocabulary.js';
+import { mirrorField, mirrors } from './operations.js';
+import { ROOT, usual } from './topics.js';
 
 export { ROOT, TRAY } from './topics.js';
 
@@ -42,7 +43,7 @@ export class Tree {
         this.parts.clear();
         this.figures = new Map(Object.entries(data.figures));
         for (const topic of data.topics) {
-            this.topics.set(topic.id, { ...USUAL, ...topic });
+            this.topics.set(topic.id, { ...usual(), ...topic });
             this.partsOf(topic.parent).push(topic.id);
         }
         this.tell(data);
@@ -53,7 +54,7 @@ export class Tree {
         if (data.relations) {
             this.relations = new Map(data.relations.map((/** @type {Relation} */ relation) => [relation.id, relation]));
         }
-        this.strip = data.strip ?? this.renamedStrip();
+        this.strip = data.strip ?? renamedStrip(this);
         this.words = data.words ?? this.words;
         this.target = data.target;
         this.title = data.title;
@@ -61,14 +62,6 @@ export class Tree {
         this.noted = data.noted;
         this.rootRevised = data.rootRevised ?? false;
         this.steps = data.steps ?? this.steps ?? { undo: null, redo: null };
-    }
-
-    /** The strip as it was told, its sections called as they are now. @returns {any[]} */
-    renamedStrip() {
-        const now = (/** @type {any} */ { id }) => ({ title: this.get(id)?.title ?? '', dye: this.get(id)?.dye ?? 'slate' });
-        const isOther = (/** @type {any} */ one) => one.title !== now(one).title || one.dye !== now(one).dye;
-        // Another list only where something is new: what is drawn is drawn anew for that alone.
-        return this.strip.some(isOther) ? this.strip.map((/** @type {any} */ one) => ({ ...one, ...now(one) })) : this.strip;
     }
 
     /** @param {string} id @returns {string[]} */
@@ -149,7 +142,15 @@ export class Tree {
     /** Whether nobody has written anything on a topic, or set anything on it. @param {string} id */
     isBare(id) {
         const topic = this.get(id);
-        return topic.title === '' && !topic.noted && !topic.flag && !topic.target && !topic.picture && this.partsOf(id).length === 0;
+        return (
+            topic.title === '' &&
+            !topic.noted &&
+            !topic.flag &&
+            !topic.target &&
+            !topic.picture &&
+            !topic.labels.length &&
+            this.partsOf(id).length === 0
+        );
     }
 
     /** Takes out a topic of which the server was never told. @param {string} id */
@@ -235,7 +236,8 @@ export class Tree {
 
     /** Shows an operation at once, as far as the page mirrors it. @param {Operation} operation */
     mirror(operation) {
-        mirrors[operation.type]?.(this, operation);
+        const mirror = mirrors[operation.type] ?? (words().fields?.includes(operation.type) ? mirrorField : null);
+        mirror?.(this, operation);
     }
 
     /** Takes in what PHP says has changed. @param {Answer} answer */

@@ -1,3 +1,5 @@
+import { words } from '../lib/vocabulary.js';
+
 /**
  * A topic as the page knows it.
  * @typedef {object} Topic
@@ -14,7 +16,8 @@
  * @property {string | null} alone
  * @property {string | null} spot
  * @property {string | null} picture
- * @property {string} label
+ * @property {string[]} labels of the writer's own
+ * @property {string} label its number, as it is shown
  */
 /** @typedef {{id: string, from: string, to: string, label: string, dye: string | null, arrows: string, bend: number[] | null}} Relation */
 /** Where a topic stands: in which, and after which sibling. @typedef {{parent: string, after: string | null}} Place */
@@ -29,18 +32,5 @@
 /** The fixed topics of every plan: the plan itself, and the tray of loose ideas. */
 export const ROOT = '00000000000000000000000000';
 export const TRAY = '00000000000000000000000001';
-/** What most topics are: PHP leaves it out of a plan that is told whole. */
-export const USUAL = {
-    title: '',
-    kind: 'section',
-    numbered: 'usual',
-    dye: null,
-    flag: null,
-    target: null,
-    noted: false,
-    size: null,
-    alone: null,
-    spot: null,
-    picture: null,
-    label: '',
-};
+/** What most topics are: PHP says it, and leaves it out of a plan that is told whole. */
+export const usual = () => ({ ...words().usual, label: '' });

@@ -35,6 +35,7 @@ export class ViewState {
         this.mapFolds = atom(/** @type {ReadonlySet<string> | null} */ (null));
         /** Filters: by flags, by what was found; and what was made meanwhile, which is shown in spite of them. */
         this.flags = atom(/** @type {ReadonlySet<string>} */ (new Set()));
+        this.labels = atom(/** @type {ReadonlySet<string>} */ (new Set()));
         this.found = atom(/** @type {ReadonlySet<string> | null} */ (null));
         this.made = atom(/** @type {ReadonlySet<string>} */ (new Set()));
         /** From where marking goes on. */
@@ -177,12 +178,14 @@ export class ViewState {
 
     /** The topics that are shown with what they stand under, or null for all. */
     get only() {
-        const [found, flags] = [this.found.get(), this.flags.get()];
-        if (!found && !flags.size) {
+        const [found, flags, labels] = [this.found.get(), this.flags.get(), this.labels.get()];
+        if (!found && !flags.size && !labels.size) {
             return null;
         }
-        const flagged = found ? [] : [...this.tree.topics.values()].filter((topic) => flags.has(topic.flag ?? '')).map((topic) => topic.id);
-        return new Set([...(found ?? flagged), ...[...this.made.get()].filter((id) => this.tree.get(id))]);
+        const isMeant = (/** @type {import('./topics.js').Topic} */ { flag, labels: own }) =>
+            (!flags.size || flags.has(flag ?? '')) && (!labels.size || own.some((label) => labels.has(label)));
+        const meant = found ? [] : [...this.tree.topics.values()].filter(isMeant).map((topic) => topic.id);
+        return new Set([...(found ?? meant), ...[...this.made.get()].filter((id) => this.tree.get(id))]);
     }
 
     /** @param {ReadonlySet<string> | null} ids */
@@ -197,6 +200,18 @@ export class ViewState {
         this.flags.set(flags);
     }
 
+    /** @param {string} label */
+    toggleLabel(label) {
+        const labels = new Set(this.labels.get());
+        labels.has(label) ? labels.delete(label) : labels.add(label);
+        this.labels.set(labels);
+    }
+
+    /** What a filter lets through, in words; empty where there is none. @param {Record<string, string>} names of flags */
+    onlySays(names) {
+        return this.found.get() ? 'what was found' : [...[...this.flags.get()].map((flag) => names[flag]), ...this.labels.get()].join(', ');
+    }
+
     /** A topic that is shown in spite of a filter. @param {string} id */
     also(id) {
         this.made.set(new Set([...this.made.get(), id]));
@@ -204,6 +219,7 @@ export class ViewState {
 
     showAll() {
         this.flags.set(new Set());
+        this.labels.set(new Set());
         this.made.set(new Set());
         this.found.set(null);
     }

@@ -171,7 +171,7 @@ export class Session {
     /** Takes in what an answer says has changed. @param {Record<string, any>} answer */
     taken(answer) {
         // While changes are on their way it would show the plan without them; the answer to these tells all since.
-        if (answer.labels && this.queue.isEmpty && answer.revision >= this.queue.base) {
+        if (answer.numbers && this.queue.isEmpty && answer.revision >= this.queue.base) {
             this.queue.base = answer.revision;
             this.queue.savedAt = new Date();
             this.take(answer, true);

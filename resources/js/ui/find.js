@@ -3,6 +3,8 @@ import { send } from '../lib/http.js';
 import { meanwhile } from '../lib/meanwhile.js';
 import { Painting } from './painting.js';
 
+/** Where a hit is in a label, and not in a note. */
+export const LABEL = 'label';
 const PAUSE = 180;
 
 /** Finds in titles and notes, goes from hit to hit, and replaces what was chosen. PHP does the looking. */
@@ -177,7 +179,7 @@ export class Find extends Painting {
         if (tree.get(hit.topic)) {
             outline.show(hit.topic);
         }
-        if (hit.block) {
+        if (hit.block && hit.block !== LABEL) {
             await note.showAt(hit.topic);
         }
         this.paint();

@@ -1,3 +1,4 @@
+import { labelsOf } from '../state/labels.js';
 import { byId } from '../lib/dom.js';
 import { clock, counted, figures } from '../lib/counted.js';
 import { TRAY } from '../state/plan.js';
@@ -49,6 +50,7 @@ export class Frame {
         const { tree, queue } = this.session;
         const { form, target } = tree.properties;
         byId('menu-properties').textContent = form[0].toUpperCase() + form.slice(1) + (target ? `, ${counted(target, 'word')}` : '');
+        byId('menu-labels').textContent = [...labelsOf(tree).keys()].slice(0, 3).join(', ');
         byId('menu-changes').textContent = counted(Math.max(0, queue.base - 1), 'change');
     }
 

@@ -31,6 +31,7 @@ declare module './topic-fields.js' {
     interface TopicFields {
         outline: any;
         attached: import('./files.js').Files;
+        ids: string[];
         set(type: string, value: any): void;
     }
 }

@@ -77,6 +77,7 @@ export class Menu extends TopicFields {
                     ],
                     set('flag'),
                 ),
+                this.labels(topic),
                 this.target(topic),
                 this.choice(
                     'Numbering',
@@ -128,7 +129,9 @@ export class Menu extends TopicFields {
         this.box?.classList.add('of-topic');
         this.place();
         const first = part ? this.box?.querySelector(`[data-part=${part}]`) : this.box?.querySelector('button');
-        const usual = first?.querySelector('[aria-pressed=true]') ?? first?.querySelector('button, input') ?? first;
+        // Where a label is asked for, one can be typed at once.
+        const typed = part === 'labels' ? first?.querySelector('input') : null;
+        const usual = typed ?? first?.querySelector('[aria-pressed=true]') ?? first?.querySelector('button, input') ?? first;
         /** @type {HTMLElement | null | undefined} */ (usual)?.focus();
     }
 

@@ -1,6 +1,6 @@
 import { allOf, held } from '../lib/dom.js';
 import { byKey } from '../lib/keys.js';
-import { element } from './element.js';
+import { colour, element } from './element.js';
 
 /** A small panel at a control: arrows go through its buttons, Escape and a press elsewhere close it. */
 export class Popover {
@@ -60,7 +60,7 @@ export class Popover {
     }
 
     /**
-     * Buttons of which some are pressed: [[value, label, on, the flag whose sign stands before it], …]
+     * Buttons of which some are pressed: [[value, label, on, the flag whose sign stands before it, the dye of a label], …]
      * @param {string} legend
      * @param {string} part
      * @param {any[][]} choices
@@ -70,10 +70,18 @@ export class Popover {
         return this.group(
             legend,
             part,
-            ...choices.map(([value, label, on, flag]) =>
+            ...choices.map(([value, label, on, flag, dye]) =>
                 element(
                     'button',
-                    { type: 'button', 'aria-pressed': String(on), 'data-value': value, 'data-flag': flag, onclick: () => act(value) },
+                    {
+                        type: 'button',
+                        class: dye ? 'label-choice' : null,
+                        '--d': dye && colour(dye),
+                        'aria-pressed': String(on),
+                        'data-value': value,
+                        'data-flag': flag,
+                        onclick: () => act(value),
+                    },
                     label,
                 ),
             ),
@@ -90,7 +98,7 @@ export class Popover {
         const by = byKey(event, { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 });
         if (event.key === 'Tab') {
             this.escape(event);
-        } else if (by && !held().matches('select, [type=number], [type=text]')) {
+        } else if (by && !held().matches('select, [type=number], [type=text]:not(:placeholder-shown)')) {
             event.preventDefault();
             fields[(at + by + fields.length) % fields.length].focus();
         }

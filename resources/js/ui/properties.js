@@ -38,6 +38,9 @@ export class PropertiesDialog {
         const given = {};
         for (const [name, was] of Object.entries(this.session.tree.properties)) {
             const field = fields[name];
+            if (!field) {
+                continue;
+            }
             const value =
                 field.type === 'checkbox'
                     ? field.checked

@@ -6,12 +6,13 @@ export class Replacing {
     /** Shows each change before it is made; each can be left out. */
     async preview() {
         await this.look();
-        if (!this.hits.length) {
+        const hits = this.hits.filter(({ block }) => block !== 'label');
+        if (!hits.length) {
             return;
         }
         const { tree } = this.page;
         firstOf(this.changes, 'ul').replaceChildren(
-            ...this.hits.map((hit) => {
+            ...hits.map((hit) => {
                 const topic = tree.noteBearer(hit.topic);
                 return element(
                     'li',

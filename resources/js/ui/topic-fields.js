@@ -1,5 +1,6 @@
 import { send } from '../lib/http.js';
 import { words } from '../lib/vocabulary.js';
+import { labelsOf, sameLabel } from '../state/labels.js';
 import { colour, element } from './element.js';
 import { putPicture } from './put-picture.js';
 import { Popover } from './popover.js';
@@ -70,6 +71,42 @@ export class TopicFields extends Popover {
             ),
             warning,
         );
+    }
+
+    /** Those of the plan, pressed where the topic carries them, and a field for another. @param {any} topic */
+    labels(topic) {
+        const { page } = this.outline;
+        const put = (/** @type {string} */ name, isOn = false) => {
+            const ids = this.ids.filter((/** @type {string} */ id) => page.tree.get(id));
+            page.session.perform({ type: 'label', ids, put: isOn ? [] : [name], take: isOn ? [name] : [] });
+            const own = page.tree.get(topic.id);
+            own && this.box?.querySelector('[data-part=labels]')?.replaceWith(this.labels(own));
+            this.focus('[data-part=labels] input');
+        };
+        const field = element('input', {
+            type: 'text',
+            class: 'new-label',
+            placeholder: 'another label',
+            maxlength: words().limits.label,
+            'aria-label': 'Another label',
+            onkeydown: (/** @type {KeyboardEvent} */ event) => {
+                if (event.key === 'Enter' && !event.isComposing) {
+                    event.preventDefault();
+                    const names = field.value.split(',').map((name) => name.trim());
+                    names.filter(Boolean).forEach((name) => put(listed(name)));
+                }
+            },
+        });
+        const all = labelsOf(page.tree);
+        const listed = (/** @type {string} */ name) => [...all.keys()].find((one) => sameLabel(one) === sameLabel(name)) ?? name;
+        const group = this.choice(
+            'Labels',
+            'labels',
+            [...all].map(([name, dye]) => [name, name, topic.labels.includes(name), null, dye]),
+            (name) => put(name, topic.labels.includes(name)),
+        );
+        group.append(field);
+        return group;
     }
 
     /** The relations of a topic: each opens to be changed. @param {string} id */

@@ -63,6 +63,7 @@ export class Anywhere extends Going {
                 outline.addAtEnd();
             }),
             properties: always(() => this.properties.open()),
+            labels: always(() => this.labels.open()),
             openingNote: always(() => this.openOpening()),
             bringInText: always(() => this.leaveFor(`/intake?into=${data.plan}`)),
             bringInPlan: always(() => outline.elsewhere.bringIn()),

@@ -59,6 +59,7 @@ declare module './page.js' {
         gather: import('./gather/gather.js').Gather;
         find: import('../ui/find.js').Find;
         frame: import('../ui/frame.js').Frame;
+        labels: import('../ui/labels-dialog.js').LabelsDialog;
         properties: import('../ui/properties.js').PropertiesDialog;
         version: import('../ui/version.js').VersionDialog;
         relations: import('../ui/relations.js').Relations;
@@ -89,6 +90,7 @@ declare module './anywhere.js' {
         desk: import('../note/editor.js').Desk;
         find: import('../ui/find.js').Find;
         keys: import('../ui/keys-dialog.js').KeysDialog;
+        labels: import('../ui/labels-dialog.js').LabelsDialog;
         properties: import('../ui/properties.js').PropertiesDialog;
         tree: Tree;
         version: import('../ui/version.js').VersionDialog;

@@ -208,8 +208,8 @@ export class Page extends Anywhere {
         this.keeping.soon();
         this.views.all.forEach((view) => view.told(answer));
         this.draw();
-        this.find.told(answer);
-        this.note.told(answer);
+        [this.find, this.note].forEach((one) => one.told(answer));
+        this.labels.told();
         if (byOthers) {
             this.views.all.forEach((view) => view.toldByOthers());
         }

@@ -1,5 +1,5 @@
 <form class="find" id="find" role="search" aria-label="Find in this plan" hidden>
-    <input class="box" id="find-text" type="search" aria-label="Find" placeholder="Find in titles and notes" maxlength="1000"
+    <input class="box" id="find-text" type="search" aria-label="Find" placeholder="Find in titles, labels and notes" maxlength="1000"
         autocomplete="off">
     <button class="toggle" type="button" data-toggle="whole" aria-pressed="false">Whole words</button>
     <button class="toggle" type="button" data-toggle="case" aria-pressed="false">Same case</button>

@@ -35,6 +35,10 @@
             class="primary">Save</button></div>
     </form>
 </dialog>
+<dialog id="labels" aria-labelledby="labels-head"><h2 id="labels-head">Labels</h2><p class="hint" id="labels-hint">A label is a word of
+    your own on topics, such as “field” or “archive”. Press K on a topic to put one on it.</p><ul class="labels-list"
+    id="labels-list"></ul><p class="hint" id="labels-alike">Two that are called alike become one.</p><div class="dialog-foot"><button class="plain"
+    type="button" data-close>Close</button></div></dialog>
 <dialog id="choosing" aria-labelledby="choosing-head"><h2 id="choosing-head"></h2><label class="field"><span></span><input
     autocomplete="off"></label><ul class="choosing mt-3"></ul><div class="dialog-foot"><button class="plain" type="button"
     data-close>Cancel</button></div></dialog>

@@ -35,6 +35,8 @@
         <div class="menu plan-menu" id="plan-menu" popover role="menu" aria-label="The plan">
             <a role="menuitem" href="{{ $doing('properties') }}" data-command="properties">Properties…
                 <small id="menu-properties">{{ $properties() }}</small></a>
+            <a role="menuitem" href="{{ $doing('labels') }}" data-command="labels">Labels…
+                <small id="menu-labels">{{ $labels() }}</small></a>
             <a role="menuitem" href="{{ $doing('openingNote') }}" data-command="openingNote">Opening note</a>
             <hr>
             <a role="menuitem" href="{{ route('intake', ['into' => $plan->id]) }}">Bring in a file or text…</a>

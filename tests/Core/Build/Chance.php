@@ -13,6 +13,7 @@ use Embrel\Id\Ids;
 use Embrel\Operation\AddRelations;
 use Embrel\Operation\AddSources;
 use Embrel\Operation\AddTopics;
+use Embrel\Operation\ChangeLabel;
 use Embrel\Operation\ChangeRelation;
 use Embrel\Operation\Compound;
 use Embrel\Operation\CopyTopics;
@@ -29,16 +30,9 @@ use Embrel\Operation\RemoveRelations;
 use Embrel\Operation\RemoveSources;
 use Embrel\Operation\RemoveTopics;
 use Embrel\Operation\Retitle;
-use Embrel\Operation\SetAlone;
-use Embrel\Operation\SetDye;
-use Embrel\Operation\SetFlag;
-use Embrel\Operation\SetKind;
-use Embrel\Operation\SetNumbered;
-use Embrel\Operation\SetPicture;
+use Embrel\Operation\SetField;
+use Embrel\Operation\SetLabels;
 use Embrel\Operation\SetPlan;
-use Embrel\Operation\SetSize;
-use Embrel\Operation\SetSpot;
-use Embrel\Operation\SetTarget;
 use Embrel\Operation\SortBy;
 use Embrel\Operation\SortParts;
 use Embrel\Operation\SplitTopic;
@@ -47,8 +41,10 @@ use Embrel\Plan\Alone;
 use Embrel\Plan\Arrows;
 use Embrel\Plan\Dye;
 use Embrel\Plan\Edit;
+use Embrel\Plan\Field;
 use Embrel\Plan\Flag;
 use Embrel\Plan\Kind;
+use Embrel\Plan\Label;
 use Embrel\Plan\Numbered;
 use Embrel\Plan\Picture;
 use Embrel\Plan\Place;
@@ -123,22 +119,26 @@ final class Chance
         }
         [$one] = $some;
 
-        return match (mt_rand(0, 27)) {
+        return match (mt_rand(0, 32)) {
             0 => $this->randomAdd($plan),
             1 => new RemoveTopics($some),
             2 => new MoveTopics($some, $this->place($plan)),
             3 => new SplitTopic($one, $this->ids->next(), mt_rand(0, mb_strlen($plan->topic($one)->title))),
             4 => new JoinTopics($one, $some[\count($some) - 1]),
             5 => new Retitle(mt_rand(0, 5) === 0 ? Plan::ROOT : $one, 'Änderung ' . mt_rand()),
-            6 => new SetKind($some, Kind::cases()[mt_rand(0, 3)]),
-            7 => new SetDye($some, mt_rand(0, 2) === 0 ? null : Dye::of(mt_rand(0, 1) === 0 ? 'woad' : '#AB12cd')),
-            8 => new SetFlag($some, mt_rand(0, 2) === 0 ? null : Flag::Question),
-            9 => new SetTarget($some, mt_rand(0, 2) === 0 ? null : Target::of(mt_rand(1, 5000))),
-            10 => new SetNumbered($some, Numbered::cases()[mt_rand(0, 2)]),
-            19 => new SetSize($some, mt_rand(0, 2) === 0 ? null : Size::Large),
-            20 => new SetAlone($some, mt_rand(0, 2) === 0 ? null : Alone::Both),
-            21 => new SetSpot($some, mt_rand(0, 2) === 0 ? null : Spot::of(mt_rand(-500, 500) . ',7')),
-            22 => new SetPicture($some, mt_rand(0, 2) === 0 ? null : Picture::of(str_repeat('a1', 32) . ':120x80@' . mt_rand(30, 90))),
+            6 => new SetField(Field::Kind, $some, Kind::cases()[mt_rand(0, 3)]),
+            7 => new SetField(Field::Dye, $some, mt_rand(0, 2) === 0 ? null : Dye::of(mt_rand(0, 1) === 0 ? 'woad' : '#AB12cd')),
+            8 => new SetField(Field::Flag, $some, mt_rand(0, 2) === 0 ? null : Flag::Question),
+            9 => new SetField(Field::Target, $some, mt_rand(0, 2) === 0 ? null : Target::of(mt_rand(1, 5000))),
+            10 => new SetField(Field::Numbered, $some, Numbered::cases()[mt_rand(0, 2)]),
+            19 => new SetField(Field::Size, $some, mt_rand(0, 2) === 0 ? null : Size::Large),
+            20 => new SetField(Field::Alone, $some, mt_rand(0, 2) === 0 ? null : Alone::Both),
+            21 => new SetField(Field::Spot, $some, mt_rand(0, 2) === 0 ? null : Spot::of(mt_rand(-500, 500) . ',7')),
+            22 => new SetField(
+                Field::Picture,
+                $some,
+                mt_rand(0, 2) === 0 ? null : Picture::of(str_repeat('a1', 32) . ':120x80@' . mt_rand(30, 90)),
+            ),
             11 => $this->randomNote($plan, $one),
             12 => new SetPlan([
                 'numbering' => ['decimal', 'essay', 'chapter', 'none'][mt_rand(0, 3)],
@@ -162,6 +162,12 @@ final class Chance
                 $this->ids->next(),
                 [$one => new Node('citation', ['items' => [['source' => $this->ids->next()]]])],
             ),
+            28 => new SetLabels(
+                $some,
+                mt_rand(0, 2) === 0 ? [] : Label::names([self::label(), self::label()]),
+                mt_rand(0, 1) === 0 ? [] : [self::label()],
+            ),
+            29, 31, 32 => $this->randomLabel($plan, $one),
             24, 27 => $this->randomDivision($plan, $one),
             18 => $this->randomRelation($plan, $one, $some[\count($some) - 1]),
             default => $nested > 0
@@ -189,6 +195,24 @@ final class Chance
             new Node('heading', ['id' => $this->ids->next(), 'level' => 2], [Node::text('Heading')]),
             Node::plain('Under it', $this->ids->next()),
         ]);
+    }
+
+    private function randomLabel(Plan $plan, string $one): Operation
+    {
+        $label = array_key_last($plan->properties->labels);
+
+        return $label === null
+            ? new SetLabels([$one], [self::label()])
+            : new ChangeLabel(
+                (string) $label,
+                mt_rand(0, 3) === 0 ? null : self::label(),
+                mt_rand(0, 2) === 0 ? Dye::of('orchil') : null,
+            );
+    }
+
+    private static function label(): string
+    {
+        return ['field', 'Field', 'archive', '2024', 'Sea wall', 'ask Pell'][mt_rand(0, 5)];
     }
 
     private function randomSource(Plan $plan): Operation

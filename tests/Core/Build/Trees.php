@@ -73,6 +73,7 @@ final class Trees
         return $topic->with([
             'picture' => $picture,
             'size' => mt_rand(0, 9) === 0 ? Size::cases()[mt_rand(0, 2)] : null,
+            'labels' => mt_rand(0, 5) === 0 ? ['archive', 'field'] : [],
             'flag' => mt_rand(0, 4) === 0 ? Flag::cases()[mt_rand(0, 7)] : null,
             'dye' => mt_rand(0, 6) === 0 ? Dye::of(Dye::NAMES[$n % 8]) : null,
             'noted' => $noted,

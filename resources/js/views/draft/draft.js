@@ -69,7 +69,7 @@ export class Draft {
             return;
         }
         const touched = (answer?.topics ?? []).filter((/** @type {{id: string}} */ { id }) => id !== this.open);
-        if (!answer || touched.length || answer.labels?.runs.length) {
+        if (!answer || touched.length || answer.numbers?.runs.length) {
             this.load();
         }
     }

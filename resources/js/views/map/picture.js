@@ -1,3 +1,4 @@
+import { signsOf } from '../../state/labels.js';
 import { byId } from '../../lib/dom.js';
 import { counted } from '../../lib/counted.js';
 import { words } from '../../lib/vocabulary.js';
@@ -137,8 +138,7 @@ export class Picture extends Canvas {
             const said = [
                 shape.number,
                 topic.title || 'Untitled topic',
-                topic.kind === 'section' ? '' : topic.kind,
-                topic.flag?.replace('-', ' '),
+                ...signsOf(tree, topic).map(({ text }) => text),
                 words ? counted(words, 'word') : '',
                 topic.flag && 'flagged',
                 topic.noted && 'with a note',

@@ -2,6 +2,7 @@ import { allOf, firstOf } from '../../lib/dom.js';
 import { Bars } from '../../ui/bars.js';
 import { element } from '../../ui/element.js';
 import { Popover } from '../../ui/popover.js';
+import { labelsOf } from '../../state/labels.js';
 import { words } from '../../lib/vocabulary.js';
 import { ROOT } from '../../state/plan.js';
 
@@ -51,7 +52,7 @@ export class OutlineBar {
         const { state, tree } = this.outline;
         const { properties } = tree;
         Bars.say('bar-show', SHOWN[this.focus], this.focus === 'whole');
-        const only = state.found.get() ? 'what was found' : [...state.flags.get()].map((flag) => words().flags[flag]).join(', ');
+        const only = state.onlySays(words().flags);
         Bars.say('bar-only', only || 'anything', only === '');
         Bars.say('bar-numbers', words().schemes[properties.numbering].short);
     }
@@ -83,6 +84,7 @@ export class OutlineBar {
         const { looks, state } = this.outline;
         const { panel } = this;
         const flags = Object.entries(words().flags).map(([flag, name]) => [flag, name, state.flags.get().has(flag), flag]);
+        const labels = [...labelsOf(this.outline.tree)].map(([name, dye]) => [name, name, state.labels.get().has(name), null, dye]);
         this.raise(
             'Only',
             panel.choice('Only what is flagged', 'flags', flags, (flag) => {
@@ -90,6 +92,12 @@ export class OutlineBar {
                 this.only();
                 panel.focus(`[data-value=${flag}]`);
             }),
+            labels.length > 0 &&
+                panel.choice('Only what is labelled', 'labels', labels, (label) => {
+                    looks.toggleLabel(label);
+                    this.only();
+                    panel.focus(`[data-value="${CSS.escape(label)}"]`);
+                }),
             element(
                 'div',
                 { class: 'acts-list one-column' },

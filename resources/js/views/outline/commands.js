@@ -74,6 +74,7 @@ export function rowCommands(outline) {
         ...Object.fromEntries(kinds),
         chooseDye: row((/** @type {{id: string, anchor: any}} */ { id, anchor }) => menu.open(id, anchor, 'dye')),
         chooseFlag: row((/** @type {{id: string, anchor: any}} */ { id, anchor }) => menu.open(id, anchor, 'flag')),
+        chooseLabels: row((/** @type {{id: string, anchor: any}} */ { id, anchor }) => menu.open(id, anchor, 'labels')),
         setTarget: row((/** @type {{id: string, anchor: any}} */ { id, anchor }) => menu.open(id, anchor, 'target')),
         openMenu: row((/** @type {{id: string, anchor: any}} */ { id, anchor }) => menu.open(id, anchor)),
         focusBranch: row((/** @type {{id: string}} */ { id }) => looks.toggle(id, false)),

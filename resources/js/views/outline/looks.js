@@ -27,8 +27,9 @@ export class Looks {
 
     draw() {
         const { start } = this.outline;
-        const [flags, found, dimmed] = [this.state.flags.get(), this.state.found.get(), this.state.dimmed.get()];
-        this.bar.hidden = start === ROOT && !flags.size && !found;
+        const dimmed = this.state.dimmed.get();
+        const only = this.state.onlySays(words().flags);
+        this.bar.hidden = start === ROOT && only === '';
         const parts = [];
         if (start !== ROOT) {
             const path = [];
@@ -54,11 +55,10 @@ export class Looks {
                 ),
             );
         }
-        if (flags.size || found) {
+        if (only) {
             const count = this.state.only?.size ?? 0;
-            const what = found ? 'what was found' : [...flags].map((flag) => words().flags[flag]).join(', ');
             parts.push(
-                element('strong', {}, `Only ${what}: ${count} ${count === 1 ? 'topic' : 'topics'}`),
+                element('strong', {}, `Only ${only}: ${count} ${count === 1 ? 'topic' : 'topics'}`),
                 element('button', { type: 'button', class: 'pill', onclick: () => this.showAll() }, 'Show all'),
             );
         }
@@ -111,6 +111,20 @@ export class Looks {
     /** @param {string} flag */
     toggleFlag(flag) {
         this.state.toggleFlag(flag);
+        this.outline.draw();
+    }
+
+    /** Only what carries a label, in the outline or on the map. @param {string} label */
+    onlyLabelled(label) {
+        const { page } = this.outline;
+        page.show(page.view === 'map' ? 'map' : 'outline');
+        this.state.showAll();
+        this.toggleLabel(label);
+    }
+
+    /** @param {string} label */
+    toggleLabel(label) {
+        this.state.toggleLabel(label);
         this.outline.draw();
     }
 

@@ -1,5 +1,6 @@
 import { childrenOf } from '../../lib/dom.js';
 import { counted, figures } from '../../lib/counted.js';
+import { signsOf } from '../../state/labels.js';
 import { classes, colour, element, icon, setAttributes } from '../../ui/element.js';
 
 /**
@@ -21,8 +22,7 @@ export function buildRow(id, on) {
             { class: 't' },
             element('button', { class: 'fold', type: 'button', tabindex: -1, onclick: act('toggleFold') }, icon('chevron-right')),
             element('span', { class: 'title' }),
-            element('span', { class: 'k kind', hidden: true }),
-            element('span', { class: 'k flag', hidden: true }),
+            element('span', { class: 'signs' }),
             element('button', { class: 'k related', type: 'button', tabindex: -1, hidden: true, onclick: act('showRelations') }),
             element('span', { class: 'inside', hidden: true }),
         ),
@@ -87,13 +87,13 @@ export function fillRow(node, tree, id, { level, loose, isLast, isActive, isMark
         'aria-posinset': siblings.indexOf(id) + 1,
         'aria-selected': isMarked,
         'aria-expanded': parts.length ? !folded : null,
-        'aria-label': said(topic, name, relations, folded ? tree.branch(id).length - 1 : 0, words),
+        'aria-label': said(tree, topic, name, relations, folded ? tree.branch(id).length - 1 : 0, words),
     });
     const [number, main, meta] = childrenOf(node);
     // The spaces keep the words of a row apart for who hears it.
     number.textContent = topic.label ? `${topic.label} ` : '';
     number.classList.toggle('is-long', topic.label.length > 8);
-    const [fold, title, kind, flag, related, inside] = childrenOf(main);
+    const [fold, title, signs, related, inside] = childrenOf(main);
     fold.style.visibility = parts.length ? '' : 'hidden';
     setAttributes(fold, { 'aria-label': `${folded ? 'Unfold' : 'Fold'} ${name}` });
     if (title.tagName !== 'INPUT') {
@@ -101,9 +101,7 @@ export function fillRow(node, tree, id, { level, loose, isLast, isActive, isMark
         title.title = topic.title.length > 60 ? topic.title : '';
         title.classList.toggle('is-empty', untitled);
     }
-    show(kind, topic.kind === 'section' ? '' : ` ${topic.kind}`);
-    show(flag, topic.flag ? ` ${topic.flag.replace('-', ' ')}` : '');
-    setAttributes(flag, { 'data-flag': topic.flag });
+    showSigns(signs, signsOf(tree, topic));
     show(related, relations ? ` ${relations} ${relations === 1 ? 'relation' : 'relations'}` : '');
     show(inside, folded ? ` ${tree.branch(id).length - 1} inside` : '');
     const [menu, note, count, floret] = childrenOf(meta);
@@ -119,18 +117,18 @@ export function fillRow(node, tree, id, { level, loose, isLast, isActive, isMark
 
 /**
  * What a row is called, in the order in which it shows it.
+ * @param {import('../../state/plan.js').Tree} tree
  * @param {import('../../state/topics.js').Topic} topic
  * @param {string} name
  * @param {number} related
  * @param {number} inside
  * @param {number} words
  */
-function said(topic, name, related, inside, words) {
+function said(tree, topic, name, related, inside, words) {
     return [
         topic.label,
         name,
-        topic.kind === 'section' ? '' : topic.kind,
-        topic.flag ? `flag ${topic.flag.replace('-', ' ')}` : '',
+        ...signsOf(tree, topic).map(({ says }) => says),
         related ? counted(related, 'relation') : '',
         inside ? `${inside} inside` : '',
         words ? counted(words, 'word') : '',
@@ -138,6 +136,19 @@ function said(topic, name, related, inside, words) {
     ]
         .filter(Boolean)
         .join(' ');
+}
+
+/** Drawn anew only where they are others. @param {HTMLElement} box @param {import('../../state/labels.js').Sign[]} signs */
+function showSigns(box, signs) {
+    const are = JSON.stringify(signs);
+    if ((box.dataset.are ?? '[]') !== are) {
+        box.dataset.are = are;
+        box.replaceChildren(
+            ...signs.map(({ which, text, flag, dye }) =>
+                element('span', { class: `k ${which}`, 'data-flag': flag, '--d': dye && colour(dye) }, ` ${text}`),
+            ),
+        );
+    }
 }
 
 /** @param {any} node @param {string} text */

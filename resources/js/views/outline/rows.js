@@ -1,9 +1,13 @@
+import { signsOf } from '../../state/labels.js';
 import { byId, putNext } from '../../lib/dom.js';
 import { element } from '../../ui/element.js';
 import { buildRow, fillRow } from './row.js';
 import { Wrapping } from './wrapping.js';
 
 const SPARE = 12;
+
+/** How much wider than its text a sign is, beside what every sign is. */
+const MORE = { kind: 0, flag: 0.9, label: 0.5 };
 
 /**
  * The rows of the outline: a tree for screen readers, of which only those in view are in the page.
@@ -70,11 +74,10 @@ export class Rows {
         if (!topic || this.width === 0) {
             return 1;
         }
-        // What stands beside the title in its row: the signs of kind and flag, and how many are folded away.
+        // What stands beside the title in its row: its signs, its relations, and how many are folded away.
         const { gap, meta } = this.sizes;
         const beside =
-            (topic.kind === 'section' ? 0 : gap + this.wrapping.sign(topic.kind)) +
-            (topic.flag ? gap + this.wrapping.sign(topic.flag) + 0.9 * this.unit : 0) +
+            signsOf(this.tree, topic).reduce((sum, { which, text }) => sum + gap + this.wrapping.sign(text) + MORE[which] * this.unit, 0) +
             (this.relatedTo(id) ? gap + this.wrapping.sign('88 relations') : 0) +
             (this.outline.folds.has(id) && this.tree.partsOf(id).length ? gap + this.wrapping.sign('888 inside') : 0);
         return this.wrapping.lines(
