@@ -65,7 +65,7 @@ final class News
         }
         $sum = StoredDifference::sum($row->id, $base, $outcome->from, self::MOST);
 
-        return self::compared($row, $outcome->before->plan, $outcome->after->plan, $sum['did'] ?? null);
+        return self::compared($row, $outcome->before->plan, $outcome->after->plan, $sum['did'] ?? null, $outcome->named);
     }
 
     /**
@@ -89,10 +89,11 @@ final class News
     /**
      * @param Plan            $last the state of the plan that others left, and `now` what it is
      * @param Difference|null $did  what had led there from the one that the page knows; null: not to be said
+     * @param list<string>    $named what is told with its place whether that is another or not
      *
      * @return array<string, mixed>
      */
-    private static function compared(PlanRow $row, Plan $last, Plan $now, ?Difference $did): array
+    private static function compared(PlanRow $row, Plan $last, Plan $now, ?Difference $did, array $named = []): array
     {
         if ($did === null) {
             return PlanView::since($row, Sight::of($now), null);
@@ -114,7 +115,7 @@ final class News
 
         return ($did->sources === [] ? [] : ['sources' => PlanSources::labels($row)])
             + ($did->relations === [] ? [] : ['relations' => PlanView::relations($row->id)])
-            + PlanView::since($row, $sight, $known);
+            + PlanView::since($row, $sight, $known, array_values(array_filter($named, $now->isLive(...))));
     }
 
     /** A plan, and topics of it that were removed. */

@@ -12,6 +12,8 @@ final readonly class Outcome
      * @param string|null                                              $says    what the last change did; null where there was none
      * @param array<string, array{int|null, int}>                      $notes   topic whose note was written → its revision before
      *                                                                          and after; null before where others' words came in
+     * @param list<string>                                             $named   what the changes name, topics among it: the page may
+     *                                                                          show them elsewhere than they came to stand
      */
     public function __construct(
         public Sight $before,
@@ -21,5 +23,6 @@ final readonly class Outcome
         public array $refused,
         public ?string $says,
         public array $notes = [],
+        public array $named = [],
     ) {}
 }

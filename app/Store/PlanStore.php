@@ -175,6 +175,10 @@ final class PlanStore
             }
 
             $last = end($log);
+            $named = $changes === [] ? [] : self::named(json_encode(array_map(
+                static fn(Change $change): array => $change->operation->toArray(),
+                $changes,
+            ), self::JSON));
 
             return new Outcome(
                 $sight,
@@ -184,6 +188,7 @@ final class PlanStore
                 $refused,
                 $last === false || $last['type'] === 'drop' ? null : $last['says'],
                 $notes,
+                $named,
             );
         });
     }
@@ -242,9 +247,15 @@ final class PlanStore
     /** Whether a refused change names something that is not in the plan, as one that was refused before it would have made it. */
     private static function buildsOn(string $form, string $missing, Plan $state): bool
     {
+        return array_filter(self::named($form), static fn(string $id): bool => !$state->has($id) && str_contains($missing, $id)) !== [];
+    }
+
+    /** @return list<string> ids that the form of an operation names */
+    private static function named(string $form): array
+    {
         preg_match_all('/[0-7][0-9A-HJKMNP-TV-Z]{25}/', $form, $named);
 
-        return array_filter($named[0], static fn(string $id): bool => !$state->has($id) && str_contains($missing, $id)) !== [];
+        return array_values(array_unique($named[0]));
     }
 
     /**

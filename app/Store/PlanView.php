@@ -47,19 +47,20 @@ final class PlanView
     /**
      * What has changed: rows, those that stand elsewhere with the sibling they stand after, numbers as runs, words.
      *
-     * @param Sight|null $known the plan as the page has it, that `sight` was made from; null: the page is told all
+     * @param Sight|null   $known the plan as the page has it, that `sight` was made from; null: the page is told all
+     * @param list<string> $named topics that are told with their places whatever has become of them
      *
      * @return array<string, mixed>
      */
-    public static function since(PlanRow $row, Sight $sight, ?Sight $known): array
+    public static function since(PlanRow $row, Sight $sight, ?Sight $known, array $named = []): array
     {
         $plan = $sight->plan;
         $comparison = $known === null ? null : $sight->comparison;
         $changed
             = $comparison === null
                 ? array_map(strval(...), array_keys($plan->topics))
-                : self::between($known->plan, $plan, $comparison);
-        $placed = $comparison === null ? null : array_flip([...$comparison->reordered, ...self::brought($known->plan, $plan, $comparison)]);
+                : array_values(array_unique([...self::between($known->plan, $plan, $comparison), ...$named]));
+        $placed = $comparison === null ? null : array_flip([...$named, ...$comparison->reordered, ...self::brought($known->plan, $plan, $comparison)]);
 
         return [
             'revision' => $row->revision,

@@ -1,4 +1,4 @@
-import { usual } from './topics.js';
+import { ROOT, TRAY, usual } from './topics.js';
 
 /**
  * Takes in what PHP says has changed: rows in reading order, each that stands elsewhere after its sibling.
@@ -10,10 +10,11 @@ export function takeAnswer(tree, answer) {
         const { after, ...topic } = row;
         const known = tree.get(topic.id);
         if (after === undefined) {
-            // It stands where it stood.
-            known && Object.assign(known, topic);
+            // It stands where it stood; where the page has taken it away meanwhile, it no longer knows where that is.
+            known ? Object.assign(known, topic) : (tree.isAstray = true);
             continue;
         }
+        tree.isAstray ||= ![ROOT, TRAY].includes(tree.home(topic.parent) ?? '');
         if (known) {
             tree.detach([topic.id]);
             Object.assign(known, topic);

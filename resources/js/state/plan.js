@@ -34,6 +34,8 @@ export class Tree {
         this.relations = new Map();
         /** The main sections, as they stand above the plan. @type {any[]} */
         this.strip = [];
+        /** Whether it cannot be told from what is new how the plan stands: it must be told whole. */
+        this.isAstray = false;
         this.fill(data);
     }
 

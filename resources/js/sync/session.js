@@ -134,7 +134,13 @@ export class Session {
 
     /** @param {Record<string, any>} answer @param {boolean} byOthers */
     take(answer, byOthers) {
+        this.tree.isAstray = false;
         this.tree.take(answer);
+        if (this.tree.isAstray) {
+            this.queue.base = 0;
+            this.channel.ask();
+            return;
+        }
         this.on.taken(answer, byOthers);
     }
 
