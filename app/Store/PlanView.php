@@ -60,7 +60,10 @@ final class PlanView
             = $comparison === null
                 ? array_map(strval(...), array_keys($plan->topics))
                 : array_values(array_unique([...self::between($known->plan, $plan, $comparison), ...$named]));
-        $placed = $comparison === null ? null : array_flip([...$named, ...$comparison->reordered, ...self::brought($known->plan, $plan, $comparison)]);
+        $placed
+            = $comparison === null
+                ? null
+                : array_flip([...$named, ...$comparison->reordered, ...self::brought($known->plan, $plan, $comparison)]);
 
         return [
             'revision' => $row->revision,
