@@ -52,75 +52,7 @@ Route::middleware('auth')->group(static function (): void {
     Route::post('/plans', [C\PlanController::class, 'store']);
     Route::get('/dye', C\DyeController::class)->name('dye');
     Route::get('/plan-names', C\PlanNamesController::class)->name('plan-names');
-    Route::get('/plans/{plan}', [C\PlanController::class, 'show'])->name('plan');
-    Route::get('/plans/{plan}/gather', [C\PlanController::class, 'gather'])->name('plan.gather');
-    Route::get('/plans/{plan}/map', [C\PlanController::class, 'map'])->name('plan.map');
-    Route::post('/plans/{plan}/map', C\MapController::class);
-    Route::get('/plans/{plan}/draft', [C\PlanController::class, 'draft'])->name('plan.draft');
-    // Where it was kept as a bookmark.
-    Route::get('/plans/{plan}/notes', [C\PlanController::class, 'notes']);
-    Route::get('/plans/{plan}/sources', [C\PlanController::class, 'sources'])->name('plan.sources');
-    Route::get('/plans/{plan}/sorting-out', [C\PlanController::class, 'sortingOut'])->name('plan.sorting-out');
-    Route::patch('/plans/{plan}', [C\PlanController::class, 'update']);
-    Route::delete('/plans/{plan}', [C\PlanController::class, 'destroy']);
-    Route::post('/plans/{plan}/restore', C\RestorePlanController::class)->withTrashed()->name('plan.restore');
 
-    Route::post('/plans/{plan}/operations', C\OperationController::class)->name('plan.operations');
-    Route::post('/plans/{plan}/undo', C\UndoController::class)->name('plan.undo');
-    Route::post('/plans/{plan}/redo', C\RedoController::class)->name('plan.redo');
-    Route::get('/plans/{plan}/pulse-address', [C\PulseController::class, 'sealed']);
-    Route::get('/plans/{plan}/kept', C\KeptController::class)->name('plan.kept');
-    Route::get('/plans/{plan}/changes', C\ChangeController::class)->name('plan.changes');
-    Route::get('/plans/{plan}/place-names', C\PlaceNamesController::class);
-    Route::get('/plans/{plan}/landing', C\LandingController::class)->name('plan.landing');
-    Route::put('/plans/{plan}/folds', C\FoldController::class)->name('plan.folds');
-    Route::put('/plans/{plan}/look', C\LookController::class)->name('plan.look');
-    Route::get('/plans/{plan}/find', [C\FindController::class, 'show'])->name('plan.find');
-    Route::post('/plans/{plan}/find', [C\FindController::class, 'replace']);
-    Route::post('/plans/{plan}/pictures', [C\PictureController::class, 'store'])
-        ->middleware('throttle:uploads')
-        ->name('plan.pictures');
-    Route::get('/plans/{plan}/pictures/{picture}', [C\PictureController::class, 'show'])
-        ->where('picture', '[0-9a-f]{64}')
-        ->name('plan.picture');
-    Route::get('/plans/{plan}/source-list', [C\SourceController::class, 'index'])->name('plan.source-list');
-    Route::post('/plans/{plan}/source-list', [C\SourceController::class, 'store'])->middleware('throttle:uploads');
-    Route::post('/plans/{plan}/source-list/typed', [C\SourceController::class, 'typed']);
-    Route::post('/plans/{plan}/source-list/page', [C\SourceController::class, 'page'])->middleware('throttle:pages');
-    Route::post('/plans/{plan}/source-list/date', [C\SourceController::class, 'date']);
-    Route::get('/plans/{plan}/source-list/elsewhere', [C\SourceController::class, 'elsewhere']);
-    Route::get('/plans/{plan}/source-list/file', [C\SourceController::class, 'file'])->name('plan.source-file');
-    Route::get('/plans/{plan}/cited', [C\SourceController::class, 'cited']);
-    Route::get('/plans/{plan}/research', [C\ResearchController::class, 'show'])->name('plan.research');
-    Route::post('/plans/{plan}/research/guesses', [C\ResearchController::class, 'show']);
-    Route::post('/plans/{plan}/research', [C\ResearchController::class, 'store']);
-    Route::get('/plans/{plan}/all-notes', C\NotesController::class)->name('plan.all-notes');
-    Route::get('/plans/{plan}/attachments', [C\AttachmentController::class, 'index']);
-    Route::post('/plans/{plan}/attachments', [C\AttachmentController::class, 'store'])->middleware('throttle:uploads');
-    Route::get('/plans/{plan}/attachments/{attachment}', [C\AttachmentController::class, 'show'])->name('plan.attachment');
-    Route::delete('/plans/{plan}/attachments/{attachment}', [C\AttachmentController::class, 'destroy']);
-    Route::post('/plans/{plan}/copies', C\CopyController::class)->name('plan.copies');
-    Route::get('/plans/{plan}/history', [C\HistoryController::class, 'index'])->name('plan.history');
-    Route::post('/plans/{plan}/history', [C\HistoryController::class, 'store']);
-    Route::get('/plans/{plan}/history/steps', [C\HistoryController::class, 'steps'])->name('plan.steps');
-    Route::get('/plans/{plan}/history/{seq}', [C\HistoryController::class, 'show'])
-        ->where('seq', '[0-9]{1,15}')
-        ->name('plan.version');
-    Route::post('/plans/{plan}/history/{seq}/back', [C\HistoryController::class, 'goBack'])
-        ->where('seq', '[0-9]{1,15}')
-        ->name('plan.back');
-    Route::post('/plans/{plan}/history/{seq}/plan', [C\HistoryController::class, 'newPlan'])
-        ->where('seq', '[0-9]{1,15}')
-        ->name('plan.of-version');
-    Route::get('/plans/{plan}/topics/{topic}/note', C\NoteController::class)->name('plan.note');
-    Route::get('/plans/{plan}/shares', C\TargetShareController::class)->name('plan.shares');
-
-    Route::get('/plans/{plan}/hand-over', [C\HandOverController::class, 'show'])->name('hand-over');
-    Route::get('/plans/{plan}/hand-over/preview', [C\HandOverController::class, 'preview'])->name('hand-over.preview');
-    Route::put('/plans/{plan}/hand-over', [C\HandOverController::class, 'keep']);
-    Route::post('/plans/{plan}/hand-over/task', [C\HandOverController::class, 'queue'])
-        ->middleware('throttle:uploads')
-        ->name('hand-over.task');
     Route::get('/styles', [C\StyleController::class, 'index'])->name('styles');
     Route::post('/styles', [C\StyleController::class, 'store']);
     Route::delete('/styles/{style}', [C\StyleController::class, 'destroy']);
@@ -132,12 +64,6 @@ Route::middleware('auth')->group(static function (): void {
     Route::delete('/templates/{template}', [C\TemplateController::class, 'destroy']);
     Route::get('/tasks/{task}', [C\TaskController::class, 'show'])->name('task');
     Route::get('/tasks/{task}/file', [C\TaskController::class, 'file'])->name('task.file');
-    Route::get('/plans/{plan}/hand-over/sheets', [C\HandOverController::class, 'sheets'])->name('hand-over.sheets');
-    Route::get('/plans/{plan}/hand-over/file', [C\HandOverController::class, 'download'])->name('hand-over.file');
-
-    Route::get('/plans/{plan}/way-back', [C\WayBackController::class, 'show'])->name('way-back');
-    Route::post('/plans/{plan}/way-back', [C\WayBackController::class, 'compare'])->middleware('throttle:uploads');
-    Route::post('/plans/{plan}/way-back/accept', [C\WayBackController::class, 'accept'])->name('way-back.accept');
 
     Route::get('/intake', [C\IntakeController::class, 'create'])->name('intake');
     Route::post('/intake/files', [C\IntakeController::class, 'upload'])->middleware('throttle:uploads');
@@ -147,4 +73,88 @@ Route::middleware('auth')->group(static function (): void {
         ->middleware('throttle:uploads')
         ->name('intake.preview');
     Route::post('/intake', [C\IntakeController::class, 'store'])->middleware('throttle:uploads');
+
+    // What whoever may read a plan can do: to look at it, and to keep what is their own about it.
+    Route::middleware('can:view,plan')->group(static function (): void {
+        Route::get('/plans/{plan}', [C\PlanController::class, 'show'])->name('plan');
+        Route::get('/plans/{plan}/gather', [C\PlanController::class, 'gather'])->name('plan.gather');
+        Route::get('/plans/{plan}/map', [C\PlanController::class, 'map'])->name('plan.map');
+        Route::post('/plans/{plan}/map', C\MapController::class);
+        Route::get('/plans/{plan}/draft', [C\PlanController::class, 'draft'])->name('plan.draft');
+        // Where it was kept as a bookmark.
+        Route::get('/plans/{plan}/notes', [C\PlanController::class, 'notes']);
+        Route::get('/plans/{plan}/sources', [C\PlanController::class, 'sources'])->name('plan.sources');
+        Route::get('/plans/{plan}/sorting-out', [C\PlanController::class, 'sortingOut'])->name('plan.sorting-out');
+        Route::get('/plans/{plan}/pulse-address', [C\PulseController::class, 'sealed']);
+        Route::get('/plans/{plan}/kept', C\KeptController::class)->name('plan.kept');
+        Route::get('/plans/{plan}/changes', C\ChangeController::class)->name('plan.changes');
+        Route::get('/plans/{plan}/place-names', C\PlaceNamesController::class);
+        Route::get('/plans/{plan}/landing', C\LandingController::class)->name('plan.landing');
+        Route::put('/plans/{plan}/folds', C\FoldController::class)->name('plan.folds');
+        Route::put('/plans/{plan}/look', C\LookController::class)->name('plan.look');
+        Route::get('/plans/{plan}/find', [C\FindController::class, 'show'])->name('plan.find');
+        Route::get('/plans/{plan}/pictures/{picture}', [C\PictureController::class, 'show'])
+            ->where('picture', '[0-9a-f]{64}')
+            ->name('plan.picture');
+        Route::get('/plans/{plan}/source-list', [C\SourceController::class, 'index'])->name('plan.source-list');
+        Route::post('/plans/{plan}/source-list/typed', [C\SourceController::class, 'typed']);
+        Route::post('/plans/{plan}/source-list/page', [C\SourceController::class, 'page'])->middleware('throttle:pages');
+        Route::post('/plans/{plan}/source-list/date', [C\SourceController::class, 'date']);
+        Route::get('/plans/{plan}/source-list/elsewhere', [C\SourceController::class, 'elsewhere']);
+        Route::get('/plans/{plan}/source-list/file', [C\SourceController::class, 'file'])->name('plan.source-file');
+        Route::get('/plans/{plan}/cited', [C\SourceController::class, 'cited']);
+        Route::get('/plans/{plan}/research', [C\ResearchController::class, 'show'])->name('plan.research');
+        Route::post('/plans/{plan}/research/guesses', [C\ResearchController::class, 'show']);
+        Route::get('/plans/{plan}/all-notes', C\NotesController::class)->name('plan.all-notes');
+        Route::get('/plans/{plan}/attachments', [C\AttachmentController::class, 'index']);
+        Route::get('/plans/{plan}/attachments/{attachment}', [C\AttachmentController::class, 'show'])->name('plan.attachment');
+        Route::get('/plans/{plan}/history', [C\HistoryController::class, 'index'])->name('plan.history');
+        Route::get('/plans/{plan}/history/steps', [C\HistoryController::class, 'steps'])->name('plan.steps');
+        Route::get('/plans/{plan}/history/{seq}', [C\HistoryController::class, 'show'])
+            ->where('seq', '[0-9]{1,15}')
+            ->name('plan.version');
+        Route::post('/plans/{plan}/history/{seq}/plan', [C\HistoryController::class, 'newPlan'])
+            ->where('seq', '[0-9]{1,15}')
+            ->name('plan.of-version');
+        Route::get('/plans/{plan}/topics/{topic}/note', C\NoteController::class)->name('plan.note');
+        Route::get('/plans/{plan}/shares', C\TargetShareController::class)->name('plan.shares');
+        Route::get('/plans/{plan}/hand-over', [C\HandOverController::class, 'show'])->name('hand-over');
+        Route::get('/plans/{plan}/hand-over/preview', [C\HandOverController::class, 'preview'])->name('hand-over.preview');
+        Route::put('/plans/{plan}/hand-over', [C\HandOverController::class, 'keep']);
+        Route::post('/plans/{plan}/hand-over/task', [C\HandOverController::class, 'queue'])
+            ->middleware('throttle:uploads')
+            ->name('hand-over.task');
+        Route::get('/plans/{plan}/hand-over/sheets', [C\HandOverController::class, 'sheets'])->name('hand-over.sheets');
+        Route::get('/plans/{plan}/hand-over/file', [C\HandOverController::class, 'download'])->name('hand-over.file');
+    });
+
+    // What changes a plan.
+    Route::middleware('can:update,plan')->group(static function (): void {
+        Route::patch('/plans/{plan}', [C\PlanController::class, 'update']);
+        Route::post('/plans/{plan}/operations', C\OperationController::class)->name('plan.operations');
+        Route::post('/plans/{plan}/undo', C\UndoController::class)->name('plan.undo');
+        Route::post('/plans/{plan}/redo', C\RedoController::class)->name('plan.redo');
+        Route::post('/plans/{plan}/find', [C\FindController::class, 'replace']);
+        Route::post('/plans/{plan}/pictures', [C\PictureController::class, 'store'])
+            ->middleware('throttle:uploads')
+            ->name('plan.pictures');
+        Route::post('/plans/{plan}/source-list', [C\SourceController::class, 'store'])->middleware('throttle:uploads');
+        Route::post('/plans/{plan}/research', [C\ResearchController::class, 'store']);
+        Route::post('/plans/{plan}/attachments', [C\AttachmentController::class, 'store'])->middleware('throttle:uploads');
+        Route::delete('/plans/{plan}/attachments/{attachment}', [C\AttachmentController::class, 'destroy']);
+        Route::post('/plans/{plan}/copies', C\CopyController::class)->name('plan.copies');
+        Route::post('/plans/{plan}/history', [C\HistoryController::class, 'store']);
+        Route::post('/plans/{plan}/history/{seq}/back', [C\HistoryController::class, 'goBack'])
+            ->where('seq', '[0-9]{1,15}')
+            ->name('plan.back');
+        Route::get('/plans/{plan}/way-back', [C\WayBackController::class, 'show'])->name('way-back');
+        Route::post('/plans/{plan}/way-back', [C\WayBackController::class, 'compare'])->middleware('throttle:uploads');
+        Route::post('/plans/{plan}/way-back/accept', [C\WayBackController::class, 'accept'])->name('way-back.accept');
+    });
+
+    // What is about a plan as a whole.
+    Route::middleware('can:manage,plan')->group(static function (): void {
+        Route::delete('/plans/{plan}', [C\PlanController::class, 'destroy']);
+        Route::post('/plans/{plan}/restore', C\RestorePlanController::class)->withTrashed()->name('plan.restore');
+    });
 });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use App\Access\Access;
 use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Check\Citing;
@@ -164,8 +165,7 @@ final class PlanSources
         $here = new Duplicates(PlanRows::sources($row->id));
         $found = DB::table('sources')
             ->join('plans', 'plans.id', '=', 'sources.plan_id')
-            ->where('plans.owner_id', $user->id)
-            ->whereNull('plans.deleted_at')
+            ->whereIn('plans.id', Access::readable($user->id)->select('id'))
             ->where('plans.id', '!=', $row->id)
             ->whereNull('sources.removed_at')
             ->where(static function ($query) use ($typed): void {

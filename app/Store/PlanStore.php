@@ -58,6 +58,12 @@ final class PlanStore
         Attachments::erase($row->id);
     }
 
+    /** How many topics a plan has. */
+    public function size(PlanRow $row): int
+    {
+        return DB::table('topics')->where('plan_id', $row->id)->whereNull('removed_at')->count();
+    }
+
     /** @param bool $withNotes with the bodies of all notes, the sources and the relations */
     public function load(PlanRow $row, bool $withNotes = false): Plan
     {

@@ -245,7 +245,7 @@ final readonly class Difference
      *
      * @return array<string, true>
      */
-    public function touches(): array
+    public function things(): array
     {
         $things = [];
         foreach ($this->topics as $id => $change) {

@@ -23,11 +23,11 @@ final readonly class Undoing
      */
     public static function of(Difference $back, array $others, Plan $plan): self
     {
-        $mine = $back->touches();
+        $mine = $back->things();
         $going = self::going($back, $plan);
         $placed = [];
         foreach ($others as [$other, $says]) {
-            foreach ($other->touches() as $thing => $_) {
+            foreach ($other->things() as $thing => $_) {
                 [$id, $what] = explode('.', $thing, 2);
                 if (isset($going[$id]) || ($what !== 'order' && isset($mine[$thing])) || ($what === 'order' && isset($mine["$id.place"]))) {
                     throw new Conflict($says);

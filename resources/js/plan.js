@@ -31,7 +31,7 @@ function compose(data) {
     const tree = new Tree(data);
     const kept = { folds: new Personal(data, 'folds', { folded: data.folds }), look: new Personal(data, 'look', data.look) };
     const state = new ViewState(tree, kept, `embrel.unfolded.${data.user}.${data.plan}`);
-    const commands = new Commands();
+    const commands = new Commands(data.can?.write !== false, () => page.session.rights.refuse());
     const page = new Page(data, { tree, state, commands });
     const session = (page.session = new Session(data, tree, page.happenings));
     page.keeping = new Keeping(session);
@@ -63,6 +63,7 @@ function compose(data) {
         sized: () => page.map?.narrowed(),
         beside: () => byId(page.view === 'gather' ? 'gather' : 'work'),
     });
+    page.note.waiting.box.readOnly = !session.rights.mayWrite;
     page.outline = new Outline(page);
     page.gather = new Gather(page);
     page.find = new Find(page);

@@ -91,8 +91,8 @@ final class UndoLawTest extends TestCase
     /** @param list<Difference> $others */
     private static function assertLaw(Plan $before, Difference $step, array $others, Plan $now, Plan $result, string $message): void
     {
-        $mine = $step->touches();
-        $theirs = array_merge(...array_map(static fn(Difference $one): array => $one->touches(), $others));
+        $mine = $step->things();
+        $theirs = array_merge(...array_map(static fn(Difference $one): array => $one->things(), $others));
         $placed = [];
         foreach ($theirs as $thing => $_) {
             [$id, $what] = explode('.', $thing, 2);

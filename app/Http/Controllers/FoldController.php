@@ -10,14 +10,12 @@ use App\Store\PersonalState;
 use Embrel\Limits;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\Gate;
 
 /** Which topics a person keeps folded: their own, never an operation. */
 final class FoldController
 {
     public function __invoke(Request $request, Plan $plan, PersonalState $personal): Response
     {
-        Gate::authorize('view', $plan);
         $given = $request->validate(['folded' => ['present', ListOf::ids(Limits::TOPICS)]])['folded'];
         $personal->fold($request->user() ?? abort(401), $plan, $given);
 

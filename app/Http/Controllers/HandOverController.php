@@ -36,8 +36,6 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Gate;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class HandOverController
@@ -51,7 +49,6 @@ final class HandOverController
 
     public function show(Request $request, Plan $plan, PersonalState $personal, Styles $styles, Templates $templates): View
     {
-        Gate::authorize('view', $plan);
         $user = $request->user() ?? abort(401);
         $tree = $this->store->load($plan);
         $numbering = Numbering::of($tree);
@@ -243,7 +240,7 @@ final class HandOverController
     {
         $user = $request->user() ?? abort(401);
 
-        $topics = DB::table('topics')->where('plan_id', $plan->id)->whereNull('removed_at')->count();
+        $topics = $this->store->size($plan);
 
         return response()->json(
             $tasks->start(

@@ -15,7 +15,6 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Gate;
 
 /** The changes of a plan, its kept versions, and the ways back. */
 final class HistoryController
@@ -24,7 +23,6 @@ final class HistoryController
 
     public function index(Request $request, Plan $plan): View
     {
-        Gate::authorize('view', $plan);
         $before = $request->integer('before', PHP_INT_MAX);
 
         return view('plans.history', [
@@ -39,7 +37,6 @@ final class HistoryController
     /** What was done between two points, to be played back. */
     public function steps(Request $request, Plan $plan): JsonResponse
     {
-        Gate::authorize('view', $plan);
         $given = $request->validate(['from' => ['required', 'integer', 'min:1'], 'to' => ['required', 'integer', 'gte:from']]);
 
         return response()->json($this->history->played($plan, (int) $given['from'], (int) $given['to']));
@@ -48,7 +45,6 @@ final class HistoryController
     /** The plan as it was, to read. */
     public function show(Request $request, Plan $plan, int $seq): View
     {
-        Gate::authorize('view', $plan);
         $was = $this->history->at($plan, $seq);
         $document = Draft::of($was, new Choices(contents: false));
 
@@ -66,7 +62,6 @@ final class HistoryController
     /** Keeps the plan as it is now under a name. */
     public function store(Request $request, Plan $plan): RedirectResponse|JsonResponse
     {
-        Gate::authorize('update', $plan);
         $name = $request->validate(
             ['name' => ['required', 'string', 'max:120']],
             ['name.required' => 'Give the version a name, so that you find it again.'],
@@ -82,7 +77,6 @@ final class HistoryController
     /** Makes the plan what it was, as a new change. */
     public function goBack(Request $request, Plan $plan, int $seq): RedirectResponse
     {
-        Gate::authorize('update', $plan);
         $this->history->goBack($plan, $request->user() ?? abort(401), $seq);
 
         return redirect()
@@ -93,8 +87,6 @@ final class HistoryController
     /** Makes a new plan of what it was. */
     public function newPlan(Request $request, Plan $plan, int $seq): RedirectResponse
     {
-        Gate::authorize('view', $plan);
-
         return redirect()->route('plan', $this->history->planOf($plan, $request->user() ?? abort(401), $seq));
     }
 }

@@ -9,14 +9,12 @@ use App\Rules\Id;
 use App\Store\PersonalState;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\Gate;
 
 /** On which branch a person looks, and whether the rest is dimmed: their own, never an operation. */
 final class LookController
 {
     public function __invoke(Request $request, Plan $plan, PersonalState $personal): Response
     {
-        Gate::authorize('view', $plan);
         $given = $request->validate(['focus' => ['nullable', new Id()], 'dimmed' => ['required', 'boolean']]);
         $personal->keepLook($request->user() ?? abort(401), $plan, $given['focus'] ?? null, $request->boolean('dimmed'));
 

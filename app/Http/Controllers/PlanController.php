@@ -60,8 +60,6 @@ final class PlanController
     /** The address that the draft had before. */
     public function notes(Plan $plan): RedirectResponse
     {
-        Gate::authorize('view', $plan);
-
         return redirect()->route('plan.draft', $plan, 301);
     }
 
@@ -78,7 +76,6 @@ final class PlanController
     /** One page holds all views, so that going from one to the other takes no time. */
     private function page(Request $request, Plan $plan, PersonalState $personal, string $view): View
     {
-        Gate::authorize('view', $plan);
         $user = $request->user() ?? abort(401);
 
         return view('plans.plan', [
@@ -88,6 +85,8 @@ final class PlanController
                 'plan' => $plan->id,
                 'view' => $view,
                 'user' => $user->id,
+                'can' => ['write' => Gate::allows('update', $plan), 'comment' => Gate::allows('comment', $plan)],
+                'owner' => $plan->owner->name ?? '',
                 'savedAt' => $plan->changed_at?->toIso8601String(),
                 'pulse' => PulseController::address($user, $plan),
                 'folds' => $personal->folds($user, $plan),
@@ -102,7 +101,6 @@ final class PlanController
     /** Renames it, puts it away or takes it out again. */
     public function update(Request $request, Plan $plan): RedirectResponse
     {
-        Gate::authorize('update', $plan);
         $given = $request->validate(['title' => ['sometimes', 'required', 'string', 'max:1000'], 'put_away' => ['sometimes', 'boolean']]);
         if (isset($given['title'])) {
             $this->store->apply($plan, $request->user() ?? abort(401), [
@@ -110,6 +108,7 @@ final class PlanController
             ]);
         }
         if (isset($given['put_away'])) {
+            Gate::authorize('manage', $plan);
             $plan->update(['put_away_at' => $request->boolean('put_away') ? now() : null]);
         }
 
@@ -118,7 +117,6 @@ final class PlanController
 
     public function destroy(Plan $plan): RedirectResponse
     {
-        Gate::authorize('delete', $plan);
         $plan->delete();
 
         return redirect()

@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Access\Access;
 use App\Http\Given;
 use App\Models\Plan;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Gate;
 
 /**
  * Whether a plan has changed since a revision: asked every few seconds by every open page, so it
@@ -33,8 +32,6 @@ final class PulseController
 
     public function sealed(Request $request, Plan $plan): JsonResponse
     {
-        Gate::authorize('view', $plan);
-
         return response()->json(['pulse' => self::address($request->user() ?? abort(401), $plan)]);
     }
 
@@ -42,8 +39,7 @@ final class PulseController
     {
         [$by, $until] = [Given::text($request, 'by'), Given::text($request, 'until')];
         (hash_equals(self::seal($by, $plan, $until), Given::text($request, 'seal')) && (int) $until >= now()->getTimestamp()) || abort(404);
-        $revision
-            = DB::table('plans')->where('id', $plan)->where('owner_id', $by)->whereNull('deleted_at')->value('revision') ?? abort(404);
+        $revision = Access::readable((int) $by)->where('id', $plan)->toBase()->value('revision') ?? abort(404);
 
         return $revision > $request->integer('since') ? response()->json(['revision' => (int) $revision]) : response()->noContent();
     }

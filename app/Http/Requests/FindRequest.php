@@ -5,25 +5,15 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Given;
-use App\Models\Plan;
 use App\Rules\Id;
 use App\Rules\ListOf;
 use Embrel\Plan\Plan as CorePlan;
 use Embrel\Search\Query;
-use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Support\Facades\Gate;
 
 /** What is looked for, where, and what is to stand in its place. */
 final class FindRequest extends FormRequest
 {
-    public function authorize(): Response
-    {
-        $plan = $this->route('plan');
-
-        return $plan instanceof Plan ? Gate::inspect($this->isMethod('get') ? 'view' : 'update', $plan) : Response::denyAsNotFound();
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

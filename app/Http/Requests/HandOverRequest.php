@@ -25,9 +25,7 @@ use Embrel\Plan\Plan as CorePlan;
 use Embrel\Plan\Scheme;
 use Embrel\Writer\Format;
 use Embrel\Writer\TemplateStyles;
-use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 
 final class HandOverRequest extends FormRequest
@@ -47,13 +45,6 @@ final class HandOverRequest extends FormRequest
     }
 
     private ?Plan $planRow = null;
-
-    public function authorize(): Response
-    {
-        $plan = $this->route('plan');
-
-        return $plan instanceof Plan ? Gate::inspect('view', $plan) : Response::denyAsNotFound();
-    }
 
     /** @return array<string, mixed> */
     public function rules(): array

@@ -13,7 +13,6 @@ use Embrel\Layout\Map\Legible;
 use Embrel\Layout\Map\Look;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Gate;
 
 /**
  * What a page asks of the map: `{look, folded, start, known}`, and `room`, width and height, where it is to be folded
@@ -21,13 +20,6 @@ use Illuminate\Support\Facades\Gate;
  */
 final class MapRequest extends FormRequest
 {
-    public function authorize(): \Illuminate\Auth\Access\Response
-    {
-        $plan = $this->route('plan');
-
-        return $plan instanceof Plan ? Gate::inspect('view', $plan) : \Illuminate\Auth\Access\Response::denyAsNotFound();
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

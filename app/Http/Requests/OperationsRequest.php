@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Models\Plan;
 use App\Store\Change;
 use Embrel\Limits;
 use Embrel\MalformedShape;
@@ -12,18 +11,10 @@ use Embrel\Operation\Codec;
 use Embrel\Operation\MalformedOperation;
 use Embrel\Shape;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Support\Facades\Gate;
 
 /** An ordered batch of operations: `{base, operations: [{id, step, type, …}]}`. */
 final class OperationsRequest extends FormRequest
 {
-    public function authorize(): \Illuminate\Auth\Access\Response
-    {
-        $plan = $this->route('plan');
-
-        return $plan instanceof Plan ? Gate::inspect('update', $plan) : \Illuminate\Auth\Access\Response::denyAsNotFound();
-    }
-
     /** @return array<string, mixed> the core checks what is in the operations */
     public function rules(): array
     {

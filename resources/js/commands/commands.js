@@ -20,7 +20,13 @@ const SIGNS = { ArrowUp: '↑', ArrowDown: '↓', ArrowLeft: '←', ArrowRight: 
  * list of all keys go through here.
  */
 export class Commands {
-    constructor() {
+    /**
+     * @param {boolean} [mayWrite] whether what changes the plan may be done
+     * @param {() => void} [refuse] says why not
+     */
+    constructor(mayWrite = true, refuse = () => {}) {
+        this.mayWrite = mayWrite;
+        this.refuse = refuse;
         /** @type {Map<string, Command>} */
         this.known = new Map();
     }
@@ -40,17 +46,28 @@ export class Commands {
 
     /** @param {string} where @param {string} id @param {At} [at] */
     may(where, id, at = {}) {
-        return this.known.get(`${where} ${id}`)?.(at, false) ?? false;
+        return !this.isKept(where, id) && (this.known.get(`${where} ${id}`)?.(at, false) ?? false);
     }
 
     /** Does it, if it may be done; whether it was. @param {string} where @param {string} id @param {At} [at] */
     run(where, id, at = {}) {
+        if (this.isKept(where, id)) {
+            this.refuse();
+            return true;
+        }
         return this.known.get(`${where} ${id}`)?.(at, true) ?? false;
+    }
+
+    /** Whether it is kept from who may only read. @param {string} where @param {string} id */
+    isKept(where, id) {
+        return !this.mayWrite && entries.get(`${where} ${id}`)?.writes === true;
     }
 
     /** Those that are provided in some places, in the order of the table. @param {string[]} places */
     in(places) {
-        return places.flatMap((where) => table.filter((entry) => entry.where === where && this.known.has(`${where} ${entry.id}`)));
+        return places.flatMap((where) =>
+            table.filter((entry) => entry.where === where && this.known.has(`${where} ${entry.id}`) && !this.isKept(where, entry.id)),
+        );
     }
 }
 

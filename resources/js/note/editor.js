@@ -45,11 +45,12 @@ export class NoteEditor {
         this.editor = new Editor({
             element: box,
             injectCSS: false,
+            editable: session.rights.mayWrite,
             extensions: extensions({
                 views: noteViews(desk, {
-                    citation: (at, node) => insertions().editCitation(at, node),
+                    citation: (at, node) => session.rights.mayWrite && insertions().editCitation(at, node),
                     reference: (at, node) => desk.goTo(node.attrs.topic),
-                    footnote: (at, node) => insertions().footnote(at, node),
+                    footnote: (at, node) => session.rights.mayWrite && insertions().footnote(at, node),
                 }),
                 on: {
                     link: () => this.toolbar.askLink(),

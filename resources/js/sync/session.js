@@ -5,7 +5,9 @@ import { ROOT } from '../state/plan.js';
 import { Channel } from './channel.js';
 import { Queue } from './queue.js';
 import { noteOf, startFromShelf } from './from-shelf.js';
+import { Rights } from './rights.js';
 import { Shelf } from './shelf.js';
+import { upload } from './upload.js';
 
 const STEP_PAUSE = 2000;
 
@@ -38,6 +40,7 @@ export class Session {
         this.tree = tree;
         this.on = on;
         this.address = `/plans/${data.plan}`;
+        this.rights = new Rights(data, (text) => on.say(text));
         /** @type {Map<string, {step: string, at: number}>} */
         this.steps = new Map();
         /** Steps that are being taken back or brought back, one after the other. */
@@ -90,6 +93,9 @@ export class Session {
      * @returns {string} the change
      */
     perform(operation, step = newId(), typed = null) {
+        if (this.rights.isKept()) {
+            return '';
+        }
         this.tree.mirror(operation);
         const id = this.queue.add(operation, step, typed);
         this.tree.steps.redo = null;
@@ -160,6 +166,9 @@ export class Session {
      * @param {string} path @param {any} body
      */
     async sent(path, body) {
+        if (this.rights.isKept()) {
+            return null;
+        }
         await this.queue.flush();
         try {
             const answer = await send('POST', `${this.address}/${path}`, { base: this.queue.base, ...body });
@@ -186,17 +195,8 @@ export class Session {
     }
 
     /** Sends a form with a file; null (and said) when it was refused. @param {string} path @param {any} body */
-    async upload(path, body) {
-        await this.queue.flush();
-        try {
-            return await send('POST', `${this.address}/${path}`, body);
-        } catch (thrown) {
-            const error = /** @type {import('../lib/http.js').Refusal} */ (thrown);
-            this.on.say(
-                error.status === 413 ? 'The file is larger than what can be sent at once. Save it smaller and try again.' : error.message,
-            );
-            return null;
-        }
+    upload(path, body) {
+        return upload(this, path, body);
     }
 
     /** What is typed as a date, as it is stored; PHP reads it. @param {string | null} typed */

@@ -21,7 +21,7 @@ export class Frame {
         this.words = byId('words');
         this.strip = new StripBar(byId('strip'), tree, {
             go,
-            move: (ids, place) => session.move(ids, place),
+            move: session.rights.mayWrite ? (ids, place) => session.move(ids, place) : null,
         });
         this.steps = /** @type {['undo' | 'redo', string][]} */ ([
             ['undo', 'Undo'],

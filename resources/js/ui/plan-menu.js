@@ -9,7 +9,7 @@ import { byKey } from '../lib/keys.js';
 export function planMenu(run) {
     const menu = byId('plan-menu');
     const button = byId('title');
-    const entries = allOf(menu, '[role=menuitem]');
+    const entries = allOf(menu, '[role=menuitem]:not([hidden])');
     menu.addEventListener('toggle', (event) => {
         button.setAttribute('aria-expanded', String(event.newState === 'open'));
         if (event.newState === 'open') {

@@ -8,7 +8,7 @@ export class StripBar {
     /**
      * @param {HTMLElement} box
      * @param {import('../state/plan.js').Tree} tree
-     * @param {{go: (id: string) => void, move: (ids: string[], place: import('../state/topics.js').Place) => void}} on
+     * @param {{go: (id: string) => void, move: ((ids: string[], place: import('../state/topics.js').Place) => void) | null}} on
      */
     constructor(box, tree, { go, move }) {
         this.box = box;
@@ -62,7 +62,7 @@ export class StripBar {
         let over = null;
         follow(event, {
             move: (e) => {
-                if (!this.dragged && !isDrag(event, e)) {
+                if (!this.move || (!this.dragged && !isDrag(event, e))) {
                     return;
                 }
                 over?.classList.remove('is-target');
@@ -85,7 +85,7 @@ export class StripBar {
         this.dragged = false;
         over?.classList.remove('is-target');
         if (over?.dataset.id !== id) {
-            this.move([id], { parent: ROOT, after });
+            this.move?.([id], { parent: ROOT, after });
         }
     }
 }

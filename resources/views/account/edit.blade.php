@@ -58,6 +58,19 @@
             <p>This deletes the account and all its plans, at once and for good. Download everything first if you may want it.</p>
             <form class="grid gap-4" method="post" action="{{ route('account') }}">
                 @csrf @method('DELETE')
+                @if ($shared !== [])
+                    <fieldset class="grid gap-2">
+                        <legend>Plans that others share</legend>
+                        <ul class="hint">
+                            @foreach ($shared as [$plan, $heir])
+                                <li>{{ $plan->title === '' ? 'Untitled' : $plan->title }}, which would go to {{ $heir->name }}</li>
+                            @endforeach
+                        </ul>
+                        <label class="choice"><span>Hand them on</span><input type="radio" name="shared" value="hand-on"></label>
+                        <label class="choice"><span>Delete them too</span><input type="radio" name="shared" value="take-along"></label>
+                        @error('shared')<p class="error" role="alert">{{ $message }}</p>@enderror
+                    </fieldset>
+                @endif
                 <x-field name="password_to_delete" label="Your password, to be sure" type="password" autocomplete="current-password"
                     required/>
                 <div class="dialog-foot"><button class="plain danger">Delete the account and all plans</button></div>

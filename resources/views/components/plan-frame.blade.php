@@ -1,5 +1,6 @@
 <x-layouts.app :title="$title" :scripts="$scripts ?? ['resources/js/app.js']">
-<div {{ $attributes->class(['plan']) }}>
+@php($reads = Auth::user()?->cannot('update', $plan) ?? false)
+<div {{ $attributes->class(['plan', 'is-reading' => $reads]) }}>
     <header class="top">
         <div class="brand">
             <a href="{{ route('plans') }}" aria-label="All plans" title="All plans"><x-mark/></a>
@@ -7,6 +8,9 @@
                 id="title-text">{{ $plan->title === '' ? 'Untitled' : $plan->title }}</span><x-icon name="chevron-down"
                 :size="14"/></button>
             {{ $beside ?? '' }}
+            @if ($reads)
+                <span class="reads" title="{{ $plan->owner->name ?? 'Its owner' }} can let you write.">You can read this plan</span>
+            @endif
         </div>
         <nav class="modes" aria-label="Views">
             @foreach ($views() as $view => $one)
@@ -33,19 +37,19 @@
                 @endif>Hand over</a>
         </div>
         <div class="menu plan-menu" id="plan-menu" popover role="menu" aria-label="The plan">
-            <a role="menuitem" href="{{ $doing('properties') }}" data-command="properties">Properties…
+            <a role="menuitem" href="{{ $doing('properties') }}" data-command="properties" @if ($reads) hidden @endif>Properties…
                 <small id="menu-properties">{{ $properties() }}</small></a>
-            <a role="menuitem" href="{{ $doing('labels') }}" data-command="labels">Labels…
+            <a role="menuitem" href="{{ $doing('labels') }}" data-command="labels" @if ($reads) hidden @endif>Labels…
                 <small id="menu-labels">{{ $labels() }}</small></a>
             <a role="menuitem" href="{{ $doing('openingNote') }}" data-command="openingNote">Opening note</a>
-            <hr>
-            <a role="menuitem" href="{{ route('intake', ['into' => $plan->id]) }}">Bring in a file or text…</a>
-            <a role="menuitem" href="{{ $doing('bringInPlan') }}" data-command="bringInPlan">Bring in another plan…</a>
+            <hr @if ($reads) hidden @endif>
+            <a role="menuitem" href="{{ route('intake', ['into' => $plan->id]) }}" @if ($reads) hidden @endif>Bring in a file or text…</a>
+            <a role="menuitem" href="{{ $doing('bringInPlan') }}" data-command="bringInPlan" @if ($reads) hidden @endif>Bring in another plan…</a>
             <hr>
             <a role="menuitem" href="{{ route('plan.history', $plan) }}" @if ($current === 'history') aria-current="page" @endif>History
                 <small id="menu-changes">{{ number_format($plan->revision - 1) }}
                 {{ $plan->revision === 2 ? 'change' : 'changes' }}</small></a>
-            <a role="menuitem" href="{{ $doing('keepVersion') }}" data-command="keepVersion">Keep this version…</a>
+            <a role="menuitem" href="{{ $doing('keepVersion') }}" data-command="keepVersion" @if ($reads) hidden @endif>Keep this version…</a>
             <hr>
             <a role="menuitem" href="{{ $doing('showKeys') }}" data-command="showKeys">All keys <small>?</small></a>
             <a role="menuitem" href="{{ route('plans') }}">All plans</a>

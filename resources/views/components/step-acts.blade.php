@@ -3,7 +3,7 @@
     <a class="plain" href="{{ route('plan.version', [$plan, $seq]) }}" aria-label="Read the plan as it was: {{ $name }}">Read</a>
     @if ($isNow)
         <span class="hint">as it is now</span>
-    @else
+    @elsecan('update', $plan)
         <form method="post" action="{{ route('plan.back', [$plan, $seq]) }}">@csrf<button class="plain"
             aria-label="Go back to: {{ $name }}">Go back</button></form>
     @endif

@@ -96,8 +96,8 @@
                 class="hint">They do not go into the draft. Take with you what is needed:</p><ul
                 class="files-listed">@foreach ($files as $file)<li><a class="link"
                 href="{{ route('plan.attachment', [$plan, $file['id']]) }}" download>{{ $file['name'] }}</a></li>@endforeach</ul>@endif
-            <p class="hint">A document that was handed over and changed elsewhere:
-                <a class="link" href="{{ route('way-back', $plan) }}">take its changes in</a>.</p>
+            @can('update', $plan)<p class="hint">A document that was handed over and changed elsewhere:
+                <a class="link" href="{{ route('way-back', $plan) }}">take its changes in</a>.</p>@endcan
             <div class="only-small"><button type="button" class="primary" x-on:click="closeChoices">See the pages</button></div>
         </form>
         <main class="stage" x-ref="stage">

@@ -12,6 +12,7 @@
     <p class="hint">Each line is one step. Going back to a step makes the plan what it was right after it, as a new change: nothing is ever
         erased.</p>
     <x-said/>
+    @can('update', $plan)
     <form class="keep-version" method="post" action="{{ route('plan.history', $plan) }}">
         @csrf
         <div class="field"><label for="version-name">Keep the plan as it is now, under a name</label><input id="version-name" name="name"
@@ -20,6 +21,7 @@
             role="alert">{{ $message }}</p>@enderror</div>
         <button class="primary">Keep this version</button>
     </form>
+    @endcan
     @if ($versions !== [] && $isFirstPage)
         <section aria-labelledby="versions-head">
             <h2 id="versions-head">Kept versions</h2>

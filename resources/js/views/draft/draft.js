@@ -116,7 +116,13 @@ export class Draft {
         const here = this.box.contains(document.activeElement) ? held() : null;
         const isWriting = editor && here && editor.contains(here);
         const from = /** @type {HTMLElement | null | undefined} */ (here?.closest('[data-topic]'))?.dataset.topic;
-        this.box.replaceChildren(...this.topics().map(({ id, level }) => (id === this.open && editor ? editor : this.section(id, level))));
+        let depth = 0;
+        const sections = this.topics().map(({ id, level }) => {
+            // Where what stands above is not shown, no level of headings is skipped.
+            depth = Math.min(Math.max(1, level), depth + 1);
+            return id === this.open && editor ? editor : this.section(id, level, depth);
+        });
+        this.box.replaceChildren(...sections);
         // The keyboard stays where it was, though the page was drawn anew.
         if (isWriting) {
             this.editor?.editor.view.focus();
@@ -126,8 +132,8 @@ export class Draft {
         byId('notes-empty').hidden = this.box.children.length > 0;
     }
 
-    /** @param {string} id @param {number} level */
-    section(id, level) {
+    /** @param {string} id @param {number} level @param {number} depth of its heading */
+    section(id, level, depth) {
         const { tree } = this.page;
         const topic = tree.noteBearer(id);
         const title = id === ROOT ? 'Opening note' : topic.title || 'Untitled';
@@ -142,7 +148,7 @@ export class Draft {
             read.append(element('p', { class: 'quiet' }, 'No note yet'));
         }
         const head = element(
-            /** @type {'h2'} */ (`h${Math.min(6, Math.max(2, level + 1))}`),
+            /** @type {'h2'} */ (`h${Math.min(6, depth + 1)}`),
             { id: `note-of-${id}` },
             topic.label && element('span', { class: 'n' }, topic.label),
             ' ',
@@ -172,6 +178,9 @@ export class Draft {
 
     /** Writes in the note of a topic, from this moment on. @param {string} id */
     edit(id) {
+        if (!this.page.session.rights.mayWrite) {
+            return;
+        }
         if (this.open === id) {
             return;
         }

@@ -74,7 +74,7 @@ export class Hands extends Dragging {
         const isFinger = event.pointerType === 'touch';
         const wasMarked = outline.marked.has(id) && outline.marked.size === 1 && outline.active === id;
         const target = event.target;
-        const mayDrag = !isFinger || outline.marked.has(id);
+        const mayDrag = this.map.page.session.rights.mayWrite && (!isFinger || outline.marked.has(id));
         if (!isFinger) {
             event.preventDefault();
             this.box.focus({ preventScroll: true });

@@ -108,6 +108,9 @@ export class RelationLayer {
 
     /** From the handle of a topic to another one. @param {PointerEvent} event @param {string} id */
     pull(event, id) {
+        if (!this.map.page.session.rights.mayWrite) {
+            return;
+        }
         const shape = this.map.picture.shapes.get(id);
         if (!shape) {
             return;

@@ -65,7 +65,7 @@ export class Tray {
 
     /** @param {PointerEvent} event @param {string} id */
     press(event, id) {
-        if (event.button !== 0) {
+        if (event.button !== 0 || !this.map.page.session.rights.mayWrite) {
             return;
         }
         const stop = follow(event, {

@@ -55,7 +55,8 @@ export class Drag {
     press(event) {
         const handle = around(event, '.n, .title');
         const row = around(event, '.row');
-        if (!handle || !row || event.button !== 0 || (event.pointerType === 'touch' && !handle.classList.contains('n'))) {
+        const { mayWrite } = this.outline.page.session.rights;
+        if (!mayWrite || !handle || !row || event.button !== 0 || (event.pointerType === 'touch' && !handle.classList.contains('n'))) {
             return;
         }
         const { id = '' } = row.dataset;

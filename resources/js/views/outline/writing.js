@@ -46,7 +46,7 @@ export class Writing extends TitleEnter {
     write(id, at, event = null) {
         const { outline } = this;
         const topic = outline.tree.get(id);
-        if (!topic) {
+        if (!topic || !outline.page.session.rights.mayWrite) {
             return;
         }
         this.end();

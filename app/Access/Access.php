@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Access;
+
+use App\Models\Plan;
+use App\Models\Share;
+use App\Models\User;
+use Illuminate\Database\Eloquent\Builder;
+
+/** Who may do what in which plan: said here, and nowhere else. */
+final class Access
+{
+    /** Null: the plan is not there for this person. */
+    public static function of(User $person, Plan $plan): ?Role
+    {
+        if ($plan->owner_id === $person->id) {
+            return Role::Owner;
+        }
+
+        return Share::query()->where('plan_id', $plan->id)->where('user_id', $person->id)->first()?->role;
+    }
+
+    /**
+     * The plans that a person may read.
+     *
+     * @return Builder<Plan>
+     */
+    public static function readable(int $person): Builder
+    {
+        return Plan::query()->where(
+            static function (Builder $either) use ($person): void {
+                $either->where('owner_id', $person)->orWhereIn('id', Share::query()->where('user_id', $person)->select('plan_id'));
+            },
+        );
+    }
+
+    /** Whom a plan goes to when its owner leaves: of those who may most, the one who has been there longest. */
+    public static function heir(Plan $plan): ?User
+    {
+        $shares = $plan->shares()->with('user')->get();
+        foreach (Role::shared() as $role) {
+            $first = $shares->where('role', $role)->sortBy('created_at')->first();
+            if ($first !== null) {
+                return $first->user;
+            }
+        }
+
+        return null;
+    }
+
+    /** Makes another person the owner of a plan. */
+    public static function handOn(Plan $plan, User $heir): void
+    {
+        $plan->shares()->where('user_id', $heir->id)->delete();
+        $plan->owner()->associate($heir)->save();
+    }
+}
