@@ -60,12 +60,14 @@ final class News
     /** @return array<string, mixed> */
     private static function after(PlanRow $row, int $base, Outcome $outcome): array
     {
+        // One change is shown by the page as it came to be; several may have led back to where the page does not have it.
+        $named = $base === $outcome->from && $outcome->revision - $outcome->from < 2 ? [] : $outcome->named;
         if ($base === $outcome->from) {
-            return PlanView::since($row, $outcome->after, $outcome->before);
+            return PlanView::since($row, $outcome->after, $outcome->before, $named);
         }
         $sum = StoredDifference::sum($row->id, $base, $outcome->from, self::MOST);
 
-        return self::compared($row, $outcome->before->plan, $outcome->after->plan, $sum['did'] ?? null, $outcome->named);
+        return self::compared($row, $outcome->before->plan, $outcome->after->plan, $sum['did'] ?? null, $named);
     }
 
     /**
@@ -115,7 +117,7 @@ final class News
 
         return ($did->sources === [] ? [] : ['sources' => PlanSources::labels($row)])
             + ($did->relations === [] ? [] : ['relations' => PlanView::relations($row->id)])
-            + PlanView::since($row, $sight, $known, array_values(array_filter($named, $now->isLive(...))));
+            + PlanView::since($row, $sight, $known, $named);
     }
 
     /** A plan, and topics of it that were removed. */

@@ -55,6 +55,7 @@ final class PlanView
     public static function since(PlanRow $row, Sight $sight, ?Sight $known, array $named = []): array
     {
         $plan = $sight->plan;
+        $named = array_values(array_filter($named, $plan->isLive(...)));
         $comparison = $known === null ? null : $sight->comparison;
         $changed
             = $comparison === null
@@ -75,8 +76,8 @@ final class PlanView
                 'all' => $known === null,
                 'runs' => match (true) {
                     $comparison === null => Runs::all($plan),
-                    $sight->hasSameNumbersAs($known) => [],
-                    default => Runs::since($known->plan, $plan, $comparison),
+                    $sight->hasSameNumbersAs($known) => self::numbers($sight, $named),
+                    default => [...Runs::since($known->plan, $plan, $comparison), ...self::numbers($sight, $named)],
                 },
             ],
             'figures' => self::figures($sight, $known),
@@ -90,6 +91,28 @@ final class PlanView
                 : ['strip' => $sight->strip(), 'words' => $sight->words()])
             + ($known !== null && $known->plan->properties === $plan->properties ? [] : ['properties' => $plan->properties->toArray()])
             + self::summary($plan->title(), $plan->properties->target?->words, $plan->topic(Plan::ROOT)->noted);
+    }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return list<array{parent: string, from: int, own: list<string>}> the numbers of topics and of what is under them, each by itself
+     */
+    private static function numbers(Sight $sight, array $ids): array
+    {
+        $plan = $sight->plan;
+        $under = [];
+        foreach ($ids as $id) {
+            $under += array_fill_keys(Plan::isFixed($id) ? [] : $plan->branch($id), true);
+        }
+        $runs = [];
+        foreach ($under as $id => $_) {
+            $parent = (string) $plan->parent((string) $id);
+            $from = (int) array_search($id, $plan->parts($parent), true);
+            $runs[] = ['parent' => $parent, 'from' => $from, 'own' => [$sight->numbering()->own((string) $id)]];
+        }
+
+        return $runs;
     }
 
     /**

@@ -24,7 +24,7 @@ enum CitationStyle: string
         };
     }
 
-    /** @param string $language a language tag: German connecting words, else English ones */
+    /** @param string $language a language tag */
     public function style(string $language): Style\Style
     {
         $terms = Terms::of($language);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Document;
 
+use Embrel\Language\Language;
 use Embrel\Plan\Properties;
 use Embrel\Plan\Scheme;
 
@@ -76,9 +77,7 @@ final readonly class Document
             'author' => $this->properties->author,
             'subject' => $this->properties->subject,
             'date' => $this->date,
-            'words' => $this->isGerman()
-                ? 'etwa ' . number_format($this->roundWords(), 0, ',', '.') . ' Wörter'
-                : 'about ' . number_format($this->roundWords()) . ' words',
+            'words' => \sprintf($this->language()->say('aboutWords'), $this->language()->number($this->roundWords())),
             default => '',
         };
     }
@@ -90,9 +89,9 @@ final readonly class Document
         return $words < 1000 ? $words : (int) round($words, -2);
     }
 
-    public function isGerman(): bool
+    public function language(): Language
     {
-        return str_starts_with(strtolower($this->properties->language), 'de');
+        return Language::of($this->properties->language);
     }
 
     public function hasLists(): bool
@@ -111,12 +110,12 @@ final readonly class Document
 
     public function contentsTitle(): string
     {
-        return $this->isGerman() ? 'Inhalt' : 'Contents';
+        return $this->language()->say('contents');
     }
 
     public function figuresTitle(): string
     {
-        return $this->isGerman() ? 'Abbildungen' : 'Figures';
+        return $this->language()->say('figures');
     }
 
     /** @return list<string> the fields under the title that say something */

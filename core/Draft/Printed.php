@@ -6,8 +6,8 @@ namespace Embrel\Draft;
 
 use Embrel\Citation\Cited;
 use Embrel\Citation\References;
-use Embrel\Citation\Terms;
 use Embrel\Document\Anchor;
+use Embrel\Language\Language;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Mark;
@@ -222,7 +222,7 @@ final class Printed
         if (!$this->plan->has($topic) || $this->plan->home($topic) === Plan::BIN) {
             $this->lack('topicRef');
 
-            return Node::text(Terms::of($this->plan->properties->language)->isGerman ? '[Abschnitt fehlt]' : '[section missing]');
+            return Node::text('[' . Language::of($this->plan->properties->language)->say('noSection') . ']');
         }
 
         return Node::text($this->says($topic), isset($this->anchors[$topic]) ? [new Mark('link', ['href' => "#_e{$topic}"])] : []);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Numbering;
 
+use Embrel\Language\Language;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Numbered;
 use Embrel\Plan\Plan;
@@ -24,13 +25,16 @@ final class Counting
     /** @var array<string, string> see Numbering */
     public array $afar = [];
     private int $chapters = 0;
+    private readonly Language $language;
 
     public function __construct(
         private readonly Plan $plan,
         private readonly Scheme $scheme,
         private readonly int $depth,
         private readonly bool $runOn,
-    ) {}
+    ) {
+        $this->language = Language::of($plan->properties->language);
+    }
 
     /**
      * Numbers the parts of a parent.
@@ -46,14 +50,14 @@ final class Counting
         $count = $runsOn ? $this->chapters : 0;
         $appendices = 0;
         $below = [];
-        $usual = $inAppendix ? Form::underAppendix() : Form::of($this->scheme, $level + 1, $this->runOn);
+        $usual = $inAppendix ? Form::underAppendix() : Form::of($this->scheme, $level + 1, $this->language, $this->runOn);
         foreach ($this->plan->parts[$parent] ?? [] as $id) {
             $topic = $this->plan->topics[$id];
             if (!self::takesNumber($topic, $this->scheme)) {
                 continue;
             }
             $appendix = $topic->numbered === Numbered::Appendix;
-            $form = $appendix ? Form::appendix($this->scheme, $level + 1) : $usual;
+            $form = $appendix ? Form::appendix($this->scheme, $level + 1, $this->language) : $usual;
             if ($form === null) {
                 continue;
             }
@@ -84,7 +88,7 @@ final class Counting
 
     private static function fromAfar(Form $form, string $own, string $written, string $above): string
     {
-        if ($form->joined || $above === '' || str_starts_with($form->before, 'Chapter')) {
+        if ($form->joined || $above === '' || $form->isComplete) {
             return rtrim($own, '.');
         }
 

@@ -111,10 +111,12 @@ final class ListNumbers
     public function form(int $list, int $level): ?Form
     {
         if ($list === self::APPENDICES) {
-            return $level === 1 ? Form::appendix($this->document->scheme, 1) : Form::underAppendix();
+            return $level === 1 ? Form::appendix($this->document->scheme, 1, $this->document->language()) : Form::underAppendix();
         }
 
-        return $level > $this->document->numberDepth ? null : Form::of($this->document->scheme, $level, $this->runsOn());
+        return $level > $this->document->numberDepth
+            ? null
+            : Form::of($this->document->scheme, $level, $this->document->language(), $this->runsOn());
     }
 
     /** The first level that a joined number begins with. */

@@ -116,6 +116,26 @@ final class NewsTest extends TestCase
         self::assertFalse($answer->json('numbers.all'));
     }
 
+    public function testWhatSeveralChangesLedBackToIsToldToThePageThatSentThem(): void
+    {
+        // The page shows the first of them at once: a loose idea without a number.
+        $c = $this->id('C');
+        $base = $this->row->refresh()->revision;
+        $away = ['type' => 'move', 'ids' => [$c], 'at' => ['parent' => Plan::TRAY, 'after' => null]];
+        $back = ['type' => 'move', 'ids' => [$c], 'at' => ['parent' => Plan::ROOT, 'after' => $this->id('B')]];
+        foreach ([[[$away, $back]], [[$away], [$back]]] as $batches) {
+            foreach ($batches as $batch) {
+                $answer = $this->postJson("/plans/{$this->row->id}/operations", [
+                    'base' => $base,
+                    'operations' => array_map(static fn(array $one): array => $one + ['id' => self::newId(), 'step' => self::newId()], $batch),
+                ])->assertOk();
+            }
+            self::assertContains(['parent' => Plan::ROOT, 'from' => 2, 'own' => ['3']], $answer->json('numbers.runs'));
+            self::assertSame($this->id('B'), array_column($answer->json('topics'), 'after', 'id')[$c]);
+            $base = $answer->json('revision');
+        }
+    }
+
     public function testWhoIsFarBehindIsToldTheWhole(): void
     {
         $store = app(PlanStore::class);

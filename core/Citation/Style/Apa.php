@@ -26,7 +26,7 @@ final readonly class Apa implements Style
 
     public function heading(): string
     {
-        return $this->terms->isGerman ? 'Literatur' : 'References';
+        return $this->terms->say('references');
     }
 
     public function cited(Source $source, int $names): string

@@ -27,7 +27,7 @@ final readonly class ChicagoDates implements Style
 
     public function heading(): string
     {
-        return $this->terms->isGerman ? 'Literatur' : 'References';
+        return $this->terms->say('references');
     }
 
     public function cited(Source $source, int $names): string

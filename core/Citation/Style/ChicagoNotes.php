@@ -30,7 +30,7 @@ final readonly class ChicagoNotes implements Style
 
     public function heading(): string
     {
-        return $this->terms->isGerman ? 'Literaturverzeichnis' : 'Bibliography';
+        return $this->terms->say('bibliography');
     }
 
     public function cited(Source $source, int $names): string
@@ -54,7 +54,7 @@ final readonly class ChicagoNotes implements Style
 
         $note = Prose::raised(implode('; ', $out));
 
-        return !$this->terms->isGerman && str_ends_with($note, '”')
+        return $this->terms->language->closesAfterStop() && str_ends_with($note, '”')
             ? substr($note, 0, -3) . (preg_match('/[.?!]”\z/u', $note) === 1 ? '”' : '.”')
             : Prose::stop($note);
     }

@@ -23,7 +23,7 @@ final readonly class Mla implements Style
 
     public function heading(): string
     {
-        return $this->terms->isGerman ? 'Zitierte Werke' : 'Works Cited';
+        return $this->terms->say('worksCited');
     }
 
     public function cited(Source $source, int $names): string

@@ -22,7 +22,7 @@ final readonly class Numbered implements Style
 
     public function heading(): string
     {
-        return $this->terms->isGerman ? 'Quellen' : 'References';
+        return $this->terms->say('sources');
     }
 
     public function cited(Source $source, int $names): string

@@ -91,7 +91,7 @@ final class LatexWriter implements Writer
         );
         $size = $style->size >= 11.5 ? 12 : ($style->size >= 10.5 ? 11 : 10);
         $facts = array_filter(array_map($document->field(...), array_intersect($style->titleFields, ['author', 'subject', 'words'])));
-        $language = $document->isGerman() ? 'ngerman' : 'english';
+        $language = $document->language()->babel();
 
         return "\\documentclass[{$size}pt]{article}\n"
             . self::ENGINES

@@ -11,7 +11,7 @@
                 value="{{ $form->value }}">{{ ucfirst($form->value) }}</option>@endforeach</select></label>
             <label class="field"><span>Language</span><select
                 name="language">@foreach (['en' => 'English', 'en-GB' => 'English (British)', 'en-US' => 'English (American)',
-                'de' => 'German', 'fr' => 'French', 'es' => 'Spanish', 'it' => 'Italian', 'nl' => 'Dutch', 'pl' => 'Polish',
+                'de' => 'German', 'fr' => 'French', 'es' => 'Spanish', 'it' => 'Italian', 'nl' => 'Dutch', 'pt' => 'Portuguese', 'pl' => 'Polish',
                 'ja' => 'Japanese', 'zh' => 'Chinese'] as $tag => $name)<option
                 value="{{ $tag }}">{{ $name }}</option>@endforeach</select></label>
             <label class="field"><span>Target in words</span><input name="target" type="number" min="1" max="10000000"></label>

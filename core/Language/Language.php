@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Language;
+
+/** The language of a plan: its words and ways of writing in what is handed over. One that has no table says it in English. */
+final readonly class Language
+{
+    private const TABLES = [
+        'en' => English::TABLE,
+        'de' => German::TABLE,
+        'fr' => French::TABLE,
+        'es' => Spanish::TABLE,
+        'it' => Italian::TABLE,
+        'nl' => Dutch::TABLE,
+        'pt' => Portuguese::TABLE,
+        'pl' => Polish::TABLE,
+    ];
+
+    /**
+     * @param string $tag   as it was given, such as de-AT
+     * @param string $words the language of the words: one of those that have a table
+     */
+    private function __construct(public string $tag, private string $words) {}
+
+    /** @param string $tag a language tag (BCP 47) */
+    public static function of(string $tag): self
+    {
+        $primary = strtolower(explode('-', $tag)[0]);
+
+        return new self($tag, isset(self::TABLES[$primary]) ? $primary : 'en');
+    }
+
+    /** @return list<string> the tags of the languages that have a table */
+    public static function known(): array
+    {
+        return array_keys(self::TABLES);
+    }
+
+    /** A word as it stands by itself or at the beginning. */
+    public function say(string $word): string
+    {
+        return self::TABLES[$this->words]['words'][$word];
+    }
+
+    /** Within a sentence; where nouns keep their capital, with it. */
+    public function low(string $word): string
+    {
+        return self::TABLES[$this->words]['nounsKeepCapitals'] ? $this->say($word) : mb_strtolower($this->say($word));
+    }
+
+    /** @return string the month of a year, 1 to 12, as it stands in a date */
+    public function month(int $month, bool $isShort = false): string
+    {
+        return self::TABLES[$this->words][$isShort ? 'shortMonths' : 'months'][$month - 1];
+    }
+
+    /** A month that stands without a day: in some languages another form of its name. */
+    private function monthAlone(int $month, bool $isShort): string
+    {
+        return $isShort ? $this->month($month, true) : self::TABLES[$this->words]['monthsAlone'][$month - 1] ?? $this->month($month);
+    }
+
+    /**
+     * A date out of those of its parts that are known.
+     *
+     * @param string $form of the table: `date` (May 3, 1994), `dayFirst` (3 May 1994) or `monthAndDay` (May 3)
+     * @param string $year already written; empty where none is wanted
+     */
+    public function date(string $form, ?int $day, ?int $month, string $year, bool $isShort = false): string
+    {
+        if ($month === null) {
+            return $year;
+        }
+        [$whole, $ofMonth] = self::TABLES[$this->words]['dates'][$form];
+
+        return strtr($day === null ? $ofMonth : $whole, [
+            '{day}' => $day === 1 ? self::TABLES[$this->words]['first'] : (string) $day,
+            '{month}' => $day === null ? $this->monthAlone($month, $isShort) : $this->month($month, $isShort),
+            '{year}' => $year,
+        ]);
+    }
+
+    /** Whether a word for “about” stands before the whole of a date, and not before its year. */
+    public function circaComesFirst(): bool
+    {
+        return self::TABLES[$this->words]['circaFirst'];
+    }
+
+    /** 2nd ed., 2. Aufl.; an edition in words as it is, with the word for it where that is not in it. */
+    public function edition(string $edition): string
+    {
+        $table = self::TABLES[$this->words];
+        if (preg_match('/\A(\d+)(?:\.|st|nd|rd|th|e|ª|\.ª)?\z/u', $edition, $m) === 1) {
+            $edition = $this->words === 'en' ? English::ordinal((int) $m[1]) : \sprintf($table['ordinal'], $m[1]);
+        }
+
+        return preg_match("/(?<!\\p{L})(?:ed(?:ition)?|{$table['isEdition']})\\b/iu", $edition) === 1
+            ? $edition
+            : \sprintf($table['words']['edition'], $edition);
+    }
+
+    /** In quotation marks; where the language has it so, a comma or full stop that follows stands inside them. */
+    public function quoted(string $text, string $after = ''): string
+    {
+        if (preg_match('/[.?!…]\z/u', $text) === 1 && $after !== '') {
+            $after = '';
+        }
+        [$open, $close] = self::TABLES[$this->words]['quotes'];
+
+        return $this->closesAfterStop() ? "{$open}{$text}{$after}{$close}" : "{$open}{$text}{$close}{$after}";
+    }
+
+    /** Whether closing quotation marks stand after the comma or full stop. */
+    public function closesAfterStop(): bool
+    {
+        return self::TABLES[$this->words]['closesAfterStop'];
+    }
+
+    /** A number as it is written: 1,200; 1.200. */
+    public function number(int $number): string
+    {
+        return number_format($number, 0, '', self::TABLES[$this->words]['thousands']);
+    }
+
+    /** The name that LaTeX’s babel has for it. */
+    public function babel(): string
+    {
+        return self::TABLES[$this->words]['babel'];
+    }
+
+    public function isEnglish(): bool
+    {
+        return str_starts_with(strtolower($this->tag), 'en');
+    }
+}

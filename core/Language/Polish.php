@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Language;
+
+/** What is handed over in Polish: its words, and how dates, numbers and quotations are written. */
+final class Polish
+{
+    public const TABLE = [
+        'words' => [
+            'and' => 'i',
+            'etAl' => 'i in.',
+            'editor' => 'red.',
+            'editors' => 'red.',
+            'editorLong' => 'red.',
+            'editorsLong' => 'red.',
+            'editedBy' => 'pod redakcją',
+            'edBy' => 'red.',
+            'director' => 'reż.',
+            'directors' => 'reż.',
+            'directorShort' => 'reż.',
+            'directedBy' => 'Reżyseria',
+            'in' => 'W',
+            'inLow' => 'w',
+            'noDate' => 'b.d.',
+            'page' => 's.',
+            'pages' => 's.',
+            'edition' => 'wyd. %s',
+            'volume' => 't.',
+            'Volume' => 'T.',
+            'issue' => 'nr',
+            'circa' => 'ok. ',
+            'retrieved' => 'Pobrano %s z',
+            'accessed' => 'Dostęp %s',
+            'accessedLow' => 'dostęp %s',
+            'personal' => 'komunikacja osobista',
+            'film' => 'Film',
+            'interview' => 'Wywiad',
+            'thesis' => 'Praca dyplomowa',
+            'noSource' => 'brak źródła',
+            'noTitle' => 'Bez tytułu',
+            'contents' => 'Spis treści',
+            'figures' => 'Rysunki',
+            'references' => 'Bibliografia',
+            'bibliography' => 'Bibliografia',
+            'worksCited' => 'Cytowane prace',
+            'sources' => 'Bibliografia',
+            'chapter' => 'Rozdział',
+            'part' => 'Część',
+            'appendix' => 'Aneks',
+            'noSection' => 'brak rozdziału',
+            'aboutWords' => 'około %s słów',
+        ],
+        'months' => [
+            'stycznia', 'lutego', 'marca', 'kwietnia', 'maja', 'czerwca',
+            'lipca', 'sierpnia', 'września', 'października', 'listopada', 'grudnia',
+        ],
+        'monthsAlone' => [
+            'styczeń', 'luty', 'marzec', 'kwiecień', 'maj', 'czerwiec',
+            'lipiec', 'sierpień', 'wrzesień', 'październik', 'listopad', 'grudzień',
+        ],
+        'shortMonths' => [
+            'sty.', 'lut.', 'mar.', 'kwi.', 'maj', 'cze.',
+            'lip.', 'sie.', 'wrz.', 'paź.', 'lis.', 'gru.',
+        ],
+        'dates' => [
+            'date' => ['{day} {month} {year}', '{month} {year}'],
+            'dayFirst' => ['{day} {month} {year}', '{month} {year}'],
+            'monthAndDay' => ['{day} {month}', '{month}'],
+        ],
+        'first' => '1',
+        'circaFirst' => true,
+        'ordinal' => '%s',
+        'isEdition' => 'wyd(?:anie)?',
+        'quotes' => ['„', '”'],
+        'closesAfterStop' => false,
+        'nounsKeepCapitals' => false,
+        'thousands' => ' ',
+        'babel' => 'polish',
+    ];
+}
