@@ -181,10 +181,8 @@ final class PlanStore
             }
 
             $last = end($log);
-            $named = $changes === [] ? [] : self::named(json_encode(array_map(
-                static fn(Change $change): array => $change->operation->toArray(),
-                $changes,
-            ), self::JSON));
+            $forms = array_map(static fn(Change $change): array => self::withoutPlaces($change->operation->toArray()), $changes);
+            $named = self::named(json_encode($forms, self::JSON));
 
             return new Outcome(
                 $sight,
@@ -254,6 +252,18 @@ final class PlanStore
     private static function buildsOn(string $form, string $missing, Plan $state): bool
     {
         return array_filter(self::named($form), static fn(string $id): bool => !$state->has($id) && str_contains($missing, $id)) !== [];
+    }
+
+    /**
+     * @param array<array-key, mixed> $form of an operation
+     *
+     * @return array<array-key, mixed> without the places to which it brings something
+     */
+    private static function withoutPlaces(array $form): array
+    {
+        unset($form['at']);
+
+        return array_map(static fn(mixed $part): mixed => \is_array($part) ? self::withoutPlaces($part) : $part, $form);
     }
 
     /** @return list<string> ids that the form of an operation names */

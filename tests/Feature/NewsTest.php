@@ -127,7 +127,10 @@ final class NewsTest extends TestCase
             foreach ($batches as $batch) {
                 $answer = $this->postJson("/plans/{$this->row->id}/operations", [
                     'base' => $base,
-                    'operations' => array_map(static fn(array $one): array => $one + ['id' => self::newId(), 'step' => self::newId()], $batch),
+                    'operations' => array_map(
+                        static fn(array $one): array => $one + ['id' => self::newId(), 'step' => self::newId()],
+                        $batch,
+                    ),
                 ])->assertOk();
             }
             self::assertContains(['parent' => Plan::ROOT, 'from' => 2, 'own' => ['3']], $answer->json('numbers.runs'));

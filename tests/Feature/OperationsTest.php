@@ -367,7 +367,7 @@ final class OperationsTest extends TestCase
             ['point', '#1a2b3c', 'to-check', 350, ['archive', 'field']],
             [$topic->kind->value, $topic->dye?->value, $topic->flag?->value, $topic->target?->words, $topic->labels],
         );
-        self::assertSame('Appendix A', \Embrel\Numbering\Numbering::of($plan)->own($this->id('C')));
+        self::assertSame('Anhang A', \Embrel\Numbering\Numbering::of($plan)->own($this->id('C')));
         self::assertSame($properties, $plan->properties->toArray());
         self::assertSame(9000, $answer->json('target'));
         $this->send(['type' => 'plan', 'set' => ['due' => '2027-02-30']])
