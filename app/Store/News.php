@@ -10,6 +10,7 @@ use Embrel\Difference\Conflict;
 use Embrel\Difference\Difference;
 use Embrel\Plan\NotesMissing;
 use Embrel\Plan\Plan;
+use Embrel\Plan\Topic;
 
 /** What is new in a plan for a page that knows it as it was at a revision: the sum of what was done since, and nothing else. */
 final class News
@@ -106,7 +107,8 @@ final class News
             $row->id,
             array_values(array_filter($did->removed(), static fn(string $id): bool => !$last->has($id))),
         );
-        $unread = array_filter($did->notes(), static fn(string $id): bool => ($last->topics[$id] ?? $removed->topics[$id])->note === null);
+        $topic = static fn(string $id): ?Topic => $last->topics[$id] ?? $removed->topics[$id] ?? null;
+        $unread = array_filter($did->notes(), static fn(string $id): bool => $topic($id)?->note === null);
         try {
             $known = $did->ofTheTree()->reversed()->in($rows->withNotes(self::both($last, $removed), $row->id, array_values($unread)));
         } catch (Conflict|NotesMissing) {

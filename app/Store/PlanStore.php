@@ -128,6 +128,9 @@ final class PlanStore
         return $this->locked($row, function () use ($row, $user, $changes): Outcome {
             $rows = new PlanRows();
             $written = self::notesWritten($changes);
+            // Of those that are repeated too: the page shows what they asked for.
+            $forms = array_map(static fn(Change $change): array => self::withoutPlaces($change->operation->toArray()), $changes);
+            $named = self::named(json_encode($forms, self::JSON));
             $new = $this->unknownOf($row->id, $changes);
             $isRepeated = \count($new) < \count($changes);
             $changes = $new;
@@ -181,8 +184,6 @@ final class PlanStore
             }
 
             $last = end($log);
-            $forms = array_map(static fn(Change $change): array => self::withoutPlaces($change->operation->toArray()), $changes);
-            $named = self::named(json_encode($forms, self::JSON));
 
             return new Outcome(
                 $sight,
