@@ -48,21 +48,28 @@ final class News
      * For a page whose own changes were taken in: what they led to, with all that others had done before them, and what
      * undo and redo would do now.
      *
+     * @param list<string> $shown what earlier changes of the page named, whose answers it has not taken in
+     *
      * @return array<string, mixed>
      */
-    public static function of(PlanRow $row, User $user, int $base, Outcome $outcome): array
+    public static function of(PlanRow $row, User $user, int $base, Outcome $outcome, array $shown = []): array
     {
         $steps = $outcome->says === null ? (new UndoLog($row->id, $user->id))->names() : ['undo' => $outcome->says, 'redo' => null];
         $notes = $outcome->notes === [] ? [] : ['notes' => $outcome->notes];
 
-        return ['steps' => $steps] + $notes + self::after($row, $base, $outcome);
+        return ['steps' => $steps] + $notes + self::after($row, $base, $outcome, $shown);
     }
 
-    /** @return array<string, mixed> */
-    private static function after(PlanRow $row, int $base, Outcome $outcome): array
+    /**
+     * @param list<string> $shown
+     *
+     * @return array<string, mixed>
+     */
+    private static function after(PlanRow $row, int $base, Outcome $outcome, array $shown): array
     {
         // One change is shown by the page as it came to be; several may have led back to where the page does not have it.
-        $named = $base === $outcome->from && $outcome->revision - $outcome->from < 2 ? [] : $outcome->named;
+        $isOne = $base === $outcome->from && $outcome->revision - $outcome->from < 2 && $shown === [];
+        $named = $isOne ? [] : array_values(array_unique([...$shown, ...$outcome->named]));
         if ($base === $outcome->from) {
             return PlanView::since($row, $outcome->after, $outcome->before, $named);
         }

@@ -139,6 +139,33 @@ final class NewsTest extends TestCase
         }
     }
 
+    public function testWhatThePageShowedMeanwhileIsToldWithTheNextAnswer(): void
+    {
+        // It has let an empty topic go, in which another has written: its first answer was passed over.
+        $empty = self::newId();
+        $this->send([
+            'type' => 'add',
+            'at' => ['parent' => Plan::ROOT, 'after' => null],
+            'topics' => [['id' => $empty, 'title' => '']],
+        ])->assertOk();
+        $base = $this->row->refresh()->revision;
+        app(PlanStore::class)->insist($this->row, $this->account('ben'), app(PlanStore::class)->change(new Retitle($empty, 'Theirs')));
+        $this->send(['type' => 'drop', 'ids' => [$empty]])->assertOk();
+        $answer = $this->postJson("/plans/{$this->row->id}/operations", [
+            'base' => $base,
+            'shown' => [$empty],
+            'operations' => [
+                ['id' => self::newId(), 'step' => self::newId(), 'type' => 'flag', 'ids' => [$this->id('C')], 'value' => 'key'],
+            ],
+        ])->assertOk();
+        self::assertSame(['Theirs', null], [
+            array_column($answer->json('topics'), 'title', 'id')[$empty],
+            array_column($answer->json('topics'), 'after', 'id')[$empty],
+        ]);
+        $bad = ['base' => $base, 'shown' => ['x'], 'operations' => []];
+        $this->postJson("/plans/{$this->row->id}/operations", $bad)->assertStatus(422);
+    }
+
     public function testWhoIsFarBehindIsToldTheWhole(): void
     {
         $store = app(PlanStore::class);

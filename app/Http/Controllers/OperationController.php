@@ -28,7 +28,7 @@ final class OperationController
         return response()->json(
             ['refused' => $outcome->refused]
                 + $said
-                + News::of($plan, $user, $request->base(), $outcome)
+                + News::of($plan, $user, $request->base(), $outcome, $request->shown())
                 + ($map === null ? [] : ['map' => $map]),
         );
     }

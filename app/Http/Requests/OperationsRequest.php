@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Rules\ListOf;
 use App\Store\Change;
 use Embrel\Limits;
 use Embrel\MalformedShape;
@@ -21,6 +22,7 @@ final class OperationsRequest extends FormRequest
         return [
             'base' => ['required', 'integer', 'min:0'],
             'operations' => ['required', 'array', 'list', 'max:' . Limits::BATCH_OPERATIONS],
+            'shown' => ['sometimes', ListOf::ids(1000)],
         ];
     }
 
@@ -43,6 +45,12 @@ final class OperationsRequest extends FormRequest
     public function base(): int
     {
         return $this->integer('base');
+    }
+
+    /** @return list<string> what earlier changes of the page named, whose answer it has not taken in */
+    public function shown(): array
+    {
+        return array_values(array_filter((array) $this->input('shown', []), is_string(...)));
     }
 
     /**

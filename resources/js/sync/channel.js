@@ -1,4 +1,5 @@
 import { send } from '../lib/http.js';
+import { knownFrom, settle } from './shown.js';
 
 const POLL_IN_VIEW = 3000;
 const POLL_HIDDEN = 30000;
@@ -23,11 +24,11 @@ export class Channel {
         if (!queue.isEmpty) {
             return queue.flush();
         }
-        const answer = await send('GET', `${session.address}/changes?since=${queue.base}`).catch((error) => error);
+        const answer = await send('GET', `${session.address}/changes?since=${knownFrom(queue)}`).catch((error) => error);
         if (answer?.status === 401 || answer?.status === 419) {
             queue.tell('signed-out');
-        } else if (answer?.revision > queue.base && queue.isEmpty) {
-            queue.base = answer.revision;
+        } else if (answer?.revision > knownFrom(queue) && queue.isEmpty) {
+            settle(queue, answer.revision);
             session.take(answer, true);
         }
         return undefined;

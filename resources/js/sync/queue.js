@@ -38,6 +38,8 @@ export class Queue {
     constructor({ user, plan, address, revision, savedAt, beside, onAnswer, onPart, onRefused, onState }) {
         this.address = address;
         this.base = revision;
+        /** What the page may show elsewhere than it was told (shown.js). @type {Set<string>} */
+        this.shown = new Set();
         this.beside = beside;
         this.onAnswer = onAnswer;
         this.onPart = onPart;
@@ -57,11 +59,9 @@ export class Queue {
         /** Those that have gone out at least once: whether they have arrived is not known, so they stay as they are. */
         /** @type {Set<string>} */
         this.gone = new Set();
-        /** Those that wait for something in the page before they may go out. */
-        /** @type {Set<string>} */
+        /** Those that wait for something in the page before they may go out. @type {Set<string>} */
         this.held = new Set();
-        /** When those that are being typed were begun, and when they may go out. */
-        /** @type {Map<string, {begun: number, due: number}>} */
+        /** When those that are being typed were begun, and when they may go out. @type {Map<string, {begun: number, due: number}>} */
         this.typed = new Map();
         /** @type {Map<string, number>} */
         this.failures = new Map();

@@ -7,6 +7,7 @@ import { Queue } from './queue.js';
 import { noteOf, startFromShelf } from './from-shelf.js';
 import { Rights } from './rights.js';
 import { Shelf } from './shelf.js';
+import { knownFrom, settle } from './shown.js';
 import { upload } from './upload.js';
 
 const STEP_PAUSE = 2000;
@@ -171,7 +172,7 @@ export class Session {
         }
         await this.queue.flush();
         try {
-            const answer = await send('POST', `${this.address}/${path}`, { base: this.queue.base, ...body });
+            const answer = await send('POST', `${this.address}/${path}`, { base: knownFrom(this.queue), ...body });
             this.taken(answer);
             return answer;
         } catch (thrown) {
@@ -187,7 +188,7 @@ export class Session {
     taken(answer) {
         // While changes are on their way it would show the plan without them; the answer to these tells all since.
         if (answer.numbers && this.queue.isEmpty && answer.revision >= this.queue.base) {
-            this.queue.base = answer.revision;
+            settle(this.queue, answer.revision);
             this.queue.savedAt = new Date();
             this.take(answer, true);
             this.queue.tell('saved');
