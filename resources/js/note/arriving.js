@@ -8,7 +8,7 @@ export class Arriving {
         const { ticket, topic } = this;
         await this.session.queue.flush();
         await this.session.turn.catch(() => {});
-        return topic !== null && ticket === this.ticket ? this.session.noteOf(topic, this.change?.id) : null;
+        return topic !== null && ticket === this.ticket ? this.session.noteOf(topic, () => this.change?.id) : null;
     }
 
     /** Asks until they have come; what is written meanwhile is not held back for long. */

@@ -31,7 +31,7 @@ export async function startFromShelf({ shelf, queue, tree }) {
  * not reached; null where neither is to be had.
  * @param {Session} session
  * @param {string} topic
- * @param {string} [own] a change that is not to be on it
+ * @param {() => string | undefined} [own] the change that is not to be on it: asked last, since it may be begun meanwhile
  */
 export async function noteOf({ address, shelf, queue }, topic, own) {
     try {
@@ -41,7 +41,7 @@ export async function noteOf({ address, shelf, queue }, topic, own) {
     } catch (thrown) {
         const { status } = /** @type {import('../lib/http.js').Refusal} */ (thrown);
         const kept = status === 0 ? await shelf.note(topic) : null;
-        const changes = queue.pending.filter((one) => one.type === 'note' && one.topic === topic && one.id !== own);
+        const changes = queue.pending.filter((one) => one.type === 'note' && one.topic === topic && one.id !== own?.());
         const isKnown = kept || (status === 0 && changes.length);
         return isKnown ? { labels: {}, revision: 0, ...kept, blocks: withChanges(kept?.blocks ?? [], changes) } : null;
     }

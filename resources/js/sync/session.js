@@ -71,7 +71,7 @@ export class Session {
         return startFromShelf(this);
     }
 
-    /** A note as the server has it, or as it was told last. @param {string} topic @param {string} [own] a change that is not to be on it */
+    /** A note as the server has it, or as it was told last (from-shelf.js). @param {string} topic @param {() => string | undefined} [own] */
     noteOf(topic, own) {
         return noteOf(this, topic, own);
     }
