@@ -71,7 +71,7 @@ export class Session {
         return startFromShelf(this);
     }
 
-    /** A note as the server has it, or as it was told last (from-shelf.js). @param {string} topic @param {() => string | undefined} [own] */
+    /** A note as the server has it, or as told last (from-shelf.js). @param {string} topic @param {() => string | undefined} [own] */
     noteOf(topic, own) {
         return noteOf(this, topic, own);
     }
