@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 // One operation as a whole request, against a bare JSON route with one query on the same server.
 
+use App\Access\Role;
+use App\Models\Share;
+use App\Models\User;
 use App\Store\PlanStore;
 use Embrel\Plan\Plan;
 
@@ -11,7 +14,7 @@ require __DIR__ . '/plans.php';
 [, $address] = $argv;
 const ROUNDS = 40;
 
-function request(string $method, string $url, ?array $body = null): array
+function request(string $method, string $url, ?array $body = null, int $person = 1): array
 {
     static $curl = null;
     $curl ??= curl_init();
@@ -20,7 +23,7 @@ function request(string $method, string $url, ?array $body = null): array
         CURLOPT_CUSTOMREQUEST => $method,
         CURLOPT_RETURNTRANSFER => true,
         CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body),
-        CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json'],
+        CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', "X-Person: {$person}"],
     ]);
     $start = hrtime(true);
     $answer = curl_exec($curl);
@@ -46,6 +49,8 @@ $ends = [$moved->parts(Plan::ROOT)[0], $moved->parts(Plan::ROOT)[8]];
 $single = $moved->parts($moved->parts(Plan::ROOT)[2])[3];
 $movingBase = 1;
 $plans = ['500' => planOf(500, $user, $ids), '5000' => planOf(5000, $user, $ids)];
+$other = User::query()->firstOrCreate(['email' => 'other@example.org'], ['name' => 'Other', 'password' => 'a long secret']);
+Share::query()->create(['plan_id' => $plans['5000'][0], 'user_id' => $other->id, 'role' => Role::Reads]);
 $base = ['500' => 1, '5000' => 1];
 $bytes = [];
 $times = [];
@@ -72,6 +77,7 @@ for ($i = 0; $i < ROUNDS + 5; ++$i) {
                 [$round["news of {$name}"], , $bytes[$name]] = request(
                     'GET',
                     "{$address}/plans/{$plan}/changes?since=" . ($base[$size] - 1),
+                    person: $other->id,
                 );
             }
         }

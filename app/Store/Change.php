@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use Embrel\Id\Ulid;
 use Embrel\Operation\Operation;
 
 /**
@@ -19,4 +20,22 @@ final readonly class Change
         public ?string $undoes = null,
         public ?string $says = null,
     ) {}
+
+    /** @return list<string> the ids that its operation names, but for the places to which it brings something */
+    public function named(): array
+    {
+        return Ulid::in(json_encode(self::withoutPlaces($this->operation->toArray()), JSON_THROW_ON_ERROR));
+    }
+
+    /**
+     * @param array<array-key, mixed> $form of an operation
+     *
+     * @return array<array-key, mixed>
+     */
+    private static function withoutPlaces(array $form): array
+    {
+        unset($form['at']);
+
+        return array_map(static fn(mixed $part): mixed => \is_array($part) ? self::withoutPlaces($part) : $part, $form);
+    }
 }

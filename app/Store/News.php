@@ -35,9 +35,10 @@ final class News
         }
 
         // In one transaction: plan, log and topics are as of one moment.
-        return Transaction::of(static function () use ($row, $user, $base): array {
+        return Transaction::of(static function () use ($row, $user, $base, $sum): array {
+            $read = $row->revision;
             $row->refresh();
-            $sum = StoredDifference::sum($row->id, $base, $row->revision, self::MOST);
+            $sum = $row->revision === $read ? $sum : StoredDifference::sum($row->id, $base, $row->revision, self::MOST);
             $now = (new PlanRows())->tree($row);
 
             return self::steps($row, $user, $sum['by'] ?? null) + self::compared($row, $now, $now, $sum['did'] ?? null);
@@ -69,7 +70,7 @@ final class News
     {
         // One change is shown by the page as it came to be; several may have led back to where the page does not have it.
         $isOne = $base === $outcome->from && $outcome->revision - $outcome->from < 2 && $shown === [];
-        $named = $isOne ? [] : array_values(array_unique([...$shown, ...$outcome->named]));
+        $named = $isOne ? [] : array_values(array_unique([...$shown, ...$outcome->named()]));
         if ($base === $outcome->from) {
             return PlanView::since($row, $outcome->after, $outcome->before, $named);
         }

@@ -12,8 +12,7 @@ final readonly class Outcome
      * @param string|null                                              $says    what the last change did; null where there was none
      * @param array<string, array{int|null, int}>                      $notes   topic whose note was written → its revision before
      *                                                                          and after; null before where others' words came in
-     * @param list<string>                                             $named   what the changes name, topics among it: the page may
-     *                                                                          show them elsewhere than they came to stand
+     * @param list<Change>                                             $asked   all that were sent, repeated and refused ones too
      */
     public function __construct(
         public Sight $before,
@@ -23,6 +22,12 @@ final readonly class Outcome
         public array $refused,
         public ?string $says,
         public array $notes = [],
-        public array $named = [],
+        public array $asked = [],
     ) {}
+
+    /** @return list<string> what the changes name, topics among it: the page may show them elsewhere than they came to stand */
+    public function named(): array
+    {
+        return array_values(array_unique(array_merge(...array_map(static fn(Change $change): array => $change->named(), $this->asked))));
+    }
 }

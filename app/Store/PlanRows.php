@@ -24,8 +24,7 @@ use Illuminate\Support\Facades\DB;
  */
 final class PlanRows
 {
-    /** What stands before the fields of a topic; each field has a column of its name with its stored form, lists as JSON. */
-    private const BEFORE = ['id', 'parent_id', 'place', 'title', 'noted', 'words'];
+    private const BEFORE = 'id, parent_id, place, title, noted, words';
 
     /** @var array<string, string> topic → the key it has among its siblings */
     public array $places = [];
@@ -70,7 +69,7 @@ final class PlanRows
             return $plan;
         }
         $chosen = $ids === null ? '' : ' AND id IN (' . implode(',', array_fill(0, count($ids), '?')) . ')';
-        $rows = $this->rows("plan_id = ? AND removed_at IS NOT NULL{$chosen}", [$planId, ...$ids ?? []]);
+        $rows = [...$this->rows("plan_id = ? AND removed_at IS NOT NULL{$chosen}", [$planId, ...$ids ?? []])];
         $known = array_column($rows, 0, 0);
         foreach ($rows as $i => $row) {
             $rows[$i][1] = isset($known[$row[1]]) && $row[2] !== null ? $row[1] : Plan::BIN;
@@ -138,19 +137,29 @@ final class PlanRows
     }
 
     /**
+     * One after the other: to hold all of them at once costs more than to read them.
+     *
      * @param list<string> $values
      *
-     * @return list<list<string|int|null>>
+     * @return \Traversable<int, list<mixed>>
      */
-    private function rows(string $where, array $values): array
+    private function rows(string $where, array $values): \Traversable
     {
         $statement = DB::connection()
             ->getPdo()
-            ->prepare('SELECT `' . implode('`, `', self::columns()) . '` FROM topics WHERE ' . $where);
+            ->prepare('SELECT ' . self::BEFORE . ', ' . self::rest() . ' FROM topics WHERE ' . $where);
+        $statement->setFetchMode(\PDO::FETCH_NUM);
         $statement->execute($values);
 
-        /** @var list<list<string|int|null>> */
-        return $statement->fetchAll(\PDO::FETCH_NUM);
+        return $statement;
+    }
+
+    /** The fields of a topic as one text, a JSON list of their stored forms; null where all are usual, as they are of most. */
+    private static function rest(): string
+    {
+        $columns = '`' . implode('`, `', array_column(Field::cases(), 'value')) . '`';
+
+        return "IF(COALESCE({$columns}) IS NULL, NULL, JSON_ARRAY({$columns}))";
     }
 
     /**
@@ -165,44 +174,33 @@ final class PlanRows
         $marks = implode(',', array_fill(0, \count($ids), '?'));
         $rows = $ids === [] ? [] : $this->rows("plan_id = ? AND removed_at IS NULL AND id IN ({$marks})", [$planId, ...$ids]);
 
-        return array_map(static fn(array $row): array => [self::topic($row), (string) $row[1]], $rows);
-    }
-
-    /** @return list<string> */
-    private static function columns(): array
-    {
-        static $columns = null;
-
-        return $columns ??= [...self::BEFORE, ...array_column(Field::cases(), 'value')];
+        return array_map(static fn(array $row): array => [self::topic($row), (string) $row[1]], [...$rows]);
     }
 
     /** @param list<mixed> $row in the order of the columns */
     private static function topic(array $row): Topic
     {
-        static $plain = null;
-        $plain ??= array_fill(0, \count(Field::cases()), null);
-        [$id, , , $title, $noted, $words] = $row;
-        $fields = \array_slice($row, \count(self::BEFORE));
-        // Most have nothing but what is usual: then no field is read.
-        if ($fields === $plain) {
+        [$id, , , $title, $noted, $words, $rest] = $row;
+        if ($rest === null) {
             return new Topic($id, $title, noted: (bool) $noted, words: (int) $words);
         }
-        $values = [];
+        $values = ['id' => $id, 'title' => $title, 'noted' => (bool) $noted, 'words' => (int) $words];
+        $forms = json_decode($rest, true, 512, JSON_THROW_ON_ERROR);
         foreach (Field::cases() as $i => $field) {
-            if ($fields[$i] !== null) {
-                $values[$field->value] = $field->read(new Shape([$field->value => self::value($fields[$i])], 'topics'));
+            if ($forms[$i] !== null) {
+                $values[$field->value] = $field->read(new Shape([$field->value => self::form($forms[$i])], 'topics'));
             }
         }
 
-        return new Topic(...['id' => $id, 'title' => $title, 'noted' => (bool) $noted, 'words' => (int) $words] + $values);
+        return new Topic(...$values);
     }
 
-    /** A stored form out of its column. */
-    private static function value(string|int $column): mixed
+    /** Lists and maps stand in their columns as JSON of their own. */
+    private static function form(mixed $column): mixed
     {
-        return \is_string($column) && ($column[0] ?? '') !== '' && ($column[0] === '[' || $column[0] === '{')
-            ? json_decode($column, true, 512, JSON_THROW_ON_ERROR)
-            : $column;
+        $isJson = \is_string($column) && $column !== '' && ($column[0] === '[' || $column[0] === '{');
+
+        return $isJson ? json_decode($column, true, 512, JSON_THROW_ON_ERROR) : $column;
     }
 
     /**
@@ -222,8 +220,8 @@ final class PlanRows
         return $columns;
     }
 
-    /** @param list<list<mixed>> $rows in any order: sorting siblings here costs less than all rows there */
-    private function built(Plan $plan, array $rows): Plan
+    /** @param iterable<list<mixed>> $rows in any order: sorting siblings here costs less than all rows there */
+    private function built(Plan $plan, iterable $rows): Plan
     {
         $topics = $plan->topics;
         $parts = $plan->parts;

@@ -8,11 +8,13 @@ use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Difference\Difference;
 use Embrel\Id\Ids;
+use Embrel\Id\Ulid;
 use Embrel\Operation\EditNote;
 use Embrel\Operation\Operation;
 use Embrel\Operation\OperationRefused;
 use Embrel\Operation\Reason;
 use Embrel\Operation\Wording;
+use Embrel\Plan\Comparison;
 use Embrel\Plan\NotesMissing;
 use Embrel\Plan\Plan;
 use Illuminate\Support\Facades\DB;
@@ -128,9 +130,7 @@ final class PlanStore
         return $this->locked($row, function () use ($row, $user, $changes): Outcome {
             $rows = new PlanRows();
             $written = self::notesWritten($changes);
-            // Of those that are repeated too: the page shows what they asked for.
-            $forms = array_map(static fn(Change $change): array => self::withoutPlaces($change->operation->toArray()), $changes);
-            $named = self::named(json_encode($forms, self::JSON));
+            $asked = $changes;
             $new = $this->unknownOf($row->id, $changes);
             $isRepeated = \count($new) < \count($changes);
             $changes = $new;
@@ -140,6 +140,7 @@ final class PlanStore
             $seq = $row->revision;
             $log = $refused = $met = [];
             $missing = '';
+            $compared = null;
             /** @var array<int, Difference> $did */
             $did = [];
             foreach ($changes as $change) {
@@ -150,7 +151,9 @@ final class PlanStore
                         $met[] = $change->operation->topic;
                     }
                     $says = $change->says ?? Wording::of($change->operation, $state);
-                    $did[++$seq] = Difference::between($state, $next);
+                    // Of one change, by far the most frequent, the whole batch is not compared again.
+                    $compared = $state === $before ? Comparison::between($state, $next) : null;
+                    $did[++$seq] = Difference::between($state, $next, $compared);
                     $state = $next;
                     $log[] = [
                         'plan_id' => $row->id,
@@ -172,7 +175,7 @@ final class PlanStore
                 }
             }
             $sight = Sight::of($before, $row->strip, $row->words);
-            $after = $sight->after($state);
+            $after = $sight->after($state, \count($did) === 1 ? $compared : null);
             if ($log !== []) {
                 $this->keep($row, $rows, $sight, $after, $seq, $log);
                 StoredDifference::index($row->id, $did);
@@ -193,7 +196,7 @@ final class PlanStore
                 $refused,
                 $last === false || $last['type'] === 'drop' ? null : $last['says'],
                 $notes,
-                $named,
+                $asked,
             );
         });
     }
@@ -252,27 +255,7 @@ final class PlanStore
     /** Whether a refused change names something that is not in the plan, as one that was refused before it would have made it. */
     private static function buildsOn(string $form, string $missing, Plan $state): bool
     {
-        return array_filter(self::named($form), static fn(string $id): bool => !$state->has($id) && str_contains($missing, $id)) !== [];
-    }
-
-    /**
-     * @param array<array-key, mixed> $form of an operation
-     *
-     * @return array<array-key, mixed> without the places to which it brings something
-     */
-    private static function withoutPlaces(array $form): array
-    {
-        unset($form['at']);
-
-        return array_map(static fn(mixed $part): mixed => \is_array($part) ? self::withoutPlaces($part) : $part, $form);
-    }
-
-    /** @return list<string> ids that the form of an operation names */
-    private static function named(string $form): array
-    {
-        preg_match_all('/[0-7][0-9A-HJKMNP-TV-Z]{25}/', $form, $named);
-
-        return array_values(array_unique($named[0]));
+        return array_filter(Ulid::in($form), static fn(string $id): bool => !$state->has($id) && str_contains($missing, $id)) !== [];
     }
 
     /**

@@ -57,14 +57,10 @@ final class PlanView
         $plan = $sight->plan;
         $named = array_values(array_filter($named, $plan->isLive(...)));
         $comparison = $known === null ? null : $sight->comparison;
-        $changed
-            = $comparison === null
-                ? array_map(strval(...), array_keys($plan->topics))
-                : array_values(array_unique([...self::between($known->plan, $plan, $comparison), ...$named]));
-        $placed
-            = $comparison === null
-                ? null
-                : array_flip([...$named, ...$comparison->reordered, ...self::brought($known->plan, $plan, $comparison)]);
+        $brought = $comparison === null ? [] : self::brought($known->plan, $plan, $comparison);
+        $placed = $comparison === null ? null : array_flip([...$named, ...$comparison->reordered, ...$brought]);
+        $ids = ($comparison === null ? $plan->topics : $comparison->changed) + ($placed ?? []);
+        $changed = array_map(strval(...), array_keys(array_diff_key($ids, [Plan::BIN => 1])));
 
         return [
             'revision' => $row->revision,
@@ -80,7 +76,7 @@ final class PlanView
                     default => [...Runs::since($known->plan, $plan, $comparison), ...self::numbers($sight, $named)],
                 },
             ],
-            'figures' => self::figures($sight, $known),
+            'figures' => self::figures($sight, $known, $changed),
         ]
             + ($known !== null && $known->plan->relations === $plan->relations ? [] : ['relations' => self::relations($row->id)])
             + ($known !== null && $known->plan->sources === $plan->sources && !self::citesOtherwise($known->plan, $plan)
@@ -167,15 +163,6 @@ final class PlanView
         return array_map(static fn(Relation $relation): array => $relation->toArray(), array_values(PlanRows::relations($planId)));
     }
 
-    /** @return list<string> topics to be told of: changed or moved, and whole branches that went or came back */
-    private static function between(Plan $before, Plan $after, Comparison $comparison): array
-    {
-        $ids = $comparison->changed + array_fill_keys([...$comparison->reordered, ...self::brought($before, $after, $comparison)], true);
-        unset($ids[Plan::BIN]);
-
-        return array_map(strval(...), array_keys($ids));
-    }
-
     /** @return list<string> topics under another parent than before, and whole branches that went or came back */
     private static function brought(Plan $before, Plan $after, Comparison $comparison): array
     {
@@ -247,11 +234,17 @@ final class PlanView
     /** @return list<Field> those that are shown */
     private static function fields(): array
     {
-        return array_values(array_filter(Field::cases(), static fn(Field $field): bool => $field !== Field::Foreign));
+        static $fields = null;
+
+        return $fields ??= array_values(array_filter(Field::cases(), static fn(Field $field): bool => $field !== Field::Foreign));
     }
 
-    /** @return array<string, array{int, float}> topic → words of it and everything under it, and how far its floret is filled */
-    private static function figures(Sight $sight, ?Sight $before): array
+    /**
+     * @param list<string> $changed topics that differ or stand elsewhere
+     *
+     * @return array<string, array{int, float}> topic → words of it and everything under it, and how far its floret is filled
+     */
+    private static function figures(Sight $sight, ?Sight $before, array $changed = []): array
     {
         if ($sight->hasSameWordsAs($before)) {
             return [];
@@ -260,7 +253,7 @@ final class PlanView
         $ids
             = $before === null || $sight->comparison === null
                 ? [Plan::ROOT, ...$sight->plan->standing()]
-                : array_filter(self::concerned($before->plan, $sight->plan, $sight->comparison), $sight->plan->isLive(...));
+                : array_filter(self::concerned($before->plan, $sight->plan, $changed), $sight->plan->isLive(...));
         $figures = [];
         foreach ($ids as $id) {
             $figures[$id] = [$totals->words($id), round($totals->filled($id), 3)];
@@ -269,11 +262,15 @@ final class PlanView
         return $figures;
     }
 
-    /** @return list<string> topics that differ or stand elsewhere, and everything above them: only their sums can be others */
-    private static function concerned(Plan $before, Plan $after, Comparison $comparison): array
+    /**
+     * @param list<string> $changed
+     *
+     * @return list<string> these, and everything above them: only their sums can be others
+     */
+    private static function concerned(Plan $before, Plan $after, array $changed): array
     {
         $concerned = [];
-        foreach (self::between($before, $after, $comparison) as $id) {
+        foreach ($changed as $id) {
             foreach ([$before, $after] as $plan) {
                 for ($at = $id; $at !== null; $at = $plan->parent($at)) {
                     $concerned[$at] = true;

@@ -35,9 +35,9 @@ final class Sight
     }
 
     /** That of a later state of the plan; what the changes between them cannot have touched is taken over. */
-    public function after(Plan $plan): self
+    public function after(Plan $plan, ?Comparison $comparison = null): self
     {
-        $comparison = Comparison::between($this->plan, $plan);
+        $comparison ??= Comparison::between($this->plan, $plan);
         $after = new self($plan, $this, comparison: $comparison);
         $after->sameWords = $comparison->isSameTree();
         $after->sameNumbers = $after->sameStrip = $comparison->isSameTree() && !$comparison->hasOtherProperties;

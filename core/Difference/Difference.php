@@ -43,10 +43,14 @@ final readonly class Difference
         public array $properties = [],
     ) {}
 
-    /** Both with the notes, sources and relations that differ. */
-    public static function between(Plan $before, Plan $after): self
+    /**
+     * Both with the notes, sources and relations that differ.
+     *
+     * @param Comparison|null $compared where they have been compared already
+     */
+    public static function between(Plan $before, Plan $after, ?Comparison $compared = null): self
     {
-        $compared = Comparison::between($before, $after);
+        $compared ??= Comparison::between($before, $after);
         $topics = [];
         foreach ($compared->changed as $id => $_) {
             $change = self::topic($before->topics[$id] ?? null, $after->topics[$id]);

@@ -19,6 +19,14 @@ final class Ulid
         return preg_match('/\A' . self::FORM . '\z/', $id) === 1;
     }
 
+    /** @return list<string> each that stands in a text, once */
+    public static function in(string $text): array
+    {
+        preg_match_all('/' . self::FORM . '/', $text, $found);
+
+        return array_values(array_unique($found[0]));
+    }
+
     /** An id that follows from a text, always the same one for the same text. */
     public static function derived(string $text): string
     {

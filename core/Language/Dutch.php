@@ -60,19 +60,9 @@ final class Dutch
             'jan.', 'feb.', 'mrt.', 'apr.', 'mei', 'juni',
             'juli', 'aug.', 'sept.', 'okt.', 'nov.', 'dec.',
         ],
-        'dates' => [
-            'date' => ['{day} {month} {year}', '{month} {year}'],
-            'dayFirst' => ['{day} {month} {year}', '{month} {year}'],
-            'monthAndDay' => ['{day} {month}', '{month}'],
-        ],
-        'first' => '1',
-        'circaFirst' => true,
         'ordinal' => '%se',
         'isEdition' => 'dr(?:uk)?',
         'quotes' => ['“', '”'],
-        'closesAfterStop' => false,
-        'nounsKeepCapitals' => false,
-        'thousands' => '.',
         'babel' => 'dutch',
     ];
 }

@@ -65,13 +65,11 @@ final class English
             'dayFirst' => ['{day} {month} {year}', '{month} {year}'],
             'monthAndDay' => ['{month} {day}', '{month}'],
         ],
-        'first' => '1',
         'circaFirst' => false,
         'ordinal' => '%s',
         'isEdition' => 'ed',
         'quotes' => ['“', '”'],
         'closesAfterStop' => true,
-        'nounsKeepCapitals' => false,
         'thousands' => ',',
         'babel' => 'english',
     ];

@@ -60,18 +60,10 @@ final class French
             'janv.', 'févr.', 'mars', 'avr.', 'mai', 'juin',
             'juill.', 'août', 'sept.', 'oct.', 'nov.', 'déc.',
         ],
-        'dates' => [
-            'date' => ['{day} {month} {year}', '{month} {year}'],
-            'dayFirst' => ['{day} {month} {year}', '{month} {year}'],
-            'monthAndDay' => ['{day} {month}', '{month}'],
-        ],
         'first' => '1er',
-        'circaFirst' => true,
         'ordinal' => '%se',
         'isEdition' => 'éd(?:ition)?',
         'quotes' => ['« ', ' »'],
-        'closesAfterStop' => false,
-        'nounsKeepCapitals' => false,
         'thousands' => ' ',
         'babel' => 'french',
     ];

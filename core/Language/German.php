@@ -65,14 +65,10 @@ final class German
             'dayFirst' => ['{day}. {month} {year}', '{month} {year}'],
             'monthAndDay' => ['{day}. {month}', '{month}'],
         ],
-        'first' => '1',
-        'circaFirst' => true,
         'ordinal' => '%s.',
         'isEdition' => 'Aufl(?:age)?',
         'quotes' => ['„', '“'],
-        'closesAfterStop' => false,
         'nounsKeepCapitals' => true,
-        'thousands' => '.',
         'babel' => 'ngerman',
     ];
 }

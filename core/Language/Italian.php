@@ -60,19 +60,10 @@ final class Italian
             'gen.', 'feb.', 'mar.', 'apr.', 'mag.', 'giu.',
             'lug.', 'ago.', 'set.', 'ott.', 'nov.', 'dic.',
         ],
-        'dates' => [
-            'date' => ['{day} {month} {year}', '{month} {year}'],
-            'dayFirst' => ['{day} {month} {year}', '{month} {year}'],
-            'monthAndDay' => ['{day} {month}', '{month}'],
-        ],
         'first' => '1º',
-        'circaFirst' => true,
         'ordinal' => '%sª',
         'isEdition' => 'ed(?:izione)?',
         'quotes' => ['«', '»'],
-        'closesAfterStop' => false,
-        'nounsKeepCapitals' => false,
-        'thousands' => '.',
         'babel' => 'italian',
     ];
 }

@@ -64,18 +64,9 @@ final class Polish
             'sty.', 'lut.', 'mar.', 'kwi.', 'maj', 'cze.',
             'lip.', 'sie.', 'wrz.', 'paź.', 'lis.', 'gru.',
         ],
-        'dates' => [
-            'date' => ['{day} {month} {year}', '{month} {year}'],
-            'dayFirst' => ['{day} {month} {year}', '{month} {year}'],
-            'monthAndDay' => ['{day} {month}', '{month}'],
-        ],
-        'first' => '1',
-        'circaFirst' => true,
         'ordinal' => '%s',
         'isEdition' => 'wyd(?:anie)?',
         'quotes' => ['„', '”'],
-        'closesAfterStop' => false,
-        'nounsKeepCapitals' => false,
         'thousands' => ' ',
         'babel' => 'polish',
     ];

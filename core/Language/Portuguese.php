@@ -65,14 +65,9 @@ final class Portuguese
             'dayFirst' => ['{day} {month} {year}', '{month} {year}'],
             'monthAndDay' => ['{day} de {month}', '{month}'],
         ],
-        'first' => '1',
-        'circaFirst' => true,
         'ordinal' => '%s.ª',
         'isEdition' => 'ed(?:ição)?',
         'quotes' => ['“', '”'],
-        'closesAfterStop' => false,
-        'nounsKeepCapitals' => false,
-        'thousands' => '.',
         'babel' => 'portuguese',
     ];
 }

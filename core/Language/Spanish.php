@@ -65,14 +65,9 @@ final class Spanish
             'dayFirst' => ['{day} {month} {year}', '{month} {year}'],
             'monthAndDay' => ['{day} de {month}', '{month}'],
         ],
-        'first' => '1',
-        'circaFirst' => true,
         'ordinal' => '%s.ª',
         'isEdition' => 'ed(?:ición)?',
         'quotes' => ['«', '»'],
-        'closesAfterStop' => false,
-        'nounsKeepCapitals' => false,
-        'thousands' => '.',
         'babel' => 'spanish',
     ];
 }

@@ -10,6 +10,17 @@ use Embrel\Shape;
 /**
  * What a topic has beside title and note: the one table of its fields, which the stored forms, the operations, the rows of
  * the database, the page and the formats that come home again go through. A field of Topic is called as its value here.
+ *
+ * @phpstan-type Row array{
+ *     usual: mixed,
+ *     read: \Closure,
+ *     written: \Closure,
+ *     set?: bool,
+ *     counts?: bool,
+ *     outline?: bool,
+ *     table?: bool,
+ *     says?: string,
+ * }
  */
 enum Field: string
 {
@@ -28,16 +39,7 @@ enum Field: string
     /**
      * The table, a row for each.
      *
-     * @return array{
-     *     usual: mixed,
-     *     read: \Closure,
-     *     written: \Closure,
-     *     set?: bool,
-     *     counts?: bool,
-     *     outline?: bool,
-     *     table?: bool,
-     *     says?: string,
-     * }
+     * @return Row
      *     `usual`: what most topics have, which no form spells out; `read` (Shape, key) from a stored form, and
      *     `written` (value) as it stands there, null where it is the usual one;
      *     `set`: whether a person sets it to a value by the operation of its name; `counts`: whether numbers and words of
@@ -46,7 +48,10 @@ enum Field: string
      */
     private function row(): array
     {
-        return match ($this) {
+        /** @var array<string, Row> */
+        static $rows = [];
+
+        return $rows[$this->value] ??= match ($this) {
             self::Kind => self::ofEnum($this->value, Kind::class, Kind::Section) + ['counts' => true, 'table' => true],
             self::Numbered => self::ofEnum($this->value, Numbered::class, Numbered::Usual) + ['counts' => true, 'says' => 'numbering'],
             self::Dye => [

@@ -9,6 +9,7 @@ import { Tree } from './state/plan.js';
 import { ViewState } from './state/view-state.js';
 import { Personal } from './sync/personal.js';
 import { Keeping } from './sync/keeping.js';
+import { Rights } from './sync/rights.js';
 import { Session } from './sync/session.js';
 import { Bars } from './ui/bars.js';
 import { Choosing } from './ui/choosing.js';
@@ -31,9 +32,10 @@ function compose(data) {
     const tree = new Tree(data);
     const kept = { folds: new Personal(data, 'folds', { folded: data.folds }), look: new Personal(data, 'look', data.look) };
     const state = new ViewState(tree, kept, `embrel.unfolded.${data.user}.${data.plan}`);
-    const commands = new Commands(data.can?.write !== false, () => page.session.rights.refuse());
+    const rights = new Rights(data, say);
+    const commands = new Commands(rights);
     const page = new Page(data, { tree, state, commands });
-    const session = (page.session = new Session(data, tree, page.happenings));
+    const session = (page.session = new Session(data, tree, rights, page.happenings));
     page.keeping = new Keeping(session);
     page.views = new Views(page.address, {
         whenLeft: () => page.outline.titles.end(),

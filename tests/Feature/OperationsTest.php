@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Store\PlanStore;
+use App\Access\Role;
+use App\Models\Share;
 use Embrel\Operation\AddTopics;
 use Embrel\Operation\EditNote;
 use Embrel\Operation\MoveTopics;
@@ -212,11 +213,13 @@ final class OperationsTest extends TestCase
         self::assertStringStartsWith('Mine', $this->outline());
     }
 
-    /** What another person does in the plan of this test. */
+    /** What another person, who may write in it, does in the plan of this test: by a request of that person's own. */
     private function another(Operation $operation): void
     {
-        $store = app(PlanStore::class);
-        $store->insist($this->row->refresh(), $this->account('bob'), $store->change($operation));
+        $bob = $this->account('bob');
+        Share::query()->create(['plan_id' => $this->row->id, 'user_id' => $bob->id, 'role' => Role::Writes]);
+        $this->actingAs($bob)->send($operation->toArray())->assertOk()->assertJsonPath('refused', []);
+        $this->actingAs($this->user);
     }
 
     public function testASortingIsTakenBackAroundWhatAnotherHasMovedAway(): void

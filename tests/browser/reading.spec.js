@@ -1,12 +1,5 @@
-import { execFileSync } from 'node:child_process';
 import { expect } from '@playwright/test';
-import { findings, planOf, test, Writer } from './writer.js';
-
-/** Gives a person a role in a plan, as sharing will do it. */
-function share(page, email, role) {
-    const plan = /plans\/([0-9A-Z]{26})/.exec(page.url())[1];
-    execFileSync('php', ['artisan', 'embrel:share', plan, email, role]);
-}
+import { findings, planOf, share, test, Writer } from './writer.js';
 
 test('who may only read a plan reads all of it, is told so, and no key, press or drag changes it', async ({ page, browser }) => {
     const writer = await planOf(page, 'To be read', 'Wall', '  Stone', 'Tide');

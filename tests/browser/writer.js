@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { test as base, expect } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
@@ -170,4 +171,10 @@ export async function findings(page) {
     await page.evaluate(axe);
     const { violations } = await page.evaluate(() => window.axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'best-practice'] }));
     return violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target).join(' ')}`);
+}
+
+/** Gives a person a role in the plan that a page shows. */
+export function share(page, email, role) {
+    const plan = /plans\/([0-9A-Z]{26})/.exec(page.url())[1];
+    execFileSync('php', ['artisan', 'embrel:share', plan, email, role]);
 }

@@ -9,6 +9,7 @@ use App\Models\User;
 use App\Store\UndoLog;
 use Illuminate\Contracts\View\View;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\View\Component;
 
 /**
@@ -66,6 +67,12 @@ final class PlanFrame extends Component
 
         return ucfirst($properties->form->value)
             . ($words === null ? '' : ', ' . number_format($words) . ($words === 1 ? ' word' : ' words'));
+    }
+
+    /** Whether the person may change the plan, and not only read it. */
+    public function mayWrite(): bool
+    {
+        return Gate::allows('update', $this->plan);
     }
 
     /** The first labels of the plan, as beside “Labels” in its menu. */

@@ -20,13 +20,9 @@ const SIGNS = { ArrowUp: '↑', ArrowDown: '↓', ArrowLeft: '←', ArrowRight: 
  * list of all keys go through here.
  */
 export class Commands {
-    /**
-     * @param {boolean} [mayWrite] whether what changes the plan may be done
-     * @param {() => void} [refuse] says why not
-     */
-    constructor(mayWrite = true, refuse = () => {}) {
-        this.mayWrite = mayWrite;
-        this.refuse = refuse;
+    /** @param {{mayWrite: boolean, refuse: () => void}} [rights] whether what changes the plan may be done, and what says why not */
+    constructor(rights = { mayWrite: true, refuse: () => {} }) {
+        this.rights = rights;
         /** @type {Map<string, Command>} */
         this.known = new Map();
     }
@@ -52,7 +48,7 @@ export class Commands {
     /** Does it, if it may be done; whether it was. @param {string} where @param {string} id @param {At} [at] */
     run(where, id, at = {}) {
         if (this.isKept(where, id)) {
-            this.refuse();
+            this.rights.refuse();
             return true;
         }
         return this.known.get(`${where} ${id}`)?.(at, true) ?? false;
@@ -60,7 +56,7 @@ export class Commands {
 
     /** Whether it is kept from who may only read. @param {string} where @param {string} id */
     isKept(where, id) {
-        return !this.mayWrite && entries.get(`${where} ${id}`)?.writes === true;
+        return !this.rights.mayWrite && entries.get(`${where} ${id}`)?.writes === true;
     }
 
     /** Those that are provided in some places, in the order of the table. @param {string[]} places */

@@ -5,7 +5,6 @@ import { ROOT } from '../state/plan.js';
 import { Channel } from './channel.js';
 import { Queue } from './queue.js';
 import { noteOf, startFromShelf } from './from-shelf.js';
-import { Rights } from './rights.js';
 import { Shelf } from './shelf.js';
 import { knownFrom, settle } from './shown.js';
 import { upload } from './upload.js';
@@ -34,14 +33,15 @@ export class Session {
     /**
      * @param {{plan: string, user: number, revision: number, savedAt: string, pulse: string, [more: string]: any}} data of the page
      * @param {import('../state/plan.js').Tree} tree
+     * @param {import('./rights.js').Rights} rights
      * @param {Happenings} on
      */
-    constructor(data, tree, on) {
+    constructor(data, tree, rights, on) {
         this.data = data;
         this.tree = tree;
         this.on = on;
         this.address = `/plans/${data.plan}`;
-        this.rights = new Rights(data, (text) => on.say(text));
+        this.rights = rights;
         /** @type {Map<string, {step: string, at: number}>} */
         this.steps = new Map();
         /** Steps that are being taken back or brought back, one after the other. */

@@ -2,9 +2,8 @@ import { byId, firstOf } from '../lib/dom.js';
 import { send } from '../lib/http.js';
 import { meanwhile } from '../lib/meanwhile.js';
 import { Painting } from './painting.js';
+import { LABEL } from './replacing.js';
 
-/** Where a hit is in a label, and not in a note. */
-export const LABEL = 'label';
 const PAUSE = 180;
 
 /** Finds in titles and notes, goes from hit to hit, and replaces what was chosen. PHP does the looking. */

@@ -1,12 +1,15 @@
 import { allOf, firstOf } from '../lib/dom.js';
 import { element } from './element.js';
 
+/** Where a hit is in a label, and not in a note: a label is called otherwise in the list of labels. */
+export const LABEL = 'label';
+
 /** Replaces what was found: each change is shown before it is made, and can be left out. */
 export class Replacing {
     /** Shows each change before it is made; each can be left out. */
     async preview() {
         await this.look();
-        const hits = this.hits.filter(({ block }) => block !== 'label');
+        const hits = this.hits.filter(({ block }) => block !== LABEL);
         if (!hits.length) {
             return;
         }

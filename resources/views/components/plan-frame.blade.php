@@ -1,5 +1,5 @@
 <x-layouts.app :title="$title" :scripts="$scripts ?? ['resources/js/app.js']">
-@php($reads = Auth::user()?->cannot('update', $plan) ?? false)
+@php($reads = !$mayWrite())
 <div {{ $attributes->class(['plan', 'is-reading' => $reads]) }}>
     <header class="top">
         <div class="brand">

@@ -1,0 +1,65 @@
+import assert from 'node:assert/strict';
+import { beforeEach, test } from 'node:test';
+import { browser } from './browser.js';
+import { know } from '../../resources/js/lib/vocabulary.js';
+import { ROOT, Tree } from '../../resources/js/state/plan.js';
+import { knownFrom, passOver, settle, toldOf } from '../../resources/js/sync/shown.js';
+
+const nothing = { topics: [], removed: [], numbers: { all: false, runs: [] }, figures: {}, title: 'Plan' };
+const USUAL = { title: '', noted: false, kind: 'section', dye: null, labels: [] };
+let tree;
+
+beforeEach(() => {
+    browser();
+    know({ usual: USUAL, fields: ['dye', 'flag'] });
+    const topic = (id, parent = ROOT) => ({ id, parent, title: id });
+    tree = new Tree({
+        topics: [topic('a'), topic('b'), topic('b1', 'b')],
+        figures: {},
+        relations: [],
+        properties: { labels: [['field', 'fern']] },
+        title: 'Plan',
+        strip: [
+            { id: 'a', label: '1', title: 'a', dye: 'slate', share: 3 },
+            { id: 'b', label: '2', title: 'b', dye: 'slate', share: 1 },
+        ],
+    });
+});
+
+test('what is told without a place stays where it is, and the strip calls it as it is called now', () => {
+    const { strip } = tree;
+    tree.take({ ...nothing, topics: [{ id: 'b1', parent: 'b', title: 'Mud' }] });
+    assert.deepEqual([tree.get('b1').title, tree.partsOf('b')], ['Mud', ['b1']]);
+    assert.equal(tree.strip, strip, 'the strip shows nothing else');
+    tree.take({ ...nothing, topics: [{ id: 'b', parent: ROOT, title: 'Wall', dye: 'fern' }] });
+    assert.deepEqual(tree.partsOf(ROOT), ['a', 'b']);
+    assert.deepEqual(
+        tree.strip.map(({ title, dye, share }) => [title, dye, share]),
+        [
+            ['a', 'slate', 3],
+            ['Wall', 'fern', 1],
+        ],
+    );
+    assert.deepEqual(tree.properties.labels, [['field', 'fern']], 'what is not told is as it was');
+});
+
+test('a page that lacks what it is told of knows that it has gone astray', () => {
+    tree.take({ ...nothing, topics: [{ id: 'x', parent: 'b', title: 'Never seen' }] });
+    assert.equal(tree.isAstray, true);
+    tree.isAstray = false;
+    tree.take({ ...nothing, topics: [{ id: 'y', parent: 'x', after: null, title: 'Under it' }] });
+    assert.equal(tree.isAstray, true);
+    tree.isAstray = false;
+    tree.take({ ...nothing, topics: [{ id: 'z', parent: 'b', after: 'b1', title: 'New' }] });
+    assert.deepEqual([tree.isAstray, tree.partsOf('b')], [false, ['b1', 'z']]);
+});
+
+test('what changes named whose answer was passed over goes along with the next, or the plan is asked for whole', () => {
+    const id = (n) => `0000000000000000000000000${n}`;
+    const queue = { base: 7, shown: new Set() };
+    assert.deepEqual([toldOf(queue), knownFrom(queue)], [{ base: 7 }, 7]);
+    passOver(queue, [{ id: id(1), step: id(2), type: 'move', ids: [id(3)], at: { parent: id(4), after: null } }]);
+    assert.deepEqual([toldOf(queue), knownFrom(queue)], [{ base: 7, shown: [id(3)] }, 0]);
+    settle(queue, 9);
+    assert.deepEqual([toldOf(queue), knownFrom(queue)], [{ base: 9 }, 9]);
+});
