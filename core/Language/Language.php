@@ -171,6 +171,6 @@ final readonly class Language
     /** @return Table with what is usual */
     private function table(): array
     {
-        return self::TABLES[$this->words] + self::USUAL; // @phpstan-ignore return.type (the literals of the tables, which LanguageTest compares)
+        return self::TABLES[$this->words] + self::USUAL; // @phpstan-ignore return.type (LanguageTest compares the tables)
     }
 }
