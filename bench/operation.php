@@ -19,6 +19,8 @@ function request(string $method, string $url, ?array $body = null, int $person =
     static $curl = null;
     $curl ??= curl_init();
     curl_setopt_array($curl, [
+        // As a page does: it is in one session.
+        CURLOPT_COOKIEFILE => '',
         CURLOPT_URL => $url,
         CURLOPT_CUSTOMREQUEST => $method,
         CURLOPT_RETURNTRANSFER => true,

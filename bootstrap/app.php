@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Exceptions\Answers;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\StartsSession;
 use App\Http\Middleware\StaysSignedIn;
 use App\Http\Middleware\WellFormed;
 use Illuminate\Foundation\Application;
@@ -21,7 +22,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->trimStrings(except: [static fn($request): bool => $request->isJson()]);
         $middleware->convertEmptyStringsToNull(except: [static fn($request): bool => $request->isJson()]);
         $middleware->prepend([SecurityHeaders::class, KnownHost::class, WellFormed::class]);
-        $middleware->web(append: [StaysSignedIn::class]);
+        $middleware->web(append: [StaysSignedIn::class], replace: [StartSession::class => StartsSession::class]);
         $middleware->appendToPriorityList(StartSession::class, StaysSignedIn::class);
         $middleware->redirectUsersTo('/plans');
     })

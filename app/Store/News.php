@@ -29,19 +29,32 @@ final class News
             return null;
         }
         $sum = StoredDifference::sum($row->id, $base, $row->revision, self::MOST);
+
+        return self::summed($row, $base, $sum, $user);
+    }
+
+    /**
+     * @param array{did: Difference, last: int, by: array<int, true>}|null $sum
+     * @param User|null                                                    $user  to be told what undo and redo would do now
+     * @param list<string>                                                 $named
+     *
+     * @return array<string, mixed>
+     */
+    private static function summed(PlanRow $row, int $base, ?array $sum, ?User $user = null, array $named = []): array
+    {
         if ($sum !== null && $sum['did']->keepsTheTree()) {
             // The log only grows: rows that are read after it are of that revision or later, and are told again then.
-            return self::steps($row, $user, $sum['by']) + self::ofSome($row, $sum['did'], $sum['last']);
+            return self::steps($row, $user, $sum['by']) + self::ofSome($row, $sum['did'], min($sum['last'], $row->revision), $named);
         }
 
         // In one transaction: plan, log and topics are as of one moment.
-        return Transaction::of(static function () use ($row, $user, $base, $sum): array {
+        return Transaction::of(static function () use ($row, $base, $sum, $user, $named): array {
             $read = $row->revision;
             $row->refresh();
             $sum = $row->revision === $read ? $sum : StoredDifference::sum($row->id, $base, $row->revision, self::MOST);
             $now = (new PlanRows())->tree($row);
 
-            return self::steps($row, $user, $sum['by'] ?? null) + self::compared($row, $now, $now, $sum['did'] ?? null);
+            return self::steps($row, $user, $sum['by'] ?? null) + self::compared($row, $now, $now, $sum['did'] ?? null, $named);
         });
     }
 
@@ -71,6 +84,11 @@ final class News
         // One change is shown by the page as it came to be; several may have led back to where the page does not have it.
         $isOne = $base === $outcome->from && $outcome->revision - $outcome->from < 2 && $shown === [];
         $named = $isOne ? [] : array_values(array_unique([...$shown, ...$outcome->named()]));
+        if (!$outcome->isWhole) {
+            $sum = StoredDifference::sum($row->id, $base, $outcome->revision, self::MOST);
+
+            return self::summed($row, $base, $sum, named: $named);
+        }
         if ($base === $outcome->from) {
             return PlanView::since($row, $outcome->after, $outcome->before, $named);
         }
@@ -84,15 +102,24 @@ final class News
      *
      * @return array<string, mixed> what undo and redo would do now, where the person's own steps can be others
      */
-    private static function steps(PlanRow $row, User $user, ?array $by): array
+    private static function steps(PlanRow $row, ?User $user, ?array $by): array
     {
+        if ($user === null) {
+            return [];
+        }
+
         return $by === null || isset($by[$user->id]) ? ['steps' => (new UndoLog($row->id, $user->id))->names()] : [];
     }
 
-    /** @return array<string, mixed> */
-    private static function ofSome(PlanRow $row, Difference $did, int $revision): array
+    /**
+     * @param list<string> $named
+     *
+     * @return array<string, mixed>
+     */
+    private static function ofSome(PlanRow $row, Difference $did, int $revision, array $named): array
     {
-        $topics = (new PlanRows())->some($row->id, [Plan::ROOT, ...array_map(strval(...), array_keys($did->topics))]);
+        $ids = array_unique([Plan::ROOT, ...array_map(strval(...), array_keys($did->topics)), ...$named]);
+        $topics = (new PlanRows())->some($row->id, array_values($ids));
 
         return PlanView::ofSome($row, $revision, $topics, $did);
     }

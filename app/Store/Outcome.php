@@ -13,6 +13,7 @@ final readonly class Outcome
      * @param array<string, array{int|null, int}>                      $notes   topic whose note was written → its revision before
      *                                                                          and after; null before where others' words came in
      * @param list<Change>                                             $asked   all that were sent, repeated and refused ones too
+     * @param bool                                                     $isWhole whether the plan is all there, or only what was changed
      */
     public function __construct(
         public Sight $before,
@@ -23,6 +24,7 @@ final readonly class Outcome
         public ?string $says,
         public array $notes = [],
         public array $asked = [],
+        public bool $isWhole = true,
     ) {}
 
     /** @return list<string> what the changes name, topics among it: the page may show them elsewhere than they came to stand */

@@ -32,10 +32,31 @@ final class PlanRows
     /** The tree with everything but the bodies of the notes; nothing of what was removed. */
     public function tree(PlanRow $row): Plan
     {
-        return $this->built(
-            Plan::titled($row->title, $row->properties())->withForeign($row->foreign ?? []),
-            $this->rows('plan_id = ? AND removed_at IS NULL', [$row->id]),
-        );
+        return $this->built(self::bare($row), $this->rows('plan_id = ? AND removed_at IS NULL', [$row->id]));
+    }
+
+    /**
+     * Some topics and those above them, without all else.
+     *
+     * @param list<string> $ids
+     */
+    public function around(PlanRow $row, array $ids): Plan
+    {
+        $rows = [];
+        while ($ids !== []) {
+            $marks = implode(',', array_fill(0, \count($ids), '?'));
+            $read = [...$this->rows("plan_id = ? AND removed_at IS NULL AND id IN ({$marks})", [$row->id, ...$ids])];
+            $rows += array_column($read, null, 0);
+            $above = array_filter(array_column($read, 1), static fn(?string $id): bool => $id !== null && !isset($rows[$id]));
+            $ids = array_values(array_unique($above));
+        }
+
+        return $this->built(self::bare($row), $rows);
+    }
+
+    private static function bare(PlanRow $row): Plan
+    {
+        return Plan::titled($row->title, $row->properties())->withForeign($row->foreign ?? []);
     }
 
     /** @param list<string>|null $ids topics whose notes are loaded; null: all of the plan */

@@ -124,10 +124,11 @@ final class PlanStore
      * done; what builds on a refused change is refused with it.
      *
      * @param list<Change> $changes
+     * @param bool         $isWholeAsked whether all of the plan must be there in what is returned; if not, it may be read in part
      */
-    public function apply(PlanRow $row, User $user, array $changes): Outcome
+    public function apply(PlanRow $row, User $user, array $changes, bool $isWholeAsked = true): Outcome
     {
-        return $this->locked($row, function () use ($row, $user, $changes): Outcome {
+        return $this->locked($row, function () use ($row, $user, $changes, $isWholeAsked): Outcome {
             $rows = new PlanRows();
             $written = self::notesWritten($changes);
             $asked = $changes;
@@ -135,7 +136,12 @@ final class PlanStore
             $isRepeated = \count($new) < \count($changes);
             $changes = $new;
             $revisions = self::revisions($row->id, $written);
-            $before = $this->loadedFor($rows, $row, $changes);
+            $within = $isWholeAsked || $isRepeated || $row->strip === null ? null : self::within($changes);
+            // The main sections are in the strip, which is kept as it was but for their titles and dyes.
+            $before
+                = $within === null
+                ? $this->loadedFor($rows, $row, $changes)
+                : $rows->around($row, [...$within, ...array_column($row->strip ?? [], 'id')]);
             $state = $before;
             $seq = $row->revision;
             $log = $refused = $met = [];
@@ -197,8 +203,28 @@ final class PlanStore
                 $last === false || $last['type'] === 'drop' ? null : $last['says'],
                 $notes,
                 $asked,
+                $within === null,
             );
         });
+    }
+
+    /**
+     * @param list<Change> $changes
+     *
+     * @return list<string>|null all that they read and change; null: that is the whole plan
+     */
+    private static function within(array $changes): ?array
+    {
+        $ids = [];
+        foreach ($changes as $change) {
+            $topics = $change->operation->staysWithin();
+            if ($topics === null) {
+                return null;
+            }
+            array_push($ids, ...$topics);
+        }
+
+        return array_values(array_unique($ids));
     }
 
     /**

@@ -203,7 +203,7 @@ final class PlanView
     /** @return array<string, mixed> a topic without what most topics are */
     private static function spelledOut(Topic $topic, string $parent): array
     {
-        $told = array_filter(['title' => $topic->title, 'noted' => $topic->noted]);
+        $told = ($topic->title === '' ? [] : ['title' => $topic->title]) + ($topic->noted ? ['noted' => true] : []);
         foreach (self::fields() as $field) {
             $form = $field->written($topic);
             if ($form !== null) {

@@ -30,6 +30,11 @@ abstract readonly class Basic implements Operation
         return false;
     }
 
+    public function staysWithin(): ?array
+    {
+        return null;
+    }
+
     public function canApply(Plan $plan): bool
     {
         try {

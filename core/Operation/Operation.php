@@ -31,6 +31,12 @@ interface Operation
     /** Whether the plan's relations must be loaded to apply it. */
     public function needsRelations(): bool;
 
+    /**
+     * @return list<string>|null the topics that it reads and changes, with those above them, where neither the tree nor any number
+     *                           or sum of words depends on what it does; null: all of the plan must be loaded to apply it
+     */
+    public function staysWithin(): ?array;
+
     /** @return array<string, mixed> the form in which it is sent; `type` is the stable short name */
     public function toArray(): array;
 }

@@ -32,6 +32,11 @@ final readonly class Retitle extends Basic
         }
     }
 
+    public function staysWithin(): array
+    {
+        return [$this->id];
+    }
+
     /** Of both writers; where that is too long for a title, the later one stands alone. */
     private function joined(string $theirs, string $mine): string
     {

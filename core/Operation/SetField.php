@@ -36,6 +36,11 @@ final readonly class SetField extends Basic
         return $plan;
     }
 
+    public function staysWithin(): ?array
+    {
+        return $this->field->counts() ? null : $this->ids;
+    }
+
     public function toArray(): array
     {
         $value = $this->field->form($this->value);

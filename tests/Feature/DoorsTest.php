@@ -158,6 +158,28 @@ final class DoorsTest extends TestCase
         }
     }
 
+    public function testAPageThatIsOpenWritesItsSessionNoOftenerThanOnceAMinute(): void
+    {
+        config(['session.driver' => 'database']);
+        $cookie = $this->get('/plans')->assertOk()->getCookie('embrel_session', false);
+        $this->withUnencryptedCookie('embrel_session', (string) $cookie?->getValue());
+        $written = 0;
+        DB::listen(static function ($query) use (&$written): void {
+            $written += preg_match('/\A(insert into|update|replace into) `sessions`/', $query->sql);
+        });
+        $ask = fn() => $this->getJson("/plans/{$this->row->id}/pulse-address")->assertOk();
+        $ask();
+        $ask();
+        self::assertSame(0, $written);
+        self::assertStringEndsWith('/plans', (string) session()->previousUrl());
+        $this->travel(2)->minutes();
+        $ask();
+        self::assertSame(1, $written);
+        $ask();
+        self::assertSame(1, $written);
+        $this->travelBack();
+    }
+
     // ---- Passwords and addresses
 
     public function testAnAddressIsComparedToTheLetterAndCountedInOneSpelling(): void

@@ -65,7 +65,7 @@ final class NewsTest extends TestCase
         $plan = $store->load($this->row->refresh(), true);
         $changes = array_map(static fn() => $store->change($chance->operation($plan)), range(0, mt_rand(0, 1)));
 
-        return self::sent(News::of($this->row, $who, $base, $store->apply($this->row, $who, $changes)));
+        return self::sent(News::of($this->row, $who, $base, $store->apply($this->row, $who, $changes, mt_rand(0, 3) === 0)));
     }
 
     /**
@@ -86,23 +86,33 @@ final class NewsTest extends TestCase
         }
         $this->row = $this->start(rtrim($lines));
         $plan = $this->plan(false);
-        $store = app(PlanStore::class);
         $section = $plan->parts(Plan::ROOT)[7];
         $under = $plan->parts($section)[3];
         foreach ([$section, $under] as $id) {
             $base = $this->row->refresh()->revision;
-            $outcome = $store->apply($this->row, $this->user, [$store->change(new Retitle($id, 'Called otherwise'))]);
-            self::assertLessThan(2048, \strlen((string) json_encode(News::of($this->row, $this->user, $base, $outcome))));
-            $queries = [];
-            \DB::listen(static function ($query) use (&$queries): void {
-                $queries[] = $query->sql;
-            });
-            $answer = $this->getJson("/plans/{$this->row->id}/changes?since={$base}")->assertOk();
-            self::assertLessThan(2048, \strlen((string) $answer->getContent()));
-            self::assertSame([$id], array_column($answer->json('topics'), 'id'));
-            self::assertSame('Called otherwise', $answer->json('topics.0.title'));
-            self::assertStringNotContainsString('`topics` where', implode("\n", $queries), 'no tree is loaded');
+            $ids = ['id' => self::newId(), 'step' => self::newId()];
+            $operation = $ids + ['type' => 'retitle', 'topic' => $id, 'title' => 'Called otherwise'];
+            $read = self::rowsRead();
+            $own = $this->postJson("/plans/{$this->row->id}/operations", ['base' => $base, 'operations' => [$operation]])->assertOk();
+            $news = $this->getJson("/plans/{$this->row->id}/changes?since={$base}")->assertOk();
+            self::assertLessThan(500, self::rowsRead() - $read, 'no tree is loaded');
+            foreach ([$own, $news] as $answer) {
+                self::assertLessThan(2048, \strlen((string) $answer->getContent()));
+                self::assertSame([$id], array_column($answer->json('topics'), 'id'));
+                self::assertSame('Called otherwise', $answer->json('topics.0.title'));
+            }
+            self::assertSame('Called otherwise', $this->plan(false)->topic($id)->title);
         }
+        $read = self::rowsRead();
+        app(PlanStore::class)->load($this->row->refresh());
+        self::assertGreaterThan(5000, self::rowsRead() - $read, 'a tree that is loaded is seen');
+        self::assertContains('Called otherwise', array_column($this->row->strip ?? [], 'title'), 'in the strip too');
+    }
+
+    /** How many rows the database has read for this connection so far. */
+    private static function rowsRead(): int
+    {
+        return (int) array_sum(array_column(\DB::select("SHOW SESSION STATUS LIKE 'Handler_read%'"), 'Value'));
     }
 
     public function testAMoveIsToldAsRunsOfNumbersWithoutTheTopicsThatStay(): void
@@ -164,6 +174,12 @@ final class NewsTest extends TestCase
         ]);
         $bad = ['base' => $base, 'shown' => ['x'], 'operations' => []];
         $this->postJson("/plans/{$this->row->id}/operations", $bad)->assertStatus(422);
+    }
+
+    public function testATitleThatIsANoughtIsATitle(): void
+    {
+        $this->row = $this->start("0\nNext");
+        self::assertSame(['0', 'Next'], array_column(array_values($this->whole()['topics']), 'title'));
     }
 
     public function testWhoIsFarBehindIsToldTheWhole(): void

@@ -17,7 +17,8 @@ final class OperationController
     public function __invoke(OperationsRequest $request, Plan $plan, PlanStore $store): JsonResponse
     {
         $user = $request->user() ?? abort(401);
-        $outcome = $store->apply($plan, $user, $request->changes());
+        $isWholeAsked = $request->json('map') !== null || $request->shown() !== [];
+        $outcome = $store->apply($plan, $user, $request->changes(), $isWholeAsked);
 
         $map = MapRequest::told($request, $outcome->after);
 

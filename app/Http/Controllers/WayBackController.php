@@ -62,10 +62,11 @@ final class WayBackController
     {
         $comments = [];
         foreach ($read->heard as $topic => $heard) {
+            $title = $topic === CorePlan::ROOT ? 'The beginning' : $read->plan->topic($topic)->title;
             foreach ($heard as $one) {
                 if (!$one->isChange()) {
                     $comments[] = [
-                        'title' => $topic === CorePlan::ROOT ? 'The beginning' : ($read->plan->topic($topic)->title ?: 'Untitled'),
+                        'title' => $title === '' ? 'Untitled' : $title,
                         'who' => $one->who ?: 'somebody',
                         'text' => $one->text,
                     ];

@@ -16,6 +16,8 @@ final class StaysSignedIn
     /** Where a session of someone signed in keeps whether it is to stay, and when it was used last. */
     public const STAYS = 'stays';
     private const USED = 'used_at';
+    /** In seconds: so exact is it kept when a session was used last. */
+    private const EXACT = 60;
 
     public function handle(Request $request, Closure $next): Response
     {
@@ -25,7 +27,9 @@ final class StaysSignedIn
             Auth::logout();
             $session->invalidate();
         }
-        $session->put(self::USED, now()->getTimestamp());
+        if (!\is_int($used) || $used < now()->getTimestamp() - self::EXACT) {
+            $session->put(self::USED, now()->getTimestamp());
+        }
         $response = $next($request);
         config(['session.expire_on_close' => $session->get(self::STAYS) !== true]);
 

@@ -192,7 +192,12 @@ final class Comparison
 
     private function name(string $id): string
     {
-        return self::line($this->plan->topic($id)->title) ?: 'Untitled';
+        return self::called(self::line($this->plan->topic($id)->title));
+    }
+
+    private static function called(string $title): string
+    {
+        return $title === '' ? 'Untitled' : $title;
     }
 
     /** Topics that stand elsewhere, and those that are new. */
@@ -229,7 +234,7 @@ final class Comparison
         $this->changes[] = new Change(
             Change::ADDED,
             $there,
-            $this->title($there) ?: 'Untitled',
+            self::called($this->title($there)),
             [['+', $this->saying->note($this->file->topic($there)->note)]],
             ($above === null ? '' : 'under ' . $this->name($above))
                 . ($isOld ? ($above === null ? '' : ', ') . 'taken out of the plan since' : ''),
