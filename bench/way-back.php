@@ -7,6 +7,7 @@ declare(strict_types=1);
 use Embrel\Archive\Shelf;
 use Embrel\Document\Origin;
 use Embrel\Draft\Choices;
+use Embrel\Draft\DraftChoices;
 use Embrel\Id\CountedIds;
 use Embrel\Intake\Options;
 use Embrel\Intake\WayBack\Comparison;
@@ -30,7 +31,9 @@ foreach (array_slice($then->parts(Plan::ROOT), 0, 50) as $i => $id) {
 }
 foreach (['docx', 'odt'] as $format) {
     $out = fopen("{$work}/draft", 'w');
-    Writing::from($format)->writer()->write($then, new Choices(headingDepth: 9, origin: new Origin(Build::ulid(1), 1)), $out, $work);
+    Writing::from($format)->writer()->write($then, new Choices(
+        draft: new DraftChoices(headingDepth: 9, origin: new Origin(Build::ulid(1), 1)),
+    ), $out, $work);
     fclose($out);
     $times = ['read' => [], 'compare' => []];
     for ($round = 0; $round < ROUNDS; ++$round) {

@@ -1,6 +1,6 @@
 /**
  * Takes the advance widths of the shipped fonts, at the weights that the map uses, into
- * core/Layout/Text/Widths.php, and the fonts at those weights into resources/fonts/ for PDF files,
+ * core/Fonts/Widths.php, and the fonts at those weights into resources/fonts/ for PDF files,
  * which cannot hold fonts of variable weight. Part of the build: run after another version of a font has been chosen.
  *
  * usage: node bin/font-widths.mjs
@@ -77,7 +77,7 @@ final class Widths
 
 ${tables.join('\n')}}
 `;
-writeFileSync(`${root}core/Layout/Text/Widths.php`, code);
+writeFileSync(`${root}core/Fonts/Widths.php`, code);
 
 mkdirSync(`${root}resources/fonts`, { recursive: true });
 for (const [name, family, weight] of FACES) {

@@ -7,8 +7,8 @@ declare(strict_types=1);
  * `[face, size, text, width]`.
  */
 
-use Embrel\Layout\Text\Face;
-use Embrel\Layout\Text\Ruler;
+use Embrel\Fonts\Face;
+use Embrel\Fonts\Ruler;
 
 require __DIR__ . '/../vendor/autoload.php';
 

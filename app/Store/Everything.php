@@ -8,6 +8,7 @@ use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Document\PictureType;
 use Embrel\Draft\Choices;
+use Embrel\Draft\OutlineChoices;
 use Embrel\Plan\Plan;
 use Embrel\Writer\Format;
 use Illuminate\Support\Facades\DB;
@@ -106,7 +107,10 @@ final class Everything
             WorkFolder::with(
                 static fn(string $work): array => $format
                     ->writer()
-                    ->write($plan, new Choices(loose: $format === Format::Opml, pictures: $pictures), $out, $work),
+                    ->write($plan, new Choices(
+                        pictures: $pictures,
+                        outline: new OutlineChoices(loose: $format === Format::Opml),
+                    ), $out, $work),
             );
             fclose($out);
             $zip->addFile($path, \sprintf('%02d %s.%s', $number, WorkFolder::fileName($row->title), $format->value));

@@ -6,13 +6,14 @@ namespace App\Store;
 
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
+use Embrel\Draft\DraftChoices;
 use Embrel\Id\CountedIds;
 use Embrel\Intake\Options;
 use Embrel\Numbering\Numbering;
 use Embrel\Pages\Typesetter;
 use Embrel\Plan\Plan;
 use Embrel\Reader\TextOutline\TextReader;
-use Embrel\Writer\Map\Drawing;
+use Embrel\Writer\MapDrawing;
 use Embrel\Writer\Pdf\PdfWriter;
 use Embrel\Writer\Svg\PageSvg;
 use Embrel\Writer\Svg\SvgWriter;
@@ -64,13 +65,13 @@ final class Glimpse
                 'level' => $level,
             ];
         }
-        $choices = new Choices(contents: false);
+        $choices = new Choices(draft: new DraftChoices(contents: false));
         $book = Typesetter::book(Draft::of($plan, $choices), PdfWriter::typefaces(), null);
 
         return [
             'title' => self::TITLE,
             'rows' => $rows,
-            'map' => SvgWriter::element(new Drawing($plan, $choices), 'glimpse'),
+            'map' => SvgWriter::element(new MapDrawing($plan, $choices), 'glimpse'),
             'page' => PageSvg::of($book->pages[0], $book, 1, static fn(string $id): string => ''),
         ];
     }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Store;
 
 use Embrel\Draft\Choices;
+use Embrel\Fonts\PackagedFonts;
 use Embrel\Plan\Plan;
 use Embrel\Writer\Format;
-use Embrel\Writer\Svg\FontFolder;
 
 /** A plan on its way out as a file. */
 final class HandedOver
@@ -63,7 +63,7 @@ final class HandedOver
     public static function write(Plan $plan, Choices $choices, Format $format, $out): array
     {
         return WorkFolder::with(
-            static fn(string $folder): array => $format->writer(FontFolder::ofPackages())->write($plan, $choices, $out, $folder),
+            static fn(string $folder): array => $format->writer(PackagedFonts::ofPackages())->write($plan, $choices, $out, $folder),
         );
     }
 }

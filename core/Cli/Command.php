@@ -6,6 +6,9 @@ namespace Embrel\Cli;
 
 use Embrel\Archive\Shelf;
 use Embrel\Draft\Choices;
+use Embrel\Draft\DraftChoices;
+use Embrel\Draft\MapChoices;
+use Embrel\Fonts\PackagedFonts;
 use Embrel\Id\CountedIds;
 use Embrel\Intake\Options;
 use Embrel\Intake\Result;
@@ -16,7 +19,6 @@ use Embrel\Layout\Map\Style;
 use Embrel\Plan\Scheme;
 use Embrel\Reader;
 use Embrel\Writer;
-use Embrel\Writer\Svg\FontFolder;
 
 /** The command line: convert and inspect. Exit 0; 1 for a file that cannot be read or written; 2 for wrong usage. */
 final class Command
@@ -51,7 +53,7 @@ final class Command
      */
     private static function options(array $arguments): array
     {
-        $files = $reading = $choices = $look = [];
+        $files = $reading = $choices = $draft = $map = $look = [];
         foreach (\array_slice($arguments, 1) as $argument) {
             [$name, $value] = explode('=', $argument, 2) + [1 => ''];
             match (true) {
@@ -60,26 +62,28 @@ final class Command
                 $argument === '--descriptions' => $reading['descriptions'] = true,
                 $argument === '--lists' => $reading['lists'] = true,
                 $argument === '--no-notes' => $choices['notes'] = false,
-                $argument === '--no-contents' => $choices['contents'] = false,
-                $name === '--contents-depth' => $choices['contentsDepth'] = self::depth($value),
+                $argument === '--no-contents' => $draft['contents'] = false,
+                $name === '--contents-depth' => $draft['contentsDepth'] = self::depth($value),
                 $name === '--arrangement' => $look['arrangement'] = Arrangement::tryFrom($value)
                     ?? throw new Usage("There is no arrangement called “{$value}”."),
                 $name === '--style' => $look['style'] = Style::tryFrom($value) ?? throw new Usage("There is no style called “{$value}”."),
-                $name === '--paper' => $choices['paper'] = isset(Sheets::PAPERS[$value])
+                $name === '--paper' => $map['paper'] = isset(Sheets::PAPERS[$value])
                     ? $value
                     : throw new Usage("There is no paper called “{$value}”."),
-                $argument === '--sheets' => $choices['severalSheets'] = true,
-                $argument === '--fonts' => $choices['embedsFonts'] = true,
-                $argument === '--no-ground' => $choices['ground'] = false,
+                $argument === '--sheets' => $map['severalSheets'] = true,
+                $argument === '--fonts' => $map['embedsFonts'] = true,
+                $argument === '--no-ground' => $map['ground'] = false,
                 $name === '--numbering' => $choices['scheme'] = Scheme::tryFrom($value)
                     ?? throw new Usage("There is no numbering called “{$value}”."),
                 $name === '--number-depth' => $choices['numberDepth'] = self::depth($value),
-                $name === '--heading-depth' => $choices['headingDepth'] = self::depth($value),
+                $name === '--heading-depth' => $draft['headingDepth'] = self::depth($value),
                 default => throw new Usage("There is no option “{$argument}”."),
             };
         }
 
-        return ['files' => $files, 'reading' => $reading, 'choices' => new Choices(...$choices, map: new Look(...$look))];
+        $choices += ['draft' => new DraftChoices(...$draft), 'map' => new MapChoices(...$map, look: new Look(...$look))];
+
+        return ['files' => $files, 'reading' => $reading, 'choices' => new Choices(...$choices)];
     }
 
     private static function depth(string $value): int
@@ -134,7 +138,7 @@ final class Command
                 throw new \RuntimeException("“{$output}” cannot be written.");
             }
             try {
-                $losses = $format->writer(FontFolder::ofPackages())->write($result->plan, $choices->withPictures($shelf), $out, $work);
+                $losses = $format->writer(PackagedFonts::ofPackages())->write($result->plan, $choices->withPictures($shelf), $out, $work);
                 if (!fclose($out) || !rename($partial, $output)) {
                     throw new \RuntimeException("“{$output}” cannot be written.");
                 }

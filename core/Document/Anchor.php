@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Document;
 
+use Embrel\RichText\TopicLink;
+
 /**
  * The hidden bookmark by which a document carries the topic that an element was made of: `_e` and the
  * topic's id. Where the document cannot tell what the topic was and how deep it stood below the heading
@@ -11,7 +13,7 @@ namespace Embrel\Document;
  */
 final readonly class Anchor
 {
-    private const FORM = '/\A_e([0-9A-HJKMNP-TV-Z]{26}|references)(?:([spq])(m?)(\d{1,2}))?\z/';
+    private const FORM = '/\A' . TopicLink::SIGN . '([0-9A-HJKMNP-TV-Z]{26}|references)(?:([spq])(m?)(\d{1,2}))?\z/';
     /** Starts a quotation or a block of code, so that two of them stay two. */
     public const BLOCK = '_b';
     /** Goes on with a quotation within the note of a quote, all of which is set alike. */
@@ -35,6 +37,6 @@ final readonly class Anchor
 
     public function name(): string
     {
-        return "_e{$this->topic}" . ($this->kind === '' ? '' : $this->kind . ($this->below < 0 ? 'm' : '') . abs($this->below));
+        return TopicLink::SIGN . $this->topic . ($this->kind === '' ? '' : $this->kind . ($this->below < 0 ? 'm' : '') . abs($this->below));
     }
 }

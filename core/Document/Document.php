@@ -94,6 +94,23 @@ final readonly class Document
         return Language::of($this->properties->language);
     }
 
+    /**
+     * The bookmarks of the topics that links can lead to.
+     *
+     * @return array<string, string> topic → the name of its bookmark
+     */
+    public function anchors(): array
+    {
+        $anchors = [];
+        foreach ($this->elements as $element) {
+            if ($element->anchor !== null || $element->role === Element::HEADING) {
+                $anchors[$element->topic] = ($element->anchor ?? new Anchor($element->topic))->name();
+            }
+        }
+
+        return $anchors;
+    }
+
     public function hasLists(): bool
     {
         return $this->contents !== [] || $this->figures !== [];

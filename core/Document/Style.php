@@ -66,8 +66,21 @@ final readonly class Style
     /** What the writer may name in the head and foot of a page, in braces. */
     public const FIELDS = ['title', 'author', 'section', 'page', 'pages', 'date', 'subject', 'logo'];
     public const POINTS = 72 / 25.4;
+    /** Of a draft, in whichever format: text, what is set back, rules, grounds (of code, heads of tables), links, what is highlighted. */
+    public const INK = '#221b2b';
+    public const SOFT = '#5e5668';
+    public const RULE = '#8a8494';
+    public const GROUND = '#f1f0f4';
+    public const LINK = '#2f6690';
+    public const HIGHLIGHT = '#f8f4cf';
+    /** How high a line is that is set single, by its size. */
+    public const SINGLE = 1.2;
+    /** How much larger a picture on a topic is in a draft than on the map. */
+    public const PICTURE = 1.5;
     /** What a word processor takes on a machine that lacks a font. */
     public const SUBSTITUTES = ['serif' => 'Georgia', 'sans' => 'Arial', 'mono' => 'Courier New'];
+    /** How far a sheet may be from a size of paper and still be of it, in millimetres. */
+    private const NEAR = 3.0;
     private const LABELS = ['report' => 'Report', 'essay' => 'Essay, double spaced', 'manuscript' => 'Manuscript', 'plain' => 'Plain'];
 
     /**
@@ -267,10 +280,46 @@ final readonly class Style
         };
     }
 
+    /** Of the subtitle, in points. */
+    public function subtitleSize(): float
+    {
+        return $this->size * 1.2;
+    }
+
+    /** Of code and captions, in points. */
+    public function smallSize(): float
+    {
+        return $this->size * 0.88;
+    }
+
+    /** Of footnotes and of what runs at the head and foot of a page, in points. */
+    public function footSize(): float
+    {
+        return $this->size * 0.82;
+    }
+
+    /** Of what belongs to a section, under it, in points. */
+    public function seeAlsoSize(): float
+    {
+        return $this->size * 0.92;
+    }
+
     /** Of a heading, in points. */
     public function headingSize(int $level): float
     {
         return $this->headingSizes[min(3, max(1, $level)) - 1];
+    }
+
+    /** @return string|null one of PAPERS, by a size in millimetres; null: none of them */
+    public static function paperOf(float $width, float $height): ?string
+    {
+        foreach (self::PAPERS as $name => [$across, $down]) {
+            if (abs($width - $across) < self::NEAR && abs($height - $down) < self::NEAR) {
+                return $name;
+            }
+        }
+
+        return null;
     }
 
     /**

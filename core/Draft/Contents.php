@@ -17,7 +17,6 @@ final class Contents
     /** Of a sign, in sizes of the type, and signs of a word with the space behind it. */
     private const SIGN = 0.5;
     private const WORD = 6.1;
-    private const SINGLE = 1.2;
 
     /** @var list<array{element: Element, page: int}> */
     public array $list = [];
@@ -32,7 +31,7 @@ final class Contents
         [$width, $height] = $style->page($paper);
         [$top, $right, $bottom, $left] = $style->edges();
         $this->wordsALine = max(1.0, ($width - $left - $right) / ($style->size * self::SIGN * self::WORD));
-        $this->linesAPage = max(10, (int) (($height - $top - $bottom) / ($style->size * $style->line * self::SINGLE)));
+        $this->linesAPage = max(10, (int) (($height - $top - $bottom) / ($style->size * $style->line * Style::SINGLE)));
         $listed = array_filter($elements, $this->isListed(...));
         $line = $this->linesAPage * (max(1, (int) ceil((\count($listed) + 6) / $this->linesAPage)) + ($style->hasTitlePage ? 1 : 0));
         foreach ($elements as $element) {
@@ -66,7 +65,7 @@ final class Contents
             Element::BODY, Element::REFERENCE, Element::SEE_ALSO => $element->block?->type === 'picture'
                 ? 15
                 : 1 + (int) ceil(Words::in($element->block?->plainText() ?? '') / $this->wordsALine),
-            Element::PICTURE => 1 + (int) ((($element->picture?->shownHeight() ?? 0.0) * 1.5) / 20),
+            Element::PICTURE => 1 + (int) ((($element->picture?->shownHeight() ?? 0.0) * Style::PICTURE) / 20),
             default => 1 + intdiv(\strlen($element->title), 90),
         };
     }

@@ -21,6 +21,7 @@ final class Draft
     /** Plan with the notes loaded that are to be printed. */
     public static function of(Plan $plan, Choices $choices): Document
     {
+        $draft = $choices->draft;
         $numbering = Numbering::of($plan, $choices->scheme, $choices->numberDepth);
         $outline = new Outlining($plan, $choices, $numbering);
         [$elements, $leftOut, $printed] = [$outline->elements, $outline->leftOut, null];
@@ -34,16 +35,16 @@ final class Draft
         } else {
             $leftOut += array_filter(['notes' => \count(array_filter($topics, static fn(string $id): bool => $plan->topic($id)->noted))]);
         }
-        if (!$choices->showsPictures) {
+        if (!$draft->showsPictures) {
             [$elements, $without] = Figures::without($elements);
             $leftOut['pictures'] = ($leftOut['pictures'] ?? 0) + $without;
         }
-        $elements = $choices->seeAlso ? SeeAlso::in($elements, $plan, $numbering) : $elements;
-        $elements = $choices->sources && $printed !== null ? self::withReferences($elements, $printed) : $elements;
+        $elements = $draft->seeAlso ? SeeAlso::in($elements, $plan, $numbering) : $elements;
+        $elements = $draft->sources && $printed !== null ? self::withReferences($elements, $printed) : $elements;
         [$elements, $captions]
-            = $choices->figures && $choices->showsPictures ? Figures::counted($elements, $plan->properties->language) : [$elements, []];
-        $hasPages = $choices->contents || $captions !== [];
-        $pages = $hasPages ? new Contents($elements, $choices->style(), $plan->properties->pageSize, $choices->contentsDepth) : null;
+            = $draft->figures && $draft->showsPictures ? Figures::counted($elements, $plan->properties->language) : [$elements, []];
+        $hasPages = $draft->contents || $captions !== [];
+        $pages = $hasPages ? new Contents($elements, $draft->style(), $plan->properties->pageSize, $draft->contentsDepth) : null;
         $whole = $choices->from === Plan::ROOT;
 
         return new Document(
@@ -52,19 +53,19 @@ final class Draft
             $elements,
             $choices->scheme ?? $plan->properties->scheme,
             $choices->numberDepth ?? $plan->properties->depth,
-            $choices->contents && $pages !== null ? $pages->list : [],
+            $draft->contents && $pages !== null ? $pages->list : [],
             $printed->missing ?? [],
-            $choices->style(),
+            $draft->style(),
             array_map(
                 static fn(string $text, int $i): array => ['text' => $text, 'page' => $pages->figures[$i] ?? 1],
                 $captions,
                 array_keys($captions),
             ),
             array_filter($leftOut),
-            self::date($choices->date, $plan->properties->language),
-            $choices->counted,
-            $choices->marks ?? true,
-            $choices->contentsDepth,
+            self::date($draft->date, $plan->properties->language),
+            $draft->counted,
+            $draft->marks ?? true,
+            $draft->contentsDepth,
             self::origin($choices),
         );
     }
@@ -72,11 +73,11 @@ final class Draft
     /** With the kinds of topics that are not in it. */
     private static function origin(Choices $choices): ?Origin
     {
-        $without = array_values(array_filter(Kind::cases(), static fn(Kind $kind): bool => $choices->prints($kind) === 'out'));
+        $without = array_values(array_filter(Kind::cases(), static fn(Kind $kind): bool => $choices->draft->prints($kind) === 'out'));
 
-        return $choices->origin === null || $choices->marks === false
+        return $choices->draft->origin === null || $choices->draft->marks === false
             ? null
-            : new Origin($choices->origin->plan, $choices->origin->revision, $without);
+            : new Origin($choices->draft->origin->plan, $choices->draft->origin->revision, $without);
     }
 
     /** 23 November 2026; 23. November 2026. */

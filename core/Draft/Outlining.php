@@ -28,7 +28,7 @@ final class Outlining
     public function __construct(private readonly Plan $plan, private readonly Choices $choices, private readonly Numbering $numbering)
     {
         $this->open[0] = ['items' => 0, 'inQuote' => false, 'appendix' => $this->isInAppendix(), 'dye' => $this->dyeAbove()];
-        $empty = $choices->emptySections ? [] : $this->emptySections();
+        $empty = $choices->draft->emptySections ? [] : $this->emptySections();
         $base = $plan->level($choices->from);
         $skipBelow = PHP_INT_MAX;
         foreach ($plan->walk($choices->from) as $id => $level) {
@@ -37,13 +37,13 @@ final class Outlining
             }
             $topic = $plan->topics[$id];
             $skipBelow = PHP_INT_MAX;
-            if ($choices->prints($topic->kind) === 'out' || isset($empty[$id])) {
+            if ($choices->draft->prints($topic->kind) === 'out' || isset($empty[$id])) {
                 $skipBelow = $level;
                 $what = isset($empty[$id]) ? 'empty' : $topic->kind->value;
                 $this->leftOut[$what] = ($this->leftOut[$what] ?? 0) + 1;
                 continue;
             }
-            if (\count($this->elements) === $choices->most) {
+            if (\count($this->elements) === $choices->draft->most) {
                 break;
             }
             $this->topic($topic, $level, $base);
@@ -56,9 +56,9 @@ final class Outlining
         $appendix = $appendix || $topic->numbered === Numbered::Appendix;
         $dye = $topic->dye === null ? $dye : Palette::dye($topic->dye->value);
         $role = match (true) {
-            ($topic->kind === Kind::Quote && $this->choices->prints($topic->kind) === 'quote') || $inQuote => Element::QUOTE,
-            $this->choices->prints($topic->kind) === 'text' => Element::BODY,
-            $topic->kind !== Kind::Section || $items > 0 || $level > $this->choices->headingDepth => Element::ITEM,
+            ($topic->kind === Kind::Quote && $this->choices->draft->prints($topic->kind) === 'quote') || $inQuote => Element::QUOTE,
+            $this->choices->draft->prints($topic->kind) === 'text' => Element::BODY,
+            $topic->kind !== Kind::Section || $items > 0 || $level > $this->choices->draft->headingDepth => Element::ITEM,
             default => Element::HEADING,
         };
         $nested = $items + ($role === Element::ITEM ? 1 : 0);
@@ -67,7 +67,7 @@ final class Outlining
         }
         $element = new Element(
             $role,
-            $role === Element::HEADING ? $level : min($nested, $this->choices->indentDepth),
+            $role === Element::HEADING ? $level : min($nested, $this->choices->draft->indentDepth),
             $this->numbering->own($topic->id),
             $topic->title,
             $topic->id,
@@ -78,7 +78,7 @@ final class Outlining
         );
         // A point set as text is a paragraph of its title.
         $this->elements[] = $role === Element::BODY ? $element->with(['block' => Node::plain($topic->title), 'number' => '']) : $element;
-        if ($topic->picture !== null && $this->choices->showsPictures) {
+        if ($topic->picture !== null && $this->choices->draft->showsPictures) {
             $this->elements[] = new Element(
                 Element::PICTURE,
                 $role === Element::HEADING ? 0 : $element->level,
@@ -111,7 +111,7 @@ final class Outlining
         foreach (array_reverse($this->plan->branch($this->choices->from)) as $id) {
             $topic = $this->plan->topics[$id];
             $says = $topic->kind !== Kind::Section || ($topic->noted && $this->choices->notes) || $topic->picture !== null;
-            if ($this->choices->prints($topic->kind) !== 'out' && ($says || isset($filled[$id]))) {
+            if ($this->choices->draft->prints($topic->kind) !== 'out' && ($says || isset($filled[$id]))) {
                 $filled[$id] = $filled[(string) $this->plan->parent($id)] = true;
             }
         }

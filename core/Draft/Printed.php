@@ -13,6 +13,7 @@ use Embrel\Plan\Plan;
 use Embrel\RichText\Mark;
 use Embrel\RichText\Node;
 use Embrel\RichText\Note;
+use Embrel\RichText\TopicLink;
 
 /**
  * Notes as they are printed: citations in the style of the plan, or as footnotes; references to
@@ -213,7 +214,7 @@ final class Printed
 
         return Node::text(
             $node->text,
-            $topic !== null && isset($this->anchors[$topic]) ? [...$others, new Mark('link', ['href' => "#_e{$topic}"])] : $others,
+            $topic !== null && isset($this->anchors[$topic]) ? [...$others, TopicLink::to($topic)] : $others,
         );
     }
 
@@ -225,7 +226,7 @@ final class Printed
             return Node::text('[' . Language::of($this->plan->properties->language)->say('noSection') . ']');
         }
 
-        return Node::text($this->says($topic), isset($this->anchors[$topic]) ? [new Mark('link', ['href' => "#_e{$topic}"])] : []);
+        return Node::text($this->says($topic), isset($this->anchors[$topic]) ? [TopicLink::to($topic)] : []);
     }
 
     /** Number and title of a topic, as a reference to it is printed. */

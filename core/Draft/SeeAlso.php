@@ -9,6 +9,7 @@ use Embrel\Numbering\Numbering;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Mark;
 use Embrel\RichText\Node;
+use Embrel\RichText\TopicLink;
 
 /** Relations as a line under each of the two topics, behind its note. */
 final class SeeAlso
@@ -56,7 +57,7 @@ final class SeeAlso
         foreach ($related as $i => [$id, $label]) {
             $i === 0 ? null : ($runs[] = Node::text('; '));
             $runs[] = Node::text(trim($numbering->own($id) . ' ' . $plan->topic($id)->title) ?: '–', [
-                new Mark('link', ['href' => "#_e{$id}"]),
+                TopicLink::to($id),
             ]);
             $label === '' ? null : ($runs[] = Node::text(" ({$label})"));
         }

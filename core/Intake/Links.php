@@ -11,6 +11,7 @@ use Embrel\Plan\Plan;
 use Embrel\RichText\Mark;
 use Embrel\RichText\Node;
 use Embrel\RichText\Text;
+use Embrel\RichText\TopicLink;
 
 /** Links within a document: to which topics they lead in the plan that is made of it. */
 final class Links
@@ -115,7 +116,7 @@ final class Links
         if ($this->refers && ($says === '' || $isTitle)) {
             return [new Node('topicRef', ['topic' => $topic])];
         }
-        $link = new Mark('link', ['href' => "#_e{$topic}"]);
+        $link = TopicLink::to($topic);
         $marked = static fn(Mark $mark): Mark => $mark->type === 'link' ? $link : $mark;
 
         return array_map(static fn(Node $run): Node => Node::text($run->text, array_map($marked, $run->marks)), $runs);

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Embrel\Pages;
 
+use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
 use Embrel\Document\Pictures;
 use Embrel\Document\Style;
+use Embrel\Fonts\Typefaces;
 use Embrel\RichText\Node;
 
 /** The elements of a draft and the blocks of its notes as lines, each group of which flows on by itself. */
@@ -17,9 +19,6 @@ final class Blocks
     private const STEP = 18.0;
     private const LABEL = 14.0;
     private const QUOTE = 28.0;
-    private const SOFT = '#5E5668';
-    private const FAINT = '#8A8494';
-    private const GROUND = '#F1F0F4';
     private const BULLETS = ['•', '–', '▪'];
 
     private readonly Setting $text;
@@ -43,7 +42,7 @@ final class Blocks
         $this->text = new Setting(
             Style::family($style->font),
             $style->size,
-            ($style->line / Paragraphs::SINGLE) * 1.2,
+            $style->line,
             firstLine: $style->firstLine * Style::POINTS,
             align: $style->isJustified ? 'justify' : 'left',
         );
@@ -73,7 +72,12 @@ final class Blocks
             Element::SEE_ALSO => [
                 $this->paragraph(
                     $element->block->content ?? [],
-                    $this->text->with(['indent' => $indent, 'firstLine' => 0.0, 'size' => $this->text->size * 0.92, 'spacing' => 1.0]),
+                    $this->text->with([
+                        'indent' => $indent,
+                        'firstLine' => 0.0,
+                        'size' => $this->document->style->seeAlsoSize(),
+                        'spacing' => 1.0,
+                    ]),
                     7.0,
                 ),
             ],
@@ -107,7 +111,7 @@ final class Blocks
     private function anchored(Group $group, Element $element): Group
     {
         if ($group->lines !== []) {
-            $group->lines[0]->anchors[] = "_e{$element->topic}";
+            $group->lines[0]->anchors[] = (new Anchor($element->topic))->name();
         }
 
         return $group;
@@ -209,7 +213,8 @@ final class Blocks
     /** @return list<Line> */
     private function footnote(Node $node, string $number): array
     {
-        $setting = $this->text->with(['size' => $this->text->size * 0.82, 'spacing' => 1.0, 'firstLine' => 0.0, 'align' => 'left']);
+        $small = $this->document->style->footSize();
+        $setting = $this->text->with(['size' => $small, 'spacing' => 1.0, 'firstLine' => 0.0, 'align' => 'left']);
 
         return $this->paragraphs->lines([Node::text("{$number} "), ...$node->content], $setting, $this->width);
     }
@@ -256,7 +261,7 @@ final class Blocks
                 new Group(
                     [
                         new Line(12.0, 0.0, [
-                            new Piece(Piece::RULE, $indent, 6.0, ($width ?? $this->width) - $indent, 0.5, colour: self::FAINT),
+                            new Piece(Piece::RULE, $indent, 6.0, ($width ?? $this->width) - $indent, 0.5, colour: Style::RULE),
                         ]),
                     ],
                     0.0,
@@ -328,7 +333,7 @@ final class Blocks
 
     private function code(Node $node, float $indent, ?float $width): Group
     {
-        $setting = new Setting('mono', $this->text->size * 0.86, 1.05, indent: $indent + 6.0, ground: self::GROUND);
+        $setting = new Setting('mono', $this->document->style->smallSize(), 1.05, indent: $indent + 6.0, ground: Style::GROUND);
         $lines = [];
         foreach (explode("\n", $node->plainText()) as $line) {
             array_push($lines, ...$this->paragraphs->text($line, $setting, ($width ?? $this->width) - 6.0));
@@ -350,7 +355,7 @@ final class Blocks
                 [
                     $this->image(
                         $picture->id,
-                        $picture->shown * 1.5 * 0.75,
+                        $picture->shown * Style::PICTURE * 0.75,
                         $picture->height / $picture->width,
                         $indent,
                         $this->width,
@@ -374,11 +379,11 @@ final class Blocks
         $small = $this->text->with([
             'indent' => $indent,
             'firstLine' => 0.0,
-            'size' => $this->text->size * 0.88,
+            'size' => $this->document->style->smallSize(),
             'spacing' => 1.0,
             'italic' => true,
             'align' => 'left',
-            'colour' => self::SOFT,
+            'colour' => Style::SOFT,
         ]);
         $says = $caption === '' && $size === false ? $node->string('alt') ?? '' : $caption;
         $below = $says === '' ? [] : [new Group($this->paragraphs->text($says, $small, $width), 3.0, 9.0)];

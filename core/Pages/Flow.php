@@ -12,8 +12,6 @@ use Embrel\Document\Style;
  */
 final class Flow
 {
-    private const RULE = '#8A8494';
-    private const HEAD = '#F1F0F4';
     /** Of the gap between the text and the footnotes. */
     private const NOTES_GAP = 10.0;
 
@@ -57,7 +55,7 @@ final class Flow
         if ($this->notes !== []) {
             $page = $this->page();
             $y = $this->bottom - $this->notesHeight + self::NOTES_GAP;
-            $page->add(new Piece(Piece::RULE, $this->left, $y - 5.0, 120.0, 0.5, colour: self::RULE));
+            $page->add(new Piece(Piece::RULE, $this->left, $y - 5.0, 120.0, 0.5, colour: Style::RULE));
             foreach ($this->notes as $line) {
                 foreach ($line->pieces as $piece) {
                     $page->add($piece->moved($this->left, $y));
@@ -224,13 +222,13 @@ final class Flow
         $this->isFresh = false;
         [$left, $right] = [$this->left + $row->edges[0], $this->left + $row->edges[\count($row->edges) - 1]];
         if ($row->isHead) {
-            $page->add(new Piece(Piece::BOX, $left, $this->y, $right - $left, $height, colour: self::HEAD));
+            $page->add(new Piece(Piece::BOX, $left, $this->y, $right - $left, $height, colour: Style::GROUND));
         }
         foreach ([$this->y, $this->y + $height] as $y) {
-            $page->add(new Piece(Piece::RULE, $left, $y, $right - $left, 0.5, colour: self::RULE));
+            $page->add(new Piece(Piece::RULE, $left, $y, $right - $left, 0.5, colour: Style::RULE));
         }
         foreach ($row->edges as $edge) {
-            $page->add(new Piece(Piece::BOX, $this->left + $edge - 0.25, $this->y, 0.5, $height, colour: self::RULE));
+            $page->add(new Piece(Piece::BOX, $this->left + $edge - 0.25, $this->y, 0.5, $height, colour: Style::RULE));
         }
         foreach ($row->cells as $c => $lines) {
             $y = $this->y + Row::PADDING;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Pages;
 
+use Embrel\Document\Style;
+use Embrel\Fonts\Typefaces;
 use Embrel\RichText\Node;
 
 /**
@@ -15,10 +17,7 @@ final class Paragraphs
     /** Spaces; signs after which a line may end; anything else up to the next of these. */
     private const PIECES = '/\s+|[\x{1100}-\x{11FF}\x{2E80}-\x{9FFF}\x{AC00}-\x{D7FF}\x{F900}-\x{FAFF}\x{FF00}-\x{FFEF}\x{20000}-\x{3FFFF}][、。，．：；！？）」』】]*|[^\s\x{1100}-\x{11FF}\x{2E80}-\x{9FFF}\x{AC00}-\x{D7FF}\x{F900}-\x{FAFF}\x{FF00}-\x{FFEF}\x{20000}-\x{3FFFF}-]*-+|[^\s\x{1100}-\x{11FF}\x{2E80}-\x{9FFF}\x{AC00}-\x{D7FF}\x{F900}-\x{FAFF}\x{FF00}-\x{FFEF}\x{20000}-\x{3FFFF}-]+/u';
     private const ASCII_PIECES = '/\s+|[^\s-]*-+|[^\s-]+/';
-    private const LINK = '#2F6690';
-    private const GROUND = '#F8F4CF';
-    /** Of single spacing against the size of the type, and how much of it stands above the line. */
-    public const SINGLE = 1.2;
+    /** How much of single spacing stands above the line, against the size of the type. */
     private const ABOVE = 0.78;
     private const RAISED = 0.62;
 
@@ -102,7 +101,7 @@ final class Paragraphs
         return [
             'face' => Typefaces::face($family, $setting->bold || $node->has('bold'), $setting->italic !== $node->has('italic')),
             'size' => $setting->size * ($raised === 0.0 ? ($family === 'mono' && $setting->family !== 'mono' ? 0.9 : 1.0) : self::RAISED),
-            'colour' => $link !== '' && $link[0] !== '#' ? self::LINK : $setting->colour,
+            'colour' => $link !== '' && $link[0] !== '#' ? Style::LINK : $setting->colour,
             'rise' => $setting->size * $raised,
             'link' => $link,
             'marks' => ($node->has('underline') ? 'u' : '') . ($node->has('strike') ? 's' : ''),
@@ -202,8 +201,8 @@ final class Paragraphs
                 default => 0.0,
             };
         $stretch = $setting->align === 'justify' && !$isLast && $gaps > 0 && $rest > 0 && $rest < $width * 0.3 ? $rest / $gaps : 0.0;
-        $height = $setting->size * self::SINGLE * $setting->spacing;
-        $ascent = $height - $setting->size * (self::SINGLE - self::ABOVE - 0.14);
+        $height = $setting->size * Style::SINGLE * $setting->spacing;
+        $ascent = $height - $setting->size * (Style::SINGLE - self::ABOVE - 0.14);
         $line = new Line($height, $ascent, ground: $setting->ground);
         foreach ($this->joined($words, $stretch) as [$run, $wide]) {
             if ($run['ground']) {
@@ -213,7 +212,7 @@ final class Paragraphs
                     $ascent - $setting->size * 0.85,
                     $wide,
                     $setting->size * 1.1,
-                    colour: self::GROUND,
+                    colour: Style::HIGHLIGHT,
                 );
             }
             $line->pieces[] = new Piece(

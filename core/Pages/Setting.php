@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Embrel\Pages;
 
+use Embrel\Document\Style;
+use Embrel\Fonts\Typefaces;
+
 /** How a paragraph is set. Lengths are points. */
 final readonly class Setting
 {
@@ -25,7 +28,7 @@ final readonly class Setting
         public float $indent = 0.0,
         public float $firstLine = 0.0,
         public string $align = 'left',
-        public string $colour = '#221B2B',
+        public string $colour = Style::INK,
         public string $link = '',
         public ?string $ground = null,
     ) {}

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Pages;
 
+use Embrel\Fonts\Typefaces;
 use Embrel\RichText\Node;
 
 /** Tables: columns as wide as what they hold asks for, within the width there is. */

@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Embrel\Pages;
 
+use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Pictures;
 use Embrel\Document\Style;
+use Embrel\Fonts\Typefaces;
 
 /** Sets a draft in pages: title, contents and figures with the pages they are on, text, and what runs at head and foot. */
 final class Typesetter
 {
-    private const SOFT = '#5E5668';
     /** How high a logo stands, in points. */
     private const LOGO = 28.0;
 
@@ -83,10 +84,10 @@ final class Typesetter
             $says = $this->document->field($field);
             $setting = new Setting(
                 Style::family($style->font),
-                $style->size * ($field === 'subtitle' ? 1.2 : 1.0),
+                $field === 'subtitle' ? $style->subtitleSize() : $style->size,
                 1.05,
                 align: $align,
-                colour: $field === 'subtitle' ? self::SOFT : '#221B2B',
+                colour: $field === 'subtitle' ? Style::SOFT : Style::INK,
             );
             $says === '' ? null : $flow->add(new Group($this->paragraphs->text($says, $setting, $this->width), 0.0, 7.0));
         }
@@ -100,7 +101,7 @@ final class Typesetter
             static fn(array $entry): array => [
                 trim("{$entry['element']->number} {$entry['element']->title}"),
                 $entry['element']->level,
-                "_e{$entry['element']->topic}",
+                (new Anchor($entry['element']->topic))->name(),
             ],
             $this->document->contents,
         );
@@ -153,7 +154,7 @@ final class Typesetter
                 : $last->pieces[\count($last->pieces) - 1]->x + $last->pieces[\count($last->pieces) - 1]->width;
         $dot = $this->faces->width('.', $setting->face(), $setting->size) * 1.8;
         for ($x = floor(($this->width - $wide - 6.0) / $dot) * $dot; $x > $end + 4.0; $x -= $dot) {
-            $last->pieces[] = new Piece(Piece::BOX, $x, $last->ascent - 0.9, 0.8, 0.8, colour: '#8A8494');
+            $last->pieces[] = new Piece(Piece::BOX, $x, $last->ascent - 0.9, 0.8, 0.8, colour: Style::RULE);
         }
         $last->pieces[] = new Piece(
             Piece::TEXT,
@@ -199,7 +200,7 @@ final class Typesetter
      */
     private function thirds(Page $page, array $thirds, float $y, array $facts): void
     {
-        $setting = new Setting(Style::family($this->document->style->font), $this->document->style->size * 0.82, colour: self::SOFT);
+        $setting = new Setting(Style::family($this->document->style->font), $this->document->style->footSize(), colour: Style::SOFT);
         $left = $this->document->style->edges()[3];
         foreach ($thirds as $third => $running) {
             $pieces = [];

@@ -165,8 +165,9 @@ final readonly class Node
             return $now === null ? $this : new self($this->type, ['topic' => $now] + $this->attrs);
         }
         $href = $this->type === 'text' ? (string) $this->link() : '';
-        if (str_starts_with($href, '#_e') && isset($topics[substr($href, 3)])) {
-            $link = new Mark('link', ['href' => "#_e{$topics[substr($href, 3)]}"]);
+        $now = $topics[TopicLink::of($href) ?? ''] ?? null;
+        if ($now !== null) {
+            $link = TopicLink::to($now);
             $led = static fn(Mark $mark): Mark => $mark->type === 'link' ? $link : $mark;
 
             return new self('text', text: $this->text, marks: array_map($led, $this->marks));

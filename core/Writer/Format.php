@@ -6,6 +6,7 @@ namespace Embrel\Writer;
 
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
+use Embrel\Fonts\WebFonts;
 use Embrel\Plan\Plan;
 
 /** The formats that a plan can be handed over in: the one table of writers. */
@@ -27,27 +28,53 @@ enum Format: string
     case Svg = 'svg';
     case MapPdf = 'map-pdf';
 
-    /** case → extension, media type, label */
+    /** case → extension, media type, label, features, and the package that it comes as where pictures go along */
     private const TABLE = [
-        'docx' => ['docx', 'application/vnd.openxmlformats-officedocument.wordprocessingml.document', 'Word processor'],
-        'odt' => ['odt', 'application/vnd.oasis.opendocument.text', 'OpenDocument'],
-        'pdf' => ['pdf', 'application/pdf', 'PDF'],
-        'html' => ['html', 'text/html; charset=utf-8', 'Web page'],
-        'pages' => ['zip', 'application/zip', 'Web pages'],
-        'epub' => ['epub', 'application/epub+zip', 'E-book'],
-        'md' => ['md', 'text/markdown; charset=utf-8', 'Markdown'],
-        'md-zip' => ['zip', 'application/zip', 'Markdown'],
-        'tex' => ['tex', 'application/x-tex', 'LaTeX'],
-        'tex-zip' => ['zip', 'application/zip', 'LaTeX'],
-        'txt' => ['txt', 'text/plain; charset=utf-8', 'Numbered outline'],
-        'opml' => ['opml', 'text/x-opml; charset=utf-8', 'Outline file'],
-        'csv' => ['csv', 'text/csv; charset=utf-8', 'Table'],
-        'svg' => ['svg', 'image/svg+xml', 'Map'],
-        'map-pdf' => ['pdf', 'application/pdf', 'Map on paper'],
+        'docx' => [
+            'docx',
+            'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
+            'Word processor',
+            [Feature::Draft, Feature::Paged, Feature::Styled, Feature::Contents, Feature::Marked, Feature::Copied],
+        ],
+        'odt' => [
+            'odt',
+            'application/vnd.oasis.opendocument.text',
+            'OpenDocument',
+            [Feature::Draft, Feature::Paged, Feature::Styled, Feature::Contents, Feature::Marked, Feature::Copied],
+        ],
+        'pdf' => [
+            'pdf',
+            'application/pdf',
+            'PDF',
+            [Feature::Draft, Feature::Paged, Feature::Styled, Feature::Contents, Feature::Copied],
+        ],
+        'html' => [
+            'html',
+            'text/html; charset=utf-8',
+            'Web page',
+            [Feature::Draft, Feature::Styled, Feature::Contents, Feature::Marked, Feature::Copied],
+        ],
+        'pages' => ['zip', 'application/zip', 'Web pages', [Feature::Draft, Feature::Styled, Feature::Contents]],
+        'epub' => ['epub', 'application/epub+zip', 'E-book', [Feature::Draft, Feature::Styled, Feature::Contents]],
+        'md' => [
+            'md',
+            'text/markdown; charset=utf-8',
+            'Markdown',
+            [Feature::Draft, Feature::Markable, Feature::Copied],
+            'md-zip',
+        ],
+        'md-zip' => ['zip', 'application/zip', 'Markdown', [Feature::Draft, Feature::Markable]],
+        'tex' => ['tex', 'application/x-tex', 'LaTeX', [Feature::Draft, Feature::Contents, Feature::Copied], 'tex-zip'],
+        'tex-zip' => ['zip', 'application/zip', 'LaTeX', [Feature::Draft, Feature::Contents]],
+        'txt' => ['txt', 'text/plain; charset=utf-8', 'Numbered outline', [Feature::Lines, Feature::Titles, Feature::Copied]],
+        'opml' => ['opml', 'text/x-opml; charset=utf-8', 'Outline file', [Feature::Outline, Feature::Tree]],
+        'csv' => ['csv', 'text/csv; charset=utf-8', 'Table', [Feature::Outline, Feature::Lines, Feature::Copied]],
+        'svg' => ['svg', 'image/svg+xml', 'Map', [Feature::Map]],
+        'map-pdf' => ['pdf', 'application/pdf', 'Map on paper', [Feature::Map, Feature::Sheets]],
     ];
 
-    /** @param Svg\Fonts|null $fonts where a map has its fonts from, if they are to go with it */
-    public function writer(?Svg\Fonts $fonts = null): Writer
+    /** @param WebFonts|null $fonts where a map has its fonts from, if they are to go with it */
+    public function writer(?WebFonts $fonts = null): Writer
     {
         return match ($this) {
             self::Docx => new Docx\DocxWriter(),
@@ -55,7 +82,7 @@ enum Format: string
             self::Pdf => new Pdf\PdfWriter(),
             self::Html => new Html\HtmlFileWriter(),
             self::HtmlPages => new Html\HtmlPagesWriter(),
-            self::Epub => new Epub\EpubWriter(),
+            self::Epub => new Html\EpubWriter(),
             self::Markdown => new Markdown\MarkdownWriter(),
             self::MarkdownPackage => new Markdown\MarkdownPackageWriter(),
             self::Latex => new Latex\LatexWriter(),
@@ -64,7 +91,7 @@ enum Format: string
             self::Text => new TextOutline\TextWriter(),
             self::Csv => new Csv\CsvWriter(),
             self::Svg => new Svg\SvgWriter($fonts),
-            self::MapPdf => new Map\MapPdfWriter(),
+            self::MapPdf => new Pdf\MapPdfWriter(),
         };
     }
 
@@ -83,31 +110,35 @@ enum Format: string
         return self::TABLE[$this->value][2];
     }
 
+    public function has(Feature $feature): bool
+    {
+        return \in_array($feature, self::TABLE[$this->value][3], true);
+    }
+
+    /** @return list<string> what the choices before handing over depend on, for the page */
+    public function features(): array
+    {
+        return array_column(self::TABLE[$this->value][3], 'value');
+    }
+
+    private function package(): ?self
+    {
+        return self::tryFrom(self::TABLE[$this->value][4] ?? '');
+    }
+
     /** @return list<self> those that a writer chooses from; what stands for another one is not among them */
     public static function offered(): array
     {
-        return [
-            self::Docx,
-            self::Odt,
-            self::Pdf,
-            self::Html,
-            self::HtmlPages,
-            self::Epub,
-            self::Markdown,
-            self::Latex,
-            self::Text,
-            self::Opml,
-            self::Csv,
-            self::Svg,
-            self::MapPdf,
-        ];
+        $packages = array_map(static fn(self $format): ?self => $format->package(), self::cases());
+
+        return array_values(array_filter(self::cases(), static fn(self $format): bool => !\in_array($format, $packages, true)));
     }
 
     /** The format that a plan goes out in: one that is text alone becomes a package where pictures go along. */
     public function coming(Plan $plan, Choices $choices): self
     {
-        $package = ['md' => self::MarkdownPackage, 'tex' => self::LatexPackage][$this->value] ?? null;
-        if ($package === null || !$choices->showsPictures) {
+        $package = $this->package();
+        if ($package === null || !$choices->draft->showsPictures) {
             return $this;
         }
         foreach (Draft::topics($plan, $choices->from) as $id) {
@@ -123,51 +154,6 @@ enum Format: string
         }
 
         return $this;
-    }
-
-    /** Whether it holds the tree as it is, so that heading depth and contents mean nothing to it. */
-    public function isOutline(): bool
-    {
-        return $this === self::Opml || $this === self::Csv;
-    }
-
-    /** Whether it is a picture of the map instead of a text. */
-    public function isMap(): bool
-    {
-        return $this === self::Svg || $this === self::MapPdf;
-    }
-
-    /** Whether its pages are those that are shown before it is handed over. */
-    public function isPaged(): bool
-    {
-        return \in_array($this, [self::Docx, self::Odt, self::Pdf], true);
-    }
-
-    /** Whether fonts, margins and the look of headings can be chosen for it. */
-    public function isStyled(): bool
-    {
-        return $this->isPaged() || \in_array($this, [self::Html, self::HtmlPages, self::Epub], true);
-    }
-
-    /**
-     * What the choices before handing over depend on.
-     *
-     * @return list<'outline'|'map'|'paged'|'styled'|'signs'|'marked'|'copied'> signs: lines of text alone; marked: flags
-     *     and comments can be shown in it; copied: it can go to the clipboard
-     */
-    public function traits(): array
-    {
-        return array_keys(
-            array_filter([
-                'outline' => $this->isOutline(),
-                'map' => $this->isMap(),
-                'paged' => $this->isPaged(),
-                'styled' => $this->isStyled(),
-                'signs' => $this === self::Text || $this === self::Csv,
-                'marked' => \in_array($this, [self::Docx, self::Odt, self::Html], true),
-                'copied' => !$this->isMap() && !\in_array($this, [self::Opml, self::Epub, self::HtmlPages], true),
-            ]),
-        );
     }
 
     /** @return string such as “docx, md and pdf” */

@@ -11,7 +11,6 @@ use Embrel\Document\Pictures;
 use Embrel\Document\Style;
 use Embrel\Document\Template;
 use Embrel\Limits;
-use Embrel\Writer\Docx\StyleNames;
 
 /** The styles that a template has, which of ours each of them stands for, and its page. */
 final readonly class TemplateStyles

@@ -10,6 +10,7 @@ use Embrel\Document\Element;
 use Embrel\Document\Style;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
+use Embrel\Draft\DraftChoices;
 use Embrel\MalformedShape;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
@@ -64,32 +65,44 @@ final class DraftTest extends TestCase
             ['mine alone', 'under it', 'See also'],
             ['aside' => 1],
         ];
-        yield 'points as text' => [new Choices(prints: ['point' => 'text']), ['body0 a point'], ['item1 a point'], ['aside' => 1]];
+        yield 'points as text' => [new Choices(
+            draft: new DraftChoices(prints: ['point' => 'text']),
+        ), ['body0 a point'], ['item1 a point'], ['aside' => 1]];
         yield 'points left out' => [
-            new Choices(prints: ['point' => 'out']),
+            new Choices(draft: new DraftChoices(prints: ['point' => 'out'])),
             ['quote0 Pell says'],
             ['a point', 'below it'],
             ['point' => 1, 'aside' => 1],
         ];
-        yield 'quotes left out' => [new Choices(prints: ['quote' => 'out']), [], ['Pell says'], ['quote' => 1, 'aside' => 1]];
-        yield 'asides as text' => [new Choices(prints: ['aside' => 'text']), ['body0 mine alone', 'heading3 under it'], [], []];
-        yield 'without empty sections' => [new Choices(emptySections: false), ['heading1 Wall'], ['Empty'], ['empty' => 2, 'aside' => 1]];
+        yield 'quotes left out' => [new Choices(
+            draft: new DraftChoices(prints: ['quote' => 'out']),
+        ), [], ['Pell says'], ['quote' => 1, 'aside' => 1]];
+        yield 'asides as text' => [new Choices(
+            draft: new DraftChoices(prints: ['aside' => 'text']),
+        ), ['body0 mine alone', 'heading3 under it'], [], []];
+        yield 'without empty sections' => [new Choices(
+            draft: new DraftChoices(emptySections: false),
+        ), ['heading1 Wall'], ['Empty'], ['empty' => 2, 'aside' => 1]];
         yield 'without notes' => [new Choices(notes: false), ['heading1 Tide'], ['four words'], ['notes' => 2, 'aside' => 1]];
         yield 'without pictures' => [
-            new Choices(showsPictures: false),
+            new Choices(draft: new DraftChoices(showsPictures: false)),
             ['body0 four words of text'],
             ['The wall'],
             ['pictures' => 2, 'aside' => 1],
         ];
         yield 'relations' => [
-            new Choices(seeAlso: true),
+            new Choices(draft: new DraftChoices(seeAlso: true)),
             ['see-also0 See also: 2 Wall (holds back).', 'see-also0 See also: 1 Tide (holds back).'],
             [],
             ['aside' => 1],
         ];
-        yield 'figures' => [new Choices(figures: true), ['body0 Figure 1. The wall'], [], ['aside' => 1]];
-        yield 'lists set in one level' => [new Choices(indentDepth: 1), ['item1 below it'], ['item2'], ['aside' => 1]];
-        yield 'headings of one level' => [new Choices(headingDepth: 1), ['item1 Empty'], ['heading2'], ['aside' => 1]];
+        yield 'figures' => [new Choices(draft: new DraftChoices(figures: true)), ['body0 Figure 1. The wall'], [], ['aside' => 1]];
+        yield 'lists set in one level' => [new Choices(
+            draft: new DraftChoices(indentDepth: 1),
+        ), ['item1 below it'], ['item2'], ['aside' => 1]];
+        yield 'headings of one level' => [new Choices(
+            draft: new DraftChoices(headingDepth: 1),
+        ), ['item1 Empty'], ['heading2'], ['aside' => 1]];
     }
 
     /**
@@ -109,12 +122,14 @@ final class DraftTest extends TestCase
             self::assertStringNotContainsString($words, implode("\n", $lines));
         }
         self::assertEquals($leftOut, $document->leftOut);
-        self::assertSame($choices->figures ? 1 : 0, \count($document->figures));
+        self::assertSame($choices->draft->figures ? 1 : 0, \count($document->figures));
     }
 
     public function testWhatCountsAsWordsIsChosen(): void
     {
-        $words = static fn(Counted $counted): int => Draft::of(self::plan(), new Choices(counted: $counted))->words();
+        $words = static fn(Counted $counted): int => Draft::of(self::plan(), new Choices(
+            draft: new DraftChoices(counted: $counted),
+        ))->words();
         // Four of text, three quoted, the title of the quote, the caption of a picture, the note on the wall.
         self::assertSame(4 + 3 + 2 + 2 + 1, $words(new Counted()));
         self::assertSame(4 + 2 + 1, $words(new Counted(quotations: false)));

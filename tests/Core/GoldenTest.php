@@ -6,6 +6,8 @@ namespace Tests\Core;
 
 use Embrel\Document\Origin;
 use Embrel\Draft\Choices;
+use Embrel\Draft\DraftChoices;
+use Embrel\Draft\OutlineChoices;
 use Embrel\Plan\Plan;
 use Embrel\Writer\Format;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -55,11 +57,8 @@ final class GoldenTest extends TestCase
                 Everything::plan($shelf),
                 new Choices(
                     pictures: $shelf,
-                    seeAlso: true,
-                    figures: true,
-                    date: '2026-03-01',
-                    origin: new Origin(Build::ulid(70), 12),
-                    loose: true,
+                    draft: new DraftChoices(seeAlso: true, figures: true, date: '2026-03-01', origin: new Origin(Build::ulid(70), 12)),
+                    outline: new OutlineChoices(loose: true),
                 ),
                 $out,
                 $work,

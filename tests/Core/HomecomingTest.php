@@ -6,6 +6,7 @@ namespace Tests\Core;
 
 use Embrel\Document\Origin;
 use Embrel\Draft\Choices;
+use Embrel\Draft\DraftChoices;
 use Embrel\Id\CountedIds;
 use Embrel\Intake\Options;
 use Embrel\Intake\Result;
@@ -287,7 +288,9 @@ final class HomecomingTest extends TestCase
         $work = sys_get_temp_dir() . '/embrel-home-' . bin2hex(random_bytes(6));
         mkdir($work);
         $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No stream.');
-        $format->writer()->write($plan, new Choices(headingDepth: 9, marks: $isMarked, origin: new Origin(Build::ulid(1), 7)), $out, $work);
+        $format->writer()->write($plan, new Choices(
+            draft: new DraftChoices(headingDepth: 9, marks: $isMarked, origin: new Origin(Build::ulid(1), 7)),
+        ), $out, $work);
         rewind($out);
         exec('rm -rf ' . escapeshellarg($work));
 

@@ -15,7 +15,7 @@ final class HouseTest extends TestCase
         ['Id', 'Words', 'Language'],
         ['Shape'],
         ['RichText'],
-        ['Citation'],
+        ['Citation', 'Fonts'],
         ['Plan'],
         ['Difference'],
         ['Numbering', 'Operation'],
@@ -51,6 +51,27 @@ final class HouseTest extends TestCase
             preg_match_all('/\bEmbrel\\\\(\w+)/', (string) preg_replace('/^namespace .*$/m', '', $source), $m);
             foreach (array_unique($m[1]) as $known) {
                 self::assertTrue($known === $room || $rank[$known] < $rank[$room], "{$path} knows {$known}.");
+            }
+        }
+    }
+
+    /** What several writers share stands above their rooms. */
+    public function testNoWriterKnowsTheRoomOfAnother(): void
+    {
+        foreach (self::sources() as $path => $source) {
+            if (preg_match('~\AWriter/(\w+)/~', $path, $room) === 1) {
+                $source = (string) preg_replace('/^namespace .*$/m', '', $source);
+                preg_match_all('/\bEmbrel\\\\Writer\\\\(\w+)\\\\\w+/', $source, $known);
+                self::assertSame([], array_diff($known[1], [$room[1]]), $path);
+            }
+        }
+    }
+
+    public function testOnlyTwoRoomsReadFiles(): void
+    {
+        foreach (self::sources() as $path => $source) {
+            if (preg_match('~\A(Archive|Fonts|Cli)/~', $path) !== 1) {
+                self::assertDoesNotMatchRegularExpression('/(?<![\w>:])(?:file_get_contents|is_file|readfile|scandir|glob)\(/', $source, $path);
             }
         }
     }

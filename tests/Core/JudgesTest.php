@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Embrel\Draft\Choices;
+use Embrel\Draft\DraftChoices;
 use Embrel\Intake\Options;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Properties;
@@ -60,7 +61,10 @@ final class JudgesTest extends TestCase
             $out = fopen($path, 'w') ?: throw new \RuntimeException($path);
             $format
                 ->writer()
-                ->write($plan, new Choices(headingDepth: 9, pictures: $pictures, figures: true, date: '2026-11-23'), $out, $this->work);
+                ->write($plan, new Choices(
+                    pictures: $pictures,
+                    draft: new DraftChoices(headingDepth: 9, figures: true, date: '2026-11-23'),
+                ), $out, $this->work);
             fclose($out);
         }
         self::assertGreaterThan(self::RANDOM, \count($files));

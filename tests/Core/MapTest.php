@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Embrel\Fonts\Face;
+use Embrel\Fonts\Ruler;
 use Embrel\Layout\Map\Arrangement;
 use Embrel\Layout\Map\Legible;
 use Embrel\Layout\Map\Look;
@@ -11,8 +13,6 @@ use Embrel\Layout\Map\Picture;
 use Embrel\Layout\Map\Routing;
 use Embrel\Layout\Map\Style;
 use Embrel\Layout\Map\Track;
-use Embrel\Layout\Text\Face;
-use Embrel\Layout\Text\Ruler;
 use Embrel\Layout\Text\Wrapping;
 use Embrel\Numbering\Numbering;
 use Embrel\Operation\AddTopics;

@@ -7,6 +7,7 @@ namespace Tests\Core;
 use Embrel\Document\Style;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
+use Embrel\Draft\DraftChoices;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Properties;
@@ -62,7 +63,10 @@ final class PackageTest extends TestCase
             ->writer()
             ->write(
                 $plan,
-                new Choices(headingDepth: 9, pictures: $pictures, figures: true, style: Style::of($settings), date: '2026-11-23'),
+                new Choices(
+                    pictures: $pictures,
+                    draft: new DraftChoices(headingDepth: 9, figures: true, style: Style::of($settings), date: '2026-11-23'),
+                ),
                 $out,
                 $work,
             );
@@ -278,7 +282,7 @@ final class PackageTest extends TestCase
     {
         $plan = Build::plan("One\n  Two\n    Three\n      Four\n        Five\n          Six");
         foreach ([1, 3, 5] as $depth) {
-            $choices = new Choices(headingDepth: 9, contentsDepth: $depth);
+            $choices = new Choices(draft: new DraftChoices(headingDepth: 9, contentsDepth: $depth));
             $docx = self::dom(self::parts($plan, $choices, Format::Docx)['word/document.xml']);
             self::assertSame(
                 $depth,

@@ -7,6 +7,7 @@ namespace Tests\Core;
 use Embrel\Document\Style;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
+use Embrel\Draft\DraftChoices;
 use Embrel\Pages\Book;
 use Embrel\Pages\Piece;
 use Embrel\Pages\Typesetter;
@@ -75,7 +76,7 @@ final class PagesTest extends TestCase
     #[DataProvider('styles')]
     public function testContentsNameThePagesThatHeadingsAreOn(string $style): void
     {
-        $book = self::book(self::long(), new Choices(style: Style::own($style)));
+        $book = self::book(self::long(), new Choices(draft: new DraftChoices(style: Style::own($style))));
         $texts = self::texts($book);
         $found = 0;
         foreach ($book->pages as $i => $page) {
@@ -100,7 +101,7 @@ final class PagesTest extends TestCase
         for ($seed = 1; $seed <= 12; ++$seed) {
             $book = self::book(
                 Notes::on(Trees::random($seed, 30), $seed, $pictures->ids()),
-                new Choices(pictures: $pictures, style: $style),
+                new Choices(pictures: $pictures, draft: new DraftChoices(style: $style)),
             );
             [$top, $right, $bottom, $left] = $style->edges();
             foreach ($book->pages as $n => $page) {
@@ -138,7 +139,7 @@ final class PagesTest extends TestCase
     {
         $plan = Notes::on(Trees::random(3, 40), 3, [str_repeat('0', 64)]);
         $seen = 0;
-        foreach (self::texts(self::book($plan, new Choices(contents: false))) as $text) {
+        foreach (self::texts(self::book($plan, new Choices(draft: new DraftChoices(contents: false)))) as $text) {
             preg_match_all('/(\d+) +See the +minute book/', $text, $m);
             foreach ($m[1] as $number) {
                 self::assertGreaterThanOrEqual(2, substr_count($text, $number), "The sign of footnote {$number} and the note itself.");
@@ -163,7 +164,7 @@ final class PagesTest extends TestCase
             'title_fields' => ['subtitle', 'words'],
         ]);
         $plan = self::long()->withProperties(new Properties(subtitle: 'Sub', author: 'Ada Marsh'));
-        $texts = self::texts(self::book($plan, new Choices(style: $style, date: '2026-11-23')));
+        $texts = self::texts(self::book($plan, new Choices(draft: new DraftChoices(style: $style, date: '2026-11-23'))));
         self::assertStringContainsString('Sub', $texts[0]);
         self::assertMatchesRegularExpression('/about \d+,\d00 words/', $texts[0]);
         self::assertStringNotContainsString('page 1 of', $texts[0], 'A title page has neither head nor foot.');
@@ -213,7 +214,7 @@ final class PagesTest extends TestCase
             );
             $on = static fn(string $words): array => array_keys(
                 array_filter(
-                    self::texts(self::book($plan, new Choices(contents: false))),
+                    self::texts(self::book($plan, new Choices(draft: new DraftChoices(contents: false)))),
                     static fn(string $text): bool => str_contains($text, $words),
                 ),
             );

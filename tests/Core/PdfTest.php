@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Embrel\Draft\Choices;
+use Embrel\Draft\MapChoices;
 use Embrel\Layout\Map\Arrangement;
 use Embrel\Layout\Map\Look;
 use Embrel\Layout\Map\Style;
@@ -54,7 +55,7 @@ final class PdfTest extends TestCase
     {
         $plan = Build::plan("Why it matters\n  Łódź & “quotes”\nBefore\n  Grazing\n    Samphire");
         foreach (Arrangement::cases() as $arrangement) {
-            self::assertSame([], $this->write($plan, new Choices(map: new Look($arrangement))));
+            self::assertSame([], $this->write($plan, new Choices(map: new MapChoices(look: new Look($arrangement)))));
             $text = $this->read('pdftotext -raw');
             foreach (['Test plan', 'matters', 'Grazing', '2.1.1'] as $title) {
                 self::assertStringContainsString($title, $text, $arrangement->value);
@@ -67,11 +68,11 @@ final class PdfTest extends TestCase
     public function testItFitsOnOneSheetOfTheChosenSizeOrGoesAcrossSeveral(): void
     {
         $plan = Trees::random(50, 300);
-        $this->write($plan, new Choices(paper: 'a3'));
+        $this->write($plan, new Choices(map: new MapChoices(paper: 'a3')));
         $info = (string) shell_exec('pdfinfo ' . escapeshellarg($this->path) . ' 2>&1');
         self::assertMatchesRegularExpression('/Pages:\s+1\n/', $info);
         self::assertMatchesRegularExpression('/Page size:\s+(?:841\.89 x 1190\.55|1190\.55 x 841\.89) pts \(A3\)/', $info);
-        $this->write($plan, new Choices(severalSheets: true));
+        $this->write($plan, new Choices(map: new MapChoices(severalSheets: true)));
         $info = (string) shell_exec('pdfinfo ' . escapeshellarg($this->path) . ' 2>&1');
         self::assertMatchesRegularExpression('/Pages:\s+([2-9]|\d\d)/', $info);
         self::assertStringContainsString('row 1, column 1', $this->read('pdftotext -raw'));
@@ -87,7 +88,9 @@ final class PdfTest extends TestCase
     public function testAnyTreeInAnyStyleCanBeRead(): void
     {
         for ($seed = 1; $seed <= 15; ++$seed) {
-            $this->write(Trees::random($seed), new Choices(map: new Look(Arrangement::cases()[$seed % 3], Style::cases()[$seed % 5])));
+            $this->write(Trees::random($seed), new Choices(
+                map: new MapChoices(look: new Look(Arrangement::cases()[$seed % 3], Style::cases()[$seed % 5])),
+            ));
             self::assertStringNotContainsString('Error', $this->read('pdftotext -raw'));
         }
     }

@@ -7,6 +7,8 @@ namespace Tests\Core;
 use Embrel\Archive\Shelf;
 use Embrel\Document\Pictures;
 use Embrel\Draft\Choices;
+use Embrel\Draft\DraftChoices;
+use Embrel\Draft\OutlineChoices;
 use Embrel\Id\CountedIds;
 use Embrel\Intake\Options;
 use Embrel\Plan\Kind;
@@ -77,7 +79,11 @@ final class RoundTripTest extends TestCase
                 return $this->all[$id] ?? null;
             }
         };
-        $choices = new Choices(headingDepth: 9, contents: false, loose: true, pictures: $pictures, marks: true, prints: ['aside' => 'out']);
+        $choices = new Choices(
+            pictures: $pictures,
+            draft: new DraftChoices(headingDepth: 9, contents: false, marks: true, prints: ['aside' => 'out']),
+            outline: new OutlineChoices(loose: true),
+        );
         for ($seed = 1; $seed <= self::PLANS; ++$seed) {
             $plan = Notes::on(self::printed(Trees::random($seed, 25)), $seed, array_keys($all));
             $out = fopen("{$this->work}/out", 'w+') ?: throw new \RuntimeException('No file.');
@@ -119,7 +125,10 @@ final class RoundTripTest extends TestCase
         $out = fopen("{$this->work}/out", 'w+') ?: throw new \RuntimeException('No file.');
         $writing
             ->writer()
-            ->write($plan, new Choices(headingDepth: 9, contents: $format !== 'md', loose: true, marks: true), $out, $this->work);
+            ->write($plan, new Choices(
+                draft: new DraftChoices(headingDepth: 9, contents: $format !== 'md', marks: true),
+                outline: new OutlineChoices(loose: true),
+            ), $out, $this->work);
         rewind($out);
         $back = $this->back(Reading::from($format), $out, $format);
         self::assertSame(self::forms($plan, $format), self::forms($back, $format));

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Embrel\Draft\Choices;
+use Embrel\Draft\MapChoices;
+use Embrel\Fonts\WebFonts;
 use Embrel\Layout\Map\Arrangement;
 use Embrel\Layout\Map\Look;
 use Embrel\Layout\Map\Palette;
@@ -12,7 +14,6 @@ use Embrel\Layout\Map\Sheets;
 use Embrel\Layout\Map\Style;
 use Embrel\Plan\Plan;
 use Embrel\Writer\Format;
-use Embrel\Writer\Svg\Fonts;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
 use Tests\Core\Build\Trees;
@@ -20,7 +21,7 @@ use Tests\Core\Build\Trees;
 /** The map as a file: whole, in order, readable by others, and with nothing in it that runs or is fetched. */
 final class SvgTest extends TestCase
 {
-    private static function svg(Plan $plan, Choices $choices = new Choices(), ?Fonts $fonts = null): string
+    private static function svg(Plan $plan, Choices $choices = new Choices(), ?WebFonts $fonts = null): string
     {
         $out = Build::stream('');
         Format::Svg->writer($fonts)->write($plan, $choices, $out, '');
@@ -42,7 +43,9 @@ final class SvgTest extends TestCase
     {
         $plan = Build::plan("Why\n  Storms & floods\n  <Fish>\nBefore\n  Grazing\n    Samphire");
         foreach (Arrangement::cases() as $arrangement) {
-            $texts = array_map(strval(...), self::xml(self::svg($plan, new Choices(map: new Look($arrangement))))->xpath('//s:text') ?: []);
+            $texts = array_map(strval(...), self::xml(self::svg($plan, new Choices(
+                map: new MapChoices(look: new Look($arrangement)),
+            )))->xpath('//s:text') ?: []);
             self::assertSame(
                 ['Why', 'Storms & floods', '<Fish>', 'Before', 'Grazing', 'Samphire'],
                 array_values(array_intersect($texts, ['Why', 'Storms & floods', '<Fish>', 'Before', 'Grazing', 'Samphire'])),
@@ -54,7 +57,9 @@ final class SvgTest extends TestCase
     public function testItHasATitleADescriptionAndNothingThatRunsOrIsFetched(): void
     {
         for ($seed = 1; $seed <= 60; ++$seed) {
-            $svg = self::svg(Trees::random($seed), new Choices(map: new Look(Arrangement::cases()[$seed % 3], Style::cases()[$seed % 5])));
+            $svg = self::svg(Trees::random($seed), new Choices(
+                map: new MapChoices(look: new Look(Arrangement::cases()[$seed % 3], Style::cases()[$seed % 5])),
+            ));
             $xml = self::xml($svg);
             self::assertNotSame('', (string) $xml->title);
             self::assertStringContainsString('A map of', (string) $xml->desc);
@@ -72,17 +77,19 @@ final class SvgTest extends TestCase
     public function testFontsAreEmbeddedWhenAskedForAndSaidToBeMissingWhereTheyAreNotAtHand(): void
     {
         $plan = Build::plan('A');
-        $fonts = new class implements Fonts {
+        $fonts = new class implements WebFonts {
             public function file(string $family, bool $isExtended): ?string
             {
                 return "font of {$family}";
             }
         };
         self::assertStringNotContainsString('@font-face', self::svg($plan, new Choices(), $fonts));
-        $svg = self::svg($plan, new Choices(embedsFonts: true), $fonts);
+        $svg = self::svg($plan, new Choices(map: new MapChoices(embedsFonts: true)), $fonts);
         self::assertSame(4, substr_count($svg, '@font-face'));
         self::assertStringContainsString(base64_encode('font of literata'), $svg);
-        self::assertNotSame([], Format::Svg->writer()->write($plan, new Choices(embedsFonts: true), Build::stream(''), ''));
+        self::assertNotSame([], Format::Svg->writer()->write($plan, new Choices(
+            map: new MapChoices(embedsFonts: true),
+        ), Build::stream(''), ''));
     }
 
     public function testABranchFoldsGroundAndStyleAreAsChosen(): void
@@ -91,12 +98,14 @@ final class SvgTest extends TestCase
         $branch = self::svg($plan, new Choices(from: Build::id($plan, 'Before')));
         self::assertStringContainsString('2 Before', $branch);
         self::assertStringNotContainsString('Storms', $branch);
-        $folded = self::svg($plan, new Choices(folded: [Build::id($plan, 'Before')]));
+        $folded = self::svg($plan, new Choices(map: new MapChoices(folded: [Build::id($plan, 'Before')])));
         self::assertStringNotContainsString('Samphire', $folded);
         self::assertStringContainsString('>2</text>', $folded);
         self::assertStringContainsString('fill="#FFFFFF"', self::svg($plan));
-        self::assertStringNotContainsString('<rect', self::svg($plan, new Choices(ground: false)));
-        self::assertStringContainsString(Palette::tint('madder'), self::svg($plan, new Choices(map: new Look(style: Style::Field))));
+        self::assertStringNotContainsString('<rect', self::svg($plan, new Choices(map: new MapChoices(ground: false))));
+        self::assertStringContainsString(Palette::tint('madder'), self::svg($plan, new Choices(
+            map: new MapChoices(look: new Look(style: Style::Field)),
+        )));
     }
 
     public function testTheColoursAreThoseOfTheStyles(): void

@@ -7,6 +7,7 @@ namespace Tests\Core;
 use Embrel\Document\Style;
 use Embrel\Document\Template;
 use Embrel\Draft\Choices;
+use Embrel\Draft\DraftChoices;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Properties;
 use Embrel\Writer\Format;
@@ -146,7 +147,10 @@ final class TemplateTest extends TestCase
             ->writer()
             ->write(
                 $plan ?? self::plan(),
-                new Choices(pictures: new Shelved([Package::png(90, 90)]), template: $template, date: '2026-11-23'),
+                new Choices(
+                    pictures: new Shelved([Package::png(90, 90)]),
+                    draft: new DraftChoices(template: $template, date: '2026-11-23'),
+                ),
                 $out,
                 $work,
             );
@@ -324,7 +328,10 @@ final class TemplateTest extends TestCase
         $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No stream.');
         $work = sys_get_temp_dir() . '/embrel-template-' . bin2hex(random_bytes(6));
         mkdir($work);
-        Format::Odt->writer()->write(self::plan(), new Choices(pictures: $pictures, style: $style, template: self::looking()), $out, $work);
+        Format::Odt->writer()->write(self::plan(), new Choices(
+            pictures: $pictures,
+            draft: new DraftChoices(style: $style, template: self::looking()),
+        ), $out, $work);
         rewind($out);
         $styles = Package::parts((string) stream_get_contents($out))['styles.xml'];
         exec('rm -rf ' . escapeshellarg($work));

@@ -6,6 +6,7 @@ namespace Tests\Core;
 
 use Embrel\Document\Heard;
 use Embrel\Draft\Choices;
+use Embrel\Draft\DraftChoices;
 use Embrel\Id\CountedIds;
 use Embrel\Intake\Options;
 use Embrel\Intake\WayBack\Acceptance;
@@ -51,7 +52,7 @@ final class WayBackTest extends TestCase
         $work = sys_get_temp_dir() . '/embrel-back-' . bin2hex(random_bytes(6));
         mkdir($work);
         $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No stream.');
-        $format->writer()->write($plan, $choices ?? new Choices(headingDepth: 9, marks: true), $out, $work);
+        $format->writer()->write($plan, $choices ?? new Choices(draft: new DraftChoices(headingDepth: 9, marks: true)), $out, $work);
         rewind($out);
         exec('rm -rf ' . escapeshellarg($work));
 
@@ -137,7 +138,10 @@ final class WayBackTest extends TestCase
                 $plan->topic(Build::id($plan, 'Sand'))->withNote(Note::of([Node::plain('Before it.', Build::ulid(50)), $picture])),
             );
             $figures = !str_starts_with($caption, 'Figure');
-            $file = self::written($writing, $plan, new Choices(headingDepth: 9, pictures: $pictures, figures: $figures, marks: true));
+            $file = self::written($writing, $plan, new Choices(
+                pictures: $pictures,
+                draft: new DraftChoices(headingDepth: 9, figures: $figures, marks: true),
+            ));
             $words = array_map(
                 static fn(Change $change): string => $change->key() . json_encode($change->words, JSON_UNESCAPED_UNICODE),
                 self::compared($plan, $reading, $file)->changes,
@@ -282,7 +286,7 @@ final class WayBackTest extends TestCase
         $work = sys_get_temp_dir() . '/embrel-branch-' . bin2hex(random_bytes(6));
         mkdir($work);
         $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No stream.');
-        Writing::Docx->writer()->write($plan, new Choices(Build::id($plan, 'Tide'), headingDepth: 9), $out, $work);
+        Writing::Docx->writer()->write($plan, new Choices(Build::id($plan, 'Tide'), draft: new DraftChoices(headingDepth: 9)), $out, $work);
         rewind($out);
         exec('rm -rf ' . escapeshellarg($work));
         $comparison = self::compared($plan, Reading::Docx, (string) stream_get_contents($out));

@@ -7,6 +7,7 @@ namespace Tests\Core;
 use Embrel\Archive\Shelf;
 use Embrel\Document\Style;
 use Embrel\Draft\Choices;
+use Embrel\Draft\DraftChoices;
 use Embrel\Id\CountedIds;
 use Embrel\Intake\Options;
 use Embrel\Plan\Kind;
@@ -89,7 +90,7 @@ final class WordProcessorTest extends TestCase
             ->writer()
             ->write(
                 $plan ?? self::plan(),
-                $choices->with(['pictures' => new Shelved([Package::png(90, 60)]), 'date' => '2026-11-25']),
+                $choices->withPictures(new Shelved([Package::png(90, 60)]))->drafted(['date' => '2026-11-25']),
                 $out,
                 "{$this->folder}/work",
             );
@@ -118,7 +119,9 @@ final class WordProcessorTest extends TestCase
         self::assertSame(array_keys($running), array_keys(Style::labels()));
         foreach (['docx', 'odt'] as $kind) {
             foreach ($running as $style => $_) {
-                $this->write("{$style}-{$kind}.{$kind}", Format::from($kind), new Choices(style: Style::own($style), figures: true));
+                $this->write("{$style}-{$kind}.{$kind}", Format::from($kind), new Choices(
+                    draft: new DraftChoices(style: Style::own($style), figures: true),
+                ));
             }
         }
         $this->convert('pdf', '*.docx *.odt');
@@ -174,7 +177,7 @@ final class WordProcessorTest extends TestCase
             $this->write(
                 "front-{$kind}.{$kind}",
                 Format::from($kind),
-                new Choices(contents: $contents, style: Style::own('manuscript')),
+                new Choices(draft: new DraftChoices(contents: $contents, style: Style::own('manuscript'))),
                 $plan,
             );
         }
@@ -198,8 +201,8 @@ final class WordProcessorTest extends TestCase
 
     public function testWhatItSavedAgainIsReadWithEverythingInIt(): void
     {
-        $this->write('ours.docx', Format::Docx, new Choices(headingDepth: 9));
-        $this->write('theirs.odt', Format::Odt, new Choices(headingDepth: 9));
+        $this->write('ours.docx', Format::Docx, new Choices(draft: new DraftChoices(headingDepth: 9)));
+        $this->write('theirs.odt', Format::Odt, new Choices(draft: new DraftChoices(headingDepth: 9)));
         $this->convert('odt', 'ours.docx');
         $this->convert('docx', 'theirs.odt');
         foreach (['ours.odt' => Reading::Odt, 'theirs.docx' => Reading::Docx] as $name => $format) {

@@ -7,6 +7,8 @@ namespace Tests\Core;
 use Embrel\Citation\Source;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
+use Embrel\Draft\DraftChoices;
+use Embrel\Draft\OutlineChoices;
 use Embrel\Id\CountedIds;
 use Embrel\Intake\Options;
 use Embrel\Plan\Dye;
@@ -110,7 +112,7 @@ final class WriterTest extends TestCase
     public function testOurOwnOpmlComesBackWithoutLoss(): void
     {
         $plan = self::rich()->withSources([Build::ulid(8) => new Source(Build::ulid(8), 'Pell, “Tides & Walls”')]);
-        $file = $this->write(Format::Opml, $plan, new Choices(loose: true));
+        $file = $this->write(Format::Opml, $plan, new Choices(outline: new OutlineChoices(loose: true)));
         $back = Build::intake(Reading::Opml, $file, ids: new CountedIds('04'));
         self::assertSame([], $back->repairs);
         self::assertSame(self::forms($plan), self::forms($back->plan));
@@ -118,7 +120,7 @@ final class WriterTest extends TestCase
         self::assertSame($plan->foreign, $back->plan->foreign);
         self::assertEquals($plan->sources, $back->plan->sources);
         self::assertSame($plan->title(), $back->plan->title());
-        self::assertSame($file, $this->write(Format::Opml, $back->plan, new Choices(loose: true)));
+        self::assertSame($file, $this->write(Format::Opml, $back->plan, new Choices(outline: new OutlineChoices(loose: true))));
     }
 
     /** @return list<array<string, mixed>> each topic without its id */
@@ -140,7 +142,9 @@ final class WriterTest extends TestCase
         self::assertSame('2.0', (string) $xml['version']);
         self::assertStringStartsWith('Plain, bold & <b>', (string) $xml->body->outline[1]->outline[0]['_note']);
         self::assertStringNotContainsString('A loose idea', $this->write(Format::Opml, self::rich()));
-        self::assertStringNotContainsString('_note', $this->write(Format::Opml, self::rich(), new Choices(otherNotes: false)));
+        self::assertStringNotContainsString('_note', $this->write(Format::Opml, self::rich(), new Choices(
+            outline: new OutlineChoices(otherNotes: false),
+        )));
     }
 
     public function testNumberedText(): void
@@ -220,7 +224,7 @@ final class WriterTest extends TestCase
 
     public function testHtmlEscapesEverything(): void
     {
-        $html = (new HtmlWriter())->body(Draft::of(self::rich(), new Choices(headingDepth: 2)));
+        $html = (new HtmlWriter())->body(Draft::of(self::rich(), new Choices(draft: new DraftChoices(headingDepth: 2))));
         self::assertStringContainsString('Tide &amp; &lt;Wall&gt;', $html);
         self::assertStringContainsString(
             '<strong>bold</strong><u><em> &amp; &lt;b&gt;</em></u><br><a href="https://example.org/?a=1&amp;b=&apos;2&apos;"',
@@ -237,7 +241,7 @@ final class WriterTest extends TestCase
     public function testDeepSectionsBecomeListItems(): void
     {
         $roles = [];
-        foreach (Draft::of(self::rich(), new Choices(headingDepth: 2, notes: false))->elements as $element) {
+        foreach (Draft::of(self::rich(), new Choices(notes: false, draft: new DraftChoices(headingDepth: 2)))->elements as $element) {
             $roles[$element->title] = $element->role . $element->level;
         }
         self::assertSame(
@@ -356,7 +360,7 @@ final class WriterTest extends TestCase
         ) {
             file_put_contents(
                 "{$this->folder}/read.docx",
-                $this->write(Format::Docx, self::rich(), new Choices(scheme: $scheme, contents: false)),
+                $this->write(Format::Docx, self::rich(), new Choices(scheme: $scheme, draft: new DraftChoices(contents: false))),
             );
             exec(
                 escapeshellarg($office)
@@ -432,7 +436,7 @@ final class WriterTest extends TestCase
             Node::paragraph([Node::text('é 盐', [new Mark('highlight')]), new Node('footnote', [], [Node::text('a_b')])], Build::ulid(1)),
         ];
         $plan = $plan->with($plan->topic(Build::id($plan, 'Tide & 100% _mud_'))->withNote(Note::of($note)));
-        $source = $this->write(Format::Latex, $plan, new Choices(marks: false));
+        $source = $this->write(Format::Latex, $plan, new Choices(draft: new DraftChoices(marks: false)));
         self::assertStringContainsString('\section{1 Tide \& 100\% \_mud\_}', $source);
         self::assertStringContainsString('\subsection{1.1 \#2 \{deep\} \textbackslash{} \textasciitilde{}\textasciicircum{}\$}', $source);
         self::assertStringContainsString('\marked{é 盐}\footnote{a\_b}', $source);

@@ -23,11 +23,12 @@ use Embrel\Numbering\Numbering;
 use Embrel\Pages\Typesetter;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan as CorePlan;
+use Embrel\Writer\Feature;
 use Embrel\Writer\Format;
 use Embrel\Writer\Html\HtmlWriter;
 use Embrel\Writer\LeftOut;
 use Embrel\Writer\Losses;
-use Embrel\Writer\Map\Drawing;
+use Embrel\Writer\MapDrawing;
 use Embrel\Writer\Pdf\PdfWriter;
 use Embrel\Writer\Svg\PageSvg;
 use Embrel\Writer\Svg\SvgWriter;
@@ -94,7 +95,7 @@ final class HandOverController
     {
         $tree = $this->store->load($plan, true);
         $format = $request->writing();
-        if ($format->isMap()) {
+        if ($format->has(Feature::Map)) {
             return view('plans.map-preview', [
                 'address'
                     => route('hand-over.file', $plan)
@@ -105,7 +106,7 @@ final class HandOverController
         }
         $choices = $request->choices($tree, HandedOver::beginning($tree));
 
-        return $format->isPaged()
+        return $format->has(Feature::Paged)
             ? $this->pages($request, $plan, $tree, $choices, $format)
             : $this->asItIs($request, $plan, $tree, $choices, $format);
     }
@@ -135,7 +136,7 @@ final class HandOverController
             'from' => $from,
             'next' => $from + self::PAGES < \count($book->pages) ? $from + self::PAGES : null,
             'said' => $from > 0 ? [] : [
-                self::pageCount(\count($book->pages), $format, $choices->most !== null),
+                self::pageCount(\count($book->pages), $format, $choices->draft->most !== null),
                 number_format($this->words($request, $tree, $choices, $document)) . ' words',
                 ...LeftOut::sentences($document->leftOut),
                 ...$said,
@@ -161,9 +162,9 @@ final class HandOverController
             'body' => $body ?? null,
             'text' => $text ?? null,
             'said' => [
-                ($choices->most === null ? '' : 'This is the beginning; the whole comes with the file. ')
+                ($choices->draft->most === null ? '' : 'This is the beginning; the whole comes with the file. ')
                     . number_format($this->words($request, $tree, $choices, $document)) . ' words',
-                ...$format->isOutline() ? [] : LeftOut::sentences($document->leftOut),
+                ...$format->has(Feature::Outline) ? [] : LeftOut::sentences($document->leftOut),
                 ...$said,
             ],
             'isLong' => HandedOver::isLong($tree),
@@ -182,7 +183,7 @@ final class HandOverController
     /** Of the whole, also where its beginning alone is shown. */
     private function words(HandOverRequest $request, CorePlan $tree, Choices $choices, Document $document): int
     {
-        return ($choices->most === null ? $document : Draft::of($tree, $request->choices($tree)))->words();
+        return ($choices->draft->most === null ? $document : Draft::of($tree, $request->choices($tree)))->words();
     }
 
     /** @return array{string, list<string>} the beginning of the file, and what it cannot hold */
@@ -204,19 +205,19 @@ final class HandOverController
     {
         $tree = $this->store->load($plan, true);
         $choices = $request->choices($tree);
-        $drawing = new Drawing($tree, $choices);
+        $drawing = new MapDrawing($tree, $choices);
 
         return view('plans.sheets', [
             'title' => $plan->title,
             'svg' => SvgWriter::element($drawing, 'map'),
-            'sheets' => Sheets::of($drawing->room(), $choices->paper ?? $tree->properties->pageSize, $choices->severalSheets),
+            'sheets' => Sheets::of($drawing->room(), $choices->map->paper ?? $tree->properties->pageSize, $choices->map->severalSheets),
         ]);
     }
 
     public function download(HandOverRequest $request, Plan $plan): StreamedResponse
     {
         $tree = $this->store->load($plan, true);
-        if (HandedOver::isLong($tree) && $request->writing()->isPaged()) {
+        if (HandedOver::isLong($tree) && $request->writing()->has(Feature::Paged)) {
             abort(409, 'This plan is long. Its file is made in the background: hand it over from its page.');
         }
         $choices = $request->choices($tree);

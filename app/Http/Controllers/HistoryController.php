@@ -8,6 +8,7 @@ use App\Models\Plan;
 use App\Store\History;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
+use Embrel\Draft\DraftChoices;
 use Embrel\Plan\Plan as CorePlan;
 use Embrel\Writer\Html\HtmlWriter;
 use Embrel\Writer\Losses;
@@ -46,7 +47,7 @@ final class HistoryController
     public function show(Request $request, Plan $plan, int $seq): View
     {
         $was = $this->history->at($plan, $seq);
-        $document = Draft::of($was, new Choices(contents: false));
+        $document = Draft::of($was, new Choices(draft: new DraftChoices(contents: false)));
 
         return view('plans.version', [
             'plan' => $plan,

@@ -17,12 +17,16 @@ use Embrel\Document\Pictures;
 use Embrel\Document\Style as DraftStyle;
 use Embrel\Document\Template;
 use Embrel\Draft\Choices;
+use Embrel\Draft\DraftChoices;
+use Embrel\Draft\MapChoices;
+use Embrel\Draft\OutlineChoices;
 use Embrel\Layout\Map\Arrangement;
 use Embrel\Layout\Map\Look;
 use Embrel\Layout\Map\Sheets;
 use Embrel\Layout\Map\Style;
 use Embrel\Plan\Plan as CorePlan;
 use Embrel\Plan\Scheme;
+use Embrel\Writer\Feature;
 use Embrel\Writer\Format;
 use Embrel\Writer\TemplateStyles;
 use Illuminate\Foundation\Http\FormRequest;
@@ -125,7 +129,9 @@ final class HandOverRequest extends FormRequest
 
     private function template(): ?Template
     {
-        return $this->writing()->isPaged() ? app(Templates::class)->find($this->person(), $this->string('template')->toString()) : null;
+        $id = $this->string('template')->toString();
+
+        return $this->writing()->has(Feature::Paged) ? app(Templates::class)->find($this->person(), $id) : null;
     }
 
     /** @return array<string, mixed> what was chosen, to be found again at the next hand-over */
@@ -147,51 +153,59 @@ final class HandOverRequest extends FormRequest
         [$style, $pictures] = $this->look();
 
         return new Choices(
-            $from !== '' && $plan->has($from) && $plan->home($from) === CorePlan::ROOT
+            from: $from !== '' && $plan->has($from) && $plan->home($from) === CorePlan::ROOT
                 ? $from
                 : ($from === ''
                     ? CorePlan::ROOT
                     : abort(404)),
-            $this->integer('heading_depth', 6) ?: 6,
-            Scheme::tryFrom($this->string('numbering')->toString()),
-            $numberDepth === null ? null : (int) $numberDepth,
+            scheme: Scheme::tryFrom($this->string('numbering')->toString()),
+            numberDepth: $numberDepth === null ? null : (int) $numberDepth,
             // A numbered outline is titles and numbers, unless its notes are asked for.
-            $this->writing() === Format::Text ? $this->boolean('text_notes') : $this->boolean('notes', true),
-            $this->boolean('contents', true),
-            $this->boolean('other_notes', true),
-            $this->boolean('loose'),
-            $this->map(),
-            $this->boolean('seen') ? (new PersonalState())->folds($this->person(), $this->plan()) : [],
-            $this->boolean('ground', true),
-            $this->boolean('fonts'),
-            $pictures,
-            $this->string('paper')->toString() ?: null,
-            $this->boolean('several'),
-            $this->boolean('all_sources'),
-            [
+            notes: $this->writing()->has(Feature::Titles) ? $this->boolean('text_notes') : $this->boolean('notes', true),
+            allSources: $this->boolean('all_sources'),
+            pictures: $pictures,
+            draft: $this->draft($style, $most),
+            map: new MapChoices(
+                $this->map(),
+                $this->boolean('seen') ? (new PersonalState())->folds($this->person(), $this->plan()) : [],
+                $this->boolean('ground', true),
+                $this->boolean('fonts'),
+                $this->string('paper')->toString() ?: null,
+                $this->boolean('several'),
+            ),
+            outline: new OutlineChoices($this->boolean('other_notes', true), $this->boolean('loose')),
+        );
+    }
+
+    private function draft(DraftStyle $style, ?int $most): DraftChoices
+    {
+        return new DraftChoices(
+            headingDepth: $this->integer('heading_depth', 6) ?: 6,
+            contents: $this->boolean('contents', true),
+            contentsDepth: $this->integer('contents_depth', DraftChoices::CONTENTS_LEVELS) ?: DraftChoices::CONTENTS_LEVELS,
+            prints: [
                 'point' => $this->string('points')->toString() ?: 'list',
                 'quote' => $this->boolean('quotes', true) ? 'quote' : 'out',
                 'aside' => $this->string('asides')->toString() ?: 'out',
             ],
-            $this->integer('indent_depth', 9) ?: 9,
-            $this->boolean('empty', true),
-            $this->boolean('pictures', true),
-            $this->boolean('see_also'),
-            $this->boolean('sources', true),
-            $this->boolean('figures'),
-            $style,
-            new Counted(
+            indentDepth: $this->integer('indent_depth', 9) ?: 9,
+            emptySections: $this->boolean('empty', true),
+            showsPictures: $this->boolean('pictures', true),
+            seeAlso: $this->boolean('see_also'),
+            sources: $this->boolean('sources', true),
+            figures: $this->boolean('figures'),
+            style: $style,
+            counted: new Counted(
                 $this->boolean('count_titles'),
                 $this->boolean('count_quotations', true),
                 $this->boolean('count_footnotes'),
                 $this->boolean('count_references'),
             ),
-            now($this->person()->time_zone ?: 'UTC')->format('Y-m-d'),
-            $this->has('marks') ? $this->boolean('marks') : null,
-            $this->template(),
-            $this->integer('contents_depth', Choices::CONTENTS_LEVELS) ?: Choices::CONTENTS_LEVELS,
-            $most,
-            new Origin($this->plan()->id, (int) $this->plan()->revision),
+            date: now($this->person()->time_zone ?: 'UTC')->format('Y-m-d'),
+            marks: $this->has('marks') ? $this->boolean('marks') : null,
+            template: $this->template(),
+            most: $most,
+            origin: new Origin($this->plan()->id, (int) $this->plan()->revision),
         );
     }
 }

@@ -10,6 +10,7 @@ use Embrel\Numbering\Written;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
+use Embrel\RichText\TopicLink;
 
 /**
  * What was printed for citations and for references to topics is made these again, wherever it stands
@@ -137,7 +138,7 @@ final class Restored
         $out = [];
         for ($i = 0, $count = \count($nodes); $i < $count; ++$i) {
             $href = $nodes[$i]->type === 'text' ? (string) $nodes[$i]->link() : '';
-            $topic = str_starts_with($href, '#_e') ? Anchor::of(substr($href, 1))->topic ?? '' : '';
+            $topic = TopicLink::of($href) === null ? '' : Anchor::of(substr($href, 1))->topic ?? '';
             if (
                 $topic === ''
                 || array_filter([$this->now, $this->was], static fn(Plan $plan): bool => $plan->has($topic) && $plan->isLive($topic)) === []

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Layout\Map;
 
-use Embrel\Layout\Text\Face;
+use Embrel\Fonts\Face;
 use Embrel\Plan\Picture;
 
 /**

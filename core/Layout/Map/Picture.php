@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Layout\Map;
 
-use Embrel\Layout\Text\Face;
-use Embrel\Layout\Text\Ruler;
+use Embrel\Fonts\Face;
+use Embrel\Fonts\Ruler;
 use Embrel\Layout\Text\Wrapping;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Plan;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Layout\Map;
 
-use Embrel\Layout\Text\Face;
-use Embrel\Layout\Text\Ruler;
+use Embrel\Fonts\Face;
+use Embrel\Fonts\Ruler;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Relation;
 

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Embrel\Layout\Text;
 
+use Embrel\Fonts\Face;
+use Embrel\Fonts\Ruler;
+
 /**
  * Breaks a title into lines no wider than a width: between words, between any two signs of the
  * scripts that are written without spaces, and within a word only where it alone is too wide.

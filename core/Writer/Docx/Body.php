@@ -9,8 +9,10 @@ use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
 use Embrel\Document\Pictures;
+use Embrel\Document\Style;
 use Embrel\RichText\Node;
 use Embrel\Writer\Losses;
+use Embrel\Writer\StyleNames;
 
 /** The main part: title, contents and figures as fields, and elements, streamed as WordprocessingML. */
 final class Body
@@ -42,13 +44,7 @@ final class Body
         private readonly string $own = '',
         int $firstNote = 0,
     ) {
-        foreach ($document->elements as $element) {
-            if ($element->anchor !== null) {
-                $this->anchors[$element->topic] = $element->anchor->name();
-            } elseif ($element->role === Element::HEADING) {
-                $this->anchors[$element->topic] = "_e{$element->topic}";
-            }
-        }
+        $this->anchors = $document->anchors();
         $this->runs = new Runs($document, $names, $pictures, $this->anchors, $firstNote);
         $this->pictures = $pictures;
     }
@@ -159,7 +155,7 @@ final class Body
         $this->paragraph('TOCHeading', Runs::text($this->document->contentsTitle()));
         $last = \count($this->document->contents) - 1;
         foreach ($this->document->contents as $i => ['element' => $element, 'page' => $page]) {
-            $anchor = $this->anchors[$element->topic] ?? "_e{$element->topic}";
+            $anchor = $this->anchors[$element->topic] ?? (new Anchor($element->topic))->name();
             $field = $i === 0 ? "TOC \\o \"1-{$this->document->contentsDepth}\" \\h \\z \\u" : '';
             $this->entry(
                 'TOC' . $element->level,
@@ -245,7 +241,7 @@ final class Body
         $this->paragraph(
             '',
             $this->startOfBlock()
-                . $this->runs->drawing($picture->id, $bytes, $picture->shown * 1.5, $picture->height / $picture->width, $element->title),
+                . $this->runs->drawing($picture->id, $bytes, $picture->shown * Style::PICTURE, $picture->height / $picture->width, $element->title),
             self::indent($element->level),
         );
     }
@@ -254,7 +250,7 @@ final class Body
     private function notePicture(Node $node, int $items): void
     {
         $caption = $node->string('caption') ?? '';
-        $drawing = $this->runs->noteDrawing($node);
+        $drawing = $this->runs->ofNote($node);
         if ($drawing === null) {
             $this->losses->note('picture');
             $says = $caption === '' ? $node->string('alt') ?? '' : $caption;
@@ -389,7 +385,7 @@ final class Body
             'horizontalRule' => $this->paragraph(
                 '',
                 '',
-                '<w:pBdr><w:bottom w:val="single" w:sz="6" w:space="1" w:color="8A8494"/></w:pBdr>' . self::indent($items),
+                '<w:pBdr><w:bottom w:val="single" w:sz="6" w:space="1" w:color="' . Styles::colour(Style::RULE) . '"/></w:pBdr>' . self::indent($items),
             ),
             'table' => $this->table($node),
             'picture' => $this->notePicture($node, $items),
@@ -471,7 +467,7 @@ final class Body
             foreach (array_pad($row->content, $columns, new Node('tableCell')) as $cell) {
                 $this->raw(
                     "<w:tc><w:tcPr><w:tcW w:w=\"{$width}\" w:type=\"dxa\"/>"
-                        . ($isHead ? '<w:shd w:val="clear" w:color="auto" w:fill="F1F0F4"/>' : '')
+                        . ($isHead ? '<w:shd w:val="clear" w:color="auto" w:fill="' . Styles::colour(Style::GROUND) . '"/>' : '')
                         . '</w:tcPr>',
                 );
                 foreach ($cell->content as $node) {

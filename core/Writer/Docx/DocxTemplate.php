@@ -15,6 +15,7 @@ use Embrel\Draft\Draft;
 use Embrel\Plan\Plan;
 use Embrel\Writer\ListNumbers;
 use Embrel\Writer\Losses;
+use Embrel\Writer\StyleNames;
 use Embrel\Writer\TemplateFields;
 use Embrel\Writer\TemplateStyles;
 

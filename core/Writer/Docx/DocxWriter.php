@@ -13,6 +13,7 @@ use Embrel\Draft\Draft;
 use Embrel\Plan\Plan;
 use Embrel\Writer\ListNumbers;
 use Embrel\Writer\Losses;
+use Embrel\Writer\StyleNames;
 use Embrel\Writer\Writer;
 
 /** A word-processor document (ECMA-376, WordprocessingML): the package around Body, Styles and Lists. */
@@ -44,8 +45,8 @@ final class DocxWriter implements Writer
 
     public function write(Plan $plan, Choices $choices, $out, string $work): array
     {
-        if ($choices->template?->kind === 'docx') {
-            return DocxTemplate::write($choices->template, $plan, $choices, $out, $work);
+        if ($choices->draft->template?->kind === 'docx') {
+            return DocxTemplate::write($choices->draft->template, $plan, $choices, $out, $work);
         }
         $losses = new Losses();
         $document = Draft::of($plan, $choices);

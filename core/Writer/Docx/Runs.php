@@ -9,9 +9,11 @@ use Embrel\Document\Document;
 use Embrel\Document\Pictures;
 use Embrel\Document\PictureType;
 use Embrel\RichText\Node;
+use Embrel\Writer\RunWalk;
+use Embrel\Writer\StyleNames;
 
 /** Runs of text, links, footnotes and pictures, and what the package must hold for them. */
-final class Runs
+final class Runs extends RunWalk
 {
     private const MARKS = [
         'bold' => '<w:b/>',
@@ -22,6 +24,8 @@ final class Runs
         'superscript' => '<w:vertAlign w:val="superscript"/>',
         'subscript' => '<w:vertAlign w:val="subscript"/>',
     ];
+    /** Of a bookmark (ECMA-376, part 1, 17.13.6.2). */
+    private const LONGEST_NAME = 40;
     private const CODE = '<w:rFonts w:ascii="Courier New" w:hAnsi="Courier New" w:cs="Courier New"/>';
 
     /** @var array<string, string> address → relationship id */
@@ -37,10 +41,12 @@ final class Runs
     public function __construct(
         private readonly Document $document,
         private readonly StyleNames $names,
-        private readonly ?Pictures $pictures,
-        private readonly array $anchors,
+        ?Pictures $pictures,
+        array $anchors,
         private readonly int $firstNote = 0,
-    ) {}
+    ) {
+        parent::__construct($pictures, $anchors);
+    }
 
     /** Runs of text; a line feed becomes a break, a tab a tab. */
     public static function text(string $text, string $properties = ''): string
@@ -58,24 +64,7 @@ final class Runs
         return "<w:r>{$properties}{$inner}</w:r>";
     }
 
-    /** @param list<Node> $nodes */
-    public function inlines(array $nodes): string
-    {
-        $out = '';
-        foreach ($nodes as $node) {
-            $out .= match ($node->type) {
-                'text' => $this->run($node),
-                'hardBreak' => '<w:r><w:br/></w:r>',
-                'footnote' => $this->footnote($node),
-                default => '',
-            };
-        }
-
-        return $out;
-    }
-
-    /** A real footnote: its sign here, its words in a part of their own. */
-    private function footnote(Node $node): string
+    protected function footnote(Node $node): string
     {
         $this->isInFootnote = true;
         $this->footnotes[] = $this->inlines($node->content);
@@ -88,7 +77,12 @@ final class Runs
             . '"/></w:r>';
     }
 
-    private function run(Node $node): string
+    protected function lineBreak(): string
+    {
+        return '<w:r><w:br/></w:r>';
+    }
+
+    protected function run(Node $node): string
     {
         if ($node->marks === []) {
             return self::text($node->text);
@@ -101,41 +95,28 @@ final class Runs
         if ($href === null) {
             return self::text($node->text, $properties);
         }
-        if ($href[0] === '#') {
-            $anchor = str_starts_with($href, '#_e') ? $this->anchors[substr($href, 3)] ?? substr($href, 1) : mb_substr($href, 1, 40);
+        $place = $this->place($href);
+        if ($place !== null) {
+            $anchor = mb_substr($place, 0, self::LONGEST_NAME);
 
             return '<w:hyperlink w:anchor="' . Xml::escaped($anchor) . '">' . self::text($node->text, $properties) . '</w:hyperlink>';
         }
+
+        return $this->out($href, self::text($node->text, '<w:rStyle w:val="' . $this->names->of('Hyperlink') . '"/>' . $properties));
+    }
+
+    protected function linked(string $href, string $drawing): string
+    {
+        return $href[0] === '#' ? $drawing : $this->out($href, $drawing);
+    }
+
+    private function out(string $href, string $runs): string
+    {
         $id = $this->links[$href] ??= 'link' . (\count($this->links) + 1);
 
-        return "<w:hyperlink r:id=\"{$id}\">"
-            . self::text($node->text, '<w:rStyle w:val="' . $this->names->of('Hyperlink') . '"/>' . $properties)
-            . '</w:hyperlink>';
+        return "<w:hyperlink r:id=\"{$id}\">{$runs}</w:hyperlink>";
     }
 
-    /** A picture in its own size, or as wide as it was set; null where its file is not at hand. */
-    public function noteDrawing(Node $node): ?string
-    {
-        $id = $node->string('picture');
-        $bytes = $id === null ? null : $this->pictures?->bytes($id);
-        $size = $bytes === null ? false : @getimagesizefromstring($bytes);
-        if ($id === null || $bytes === null || $size === false || $size[0] === 0) {
-            return null;
-        }
-        $drawing = $this->drawing($id, $bytes, (float) $node->int('width', $size[0]), $size[1] / $size[0], $node->string('alt') ?? '');
-        $href = $node->string('href');
-        if ($href === null || $href[0] === '#') {
-            return $drawing;
-        }
-        $link = $this->links[$href] ??= 'link' . (\count($this->links) + 1);
-
-        return "<w:hyperlink r:id=\"{$link}\">{$drawing}</w:hyperlink>";
-    }
-
-    /**
-     * @param float $width  in pixels, 96 to the inch
-     * @param float $aspect height by width
-     */
     public function drawing(string $picture, string $bytes, float $width, float $aspect, string $says): string
     {
         $this->media[$picture] ??= ['relation' => 'p' . (\count($this->media) + 1), 'extension' => PictureType::of($bytes)->value];

@@ -7,6 +7,7 @@ namespace Embrel\Writer\Docx;
 use Embrel\Archive\Xml;
 use Embrel\Document\Document;
 use Embrel\Document\Style;
+use Embrel\Writer\StyleNames;
 
 /** The styles part: the names a word processor knows, so that its own panes and tools see them. */
 final class Styles
@@ -56,6 +57,12 @@ final class Styles
         return "<w:rFonts w:ascii=\"{$font}\" w:hAnsi=\"{$font}\" w:eastAsia=\"{$font}\" w:cs=\"{$font}\"/>";
     }
 
+    /** As documents of this format write it. */
+    public static function colour(string $colour): string
+    {
+        return strtoupper(substr($colour, 1));
+    }
+
     private static function size(float $points): string
     {
         $half = (int) round($points * 2);
@@ -90,7 +97,7 @@ final class Styles
             'Subtitle' => self::paragraph(
                 'Subtitle',
                 "<w:spacing w:after=\"240\"{$single}/>{$centred}",
-                '<w:color w:val="5E5668"/>' . self::size($style->size * 1.2),
+                '<w:color w:val="' . self::colour(Style::SOFT) . '"/>' . self::size($style->subtitleSize()),
             ),
             'Author' => self::paragraph('Author', "<w:spacing w:after=\"240\"{$single}/>{$centred}", ''),
             'TOCHeading' => self::paragraph(
@@ -163,43 +170,43 @@ final class Styles
             'Code' => self::paragraph(
                 'Code',
                 "<w:spacing w:after=\"140\"{$single}/>",
-                self::fonts('Courier New') . self::size($style->size * 0.88),
+                self::fonts('Courier New') . self::size($style->smallSize()),
             ),
             'Caption' => self::paragraph(
                 'Caption',
                 "<w:spacing w:before=\"60\" w:after=\"200\"{$single}/>",
-                '<w:i/>' . self::size($style->size * 0.88),
+                '<w:i/>' . self::size($style->smallSize()),
             ),
-            'SeeAlso' => self::paragraph('SeeAlso', "<w:spacing w:after=\"140\"{$single}/>", self::size($style->size * 0.92)),
+            'SeeAlso' => self::paragraph('SeeAlso', "<w:spacing w:after=\"140\"{$single}/>", self::size($style->seeAlsoSize())),
             'Bibliography' => self::paragraph(
                 'Bibliography',
                 '<w:spacing w:after="' . max(80, $gap) . '"/><w:ind w:left="567" w:hanging="567"/>',
                 '',
             ),
-            'FootnoteText' => self::paragraph('FootnoteText', "<w:spacing w:after=\"40\"{$single}/>", self::size($style->size * 0.82)),
+            'FootnoteText' => self::paragraph('FootnoteText', "<w:spacing w:after=\"40\"{$single}/>", self::size($style->footSize())),
             'FootnoteReference'
                 => '<w:style w:type="character" w:styleId="FootnoteReference"><w:name w:val="footnote reference"/><w:basedOn '
                     . 'w:val="DefaultParagraphFont"/><w:rPr><w:vertAlign w:val="superscript"/></w:rPr></w:style>',
             'Header' => self::paragraph(
                 'Header',
                 self::thirds($document) . "<w:spacing w:after=\"0\"{$single}/>",
-                self::size($style->size * 0.82),
+                self::size($style->footSize()),
             ),
             'Footer' => self::paragraph(
                 'Footer',
                 self::thirds($document) . "<w:spacing w:after=\"0\"{$single}/>",
-                self::size($style->size * 0.82),
+                self::size($style->footSize()),
             ),
             'Hyperlink'
                 => '<w:style w:type="character" w:styleId="Hyperlink"><w:name w:val="Hyperlink"/><w:basedOn '
-                    . 'w:val="DefaultParagraphFont"/><w:rPr><w:color w:val="2F6690"/><w:u w:val="single"/></w:rPr></w:style>',
+                    . 'w:val="DefaultParagraphFont"/><w:rPr><w:color w:val="' . self::colour(Style::LINK) . '"/><w:u w:val="single"/></w:rPr></w:style>',
             'TableGrid'
                 => '<w:style w:type="table" w:styleId="TableGrid"><w:name w:val="Table Grid"/><w:basedOn '
                     . 'w:val="TableNormal"/><w:tblPr><w:tblBorders>'
                 . implode(
                     '',
                     array_map(
-                        static fn(string $side): string => "<w:{$side} w:val=\"single\" w:sz=\"4\" w:space=\"0\" w:color=\"8A8494\"/>",
+                        static fn(string $side): string => "<w:{$side} w:val=\"single\" w:sz=\"4\" w:space=\"0\" w:color=\"" . self::colour(Style::RULE) . '"/>',
                         ['top', 'left', 'bottom', 'right', 'insideH', 'insideV'],
                     ),
                 )

@@ -26,8 +26,6 @@ final class TemplateLook
         'TIME' => '{date}',
         'STYLEREF' => '{section}',
     ];
-    /** How far a page may be from a size of paper and still be it, in millimetres. */
-    private const NEAR = 3.0;
 
     /** @param \DOMXPath|null $theme the part that names the fonts of headings and text */
     public function __construct(private readonly \DOMXPath $styles, private readonly ?\DOMXPath $theme) {}
@@ -83,7 +81,7 @@ final class TemplateLook
                     ['top', 'right', 'bottom', 'left'],
                 );
             } elseif ($node instanceof \DOMElement && $node->localName === 'pgSz') {
-                $page['paper'] = self::paper(
+                $page['paper'] = Style::paperOf(
                     (float) $node->getAttributeNS(Body::W, 'w') / 20 / Style::POINTS,
                     (float) $node->getAttributeNS(Body::W, 'h') / 20 / Style::POINTS,
                 );
@@ -91,18 +89,6 @@ final class TemplateLook
         }
 
         return $page;
-    }
-
-    /** @return string|null one of Style::PAPERS; null: none of them */
-    public static function paper(float $width, float $height): ?string
-    {
-        foreach (Style::PAPERS as $name => [$across, $down]) {
-            if (abs($width - $across) < self::NEAR && abs($height - $down) < self::NEAR) {
-                return $name;
-            }
-        }
-
-        return null;
     }
 
     /** @return list<string> what the head or foot says, left, centre and right */

@@ -7,7 +7,9 @@ namespace Embrel\Writer\Html;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
+use Embrel\Document\Style;
 use Embrel\RichText\Node;
+use Embrel\RichText\TopicLink;
 use Embrel\Writer\Losses;
 
 /** A document as HTML of our own making: every text is escaped, every link was checked by the schema. */
@@ -157,7 +159,7 @@ final class HtmlWriter
         return '<figure class="draft-picture" data-topic=""><img src="'
             . self::escaped($address)
             . '" width="'
-            . (int) ($element->picture->shown * 1.5)
+            . (int) ($element->picture->shown * Style::PICTURE)
             . '" alt="'
             . self::escaped($element->title)
             . "\"{$this->end}</figure>";
@@ -323,7 +325,9 @@ final class HtmlWriter
 
     private function place(string $href): string
     {
-        return str_starts_with($href, '#_e') ? ($this->places[substr($href, 3)] ?? '' ?: $href) : $href;
+        $topic = TopicLink::of($href);
+
+        return $topic === null ? $href : ($this->places[$topic] ?? '' ?: $href);
     }
 
     public static function escaped(string $text): string

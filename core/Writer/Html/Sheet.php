@@ -24,23 +24,59 @@ final class Sheet
         $text = self::family($style->font);
         $head = self::family($style->headingFont);
 
-        return "body { font: {$style->size}pt/"
-            . round($style->line * 1.2, 2)
-            . " {$text}; max-width: 42em; margin: 3em auto; padding: 0 1.2em; color: #221b2b; background: #fff; overflow-wrap: anywhere; }\n"
-            . "p { margin: 0 0 {$style->gap}pt; }\n{$indent}\n{$justify}\n"
-            . ".doc-title, .draft-heading { font-family: {$head}; line-height: 1.25; margin: 1.6em 0 0.5em; font-weight: 650; }\n"
-            . ".doc-title { font-size: 1.9em; margin-top: 0; } .doc-subtitle { color: #5e5668; font-size: 1.15em; }\n{$centre}\n"
-            . ".draft-heading-1 { font-size: {$h1}; } .draft-heading-2 { font-size: {$h2}; } .draft-heading-3, .draft-heading-4, .draft-heading-5, .draft-heading-6 { font-size: {$h3}; }\n"
-            . ".note-heading { font-weight: 650; margin-top: 1em; } .draft-reference { padding-left: 2em; text-indent: -2em; } .draft-see, .draft-footnotes, figcaption { font-size: 0.9em; color: #5e5668; }\n"
-            . ".draft-heading, .note-heading, .draft-quote { break-after: avoid; }\n"
-            . "blockquote { margin: 0.6em 2em; font-style: italic; } blockquote blockquote { margin: 0; } figure { margin: 1em 0; } img { max-width: 100%; height: auto; } figcaption { font-style: italic; }\n"
-            . "pre { white-space: pre-wrap; background: #f1f0f4; padding: 0.7em 0.9em; border-radius: 6px; font-size: 0.88em; } mark { background: #f8f4cf; } hr { border: 0; border-top: 1px solid #8a8494; margin: 1.5em 0; }\n"
-            . "table { border-collapse: collapse; margin: 1em 0; } th, td { border: 1px solid #8a8494; padding: 0.3em 0.6em; vertical-align: top; text-align: start; } th { background: #f1f0f4; } td p, th p { margin: 0; text-indent: 0; }\n"
-            . "nav.contents { margin-bottom: 2.5em; } nav.contents ol { list-style: none; padding: 0; } nav.contents li { margin: 0.15em 0; } a { color: #2f6690; } .turn { display: flex; justify-content: space-between; gap: 1em; margin: 2em 0; }\n"
-            . '@media print { body { margin: 0; max-width: none; } .turn { display: none; }'
-            . ($style->breaks ? ' .draft-heading-1 { break-before: page; }' : '')
-            . " }\n"
-            . "@media (prefers-color-scheme: dark) { body { color: #ece8f2; background: #1a1620; } a { color: #8fbde0; } pre, th { background: #262030; } mark { background: #6b6420; color: #fff; } .doc-subtitle, .draft-see, .draft-footnotes, figcaption { color: #b9b2c6; } }\n"
+        $high = round($style->line * Style::SINGLE, 2);
+        $break = $style->breaks ? '.draft-heading-1 { break-before: page; }' : '';
+        [$ink, $soft, $rule, $ground] = [Style::INK, Style::SOFT, Style::RULE, Style::GROUND];
+        [$link, $highlight] = [Style::LINK, Style::HIGHLIGHT];
+        $em = static fn(float $size): string => round($size / $style->size, 2) . 'em';
+        [$sub, $small, $see] = [$em($style->subtitleSize()), $em($style->smallSize()), $em($style->seeAlsoSize())];
+
+        return <<<CSS
+            body { font: {$style->size}pt/{$high} {$text}; max-width: 42em; margin: 3em auto; padding: 0 1.2em; }
+            body { color: {$ink}; background: #fff; overflow-wrap: anywhere; }
+            p { margin: 0 0 {$style->gap}pt; }
+            {$indent}
+            {$justify}
+            .doc-title, .draft-heading { font-family: {$head}; line-height: 1.25; margin: 1.6em 0 0.5em; font-weight: 650; }
+            .doc-title { font-size: 1.9em; margin-top: 0; }
+            .doc-subtitle { color: {$soft}; font-size: {$sub}; }
+            {$centre}
+            .draft-heading-1 { font-size: {$h1}; }
+            .draft-heading-2 { font-size: {$h2}; }
+            .draft-heading-3, .draft-heading-4, .draft-heading-5, .draft-heading-6 { font-size: {$h3}; }
+            .note-heading { font-weight: 650; margin-top: 1em; }
+            .draft-reference { padding-left: 2em; text-indent: -2em; }
+            .draft-see, .draft-footnotes, figcaption { color: {$soft}; }
+            .draft-see { font-size: {$see}; }
+            .draft-footnotes, figcaption, pre { font-size: {$small}; }
+            .draft-heading, .note-heading, .draft-quote { break-after: avoid; }
+            blockquote { margin: 0.6em 2em; font-style: italic; }
+            blockquote blockquote { margin: 0; }
+            figure { margin: 1em 0; }
+            img { max-width: 100%; height: auto; }
+            figcaption { font-style: italic; }
+            pre { white-space: pre-wrap; background: {$ground}; padding: 0.7em 0.9em; border-radius: 6px; }
+            mark { background: {$highlight}; }
+            hr { border: 0; border-top: 1px solid {$rule}; margin: 1.5em 0; }
+            table { border-collapse: collapse; margin: 1em 0; }
+            th, td { border: 1px solid {$rule}; padding: 0.3em 0.6em; vertical-align: top; text-align: start; }
+            th { background: {$ground}; }
+            td p, th p { margin: 0; text-indent: 0; }
+            nav.contents { margin-bottom: 2.5em; }
+            nav.contents ol { list-style: none; padding: 0; }
+            nav.contents li { margin: 0.15em 0; }
+            a { color: {$link}; }
+            .turn { display: flex; justify-content: space-between; gap: 1em; margin: 2em 0; }
+            @media print { body { margin: 0; max-width: none; } .turn { display: none; } {$break} }
+            @media (prefers-color-scheme: dark) {
+                body { color: #ece8f2; background: #1a1620; }
+                a { color: #8fbde0; }
+                pre, th { background: #262030; }
+                mark { background: #6b6420; color: #fff; }
+                .doc-subtitle, .draft-see, .draft-footnotes, figcaption { color: #b9b2c6; }
+            }
+
+            CSS
             . self::dyes($document);
     }
 

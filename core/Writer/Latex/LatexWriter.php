@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Latex;
 
+use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
 use Embrel\Document\Style;
@@ -116,7 +117,7 @@ final class LatexWriter implements Writer
 
     private function element(Element $element, Scheme $scheme): string
     {
-        $label = $element->topic === '' ? '' : "\\label{_e{$element->topic}}";
+        $label = $element->topic === '' ? '' : '\\label{' . (new Anchor($element->topic))->name() . '}';
 
         return match ($element->role) {
             Element::HEADING => "\n\\" . self::HEADINGS[min(5, $element->level) - 1] . '{' . self::titled($element) . "}{$label}\n\n",
@@ -125,7 +126,12 @@ final class LatexWriter implements Writer
                 . self::escaped($element->title)
                 . "{$label}\n\\end{quote}"
                 . ($element->inQuote ? "\\nopagebreak\n" : "\n"),
-            Element::PICTURE => $this->picture((string) $element->picture?->id, '', ($element->picture->shown ?? 0) * 1.5, 'topicPicture'),
+            Element::PICTURE => $this->picture(
+                (string) $element->picture?->id,
+                '',
+                ($element->picture->shown ?? 0) * Style::PICTURE,
+                'topicPicture',
+            ),
             Element::REFERENCE => '{\hangindent=2em\noindent ' . $this->inlines($element->block->content ?? []) . "\\par}\n",
             default => $element->block === null
                 ? ''

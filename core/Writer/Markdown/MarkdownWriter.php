@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Markdown;
 
+use Embrel\Archive\Xml;
 use Embrel\Document\Anchor;
 use Embrel\Document\Element;
 use Embrel\Draft\Choices;
@@ -11,7 +12,7 @@ use Embrel\Draft\Draft;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Mark;
 use Embrel\RichText\Node;
-use Embrel\Writer\Html\HtmlWriter;
+use Embrel\RichText\TopicLink;
 use Embrel\Writer\Losses;
 use Embrel\Writer\Writer;
 
@@ -44,8 +45,9 @@ final class MarkdownWriter implements Writer
     public function write(Plan $plan, Choices $choices, $out, string $work): array
     {
         $this->losses = new Losses();
-        $document = Draft::of($plan, $choices->with(['headingDepth' => min($choices->headingDepth, self::LEVELS), 'contents' => false]));
-        $this->isMarked = $choices->marks ?? false;
+        $depth = min($choices->draft->headingDepth, self::LEVELS);
+        $document = Draft::of($plan, $choices->drafted(['headingDepth' => $depth, 'contents' => false]));
+        $this->isMarked = $choices->draft->marks ?? false;
         $origin = $this->isMarked && $document->origin !== null ? "<a id=\"{$document->origin->name()}\"></a>" : '';
         fwrite($out, "# {$origin}" . self::escaped($document->title) . "\n");
         $before = null;
@@ -251,9 +253,9 @@ final class MarkdownWriter implements Writer
         $image
             = $width > 0
                 ? "<img src=\"{$file}\" alt=\""
-                    . HtmlWriter::escaped($node->string('alt') ?? '')
+                    . Xml::escaped($node->string('alt') ?? '')
                     . "\" width=\"{$width}\""
-                    . ($caption === null ? '' : ' title="' . HtmlWriter::escaped($caption) . '"')
+                    . ($caption === null ? '' : ' title="' . Xml::escaped($caption) . '"')
                     . '>'
                 : "![{$alt}](<{$file}>" . ($caption === null ? '' : ' "' . str_replace(['\\', '"'], ['\\\\', '\"'], $caption) . '"') . ')';
 
@@ -304,7 +306,7 @@ final class MarkdownWriter implements Writer
             if ($mark->type === 'link') {
                 $href = $mark->attrs['href'];
                 // Without anchors a reference is its words.
-                $inner = str_starts_with($href, '#_e') && !$this->isMarked ? $inner : "[{$inner}](<{$href}>)";
+                $inner = TopicLink::of($href) !== null && !$this->isMarked ? $inner : "[{$inner}](<{$href}>)";
             } elseif (isset(self::SIGNS[$mark->type])) {
                 [$open, $close] = $this->signs($mark->type, $m[2] ?? '');
                 $inner = $open . $inner . $close;

@@ -9,6 +9,7 @@ use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
 use Embrel\Document\Pictures;
+use Embrel\Document\Style;
 use Embrel\RichText\Node;
 use Embrel\Writer\ListNumbers;
 use Embrel\Writer\Losses;
@@ -38,11 +39,7 @@ final class OdtBody
         private readonly ?Pictures $pictures,
         private readonly ?OdtTemplate $template = null,
     ) {
-        foreach ($document->elements as $element) {
-            if ($element->anchor !== null || $element->role === Element::HEADING) {
-                $this->anchors[$element->topic] = ($element->anchor ?? new Anchor($element->topic))->name();
-            }
-        }
+        $this->anchors = $document->anchors();
         $this->runs = new OdtRuns($pictures, $this->anchors, (OdtStyles::textWidth($document) / 25.4) * 96);
     }
 
@@ -71,10 +68,10 @@ final class OdtBody
             . '<style:style style:name="Grid" style:family="table"><style:table-properties style:width="'
             . OdtStyles::textWidth($this->document)
             . 'mm" table:align="margins"/></style:style>'
-            . '<style:style style:name="Cell" style:family="table-cell"><style:table-cell-properties fo:border="0.5pt solid #8a8494" '
+            . '<style:style style:name="Cell" style:family="table-cell"><style:table-cell-properties fo:border="0.5pt solid ' . Style::RULE . '" '
                 . 'fo:padding="1.2mm"/></style:style>'
-            . '<style:style style:name="HeadCell" style:family="table-cell"><style:table-cell-properties fo:border="0.5pt solid #8a8494" '
-                . 'fo:padding="1.2mm" fo:background-color="#f1f0f4"/></style:style>';
+            . '<style:style style:name="HeadCell" style:family="table-cell"><style:table-cell-properties fo:border="0.5pt solid ' . Style::RULE . '" '
+                . 'fo:padding="1.2mm" fo:background-color="' . Style::GROUND . '"/></style:style>';
         foreach ($this->paragraphs as $properties => $name) {
             $xml .= "<style:style style:name=\"{$name}\" style:family=\"paragraph\" {$properties}</style:style>";
         }
@@ -273,14 +270,14 @@ final class OdtBody
         $this->paragraph(
             'Standard',
             $this->startOfBlock()
-                . $this->runs->frame($picture->id, $bytes, $picture->shown * 1.5, $picture->height / $picture->width, $element->title),
+                . $this->runs->drawing($picture->id, $bytes, $picture->shown * Style::PICTURE, $picture->height / $picture->width, $element->title),
         );
     }
 
     private function notePicture(Node $node): void
     {
         $caption = $node->string('caption') ?? '';
-        $frame = $this->runs->noteFrame($node);
+        $frame = $this->runs->ofNote($node);
         if ($frame === null) {
             $this->losses->note('picture');
             $says = $caption === '' ? $node->string('alt') ?? '' : $caption;

@@ -7,17 +7,19 @@ namespace Embrel\Writer\Odt;
 use Embrel\Archive\Xml;
 use Embrel\Document\Pictures;
 use Embrel\Document\PictureType;
+use Embrel\Document\Style;
 use Embrel\RichText\Node;
+use Embrel\Writer\RunWalk;
 
 /** Runs of text, links, footnotes and pictures, the styles that they need and the pictures that the package must hold. */
-final class OdtRuns
+final class OdtRuns extends RunWalk
 {
     private const MARKS = [
         'bold' => 'fo:font-weight="bold"',
         'italic' => 'fo:font-style="italic"',
         'underline' => 'style:text-underline-style="solid" style:text-underline-width="auto" style:text-underline-color="font-color"',
         'strike' => 'style:text-line-through-style="solid"',
-        'highlight' => 'fo:background-color="#f8f4cf"',
+        'highlight' => 'fo:background-color="' . Style::HIGHLIGHT . '"',
         'superscript' => 'style:text-position="super 58%"',
         'subscript' => 'style:text-position="sub 58%"',
         'code' => 'style:font-name="Courier New"',
@@ -34,7 +36,10 @@ final class OdtRuns
      * @param array<string, string> $anchors topic → the name of its bookmark
      * @param float                 $widest  what a picture may be wide, in pixels, 96 to the inch
      */
-    public function __construct(private readonly ?Pictures $pictures, private readonly array $anchors, private readonly float $widest) {}
+    public function __construct(?Pictures $pictures, array $anchors, private readonly float $widest)
+    {
+        parent::__construct($pictures, $anchors);
+    }
 
     /** Text with its breaks, tabs and runs of spaces (OpenDocument 1.3, part 3, 6.1). */
     public static function text(string $text): string
@@ -68,23 +73,7 @@ final class OdtRuns
         return $this->styles[$properties] ??= 'T' . (\count($this->styles) + 1);
     }
 
-    /** @param list<Node> $nodes */
-    public function inlines(array $nodes): string
-    {
-        $out = '';
-        foreach ($nodes as $node) {
-            $out .= match ($node->type) {
-                'text' => $this->run($node),
-                'hardBreak' => '<text:line-break/>',
-                'footnote' => $this->footnote($node),
-                default => '',
-            };
-        }
-
-        return $out;
-    }
-
-    private function footnote(Node $node): string
+    protected function footnote(Node $node): string
     {
         $n = ++$this->footnotes;
 
@@ -93,7 +82,12 @@ final class OdtRuns
             . '</text:p></text:note-body></text:note>';
     }
 
-    private function run(Node $node): string
+    protected function lineBreak(): string
+    {
+        return '<text:line-break/>';
+    }
+
+    protected function run(Node $node): string
     {
         $text = self::text($node->text);
         if ($node->marks === []) {
@@ -119,28 +113,19 @@ final class OdtRuns
 
     private function address(string $href): string
     {
-        return Xml::escaped(str_starts_with($href, '#_e') ? '#' . ($this->anchors[substr($href, 3)] ?? substr($href, 1)) : $href);
+        $place = $this->place($href);
+
+        return Xml::escaped($place === null ? $href : "#{$place}");
     }
 
-    /** A picture of a note; null where its file is not at hand. */
-    public function noteFrame(Node $node): ?string
+    protected function linked(string $href, string $drawing): string
     {
-        $id = $node->string('picture');
-        $bytes = $id === null ? null : $this->pictures?->bytes($id);
-        $size = $bytes === null ? false : @getimagesizefromstring($bytes);
-        if ($id === null || $bytes === null || $size === false || $size[0] === 0) {
-            return null;
-        }
-        $frame = $this->frame($id, $bytes, (float) $node->int('width', $size[0]), $size[1] / $size[0], $node->string('alt') ?? '');
-        $href = $node->string('href');
-
-        return $href === null ? $frame : "<draw:a xlink:type=\"simple\" xlink:href=\"{$this->address($href)}\">{$frame}</draw:a>";
+        return "<draw:a xlink:type=\"simple\" xlink:href=\"{$this->address($href)}\">{$drawing}</draw:a>";
     }
 
-    /** @param float $width in pixels, 96 to the inch */
-    public function frame(string $id, string $bytes, float $width, float $aspect, string $says): string
+    public function drawing(string $picture, string $bytes, float $width, float $aspect, string $says): string
     {
-        $part = $this->media[$id] ??= 'Pictures/' . substr($id, 0, 32) . '.' . PictureType::of($bytes)->value;
+        $part = $this->media[$picture] ??= 'Pictures/' . substr($picture, 0, 32) . '.' . PictureType::of($bytes)->value;
         $width = min($width, $this->widest);
         $n = ++$this->frames;
 

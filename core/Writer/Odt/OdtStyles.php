@@ -104,7 +104,7 @@ final class OdtStyles
                 'Subtitle',
                 'Standard',
                 'fo:line-height="100%" fo:margin-bottom="12pt"' . ($style->isTitleCentred ? ' fo:text-align="center"' : ''),
-                'fo:color="#5e5668" fo:font-size="' . $style->size * 1.2 . 'pt"',
+                'fo:color="' . Style::SOFT . '" fo:font-size="' . $style->subtitleSize() . 'pt"',
             )
             . self::paragraph(
                 'Author',
@@ -134,7 +134,7 @@ final class OdtStyles
             $layout = 'fo:line-height="100%" fo:margin-bottom="3pt" fo:margin-left="' . ($level - 1) * 5 . 'mm"';
             $out .= self::paragraph("Contents_20_{$level}", 'Standard', $layout, '', '', self::tabs($document, $level));
         }
-        $small = $style->size * 0.88;
+        $small = $style->smallSize();
 
         return $out
             . self::paragraph('Contents_20_Heading', 'Heading', '', 'fo:font-size="' . $style->headingSizes[1] . 'pt"')
@@ -165,7 +165,7 @@ final class OdtStyles
                 'fo:line-height="100%" fo:margin-top="3pt" fo:margin-bottom="10pt"',
                 "fo:font-style=\"italic\" fo:font-size=\"{$small}pt\"",
             )
-            . self::paragraph('See_20_Also', 'Standard', 'fo:line-height="100%"', 'fo:font-size="' . $style->size * 0.92 . 'pt"')
+            . self::paragraph('See_20_Also', 'Standard', 'fo:line-height="100%"', 'fo:font-size="' . $style->seeAlsoSize() . 'pt"')
             . self::paragraph(
                 'Bibliography_20_1',
                 'Standard',
@@ -177,7 +177,7 @@ final class OdtStyles
             . self::paragraph(
                 'Horizontal_20_Line',
                 'Standard',
-                'fo:margin-bottom="10pt" fo:border-bottom="0.5pt solid #8a8494" fo:border-top="none" fo:border-left="none" '
+                'fo:margin-bottom="10pt" fo:border-bottom="0.5pt solid ' . Style::RULE . '" fo:border-top="none" fo:border-left="none" '
                     . 'fo:border-right="none" fo:padding="0mm"',
                 'fo:font-size="6pt"',
             )
@@ -185,13 +185,13 @@ final class OdtStyles
                 'Footnote',
                 'Standard',
                 'fo:line-height="100%" fo:margin-bottom="2pt"',
-                'fo:font-size="' . $style->size * 0.82 . 'pt"',
+                'fo:font-size="' . $style->footSize() . 'pt"',
             )
             . self::paragraph(
                 'Header',
                 'Standard',
                 'fo:line-height="100%" fo:margin-bottom="0pt"',
-                'fo:font-size="' . $style->size * 0.82 . 'pt"',
+                'fo:font-size="' . $style->footSize() . 'pt"',
                 '',
                 self::thirds($document),
             )
@@ -199,12 +199,12 @@ final class OdtStyles
                 'Footer',
                 'Standard',
                 'fo:line-height="100%" fo:margin-bottom="0pt"',
-                'fo:font-size="' . $style->size * 0.82 . 'pt"',
+                'fo:font-size="' . $style->footSize() . 'pt"',
                 '',
                 self::thirds($document),
             )
             . '<style:style style:name="Internet_20_link" style:display-name="Internet link" style:family="text"><style:text-properties '
-                . 'fo:color="#2f6690" style:text-underline-style="solid" style:text-underline-width="auto" '
+                . 'fo:color="' . Style::LINK . '" style:text-underline-style="solid" style:text-underline-width="auto" '
                 . 'style:text-underline-color="font-color"/></style:style>'
             . '<style:style style:name="Index_20_Link" style:display-name="Index Link" style:family="text"/>'
             . '<style:style style:name="Footnote_20_anchor" style:display-name="Footnote anchor" '

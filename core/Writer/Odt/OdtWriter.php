@@ -26,7 +26,7 @@ final class OdtWriter implements Writer
         $losses = new Losses();
         $document = Draft::of($plan, $choices);
         $numbers = new ListNumbers($document, ListNumbers::countsAbove($plan, $choices->from));
-        $template = $choices->template?->kind === 'odt' ? OdtTemplate::open($choices->template) : null;
+        $template = $choices->draft->template?->kind === 'odt' ? OdtTemplate::open($choices->draft->template) : null;
         $body = new OdtBody($document, $numbers, $losses, $choices->pictures, $template);
         $body->write("{$work}/text.xml");
         $logo = self::logo($document, $choices, $body);
@@ -69,7 +69,7 @@ final class OdtWriter implements Writer
 
         return $id === null || $bytes === null || $size === false || $size[1] === 0
             ? ''
-            : $body->runs->frame($id, $bytes, (38 * $size[0]) / $size[1], $size[1] / $size[0], '');
+            : $body->runs->drawing($id, $bytes, (38 * $size[0]) / $size[1], $size[1] / $size[0], '');
     }
 
     private function content(Document $document, OdtBody $body, string $work): void

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Embrel\Writer\Odt;
 
 use Embrel\Document\Style;
-use Embrel\Writer\Docx\TemplateLook as WordLook;
 use Embrel\Writer\RunningText;
 
 /** What an OpenDocument template looks like, as settings of a style: as the other kind of template is read. */
@@ -104,7 +103,7 @@ final class TemplateLook
                 ),
                 ['top', 'right', 'bottom', 'left'],
             );
-            $page['paper'] = WordLook::paper(self::millimetres($at('fo:page-width')), self::millimetres($at('fo:page-height')));
+            $page['paper'] = Style::paperOf(self::millimetres($at('fo:page-width')), self::millimetres($at('fo:page-height')));
         }
 
         return $page;

@@ -31,7 +31,7 @@ final class OpmlWriter implements Writer
         $this->printed = Printed::of(
             $plan,
             Numbering::of($plan),
-            $choices->notes ? [...$plan->branch($choices->from), ...$choices->loose ? $plan->branch(Plan::TRAY) : []] : [],
+            $choices->notes ? [...$plan->branch($choices->from), ...$choices->outline->loose ? $plan->branch(Plan::TRAY) : []] : [],
             [],
         );
         $xml = new \XMLWriter();
@@ -44,7 +44,7 @@ final class OpmlWriter implements Writer
         $this->head($xml, $plan, $choices);
         $xml->startElement('body');
         $this->outlines($xml, $plan, $choices, $choices->from, false, $out);
-        if ($choices->loose) {
+        if ($choices->outline->loose) {
             $this->outlines($xml, $plan, $choices, Plan::TRAY, true, $out);
         }
         $xml->endElement();
@@ -75,7 +75,7 @@ final class OpmlWriter implements Writer
         if ($sources !== []) {
             $xml->writeElement('e:sources', self::json(array_map(SourceForm::toArray(...), array_values($sources))));
         }
-        if ($choices->from === Plan::ROOT && ($relations = self::relations($plan, $choices->loose)) !== []) {
+        if ($choices->from === Plan::ROOT && ($relations = self::relations($plan, $choices->outline->loose)) !== []) {
             $xml->writeElement('e:relations', self::json($relations));
         }
         if ($choices->notes && $top->note !== null && !$top->note->isEmpty()) {
@@ -161,7 +161,7 @@ final class OpmlWriter implements Writer
 
     private function note(\XMLWriter $xml, Topic $topic, Choices $choices): void
     {
-        if ($choices->otherNotes) {
+        if ($choices->outline->otherNotes) {
             $xml->writeAttribute('_note', (string) $this->printed->note($topic->id)?->plainText(true));
         }
         $xml->writeAttribute('e:note', self::json(TopicForm::blocks($topic->note ?? Note::empty())));

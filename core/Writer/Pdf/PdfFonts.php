@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Pdf;
 
-use Embrel\Layout\Text\TrueType;
+use Embrel\Fonts\TrueType;
 
 /** The fonts of a PDF file: each face in two parts, Latin and extended Latin, of which only those are embedded that were used. */
 final class PdfFonts
@@ -20,14 +20,6 @@ final class PdfFonts
 
     /** @param \Closure(string): string $read the bytes of a font by its name, such as strong-latin; empty where there is none */
     public function __construct(private readonly \Closure $read) {}
-
-    /** The bytes of a font that is shipped; empty where there is none of that name. */
-    public static function shipped(string $name): string
-    {
-        $path = \dirname(__DIR__, 3) . "/resources/fonts/{$name}.ttf";
-
-        return is_file($path) ? (string) file_get_contents($path) : '';
-    }
 
     /** @return array{string, int}|null the font that draws a sign, and the glyph; null where none does */
     public function glyph(string $face, string $sign): ?array

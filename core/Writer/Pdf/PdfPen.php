@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Pdf;
 
-use Embrel\Layout\Text\Face;
-use Embrel\Layout\Text\Ruler;
-use Embrel\Layout\Text\Widths;
-use Embrel\Writer\Map\Pen;
+use Embrel\Fonts\Face;
+use Embrel\Fonts\Ruler;
+use Embrel\Fonts\Widths;
+use Embrel\Writer\Pen;
 
 /** Draws as PDF operators. The caller turns the y axis down; text is turned back up as it is set. */
 final class PdfPen implements Pen

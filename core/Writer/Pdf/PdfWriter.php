@@ -7,10 +7,11 @@ namespace Embrel\Writer\Pdf;
 use Embrel\Document\Document;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
+use Embrel\Fonts\Shipped;
+use Embrel\Fonts\Typefaces;
 use Embrel\Pages\Book;
 use Embrel\Pages\Page;
 use Embrel\Pages\Piece;
-use Embrel\Pages\Typefaces;
 use Embrel\Pages\Typesetter;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Schema;
@@ -32,7 +33,7 @@ final class PdfWriter implements Writer
         $document = Draft::of($plan, $choices);
         $book = Typesetter::book($document, self::typefaces(), $choices->pictures);
         $this->file = new PdfFile($out);
-        $this->fonts = new PdfFonts(PdfFonts::shipped(...));
+        $this->fonts = new PdfFonts(Shipped::bytes(...));
         [$tree, $resources] = [$this->file->reserve(), $this->file->reserve()];
         $numbers = array_map(fn(Page $_): int => $this->file->reserve(), $book->pages);
         foreach ($book->pages as $i => $page) {
@@ -98,7 +99,7 @@ final class PdfWriter implements Writer
 
     public static function typefaces(): Typefaces
     {
-        return new Typefaces(PdfFonts::shipped(...));
+        return new Typefaces(Shipped::bytes(...));
     }
 
     /** @param list<int> $numbers of the pages */

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Embrel\Writer\Svg;
 
 use Embrel\Document\PictureType;
-use Embrel\Layout\Text\Face;
-use Embrel\Layout\Text\Ruler;
-use Embrel\Writer\Map\Pen;
+use Embrel\Fonts\Face;
+use Embrel\Fonts\Ruler;
+use Embrel\Writer\Pen;
 
 /** Draws in SVG. A text is as long as it was measured, where that is exact, so that it keeps its room with any font. */
 final class SvgPen implements Pen

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Embrel\Writer\Svg;
 
 use Embrel\Draft\Choices;
+use Embrel\Fonts\WebFonts;
 use Embrel\Layout\Map\Picture;
 use Embrel\Plan\Plan;
-use Embrel\Writer\Map\Drawing;
+use Embrel\Writer\MapDrawing;
 use Embrel\Writer\Writer;
 
 /**
@@ -23,11 +24,11 @@ final class SvgWriter implements Writer
         'U+100-2BA,U+1E00-1EFF,U+20A0-20C0,U+2C60-2C7F,U+A720-A7FF',
     ];
 
-    public function __construct(private readonly ?Fonts $fonts = null) {}
+    public function __construct(private readonly ?WebFonts $fonts = null) {}
 
     public function write(Plan $plan, Choices $choices, $out, string $work): array
     {
-        $drawing = new Drawing($plan, $choices);
+        $drawing = new MapDrawing($plan, $choices);
         $xml = new \XMLWriter();
         $xml->openMemory();
         $xml->startDocument('1.0', 'UTF-8');
@@ -43,7 +44,7 @@ final class SvgWriter implements Writer
     }
 
     /** The map as an element of a page, which has the fonts and styles of its own. */
-    public static function element(Drawing $drawing, string $id): string
+    public static function element(MapDrawing $drawing, string $id): string
     {
         $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('There is no room for the map.');
         $xml = new \XMLWriter();
@@ -59,7 +60,7 @@ final class SvgWriter implements Writer
     }
 
     /** @param array<string, string> $attributes */
-    private static function begin(SvgPen $pen, Drawing $drawing, array $attributes): void
+    private static function begin(SvgPen $pen, MapDrawing $drawing, array $attributes): void
     {
         $room = $drawing->room();
         $pen->start(
@@ -84,7 +85,7 @@ final class SvgWriter implements Writer
             = 'text{font-family:Hyperlegible,"Atkinson Hyperlegible '
                 . 'Next",Verdana,sans-serif;font-kerning:none;font-variant-ligatures:none}.t{font-family:Literata,Georgia,serif;font-weight:600}.n{font-weight:680;font-variant-numeric:tabular-nums}.s{font-weight:680}';
         $missing = [];
-        foreach ($choices->embedsFonts ? self::FAMILIES : [] as $name => $family) {
+        foreach ($choices->map->embedsFonts ? self::FAMILIES : [] as $name => $family) {
             foreach (self::RANGES as $isExtended => $range) {
                 $bytes = $this->fonts?->file($family, $isExtended === 1);
                 if ($bytes === null) {

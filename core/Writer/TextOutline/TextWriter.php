@@ -50,7 +50,7 @@ final class TextWriter implements Writer
         }
         fwrite(
             $out,
-            $buffer . ($printed === null ? '' : self::references($printed->references)) . ($choices->loose ? $this->loose($plan) : ''),
+            $buffer . ($printed === null ? '' : self::references($printed->references)) . ($choices->outline->loose ? $this->loose($plan) : ''),
         );
         $losses = Losses::ofText($plan, $choices->from, $choices->notes);
         $losses->also($printed->missing ?? []);

@@ -16,7 +16,7 @@ export default function handOver() {
         component({
             format: 'docx',
             /** Format → what the choices depend on, as PHP tells it (Writer/Format). */
-            traits: {},
+            features: {},
             kind: 'svg',
             draftStyle: 'report',
             template: '',
@@ -32,7 +32,7 @@ export default function handOver() {
             error: '',
             isChoosing: false,
             init() {
-                this.traits = JSON.parse(this.$root.dataset.traits ?? '{}');
+                this.features = JSON.parse(this.$root.dataset.features ?? '{}');
                 this.format = this.$root.dataset.format;
                 this.draftStyle = firstOf(this.$root, '[name=draft_style]', HTMLSelectElement).value;
                 this.template = firstOf(this.$root, '[name=template]', HTMLSelectElement).value;
@@ -56,36 +56,36 @@ export default function handOver() {
                     this.$nextTick(() => this.$refs.opener.focus());
                 }
             },
-            /** @param {string} trait */
-            is(trait) {
-                return !!this.traits[this.format]?.includes(trait);
+            /** @param {string} feature */
+            is(feature) {
+                return !!this.features[this.format]?.includes(feature);
             },
             get isOpml() {
-                return this.format === 'opml';
+                return this.is('tree');
             },
             get isMap() {
                 return this.is('map');
             },
             get isPaper() {
-                return this.format === 'map-pdf';
+                return this.is('sheets');
             },
             get verb() {
                 return this.isMap ? 'Download the map' : 'Download the draft';
             },
             get isText() {
-                return this.is('signs');
+                return this.is('lines');
             },
             get isNumberedOutline() {
-                return this.format === 'txt';
+                return this.is('titles');
             },
             get hasNotes() {
                 return !this.isMap && !this.isNumberedOutline;
             },
             get hasContents() {
-                return this.isStyled || this.format === 'tex';
+                return this.is('contents');
             },
             get isDraft() {
-                return !this.is('outline') && !this.is('signs') && !this.isMap;
+                return this.is('draft');
             },
             get isStyled() {
                 return this.is('styled');
@@ -101,7 +101,7 @@ export default function handOver() {
                 return this.is('marked');
             },
             get isMarkdown() {
-                return this.format === 'md';
+                return this.is('markable');
             },
             get canCopy() {
                 return this.is('copied');
@@ -116,7 +116,7 @@ export default function handOver() {
                     query.set(box.name, box.checked ? '1' : '0');
                 }
                 // Markdown is read by people as it is: it carries marks only where that is asked for.
-                if (this.format === 'md') {
+                if (this.isMarkdown) {
                     query.set('marks', query.get('md_marks') ?? '0');
                 }
                 return query;

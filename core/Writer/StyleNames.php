@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Writer\Docx;
+namespace Embrel\Writer;
 
 /** Which style of the file each thing takes; our own unless a template says otherwise. */
 final readonly class StyleNames

@@ -2,17 +2,17 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Writer\Svg;
+namespace Embrel\Fonts;
 
 /** The fonts as their packages hold them. */
-final readonly class FontFolder implements Fonts
+final readonly class PackagedFonts implements WebFonts
 {
     public function __construct(private string $folder) {}
 
     /** Those that the styles of the pages use too. */
     public static function ofPackages(): self
     {
-        return new self(\dirname(__DIR__, 3) . '/node_modules/@fontsource-variable');
+        return new self(\dirname(__DIR__, 2) . '/node_modules/@fontsource-variable');
     }
 
     public function file(string $family, bool $isExtended): ?string

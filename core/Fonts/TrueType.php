@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Layout\Text;
+namespace Embrel\Fonts;
 
 /** As much of a TrueType font as PDF asks for: which glyph draws a sign (cmap, format 4), and how wide each is (hmtx). */
 final class TrueType

@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Pages;
-
-use Embrel\Layout\Text\TrueType;
+namespace Embrel\Fonts;
 
 /** The faces in which pages are set, and how wide each sign is in them. */
 final class Typefaces

@@ -2,26 +2,25 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Writer\Map;
+namespace Embrel\Writer;
 
 use Embrel\Document\Pictures;
 use Embrel\Draft\Choices;
+use Embrel\Fonts\Face;
 use Embrel\Layout\Map\Label;
 use Embrel\Layout\Map\Labelling;
-use Embrel\Layout\Map\Look;
 use Embrel\Layout\Map\Palette;
 use Embrel\Layout\Map\Picture;
 use Embrel\Layout\Map\Routing;
 use Embrel\Layout\Map\Signs;
 use Embrel\Layout\Map\Spacing;
-use Embrel\Layout\Text\Face;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
 use Embrel\Plan\WordTotals;
 
 /** Draws the map of a plan, as its page shows it by day, with the pen of any format. */
-final class Drawing
+final class MapDrawing
 {
     public const MARGIN = 24.0;
     private const SMALL = 12.0;
@@ -37,8 +36,8 @@ final class Drawing
             $plan,
             Numbering::of($plan, $choices->scheme, $choices->numberDepth),
             WordTotals::of($plan),
-            $choices->map ?? new Look(),
-            array_fill_keys($choices->folded, true),
+            $choices->map->look,
+            array_fill_keys($choices->map->folded, true),
             $choices->from,
         );
     }
@@ -55,7 +54,7 @@ final class Drawing
     {
         $this->pen = $pen;
         $picture = $this->picture;
-        if ($this->choices->ground) {
+        if ($this->choices->map->ground) {
             $pen->rectangle(...[...$this->room(), 0.0, Palette::SHEET]);
         }
         $this->grounds();

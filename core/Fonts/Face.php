@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Layout\Text;
+namespace Embrel\Fonts;
 
 /** The cuts of the shipped fonts in which the map is set. */
 enum Face: string

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Writer\Map;
+namespace Embrel\Writer;
 
-use Embrel\Layout\Text\Face;
+use Embrel\Fonts\Face;
 
 /** What a map is drawn with: one pen a format. Measures in pixels of the map, y downwards; colours as #rrggbb. */
 interface Pen

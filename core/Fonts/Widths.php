@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Layout\Text;
+namespace Embrel\Fonts;
 
 /**
  * How far each sign of the shipped fonts takes the pen on, in ten-thousandths of the size of the

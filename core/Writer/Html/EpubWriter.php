@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Writer\Epub;
+namespace Embrel\Writer\Html;
 
 use Embrel\Archive\Xml;
 use Embrel\Archive\ZipFile;
@@ -11,9 +11,6 @@ use Embrel\Document\Element;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Plan\Plan;
-use Embrel\Writer\Html\HtmlFileWriter;
-use Embrel\Writer\Html\HtmlWriter;
-use Embrel\Writer\Html\Sheet;
 use Embrel\Writer\Losses;
 use Embrel\Writer\Pages;
 use Embrel\Writer\PictureFiles;
@@ -28,7 +25,7 @@ final class EpubWriter implements Writer
     {
         $losses = new Losses();
         // The navigation is made of the contents, whether or not they are printed.
-        $document = Draft::of($plan, $choices->with(['contents' => true]));
+        $document = Draft::of($plan, $choices->drafted(['contents' => true]));
         $losses->also($document->missing);
         $zip = new ZipFile("{$work}/book.epub");
         $zip->stored('mimetype', 'application/epub+zip')->text(
@@ -97,7 +94,7 @@ final class EpubWriter implements Writer
     private static function package(Document $document, Choices $choices, array $pages, PictureFiles $pictures): string
     {
         $properties = $document->properties;
-        $modified = ($choices->date ?? '2000-01-01') . 'T00:00:00Z';
+        $modified = ($choices->draft->date ?? '2000-01-01') . 'T00:00:00Z';
         $manifest
             = '<item id="nav" href="nav.xhtml" media-type="application/xhtml+xml" properties="nav"/><item id="style" href="style.css" '
                 . 'media-type="text/css"/>';

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Writer\Svg;
+namespace Embrel\Fonts;
 
 /** Where the shipped fonts are had from. */
-interface Fonts
+interface WebFonts
 {
     /**
      * @param string $family     of the package, such as literata

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Layout\Text;
+namespace Embrel\Fonts;
 
 /**
  * How wide a text is when it is drawn without kerning and ligatures. Exact for what the shipped

@@ -2,15 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Writer\Map;
+namespace Embrel\Writer\Pdf;
 
 use Embrel\Draft\Choices;
+use Embrel\Fonts\Face;
+use Embrel\Fonts\Shipped;
 use Embrel\Layout\Map\Sheets;
-use Embrel\Layout\Text\Face;
 use Embrel\Plan\Plan;
-use Embrel\Writer\Pdf\PdfFile;
-use Embrel\Writer\Pdf\PdfFonts;
-use Embrel\Writer\Pdf\PdfPen;
+use Embrel\Writer\MapDrawing;
 use Embrel\Writer\Writer;
 
 /**
@@ -23,12 +22,12 @@ final class MapPdfWriter implements Writer
 
     public function write(Plan $plan, Choices $choices, $out, string $work): array
     {
-        $drawing = new Drawing($plan, $choices);
+        $drawing = new MapDrawing($plan, $choices);
         $file = new PdfFile($out);
-        $fonts = new PdfFonts(PdfFonts::shipped(...));
+        $fonts = new PdfFonts(Shipped::bytes(...));
         $pen = new PdfPen($fonts, $file);
         $drawing->with($pen);
-        $sheets = Sheets::of($drawing->room(), $choices->paper ?? $plan->properties->pageSize, $choices->severalSheets);
+        $sheets = Sheets::of($drawing->room(), $choices->map->paper ?? $plan->properties->pageSize, $choices->map->severalSheets);
         [$tree, $map, $resources] = [$file->reserve(), $file->reserve(), $file->reserve()];
         [$left, $top, $width, $height] = array_map(static fn(float $number): string => \sprintf('%.2F', $number), $drawing->room());
         $file->stream(

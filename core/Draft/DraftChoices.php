@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Draft;
+
+use Embrel\Document\Counted;
+use Embrel\Document\Origin;
+use Embrel\Document\Style;
+use Embrel\Document\Template;
+use Embrel\Plan\Kind;
+
+/** What is chosen for a draft. */
+final readonly class DraftChoices
+{
+    public const CONTENTS_LEVELS = 3;
+
+    /**
+     * @param int           $headingDepth  topics below it become list items, 1 to 9
+     * @param int           $contentsDepth how deep the contents list goes, 1 to 9
+     * @param array<string, string> $prints
+     *     what a kind of topic prints as, where it is not the usual: `point` → list, text or out; `quote`
+     *     → quote or out; `aside` → text or out
+     * @param int           $indentDepth   how many levels of list items are set in, 1 to 9; deeper ones stand as deep as the last
+     * @param bool          $emptySections sections without any text under them stay
+     * @param bool          $seeAlso       relations are named under each section
+     * @param bool          $sources       with the list of references
+     * @param bool          $figures       with a list of figures, which are counted
+     * @param Style|null    $style         null: as a report
+     * @param string|null   $date          of the hand-over, YYYY-MM-DD
+     * @param bool|null     $marks         with hidden marks by which the file finds its topics again; null: as is usual for the format
+     * @param Template|null $template      docx and odt: a document of the writer's whose styles, page, head and foot are used
+     * @param int|null      $most          only the first so many topics, for a look at the beginning
+     * @param Origin|null   $origin        of which plan at which revision it is a draft; null: not known
+     */
+    public function __construct(
+        public int $headingDepth = 6,
+        public bool $contents = true,
+        public int $contentsDepth = self::CONTENTS_LEVELS,
+        public array $prints = [],
+        public int $indentDepth = 9,
+        public bool $emptySections = true,
+        public bool $showsPictures = true,
+        public bool $seeAlso = false,
+        public bool $sources = true,
+        public bool $figures = false,
+        public ?Style $style = null,
+        public Counted $counted = new Counted(),
+        public ?string $date = null,
+        public ?bool $marks = null,
+        public ?Template $template = null,
+        public ?int $most = null,
+        public ?Origin $origin = null,
+    ) {}
+
+    public function style(): Style
+    {
+        return $this->style ?? Style::own();
+    }
+
+    public function prints(Kind $kind): string
+    {
+        $usual = ['section' => 'heading', 'point' => 'list', 'quote' => 'quote', 'aside' => 'out'];
+
+        return $this->prints[$kind->value] ?? $usual[$kind->value];
+    }
+
+    /** @param array<string, mixed> $changes field → value of the field's own type */
+    public function with(array $changes): self
+    {
+        return new self(...$changes + get_object_vars($this)); // @phpstan-ignore argument.type (each caller passes the field's own type)
+    }
+}
