@@ -64,7 +64,7 @@ const code = `<?php
 
 declare(strict_types=1);
 
-namespace Embrel\\Layout\\Text;
+namespace Embrel\\Fonts;
 
 /**
  * How far each sign of the shipped fonts takes the pen on, in ten-thousandths of the size of the

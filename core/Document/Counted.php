@@ -23,10 +23,10 @@ final readonly class Counted
         $words = 0;
         foreach ($elements as $element) {
             $words += match ($element->role) {
-                Element::HEADING, Element::ITEM => $this->titles ? Words::in($element->title) : 0,
-                Element::QUOTE => $this->quotations ? Words::in($element->title) : 0,
-                Element::REFERENCE => $this->references ? Words::in($element->block?->plainText() ?? '') : 0,
-                Element::BODY => $element->block === null || ($element->inQuote && !$this->quotations) ? 0 : $this->block($element->block),
+                Role::Heading, Role::Item => $this->titles ? Words::in($element->title) : 0,
+                Role::Quote => $this->quotations ? Words::in($element->title) : 0,
+                Role::Reference => $this->references ? Words::in($element->block?->plainText() ?? '') : 0,
+                Role::Body => $element->block === null || ($element->inQuote && !$this->quotations) ? 0 : $this->block($element->block),
                 default => 0,
             };
         }

@@ -103,7 +103,7 @@ final readonly class Document
     {
         $anchors = [];
         foreach ($this->elements as $element) {
-            if ($element->anchor !== null || $element->role === Element::HEADING) {
+            if ($element->anchor !== null || $element->role === Role::Heading) {
                 $anchors[$element->topic] = ($element->anchor ?? new Anchor($element->topic))->name();
             }
         }
@@ -120,7 +120,7 @@ final readonly class Document
     public function startsPage(): bool
     {
         $first = $this->elements[0] ?? null;
-        $begins = $first === null || ($this->style->breaks && $first->role === Element::HEADING && $first->level === 1);
+        $begins = $first === null || ($this->style->breaks && $first->role === Role::Heading && $first->level === 1);
 
         return ($this->style->hasTitlePage || $this->hasLists()) && !$begins;
     }

@@ -13,20 +13,7 @@ use Embrel\RichText\Node;
  */
 final readonly class Element
 {
-    public const HEADING = 'heading';
-    public const ITEM = 'item';
-    public const QUOTE = 'quote';
-    public const BODY = 'body';
-    public const PICTURE = 'picture';
-    /** An entry of the list of references. */
-    public const REFERENCE = 'reference';
-    /** A contents list, or what leads around a site: left out unless it is wanted. Its title says which. */
-    public const LEFT_OUT = 'left-out';
-    /** A line that names related sections. */
-    public const SEE_ALSO = 'see-also';
-
     /**
-     * @param string    $role     one of the constants
      * @param int       $level    of a heading from 1; of an item how deep its list is nested, from 1;
      *                            of a body or quote how many items it stands under, from 0
      * @param string    $number   as it stands before the title; empty for none
@@ -47,7 +34,7 @@ final readonly class Element
      * @param Anchor|null $anchor by which the topic is found again when the document comes back
      */
     public function __construct(
-        public string $role,
+        public Role $role,
         public int $level,
         public string $number = '',
         public string $title = '',

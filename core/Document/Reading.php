@@ -64,18 +64,18 @@ final class Reading
             return;
         }
         $this->level = max(1, min(self::DEEPEST, $level));
-        $this->topic(Element::HEADING, $this->level, $flow, $topic, $title);
+        $this->topic(Role::Heading, $this->level, $flow, $topic, $title);
     }
 
     /**
      * A topic that is no heading of the document.
      *
-     * @param string $role  Element::ITEM or Element::QUOTE
+     * @param Role $role  Role::Item or Role::Quote
      * @param int    $below how many levels below the last heading
      */
-    public function under(string $role, int $below, Flow $flow, string $topic, ?string $title = null): void
+    public function under(Role $role, int $below, Flow $flow, string $topic, ?string $title = null): void
     {
-        $this->topic($role, max(1, $this->level + $below), $flow, $topic, $title, $role === Element::HEADING);
+        $this->topic($role, max(1, $this->level + $below), $flow, $topic, $title, $role === Role::Heading);
     }
 
     /**
@@ -90,12 +90,12 @@ final class Reading
         if ($level !== null) {
             $this->heading($level, $flow, $anchor->topic, $title);
         } else {
-            $role = ['s' => Element::HEADING, 'q' => Element::QUOTE][$anchor->kind] ?? Element::ITEM;
-            $this->topic($role, max(1, $this->level + $anchor->below), $flow, $anchor->topic, $title, $role === Element::HEADING);
+            $role = ['s' => Role::Heading, 'q' => Role::Quote][$anchor->kind] ?? Role::Item;
+            $this->topic($role, max(1, $this->level + $anchor->below), $flow, $anchor->topic, $title, $role === Role::Heading);
         }
     }
 
-    private function topic(string $role, int $level, Flow $flow, string $topic, ?string $title, bool $isDeep = false): void
+    private function topic(Role $role, int $level, Flow $flow, string $topic, ?string $title, bool $isDeep = false): void
     {
         $this->endNote();
         $pictures = $notes = [];
@@ -133,7 +133,7 @@ final class Reading
     public function topicPicture(Picture $picture): void
     {
         $last = \count($this->elements) - 1;
-        if ($last >= 0 && $this->elements[$last]->role !== Element::BODY) {
+        if ($last >= 0 && $this->elements[$last]->role !== Role::Body) {
             $topic = array_pop($this->elements);
             $topic === null ? null : ($this->elements[] = $topic->with(['picture' => $picture]));
         }
@@ -159,7 +159,7 @@ final class Reading
     {
         $this->endNote();
         foreach ($blocks as $block) {
-            $this->elements[] = new Element(Element::LEFT_OUT, 0, title: $what, block: $block);
+            $this->elements[] = new Element(Role::LeftOut, 0, title: $what, block: $block);
         }
     }
 
@@ -209,7 +209,7 @@ final class Reading
     public function endNote(): void
     {
         foreach ($this->column->take() as $block) {
-            $this->elements[] = new Element(Element::BODY, 0, block: $block);
+            $this->elements[] = new Element(Role::Body, 0, block: $block);
         }
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Draft;
 
 use Embrel\Document\Element;
+use Embrel\Document\Role;
 use Embrel\Document\Style;
 use Embrel\Words;
 
@@ -35,7 +36,7 @@ final class Contents
         $listed = array_filter($elements, $this->isListed(...));
         $line = $this->linesAPage * (max(1, (int) ceil((\count($listed) + 6) / $this->linesAPage)) + ($style->hasTitlePage ? 1 : 0));
         foreach ($elements as $element) {
-            if ($style->breaks && $element->role === Element::HEADING && $element->level === 1) {
+            if ($style->breaks && $element->role === Role::Heading && $element->level === 1) {
                 $line = (int) ceil($line / $this->linesAPage) * $this->linesAPage;
             }
             if ($this->isListed($element)) {
@@ -55,17 +56,17 @@ final class Contents
 
     private function isListed(Element $element): bool
     {
-        return $element->role === Element::HEADING && $element->level <= $this->depth;
+        return $element->role === Role::Heading && $element->level <= $this->depth;
     }
 
     private function lines(Element $element): int
     {
         return match ($element->role) {
-            Element::HEADING => 3,
-            Element::BODY, Element::REFERENCE, Element::SEE_ALSO => $element->block?->type === 'picture'
+            Role::Heading => 3,
+            Role::Body, Role::Reference, Role::SeeAlso => $element->block?->type === 'picture'
                 ? 15
                 : 1 + (int) ceil(Words::in($element->block?->plainText() ?? '') / $this->wordsALine),
-            Element::PICTURE => 1 + (int) ((($element->picture?->shownHeight() ?? 0.0) * Style::PICTURE) / 20),
+            Role::Picture => 1 + (int) ((($element->picture?->shownHeight() ?? 0.0) * Style::PICTURE) / 20),
             default => 1 + intdiv(\strlen($element->title), 90),
         };
     }

@@ -7,6 +7,7 @@ namespace Embrel\Draft;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
 use Embrel\Document\Origin;
+use Embrel\Document\Role;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
@@ -73,7 +74,7 @@ final class Draft
     /** With the kinds of topics that are not in it. */
     private static function origin(Choices $choices): ?Origin
     {
-        $without = array_values(array_filter(Kind::cases(), static fn(Kind $kind): bool => $choices->draft->prints($kind) === 'out'));
+        $without = array_values(array_filter(Kind::cases(), static fn(Kind $kind): bool => $choices->draft->prints($kind) === Printing::Out));
 
         return $choices->draft->origin === null || $choices->draft->marks === false
             ? null
@@ -119,13 +120,13 @@ final class Draft
         foreach ($elements as $i => $element) {
             $out[] = $element;
             // The picture of a topic stands between its title and its note.
-            if ($element->role !== Element::PICTURE && ($elements[$i + 1]->role ?? '') !== Element::PICTURE) {
+            if ($element->role !== Role::Picture && ($elements[$i + 1]->role ?? '') !== Role::Picture) {
                 $note = self::noteOf($printed, $element->topic, $element);
-                if ($note !== [] && $element->role === Element::QUOTE) {
+                if ($note !== [] && $element->role === Role::Quote) {
                     $out[\count($out) - 1] = $element->with(['inQuote' => true]);
                 }
                 array_push($out, ...$note);
-            } elseif ($element->role === Element::PICTURE) {
+            } elseif ($element->role === Role::Picture) {
                 array_push($out, ...self::noteOf($printed, $element->topic, $elements[$i - 1]));
             }
         }
@@ -147,7 +148,7 @@ final class Draft
         }
         $list = array_map(
             static fn(array $entry): Element => new Element(
-                Element::REFERENCE,
+                Role::Reference,
                 0,
                 topic: $entry['source']->id,
                 block: Node::paragraph($entry['runs']),
@@ -157,14 +158,14 @@ final class Draft
         $at = \count($elements);
         while (
             $at > 0
-            && !($elements[$at - 1]->role === Element::HEADING && preg_match(self::NAMED_FOR_REFERENCES, $elements[$at - 1]->title) === 1)
+            && !($elements[$at - 1]->role === Role::Heading && preg_match(self::NAMED_FOR_REFERENCES, $elements[$at - 1]->title) === 1)
         ) {
             --$at;
         }
         if ($at === 0) {
             return [
                 ...$elements,
-                new Element(Element::HEADING, 1, title: $printed->references->heading, topic: 'references', depth: 1),
+                new Element(Role::Heading, 1, title: $printed->references->heading, topic: 'references', depth: 1),
                 ...$list,
             ];
         }
@@ -181,10 +182,10 @@ final class Draft
         if ($note === null || $note->isEmpty()) {
             return [];
         }
-        $under = $above === null || $above->role === Element::HEADING ? 0 : $above->level;
+        $under = $above === null || $above->role === Role::Heading ? 0 : $above->level;
         $body = [];
         foreach ($note->blocks as $block) {
-            $body[] = new Element(Element::BODY, $under, topic: $id, block: $block, inQuote: $above?->role === Element::QUOTE);
+            $body[] = new Element(Role::Body, $under, topic: $id, block: $block, inQuote: $above?->role === Role::Quote);
         }
 
         return $body;

@@ -18,9 +18,7 @@ final readonly class DraftChoices
     /**
      * @param int           $headingDepth  topics below it become list items, 1 to 9
      * @param int           $contentsDepth how deep the contents list goes, 1 to 9
-     * @param array<string, string> $prints
-     *     what a kind of topic prints as, where it is not the usual: `point` → list, text or out; `quote`
-     *     → quote or out; `aside` → text or out
+     * @param array<string, Printing> $prints kind → what it prints as, where that is not the usual
      * @param int           $indentDepth   how many levels of list items are set in, 1 to 9; deeper ones stand as deep as the last
      * @param bool          $emptySections sections without any text under them stay
      * @param bool          $seeAlso       relations are named under each section
@@ -58,11 +56,9 @@ final readonly class DraftChoices
         return $this->style ?? Style::own();
     }
 
-    public function prints(Kind $kind): string
+    public function prints(Kind $kind): Printing
     {
-        $usual = ['section' => 'heading', 'point' => 'list', 'quote' => 'quote', 'aside' => 'out'];
-
-        return $this->prints[$kind->value] ?? $usual[$kind->value];
+        return $this->prints[$kind->value] ?? Printing::usual($kind);
     }
 
     /** @param array<string, mixed> $changes field → value of the field's own type */

@@ -6,6 +6,7 @@ namespace Embrel\Draft;
 
 use Embrel\Document\Anchor;
 use Embrel\Document\Element;
+use Embrel\Document\Role;
 use Embrel\Layout\Map\Palette;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Kind;
@@ -37,7 +38,7 @@ final class Outlining
             }
             $topic = $plan->topics[$id];
             $skipBelow = PHP_INT_MAX;
-            if ($choices->draft->prints($topic->kind) === 'out' || isset($empty[$id])) {
+            if ($choices->draft->prints($topic->kind) === Printing::Out || isset($empty[$id])) {
                 $skipBelow = $level;
                 $what = isset($empty[$id]) ? 'empty' : $topic->kind->value;
                 $this->leftOut[$what] = ($this->leftOut[$what] ?? 0) + 1;
@@ -56,18 +57,18 @@ final class Outlining
         $appendix = $appendix || $topic->numbered === Numbered::Appendix;
         $dye = $topic->dye === null ? $dye : Palette::dye($topic->dye->value);
         $role = match (true) {
-            ($topic->kind === Kind::Quote && $this->choices->draft->prints($topic->kind) === 'quote') || $inQuote => Element::QUOTE,
-            $this->choices->draft->prints($topic->kind) === 'text' => Element::BODY,
-            $topic->kind !== Kind::Section || $items > 0 || $level > $this->choices->draft->headingDepth => Element::ITEM,
-            default => Element::HEADING,
+            ($topic->kind === Kind::Quote && $this->choices->draft->prints($topic->kind) === Printing::Quote) || $inQuote => Role::Quote,
+            $this->choices->draft->prints($topic->kind) === Printing::Text => Role::Body,
+            $topic->kind !== Kind::Section || $items > 0 || $level > $this->choices->draft->headingDepth => Role::Item,
+            default => Role::Heading,
         };
-        $nested = $items + ($role === Element::ITEM ? 1 : 0);
-        if ($role === Element::HEADING) {
+        $nested = $items + ($role === Role::Item ? 1 : 0);
+        if ($role === Role::Heading) {
             $this->headingLevel = $level;
         }
         $element = new Element(
             $role,
-            $role === Element::HEADING ? $level : min($nested, $this->choices->draft->indentDepth),
+            $role === Role::Heading ? $level : min($nested, $this->choices->draft->indentDepth),
             $this->numbering->own($topic->id),
             $topic->title,
             $topic->id,
@@ -77,11 +78,11 @@ final class Outlining
             anchor: $this->anchor($topic, $role, $level),
         );
         // A point set as text is a paragraph of its title.
-        $this->elements[] = $role === Element::BODY ? $element->with(['block' => Node::plain($topic->title), 'number' => '']) : $element;
+        $this->elements[] = $role === Role::Body ? $element->with(['block' => Node::plain($topic->title), 'number' => '']) : $element;
         if ($topic->picture !== null && $this->choices->draft->showsPictures) {
             $this->elements[] = new Element(
-                Element::PICTURE,
-                $role === Element::HEADING ? 0 : $element->level,
+                Role::Picture,
+                $role === Role::Heading ? 0 : $element->level,
                 title: $topic->title,
                 topic: $topic->id,
                 picture: $topic->picture,
@@ -89,12 +90,12 @@ final class Outlining
         } elseif ($topic->picture !== null) {
             $this->leftOut['pictures'] = ($this->leftOut['pictures'] ?? 0) + 1;
         }
-        $this->open[$level] = ['items' => $nested, 'inQuote' => $role === Element::QUOTE, 'appendix' => $appendix, 'dye' => $dye];
+        $this->open[$level] = ['items' => $nested, 'inQuote' => $role === Role::Quote, 'appendix' => $appendix, 'dye' => $dye];
     }
 
-    private function anchor(Topic $topic, string $role, int $level): ?Anchor
+    private function anchor(Topic $topic, Role $role, int $level): ?Anchor
     {
-        if ($role === Element::HEADING && $level <= 9) {
+        if ($role === Role::Heading && $level <= 9) {
             return new Anchor($topic->id);
         }
         $letters = ['section' => 's', 'point' => 'p', 'quote' => 'q'];
@@ -111,7 +112,7 @@ final class Outlining
         foreach (array_reverse($this->plan->branch($this->choices->from)) as $id) {
             $topic = $this->plan->topics[$id];
             $says = $topic->kind !== Kind::Section || ($topic->noted && $this->choices->notes) || $topic->picture !== null;
-            if ($this->choices->draft->prints($topic->kind) !== 'out' && ($says || isset($filled[$id]))) {
+            if ($this->choices->draft->prints($topic->kind) !== Printing::Out && ($says || isset($filled[$id]))) {
                 $filled[$id] = $filled[(string) $this->plan->parent($id)] = true;
             }
         }

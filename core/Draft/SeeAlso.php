@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Draft;
 
 use Embrel\Document\Element;
+use Embrel\Document\Role;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Mark;
@@ -39,8 +40,8 @@ final class SeeAlso
             $isLast = ($elements[$i + 1]->topic ?? null) !== $element->topic;
             if ($isLast && isset($related[$element->topic])) {
                 $out[] = new Element(
-                    Element::SEE_ALSO,
-                    $element->role === Element::HEADING ? 0 : $element->level,
+                    Role::SeeAlso,
+                    $element->role === Role::Heading ? 0 : $element->level,
                     topic: $element->topic,
                     block: self::line($says, $related[$element->topic], $plan, $numbering),
                 );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Intake;
 
 use Embrel\Document\Element;
+use Embrel\Document\Role;
 use Embrel\RichText\Node;
 
 /** Paragraphs that are one short bold line, as authors make headings who know no styles. */
@@ -24,7 +25,7 @@ final class BoldLines
         $hasHeadings = false;
         $found = [];
         foreach ($elements as $i => $element) {
-            $hasHeadings = $hasHeadings || $element->role === Element::HEADING;
+            $hasHeadings = $hasHeadings || $element->role === Role::Heading;
             if ($element->block !== null && self::isOne($element->block)) {
                 $found[$i] = trim($element->block->plainText());
             }
@@ -35,10 +36,10 @@ final class BoldLines
         }
         $level = 1;
         foreach ($elements as $i => $element) {
-            $level = $element->role === Element::HEADING ? $element->level + 1 : $level;
+            $level = $element->role === Role::Heading ? $element->level + 1 : $level;
             if (isset($found[$i])) {
                 $numbered = preg_match(self::NUMBER, $found[$i], $m) === 1 ? substr_count($m[1], '.') : 0;
-                $elements[$i] = new Element(Element::HEADING, $level + $numbered, title: $found[$i]);
+                $elements[$i] = new Element(Role::Heading, $level + $numbered, title: $found[$i]);
             }
         }
 

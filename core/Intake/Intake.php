@@ -7,6 +7,7 @@ namespace Embrel\Intake;
 use Embrel\Document\Element;
 use Embrel\Document\Heard;
 use Embrel\Document\Manuscript;
+use Embrel\Document\Role;
 use Embrel\Id\Ids;
 use Embrel\Limits;
 use Embrel\Plan\Kind;
@@ -155,7 +156,7 @@ final class Intake
     /** @param list<Element> $elements */
     private static function holdsOthers(array $elements): bool
     {
-        return \count(array_filter($elements, static fn(Element $element): bool => $element->role === Element::HEADING)) > 1;
+        return \count(array_filter($elements, static fn(Element $element): bool => $element->role === Role::Heading)) > 1;
     }
 
     /**
@@ -167,7 +168,7 @@ final class Intake
     {
         $first = $level = null;
         foreach ($elements as $i => $element) {
-            if ($element->role === Element::HEADING) {
+            if ($element->role === Role::Heading) {
                 $first ??= $i;
                 $level ??= $element->level;
                 if ($i !== $first && $element->level <= $level) {
@@ -188,7 +189,7 @@ final class Intake
     {
         foreach ($elements as $element) {
             $isList = \in_array($element->block?->type, ['bulletList', 'orderedList', 'taskList'], true);
-            if ($element->role !== Element::BODY || ($isList && $this->listsAreTopics)) {
+            if ($element->role !== Role::Body || ($isList && $this->listsAreTopics)) {
                 return false;
             }
         }
@@ -200,7 +201,7 @@ final class Intake
     private static function firstHeading(array $elements): ?Element
     {
         foreach ($elements as $element) {
-            if ($element->role === Element::HEADING) {
+            if ($element->role === Role::Heading) {
                 return $element;
             }
         }
@@ -211,12 +212,12 @@ final class Intake
     private function element(Element $element): void
     {
         $kind = match ($element->role) {
-            Element::HEADING => Kind::Section,
-            Element::ITEM => Kind::Point,
-            Element::QUOTE => Kind::Quote,
+            Role::Heading => Kind::Section,
+            Role::Item => Kind::Point,
+            Role::Quote => Kind::Quote,
             default => null,
         };
-        if ($element->role === Element::LEFT_OUT && $element->block !== null && !$this->options->keepsLeftOut) {
+        if ($element->role === Role::LeftOut && $element->block !== null && !$this->options->keepsLeftOut) {
             $said = $this->leftOut->add($element->title, $this->topic['title'] ?? '', $element->block->plainText());
             $said === null ? null : $this->growing->repaired($said);
         } elseif ($kind === null) {
@@ -268,7 +269,7 @@ final class Intake
             'names' => $element->names,
             'typed' => $element->typed,
             'heard' => $element->heard,
-            'isHeading' => $element->role === Element::HEADING && !$element->isDeep,
+            'isHeading' => $element->role === Role::Heading && !$element->isDeep,
         ];
         $this->topic = ['level' => $level, 'title' => $title, 'kind' => $kind] + $came;
         $this->isPut = false;

@@ -8,6 +8,7 @@ use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
 use Embrel\Document\Pictures;
+use Embrel\Document\Role;
 use Embrel\Document\Style;
 use Embrel\Fonts\Typefaces;
 use Embrel\RichText\Node;
@@ -56,20 +57,20 @@ final class Blocks
     /** @return list<Group> */
     public function of(Element $element): array
     {
-        $indent = ($element->role === Element::HEADING ? 0 : $element->level) * self::STEP;
+        $indent = ($element->role === Role::Heading ? 0 : $element->level) * self::STEP;
 
         return match ($element->role) {
-            Element::HEADING => [$this->heading($element)],
-            Element::ITEM => [$this->item($element)],
-            Element::PICTURE => $this->topicPicture($element, $indent),
-            Element::REFERENCE => [
+            Role::Heading => [$this->heading($element)],
+            Role::Item => [$this->item($element)],
+            Role::Picture => $this->topicPicture($element, $indent),
+            Role::Reference => [
                 $this->paragraph(
                     $element->block->content ?? [],
                     $this->text->with(['indent' => self::QUOTE, 'firstLine' => -self::QUOTE, 'align' => 'left']),
                     max(4.0, $this->document->style->gap),
                 ),
             ],
-            Element::SEE_ALSO => [
+            Role::SeeAlso => [
                 $this->paragraph(
                     $element->block->content ?? [],
                     $this->text->with([
@@ -81,7 +82,7 @@ final class Blocks
                     7.0,
                 ),
             ],
-            Element::QUOTE => [$this->anchored($this->quoteTitle($element, $indent), $element)],
+            Role::Quote => [$this->anchored($this->quoteTitle($element, $indent), $element)],
             default => $this->body($element, $indent),
         };
     }

@@ -7,6 +7,7 @@ namespace Embrel\Writer;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
+use Embrel\Document\Role;
 
 /** A document divided into pages of a site or an e-book: what stands before the first main section, then each of these. */
 final class Pages
@@ -21,7 +22,7 @@ final class Pages
         $pages = $current = [];
         $page = ['name' => "index{$extension}", 'title' => $document->title];
         foreach ($document->elements as $element) {
-            if ($element->role === Element::HEADING && $element->level === 1) {
+            if ($element->role === Role::Heading && $element->level === 1) {
                 $pages[] = ['elements' => $current] + $page;
                 $current = [];
                 $page = [
@@ -55,7 +56,7 @@ final class Pages
         $places = [];
         foreach ($pages as $page) {
             foreach ($page['elements'] as $element) {
-                if ($element->anchor !== null || $element->role === Element::HEADING) {
+                if ($element->anchor !== null || $element->role === Role::Heading) {
                     $places[$element->topic] ??= $page['name'] . '#' . ($element->anchor ?? new Anchor($element->topic))->name();
                 }
             }

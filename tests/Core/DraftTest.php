@@ -11,6 +11,7 @@ use Embrel\Document\Style;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Draft\DraftChoices;
+use Embrel\Draft\Printing;
 use Embrel\MalformedShape;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
@@ -48,7 +49,7 @@ final class DraftTest extends TestCase
     private static function lines(Document $document): array
     {
         return array_map(
-            static fn(Element $element): string => "{$element->role}{$element->level} "
+            static fn(Element $element): string => "{$element->role->value}{$element->level} "
                 . ($element->block?->plainText() ?? $element->title),
             $document->elements,
         );
@@ -66,19 +67,19 @@ final class DraftTest extends TestCase
             ['aside' => 1],
         ];
         yield 'points as text' => [new Choices(
-            draft: new DraftChoices(prints: ['point' => 'text']),
+            draft: new DraftChoices(prints: ['point' => Printing::Text]),
         ), ['body0 a point'], ['item1 a point'], ['aside' => 1]];
         yield 'points left out' => [
-            new Choices(draft: new DraftChoices(prints: ['point' => 'out'])),
+            new Choices(draft: new DraftChoices(prints: ['point' => Printing::Out])),
             ['quote0 Pell says'],
             ['a point', 'below it'],
             ['point' => 1, 'aside' => 1],
         ];
         yield 'quotes left out' => [new Choices(
-            draft: new DraftChoices(prints: ['quote' => 'out']),
+            draft: new DraftChoices(prints: ['quote' => Printing::Out]),
         ), [], ['Pell says'], ['quote' => 1, 'aside' => 1]];
         yield 'asides as text' => [new Choices(
-            draft: new DraftChoices(prints: ['aside' => 'text']),
+            draft: new DraftChoices(prints: ['aside' => Printing::Text]),
         ), ['body0 mine alone', 'heading3 under it'], [], []];
         yield 'without empty sections' => [new Choices(
             draft: new DraftChoices(emptySections: false),

@@ -9,6 +9,7 @@ use Embrel\Document\Pictures;
 use Embrel\Draft\Choices;
 use Embrel\Draft\DraftChoices;
 use Embrel\Draft\OutlineChoices;
+use Embrel\Draft\Printing;
 use Embrel\Id\CountedIds;
 use Embrel\Intake\Options;
 use Embrel\Plan\Kind;
@@ -81,7 +82,7 @@ final class RoundTripTest extends TestCase
         };
         $choices = new Choices(
             pictures: $pictures,
-            draft: new DraftChoices(headingDepth: 9, contents: false, marks: true, prints: ['aside' => 'out']),
+            draft: new DraftChoices(headingDepth: 9, contents: false, marks: true, prints: ['aside' => Printing::Out]),
             outline: new OutlineChoices(loose: true),
         );
         for ($seed = 1; $seed <= self::PLANS; ++$seed) {

@@ -242,7 +242,7 @@ final class WriterTest extends TestCase
     {
         $roles = [];
         foreach (Draft::of(self::rich(), new Choices(notes: false, draft: new DraftChoices(headingDepth: 2)))->elements as $element) {
-            $roles[$element->title] = $element->role . $element->level;
+            $roles[$element->title] = $element->role->value . $element->level;
         }
         self::assertSame(
             [

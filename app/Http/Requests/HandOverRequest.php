@@ -20,6 +20,7 @@ use Embrel\Draft\Choices;
 use Embrel\Draft\DraftChoices;
 use Embrel\Draft\MapChoices;
 use Embrel\Draft\OutlineChoices;
+use Embrel\Draft\Printing;
 use Embrel\Layout\Map\Arrangement;
 use Embrel\Layout\Map\Look;
 use Embrel\Layout\Map\Sheets;
@@ -184,9 +185,9 @@ final class HandOverRequest extends FormRequest
             contents: $this->boolean('contents', true),
             contentsDepth: $this->integer('contents_depth', DraftChoices::CONTENTS_LEVELS) ?: DraftChoices::CONTENTS_LEVELS,
             prints: [
-                'point' => $this->string('points')->toString() ?: 'list',
-                'quote' => $this->boolean('quotes', true) ? 'quote' : 'out',
-                'aside' => $this->string('asides')->toString() ?: 'out',
+                'point' => Printing::tryFrom($this->string('points')->toString()) ?? Printing::Item,
+                'quote' => $this->boolean('quotes', true) ? Printing::Quote : Printing::Out,
+                'aside' => Printing::tryFrom($this->string('asides')->toString()) ?? Printing::Out,
             ],
             indentDepth: $this->integer('indent_depth', 9) ?: 9,
             emptySections: $this->boolean('empty', true),

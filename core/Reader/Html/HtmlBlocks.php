@@ -7,8 +7,8 @@ namespace Embrel\Reader\Html;
 use Embrel\Archive\Shelf;
 use Embrel\Document\Anchor;
 use Embrel\Document\Column;
-use Embrel\Document\Element;
 use Embrel\Document\Reading;
+use Embrel\Document\Role;
 use Embrel\Reader\PicturePlace;
 use Embrel\RichText\Flow;
 use Embrel\RichText\Mark;
@@ -405,7 +405,7 @@ final class HtmlBlocks
     private function topicItem(\DOMElement $item, Anchor $anchor): void
     {
         $title = self::titleIn($item);
-        $role = ['s' => Element::HEADING, 'q' => Element::QUOTE][$anchor->kind] ?? Element::ITEM;
+        $role = ['s' => Role::Heading, 'q' => Role::Quote][$anchor->kind] ?? Role::Item;
         $this->reading->under($role, $anchor->below, new Flow(), $anchor->topic, $title ?? '');
         $this->isInQuoteTopic = false;
         foreach ($item->childNodes as $child) {
@@ -424,7 +424,7 @@ final class HtmlBlocks
         $anchor = $into === null ? Anchor::of($node->getAttribute('id')) : null;
         if ($anchor !== null) {
             $this->reading->under(
-                $anchor->kind === 's' ? Element::HEADING : ($anchor->kind === 'p' ? Element::ITEM : Element::QUOTE),
+                $anchor->kind === 's' ? Role::Heading : ($anchor->kind === 'p' ? Role::Item : Role::Quote),
                 $anchor->below,
                 new Flow(),
                 $anchor->topic,

@@ -6,9 +6,9 @@ namespace Embrel\Reader\Markdown;
 
 use Embrel\Archive\Shelf;
 use Embrel\Document\Anchor;
-use Embrel\Document\Element;
 use Embrel\Document\Manuscript;
 use Embrel\Document\Reading;
+use Embrel\Document\Role;
 use Embrel\Document\TooManyPieces;
 use Embrel\Limits;
 use Embrel\Reader\DocumentReader;
@@ -144,7 +144,7 @@ final class MarkdownReader implements DocumentReader
 
     private function under(Anchor $anchor, Flow $flow, ?string $title, bool $isQuoted): void
     {
-        $role = ['s' => Element::HEADING, 'q' => Element::QUOTE][$anchor->kind] ?? Element::ITEM;
+        $role = ['s' => Role::Heading, 'q' => Role::Quote][$anchor->kind] ?? Role::Item;
         $this->reading->under($role, $anchor->below, $flow, $anchor->topic, $title);
         $this->isInQuote = $isQuoted;
     }

@@ -9,6 +9,7 @@ use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
 use Embrel\Document\Pictures;
+use Embrel\Document\Role;
 use Embrel\Document\Style;
 use Embrel\RichText\Node;
 use Embrel\Writer\Losses;
@@ -201,16 +202,16 @@ final class Body
     private function element(Element $element): void
     {
         match ($element->role) {
-            Element::HEADING => $this->headingParagraph($element),
-            Element::ITEM => $this->item($element),
-            Element::PICTURE => $this->picture($element),
-            Element::REFERENCE => $this->paragraph('Bibliography', $this->runs->inlines($element->block->content ?? [])),
-            Element::SEE_ALSO => $this->paragraph(
+            Role::Heading => $this->headingParagraph($element),
+            Role::Item => $this->item($element),
+            Role::Picture => $this->picture($element),
+            Role::Reference => $this->paragraph('Bibliography', $this->runs->inlines($element->block->content ?? [])),
+            Role::SeeAlso => $this->paragraph(
                 'SeeAlso',
                 $this->runs->inlines($element->block->content ?? []),
                 self::indent($element->level),
             ),
-            Element::QUOTE => $this->paragraph(
+            Role::Quote => $this->paragraph(
                 'Quote',
                 $this->marked($element, '', Runs::text($element->title)),
                 ($element->inQuote ? '<w:keepNext/>' : '') . self::indent($element->level, 567),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Writer\Docx;
 
 use Embrel\Document\Document;
-use Embrel\Document\Element;
+use Embrel\Document\Role;
 use Embrel\Document\Style;
 
 /** The head or foot of the pages as a part: left, centre and right, with its fields. */
@@ -23,7 +23,7 @@ final class RunningLine
     {
         $first = '';
         foreach ($document->elements as $one) {
-            $first = $first === '' && $one->role === Element::HEADING && $one->level === 1 ? trim("{$one->number} {$one->title}") : $first;
+            $first = $first === '' && $one->role === Role::Heading && $one->level === 1 ? trim("{$one->number} {$one->title}") : $first;
         }
         $runs = '';
         // Without a middle, what stands right may be wider than half of the line.

@@ -7,6 +7,7 @@ namespace Embrel\Writer\Html;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
+use Embrel\Document\Role;
 use Embrel\Document\Style;
 use Embrel\RichText\Node;
 use Embrel\RichText\TopicLink;
@@ -75,7 +76,7 @@ final class HtmlWriter
         $this->losses->also($document->missing);
         foreach ($document->elements as $element) {
             $this->places[$element->topic] ??=
-                $element->anchor === null && $element->role !== Element::HEADING
+                $element->anchor === null && $element->role !== Role::Heading
                     ? ''
                     : '#' . ($element->anchor ?? new Anchor($element->topic))->name();
         }
@@ -89,10 +90,10 @@ final class HtmlWriter
         $html = '';
         $items = 0;
         foreach ($elements as $element) {
-            for (; $items > ($element->role === Element::HEADING ? 0 : $element->level); --$items) {
+            for (; $items > ($element->role === Role::Heading ? 0 : $element->level); --$items) {
                 $html .= '</li></ul>';
             }
-            if ($element->role === Element::ITEM) {
+            if ($element->role === Role::Item) {
                 $html .= $items === $element->level ? '</li>' : '';
                 for (; $items < $element->level; ++$items) {
                     $html .= '<ul class="draft-items">' . ($items + 1 < $element->level ? '<li>' : '');
@@ -128,17 +129,17 @@ final class HtmlWriter
     private function element(Element $element): string
     {
         $id
-            = $element->anchor === null && $element->role !== Element::HEADING
+            = $element->anchor === null && $element->role !== Role::Heading
                 ? ''
                 : ' id="' . ($element->anchor ?? new Anchor($element->topic))->name() . '"';
 
         return match ($element->role) {
-            Element::HEADING => $this->heading($element, $id),
-            Element::PICTURE => $this->picture($element),
-            Element::REFERENCE => '<p class="draft-reference">' . $this->nodes($element->block->content ?? []) . '</p>',
-            Element::SEE_ALSO => '<p class="draft-see">' . $this->nodes($element->block->content ?? []) . '</p>',
-            Element::ITEM => "<li{$id}>" . $this->numbered($element),
-            Element::QUOTE => "<blockquote{$id}"
+            Role::Heading => $this->heading($element, $id),
+            Role::Picture => $this->picture($element),
+            Role::Reference => '<p class="draft-reference">' . $this->nodes($element->block->content ?? []) . '</p>',
+            Role::SeeAlso => '<p class="draft-see">' . $this->nodes($element->block->content ?? []) . '</p>',
+            Role::Item => "<li{$id}>" . $this->numbered($element),
+            Role::Quote => "<blockquote{$id}"
                 . ($element->inQuote ? ' class="draft-quote"' : '')
                 . '><p>'
                 . self::escaped($element->title)

@@ -7,6 +7,7 @@ namespace Embrel\Writer\Latex;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
+use Embrel\Document\Role;
 use Embrel\Document\Style;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
@@ -67,11 +68,11 @@ final class LatexWriter implements Writer
         fwrite($out, self::preamble($document));
         $items = 0;
         foreach ($document->elements as $element) {
-            $to = $element->role === Element::HEADING || $element->role === Element::REFERENCE ? 0 : $element->level;
+            $to = $element->role === Role::Heading || $element->role === Role::Reference ? 0 : $element->level;
             for (; $items > $to; --$items) {
                 fwrite($out, "\\end{itemize}\n");
             }
-            for (; $element->role === Element::ITEM && $items < $element->level; ++$items) {
+            for (; $element->role === Role::Item && $items < $element->level; ++$items) {
                 fwrite($out, "\\begin{itemize}\n" . ($items + 1 < $element->level ? "\\item\n" : ''));
             }
             fwrite($out, $this->element($element, $document->scheme));
@@ -120,19 +121,19 @@ final class LatexWriter implements Writer
         $label = $element->topic === '' ? '' : '\\label{' . (new Anchor($element->topic))->name() . '}';
 
         return match ($element->role) {
-            Element::HEADING => "\n\\" . self::HEADINGS[min(5, $element->level) - 1] . '{' . self::titled($element) . "}{$label}\n\n",
-            Element::ITEM => '\item ' . self::titled($element) . "{$label}\n",
-            Element::QUOTE => "\\begin{quote}\n"
+            Role::Heading => "\n\\" . self::HEADINGS[min(5, $element->level) - 1] . '{' . self::titled($element) . "}{$label}\n\n",
+            Role::Item => '\item ' . self::titled($element) . "{$label}\n",
+            Role::Quote => "\\begin{quote}\n"
                 . self::escaped($element->title)
                 . "{$label}\n\\end{quote}"
                 . ($element->inQuote ? "\\nopagebreak\n" : "\n"),
-            Element::PICTURE => $this->picture(
+            Role::Picture => $this->picture(
                 (string) $element->picture?->id,
                 '',
                 ($element->picture->shown ?? 0) * Style::PICTURE,
                 'topicPicture',
             ),
-            Element::REFERENCE => '{\hangindent=2em\noindent ' . $this->inlines($element->block->content ?? []) . "\\par}\n",
+            Role::Reference => '{\hangindent=2em\noindent ' . $this->inlines($element->block->content ?? []) . "\\par}\n",
             default => $element->block === null
                 ? ''
                 : ($element->inQuote

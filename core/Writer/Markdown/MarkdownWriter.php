@@ -7,6 +7,7 @@ namespace Embrel\Writer\Markdown;
 use Embrel\Archive\Xml;
 use Embrel\Document\Anchor;
 use Embrel\Document\Element;
+use Embrel\Document\Role;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Plan\Plan;
@@ -53,7 +54,7 @@ final class MarkdownWriter implements Writer
         $before = null;
         foreach ($document->elements as $element) {
             $this->isOther = self::areLists($before?->block, $element->block) && !$this->isOther;
-            $tight = $element->role === Element::ITEM && $before?->role === Element::ITEM;
+            $tight = $element->role === Role::Item && $before?->role === Role::Item;
             fwrite($out, ($tight ? '' : "\n") . $this->element($element));
             $before = $element;
         }
@@ -71,10 +72,10 @@ final class MarkdownWriter implements Writer
         $title = self::ended($this->titled($element));
 
         return match ($element->role) {
-            Element::HEADING => str_repeat('#', $element->level + 1) . " {$title}\n",
-            Element::ITEM => str_repeat('  ', $element->level - 1) . "- {$title}\n",
-            Element::QUOTE => $this->indented('> ' . $title, $element->level),
-            Element::PICTURE => $this->topicPicture($element),
+            Role::Heading => str_repeat('#', $element->level + 1) . " {$title}\n",
+            Role::Item => str_repeat('  ', $element->level - 1) . "- {$title}\n",
+            Role::Quote => $this->indented('> ' . $title, $element->level),
+            Role::Picture => $this->topicPicture($element),
             default => $this->body($element),
         };
     }
@@ -84,7 +85,7 @@ final class MarkdownWriter implements Writer
     {
         $number = $element->number === '' ? '' : self::escaped($element->number) . ' ';
         $anchor
-            = $this->isMarked && ($element->anchor !== null || $element->role === Element::HEADING)
+            = $this->isMarked && ($element->anchor !== null || $element->role === Role::Heading)
                 ? '<a id="' . ($element->anchor ?? new Anchor($element->topic))->name() . '"></a>'
                 : '';
         if ($anchor !== '') {

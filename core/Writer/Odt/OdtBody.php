@@ -9,6 +9,7 @@ use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
 use Embrel\Document\Pictures;
+use Embrel\Document\Role;
 use Embrel\Document\Style;
 use Embrel\RichText\Node;
 use Embrel\Writer\ListNumbers;
@@ -49,7 +50,7 @@ final class OdtBody
         $this->out = fopen($path, 'w') ?: throw new \RuntimeException('The document could not be written in the work folder.');
         $this->front();
         foreach ($this->document->elements as $element) {
-            $this->closeItems($element->role === Element::HEADING || $element->role === Element::REFERENCE ? 0 : $element->level);
+            $this->closeItems($element->role === Role::Heading || $element->role === Role::Reference ? 0 : $element->level);
             $this->element($element);
         }
         $this->closeItems(0);
@@ -176,12 +177,12 @@ final class OdtBody
     private function element(Element $element): void
     {
         match ($element->role) {
-            Element::HEADING => $this->heading($element),
-            Element::ITEM => $this->item($element),
-            Element::PICTURE => $this->picture($element),
-            Element::REFERENCE => $this->paragraph('Bibliography_20_1', $this->runs->inlines($element->block->content ?? [])),
-            Element::SEE_ALSO => $this->paragraph('See_20_Also', $this->runs->inlines($element->block->content ?? [])),
-            Element::QUOTE => $this->paragraph($element->inQuote ? $this->kept('Quotations') : 'Quotations', $this->marked($element)),
+            Role::Heading => $this->heading($element),
+            Role::Item => $this->item($element),
+            Role::Picture => $this->picture($element),
+            Role::Reference => $this->paragraph('Bibliography_20_1', $this->runs->inlines($element->block->content ?? [])),
+            Role::SeeAlso => $this->paragraph('See_20_Also', $this->runs->inlines($element->block->content ?? [])),
+            Role::Quote => $this->paragraph($element->inQuote ? $this->kept('Quotations') : 'Quotations', $this->marked($element)),
             default => $this->bodyElement($element),
         };
     }
