@@ -7,6 +7,7 @@ namespace App\Store;
 use Embrel\Draft\Choices;
 use Embrel\Fonts\PackagedFonts;
 use Embrel\Plan\Plan;
+use Embrel\RichText\NodeType;
 use Embrel\Writer\Format;
 
 /** A plan on its way out as a file. */
@@ -22,7 +23,8 @@ final class HandedOver
         $words = $pictures = 0;
         foreach ($plan->topics as $topic) {
             $words += $topic->words;
-            $pictures += ($topic->picture === null ? 0 : 1) + ($topic->note === null ? 0 : iterator_count($topic->note->find('picture')));
+            $pictures += $topic->picture === null ? 0 : 1;
+            $pictures += $topic->note === null ? 0 : iterator_count($topic->note->find(NodeType::Picture));
         }
 
         return \count($plan->topics) > self::MANY_TOPICS || $words > self::MANY_WORDS || $pictures > self::MANY_PICTURES;

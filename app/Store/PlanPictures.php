@@ -7,6 +7,7 @@ namespace App\Store;
 use Embrel\Document\Pictures;
 use Embrel\Document\PictureType;
 use Embrel\Plan\Topic;
+use Embrel\RichText\NodeType;
 use Illuminate\Support\Facades\DB;
 
 /** The pictures of one plan, addressed by their content; kept as long as the plan is. */
@@ -57,7 +58,7 @@ final readonly class PlanPictures implements Pictures
             if ($topic->picture !== null) {
                 $ids[$topic->picture->id] = true;
             }
-            foreach ($topic->note?->find('picture') ?? [] as $node) {
+            foreach ($topic->note?->find(NodeType::Picture) ?? [] as $node) {
                 $ids[(string) $node->string('picture')] = true;
             }
         }

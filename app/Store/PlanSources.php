@@ -21,6 +21,7 @@ use Embrel\Operation\Compound;
 use Embrel\Operation\Operation;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 use Embrel\Writer\Html\HtmlWriter;
 use Illuminate\Support\Facades\DB;
@@ -122,7 +123,7 @@ final class PlanSources
     {
         $labels = [];
         $sources = null;
-        foreach ($note->find('citation') as $citation) {
+        foreach ($note->find(NodeType::Citation) as $citation) {
             $sources ??= PlanRows::sources($row->id);
             $labels[
                 json_encode(
@@ -144,7 +145,7 @@ final class PlanSources
     {
         $cited = $all ? $from : [];
         foreach ($all ? [] : $add->rows as ['topic' => $topic]) {
-            foreach ($topic->note?->find('citation') ?? [] as $citation) {
+            foreach ($topic->note?->find(NodeType::Citation) ?? [] as $citation) {
                 foreach (Cited::of($citation) as $item) {
                     $cited += isset($from[$item->source]) ? [$item->source => $from[$item->source]] : [];
                 }

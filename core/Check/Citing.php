@@ -7,6 +7,7 @@ namespace Embrel\Check;
 use Embrel\Citation\Cited;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
+use Embrel\RichText\NodeType;
 
 /** Where each source is cited, and which quotations name none. */
 final readonly class Citing
@@ -31,12 +32,12 @@ final readonly class Citing
             foreach ($blocks as $block) {
                 $before = $cites;
                 foreach ($block->all() as $node) {
-                    foreach ($node->type === 'citation' ? Cited::of($node) : [] as $cited) {
+                    foreach ($node->type === NodeType::Citation ? Cited::of($node) : [] as $cited) {
                         $places[$cited->source][] = $id;
                         ++$cites;
                     }
                 }
-                if ($block->type === 'blockquote' && $cites === $before && trim($block->plainText()) !== '') {
+                if ($block->type === NodeType::Blockquote && $cites === $before && trim($block->plainText()) !== '') {
                     $unsourced[] = ['topic' => $id, 'text' => self::excerpt($block->plainText())];
                 }
             }

@@ -6,6 +6,7 @@ namespace Embrel\Cli;
 
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 
 /** What can be counted in a plan. */
 final class Facts
@@ -51,8 +52,8 @@ final class Facts
     private static function count(array $nodes, array &$counts): void
     {
         foreach ($nodes as $node) {
-            $counts['pictures'] += $node->type === 'picture' ? 1 : 0;
-            if ($node->type === 'text' || $node->type === 'picture') {
+            $counts['pictures'] += $node->type === NodeType::Picture ? 1 : 0;
+            if ($node->isText() || $node->type === NodeType::Picture) {
                 $link = $node->link() ?? $node->string('href');
                 $counts['links'] += $link !== null && $link !== $counts['open'] ? 1 : 0;
                 $counts['open'] = $link;

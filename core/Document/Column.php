@@ -6,6 +6,7 @@ namespace Embrel\Document;
 
 use Embrel\RichText\Flow;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 
 /**
  * Blocks as they are read from a document that keeps no tree: list items at their levels become
@@ -47,7 +48,7 @@ final class Column
     {
         $this->close();
         $last = \count($this->blocks) - 1;
-        if (!$isNew && $last >= 0 && $this->blocks[$last]->type === 'codeBlock') {
+        if (!$isNew && $last >= 0 && $this->blocks[$last]->type === NodeType::CodeBlock) {
             $text = $this->blocks[$last]->plainText() . "\n{$text}";
             array_pop($this->blocks);
         }
@@ -58,7 +59,7 @@ final class Column
     {
         $text = rtrim($text, "\n");
 
-        return new Node('codeBlock', [], $text === '' ? [] : [Node::text($text)]);
+        return new Node(NodeType::CodeBlock, [], $text === '' ? [] : [Node::text($text)]);
     }
 
     /**
@@ -111,10 +112,10 @@ final class Column
         $this->close();
         $last = \count($this->blocks) - 1;
         $picture = $this->blocks[$last] ?? null;
-        if ($picture === null || $picture->type !== 'picture' || $picture->string('caption') !== null || $caption === '') {
+        if ($picture === null || $picture->type !== NodeType::Picture || $picture->string('caption') !== null || $caption === '') {
             return false;
         }
-        $this->blocks[$last] = new Node('picture', ['caption' => mb_strcut($caption, 0, 8000)] + $picture->attrs);
+        $this->blocks[$last] = new Node(NodeType::Picture, ['caption' => mb_strcut($caption, 0, 8000)] + $picture->attrs);
 
         return true;
     }
@@ -144,7 +145,7 @@ final class Column
     private function closeQuotation(): void
     {
         if ($this->quoted !== []) {
-            $this->blocks[] = new Node('blockquote', [], $this->quoted);
+            $this->blocks[] = new Node(NodeType::Blockquote, [], $this->quoted);
             $this->quoted = [];
         }
     }
@@ -194,31 +195,31 @@ final class Column
             $checks[] = $checked;
         }
         if ($checks !== [] && \count($checks) === \count($items)) {
-            return new Node('taskList', [], $checks);
+            return new Node(NodeType::TaskList, [], $checks);
         }
-        $content = array_map(static fn(array $blocks): Node => new Node('listItem', [], $blocks), $items);
+        $content = array_map(static fn(array $blocks): Node => new Node(NodeType::ListItem, [], $blocks), $items);
 
         return $isOrdered
-            ? new Node('orderedList', $start === 1 ? [] : ['start' => max(0, min(1_000_000, $start))], $content)
-            : new Node('bulletList', [], $content);
+            ? new Node(NodeType::OrderedList, $start === 1 ? [] : ['start' => max(0, min(1_000_000, $start))], $content)
+            : new Node(NodeType::BulletList, [], $content);
     }
 
     /** @param list<Node> $blocks of an item */
     private static function checked(array $blocks): ?Node
     {
         $first = $blocks[0] ?? null;
-        $run = $first?->type === 'paragraph' ? $first->content[0] ?? null : null;
-        $sign = $run?->type === 'text' ? mb_substr($run->text, 0, 1) : '';
+        $run = $first?->type === NodeType::Paragraph ? $first->content[0] ?? null : null;
+        $sign = $run?->type === NodeType::Text ? mb_substr($run->text, 0, 1) : '';
         if ($first === null || $run === null || !isset(self::CHECKS[$sign])) {
             return null;
         }
         $flow = new Flow();
         $flow->text(mb_substr($run->text, 1), $run->marks);
         foreach (\array_slice($first->content, 1) as $inline) {
-            $inline->type === 'text' ? $flow->text($inline->text, $inline->marks) : $flow->put($inline);
+            $inline->isText() ? $flow->text($inline->text, $inline->marks) : $flow->put($inline);
         }
 
-        return new Node('taskItem', self::CHECKS[$sign] ? ['checked' => true] : [], [
+        return new Node(NodeType::TaskItem, self::CHECKS[$sign] ? ['checked' => true] : [], [
             Node::paragraph($flow->nodes()),
             ...\array_slice($blocks, 1),
         ]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Document;
 
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\Words;
 
 /** What counts as words of a draft. */
@@ -36,12 +37,12 @@ final readonly class Counted
 
     private function block(Node $block): int
     {
-        if ($block->type === 'blockquote' && !$this->quotations) {
+        if ($block->type === NodeType::Blockquote && !$this->quotations) {
             return 0;
         }
         $words = Words::in($block->plainText());
         foreach ($this->footnotes ? $block->all() : [] as $node) {
-            $words += $node->type === 'footnote' ? Words::in(Node::paragraph($node->content)->plainText()) : 0;
+            $words += $node->type === NodeType::Footnote ? Words::in(Node::paragraph($node->content)->plainText()) : 0;
         }
 
         return $words;

@@ -9,6 +9,7 @@ use Embrel\Numbering\Written;
 use Embrel\Plan\Picture;
 use Embrel\RichText\Flow;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 
 /** A document while it is read, element after element. */
 final class Reading
@@ -101,10 +102,10 @@ final class Reading
         $pictures = $notes = [];
         $described = '';
         foreach ($flow->nodes() as $node) {
-            if ($node->type === 'picture') {
+            if ($node->type === NodeType::Picture) {
                 $pictures[] = $node;
                 $described .= ' ' . $node->string('alt');
-            } elseif ($node->type === 'footnote') {
+            } elseif ($node->type === NodeType::Footnote) {
                 $notes[] = Node::paragraph($node->content);
                 $this->remark('A footnote on a title is in the note of its topic.');
             }

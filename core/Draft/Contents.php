@@ -7,6 +7,7 @@ namespace Embrel\Draft;
 use Embrel\Document\Element;
 use Embrel\Document\Role;
 use Embrel\Document\Style;
+use Embrel\RichText\NodeType;
 use Embrel\Words;
 
 /**
@@ -43,7 +44,7 @@ final class Contents
                 $this->list[] = ['element' => $element, 'page' => $this->page($line)];
             }
             foreach ($element->block?->all() ?? [] as $node) {
-                $node->type === 'picture' && $node->int('figure', 0) > 0 ? ($this->figures[] = $this->page($line)) : null;
+                $node->type === NodeType::Picture && $node->int('figure', 0) > 0 ? ($this->figures[] = $this->page($line)) : null;
             }
             $line += $this->lines($element);
         }
@@ -63,7 +64,7 @@ final class Contents
     {
         return match ($element->role) {
             Role::Heading => 3,
-            Role::Body, Role::Reference, Role::SeeAlso => $element->block?->type === 'picture'
+            Role::Body, Role::Reference, Role::SeeAlso => $element->block?->type === NodeType::Picture
                 ? 15
                 : 1 + (int) ceil(Words::in($element->block?->plainText() ?? '') / $this->wordsALine),
             Role::Picture => 1 + (int) ((($element->picture?->shownHeight() ?? 0.0) * Style::PICTURE) / 20),

@@ -74,7 +74,9 @@ final class Draft
     /** With the kinds of topics that are not in it. */
     private static function origin(Choices $choices): ?Origin
     {
-        $without = array_values(array_filter(Kind::cases(), static fn(Kind $kind): bool => $choices->draft->prints($kind) === Printing::Out));
+        $without = array_values(
+            array_filter(Kind::cases(), static fn(Kind $kind): bool => $choices->draft->prints($kind) === Printing::Out),
+        );
 
         return $choices->draft->origin === null || $choices->draft->marks === false
             ? null

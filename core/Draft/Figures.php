@@ -6,6 +6,7 @@ namespace Embrel\Draft;
 
 use Embrel\Document\Element;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 
 /** The pictures in the notes of a draft. */
 final class Figures
@@ -59,7 +60,7 @@ final class Figures
                     $n = \count($captions) + 1;
                     $captions[] = "{$name} {$n}. {$caption}";
 
-                    return new Node('picture', ['caption' => $captions[$n - 1], 'figure' => $n] + $picture->attrs);
+                    return new Node(NodeType::Picture, ['caption' => $captions[$n - 1], 'figure' => $n] + $picture->attrs);
                 });
                 $elements[$i] = $block === $element->block ? $element : $element->with(['block' => $block]);
             }
@@ -82,20 +83,20 @@ final class Figures
 
             return self::bare($caption) === $caption
                 ? $picture
-                : new Node('picture', ['caption' => self::bare($caption)] + $picture->attrs);
+                : new Node(NodeType::Picture, ['caption' => self::bare($caption)] + $picture->attrs);
         }) ?? $block;
     }
 
     /** @param \Closure(Node): ?Node $map what a picture becomes; null: it goes */
     private static function mapped(Node $node, \Closure $map): ?Node
     {
-        if ($node->type === 'picture') {
+        if ($node->type === NodeType::Picture) {
             return $map($node);
         }
         $content = [];
         $isSame = true;
         foreach ($node->content as $child) {
-            $next = $child->type === 'text' ? $child : self::mapped($child, $map);
+            $next = $child->isText() ? $child : self::mapped($child, $map);
             $isSame = $isSame && $next === $child;
             $next === null ? null : ($content[] = $next);
         }

@@ -11,7 +11,9 @@ use Embrel\Language\Language;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 use Embrel\RichText\TopicLink;
 
@@ -21,7 +23,7 @@ use Embrel\RichText\TopicLink;
  */
 final class Printed
 {
-    private const SPOKEN_FOR = ['citation' => true, 'topicRef' => true];
+    private const SPOKEN_FOR = [NodeType::Citation, NodeType::TopicRef];
 
     private int $at = 0;
 
@@ -55,13 +57,13 @@ final class Printed
             $note = $plan->topic($topic)->note;
             if ($note !== null && self::holds($note->blocks)) {
                 $starts[$topic] = \count($citations);
-                foreach ($note->find('citation') as $node) {
+                foreach ($note->find(NodeType::Citation) as $node) {
                     $citations[] = Cited::of($node);
                 }
-                foreach ($note->find('topicRef') as $node) {
+                foreach ($note->find(NodeType::TopicRef) as $node) {
                     $referenced[(string) $node->string('topic')] = true;
                 }
-                foreach ($note->find('text') as $node) {
+                foreach ($note->find(NodeType::Text) as $node) {
                     $topic = self::linked($node);
                     $referenced += $topic === null ? [] : [$topic => true];
                 }
@@ -85,7 +87,7 @@ final class Printed
     {
         foreach ($nodes as $node) {
             $leads = $node->marks !== [] && str_starts_with((string) $node->link(), '#');
-            if ($leads || isset(self::SPOKEN_FOR[$node->type]) || ($node->content !== [] && self::holds($node->content))) {
+            if ($leads || \in_array($node->type, self::SPOKEN_FOR, true) || ($node->content !== [] && self::holds($node->content))) {
                 return true;
             }
         }
@@ -110,7 +112,7 @@ final class Printed
         $at = $this->starts[$topic] ?? 0;
         $note = isset($this->starts[$topic]) ? $this->plan->topic($topic)->note : null;
         $out = [];
-        foreach ($note?->find('citation') ?? [] as $node) {
+        foreach ($note?->find(NodeType::Citation) ?? [] as $node) {
             $out[] = [
                 $node,
                 implode('', array_map(static fn(Node $run): string => $run->plainText(), $this->references->citations[$at++])),
@@ -127,7 +129,7 @@ final class Printed
             : new Node(
                 $node->type,
                 $node->attrs,
-                $this->nodes($node->content, $inFootnote || $node->type === 'footnote'),
+                $this->nodes($node->content, $inFootnote || $node->type === NodeType::Footnote),
                 $node->text,
                 $node->marks,
             );
@@ -142,11 +144,11 @@ final class Printed
     {
         $out = [];
         foreach ($nodes as $i => $node) {
-            if ($node->type === 'topicRef') {
+            if ($node->type === NodeType::TopicRef) {
                 $out[] = $this->reference((string) $node->string('topic'));
-            } elseif ($node->type !== 'citation') {
+            } elseif ($node->type !== NodeType::Citation) {
                 $node = $this->unmarked($this->led($node), $nodes[$i - 1] ?? null, $inFootnote);
-                array_push($out, ...$node->type === 'text' && $node->text === '' ? [] : [$this->node($node, $inFootnote)]);
+                array_push($out, ...$node->isText() && $node->text === '' ? [] : [$this->node($node, $inFootnote)]);
             } else {
                 $runs = $this->references->citations[$this->at++];
                 array_push(
@@ -171,28 +173,28 @@ final class Printed
     {
         $last = array_pop($out);
         if ($last !== null) {
-            $text = $last->type === 'text' ? rtrim($last->text) . self::endOf($next) : '';
-            array_push($out, ...$last->type !== 'text' ? [$last] : ($text === '' ? [] : [Node::text($text, $last->marks)]));
+            $text = $last->isText() ? rtrim($last->text) . self::endOf($next) : '';
+            array_push($out, ...!$last->isText() ? [$last] : ($text === '' ? [] : [Node::text($text, $last->marks)]));
         }
 
-        return [new Node('footnote', content: $runs)];
+        return [new Node(NodeType::Footnote, content: $runs)];
     }
 
     /** The marks that a run of text begins with. */
     private static function endOf(?Node $next): string
     {
-        return $next?->type === 'text' && preg_match('/\A[.,;:!?”"’)]+/u', $next->text, $m) === 1 ? $m[0] : '';
+        return $next?->type === NodeType::Text && preg_match('/\A[.,;:!?”"’)]+/u', $next->text, $m) === 1 ? $m[0] : '';
     }
 
     /** A run behind a citation that became a footnote, without the marks that went before it. */
     private function unmarked(Node $node, ?Node $before, bool $inFootnote): Node
     {
-        if ($inFootnote || !$this->references->isInNotes || $before?->type !== 'citation' || $node->type !== 'text') {
+        if ($inFootnote || !$this->references->isInNotes || $before?->type !== NodeType::Citation || !$node->isText()) {
             return $node;
         }
         $rest = substr($node->text, \strlen(self::endOf($node)));
 
-        return $rest === '' ? new Node('text', marks: $node->marks) : Node::text($rest, $node->marks);
+        return $rest === '' ? new Node(NodeType::Text, marks: $node->marks) : Node::text($rest, $node->marks);
     }
 
     /** The topic to which a run of text is linked. */
@@ -206,11 +208,11 @@ final class Printed
     /** A link within the text that leads to a topic of this draft; one that leads nowhere is its words alone. */
     private function led(Node $node): Node
     {
-        if ($node->type !== 'text' || !str_starts_with((string) $node->link(), '#')) {
+        if (!$node->isText() || !str_starts_with((string) $node->link(), '#')) {
             return $node;
         }
         $topic = self::linked($node);
-        $others = array_values(array_filter($node->marks, static fn(Mark $mark): bool => $mark->type !== 'link'));
+        $others = array_values(array_filter($node->marks, static fn(Mark $mark): bool => $mark->type !== MarkType::Link));
 
         return Node::text(
             $node->text,

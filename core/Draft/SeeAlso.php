@@ -9,6 +9,7 @@ use Embrel\Document\Role;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
 use Embrel\RichText\TopicLink;
 
@@ -54,7 +55,7 @@ final class SeeAlso
     /** @param non-empty-list<array{string, string}> $related topic and what the relation says */
     private static function line(string $says, array $related, Plan $plan, Numbering $numbering): Node
     {
-        $runs = [Node::text($says, [new Mark('italic')])];
+        $runs = [Node::text($says, [new Mark(MarkType::Italic)])];
         foreach ($related as $i => [$id, $label]) {
             $i === 0 ? null : ($runs[] = Node::text('; '));
             $runs[] = Node::text(trim($numbering->own($id) . ' ' . $plan->topic($id)->title) ?: '–', [

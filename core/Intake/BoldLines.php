@@ -6,7 +6,9 @@ namespace Embrel\Intake;
 
 use Embrel\Document\Element;
 use Embrel\Document\Role;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 
 /** Paragraphs that are one short bold line, as authors make headings who know no styles. */
 final class BoldLines
@@ -48,11 +50,11 @@ final class BoldLines
 
     private static function isOne(Node $block): bool
     {
-        if ($block->type !== 'paragraph' || $block->content === []) {
+        if ($block->type !== NodeType::Paragraph || $block->content === []) {
             return false;
         }
         foreach ($block->content as $run) {
-            if ($run->type !== 'text' || (trim($run->text) !== '' && !$run->has('bold'))) {
+            if (!$run->isText() || (trim($run->text) !== '' && !$run->has(MarkType::Bold))) {
                 return false;
             }
         }

@@ -16,6 +16,7 @@ use Embrel\Plan\Plan;
 use Embrel\Plan\Properties;
 use Embrel\Plan\Topic;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 use Embrel\RichText\Text;
 
@@ -188,7 +189,7 @@ final class Intake
     private function isText(array $elements): bool
     {
         foreach ($elements as $element) {
-            $isList = \in_array($element->block?->type, ['bulletList', 'orderedList', 'taskList'], true);
+            $isList = $element->block?->type->isList() === true;
             if ($element->role !== Role::Body || ($isList && $this->listsAreTopics)) {
                 return false;
             }
@@ -251,7 +252,7 @@ final class Intake
             $this->note[]
                 = $kind === Kind::Section
                     ? new Node(
-                        'heading',
+                        NodeType::Heading,
                         ['level' => max(1, min(3, $element->level - $this->options->depth))],
                         $element->title === '' ? [] : [Node::text($element->title)],
                     )
@@ -281,7 +282,7 @@ final class Intake
 
     private function block(Node $block): void
     {
-        $isList = \in_array($block->type, ['bulletList', 'orderedList', 'taskList'], true);
+        $isList = \in_array($block->type, [NodeType::BulletList, NodeType::OrderedList, NodeType::TaskList], true);
         if ($isList && $this->listsAreTopics && $this->depth(($this->topic['level'] ?? 0) + 1) <= $this->options->depth) {
             $this->flush();
             $this->points($block, ($this->topic['level'] ?? 0) + 1);
@@ -297,10 +298,10 @@ final class Intake
         $goesDeeper = $this->growing->depthAt($level) < $this->options->depth;
         foreach ($list->content as $item) {
             $first = $item->content[0] ?? null;
-            $isTitled = $first?->type === 'paragraph';
+            $isTitled = $first?->type === NodeType::Paragraph;
             [$note, $below] = [[], []];
             foreach (\array_slice($item->content, $isTitled ? 1 : 0) as $node) {
-                $goesDeeper && \in_array($node->type, ['bulletList', 'orderedList', 'taskList'], true)
+                $goesDeeper && \in_array($node->type, [NodeType::BulletList, NodeType::OrderedList, NodeType::TaskList], true)
                     ? ($below[] = $node)
                     : ($note[] = $node);
             }
@@ -325,7 +326,7 @@ final class Intake
     private static function isMore(array $inlines): bool
     {
         foreach ($inlines as $node) {
-            if ($node->type === 'footnote' || $node->link() !== null) {
+            if ($node->type === NodeType::Footnote || $node->link() !== null) {
                 return true;
             }
         }

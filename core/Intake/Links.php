@@ -9,7 +9,9 @@ use Embrel\Id\Ulid;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Text;
 use Embrel\RichText\TopicLink;
 
@@ -114,10 +116,10 @@ final class Links
         $title = $plan->has($topic) ? $plan->topic($topic)->title : '';
         $isTitle = $title !== '' && preg_match('/\A' . self::BEFORE_TITLE . preg_quote($title, '/') . '\z/u', $says) === 1;
         if ($this->refers && ($says === '' || $isTitle)) {
-            return [new Node('topicRef', ['topic' => $topic])];
+            return [new Node(NodeType::TopicRef, ['topic' => $topic])];
         }
         $link = TopicLink::to($topic);
-        $marked = static fn(Mark $mark): Mark => $mark->type === 'link' ? $link : $mark;
+        $marked = static fn(Mark $mark): Mark => $mark->type === MarkType::Link ? $link : $mark;
 
         return array_map(static fn(Node $run): Node => Node::text($run->text, array_map($marked, $run->marks)), $runs);
     }

@@ -6,6 +6,7 @@ namespace Embrel\Intake;
 
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
+use Embrel\RichText\NodeType;
 
 /** The tree of an intake as it is shown before it is kept: the first of its topics, and how many there are. */
 final class Outline
@@ -44,6 +45,6 @@ final class Outline
 
     private static function pictures(Topic $topic): int
     {
-        return ($topic->picture === null ? 0 : 1) + ($topic->note === null ? 0 : iterator_count($topic->note->find('picture')));
+        return ($topic->picture === null ? 0 : 1) + ($topic->note === null ? 0 : iterator_count($topic->note->find(NodeType::Picture)));
     }
 }

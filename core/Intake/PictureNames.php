@@ -8,6 +8,7 @@ use Embrel\Plan\Edit;
 use Embrel\Plan\Picture;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 
 /** A plan whose pictures were written anew, and so have other names. */
@@ -30,7 +31,7 @@ final class PictureNames
                             : Picture::of("{$picture->id}:{$picture->width}x{$picture->height}@{$topic->picture->shown}"),
                 ]);
             }
-            if ($topic->note !== null && iterator_count($topic->note->find('picture')) > 0) {
+            if ($topic->note !== null && iterator_count($topic->note->find(NodeType::Picture)) > 0) {
                 $blocks = array_values(
                     array_filter(array_map(static fn(Node $block): ?Node => self::node($block, $now), array_values($topic->note->blocks))),
                 );
@@ -45,15 +46,15 @@ final class PictureNames
     /** @param array<string, Picture|null> $now */
     private static function node(Node $node, array $now): ?Node
     {
-        $id = $node->type === 'picture' ? $node->string('picture') : null;
+        $id = $node->type === NodeType::Picture ? $node->string('picture') : null;
         if ($id !== null && \array_key_exists($id, $now)) {
             $attrs = ['picture' => $now[$id]?->id] + $node->attrs;
 
             // A picture that is gone leaves its words.
             return $now[$id] !== null
-                ? new Node('picture', $attrs)
+                ? new Node(NodeType::Picture, $attrs)
                 : (isset($attrs['alt']) || isset($attrs['caption'])
-                    ? new Node('picture', array_diff_key($attrs, ['picture' => 1, 'width' => 1]))
+                    ? new Node(NodeType::Picture, array_diff_key($attrs, ['picture' => 1, 'width' => 1]))
                     : null);
         }
         if ($node->content === []) {

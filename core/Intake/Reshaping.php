@@ -11,6 +11,7 @@ use Embrel\Plan\Edit;
 use Embrel\Plan\Plan;
 use Embrel\RichText\InvalidNote;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 
 /** A plan that came as a tree, as the writer wants it: titles alone, less deep, its one main section as its title. */
@@ -103,10 +104,10 @@ final class Reshaping
                 array_values($topic->note->blocks ?? []),
             );
             $below = self::asList($plan, $part);
-            $items[] = new Node('listItem', [], [Node::plain($topic->title), ...$blocks, ...$below === null ? [] : [$below]]);
+            $items[] = new Node(NodeType::ListItem, [], [Node::plain($topic->title), ...$blocks, ...$below === null ? [] : [$below]]);
         }
 
-        return $items === [] ? null : new Node('bulletList', [], $items);
+        return $items === [] ? null : new Node(NodeType::BulletList, [], $items);
     }
 
     private static function bare(Plan $plan): Plan

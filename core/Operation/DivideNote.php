@@ -12,6 +12,7 @@ use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 
 /**
@@ -88,7 +89,7 @@ final readonly class DivideNote extends Composed
     {
         $stays = $made = [];
         foreach ($blocks as $block) {
-            if ($block->type === 'heading') {
+            if ($block->type === NodeType::Heading) {
                 $made[] = self::named($block, $block->int('level', 1));
             } elseif ($made === []) {
                 $stays[] = $block;
@@ -122,7 +123,7 @@ final readonly class DivideNote extends Composed
 
     private static function isList(Node $node): bool
     {
-        return \in_array($node->type, ['bulletList', 'orderedList', 'taskList'], true);
+        return \in_array($node->type, [NodeType::BulletList, NodeType::OrderedList, NodeType::TaskList], true);
     }
 
     /** @return list<array{level: int, title: string, blocks: list<Node>}> */
@@ -131,7 +132,7 @@ final readonly class DivideNote extends Composed
         $made = [];
         foreach ($list->content as $item) {
             $first = $item->content[0] ?? Node::paragraph([]);
-            $isNamed = $first->type === 'paragraph';
+            $isNamed = $first->type === NodeType::Paragraph;
             $one = $isNamed ? self::named($first, $level) : ['level' => $level, 'title' => '', 'blocks' => []];
             $under = [];
             foreach (\array_slice($item->content, $isNamed ? 1 : 0) as $block) {
@@ -160,7 +161,11 @@ final readonly class DivideNote extends Composed
             = mb_strlen($line->plainText()) > Limits::TITLE
             || array_filter(
                 $line->content,
-                static fn(Node $inline): bool => !\in_array($inline->type, ['text', 'hardBreak'], true) || $inline->link() !== null,
+                static fn(Node $inline): bool => !\in_array(
+                    $inline->type,
+                    [NodeType::Text, NodeType::HardBreak],
+                    true,
+                ) || $inline->link() !== null,
             ) !== [];
 
         return ['level' => $level, 'title' => $text, 'blocks' => $holdsMore ? [Node::paragraph($line->content)] : []];

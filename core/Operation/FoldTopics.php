@@ -10,6 +10,7 @@ use Embrel\Plan\NotesMissing;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 
 /**
@@ -70,7 +71,7 @@ final readonly class FoldTopics extends Composed
         $there = ($plan->topic($target)->note ?? Note::empty())->blocks;
         // An empty paragraph that waits for words does not stay above what comes.
         $last = end($there);
-        $remove = $last !== false && $last->type === 'paragraph' && $last->content === [] ? [(string) array_key_last($there)] : [];
+        $remove = $last !== false && $last->type === NodeType::Paragraph && $last->content === [] ? [(string) array_key_last($there)] : [];
         $put = [];
         foreach ($this->blocks($plan, $heads) as $i => $block) {
             $id = $block->id();
@@ -113,7 +114,7 @@ final readonly class FoldTopics extends Composed
     private function made(Plan $plan, array $heads): array
     {
         if ($this->as === FoldAs::BulletList) {
-            return [new Node('bulletList', content: array_map(fn(string $head): Node => $this->item($plan, $head, 1), $heads))];
+            return [new Node(NodeType::BulletList, content: array_map(fn(string $head): Node => $this->item($plan, $head, 1), $heads))];
         }
         $blocks = [];
         foreach ($heads as $head) {
@@ -122,7 +123,7 @@ final readonly class FoldTopics extends Composed
             array_push(
                 $blocks,
                 ...$this->as === FoldAs::Quotations
-                    ? [new Node('blockquote', content: $this->cited($head, array_map(self::bare(...), $own)))]
+                    ? [new Node(NodeType::Blockquote, content: $this->cited($head, array_map(self::bare(...), $own)))]
                     : $this->cited($head, $own),
             );
         }
@@ -141,10 +142,10 @@ final readonly class FoldTopics extends Composed
         $content = $this->cited($id, array_map(self::bare(...), self::ofTopic($plan->topic($id))));
         $parts = array_map(fn(string $part): Node => $this->item($plan, $part, $depth + 1), $plan->parts($id));
         if ($parts !== []) {
-            $content[] = new Node('bulletList', content: $parts);
+            $content[] = new Node(NodeType::BulletList, content: $parts);
         }
 
-        return new Node('listItem', content: $content === [] ? [Node::paragraph([])] : $content);
+        return new Node(NodeType::ListItem, content: $content === [] ? [Node::paragraph([])] : $content);
     }
 
     /** @return list<Node> its title, its picture, its note */
@@ -154,7 +155,10 @@ final readonly class FoldTopics extends Composed
             ...$topic->title === '' ? [] : [Node::plain($topic->title)],
             ...$topic->picture === null
                 ? []
-                : [new Node('picture', ['picture' => $topic->picture->id, 'width' => $topic->picture->shown, 'alt' => $topic->title])],
+                : [new Node(
+                    NodeType::Picture,
+                    ['picture' => $topic->picture->id, 'width' => $topic->picture->shown, 'alt' => $topic->title],
+                )],
             ...$topic->note === null || $topic->note->isEmpty() ? [] : array_values($topic->note->blocks),
         ];
     }
@@ -179,11 +183,11 @@ final readonly class FoldTopics extends Composed
             return $blocks;
         }
         $last = array_pop($blocks);
-        if ($last === null || $last->type !== 'paragraph') {
+        if ($last === null || $last->type !== NodeType::Paragraph) {
             return [...$blocks, ...$last === null ? [] : [$last], Node::paragraph([$citation])];
         }
 
-        return [...$blocks, new Node('paragraph', $last->attrs, [...$last->content, Node::text(' '), $citation])];
+        return [...$blocks, new Node(NodeType::Paragraph, $last->attrs, [...$last->content, Node::text(' '), $citation])];
     }
 
     public function needsNotes(): array

@@ -12,6 +12,7 @@ use Embrel\Document\Role;
 use Embrel\Document\Style;
 use Embrel\Fonts\Typefaces;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 
 /** The elements of a draft and the blocks of its notes as lines, each group of which flows on by itself. */
 final class Blocks
@@ -233,8 +234,8 @@ final class Blocks
         $gap = $this->document->style->gap;
 
         return match ($node->type) {
-            'paragraph' => [$this->paragraph($node->content, $setting, $isQuoted ? max(4.0, $gap) : $gap, $width)],
-            'heading' => [
+            NodeType::Paragraph => [$this->paragraph($node->content, $setting, $isQuoted ? max(4.0, $gap) : $gap, $width)],
+            NodeType::Heading => [
                 new Group(
                     $this->paragraphs->lines(
                         $node->content,
@@ -252,13 +253,13 @@ final class Blocks
                     keepsNext: true,
                 ),
             ],
-            'bulletList', 'taskList', 'orderedList' => $this->list($node, $indent, 0, $width),
-            'blockquote' => array_merge(
+            NodeType::BulletList, NodeType::TaskList, NodeType::OrderedList => $this->list($node, $indent, 0, $width),
+            NodeType::Blockquote => array_merge(
                 [],
                 ...array_map(fn(Node $child): array => $this->block($child, $indent, true, $width), $node->content),
             ),
-            'codeBlock' => [$this->code($node, $indent, $width)],
-            'horizontalRule' => [
+            NodeType::CodeBlock => [$this->code($node, $indent, $width)],
+            NodeType::HorizontalRule => [
                 new Group(
                     [
                         new Line(12.0, 0.0, [
@@ -269,8 +270,8 @@ final class Blocks
                     4.0,
                 ),
             ],
-            'table' => $width === null ? [$this->table($node, $indent)] : $this->flattened($node, $indent, $width),
-            'picture' => $this->picture($node, $indent, $width ?? $this->width),
+            NodeType::Table => $width === null ? [$this->table($node, $indent)] : $this->flattened($node, $indent, $width),
+            NodeType::Picture => $this->picture($node, $indent, $width ?? $this->width),
             default => [],
         };
     }
@@ -283,21 +284,21 @@ final class Blocks
         $setting = $this->text->with(['indent' => $inner, 'firstLine' => 0.0, 'align' => 'left']);
         foreach ($list->content as $i => $item) {
             $label = match ($list->type) {
-                'orderedList' => $list->int('start', 1) + $i . '.',
-                'taskList' => '',
+                NodeType::OrderedList => $list->int('start', 1) + $i . '.',
+                NodeType::TaskList => '',
                 default => self::BULLETS[$depth % 3],
             };
             foreach ($item->content as $k => $node) {
-                if (str_ends_with($node->type, 'List')) {
+                if ($node->type->isList()) {
                     array_push($groups, ...$this->list($node, $inner, $depth + 1, $width));
                     continue;
                 }
                 $made
-                    = $node->type === 'paragraph'
+                    = $node->type === NodeType::Paragraph
                         ? [$this->paragraph($node->content, $k === 0 ? $this->behind($label, $setting) : $setting, 3.0, $width)]
                         : $this->block($node, $inner, false, $width);
                 if ($k === 0 && $made !== [] && $made[0]->lines !== []) {
-                    $list->type === 'taskList'
+                    $list->type === NodeType::TaskList
                         ? $this->box($made[0]->lines[0], $setting, ($item->attrs['checked'] ?? false) === true)
                         : $this->label($made[0]->lines[0], $label, $setting);
                 }

@@ -6,7 +6,9 @@ namespace Embrel\Pages;
 
 use Embrel\Document\Style;
 use Embrel\Fonts\Typefaces;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 
 /**
  * Breaks paragraphs into lines: between words, between any two signs of the scripts that are written
@@ -52,11 +54,11 @@ final class Paragraphs
     {
         $runs = [];
         foreach ($inlines as $node) {
-            if ($node->type === 'text') {
+            if ($node->isText()) {
                 $runs[] = $this->marked($node, $setting);
-            } elseif ($node->type === 'hardBreak') {
+            } elseif ($node->type === NodeType::HardBreak) {
                 $runs[] = ['text' => "\n"] + $this->run('', $setting);
-            } elseif ($node->type === 'footnote' && $footnote !== null) {
+            } elseif ($node->type === NodeType::Footnote && $footnote !== null) {
                 $n = (string) ++$this->footnotes;
                 $runs[]
                     = ['rise' => $setting->size * 0.34, 'size' => $setting->size * self::RAISED, 'footnote' => $footnote($node, $n)]
@@ -95,17 +97,21 @@ final class Paragraphs
             return $run;
         }
         $link = (string) $node->link();
-        $family = $node->has('code') ? 'mono' : $setting->family;
-        $raised = $node->has('superscript') ? 0.34 : ($node->has('subscript') ? -0.16 : 0.0);
+        $family = $node->has(MarkType::Code) ? 'mono' : $setting->family;
+        $raised = $node->has(MarkType::Superscript) ? 0.34 : ($node->has(MarkType::Subscript) ? -0.16 : 0.0);
 
         return [
-            'face' => Typefaces::face($family, $setting->bold || $node->has('bold'), $setting->italic !== $node->has('italic')),
+            'face' => Typefaces::face(
+                $family,
+                $setting->bold || $node->has(MarkType::Bold),
+                $setting->italic !== $node->has(MarkType::Italic),
+            ),
             'size' => $setting->size * ($raised === 0.0 ? ($family === 'mono' && $setting->family !== 'mono' ? 0.9 : 1.0) : self::RAISED),
             'colour' => $link !== '' && $link[0] !== '#' ? Style::LINK : $setting->colour,
             'rise' => $setting->size * $raised,
             'link' => $link,
-            'marks' => ($node->has('underline') ? 'u' : '') . ($node->has('strike') ? 's' : ''),
-            'ground' => $node->has('highlight'),
+            'marks' => ($node->has(MarkType::Underline) ? 'u' : '') . ($node->has(MarkType::Strike) ? 's' : ''),
+            'ground' => $node->has(MarkType::Highlight),
         ] + $run;
     }
 

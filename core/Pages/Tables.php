@@ -6,6 +6,7 @@ namespace Embrel\Pages;
 
 use Embrel\Fonts\Typefaces;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 
 /** Tables: columns as wide as what they hold asks for, within the width there is. */
 final class Tables
@@ -22,7 +23,7 @@ final class Tables
         $rows = [];
         $heads = 0;
         foreach ($table->content as $i => $row) {
-            $isHead = !\in_array('tableCell', array_map(static fn(Node $cell): string => $cell->type, $row->content), true);
+            $isHead = !\in_array(NodeType::TableCell, array_map(static fn(Node $cell): NodeType => $cell->type, $row->content), true);
             $heads += $isHead && $heads === $i ? 1 : 0;
             $rows[] = new Row($this->cells($row, $columns, $edges), $edges, $isHead);
         }

@@ -8,6 +8,7 @@ use Embrel\Archive\Shelf;
 use Embrel\Document\Reading;
 use Embrel\Plan\Picture;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Schema;
 
 /** A picture at its place in a note: by its file, by its address on the web, or by what is said of it. */
@@ -27,14 +28,14 @@ final class PicturePlace
                     . 'description stays.',
             );
 
-            return isset($attrs['alt']) ? new Node('picture', $attrs) : null;
+            return isset($attrs['alt']) ? new Node(NodeType::Picture, $attrs) : null;
         }
         $own = $shelf->size($id)[0] ?? 0;
         if ($width > 0 && $width !== $own && $width <= 1_000_000) {
             $attrs['width'] = $width;
         }
 
-        return new Node('picture', ['picture' => $id] + $attrs);
+        return new Node(NodeType::Picture, ['picture' => $id] + $attrs);
     }
 
     /** A picture in a paragraph of its own that was the picture of a topic, as wide as it is shown there. */
@@ -56,10 +57,10 @@ final class PicturePlace
         if (!Schema::isSafeLink($address) || str_starts_with($address, '#')) {
             $reading->remark('A picture that lies outside the file was left out; its description stays.');
 
-            return isset($attrs['alt']) ? new Node('picture', $attrs) : null;
+            return isset($attrs['alt']) ? new Node(NodeType::Picture, $attrs) : null;
         }
         $reading->remark('A picture stays where it is on the web; the note keeps its address and description.');
 
-        return new Node('picture', ['src' => $address] + $attrs);
+        return new Node(NodeType::Picture, ['src' => $address] + $attrs);
     }
 }

@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace Embrel\Reader;
 
 use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 
 /** What a document sets on a run, as the marks of a note. */
 final class RunMarks
 {
-    private const KNOWN = ['bold', 'italic', 'underline', 'strike', 'highlight', 'superscript', 'subscript', 'code'];
-
     /**
      * @param array<string, bool> $run mark → whether it is set
      *
@@ -19,9 +18,9 @@ final class RunMarks
     public static function of(array $run, ?Mark $link = null): array
     {
         $marks = [];
-        foreach (self::KNOWN as $mark) {
+        foreach (MarkType::cases() as $mark) {
             // The line under a link is how links look.
-            if (($run[$mark] ?? false) && ($link === null || $mark !== 'underline')) {
+            if (($run[$mark->value] ?? false) && ($link === null || $mark !== MarkType::Underline)) {
                 $marks[] = new Mark($mark);
             }
         }

@@ -35,7 +35,7 @@ final class Flow
 
     public function break(): void
     {
-        $this->put(new Node('hardBreak'));
+        $this->put(new Node(NodeType::HardBreak));
     }
 
     private function end(): void
@@ -53,7 +53,7 @@ final class Flow
         $this->end();
         $text = '';
         foreach ($this->nodes as $node) {
-            $text .= $node->type === 'picture' ? '' : $node->plainText();
+            $text .= $node->type === NodeType::Picture ? '' : $node->plainText();
         }
 
         return $text;
@@ -72,9 +72,9 @@ final class Flow
         foreach ([[0, 'ltrim'], [-1, 'rtrim']] as [$end, $trim]) {
             while ($nodes !== []) {
                 $at = $end === 0 ? 0 : \count($nodes) - 1;
-                $text = $nodes[$at]->type === 'text' ? $trim($nodes[$at]->text) : '-';
+                $text = $nodes[$at]->isText() ? $trim($nodes[$at]->text) : '-';
                 if ($text !== '') {
-                    if ($nodes[$at]->type === 'text') {
+                    if ($nodes[$at]->isText()) {
                         $nodes[$at] = Node::text($text, $nodes[$at]->marks);
                     }
                     break;
@@ -101,7 +101,7 @@ final class Flow
     {
         $blocks = $run = [];
         foreach ([...$nodes, null] as $node) {
-            if ($node !== null && $node->type !== 'picture') {
+            if ($node !== null && $node->type !== NodeType::Picture) {
                 $run[] = $node;
                 continue;
             }
@@ -121,7 +121,7 @@ final class Flow
     private static function says(array $nodes): bool
     {
         foreach ($nodes as $node) {
-            if (($node->type === 'text' && trim($node->text) !== '') || !\in_array($node->type, ['text', 'hardBreak'], true)) {
+            if (($node->isText() && trim($node->text) !== '') || !\in_array($node->type, [NodeType::Text, NodeType::HardBreak], true)) {
                 return true;
             }
         }

@@ -23,9 +23,9 @@ final class InvalidNote extends \InvalidArgumentException
         return new self("The note holds something empty that must not be: {$path}.");
     }
 
-    public static function missingId(string $type): self
+    public static function missingId(NodeType $type): self
     {
-        return new self("A block of the note has no id: {$type}.");
+        return new self("A block of the note has no id: {$type->value}.");
     }
 
     public static function unsafeLink(string $path): self

@@ -8,7 +8,7 @@ namespace Embrel\RichText;
 final readonly class Mark
 {
     /** @param array<string, string> $attrs only a link has one: its address */
-    public function __construct(public string $type, public array $attrs = []) {}
+    public function __construct(public MarkType $type, public array $attrs = []) {}
 
     public function equals(self $other): bool
     {

@@ -11,7 +11,7 @@ namespace Embrel\RichText;
  */
 final class Merging
 {
-    private const TEXT_BLOCKS = ['paragraph', 'heading', 'codeBlock'];
+    private const TEXT_BLOCKS = [NodeType::Paragraph, NodeType::Heading, NodeType::CodeBlock];
 
     /** The block with the changes of both since `$base`; its id is that of `$theirs`. */
     public static function of(Node $base, Node $theirs, Node $mine): Node
@@ -27,7 +27,7 @@ final class Merging
         if (self::isText($base) && self::isText($theirs) && self::isText($mine)) {
             $words = WordByWord::merged(WordByWord::of($base->content), WordByWord::of($theirs->content), WordByWord::of($mine->content));
 
-            return new Node($looks->type, $looks->attrs, WordByWord::inlines($words, $looks->type === 'codeBlock'));
+            return new Node($looks->type, $looks->attrs, WordByWord::inlines($words, $looks->type === NodeType::CodeBlock));
         }
         if ($their === $my) {
             return $mine;
@@ -46,7 +46,11 @@ final class Merging
     {
         $added = self::added($base, $now);
 
-        return $added === [] ? null : new Node('paragraph', array_intersect_key($now->attrs, ['id' => true]), WordByWord::inlines($added));
+        return $added === [] ? null : new Node(
+            NodeType::Paragraph,
+            array_intersect_key($now->attrs, ['id' => true]),
+            WordByWord::inlines($added),
+        );
     }
 
     private static function isText(Node $node): bool
@@ -110,7 +114,7 @@ final class Merging
             $own = WordByWord::of($block->content);
             $all = [...$own, ...$own === [] ? [] : [Word::space()], ...$words];
 
-            return new Node($block->type, $block->attrs, WordByWord::inlines($all, $block->type === 'codeBlock'));
+            return new Node($block->type, $block->attrs, WordByWord::inlines($all, $block->type === NodeType::CodeBlock));
         }
         for ($i = \count($block->content) - 1; $i >= 0; $i--) {
             $inner = self::with($block->content[$i], $words);
@@ -124,6 +128,6 @@ final class Merging
         }
         $inner = new Node($block->type, array_diff_key($block->attrs, ['id' => true]), $block->content);
 
-        return new Node('blockquote', ['id' => $block->id()], [$inner, Node::paragraph(WordByWord::inlines($words))]);
+        return new Node(NodeType::Blockquote, ['id' => $block->id()], [$inner, Node::paragraph(WordByWord::inlines($words))]);
     }
 }

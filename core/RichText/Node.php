@@ -16,7 +16,7 @@ final readonly class Node
      * @param list<Mark>           $marks   of a text run only
      */
     public function __construct(
-        public string $type,
+        public NodeType $type,
         public array $attrs = [],
         public array $content = [],
         public string $text = '',
@@ -26,13 +26,13 @@ final readonly class Node
     /** @param list<Mark> $marks */
     public static function text(string $text, array $marks = []): self
     {
-        return new self('text', text: $text, marks: $marks);
+        return new self(NodeType::Text, text: $text, marks: $marks);
     }
 
     /** @param list<Node> $inlines */
     public static function paragraph(array $inlines, ?string $id = null): self
     {
-        return new self('paragraph', $id === null ? [] : ['id' => $id], $inlines);
+        return new self(NodeType::Paragraph, $id === null ? [] : ['id' => $id], $inlines);
     }
 
     /** A paragraph of plain text; line feeds become line breaks. */
@@ -41,7 +41,7 @@ final readonly class Node
         $inlines = [];
         foreach (explode("\n", $text) as $i => $line) {
             if ($i > 0) {
-                $inlines[] = new self('hardBreak');
+                $inlines[] = new self(NodeType::HardBreak);
             }
             if ($line !== '') {
                 $inlines[] = self::text($line);
@@ -49,6 +49,17 @@ final readonly class Node
         }
 
         return self::paragraph($inlines, $id);
+    }
+
+    /** @param list<Node> $blocks where there are none, a cell is an empty paragraph */
+    public static function cell(bool $isHead, array $blocks): self
+    {
+        return new self($isHead ? NodeType::TableHeader : NodeType::TableCell, [], $blocks === [] ? [self::paragraph([])] : $blocks);
+    }
+
+    public function isText(): bool
+    {
+        return $this->type === NodeType::Text;
     }
 
     public function id(): ?string
@@ -75,7 +86,7 @@ final readonly class Node
     public function link(): ?string
     {
         foreach ($this->marks as $mark) {
-            if ($mark->type === 'link') {
+            if ($mark->type === MarkType::Link) {
                 return $mark->attrs['href'];
             }
         }
@@ -83,7 +94,7 @@ final readonly class Node
         return null;
     }
 
-    public function has(string $mark): bool
+    public function has(MarkType $mark): bool
     {
         foreach ($this->marks as $own) {
             if ($own->type === $mark) {
@@ -131,7 +142,7 @@ final readonly class Node
         $content = [];
         foreach ($this->content as $child) {
             // A list or a table holds items or rows alone; anything else may hold what is left of a deeper block.
-            $isPart = \in_array($child->type, ['listItem', 'tableRow', 'tableCell', 'tableHeader'], true);
+            $isPart = \in_array($child->type, [NodeType::ListItem, NodeType::TableRow, NodeType::TableCell, NodeType::TableHeader], true);
             array_push(
                 $content,
                 ...$isPart || $levels > 6 || $child->depth() < $levels
@@ -159,18 +170,18 @@ final readonly class Node
     /** @param array<string, string> $topics see Note::retargeted() */
     public function retargeted(array $topics): self
     {
-        if ($this->type === 'topicRef') {
+        if ($this->type === NodeType::TopicRef) {
             $now = $topics[(string) $this->string('topic')] ?? null;
 
             return $now === null ? $this : new self($this->type, ['topic' => $now] + $this->attrs);
         }
-        $href = $this->type === 'text' ? (string) $this->link() : '';
+        $href = $this->type === NodeType::Text ? (string) $this->link() : '';
         $now = $topics[TopicLink::of($href) ?? ''] ?? null;
         if ($now !== null) {
             $link = TopicLink::to($now);
-            $led = static fn(Mark $mark): Mark => $mark->type === 'link' ? $link : $mark;
+            $led = static fn(Mark $mark): Mark => $mark->type === MarkType::Link ? $link : $mark;
 
-            return new self('text', text: $this->text, marks: array_map($led, $this->marks));
+            return new self(NodeType::Text, text: $this->text, marks: array_map($led, $this->marks));
         }
         $content = array_map(static fn(self $node): self => $node->retargeted($topics), $this->content);
 
@@ -185,11 +196,11 @@ final readonly class Node
     public function plainText(bool $withFootnotes = false): string
     {
         return match ($this->type) {
-            'text' => $this->text,
-            'hardBreak' => "\n",
-            'picture' => $this->string('caption') ?? '',
-            'footnote' => $withFootnotes ? " [{$this->joined()}]" : '',
-            'citation', 'topicRef', 'horizontalRule' => '',
+            NodeType::Text => $this->text,
+            NodeType::HardBreak => "\n",
+            NodeType::Picture => $this->string('caption') ?? '',
+            NodeType::Footnote => $withFootnotes ? " [{$this->joined()}]" : '',
+            NodeType::Citation, NodeType::TopicRef, NodeType::HorizontalRule => '',
             default => $this->joined($withFootnotes),
         };
     }
@@ -204,21 +215,21 @@ final readonly class Node
     /** @return array<string, mixed> the stored form; see docs/note-schema.md */
     public function toArray(): array
     {
-        $out = ['type' => $this->type];
+        $out = ['type' => $this->type->value];
         if ($this->attrs !== []) {
             $out['attrs'] = $this->attrs;
         }
         if ($this->content !== []) {
             $out['content'] = array_map(static fn(self $node): array => $node->toArray(), $this->content);
         }
-        if ($this->type === 'text') {
+        if ($this->type === NodeType::Text) {
             $out['text'] = $this->text;
         }
         if ($this->marks !== []) {
             $out['marks'] = array_map(
                 static fn(Mark $mark): array => $mark->attrs === []
-                    ? ['type' => $mark->type]
-                    : ['type' => $mark->type, 'attrs' => $mark->attrs],
+                    ? ['type' => $mark->type->value]
+                    : ['type' => $mark->type->value, 'attrs' => $mark->attrs],
                 $this->marks,
             );
         }

@@ -70,7 +70,7 @@ final readonly class Note
     }
 
     /** @return \Generator<Node> every node of a type, in reading order */
-    public function find(string $type): \Generator
+    public function find(NodeType $type): \Generator
     {
         foreach ($this->blocks as $block) {
             foreach ($block->all() as $node) {
@@ -96,7 +96,7 @@ final readonly class Note
     public function isEmpty(): bool
     {
         foreach ($this->blocks as $block) {
-            if ($block->type !== 'paragraph' || $block->content !== []) {
+            if ($block->type !== NodeType::Paragraph || $block->content !== []) {
                 return false;
             }
         }

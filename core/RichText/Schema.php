@@ -15,19 +15,19 @@ final class Schema
 {
     public const VERSION = 1;
 
-    private const INLINE = ['text', 'hardBreak', 'footnote', 'citation', 'topicRef'];
+    private const INLINE = [NodeType::Text, NodeType::HardBreak, NodeType::Footnote, NodeType::Citation, NodeType::TopicRef];
     /** What stands at the top of a note, or within a list, a quotation or a cell. */
     public const BLOCK = [
-        'paragraph',
-        'heading',
-        'bulletList',
-        'orderedList',
-        'taskList',
-        'blockquote',
-        'picture',
-        'table',
-        'codeBlock',
-        'horizontalRule',
+        NodeType::Paragraph,
+        NodeType::Heading,
+        NodeType::BulletList,
+        NodeType::OrderedList,
+        NodeType::TaskList,
+        NodeType::Blockquote,
+        NodeType::Picture,
+        NodeType::Table,
+        NodeType::CodeBlock,
+        NodeType::HorizontalRule,
     ];
     /** Node → what it may hold; `+` at the end: at least one. */
     private const CONTENT = [
@@ -62,10 +62,9 @@ final class Schema
         'citation' => ['items' => 'citations'],
         'topicRef' => ['topic' => 'id'],
     ];
-    private const MARKS = ['bold', 'italic', 'underline', 'strike', 'highlight', 'superscript', 'subscript', 'code', 'link'];
     private const SAFE_LINK = '/\A(?:https?:\/\/|mailto:|tel:|#)[^\s<>"\x00-\x1f]+\z/iu';
 
-    public static function isInline(string $type): bool
+    public static function isInline(NodeType $type): bool
     {
         return \in_array($type, self::INLINE, true);
     }
@@ -103,15 +102,16 @@ final class Schema
         if ($depth > Limits::NOTE_DEPTH) {
             throw InvalidNote::tooDeep();
         }
-        $type = \is_array($json) ? $json['type'] ?? null : null;
-        if (!\is_array($json) || !\is_string($type) || !self::allows($expected, $type)) {
-            throw InvalidNote::unknown(\is_string($type) ? $type : get_debug_type($json), $path);
+        $name = \is_array($json) ? $json['type'] ?? null : null;
+        $type = \is_string($name) ? NodeType::tryFrom($name) : null;
+        if (!\is_array($json) || $type === null || !self::allows($expected, $type)) {
+            throw InvalidNote::unknown(\is_string($name) ? $name : get_debug_type($json), $path);
         }
-        $path .= '/' . $type;
+        $path .= '/' . $type->value;
         if (array_diff_key($json, ['type' => 1, 'attrs' => 1, 'content' => 1, 'text' => 1, 'marks' => 1]) !== []) {
             throw InvalidNote::unknown('a field', $path);
         }
-        if ($type === 'text') {
+        if ($type === NodeType::Text) {
             return self::textRun($json, $path, $expected);
         }
 
@@ -122,21 +122,21 @@ final class Schema
         );
     }
 
-    private static function allows(string $expected, string $type): bool
+    private static function allows(string $expected, NodeType $type): bool
     {
         return match ($expected) {
             'block' => \in_array($type, self::BLOCK, true),
             'inline' => self::isInline($type),
-            'plainInline' => self::isInline($type) && $type !== 'footnote',
-            'cell' => $type === 'tableCell' || $type === 'tableHeader',
-            default => $type === $expected,
+            'plainInline' => self::isInline($type) && $type !== NodeType::Footnote,
+            'cell' => $type === NodeType::TableCell || $type === NodeType::TableHeader,
+            default => $type->value === $expected,
         };
     }
 
     /** @return list<Node> */
-    private static function content(string $type, mixed $json, string $path, int $depth): array
+    private static function content(NodeType $type, mixed $json, string $path, int $depth): array
     {
-        $rule = self::CONTENT[$type] ?? '';
+        $rule = self::CONTENT[$type->value] ?? '';
         if (!\is_array($json) || !array_is_list($json) || ($json !== [] && $rule === '')) {
             throw InvalidNote::unknown('content', $path);
         }
@@ -173,11 +173,12 @@ final class Schema
 
     private static function mark(mixed $json, string $path): Mark
     {
-        $type = \is_array($json) ? $json['type'] ?? null : null;
-        if (!\is_array($json) || !\is_string($type) || !\in_array($type, self::MARKS, true)) {
-            throw InvalidNote::unknown(\is_string($type) ? $type : 'a mark', $path);
+        $name = \is_array($json) ? $json['type'] ?? null : null;
+        $type = \is_string($name) ? MarkType::tryFrom($name) : null;
+        if (!\is_array($json) || $type === null) {
+            throw InvalidNote::unknown(\is_string($name) ? $name : 'a mark', $path);
         }
-        if ($type !== 'link') {
+        if ($type !== MarkType::Link) {
             return new Mark($type);
         }
         $href = \is_array($json['attrs'] ?? null) ? $json['attrs']['href'] ?? null : null;
@@ -185,16 +186,16 @@ final class Schema
             throw InvalidNote::unsafeLink($path);
         }
 
-        return new Mark('link', ['href' => $href]);
+        return new Mark(MarkType::Link, ['href' => $href]);
     }
 
     /** @return array<string, mixed> */
-    private static function attrs(string $type, mixed $json, string $path, int $depth): array
+    private static function attrs(NodeType $type, mixed $json, string $path, int $depth): array
     {
         if (!\is_array($json)) {
             throw InvalidNote::unknown('attributes', $path);
         }
-        $rules = self::ATTRS[$type] ?? [];
+        $rules = self::ATTRS[$type->value] ?? [];
         $out = [];
         foreach ($json as $name => $value) {
             if ($value === null) {

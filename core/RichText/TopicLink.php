@@ -12,7 +12,7 @@ final class TopicLink
     /** @param string $topic an id, or what else there is a bookmark for */
     public static function to(string $topic): Mark
     {
-        return new Mark('link', ['href' => '#' . self::SIGN . $topic]);
+        return new Mark(MarkType::Link, ['href' => '#' . self::SIGN . $topic]);
     }
 
     /** @return string|null what a link leads to, if it is such a one */

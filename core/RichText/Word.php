@@ -34,6 +34,6 @@ final readonly class Word
     /** @param list<Mark> $marks */
     public function withMarks(array $marks): self
     {
-        return $this->node->type !== 'text' || $this->node->marks === $marks ? $this : self::text($this->node->text, $marks);
+        return !$this->node->isText() || $this->node->marks === $marks ? $this : self::text($this->node->text, $marks);
     }
 }

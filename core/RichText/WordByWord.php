@@ -22,7 +22,7 @@ final class WordByWord
     {
         $words = [];
         foreach ($inlines as $node) {
-            if ($node->type === 'text') {
+            if ($node->isText()) {
                 preg_match_all(self::WORD, $node->text, $found);
                 foreach ($found[0] as $text) {
                     $words[] = Word::text($text, $node->marks);
@@ -47,9 +47,9 @@ final class WordByWord
         foreach ($words as $word) {
             $node = !$isCode ? $word->node : Node::text($word->node->plainText(true));
             $last = \count($inlines) - 1;
-            if ($node->type === 'text' && $last >= 0 && $inlines[$last]->type === 'text' && $inlines[$last]->marks == $node->marks) {
+            if ($node->isText() && $last >= 0 && $inlines[$last]->isText() && $inlines[$last]->marks == $node->marks) {
                 $inlines[$last] = Node::text($inlines[$last]->text . $node->text, $node->marks);
-            } elseif ($node->type !== 'text' || $node->text !== '') {
+            } elseif (!$node->isText() || $node->text !== '') {
                 $inlines[] = $node;
             }
         }
@@ -139,10 +139,10 @@ final class WordByWord
             }
         }
         $words = self::apart($out);
-        while ($words !== [] && trim($words[0]->node->plainText()) === '' && $words[0]->node->type === 'text') {
+        while ($words !== [] && trim($words[0]->node->plainText()) === '' && $words[0]->node->isText()) {
             array_shift($words);
         }
-        while ($words !== [] && trim(($last = $words[\count($words) - 1])->node->plainText()) === '' && $last->node->type === 'text') {
+        while ($words !== [] && trim(($last = $words[\count($words) - 1])->node->plainText()) === '' && $last->node->isText()) {
             array_pop($words);
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Search;
 
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Schema;
 
 /** The runs of text of a block, as one string each: what is not text stands in them as one sign. */
@@ -42,14 +43,18 @@ final class Lines
 
     private static function isLine(Node $node): bool
     {
-        return $node->content === [] ? !\in_array($node->type, ['table', 'tableRow'], true) : Schema::isInline($node->content[0]->type);
+        return $node->content === [] ? !\in_array(
+            $node->type,
+            [NodeType::Table, NodeType::TableRow],
+            true,
+        ) : Schema::isInline($node->content[0]->type);
     }
 
     public static function text(Node $line): string
     {
         return implode('', array_map(static fn(Node $inline): string => match ($inline->type) {
-            'text' => $inline->text,
-            'hardBreak' => "\n",
+            NodeType::Text => $inline->text,
+            NodeType::HardBreak => "\n",
             default => self::OTHER,
         }, $line->content));
     }

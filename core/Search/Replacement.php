@@ -85,7 +85,7 @@ final class Replacement
         $content = [];
         $at = 0;
         foreach ($line->content as $inline) {
-            $length = $inline->type === 'text' ? mb_strlen($inline->text) : 1;
+            $length = $inline->isText() ? mb_strlen($inline->text) : 1;
             $text = '';
             $kept = 0;
             foreach ($hits as $hit) {
@@ -98,7 +98,7 @@ final class Replacement
                 $kept = $to;
             }
             $at += $length;
-            if ($inline->type !== 'text') {
+            if (!$inline->isText()) {
                 $content = $kept === 0 ? [...$content, $inline] : [...$content, ...$text === '' ? [] : [Node::text($text)]];
                 continue;
             }

@@ -8,6 +8,7 @@ use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Fonts\WebFonts;
 use Embrel\Plan\Plan;
+use Embrel\RichText\NodeType;
 
 /** The formats that a plan can be handed over in: the one table of writers. */
 enum Format: string
@@ -143,7 +144,7 @@ enum Format: string
         }
         foreach (Draft::topics($plan, $choices->from) as $id) {
             $topic = $plan->topic($id);
-            foreach ($choices->notes ? $topic->note?->find('picture') ?? [] : [] as $picture) {
+            foreach ($choices->notes ? $topic->note?->find(NodeType::Picture) ?? [] : [] as $picture) {
                 if ($picture->string('picture') !== null) {
                     return $package;
                 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Writer;
 
 use Embrel\Plan\Plan;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 
 /** Counts what a format could not express, and says it in sentences. */
@@ -53,7 +54,7 @@ final class Losses
         $losses = self::ofPictures($plan, $from);
         foreach ($notes ? $plan->branch($from) : [] as $id) {
             $note = $plan->topics[$id]->note;
-            foreach ($note?->find('picture') ?? [] as $_picture) {
+            foreach ($note?->find(NodeType::Picture) ?? [] as $_picture) {
                 $losses->note('picture');
             }
             if ($note !== null && !self::isPlain($note)) {
@@ -70,7 +71,7 @@ final class Losses
             foreach ($block->all() as $node) {
                 if (
                     $node->marks !== []
-                    || \in_array($node->type, ['heading', 'bulletList', 'orderedList', 'taskList', 'table', 'codeBlock', 'blockquote'], true)
+                    || \in_array($node->type, [NodeType::Heading, NodeType::BulletList, NodeType::OrderedList, NodeType::TaskList, NodeType::Table, NodeType::CodeBlock, NodeType::Blockquote], true)
                 ) {
                     return false;
                 }

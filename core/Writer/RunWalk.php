@@ -6,6 +6,7 @@ namespace Embrel\Writer;
 
 use Embrel\Document\Pictures;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\TopicLink;
 
 /** The walk over what stands in a paragraph, for formats that have runs with properties: each says how it writes what it meets. */
@@ -37,9 +38,9 @@ abstract class RunWalk
         $out = '';
         foreach ($nodes as $node) {
             $out .= match ($node->type) {
-                'text' => $this->run($node),
-                'hardBreak' => $this->lineBreak(),
-                'footnote' => $this->footnote($node),
+                NodeType::Text => $this->run($node),
+                NodeType::HardBreak => $this->lineBreak(),
+                NodeType::Footnote => $this->footnote($node),
                 default => '',
             };
         }

@@ -24,6 +24,7 @@ use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
 use Embrel\Reader\Format;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 use Embrel\Shape;
 
@@ -109,7 +110,7 @@ final class SampleSeeder
      */
     private static function pictured(Note $note, array $picture, string $id): Note
     {
-        $node = new Node('picture', [
+        $node = new Node(NodeType::Picture, [
             'id' => $id,
             'picture' => (string) hash_file('sha256', self::file($picture['file'])),
             'width' => 640,
@@ -159,18 +160,18 @@ final class SampleSeeder
         $content = [];
         foreach ($node->content as $child) {
             foreach (
-                $child->type === 'text'
+                $child->type === NodeType::Text
                     ? (preg_split('/(⟦[^⟧]+⟧)/u', $child->text, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY)
                     ?: [])
                     : [$child] as $piece
             ) {
                 $content[] = match (true) {
                     $piece instanceof Node => self::resolved($piece, $sources, $titles),
-                    preg_match('/\A⟦(?:(see) )?(\w+) ?(.*)⟧\z/u', $piece, $m) === 1 => new Node('citation', [
+                    preg_match('/\A⟦(?:(see) )?(\w+) ?(.*)⟧\z/u', $piece, $m) === 1 => new Node(NodeType::Citation, [
                         'items' => [array_filter(['source' => $sources[$m[2]]->id, 'prefix' => $m[1], 'pages' => $m[3]])],
                     ]),
-                    preg_match('/\A⟦§ (.+)⟧\z/u', $piece, $m) === 1 => new Node('topicRef', ['topic' => $titles[$m[1]]]),
-                    preg_match('/\A⟦\* (.+)⟧\z/u', $piece, $m) === 1 => new Node('footnote', content: [Node::text($m[1])]),
+                    preg_match('/\A⟦§ (.+)⟧\z/u', $piece, $m) === 1 => new Node(NodeType::TopicRef, ['topic' => $titles[$m[1]]]),
+                    preg_match('/\A⟦\* (.+)⟧\z/u', $piece, $m) === 1 => new Node(NodeType::Footnote, content: [Node::text($m[1])]),
                     default => Node::text($piece, $child->marks),
                 };
             }

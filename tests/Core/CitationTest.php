@@ -13,6 +13,7 @@ use Embrel\Citation\References;
 use Embrel\Citation\Source;
 use Embrel\Citation\SourceKind;
 use Embrel\Citation\Titles;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -771,7 +772,7 @@ final class CitationTest extends TestCase
     /** @param list<Node> $runs */
     private static function marked(array $runs): string
     {
-        return implode('', array_map(static fn(Node $run): string => $run->has('italic') ? "*{$run->text}*" : $run->text, $runs));
+        return implode('', array_map(static fn(Node $run): string => $run->has(MarkType::Italic) ? "*{$run->text}*" : $run->text, $runs));
     }
 
     private static function cited(string $source, string $pages = ''): Cited

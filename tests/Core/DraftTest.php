@@ -17,6 +17,7 @@ use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Relation;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -33,10 +34,10 @@ final class DraftTest extends TestCase
         }
         $ids = array_map(Build::ulid(...), range(1, 9));
         $blocks = [
-            Node::paragraph([Node::text('four words of text'), new Node('footnote', [], [Node::text('two more')])], $ids[1]),
-            (new Node('blockquote', [], [Node::plain('three quoted words')]))->withId($ids[2]),
-            (new Node('picture', ['picture' => str_repeat('a', 64), 'caption' => 'The wall']))->withId($ids[3]),
-            (new Node('picture', ['picture' => str_repeat('b', 64)]))->withId($ids[4]),
+            Node::paragraph([Node::text('four words of text'), new Node(NodeType::Footnote, [], [Node::text('two more')])], $ids[1]),
+            (new Node(NodeType::Blockquote, [], [Node::plain('three quoted words')]))->withId($ids[2]),
+            (new Node(NodeType::Picture, ['picture' => str_repeat('a', 64), 'caption' => 'The wall']))->withId($ids[3]),
+            (new Node(NodeType::Picture, ['picture' => str_repeat('b', 64)]))->withId($ids[4]),
         ];
         $plan = $plan
             ->with($plan->topic(Build::id($plan, 'Tide'))->withNote(Note::of($blocks)))

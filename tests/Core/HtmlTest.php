@@ -9,6 +9,7 @@ use Embrel\Plan\Plan;
 use Embrel\Reader\Format;
 use Embrel\RichText\Mark;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
@@ -36,8 +37,8 @@ final class HtmlTest extends TestCase
     /** A block in short: its type, and in brackets what is in it; text with its marks in front. */
     private static function form(Node $node): string
     {
-        if ($node->type === 'text') {
-            return implode('', array_map(static fn(Mark $mark): string => $mark->type . ':', $node->marks)) . $node->text;
+        if ($node->type === NodeType::Text) {
+            return implode('', array_map(static fn(Mark $mark): string => $mark->type->value . ':', $node->marks)) . $node->text;
         }
         $says = implode(
             '',
@@ -48,7 +49,7 @@ final class HtmlTest extends TestCase
         );
         $within = implode('|', array_map(self::form(...), $node->content));
 
-        return (self::SHORT[$node->type] ?? $node->type) . $says . ($within === '' ? '' : "({$within})");
+        return (self::SHORT[$node->type->value] ?? $node->type->value) . $says . ($within === '' ? '' : "({$within})");
     }
 
     /** @return iterable<string, array{string, string}> what stands under a heading → the blocks of its note */

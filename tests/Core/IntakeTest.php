@@ -10,6 +10,7 @@ use Embrel\Plan\Plan;
 use Embrel\Reader\Format;
 use Embrel\Reader\Markdown\Recognition;
 use Embrel\Reader\Unreadable;
+use Embrel\RichText\NodeType;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
@@ -145,9 +146,9 @@ final class IntakeTest extends TestCase
         $file = Package::docx($body, self::H1, ['word/numbering.xml' => $numbering], $relation);
         $read = Build::intake(Format::Docx, $file);
         [$list, $table] = array_values($read->plan->topic(Build::id($read->plan, 'Mud'))->note->blocks ?? []);
-        self::assertSame(['orderedList', 3, 2], [$list->type, $list->int('start', 1), \count($list->content)]);
-        self::assertSame('bulletList', $list->content[0]->content[1]->type);
-        self::assertSame(['tableHeader', 2], [$table->content[0]->content[0]->type, \count($table->content[0]->content)]);
+        self::assertSame([NodeType::OrderedList, 3, 2], [$list->type, $list->int('start', 1), \count($list->content)]);
+        self::assertSame(NodeType::BulletList, $list->content[0]->content[1]->type);
+        self::assertSame([NodeType::TableHeader, 2], [$table->content[0]->content[0]->type, \count($table->content[0]->content)]);
         $points = Build::intake(Format::Docx, $file, new Options(lists: true))->plan;
         self::assertSame(
             "Mud\n  a\n    b\n    c\n  d\n  ",
@@ -174,7 +175,10 @@ final class IntakeTest extends TestCase
             Package::docx($body, self::H1, ['word/media/a.png' => Package::png(), 'word/media/b.emf' => 'no picture at all'], $relations),
         );
         $blocks = array_values($read->plan->topic(Build::id($read->plan, 'Mud'))->note->blocks ?? []);
-        self::assertSame(['paragraph', 'picture', 'paragraph', 'picture'], array_map(static fn($block): string => $block->type, $blocks));
+        self::assertSame(
+            ['paragraph', 'picture', 'paragraph', 'picture'],
+            array_map(static fn($block): string => $block->type->value, $blocks),
+        );
         self::assertSame(
             [hash('sha256', Package::png()), 'The wall', 100],
             [$blocks[1]->string('picture'), $blocks[1]->string('alt'), $blocks[1]->int('width', 0)],
@@ -269,7 +273,7 @@ final class IntakeTest extends TestCase
         self::assertSame("Mud\n  Numbered heading", Build::outline($read->plan));
         self::assertStringStartsWith('one  two bold [below]', self::note($read->plan, 'Mud'));
         $blocks = array_values($read->plan->topic(Build::id($read->plan, 'Mud'))->note->blocks ?? []);
-        self::assertSame(['orderedList', 'bulletList'], [$blocks[1]->type, $blocks[1]->content[0]->content[1]->type]);
+        self::assertSame([NodeType::OrderedList, NodeType::BulletList], [$blocks[1]->type, $blocks[1]->content[0]->content[1]->type]);
         $below = array_values($read->plan->topic(Build::id($read->plan, 'Numbered heading'))->note->blocks ?? []);
         self::assertSame([3, 76], [\count($below[0]->content[0]->content), $below[1]->int('width', 0)]);
         self::assertSame(

@@ -10,6 +10,7 @@ use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Reader\Format as Reading;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\Writer\Format as Writing;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -96,7 +97,10 @@ final class LinksTest extends TestCase
             [$wall],
             array_values(
                 array_filter(
-                    array_map(static fn(Node $node): ?string => $node->type === 'topicRef' ? $node->attrs['topic'] : null, $inlines),
+                    array_map(
+                        static fn(Node $node): ?string => $node->type === NodeType::TopicRef ? $node->attrs['topic'] : null,
+                        $inlines,
+                    ),
                 ),
             ),
         );

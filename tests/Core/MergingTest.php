@@ -9,8 +9,10 @@ use Embrel\Operation\EditNote;
 use Embrel\Plan\Plan;
 use Embrel\RichText\LongestCommon;
 use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Merging;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 use Embrel\RichText\WordByWord;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -54,17 +56,17 @@ final class MergingTest extends TestCase
         $joined = Merging::of(
             $node(Node::text('The tide')),
             $node(Node::text('The tide rises')),
-            $node(Node::text('The '), Node::text('tide', [new Mark('bold')])),
+            $node(Node::text('The '), Node::text('tide', [new Mark(MarkType::Bold)])),
         );
-        self::assertEquals($node(Node::text('The '), Node::text('tide', [new Mark('bold')]), Node::text(' rises')), $joined);
+        self::assertEquals($node(Node::text('The '), Node::text('tide', [new Mark(MarkType::Bold)]), Node::text(' rises')), $joined);
     }
 
     public function testItemsOfAListAreJoinedOneByOneAndNewOnesKept(): void
     {
         $list = static fn(string ...$items): Node => new Node(
-            'bulletList',
+            NodeType::BulletList,
             ['id' => Build::ulid(1)],
-            array_map(static fn(string $item): Node => new Node('listItem', content: [Node::plain($item)]), array_values($items)),
+            array_map(static fn(string $item): Node => new Node(NodeType::ListItem, content: [Node::plain($item)]), array_values($items)),
         );
         self::assertSame(
             "one\ntwo\nthree more",
@@ -79,9 +81,9 @@ final class MergingTest extends TestCase
         $joined = Merging::of(
             Node::plain('Walls', $id),
             Node::plain('Old walls', $id),
-            new Node('heading', ['id' => $id, 'level' => 2], [Node::text('Walls')]),
+            new Node(NodeType::Heading, ['id' => $id, 'level' => 2], [Node::text('Walls')]),
         );
-        self::assertEquals(new Node('heading', ['id' => $id, 'level' => 2], [Node::text('Old walls')]), $joined);
+        self::assertEquals(new Node(NodeType::Heading, ['id' => $id, 'level' => 2], [Node::text('Old walls')]), $joined);
     }
 
     public function testAParagraphThatWasTakenOutKeepsOnlyWhatIsNew(): void

@@ -14,6 +14,7 @@ use Embrel\Pages\Typesetter;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Properties;
+use Embrel\RichText\NodeType;
 use Embrel\Writer\Format;
 use Embrel\Writer\Pdf\PdfWriter;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -149,7 +150,7 @@ final class PagesTest extends TestCase
         $expected = 0;
         foreach (Draft::of($plan, new Choices())->elements as $element) {
             foreach ($element->block?->all() ?? [] as $node) {
-                $expected += $node->type === 'footnote' ? 1 : 0;
+                $expected += $node->type === NodeType::Footnote ? 1 : 0;
             }
         }
         self::assertSame($expected, $seen);

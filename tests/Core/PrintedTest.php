@@ -18,6 +18,7 @@ use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Reader\Format as Reading;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 use Embrel\Writer\Format;
 use Embrel\Writer\Html\HtmlWriter;
@@ -179,14 +180,17 @@ final class PrintedTest extends TestCase
     {
         $plan = Build::plan("Wall\nTide\n  Mud" . $more);
         $plan = $plan->withProperties($plan->properties->with(['citation_style' => $style]));
-        $cite = static fn(string $pages): Node => new Node('citation', ['items' => [['source' => Build::ulid(8), 'pages' => $pages]]]);
+        $cite = static fn(string $pages): Node => new Node(
+            NodeType::Citation,
+            ['items' => [['source' => Build::ulid(8), 'pages' => $pages]]],
+        );
         $note = Note::of([
             Node::paragraph(
                 [
                     Node::text('The wall was dear '),
                     $cite('61'),
                     Node::text('. It stood. See '),
-                    new Node('topicRef', ['topic' => Build::id($plan, 'Mud')]),
+                    new Node(NodeType::TopicRef, ['topic' => Build::id($plan, 'Mud')]),
                     Node::text('.'),
                 ],
                 Build::ulid(20),
@@ -194,11 +198,14 @@ final class PrintedTest extends TestCase
             Node::paragraph(
                 [
                     Node::text('Own words'),
-                    new Node('footnote', content: [Node::text('A note of my own, see '), $cite('62'), Node::text('.')]),
+                    new Node(NodeType::Footnote, content: [Node::text('A note of my own, see '), $cite('62'), Node::text('.')]),
                 ],
                 Build::ulid(21),
             ),
-            new Node('picture', ['id' => Build::ulid(22), 'picture' => self::PICTURE, 'caption' => 'The wall in 1890', 'alt' => 'A wall']),
+            new Node(
+                NodeType::Picture,
+                ['id' => Build::ulid(22), 'picture' => self::PICTURE, 'caption' => 'The wall in 1890', 'alt' => 'A wall'],
+            ),
         ]);
 
         return $plan->with($plan->topic(Build::id($plan, 'Wall'))->withNote($note))->withSources([

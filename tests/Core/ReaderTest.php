@@ -12,6 +12,7 @@ use Embrel\Plan\Topic;
 use Embrel\Reader\Format;
 use Embrel\Reader\Unreadable;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
@@ -152,7 +153,7 @@ final class ReaderTest extends TestCase
         self::assertSame("A b\n  C", Build::outline($plan));
         self::assertSame('before', $plan->topic(Plan::ROOT)->note?->plainText());
         self::assertSame("text bold l\nx\ny", $plan->topic(Build::id($plan, 'A b'))->note?->plainText());
-        self::assertSame('blockquote', array_values($plan->topic(Build::id($plan, 'C'))->note->blocks ?? [])[0]->type);
+        self::assertSame(NodeType::Blockquote, array_values($plan->topic(Build::id($plan, 'C'))->note->blocks ?? [])[0]->type);
     }
 
     public function testMarkdownListsAreTopicsWithoutHeadingsOrOnRequest(): void
@@ -211,7 +212,7 @@ final class ReaderTest extends TestCase
                 $footnotes,
                 array_sum(
                     array_map(
-                        static fn(Topic $topic): int => $topic->note === null ? 0 : iterator_count($topic->note->find('footnote')),
+                        static fn(Topic $topic): int => $topic->note === null ? 0 : iterator_count($topic->note->find(NodeType::Footnote)),
                         $plan->topics,
                     ),
                 ),
@@ -249,7 +250,7 @@ final class ReaderTest extends TestCase
             $topic->note?->plainText(),
             ...array_map(
                 static fn(Node $one): string => $plan->topic((string) $one->string('topic'))->title,
-                $topic->note === null ? [] : iterator_to_array($topic->note->find('topicRef'), false),
+                $topic->note === null ? [] : iterator_to_array($topic->note->find(NodeType::TopicRef), false),
             ),
         ]);
         $words = static fn(Topic $topic): int => \count(preg_split('/\s+/u', $says($topic), -1, PREG_SPLIT_NO_EMPTY) ?: []);

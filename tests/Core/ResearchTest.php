@@ -21,7 +21,9 @@ use Embrel\Operation\OperationRefused;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -115,7 +117,7 @@ final class ResearchTest extends TestCase
         self::assertSame("Section\n  Next", Build::outline($after));
         $blocks = array_values($after->topic(Build::id($plan, 'Section'))->note->blocks ?? []);
         self::assertSame(
-            [['blockquote', '“A wall is a promise” ']],
+            [[NodeType::Blockquote, '“A wall is a promise” ']],
             array_map(static fn(Node $block): array => [$block->type, $block->plainText()], $blocks),
         );
         self::assertSame(['items' => [['source' => Build::ulid(8), 'pages' => '61']]], $blocks[0]->content[0]->content[2]->attrs);
@@ -168,7 +170,7 @@ final class ResearchTest extends TestCase
     {
         $plan = self::plan("Section\n  One\n    Two\n  Three");
         $two = $plan->topic(Build::id($plan, 'Two'));
-        $plan = $plan->with($two->withNote(Note::of([Node::paragraph([Node::text('bold', [new Mark('bold')])], Build::ulid(50))])));
+        $plan = $plan->with($two->withNote(Note::of([Node::paragraph([Node::text('bold', [new Mark(MarkType::Bold)])], Build::ulid(50))])));
         $section = Build::id($plan, 'Section');
         $list = (new FoldTopics([Build::id($plan, 'One'), Build::id($plan, 'Three')], null, FoldAs::BulletList, Build::ulid(90)))->apply(
             $plan,
@@ -180,11 +182,11 @@ final class ResearchTest extends TestCase
         self::assertSame("Section\n  One\n    Two\n  Three", Build::outline($divided));
         self::assertTrue($divided->topic($section)->note?->isEmpty());
         $kept = array_values($divided->topic(Build::id($divided, 'Two'))->note->blocks ?? []);
-        self::assertTrue($kept[0]->content[0]->has('bold'), 'Formatting is kept through both.');
+        self::assertTrue($kept[0]->content[0]->has(MarkType::Bold), 'Formatting is kept through both.');
 
         $paragraphs = (new FoldTopics([Build::id($plan, 'One')], null, FoldAs::Paragraphs, Build::ulid(92)))->apply($plan);
         self::assertSame(
-            ['paragraph', 'paragraph', 'paragraph'],
+            [NodeType::Paragraph, NodeType::Paragraph, NodeType::Paragraph],
             array_column(array_values($paragraphs->topic($section)->note->blocks ?? []), 'type'),
         );
     }
@@ -194,9 +196,9 @@ final class ResearchTest extends TestCase
         $plan = self::plan("Section\n  Old part");
         $section = Build::id($plan, 'Section');
         $heading = static fn(int $level, string $text, int $id): Node => new Node(
-            'heading',
+            NodeType::Heading,
             ['id' => Build::ulid($id), 'level' => $level],
-            [Node::text($text, [new Mark('bold')])],
+            [Node::text($text, [new Mark(MarkType::Bold)])],
         );
         $plan = $plan->with(
             $plan

@@ -16,7 +16,10 @@ use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
 use Embrel\Reader\Format as Reading;
 use Embrel\RichText\Flow;
+use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\Writer\Format as Writing;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -191,17 +194,17 @@ final class RoundTripTest extends TestCase
     private static function form(Node $node, string $format): array
     {
         // In Markdown a heading within a note is a bold line.
-        if ($format === 'md' && $node->type === 'heading') {
+        if ($format === 'md' && $node->type === NodeType::Heading) {
             return ['type' => 'paragraph', 'text' => $node->plainText()];
         }
         if (
             $format === 'md'
-            && $node->type === 'paragraph'
+            && $node->type === NodeType::Paragraph
             && $node->content !== []
             && array_filter(
                 $node->content,
-                static fn(Node $run): bool => $run->type !== 'text'
-                    || (trim($run->text) !== '' && !$run->has('bold') && !$run->has('code')),
+                static fn(Node $run): bool => $run->type !== NodeType::Text
+                    || (trim($run->text) !== '' && !$run->has(MarkType::Bold) && !$run->has(MarkType::Code)),
             ) === []
         ) {
             return ['type' => 'paragraph', 'text' => $node->plainText()];
@@ -209,14 +212,15 @@ final class RoundTripTest extends TestCase
         $flow = new Flow();
         $content = [];
         foreach ($node->content as $child) {
-            if ($child->type === 'text') {
+            if ($child->type === NodeType::Text) {
                 $marks = $child->marks;
                 usort(
                     $marks,
-                    static fn($a, $b): int => array_search($a->type, self::MARKS, true) <=> array_search($b->type, self::MARKS, true),
+                    static fn(Mark $a, Mark $b): int
+                        => array_search($a->type->value, self::MARKS, true) <=> array_search($b->type->value, self::MARKS, true),
                 );
                 $flow->text($child->text, $marks);
-            } elseif (\in_array($child->type, ['hardBreak', 'footnote'], true)) {
+            } elseif (\in_array($child->type, [NodeType::HardBreak, NodeType::Footnote], true)) {
                 $flow->put($child);
             } else {
                 $content[] = self::form($child, $format);
@@ -224,8 +228,8 @@ final class RoundTripTest extends TestCase
         }
         foreach ($flow->nodes() as $run) {
             $content[]
-                = $run->type === 'footnote'
-                    ? ['footnote' => self::form(new Node('paragraph', [], $run->content), $format)] : $run->toArray();
+                = $run->type === NodeType::Footnote
+                    ? ['footnote' => self::form(new Node(NodeType::Paragraph, [], $run->content), $format)] : $run->toArray();
         }
 
         $attrs = array_diff_key($node->attrs, ['id' => 1]);

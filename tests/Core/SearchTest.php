@@ -6,7 +6,9 @@ namespace Tests\Core;
 
 use Embrel\Plan\Plan;
 use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 use Embrel\Search\Hit;
 use Embrel\Search\Lines;
@@ -22,19 +24,19 @@ final class SearchTest extends TestCase
     private static function plan(): Plan
     {
         $plan = Build::plan("The marsh\n  Marshland birds\n  Élan and ÉLAN\nNobody’s wall\n  5 * 3 (about)");
-        $item = static fn(string $text): Node => new Node('listItem', [], [Node::plain($text)]);
+        $item = static fn(string $text): Node => new Node(NodeType::ListItem, [], [Node::plain($text)]);
         $note = Note::of([
             Node::paragraph(
                 [
                     Node::text('A mar'),
-                    Node::text('sh of ', [new Mark('bold')]),
+                    Node::text('sh of ', [new Mark(MarkType::Bold)]),
                     Node::text('salt'),
-                    new Node('hardBreak'),
+                    new Node(NodeType::HardBreak),
                     Node::text('marsh again'),
                 ],
                 Build::ulid(1),
             ),
-            new Node('bulletList', ['id' => Build::ulid(2)], [$item('no'), $item('one marsh, two marsh')]),
+            new Node(NodeType::BulletList, ['id' => Build::ulid(2)], [$item('no'), $item('one marsh, two marsh')]),
         ]);
 
         return $plan->with($plan->topic(Build::id($plan, 'Nobody’s wall'))->withNote($note));
@@ -90,7 +92,7 @@ final class SearchTest extends TestCase
         self::assertSame("A fen of salt\nfen again\nno\none fen, two fen", $note->plainText());
         self::assertSame('A fen', $note->blocks[Build::ulid(1)]->content[0]->text);
         self::assertSame(' of ', $note->blocks[Build::ulid(1)]->content[1]->text);
-        self::assertTrue($note->blocks[Build::ulid(1)]->content[1]->has('bold'), 'What was bold stays bold.');
+        self::assertTrue($note->blocks[Build::ulid(1)]->content[1]->has(MarkType::Bold), 'What was bold stays bold.');
         self::assertSame(
             $plan->topic(Build::id($plan, 'Nobody’s wall'))->note?->toJson(),
             Build::back($plan, $after)->topic(Build::id($plan, 'Nobody’s wall'))->note?->toJson(),
@@ -108,9 +110,12 @@ final class SearchTest extends TestCase
             mt_srand($seed);
             $pieces = [];
             for ($i = mt_rand(1, 12); $i > 0; --$i) {
-                $marks = mt_rand(0, 1) === 0 ? [] : [new Mark(['bold', 'italic', 'underline'][mt_rand(0, 2)])];
+                $marks = mt_rand(0, 1) === 0 ? [] : [new Mark([MarkType::Bold, MarkType::Italic, MarkType::Underline][mt_rand(0, 2)])];
                 $pieces[]
-                    = mt_rand(0, 9) === 0 ? new Node('hardBreak') : Node::text($letters[mt_rand(0, 6)] . $letters[mt_rand(0, 6)], $marks);
+                    = mt_rand(0, 9) === 0 ? new Node(NodeType::HardBreak) : Node::text(
+                        $letters[mt_rand(0, 6)] . $letters[mt_rand(0, 6)],
+                        $marks,
+                    );
             }
             $block = Node::paragraph($pieces, Build::ulid(1));
             $plan = Plan::titled('T');

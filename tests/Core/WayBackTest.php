@@ -17,6 +17,7 @@ use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
 use Embrel\Reader\Format as Reading;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 use Embrel\Writer\Format as Writing;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -37,7 +38,7 @@ final class WayBackTest extends TestCase
         $note = Note::of([
             Node::plain('The first words stay as they are.', Build::ulid(41)),
             Node::paragraph(
-                [Node::text('It leads to '), new Node('topicRef', ['topic' => Build::id($plan, 'Wall')]), Node::text(' below.')],
+                [Node::text('It leads to '), new Node(NodeType::TopicRef, ['topic' => Build::id($plan, 'Wall')]), Node::text(' below.')],
                 Build::ulid(42),
             ),
         ]);
@@ -108,7 +109,9 @@ final class WayBackTest extends TestCase
                     ? $so
                     : $so->with(
                         $topic->withNote(
-                            Note::of(array_filter($topic->note->blocks, static fn(Node $block): bool => $block->type !== 'picture')),
+                            Note::of(
+                                array_filter($topic->note->blocks, static fn(Node $block): bool => $block->type !== NodeType::Picture),
+                            ),
                         ),
                     ),
                 $plan,
@@ -131,7 +134,7 @@ final class WayBackTest extends TestCase
         $pictures = new Shelved([$png]);
         foreach (['The wall in 1890', 'Figure 7. A caption of the writer’s own'] as $caption) {
             $plan = self::plan();
-            $picture = (new Node('picture', ['picture' => $pictures->ids()[0], 'caption' => $caption, 'alt' => 'A wall']))->withId(
+            $picture = (new Node(NodeType::Picture, ['picture' => $pictures->ids()[0], 'caption' => $caption, 'alt' => 'A wall']))->withId(
                 Build::ulid(51),
             );
             $plan = $plan->with(

@@ -15,6 +15,7 @@ use Embrel\Plan\Plan;
 use Embrel\Plan\Properties;
 use Embrel\Reader\Format as Reading;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 use Embrel\Writer\Format;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -46,31 +47,37 @@ final class WordProcessorTest extends TestCase
     {
         $plan = Build::plan("Tide & sand\n  Mud\n    Deep\n  a point\nWall\n  Stone");
         $plan = $plan->with($plan->topic(Build::id($plan, 'a point'))->with(['kind' => Kind::Point]));
-        $item = static fn(string $text): Node => new Node('listItem', [], [Node::plain($text)]);
+        $item = static fn(string $text): Node => new Node(NodeType::ListItem, [], [Node::plain($text)]);
         $blocks = [
             Node::paragraph(
-                [Node::text('The marsh stands between them.'), new Node('footnote', [], [Node::text('As the old map has it.')])],
+                [Node::text('The marsh stands between them.'), new Node(NodeType::Footnote, [], [Node::text('As the old map has it.')])],
                 Build::ulid(1),
             ),
-            new Node('orderedList', ['id' => Build::ulid(2), 'start' => 3], [$item('third'), $item('fourth')]),
-            new Node('picture', [
+            new Node(NodeType::OrderedList, ['id' => Build::ulid(2), 'start' => 3], [$item('third'), $item('fourth')]),
+            new Node(NodeType::Picture, [
                 'id' => Build::ulid(3),
                 'picture' => hash('sha256', Package::png(90, 60)),
                 'caption' => 'The wall in spring',
             ]),
             new Node(
-                'table',
+                NodeType::Table,
                 ['id' => Build::ulid(4)],
                 [
                     new Node(
-                        'tableRow',
+                        NodeType::TableRow,
                         [],
-                        [new Node('tableHeader', [], [Node::plain('Bird')]), new Node('tableHeader', [], [Node::plain('Count')])],
+                        [
+                            new Node(NodeType::TableHeader, [], [Node::plain('Bird')]),
+                            new Node(NodeType::TableHeader, [], [Node::plain('Count')]),
+                        ],
                     ),
                     new Node(
-                        'tableRow',
+                        NodeType::TableRow,
                         [],
-                        [new Node('tableCell', [], [Node::plain('Redshank')]), new Node('tableCell', [], [Node::plain('41')])],
+                        [
+                            new Node(NodeType::TableCell, [], [Node::plain('Redshank')]),
+                            new Node(NodeType::TableCell, [], [Node::plain('41')]),
+                        ],
                     ),
                 ],
             ),
@@ -222,12 +229,12 @@ final class WordProcessorTest extends TestCase
             $note = $plan->topic(Build::id($plan, 'Mud'))->note ?? self::fail("{$name} lost a note.");
             self::assertSame(
                 ['paragraph', 'orderedList', 'picture', 'table'],
-                array_map(static fn(Node $block): string => $block->type, array_values($note->blocks)),
+                array_map(static fn(Node $block): string => $block->type->value, array_values($note->blocks)),
                 $name,
             );
             self::assertStringContainsString('The marsh stands between them. [As the old map has it.]', $note->plainText(true));
-            self::assertSame(3, $note->find('orderedList')->current()->int('start', 1));
-            $picture = $note->find('picture')->current();
+            self::assertSame(3, $note->find(NodeType::OrderedList)->current()->int('start', 1));
+            $picture = $note->find(NodeType::Picture)->current();
             self::assertSame(
                 [hash('sha256', Package::png(90, 60)), 'The wall in spring'],
                 [$picture->string('picture'), $picture->string('caption')],

@@ -24,7 +24,9 @@ use Embrel\Plan\Topic;
 use Embrel\Plan\TopicForm;
 use Embrel\Reader\Format as Reading;
 use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 use Embrel\RichText\Schema;
 use Embrel\Writer\Format;
@@ -161,33 +163,37 @@ final class WriterTest extends TestCase
 
     public function testNumberedTextKeepsColumnsAndTheSignsOfLists(): void
     {
-        $cell = static fn(string $type, string $text): Node => new Node($type, [], [Node::plain($text)]);
-        $row = static fn(string $type, string ...$cells): Node => new Node(
-            'tableRow',
+        $cell = static fn(NodeType $type, string $text): Node => new Node($type, [], [Node::plain($text)]);
+        $row = static fn(NodeType $type, string ...$cells): Node => new Node(
+            NodeType::TableRow,
             [],
             array_map(static fn(string $text): Node => $cell($type, $text), array_values($cells)),
         );
-        $list = static fn(string $type, Node ...$items): Node => new Node(
+        $list = static fn(NodeType $type, Node ...$items): Node => new Node(
             $type,
-            ['id' => Build::ulid(mt_rand(100, 999))] + ($type === 'orderedList' ? ['start' => 3] : []),
+            ['id' => Build::ulid(mt_rand(100, 999))] + ($type === NodeType::OrderedList ? ['start' => 3] : []),
             array_values($items),
         );
         $note = Note::of([
-            new Node('table', ['id' => Build::ulid(1)], [$row('tableHeader', 'Line', 'Rise'), $row('tableCell', 'Winter storms', '4')]),
-            $list(
-                'bulletList',
-                new Node(
-                    'listItem',
-                    [],
-                    [Node::plain('one'), new Node('orderedList', [], [new Node('listItem', [], [Node::plain('in it')])])],
-                ),
-                new Node('listItem', [], [Node::plain('two')]),
+            new Node(
+                NodeType::Table,
+                ['id' => Build::ulid(1)],
+                [$row(NodeType::TableHeader, 'Line', 'Rise'), $row(NodeType::TableCell, 'Winter storms', '4')],
             ),
-            $list('orderedList', new Node('listItem', [], [Node::plain('third')])),
             $list(
-                'taskList',
-                new Node('taskItem', ['checked' => true], [Node::plain('done')]),
-                new Node('taskItem', [], [Node::plain('not yet')]),
+                NodeType::BulletList,
+                new Node(
+                    NodeType::ListItem,
+                    [],
+                    [Node::plain('one'), new Node(NodeType::OrderedList, [], [new Node(NodeType::ListItem, [], [Node::plain('in it')])])],
+                ),
+                new Node(NodeType::ListItem, [], [Node::plain('two')]),
+            ),
+            $list(NodeType::OrderedList, new Node(NodeType::ListItem, [], [Node::plain('third')])),
+            $list(
+                NodeType::TaskList,
+                new Node(NodeType::TaskItem, ['checked' => true], [Node::plain('done')]),
+                new Node(NodeType::TaskItem, [], [Node::plain('not yet')]),
             ),
         ]);
         $plan = Build::plan('A')->withProperties(new Properties(scheme: Scheme::None));
@@ -412,8 +418,8 @@ final class WriterTest extends TestCase
     {
         $plan = Build::plan("Tide\nWall");
         $marked = [
-            Node::paragraph([Node::text('high', [new Mark('bold')])], Build::ulid(1)),
-            (new Node('picture', ['picture' => str_repeat('a', 64)]))->withId(Build::ulid(2)),
+            Node::paragraph([Node::text('high', [new Mark(MarkType::Bold)])], Build::ulid(1)),
+            (new Node(NodeType::Picture, ['picture' => str_repeat('a', 64)]))->withId(Build::ulid(2)),
         ];
         $plan = $plan
             ->with($plan->topic(Build::id($plan, 'Tide'))->withNote(Note::of($marked)))
@@ -433,7 +439,7 @@ final class WriterTest extends TestCase
     {
         $plan = Build::plan("Tide & 100% _mud_\n  #2 {deep} \\ ~^\$");
         $note = [
-            Node::paragraph([Node::text('é 盐', [new Mark('highlight')]), new Node('footnote', [], [Node::text('a_b')])], Build::ulid(1)),
+            Node::paragraph([Node::text('é 盐', [new Mark(MarkType::Highlight)]), new Node(NodeType::Footnote, [], [Node::text('a_b')])], Build::ulid(1)),
         ];
         $plan = $plan->with($plan->topic(Build::id($plan, 'Tide & 100% _mud_'))->withNote(Note::of($note)));
         $source = $this->write(Format::Latex, $plan, new Choices(draft: new DraftChoices(marks: false)));

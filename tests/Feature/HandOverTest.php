@@ -8,6 +8,7 @@ use App\Models\User;
 use App\Store\NewIds;
 use App\Store\PlanStore;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -43,8 +44,8 @@ final class HandOverTest extends TestCase
     public function testThePagesSayWhatTheFormatCannotHold(): void
     {
         $plan = Build::plan('Tide', new NewIds());
-        $item = new Node('listItem', [], [Node::plain('one'), new Node('blockquote', [], [Node::plain('said')])]);
-        $note = Note::of([new Node('bulletList', ['id' => Build::ulid(3)], [$item])]);
+        $item = new Node(NodeType::ListItem, [], [Node::plain('one'), new Node(NodeType::Blockquote, [], [Node::plain('said')])]);
+        $note = Note::of([new Node(NodeType::BulletList, ['id' => Build::ulid(3)], [$item])]);
         $row = app(PlanStore::class)->create($this->user, $plan->with($plan->topic(Build::id($plan, 'Tide'))->withNote($note)));
         $this->get("/plans/{$row->id}/hand-over/preview?format=docx")->assertSee('within list items (1) stand behind the item');
         $this->get("/plans/{$row->id}/hand-over/preview?format=pdf")->assertDontSee('stand behind the item');
@@ -297,17 +298,17 @@ final class HandOverTest extends TestCase
 
     public function testANumberedOutlineIsTitlesAndNumbersAndItsNotesWhenAskedFor(): void
     {
-        $cell = static fn(string $type, string $text): Node => new Node($type, [], [Node::plain($text)]);
+        $cell = static fn(NodeType $type, string $text): Node => new Node($type, [], [Node::plain($text)]);
         $table = new Node(
-            'table',
+            NodeType::Table,
             ['id' => Build::ulid(5)],
             [
-                new Node('tableRow', [], [$cell('tableHeader', 'Bird'), $cell('tableHeader', 'Pairs')]),
-                new Node('tableRow', [], [$cell('tableCell', 'Redshank'), $cell('tableCell', '14')]),
+                new Node(NodeType::TableRow, [], [$cell(NodeType::TableHeader, 'Bird'), $cell(NodeType::TableHeader, 'Pairs')]),
+                new Node(NodeType::TableRow, [], [$cell(NodeType::TableCell, 'Redshank'), $cell(NodeType::TableCell, '14')]),
             ],
         );
-        $item = static fn(string $text): Node => new Node('listItem', [], [Node::plain($text)]);
-        $list = new Node('orderedList', ['id' => Build::ulid(6)], [$item('mud'), $item('silt')]);
+        $item = static fn(string $text): Node => new Node(NodeType::ListItem, [], [Node::plain($text)]);
+        $list = new Node(NodeType::OrderedList, ['id' => Build::ulid(6)], [$item('mud'), $item('silt')]);
         $this->writeNote('Wall', $table, $list);
         $plain = $this->get("{$this->address}/file?format=txt")->streamedContent();
         self::assertStringContainsString("1. Tide\n", str_replace('1 Tide', '1. Tide', $plain));

@@ -12,6 +12,7 @@ use App\Pages\StandInRoute;
 use App\Store\Attachments;
 use App\Store\PlanRows;
 use Embrel\Limits;
+use Embrel\RichText\NodeType;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -188,7 +189,7 @@ final class SourcesTest extends TestCase
                     array_filter(PlanRows::sources($this->row->id), static fn($source): bool => $source->title === 'Mud and Money'),
                 )[0]->id,
             ],
-            array_column(iterator_to_array($note->find('citation'), false)[0]->attrs['items'], 'source'),
+            array_column(iterator_to_array($note->find(NodeType::Citation), false)[0]->attrs['items'], 'source'),
         );
 
         foreach (array_reverse($done['sorted']) as $step) {

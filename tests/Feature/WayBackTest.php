@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Store\PlanStore;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
@@ -129,7 +130,7 @@ final class WayBackTest extends TestCase
         $changed = 0;
         foreach ($plan->walk() as $id => $_) {
             foreach ($plan->topic($id)->note->blocks ?? [] as $block) {
-                if (iterator_count($this->atoms($block)) > 0 && $block->type === 'paragraph' && ++$changed === 1) {
+                if (iterator_count($this->atoms($block)) > 0 && $block->type === NodeType::Paragraph && ++$changed === 1) {
                     $word = explode(' ', $block->content[0]->text)[0];
                     $before = [
                         $id,
@@ -160,7 +161,7 @@ final class WayBackTest extends TestCase
     private function atoms(Node $block): \Generator
     {
         foreach ($block->all() as $node) {
-            if (\in_array($node->type, ['citation', 'topicRef'], true)) {
+            if (\in_array($node->type, [NodeType::Citation, NodeType::TopicRef], true)) {
                 yield $node;
             }
         }

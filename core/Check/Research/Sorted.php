@@ -20,6 +20,7 @@ use Embrel\Plan\Field;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 
 /** What is done with one topic that is sorted out: one operation, so that one undo takes it back. */
 final class Sorted
@@ -69,7 +70,10 @@ final class Sorted
 
     private static function citation(Cited $cited): Node
     {
-        return new Node('citation', ['items' => [['source' => $cited->source] + ($cited->pages === '' ? [] : ['pages' => $cited->pages])]]);
+        return new Node(
+            NodeType::Citation,
+            ['items' => [['source' => $cited->source] + ($cited->pages === '' ? [] : ['pages' => $cited->pages])]],
+        );
     }
 
     /** The source is added, or known already; the pages that the line gave and the words of its note stay with it as a remark. */

@@ -6,6 +6,7 @@ namespace Embrel\Citation\Style;
 
 use Embrel\Citation\Person;
 use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
 
 /**
@@ -93,7 +94,7 @@ final class Prose
         foreach (explode(self::ON, $text) as $i => $piece) {
             [$italic, $rest] = $i === 0 ? ['', $piece] : explode(self::OFF, $piece, 2) + [1 => ''];
             if ($italic !== '') {
-                $runs[] = Node::text($italic, [new Mark('italic')]);
+                $runs[] = Node::text($italic, [new Mark(MarkType::Italic)]);
             }
             if ($rest !== '') {
                 $runs[] = Node::text($rest);

@@ -81,11 +81,11 @@ final class Acceptance
         $saying = $this->comparison->saying;
         $same = [];
         foreach ($old->blocks as $id => $block) {
-            $same[$saying->block($block) . '|' . $block->type][] = (string) $id;
+            $same[$saying->block($block) . '|' . $block->type->value][] = (string) $id;
         }
         $put = $order = [];
         foreach ($note->blocks ?? [] as $block) {
-            $key = $saying->block($block) . '|' . $block->type;
+            $key = $saying->block($block) . '|' . $block->type->value;
             $id = isset($same[$key]) ? array_shift($same[$key]) : null;
             if ($id === null) {
                 $put[] = $made = $block->withId($this->ids->next());

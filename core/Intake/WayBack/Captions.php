@@ -8,6 +8,7 @@ use Embrel\Draft\Figures;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 
 /** Captions of a draft that was handed over with its figures counted. */
 final class Captions
@@ -21,7 +22,7 @@ final class Captions
                 if (Figures::uncounted($block) !== $block) {
                     return $file;
                 }
-                $block->type === 'picture' ? ($captions[$block->string('caption') ?? ''] = true) : null;
+                $block->type === NodeType::Picture ? ($captions[$block->string('caption') ?? ''] = true) : null;
             }
         }
         return Edit::notes(
@@ -37,11 +38,11 @@ final class Captions
      */
     private static function bare(Node $block, array $captions): Node
     {
-        $says = $block->type === 'paragraph' ? $block->plainText() : '';
+        $says = $block->type === NodeType::Paragraph ? $block->plainText() : '';
         $caption = Figures::bare($says);
 
         return $caption !== $says && isset($captions[$caption])
-            ? new Node('paragraph', $block->attrs, [Node::text($caption)])
+            ? new Node(NodeType::Paragraph, $block->attrs, [Node::text($caption)])
             : Figures::uncounted($block);
     }
 }

@@ -9,6 +9,7 @@ use Embrel\Plan\Edit;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 
 /**
  * What a draft prints of itself and a file without hidden marks brings back as text: the entries of the
@@ -54,7 +55,7 @@ final class OwnPrint
                 continue;
             }
             // Its own list or quotation, and what follows it there, may have become one.
-            if ($lines !== [] && \in_array($block->type, ['bulletList', 'orderedList', 'blockquote'], true)) {
+            if ($lines !== [] && \in_array($block->type, [NodeType::BulletList, NodeType::OrderedList, NodeType::Blockquote], true)) {
                 $content = $this->left($block->content, $lines);
                 $block = $content === $block->content ? $block : new Node($block->type, $block->attrs, $content);
             }

@@ -10,6 +10,7 @@ use Embrel\Numbering\Written;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\TopicLink;
 
 /**
@@ -65,7 +66,7 @@ final class Restored
             foreach ($this->printed->citations($here) as [$node, $text]) {
                 $this->own[$text][] = $node;
             }
-            foreach ($this->was->topic($here)->note?->find('topicRef') ?? [] as $node) {
+            foreach ($this->was->topic($here)->note?->find(NodeType::TopicRef) ?? [] as $node) {
                 $topic = (string) $node->string('topic');
                 $this->references[$topic] ??= $this->was->has($topic) ? $this->printed->says($topic) : '';
             }
@@ -80,7 +81,7 @@ final class Restored
             return $node;
         }
         $content = $this->cited($this->referring($this->noted(array_map($this->node(...), $node->content), $node->content)));
-        if ($node->type === 'footnote') {
+        if ($node->type === NodeType::Footnote) {
             $whole = $this->citation(
                 trim(
                     $node->plainText() === ''
@@ -89,7 +90,7 @@ final class Restored
                 ),
             );
 
-            return $whole ?? ($content === $node->content ? $node : new Node('footnote', $node->attrs, $content));
+            return $whole ?? ($content === $node->content ? $node : new Node(NodeType::Footnote, $node->attrs, $content));
         }
 
         return $content === $node->content ? $node : new Node($node->type, $node->attrs, $content, $node->text, $node->marks);
@@ -108,7 +109,7 @@ final class Restored
         $out = [];
         foreach ($nodes as $i => $node) {
             $last = $out[\count($out) - 1] ?? null;
-            if ($node->type === 'citation' && ($before[$i]->type ?? '') === 'footnote' && $last?->type === 'text') {
+            if ($node->type === NodeType::Citation && ($before[$i]->type ?? null) === NodeType::Footnote && $last?->isText() === true) {
                 preg_match('/\A(.*?)([.,;:!?”"’)]*)\z/us', $last->text, $m);
                 array_pop($out);
                 $word = ($m[1] ?? '') === '' ? '' : rtrim($m[1]) . ' ';
@@ -137,7 +138,7 @@ final class Restored
     {
         $out = [];
         for ($i = 0, $count = \count($nodes); $i < $count; ++$i) {
-            $href = $nodes[$i]->type === 'text' ? (string) $nodes[$i]->link() : '';
+            $href = $nodes[$i]->isText() ? (string) $nodes[$i]->link() : '';
             $topic = TopicLink::of($href) === null ? '' : Anchor::of(substr($href, 1))->topic ?? '';
             if (
                 $topic === ''
@@ -148,13 +149,13 @@ final class Restored
             }
             // A word processor may have cut it into several runs.
             $says = '';
-            for ($k = $i; $k < $count && $nodes[$k]->type === 'text' && $nodes[$k]->link() === $href; ++$k) {
+            for ($k = $i; $k < $count && $nodes[$k]->isText() && $nodes[$k]->link() === $href; ++$k) {
                 $says .= $nodes[$k]->text;
             }
             array_push(
                 $out,
                 ...isset($this->references[$topic]) || $this->isCalled($topic, $says)
-                    ? [new Node('topicRef', ['topic' => $topic])]
+                    ? [new Node(NodeType::TopicRef, ['topic' => $topic])]
                     : \array_slice($nodes, $i, $k - $i),
             );
             $i = $k - 1;
@@ -195,7 +196,7 @@ final class Restored
             self::any(array_values($lost)),
             static fn(string $says): ?Node => ($topic = array_search($says, $lost, true)) === false
                 ? null
-                : new Node('topicRef', ['topic' => (string) $topic]),
+                : new Node(NodeType::TopicRef, ['topic' => (string) $topic]),
         );
     }
 
@@ -229,7 +230,7 @@ final class Restored
         $out = [];
         for ($i = 0, $count = \count($nodes); $i < $count;) {
             $text = '';
-            for ($k = $i; $k < $count && $nodes[$k]->type === 'text' && $nodes[$k]->link() === null; ++$k) {
+            for ($k = $i; $k < $count && $nodes[$k]->isText() && $nodes[$k]->link() === null; ++$k) {
                 $text .= $nodes[$k]->text;
             }
             if ($k === $i) {

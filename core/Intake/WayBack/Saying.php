@@ -10,6 +10,7 @@ use Embrel\Citation\Terms;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 
 /**
@@ -39,10 +40,10 @@ final readonly class Saying
 
     private function node(Node $node): Node
     {
-        if ($node->type === 'citation') {
+        if ($node->type === NodeType::Citation) {
             return Node::text('(' . Label::of(Cited::of($node), $this->plan->sources, $this->terms) . ')');
         }
-        if ($node->type === 'topicRef') {
+        if ($node->type === NodeType::TopicRef) {
             $topic = (string) $node->string('topic');
 
             return Node::text(

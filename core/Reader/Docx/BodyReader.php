@@ -10,6 +10,7 @@ use Embrel\Document\Element;
 use Embrel\Document\Reading;
 use Embrel\RichText\Flow;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 
 /** Goes through the body of a document, or through a footnote, from its start to its end. */
 final class BodyReader
@@ -208,7 +209,7 @@ final class BodyReader
         $column = $this->reading->column;
         $list = $this->listOf($p);
         $nodes = $this->inlines->startsBlock ? $flow->nodes() : [];
-        $picture = \count($nodes) === 1 && $nodes[0]->type === 'picture' ? $this->pictures->ofTopic($nodes[0]) : null;
+        $picture = \count($nodes) === 1 && $nodes[0]->type === NodeType::Picture ? $this->pictures->ofTopic($nodes[0]) : null;
         if ($picture !== null) {
             $this->reading->topicPicture($picture);
         } elseif ($role === 'reference' && $this->isOurs) {
@@ -245,13 +246,13 @@ final class BodyReader
         return match (true) {
             str_starts_with($role, 'note-heading-') => [
                 new Node(
-                    'heading',
+                    NodeType::Heading,
                     ['level' => (int) substr($role, -1)],
-                    array_values(array_filter($flow->nodes(), static fn(Node $node): bool => $node->type !== 'picture')),
+                    array_values(array_filter($flow->nodes(), static fn(Node $node): bool => $node->type !== NodeType::Picture)),
                 ),
             ],
             $role === 'code' => [Column::codeBlock($flow->plainText())],
-            $p['hasRule'] && $flow->isEmpty() => [new Node('horizontalRule')],
+            $p['hasRule'] && $flow->isEmpty() => [new Node(NodeType::HorizontalRule)],
             default => $flow->blocks(),
         };
     }
@@ -286,9 +287,9 @@ final class BodyReader
         } elseif ($level !== null && $level <= 8 && trim($flow->plainText()) !== '') {
             $cell->add([
                 new Node(
-                    'heading',
+                    NodeType::Heading,
                     ['level' => min(3, $level + 1)],
-                    array_values(array_filter($flow->nodes(), static fn(Node $node): bool => $node->type !== 'picture')),
+                    array_values(array_filter($flow->nodes(), static fn(Node $node): bool => $node->type !== NodeType::Picture)),
                 ),
             ]);
         } else {
@@ -305,17 +306,17 @@ final class BodyReader
             foreach ($cells as [$blocks, $span]) {
                 $spans = $spans || $span > 1;
                 $this->reading->count(1 + $span);
-                $row[] = new Node($isHead ? 'tableHeader' : 'tableCell', [], $blocks === [] ? [Node::paragraph([])] : $blocks);
+                $row[] = Node::cell($isHead, $blocks);
                 for (; $span > 1; --$span) {
-                    $row[] = new Node($isHead ? 'tableHeader' : 'tableCell', [], [Node::paragraph([])]);
+                    $row[] = Node::cell($isHead, []);
                 }
             }
-            $row === [] ? null : ($rows[] = new Node('tableRow', [], $row));
+            $row === [] ? null : ($rows[] = new Node(NodeType::TableRow, [], $row));
         }
         if ($spans) {
             $this->reading->remark('Cells of a table that span several columns were divided.');
         }
-        $into->add($rows === [] ? [] : [new Node('table', [], $rows)]);
+        $into->add($rows === [] ? [] : [new Node(NodeType::Table, [], $rows)]);
     }
 
     /**

@@ -14,6 +14,7 @@ use Embrel\Reader\DocumentPackage;
 use Embrel\Reader\DocumentReader;
 use Embrel\RichText\Flow;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 
 /**
  * Word-processor documents (ECMA-376, WordprocessingML, transitional and strict). Headings are
@@ -113,7 +114,10 @@ final class DocxReader implements DocumentReader
                 }
             }
             $notes[$id] = array_values(
-                array_filter($flow->nodes(), static fn(Node $node): bool => $node->type !== 'picture' && $node->type !== 'footnote'),
+                array_filter(
+                    $flow->nodes(),
+                    static fn(Node $node): bool => $node->type !== NodeType::Picture && $node->type !== NodeType::Footnote,
+                ),
             );
         }
 

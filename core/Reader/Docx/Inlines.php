@@ -11,7 +11,9 @@ use Embrel\Document\Reading;
 use Embrel\Reader\RunMarks;
 use Embrel\RichText\Flow;
 use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Schema;
 
 /** What stands within a line: runs, fields, links, notes, pictures; and the bookmarks of ours in it. */
@@ -141,7 +143,7 @@ final class Inlines
     {
         $address = str_replace(' ', '%20', trim($address));
         if (Schema::isSafeLink($address)) {
-            return new Mark('link', ['href' => $address]);
+            return new Mark(MarkType::Link, ['href' => $address]);
         }
         if ($address !== '') {
             $this->reading->remark('A link that is not an address of the web, mail or telephone was left out; its text stays.');
@@ -266,7 +268,7 @@ final class Inlines
         $inlines = $this->footnotes[$kind][(string) $this->xml->get('w:id')] ?? null;
         if ($inlines !== null && $inlines !== []) {
             $this->reading->count(\count($inlines));
-            $flow->put(new Node('footnote', [], $inlines));
+            $flow->put(new Node(NodeType::Footnote, [], $inlines));
         }
     }
 
@@ -276,7 +278,10 @@ final class Inlines
         $picture = $this->pictures->read($this->xml, $this->box);
         if ($picture !== null) {
             foreach ($marks as $mark) {
-                $picture = $mark->type === 'link' ? new Node('picture', $picture->attrs + ['href' => $mark->attrs['href']]) : $picture;
+                $picture = $mark->type === MarkType::Link ? new Node(
+                    NodeType::Picture,
+                    $picture->attrs + ['href' => $mark->attrs['href']],
+                ) : $picture;
             }
             $flow->put($picture);
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Reader\Html;
 
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 
 /** The footnotes of a web page: read where they are referred to, and left out where they stand. */
 final class Footnotes
@@ -58,15 +59,15 @@ final class Footnotes
     public function read(\DOMElement $note, array $blocks): array
     {
         $this->read[$note->getAttribute('id')] = true;
-        $isKept = static fn(Node $one): bool => $one->type !== 'footnote' && !str_starts_with((string) $one->link(), '#');
+        $isKept = static fn(Node $one): bool => $one->type !== NodeType::Footnote && !str_starts_with((string) $one->link(), '#');
         $inlines = [];
         foreach ($blocks as $i => $block) {
-            $line = $block->type === 'paragraph' ? $block->content : Node::plain($block->plainText())->content;
-            array_push($inlines, ...$i > 0 ? [new Node('hardBreak')] : [], ...array_values(array_filter($line, $isKept)));
+            $line = $block->type === NodeType::Paragraph ? $block->content : Node::plain($block->plainText())->content;
+            array_push($inlines, ...$i > 0 ? [new Node(NodeType::HardBreak)] : [], ...array_values(array_filter($line, $isKept)));
         }
         $last = array_pop($inlines);
         if ($last !== null) {
-            $text = $last->type === 'text' ? rtrim($last->text) : '';
+            $text = $last->isText() ? rtrim($last->text) : '';
             $inlines[] = $text === '' ? $last : Node::text($text, $last->marks);
         }
 

@@ -12,7 +12,9 @@ use Embrel\Document\Role;
 use Embrel\Reader\PicturePlace;
 use Embrel\RichText\Flow;
 use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Schema;
 
 /** HTML as headings and blocks. */
@@ -70,25 +72,25 @@ final class HtmlBlocks
         'caption',
     ];
     private const MARKS = [
-        'b' => 'bold',
-        'strong' => 'bold',
-        'i' => 'italic',
-        'em' => 'italic',
-        'cite' => 'italic',
-        'dfn' => 'italic',
-        'var' => 'italic',
-        'u' => 'underline',
-        'ins' => 'underline',
-        's' => 'strike',
-        'del' => 'strike',
-        'strike' => 'strike',
-        'mark' => 'highlight',
-        'sup' => 'superscript',
-        'sub' => 'subscript',
-        'code' => 'code',
-        'kbd' => 'code',
-        'samp' => 'code',
-        'tt' => 'code',
+        'b' => MarkType::Bold,
+        'strong' => MarkType::Bold,
+        'i' => MarkType::Italic,
+        'em' => MarkType::Italic,
+        'cite' => MarkType::Italic,
+        'dfn' => MarkType::Italic,
+        'var' => MarkType::Italic,
+        'u' => MarkType::Underline,
+        'ins' => MarkType::Underline,
+        's' => MarkType::Strike,
+        'del' => MarkType::Strike,
+        'strike' => MarkType::Strike,
+        'mark' => MarkType::Highlight,
+        'sup' => MarkType::Superscript,
+        'sub' => MarkType::Subscript,
+        'code' => MarkType::Code,
+        'kbd' => MarkType::Code,
+        'samp' => MarkType::Code,
+        'tt' => MarkType::Code,
     ];
     /** Signs by which pages link a heading to itself. */
     private const PERMALINKS = ['¶', '#', '§', '🔗'];
@@ -227,7 +229,7 @@ final class HtmlBlocks
             'ul', 'ol', 'menu' => $this->list($node, $tag === 'ol', $into),
             'blockquote' => $this->quotation($node, $into),
             'pre', 'xmp', 'listing' => $this->code($node, $into),
-            'hr' => $this->block($into, [new Node('horizontalRule')]),
+            'hr' => $this->block($into, [new Node(NodeType::HorizontalRule)]),
             'table' => $this->table($node, $into),
             'q' => $this->quoted($node, $into, $marks),
             'input' => $this->box($node, $marks),
@@ -268,14 +270,14 @@ final class HtmlBlocks
             $this->reading->title = $flow->plainText();
             $this->isTitled = true;
         } elseif ($into !== null || $isNote) {
-            $inlines = array_values(array_filter($flow->nodes(), static fn(Node $one): bool => $one->type !== 'picture'));
+            $inlines = array_values(array_filter($flow->nodes(), static fn(Node $one): bool => $one->type !== NodeType::Picture));
             $this->block(
                 $into,
                 $inlines === []
                     ? []
                     : [
                         new Node(
-                            'heading',
+                            NodeType::Heading,
                             ['level' => min(3, $isNote ? (int) ($node->getAttribute('data-level') ?: $level) : $level)],
                             $inlines,
                         ),
@@ -319,7 +321,7 @@ final class HtmlBlocks
         if ($figure !== '' && ($into ?? $this->reading->column)->caption($figure)) {
             return;
         }
-        $this->children($node, $into, $tag === 'dt' ? self::with($marks, new Mark('bold')) : $marks);
+        $this->children($node, $into, $tag === 'dt' ? self::with($marks, new Mark(MarkType::Bold)) : $marks);
         $this->flush($into);
     }
 
@@ -365,7 +367,7 @@ final class HtmlBlocks
         if ($href !== '' && !$this->isLeavingOut && !Schema::isSafeLink($href)) {
             $this->reading->remark('A link that is not an address of the web, mail or telephone was left out; its text stays.');
         }
-        $this->children($node, $into, Schema::isSafeLink($href) ? self::with($marks, new Mark('link', ['href' => $href])) : $marks);
+        $this->children($node, $into, Schema::isSafeLink($href) ? self::with($marks, new Mark(MarkType::Link, ['href' => $href])) : $marks);
     }
 
     private function footnote(\DOMElement $note): void
@@ -376,7 +378,7 @@ final class HtmlBlocks
         [$this->flow, $this->endsInSpace] = $outer;
         $inlines = $this->footnotes->read($note, $blocks);
         if ($inlines !== []) {
-            $this->flow->put(new Node('footnote', [], $inlines));
+            $this->flow->put(new Node(NodeType::Footnote, [], $inlines));
             $this->endsInSpace = false;
         }
     }
@@ -437,7 +439,7 @@ final class HtmlBlocks
             $this->flush($into);
         } else {
             $blocks = $this->inner($node);
-            $this->block($into, $blocks === [] ? [] : [new Node('blockquote', [], $blocks)]);
+            $this->block($into, $blocks === [] ? [] : [new Node(NodeType::Blockquote, [], $blocks)]);
         }
     }
 
@@ -484,19 +486,15 @@ final class HtmlBlocks
                 $spans = $spans || $span > 1;
                 $this->reading->count(1 + $span);
                 for ($i = 0; $i < $span; ++$i) {
-                    $cells[] = new Node(
-                        $tag === 'th' ? 'tableHeader' : 'tableCell',
-                        [],
-                        $i > 0 || $blocks === [] ? [Node::paragraph([])] : $blocks,
-                    );
+                    $cells[] = Node::cell($tag === 'th', $i > 0 ? [] : $blocks);
                 }
             }
-            $cells === [] ? null : ($rows[] = new Node('tableRow', [], $cells));
+            $cells === [] ? null : ($rows[] = new Node(NodeType::TableRow, [], $cells));
         }
         if ($spans) {
             $this->reading->remark('Cells of a table that span several columns were divided.');
         }
-        $this->block($into, $rows === [] ? [] : [new Node('table', [], $rows)]);
+        $this->block($into, $rows === [] ? [] : [new Node(NodeType::Table, [], $rows)]);
     }
 
     /** @return \Generator<int, \DOMElement> its rows; a caption goes before the table */
@@ -525,7 +523,7 @@ final class HtmlBlocks
         $title = Reading::line($img->getAttribute('title'));
         $attrs += $title === '' || $title === $alt ? [] : ['caption' => mb_strcut($title, 0, 8000)];
         foreach ($marks as $mark) {
-            $attrs += $mark->type === 'link' ? ['href' => $mark->attrs['href']] : [];
+            $attrs += $mark->type === MarkType::Link ? ['href' => $mark->attrs['href']] : [];
         }
         $src = trim($img->getAttribute('src'));
         $isOwn = str_starts_with($src, EmbeddedPictures::SCHEME);

@@ -13,7 +13,9 @@ use Embrel\Reader\Html\HtmlBlocks;
 use Embrel\Reader\PicturePlace;
 use Embrel\RichText\Flow;
 use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Schema;
 use Embrel\RichText\Text;
 use League\CommonMark\Extension\CommonMark\Node\Block as CommonBlock;
@@ -35,10 +37,10 @@ final class Blocks
     /** Stands, while a title is read, where the anchor of its topic stood. */
     private const HERE = "\u{E000}embrel\u{E000}";
     private const MARKS = [
-        CommonInline\Strong::class => 'bold',
-        CommonInline\Emphasis::class => 'italic',
-        Strikethrough::class => 'strike',
-        CommonInline\Code::class => 'code',
+        CommonInline\Strong::class => MarkType::Bold,
+        CommonInline\Emphasis::class => MarkType::Italic,
+        Strikethrough::class => MarkType::Strike,
+        CommonInline\Code::class => MarkType::Code,
     ];
 
     /** @var array<string, Footnote>|null label → the footnote */
@@ -65,11 +67,11 @@ final class Blocks
         $flow = new Flow();
         $before = '';
         foreach ($this->inlines($node, []) as $inline) {
-            if ($inline->type === 'text' && $inline->text === self::HERE) {
+            if ($inline->isText() && $inline->text === self::HERE) {
                 $before = $flow->plainText();
                 continue;
             }
-            $inline->type === 'text' ? $flow->text($inline->text, $inline->marks) : $flow->put($inline);
+            $inline->isText() ? $flow->text($inline->text, $inline->marks) : $flow->put($inline);
         }
         $anchor = $this->anchor;
         $this->anchor = null;
@@ -86,15 +88,15 @@ final class Blocks
             $node instanceof Paragraph => Flow::divided($this->inlines($node, [])),
             $node instanceof CommonBlock\Heading => [
                 new Node(
-                    'heading',
+                    NodeType::Heading,
                     ['level' => min(3, $node->getLevel())],
-                    array_values(array_filter($this->inlines($node, []), static fn(Node $one): bool => $one->type !== 'picture')),
+                    array_values(array_filter($this->inlines($node, []), static fn(Node $one): bool => $one->type !== NodeType::Picture)),
                 ),
             ],
             $node instanceof CommonBlock\ListBlock => $this->listOf($node, $node->children()),
-            $node instanceof CommonBlock\BlockQuote => $this->wrapped('blockquote', $node),
+            $node instanceof CommonBlock\BlockQuote => $this->wrapped(NodeType::Blockquote, $node),
             $node instanceof CommonBlock\FencedCode, $node instanceof CommonBlock\IndentedCode => [$this->code($node->getLiteral())],
-            $node instanceof CommonBlock\ThematicBreak => [new Node('horizontalRule')],
+            $node instanceof CommonBlock\ThematicBreak => [new Node(NodeType::HorizontalRule)],
             $node instanceof Table\Table => $this->table($node),
             $node instanceof CommonBlock\HtmlBlock => $this->raw($node->getLiteral()),
             default => [],
@@ -130,7 +132,7 @@ final class Blocks
     {
         $text = rtrim(Text::cleaned($text), "\n");
 
-        return new Node('codeBlock', [], $text === '' ? [] : [Node::text($text)]);
+        return new Node(NodeType::CodeBlock, [], $text === '' ? [] : [Node::text($text)]);
     }
 
     /** @return list<Node> at least one block */
@@ -145,7 +147,7 @@ final class Blocks
     }
 
     /** @return list<Node> */
-    private function wrapped(string $type, MarkdownNode $node): array
+    private function wrapped(NodeType $type, MarkdownNode $node): array
     {
         return [new Node($type, [], $this->children($node))];
     }
@@ -163,14 +165,14 @@ final class Blocks
                 $header = $cell instanceof Table\TableCell && $cell->getType() === Table\TableCell::TYPE_HEADER;
                 $blocks = Flow::divided($this->inlines($cell, []));
                 $this->reading->count(2);
-                $cells[] = new Node($header ? 'tableHeader' : 'tableCell', [], $blocks === [] ? [Node::paragraph([])] : $blocks);
+                $cells[] = Node::cell($header, $blocks);
             }
             if ($cells !== []) {
-                $rows[] = new Node('tableRow', [], $cells);
+                $rows[] = new Node(NodeType::TableRow, [], $cells);
             }
         }
 
-        return $rows === [] ? [] : [new Node('table', [], $rows)];
+        return $rows === [] ? [] : [new Node(NodeType::Table, [], $rows)];
     }
 
     /**
@@ -210,7 +212,9 @@ final class Blocks
         }
 
         return match (true) {
-            $node instanceof Newline => $node->getType() === Newline::HARDBREAK ? [new Node('hardBreak')] : [Node::text(' ', $marks)],
+            $node instanceof Newline => [
+                $node->getType() === Newline::HARDBREAK ? new Node(NodeType::HardBreak) : Node::text(' ', $marks),
+            ],
             $node instanceof TaskListItemMarker => [Node::text($node->isChecked() ? '☑ ' : '☐ ')],
             $node instanceof FootnoteRef => $this->footnote($node),
             $node instanceof CommonInline\Link => $this->link($node, $marks),
@@ -241,7 +245,7 @@ final class Blocks
     {
         $out = [];
         foreach ($marks as $mark) {
-            $out[$mark->type] ??= $mark;
+            $out[$mark->type->value] ??= $mark;
         }
 
         return array_values($out);
@@ -256,7 +260,7 @@ final class Blocks
     {
         $href = $link->getUrl();
         if (Schema::isSafeLink($href)) {
-            return $this->inlines($link, [...$marks, new Mark('link', ['href' => $href])]);
+            return $this->inlines($link, [...$marks, new Mark(MarkType::Link, ['href' => $href])]);
         }
         $this->reading->remark('A link that is not an address of the web, mail or telephone was left out; its text stays.');
 
@@ -285,11 +289,11 @@ final class Blocks
         foreach ($note->children() as $child) {
             $inlines = [
                 ...$inlines,
-                ...$inlines === [] ? [] : [new Node('hardBreak')],
+                ...$inlines === [] ? [] : [new Node(NodeType::HardBreak)],
                 ...array_values(
                     array_filter(
                         $this->inlines($child, []),
-                        static fn(Node $one): bool => $one->type !== 'picture' && $one->type !== 'footnote',
+                        static fn(Node $one): bool => $one->type !== NodeType::Picture && $one->type !== NodeType::Footnote,
                     ),
                 ),
             ];
@@ -297,10 +301,10 @@ final class Blocks
         $this->isInFootnote = false;
         $flow = new Flow();
         foreach ($inlines as $one) {
-            $one->type === 'text' ? $flow->text($one->text, $one->marks) : $flow->put($one);
+            $one->isText() ? $flow->text($one->text, $one->marks) : $flow->put($one);
         }
 
-        return $flow->nodes() === [] ? [] : [new Node('footnote', [], $flow->nodes())];
+        return $flow->nodes() === [] ? [] : [new Node(NodeType::Footnote, [], $flow->nodes())];
     }
 
     /** @return list<Node> what the tags since the last call stand for; an anchor of a topic leaves a sign of where it stood */
@@ -345,7 +349,7 @@ final class Blocks
             static fn(string $one): bool => $one !== '',
         );
         foreach ($marks as $mark) {
-            $attrs += $mark->type === 'link' ? ['href' => $mark->attrs['href']] : [];
+            $attrs += $mark->type === MarkType::Link ? ['href' => $mark->attrs['href']] : [];
         }
         $id = str_starts_with($src, EmbeddedPictures::SCHEME) ? substr($src, \strlen(EmbeddedPictures::SCHEME)) : null;
         $picture

@@ -6,25 +6,27 @@ namespace Embrel\Reader\Markdown;
 
 use Embrel\Document\Anchor;
 use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Schema;
 
 /** Raw HTML within a line of Markdown: known marks and links are read, scripts hidden, the rest passed over. */
 final class InlineHtml
 {
     private const MARKS = [
-        'b' => 'bold',
-        'strong' => 'bold',
-        'i' => 'italic',
-        'em' => 'italic',
-        'u' => 'underline',
-        's' => 'strike',
-        'del' => 'strike',
-        'mark' => 'highlight',
-        'sup' => 'superscript',
-        'sub' => 'subscript',
-        'code' => 'code',
-        'kbd' => 'code',
+        'b' => MarkType::Bold,
+        'strong' => MarkType::Bold,
+        'i' => MarkType::Italic,
+        'em' => MarkType::Italic,
+        'u' => MarkType::Underline,
+        's' => MarkType::Strike,
+        'del' => MarkType::Strike,
+        'mark' => MarkType::Highlight,
+        'sup' => MarkType::Superscript,
+        'sub' => MarkType::Subscript,
+        'code' => MarkType::Code,
+        'kbd' => MarkType::Code,
     ];
     private const HIDDEN = ['script', 'style', 'template'];
 
@@ -49,7 +51,7 @@ final class InlineHtml
         } elseif ($m[1] === '/') {
             $this->close($tag);
         } elseif ($tag === 'br') {
-            $this->made[] = new Node('hardBreak');
+            $this->made[] = new Node(NodeType::HardBreak);
         } elseif ($tag === 'img') {
             $this->made[] = [
                 'src' => self::attribute($html, 'src'),
@@ -82,7 +84,7 @@ final class InlineHtml
         if ($tag === 'a') {
             $href = self::attribute($html, 'href');
 
-            return Schema::isSafeLink($href) ? new Mark('link', ['href' => $href]) : null;
+            return Schema::isSafeLink($href) ? new Mark(MarkType::Link, ['href' => $href]) : null;
         }
 
         return isset(self::MARKS[$tag]) ? new Mark(self::MARKS[$tag]) : null;

@@ -16,7 +16,9 @@ use Embrel\Reader\PicturePlace;
 use Embrel\Reader\RunMarks;
 use Embrel\RichText\Flow;
 use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Schema;
 
 /** Goes through the text of a document from its start to its end. */
@@ -158,7 +160,7 @@ final class OdtBody
             return;
         }
         $nodes = $this->startsBlock && $column === $this->reading->column ? $flow->nodes() : [];
-        $picture = \count($nodes) === 1 && $nodes[0]->type === 'picture' ? PicturePlace::ofTopic($nodes[0], $this->shelf) : null;
+        $picture = \count($nodes) === 1 && $nodes[0]->type === NodeType::Picture ? PicturePlace::ofTopic($nodes[0], $this->shelf) : null;
         match (true) {
             $picture !== null => $this->reading->topicPicture($picture),
             $role === 'see-also' => $this->reading->seeAlso(),
@@ -168,7 +170,7 @@ final class OdtBody
                 $this->startsBlock,
             ),
             $role === 'code' => $column->code($flow->plainText(), $this->startsBlock),
-            $role === 'rule' && $flow->isEmpty() => $column->add([new Node('horizontalRule')]),
+            $role === 'rule' && $flow->isEmpty() => $column->add([new Node(NodeType::HorizontalRule)]),
             str_starts_with($role, 'note-heading-') => $column->add([$this->noteHeading($flow, (int) substr($role, -1))]),
             default => $column->add($flow->blocks()),
         };
@@ -177,9 +179,9 @@ final class OdtBody
     private function noteHeading(Flow $flow, int $level): Node
     {
         return new Node(
-            'heading',
+            NodeType::Heading,
             ['level' => max(1, min(3, $level))],
-            array_values(array_filter($flow->nodes(), static fn(Node $node): bool => $node->type !== 'picture')),
+            array_values(array_filter($flow->nodes(), static fn(Node $node): bool => $node->type !== NodeType::Picture)),
         );
     }
 
@@ -266,7 +268,7 @@ final class OdtBody
     {
         $rows = [];
         $this->rows($rows, false);
-        ($into ?? $this->reading->column)->add($rows === [] ? [] : [new Node('table', [], $rows)]);
+        ($into ?? $this->reading->column)->add($rows === [] ? [] : [new Node(NodeType::Table, [], $rows)]);
     }
 
     /** @param list<Node> $rows */
@@ -275,7 +277,7 @@ final class OdtBody
         foreach ($this->xml->children() as $name) {
             if ($name === 'table-row') {
                 $cells = $this->cells($isHead);
-                $cells === [] ? null : ($rows[] = new Node('tableRow', [], $cells));
+                $cells === [] ? null : ($rows[] = new Node(NodeType::TableRow, [], $cells));
             } elseif (\in_array($name, ['table-header-rows', 'table-rows', 'table-row-group'], true)) {
                 $this->rows($rows, $isHead || $name === 'table-header-rows');
             }
@@ -299,7 +301,7 @@ final class OdtBody
             $this->blocks($column);
             $blocks = $column->take();
             for (; $times > 0; --$times) {
-                $cells[] = new Node($isHead ? 'tableHeader' : 'tableCell', [], $blocks === [] ? [Node::paragraph([])] : $blocks);
+                $cells[] = Node::cell($isHead, $blocks);
             }
         }
 
@@ -420,7 +422,7 @@ final class OdtBody
     {
         $address = str_replace(' ', '%20', trim((string) preg_replace('/\|(?:outline|region|table|frame|graphic|ole)\z/', '', $address)));
         if (Schema::isSafeLink($address)) {
-            return new Mark('link', ['href' => $address]);
+            return new Mark(MarkType::Link, ['href' => $address]);
         }
         if ($address !== '') {
             $this->reading->remark('A link that is not an address of the web, mail or telephone was left out; its text stays.');
@@ -447,10 +449,13 @@ final class OdtBody
         }
         $this->endsInSpace = $before;
         $inlines = array_values(
-            array_filter($inner->nodes(), static fn(Node $node): bool => $node->type !== 'picture' && $node->type !== 'footnote'),
+            array_filter(
+                $inner->nodes(),
+                static fn(Node $node): bool => $node->type !== NodeType::Picture && $node->type !== NodeType::Footnote,
+            ),
         );
         if ($inlines !== []) {
-            $flow->put(new Node('footnote', [], $inlines));
+            $flow->put(new Node(NodeType::Footnote, [], $inlines));
             $this->endsInSpace = false;
         }
     }

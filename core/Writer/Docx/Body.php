@@ -12,6 +12,7 @@ use Embrel\Document\Pictures;
 use Embrel\Document\Role;
 use Embrel\Document\Style;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\Writer\Losses;
 use Embrel\Writer\StyleNames;
 
@@ -365,31 +366,31 @@ final class Body
     private function block(Node $node, int $items, string $style): void
     {
         match ($node->type) {
-            'paragraph' => $this->paragraph(
+            NodeType::Paragraph => $this->paragraph(
                 $style === '' ? 'BodyText' : $style,
                 $this->runs->inlines($node->content),
                 self::indent($items, $style === 'Quote' ? 567 : 0),
             ),
-            'heading' => $this->paragraph(
+            NodeType::Heading => $this->paragraph(
                 'NoteHeading' . $node->int('level', 1),
                 $this->runs->inlines($node->content),
                 self::indent($items),
             ),
             // A word processor has nine levels: a list deep down starts at one that leaves room for those within it.
-            'bulletList', 'taskList', 'orderedList' => $this->list(
+            NodeType::BulletList, NodeType::TaskList, NodeType::OrderedList => $this->list(
                 $node,
                 max(0, min($items, 9 - self::height($node))),
                 $items > self::ROOMY,
             ),
-            'blockquote' => $this->quotation($node, $items, $style === 'Quote'),
-            'codeBlock' => $this->paragraph('Code', $this->startOfBlock() . Runs::text($node->plainText()), self::indent($items)),
-            'horizontalRule' => $this->paragraph(
+            NodeType::Blockquote => $this->quotation($node, $items, $style === 'Quote'),
+            NodeType::CodeBlock => $this->paragraph('Code', $this->startOfBlock() . Runs::text($node->plainText()), self::indent($items)),
+            NodeType::HorizontalRule => $this->paragraph(
                 '',
                 '',
                 '<w:pBdr><w:bottom w:val="single" w:sz="6" w:space="1" w:color="' . Styles::colour(Style::RULE) . '"/></w:pBdr>' . self::indent($items),
             ),
-            'table' => $this->table($node),
-            'picture' => $this->notePicture($node, $items),
+            NodeType::Table => $this->table($node),
+            NodeType::Picture => $this->notePicture($node, $items),
             default => null,
         };
     }
@@ -397,7 +398,7 @@ final class Body
     private function quotation(Node $quotation, int $items, bool $isInQuote): void
     {
         foreach ($quotation->content as $i => $node) {
-            if ($node->type === 'paragraph') {
+            if ($node->type === NodeType::Paragraph) {
                 $this->paragraph(
                     'Quote',
                     ($i === 0 ? $this->startOfBlock() : ($isInQuote ? $this->startOfBlock(Anchor::MORE) : ''))
@@ -415,35 +416,35 @@ final class Body
     {
         $height = 0;
         foreach ($node->content as $child) {
-            $height = $child->type === 'text' ? $height : max($height, self::height($child));
+            $height = $child->isText() ? $height : max($height, self::height($child));
         }
 
-        return $height + (str_ends_with($node->type, 'List') ? 1 : 0);
+        return $height + ($node->type->isList() ? 1 : 0);
     }
 
     /** @param bool $isDeep whether its level may have had to be lowered, so that only a mark tells it from the list before it */
     private function list(Node $list, int $items, bool $isDeep = false): void
     {
-        $isOrdered = $list->type === 'orderedList';
+        $isOrdered = $list->type === NodeType::OrderedList;
         $number = $isOrdered ? $this->lists->numbered($list->int('start', 1)) : $this->lists->bulleted();
         $style = $isOrdered ? 'ListNumber' : 'ListBullet';
         foreach ($list->content as $item) {
-            $check = $item->type === 'taskItem' ? Runs::text(($item->attrs['checked'] ?? false) === true ? '☑ ' : '☐ ') : '';
+            $check = $item->type === NodeType::TaskItem ? Runs::text(($item->attrs['checked'] ?? false) === true ? '☑ ' : '☐ ') : '';
             $start = $isDeep && $item === $list->content[0] ? $this->startOfBlock() : '';
             foreach ($item->content as $i => $node) {
                 if ($i === 0) {
-                    $isText = $node->type === 'paragraph';
+                    $isText = $node->type === NodeType::Paragraph;
                     $this->paragraph(
                         $style,
                         $start . $check . ($isText ? $this->runs->inlines($node->content) : ''),
                         '<w:numPr><w:ilvl w:val="' . min(8, $items) . "\"/><w:numId w:val=\"{$number}\"/></w:numPr>",
                     );
                     $isText ? null : $this->block($node, $items + 1, '');
-                } elseif (str_ends_with($node->type, 'List')) {
+                } elseif ($node->type->isList()) {
                     $this->list($node, $items + 1);
                 } else {
-                    $node->type === 'paragraph' ? null : $this->losses->note('inItem');
-                    $this->block($node, $items + 1, $node->type === 'paragraph' ? 'ListContinue' : '');
+                    $node->type === NodeType::Paragraph ? null : $this->losses->note('inItem');
+                    $this->block($node, $items + 1, $node->type === NodeType::Paragraph ? 'ListContinue' : '');
                 }
             }
         }
@@ -463,20 +464,20 @@ final class Body
         foreach ($table->content as $row) {
             $isHead
                 = $row->content !== []
-                && !\in_array('tableCell', array_map(static fn(Node $cell): string => $cell->type, $row->content), true);
+                && !\in_array(NodeType::TableCell, array_map(static fn(Node $cell): NodeType => $cell->type, $row->content), true);
             $this->raw('<w:tr>' . ($isHead ? '<w:trPr><w:tblHeader/></w:trPr>' : ''));
-            foreach (array_pad($row->content, $columns, new Node('tableCell')) as $cell) {
+            foreach (array_pad($row->content, $columns, new Node(NodeType::TableCell)) as $cell) {
                 $this->raw(
                     "<w:tc><w:tcPr><w:tcW w:w=\"{$width}\" w:type=\"dxa\"/>"
                         . ($isHead ? '<w:shd w:val="clear" w:color="auto" w:fill="' . Styles::colour(Style::GROUND) . '"/>' : '')
                         . '</w:tcPr>',
                 );
                 foreach ($cell->content as $node) {
-                    $this->block($node, 0, $node->type === 'paragraph' ? 'TableText' : '');
+                    $this->block($node, 0, $node->type === NodeType::Paragraph ? 'TableText' : '');
                 }
                 // A cell must end with a paragraph.
                 $last = $cell->content === [] ? null : $cell->content[\count($cell->content) - 1];
-                $this->raw($last === null || $last->type === 'table' ? '<w:p/></w:tc>' : '</w:tc>');
+                $this->raw($last === null || $last->type === NodeType::Table ? '<w:p/></w:tc>' : '</w:tc>');
             }
             $this->raw('</w:tr>');
         }

@@ -8,6 +8,7 @@ use Embrel\Archive\Xml;
 use Embrel\Document\Document;
 use Embrel\Document\Pictures;
 use Embrel\Document\PictureType;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
 use Embrel\Writer\RunWalk;
 use Embrel\Writer\StyleNames;
@@ -87,9 +88,9 @@ final class Runs extends RunWalk
         if ($node->marks === []) {
             return self::text($node->text);
         }
-        $properties = $node->has('code') ? self::CODE : '';
+        $properties = $node->has(MarkType::Code) ? self::CODE : '';
         foreach (self::MARKS as $mark => $xml) {
-            $properties .= $node->has($mark) ? $xml : '';
+            $properties .= $node->has(MarkType::from($mark)) ? $xml : '';
         }
         $href = $node->link();
         if ($href === null) {

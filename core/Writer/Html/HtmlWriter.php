@@ -9,7 +9,9 @@ use Embrel\Document\Document;
 use Embrel\Document\Element;
 use Embrel\Document\Role;
 use Embrel\Document\Style;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\TopicLink;
 use Embrel\Writer\Losses;
 
@@ -195,14 +197,15 @@ final class HtmlWriter
 
     private function node(Node $node): string
     {
-        if (isset(self::TAGS[$node->type])) {
-            return $this->wrapped(self::TAGS[$node->type], $node);
+        $tag = self::TAGS[$node->type->value] ?? null;
+        if ($tag !== null) {
+            return $this->wrapped($tag, $node);
         }
 
         return match ($node->type) {
-            'text' => $this->run($node),
-            'hardBreak' => "<br{$this->end}",
-            'heading' => '<p class="note-heading note-heading-'
+            NodeType::Text => $this->run($node),
+            NodeType::HardBreak => "<br{$this->end}",
+            NodeType::Heading => '<p class="note-heading note-heading-'
                 . $node->int('level', 1)
                 . ($this->isFile
                     ? '" role="heading" aria-level="' . ($node->int('level', 1) + 3) . '" data-level="' . $node->int('level', 1)
@@ -210,23 +213,23 @@ final class HtmlWriter
                 . '">'
                 . $this->nodes($node->content)
                 . '</p>',
-            'orderedList' => '<ol start="' . $node->int('start', 1) . '">' . $this->nodes($node->content) . '</ol>',
-            'codeBlock' => '<pre class="code"><code>' . $this->nodes($node->content) . '</code></pre>',
-            'horizontalRule' => "<hr{$this->end}",
-            'footnote' => $this->footnote($node),
-            'picture' => $this->notePicture($node),
+            NodeType::OrderedList => '<ol start="' . $node->int('start', 1) . '">' . $this->nodes($node->content) . '</ol>',
+            NodeType::CodeBlock => '<pre class="code"><code>' . $this->nodes($node->content) . '</code></pre>',
+            NodeType::HorizontalRule => "<hr{$this->end}",
+            NodeType::Footnote => $this->footnote($node),
+            NodeType::Picture => $this->notePicture($node),
             default => '',
         };
     }
 
     private function wrapped(string $tag, Node $node): string
     {
-        if ($node->type === 'taskItem') {
-            return $this->wrapped($tag, new Node('listItem', [], self::checked($node)));
+        if ($node->type === NodeType::TaskItem) {
+            return $this->wrapped($tag, new Node(NodeType::ListItem, [], self::checked($node)));
         }
         // A list item that is one paragraph reads as one line.
         $content
-            = $tag === 'li' && \count($node->content) === 1 && $node->content[0]->type === 'paragraph'
+            = $tag === 'li' && \count($node->content) === 1 && $node->content[0]->type === NodeType::Paragraph
                 ? $node->content[0]->content
                 : $node->content;
 
@@ -239,7 +242,7 @@ final class HtmlWriter
         $box = Node::text(($item->attrs['checked'] ?? false) === true ? '☑ ' : '☐ ');
         $first = $item->content[0] ?? null;
 
-        return $first?->type === 'paragraph'
+        return $first?->type === NodeType::Paragraph
             ? [Node::paragraph([$box, ...$first->content]), ...\array_slice($item->content, 1)]
             : [Node::paragraph([$box]), ...$item->content];
     }
@@ -312,13 +315,13 @@ final class HtmlWriter
         $html = self::escaped($node->text);
         foreach ($node->marks as $mark) {
             $html
-                = $mark->type === 'link'
+                = $mark->type === MarkType::Link
                     ? '<a href="'
                         . self::escaped($this->place($mark->attrs['href']))
                         . '"'
                         . ($this->isFile || $mark->attrs['href'][0] === '#' ? '' : ' rel="noopener noreferrer" target="_blank"')
                         . ">{$html}</a>"
-                    : '<' . self::MARKS[$mark->type] . ">{$html}</" . self::MARKS[$mark->type] . '>';
+                    : '<' . self::MARKS[$mark->type->value] . ">{$html}</" . self::MARKS[$mark->type->value] . '>';
         }
 
         return $html;

@@ -14,7 +14,9 @@ use Embrel\Draft\Draft;
 use Embrel\Draft\Figures;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Scheme;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\Writer\Losses;
 use Embrel\Writer\Writer;
 
@@ -150,17 +152,17 @@ final class LatexWriter implements Writer
     private function block(Node $node): string
     {
         return match ($node->type) {
-            'paragraph' => $this->inlines($node->content) . "\n\n",
-            'heading' => '\paragraph*{' . $this->inlines($node->content) . "}\\mbox{}\n\n",
-            'bulletList', 'taskList' => $this->list('itemize', $node),
-            'orderedList' => $this->list('enumerate', $node),
-            'blockquote' => "\\begin{quote}\n" . $this->blocks($node->content) . "\\end{quote}\n",
-            'codeBlock' => "\\begin{verbatim}\n"
+            NodeType::Paragraph => $this->inlines($node->content) . "\n\n",
+            NodeType::Heading => '\paragraph*{' . $this->inlines($node->content) . "}\\mbox{}\n\n",
+            NodeType::BulletList, NodeType::TaskList => $this->list('itemize', $node),
+            NodeType::OrderedList => $this->list('enumerate', $node),
+            NodeType::Blockquote => "\\begin{quote}\n" . $this->blocks($node->content) . "\\end{quote}\n",
+            NodeType::CodeBlock => "\\begin{verbatim}\n"
                 . str_replace('\end{verbatim}', '\end {verbatim}', $node->plainText())
                 . "\n\\end{verbatim}\n",
-            'horizontalRule' => "\\noindent\\rule{\\linewidth}{0.4pt}\n\n",
-            'table' => $this->table($node),
-            'picture' => $this->picture(
+            NodeType::HorizontalRule => "\\noindent\\rule{\\linewidth}{0.4pt}\n\n",
+            NodeType::Table => $this->table($node),
+            NodeType::Picture => $this->picture(
                 $node->string('picture') ?? '',
                 $node->string('caption') ?? '',
                 (float) $node->int('width', 0),
@@ -181,7 +183,7 @@ final class LatexWriter implements Writer
         $start = $list->int('start', 1);
         $out = "\\begin{{$environment}}" . ($start === 1 ? '' : "[start={$start}]") . "\n";
         foreach ($list->content as $item) {
-            $check = $item->type === 'taskItem' ? (($item->attrs['checked'] ?? false) === true ? '{[}x{]} ' : '{[}~{]} ') : '';
+            $check = $item->type === NodeType::TaskItem ? (($item->attrs['checked'] ?? false) === true ? '{[}x{]} ' : '{[}~{]} ') : '';
             $out .= '\item ' . $check . rtrim($this->blocks($item->content)) . "\n";
         }
 
@@ -195,8 +197,8 @@ final class LatexWriter implements Writer
         $out = '\\begin{center}\\begin{tabular}{|' . str_repeat("p{{$width}\\linewidth}|", $columns) . "}\n\\hline\n";
         foreach ($table->content as $row) {
             $cells = array_map(
-                fn(Node $cell): string => ($cell->type === 'tableHeader' ? '\bfseries ' : '') . trim($this->blocks($cell->content)),
-                array_pad($row->content, $columns, new Node('tableCell')),
+                fn(Node $cell): string => ($cell->type === NodeType::TableHeader ? '\bfseries ' : '') . trim($this->blocks($cell->content)),
+                array_pad($row->content, $columns, new Node(NodeType::TableCell)),
             );
             $out .= implode(' & ', $cells) . " \\\\ \\hline\n";
         }
@@ -231,9 +233,9 @@ final class LatexWriter implements Writer
             '',
             array_map(
                 fn(Node $node): string => match ($node->type) {
-                    'text' => self::run($node),
-                    'hardBreak' => "\\newline\n",
-                    'footnote' => '\footnote{' . $this->inlines($node->content) . '}',
+                    NodeType::Text => self::run($node),
+                    NodeType::HardBreak => "\\newline\n",
+                    NodeType::Footnote => '\footnote{' . $this->inlines($node->content) . '}',
                     default => '',
                 },
                 $nodes,
@@ -247,7 +249,7 @@ final class LatexWriter implements Writer
         foreach ($node->marks as $mark) {
             $href = $mark->attrs['href'] ?? '';
             $text = match (true) {
-                $mark->type !== 'link' => '\\' . self::MARKS[$mark->type] . "{{$text}}",
+                $mark->type !== MarkType::Link => '\\' . self::MARKS[$mark->type->value] . "{{$text}}",
                 str_starts_with($href, '#') => '\hyperref[' . preg_replace('/[^A-Za-z0-9_-]/', '', substr($href, 1)) . "]{{$text}}",
                 default => '\href{'
                     . strtr($href, [

@@ -12,7 +12,9 @@ use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\TopicLink;
 use Embrel\Writer\Losses;
 use Embrel\Writer\Writer;
@@ -143,16 +145,19 @@ final class MarkdownWriter implements Writer
     private function block(Node $node): string
     {
         return match ($node->type) {
-            'paragraph' => self::plain($this->inlines($node->content)),
+            NodeType::Paragraph => self::plain($this->inlines($node->content)),
             // Not a heading of the document: it would be read as a topic.
-            'heading' => $this->boldLine($node),
-            'bulletList', 'taskList' => $this->items($node, fn(int $i): string => $this->isOther ? '* ' : '- '),
-            'orderedList' => $this->items($node, fn(int $i): string => $node->int('start', 1) + $i . ($this->isOther ? ') ' : '. ')),
-            'blockquote' => self::prefixed('> ', $this->blocks($node->content)),
-            'codeBlock' => "```\n" . $node->plainText() . "\n```",
-            'horizontalRule' => '---',
-            'table' => $this->table($node),
-            'picture' => $this->picture($node),
+            NodeType::Heading => $this->boldLine($node),
+            NodeType::BulletList, NodeType::TaskList => $this->items($node, fn(int $i): string => $this->isOther ? '* ' : '- '),
+            NodeType::OrderedList => $this->items(
+                $node,
+                fn(int $i): string => $node->int('start', 1) + $i . ($this->isOther ? ') ' : '. '),
+            ),
+            NodeType::Blockquote => self::prefixed('> ', $this->blocks($node->content)),
+            NodeType::CodeBlock => "```\n" . $node->plainText() . "\n```",
+            NodeType::HorizontalRule => '---',
+            NodeType::Table => $this->table($node),
+            NodeType::Picture => $this->picture($node),
             default => '',
         };
     }
@@ -169,8 +174,11 @@ final class MarkdownWriter implements Writer
     {
         $this->losses->note('noteHeading');
         $runs = array_map(
-            static fn(Node $run): Node => $run->type === 'text' && !$run->has('code')
-                ? Node::text($run->text, [...array_filter($run->marks, static fn($mark): bool => $mark->type !== 'bold'), new Mark('bold')])
+            static fn(Node $run): Node => $run->isText() && !$run->has(MarkType::Code)
+                ? Node::text(
+                    $run->text,
+                    [...array_filter($run->marks, static fn($mark): bool => $mark->type !== MarkType::Bold), new Mark(MarkType::Bold)],
+                )
                 : $run,
             $heading->content,
         );
@@ -185,9 +193,9 @@ final class MarkdownWriter implements Writer
         foreach ($nodes as $i => $node) {
             // A numbered list that does not start with 1 must not touch the paragraph above it.
             $isList
-                = in_array($node->type, ['bulletList', 'taskList'], true)
-                    || ($node->type === 'orderedList' && $node->int('start', 1) === 1);
-            $tight = $i > 0 && $isList && $nodes[$i - 1]->type === 'paragraph';
+                = in_array($node->type, [NodeType::BulletList, NodeType::TaskList], true)
+                    || ($node->type === NodeType::OrderedList && $node->int('start', 1) === 1);
+            $tight = $i > 0 && $isList && $nodes[$i - 1]->type === NodeType::Paragraph;
             $this->isOther = self::areLists($nodes[$i - 1] ?? null, $node) && !$this->isOther;
             $text .= ($i === 0 ? '' : ($tight ? "\n" : "\n\n")) . $this->block($node);
         }
@@ -197,7 +205,7 @@ final class MarkdownWriter implements Writer
 
     private static function areLists(?Node $one, ?Node $other): bool
     {
-        return str_ends_with($one->type ?? '', 'List') && str_ends_with($other->type ?? '', 'List');
+        return $one?->type->isList() === true && $other?->type->isList() === true;
     }
 
     /** @param \Closure(int): string $sign */
@@ -208,7 +216,7 @@ final class MarkdownWriter implements Writer
         foreach ($list->content as $i => $item) {
             $this->isOther = $isOther;
             $mark = $sign($i);
-            $check = $item->type === 'taskItem' ? (($item->attrs['checked'] ?? false) === true ? '[x] ' : '[ ] ') : '';
+            $check = $item->type === NodeType::TaskItem ? (($item->attrs['checked'] ?? false) === true ? '[x] ' : '[ ] ') : '';
             $lines[] = $mark . str_replace("\n", "\n" . str_repeat(' ', \strlen($mark)), $check . $this->blocks($item->content));
         }
 
@@ -270,9 +278,9 @@ final class MarkdownWriter implements Writer
             '',
             array_map(
                 fn(Node $node): string => match ($node->type) {
-                    'text' => $this->run($node),
-                    'hardBreak' => "\\\n",
-                    'footnote' => $this->footnote($node),
+                    NodeType::Text => $this->run($node),
+                    NodeType::HardBreak => "\\\n",
+                    NodeType::Footnote => $this->footnote($node),
                     default => '',
                 },
                 $nodes,
@@ -290,7 +298,7 @@ final class MarkdownWriter implements Writer
 
     private function run(Node $node): string
     {
-        if ($node->has('code')) {
+        if ($node->has(MarkType::Code)) {
             $fence = str_repeat('`', 1 + max([0, ...array_map(\strlen(...), preg_match_all('/`+/', $node->text, $m) > 0 ? $m[0] : [])]));
             $space = str_starts_with($node->text, '`') || str_ends_with($node->text, '`') ? ' ' : '';
         }
@@ -304,12 +312,12 @@ final class MarkdownWriter implements Writer
                     ? $fence . $space . ($this->isInTable ? str_replace('|', '\|', $inner) : $inner) . $space . $fence
                     : self::escaped($inner));
         foreach ($inner === '' ? [] : $node->marks as $mark) {
-            if ($mark->type === 'link') {
+            if ($mark->type === MarkType::Link) {
                 $href = $mark->attrs['href'];
                 // Without anchors a reference is its words.
                 $inner = TopicLink::of($href) !== null && !$this->isMarked ? $inner : "[{$inner}](<{$href}>)";
-            } elseif (isset(self::SIGNS[$mark->type])) {
-                [$open, $close] = $this->signs($mark->type, $m[2] ?? '');
+            } elseif (isset(self::SIGNS[$mark->type->value])) {
+                [$open, $close] = $this->signs($mark->type->value, $m[2] ?? '');
                 $inner = $open . $inner . $close;
             }
         }

@@ -12,6 +12,7 @@ use Embrel\Document\Pictures;
 use Embrel\Document\Role;
 use Embrel\Document\Style;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\Writer\ListNumbers;
 use Embrel\Writer\Losses;
 
@@ -296,14 +297,14 @@ final class OdtBody
     private function block(Node $node, string $style): void
     {
         match ($node->type) {
-            'paragraph' => $this->paragraph($style, $this->runs->inlines($node->content)),
-            'heading' => $this->paragraph('Note_20_Heading_20_' . $node->int('level', 1), $this->runs->inlines($node->content)),
-            'bulletList', 'taskList', 'orderedList' => $this->list($node),
-            'blockquote' => $this->quotation($node, $style === 'Quotations'),
-            'codeBlock' => $this->paragraph('Preformatted_20_Text', $this->startOfBlock() . OdtRuns::text($node->plainText())),
-            'horizontalRule' => $this->paragraph('Horizontal_20_Line', ''),
-            'table' => $this->table($node),
-            'picture' => $this->notePicture($node),
+            NodeType::Paragraph => $this->paragraph($style, $this->runs->inlines($node->content)),
+            NodeType::Heading => $this->paragraph('Note_20_Heading_20_' . $node->int('level', 1), $this->runs->inlines($node->content)),
+            NodeType::BulletList, NodeType::TaskList, NodeType::OrderedList => $this->list($node),
+            NodeType::Blockquote => $this->quotation($node, $style === 'Quotations'),
+            NodeType::CodeBlock => $this->paragraph('Preformatted_20_Text', $this->startOfBlock() . OdtRuns::text($node->plainText())),
+            NodeType::HorizontalRule => $this->paragraph('Horizontal_20_Line', ''),
+            NodeType::Table => $this->table($node),
+            NodeType::Picture => $this->notePicture($node),
             default => null,
         };
     }
@@ -311,7 +312,7 @@ final class OdtBody
     private function quotation(Node $quotation, bool $isInQuote): void
     {
         foreach ($quotation->content as $i => $node) {
-            if ($node->type === 'paragraph') {
+            if ($node->type === NodeType::Paragraph) {
                 $this->paragraph(
                     'Quotations',
                     ($i === 0 ? $this->startOfBlock() : ($isInQuote ? $this->startOfBlock(Anchor::MORE) : ''))
@@ -326,14 +327,18 @@ final class OdtBody
 
     private function list(Node $list): void
     {
-        $style = ['orderedList' => 'Numbers', 'taskList' => 'Boxes'][$list->type] ?? 'Bullets';
+        $style = match ($list->type) {
+            NodeType::OrderedList => 'Numbers',
+            NodeType::TaskList => 'Boxes',
+            default => 'Bullets',
+        };
         $this->put("<text:list text:style-name=\"{$style}\">");
         foreach ($list->content as $i => $item) {
-            $start = $i === 0 && $list->type === 'orderedList' ? ' text:start-value="' . $list->int('start', 1) . '"' : '';
+            $start = $i === 0 && $list->type === NodeType::OrderedList ? ' text:start-value="' . $list->int('start', 1) . '"' : '';
             $this->put("<text:list-item{$start}>");
-            $check = $item->type === 'taskItem' ? (($item->attrs['checked'] ?? false) === true ? '☑ ' : '☐ ') : '';
+            $check = $item->type === NodeType::TaskItem ? (($item->attrs['checked'] ?? false) === true ? '☑ ' : '☐ ') : '';
             foreach ($item->content as $k => $node) {
-                if ($k === 0 && $node->type === 'paragraph') {
+                if ($k === 0 && $node->type === NodeType::Paragraph) {
                     $this->paragraph('List_20_Item', $check . $this->runs->inlines($node->content));
                 } else {
                     $this->block($node, 'List_20_Item');
@@ -357,13 +362,13 @@ final class OdtBody
             $wasHead = $isHead;
             $isHead
                 = ($i === 0 || $wasHead)
-                && !\in_array('tableCell', array_map(static fn(Node $cell): string => $cell->type, $row->content), true);
+                && !\in_array(NodeType::TableCell, array_map(static fn(Node $cell): NodeType => $cell->type, $row->content), true);
             $this->put(
                 ($wasHead && !$isHead ? '</table:table-header-rows>' : '')
                     . ($isHead && !$wasHead ? '<table:table-header-rows>' : '')
                     . '<table:table-row>',
             );
-            foreach (array_pad($row->content, $columns, new Node('tableCell')) as $cell) {
+            foreach (array_pad($row->content, $columns, new Node(NodeType::TableCell)) as $cell) {
                 $this->put('<table:table-cell table:style-name="' . ($isHead ? 'HeadCell' : 'Cell') . '" office:value-type="string">');
                 foreach ($cell->content === [] ? [Node::paragraph([])] : $cell->content as $node) {
                     $this->block($node, $isHead ? 'Table_20_Heading' : 'Table_20_Contents');

@@ -8,6 +8,7 @@ use Embrel\Archive\Xml;
 use Embrel\Document\Pictures;
 use Embrel\Document\PictureType;
 use Embrel\Document\Style;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
 use Embrel\Writer\RunWalk;
 
@@ -97,7 +98,7 @@ final class OdtRuns extends RunWalk
             ' ',
             array_filter(
                 array_map(
-                    static fn(string $mark, string $xml): string => $node->has($mark) ? $xml : '',
+                    static fn(string $mark, string $xml): string => $node->has(MarkType::from($mark)) ? $xml : '',
                     array_keys(self::MARKS),
                     self::MARKS,
                 ),

@@ -14,6 +14,7 @@ use Embrel\Pages\Page;
 use Embrel\Pages\Piece;
 use Embrel\Pages\Typesetter;
 use Embrel\Plan\Plan;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Schema;
 use Embrel\Writer\Losses;
 use Embrel\Writer\Writer;
@@ -81,7 +82,7 @@ final class PdfWriter implements Writer
     {
         foreach ($document->elements as $element) {
             foreach ($element->block?->all() ?? [] as $node) {
-                $node->type === 'picture' && ($choices->pictures === null || $node->string('picture') === null)
+                $node->type === NodeType::Picture && ($choices->pictures === null || $node->string('picture') === null)
                     ? $losses->note('picture')
                     : null;
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Writer\TextOutline;
 
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 
 /** A note as lines of plain text that still look like what they were: lists with their signs, tables in columns. */
@@ -22,10 +23,10 @@ final class TextNote
     private static function lines(Node $block): array
     {
         return match ($block->type) {
-            'bulletList', 'orderedList', 'taskList' => self::list($block),
-            'table' => self::table($block),
-            'blockquote' => array_map(static fn(string $line): string => rtrim("> {$line}"), self::within($block)),
-            'horizontalRule' => ['* * *'],
+            NodeType::BulletList, NodeType::OrderedList, NodeType::TaskList => self::list($block),
+            NodeType::Table => self::table($block),
+            NodeType::Blockquote => array_map(static fn(string $line): string => rtrim("> {$line}"), self::within($block)),
+            NodeType::HorizontalRule => ['* * *'],
             default => explode("\n", $block->plainText(true)),
         };
     }
@@ -42,8 +43,8 @@ final class TextNote
         $out = [];
         foreach ($list->content as $i => $item) {
             $sign = match ($list->type) {
-                'orderedList' => ($list->int('start', 1) + $i) . '. ',
-                'taskList' => ($item->attrs['checked'] ?? false) === true ? '[x] ' : '[ ] ',
+                NodeType::OrderedList => ($list->int('start', 1) + $i) . '. ',
+                NodeType::TaskList => ($item->attrs['checked'] ?? false) === true ? '[x] ' : '[ ] ',
                 default => '- ',
             };
             foreach (self::within($item) as $k => $line) {
@@ -69,7 +70,7 @@ final class TextNote
         $out = [];
         foreach ($rows as $r => $row) {
             $out[] = rtrim(implode('  ', array_map($filled, $row, \array_slice($widths, 0, \count($row)))));
-            if ($r === 0 && ($table->content[0]->content[0] ?? null)?->type === 'tableHeader') {
+            if ($r === 0 && ($table->content[0]->content[0] ?? null)?->type === NodeType::TableHeader) {
                 $out[] = implode('  ', array_map(static fn(int $width): string => str_repeat('-', max(1, $width)), $widths));
             }
         }

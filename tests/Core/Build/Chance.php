@@ -55,7 +55,9 @@ use Embrel\Plan\Spot;
 use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
 use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 
 /** Plans and operations at random, the same for the same seed of mt_srand. */
@@ -160,7 +162,7 @@ final class Chance
                 mt_rand(0, 1) === 0 ? null : $this->place($plan)->parent,
                 FoldAs::cases()[mt_rand(0, 2)],
                 $this->ids->next(),
-                [$one => new Node('citation', ['items' => [['source' => $this->ids->next()]]])],
+                [$one => new Node(NodeType::Citation, ['items' => [['source' => $this->ids->next()]]])],
             ),
             28 => new SetLabels(
                 $some,
@@ -181,10 +183,10 @@ final class Chance
     {
         foreach ($plan->standing() as $id) {
             foreach ($plan->topic($id)->note->blocks ?? [] as $block) {
-                if (\in_array($block->type, ['heading', 'bulletList'], true)) {
+                if (\in_array($block->type, [NodeType::Heading, NodeType::BulletList], true)) {
                     return new DivideNote(
                         $id,
-                        $block->type === 'heading' ? DivideNote::AT_HEADINGS : DivideNote::AT_ITEMS,
+                        $block->type === NodeType::Heading ? DivideNote::AT_HEADINGS : DivideNote::AT_ITEMS,
                         $this->ids->next(),
                     );
                 }
@@ -192,7 +194,7 @@ final class Chance
         }
 
         return new EditNote($one, [
-            new Node('heading', ['id' => $this->ids->next(), 'level' => 2], [Node::text('Heading')]),
+            new Node(NodeType::Heading, ['id' => $this->ids->next(), 'level' => 2], [Node::text('Heading')]),
             Node::plain('Under it', $this->ids->next()),
         ]);
     }
@@ -279,22 +281,22 @@ final class Chance
         $put = [
             match (mt_rand(0, 3)) {
                 0 => new Node(
-                    'heading',
+                    NodeType::Heading,
                     ['id' => $this->ids->next(), 'level' => mt_rand(1, 3)],
-                    [Node::text('Heading', [new Mark('bold')])],
+                    [Node::text('Heading', [new Mark(MarkType::Bold)])],
                 ),
                 1 => new Node(
-                    'bulletList',
+                    NodeType::BulletList,
                     ['id' => $this->ids->next()],
                     [
                         new Node(
-                            'listItem',
+                            NodeType::ListItem,
                             content: [
                                 Node::plain('One'),
-                                new Node('orderedList', content: [new Node('listItem', content: [Node::plain('Within')])]),
+                                new Node(NodeType::OrderedList, content: [new Node(NodeType::ListItem, content: [Node::plain('Within')])]),
                             ],
                         ),
-                        new Node('listItem', content: [new Node('horizontalRule')]),
+                        new Node(NodeType::ListItem, content: [new Node(NodeType::HorizontalRule)]),
                     ],
                 ),
                 default => Node::plain('New ' . mt_rand(), $this->ids->next()),

@@ -9,7 +9,9 @@ use Embrel\Plan\Edit;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Flow;
 use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 
 /** Notes at random, the same for the same seed, with all that documents can hold. */
@@ -41,7 +43,6 @@ final class Notes
         '%',
         '^',
     ];
-    private const MARKS = ['bold', 'italic', 'underline', 'strike', 'highlight', 'superscript', 'subscript', 'code'];
 
     private CountedIds $ids;
 
@@ -83,15 +84,15 @@ final class Notes
     private function block(): Node
     {
         return match (mt_rand(0, 10)) {
-            0 => new Node('heading', ['level' => mt_rand(1, 3)], $this->runs(2, false)),
-            1 => $this->list('bulletList', 'listItem', 3),
-            2 => $this->list('orderedList', 'listItem', 3),
-            3 => $this->list('taskList', 'taskItem', 1),
-            4 => new Node('blockquote', [], array_map(fn(): Node => $this->paragraph(), range(1, mt_rand(1, 2)))),
+            0 => new Node(NodeType::Heading, ['level' => mt_rand(1, 3)], $this->runs(2, false)),
+            1 => $this->list(NodeType::BulletList, NodeType::ListItem, 3),
+            2 => $this->list(NodeType::OrderedList, NodeType::ListItem, 3),
+            3 => $this->list(NodeType::TaskList, NodeType::TaskItem, 1),
+            4 => new Node(NodeType::Blockquote, [], array_map(fn(): Node => $this->paragraph(), range(1, mt_rand(1, 2)))),
             5 => $this->picture(),
             6 => $this->table(),
-            7 => new Node('codeBlock', [], [Node::text("if (a < b) {\n    print('&');\n}")]),
-            8 => new Node('horizontalRule'),
+            7 => new Node(NodeType::CodeBlock, [], [Node::text("if (a < b) {\n    print('&');\n}")]),
+            8 => new Node(NodeType::HorizontalRule),
             default => $this->paragraph(),
         };
     }
@@ -117,7 +118,9 @@ final class Notes
             $more = $withFootnotes ? mt_rand(0, 12) : 9;
             if ($more === 0) {
                 $flow->text('word');
-                $flow->put(new Node('footnote', [], [Node::text('See the '), Node::text('minute book', [new Mark('italic')])]));
+                $flow->put(
+                    new Node(NodeType::Footnote, [], [Node::text('See the '), Node::text('minute book', [new Mark(MarkType::Italic)])]),
+                );
                 $flow->text(' and ');
             } elseif ($more === 1 && $i + 1 < $count) {
                 $flow->text('end');
@@ -136,26 +139,26 @@ final class Notes
         if (mt_rand(0, 2) > 0) {
             return [];
         }
-        $marks = [new Mark(self::MARKS[mt_rand(0, 7)])];
-        if ($marks[0]->type !== 'underline' && mt_rand(0, 3) === 0) {
-            $marks[] = new Mark('link', ['href' => 'https://example.org/?a=1&b=2']);
+        $marks = [new Mark(MarkType::cases()[mt_rand(0, 7)])];
+        if ($marks[0]->type !== MarkType::Underline && mt_rand(0, 3) === 0) {
+            $marks[] = new Mark(MarkType::Link, ['href' => 'https://example.org/?a=1&b=2']);
         }
 
         return $marks;
     }
 
-    private function list(string $type, string $item, int $deep): Node
+    private function list(NodeType $type, NodeType $item, int $deep): Node
     {
         $items = [];
         for ($i = mt_rand(1, 3); $i > 0; --$i) {
             $content = [$this->paragraph()];
             if ($deep > 1 && mt_rand(0, 2) === 0) {
-                $content[] = $this->list(['bulletList', 'orderedList'][mt_rand(0, 1)], 'listItem', $deep - 1);
+                $content[] = $this->list([NodeType::BulletList, NodeType::OrderedList][mt_rand(0, 1)], NodeType::ListItem, $deep - 1);
             }
-            $items[] = new Node($item, $item === 'taskItem' && mt_rand(0, 1) === 0 ? ['checked' => true] : [], $content);
+            $items[] = new Node($item, $item === NodeType::TaskItem && mt_rand(0, 1) === 0 ? ['checked' => true] : [], $content);
         }
 
-        return new Node($type, $type === 'orderedList' && mt_rand(0, 1) === 0 ? ['start' => mt_rand(2, 9)] : [], $items);
+        return new Node($type, $type === NodeType::OrderedList && mt_rand(0, 1) === 0 ? ['start' => mt_rand(2, 9)] : [], $items);
     }
 
     private function table(): Node
@@ -164,16 +167,20 @@ final class Notes
         $columns = mt_rand(1, 3);
         for ($r = 0, $count = mt_rand(2, 3); $r < $count; ++$r) {
             $rows[] = new Node(
-                'tableRow',
+                NodeType::TableRow,
                 [],
                 array_map(
-                    fn(): Node => new Node($r === 0 ? 'tableHeader' : 'tableCell', [], [Node::paragraph($this->runs(1, false))]),
+                    fn(): Node => new Node(
+                        $r === 0 ? NodeType::TableHeader : NodeType::TableCell,
+                        [],
+                        [Node::paragraph($this->runs(1, false))],
+                    ),
                     range(1, $columns),
                 ),
             );
         }
 
-        return new Node('table', [], $rows);
+        return new Node(NodeType::Table, [], $rows);
     }
 
     private function picture(): Node
@@ -181,7 +188,7 @@ final class Notes
         $attrs = ['picture' => $this->pictures[mt_rand(0, \count($this->pictures) - 1)], 'alt' => 'The wall & the “creek”'];
 
         return new Node(
-            'picture',
+            NodeType::Picture,
             $attrs
                 + (mt_rand(0, 1) === 0 ? ['width' => mt_rand(40, 400)] : [])
                 + (mt_rand(0, 1) === 0 ? ['caption' => 'The wall in 1887'] : []),

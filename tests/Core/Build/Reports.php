@@ -14,6 +14,7 @@ use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 
 /**
@@ -123,7 +124,7 @@ final class Reports
             $inlines = [Node::text(ucfirst($this->words(mt_rand(5, 14))) . ' ')];
             $kind = mt_rand(0, 5);
             if ($kind < 2) {
-                $inlines[] = new Node('citation', [
+                $inlines[] = new Node(NodeType::Citation, [
                     'items' => [
                         ['source' => $sources[mt_rand(0, \count($sources) - 1)]]
                         + (mt_rand(0, 1) === 0 ? ['pages' => (string) mt_rand(1, 90)] : []),
@@ -131,11 +132,11 @@ final class Reports
                 ]);
                 $inlines[] = Node::text(', ' . $this->words(4));
             } elseif ($kind === 2) {
-                $inlines[] = new Node('topicRef', ['topic' => $this->topics[mt_rand(0, \count($this->topics) - 1)]]);
+                $inlines[] = new Node(NodeType::TopicRef, ['topic' => $this->topics[mt_rand(0, \count($this->topics) - 1)]]);
                 $inlines[] = Node::text(' ' . $this->words(4));
             } elseif ($kind === 3) {
                 $inlines[] = Node::text($this->words(2));
-                $inlines[] = new Node('footnote', content: [Node::text(ucfirst($this->words(6)) . '.')]);
+                $inlines[] = new Node(NodeType::Footnote, content: [Node::text(ucfirst($this->words(6)) . '.')]);
             }
             $inlines[] = Node::text(' ' . $this->words(3) . '.');
             $blocks[] = Node::paragraph($inlines, $this->blockId());
@@ -143,22 +144,22 @@ final class Reports
         $paragraph = fn(int $words): Node => Node::plain(ucfirst($this->words($words)));
         match (mt_rand(0, 7)) {
             0 => ($blocks[] = new Node(
-                'bulletList',
+                NodeType::BulletList,
                 ['id' => $this->blockId()],
-                array_map(fn(): Node => new Node('listItem', content: [$paragraph(5)]), range(1, 3)),
+                array_map(fn(): Node => new Node(NodeType::ListItem, content: [$paragraph(5)]), range(1, 3)),
             )),
             1 => ($blocks[] = new Node(
-                'table',
+                NodeType::Table,
                 ['id' => $this->blockId()],
                 array_map(
                     fn(): Node => new Node(
-                        'tableRow',
-                        content: array_map(fn(): Node => new Node('tableCell', content: [$paragraph(2)]), range(1, 2)),
+                        NodeType::TableRow,
+                        content: array_map(fn(): Node => new Node(NodeType::TableCell, content: [$paragraph(2)]), range(1, 2)),
                     ),
                     range(1, 3),
                 ),
             )),
-            2 => ($blocks[] = new Node('blockquote', ['id' => $this->blockId()], [$paragraph(12)])),
+            2 => ($blocks[] = new Node(NodeType::Blockquote, ['id' => $this->blockId()], [$paragraph(12)])),
             default => null,
         };
 
