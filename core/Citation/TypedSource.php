@@ -10,13 +10,6 @@ namespace Embrel\Citation;
  */
 final class TypedSource
 {
-    private const ADDRESS = '/\bhttps?:\/\/[^\s<>"“”]+|\bwww\.[^\s<>"“”]+/i';
-    private const DOI = '/\b(?:doi:\s*|https?:\/\/(?:dx\.)?doi\.org\/)?(10\.\d{4,9}\/[^\s"“”<>]+)/i';
-    private const ISBN = '/\bISBN(?:-1[03])?:?\s*([\dX][\dX\- ]{8,15}[\dX])/i';
-    private const PAGES = '/[,;.]?\s*\(?\b(?:pp?|S|Seiten?|pages?)\b\.?\s*(\d+(?:\s*[-–—]\s*\d+)?(?:,\s*\d+(?:\s*[-–—]\s*\d+)?)*(?:\s?ff?\b\.?)?|[ivxlc]+(?:\s*[-–—]\s*[ivxlc]+)?\b)\)?/u';
-    private const PLACE = '/[,;]?\s*\b((?:ch(?:ap(?:ter)?)?|Kap(?:itel)?|para|sect?|fol|l)\b\.?\s*\d+)\b/ui';
-    private const EDITION = '/[,;.(]?\s*\b((?:\d+(?:st|nd|rd|th)|rev(?:ised)?|\d+\.)\s*(?:ed(?:ition|n)?|Aufl(?:age)?))\b\.?\)?/ui';
-    private const NUMBER = '/[,;]?\s*\bvol(?:ume)?\.?\s*(\d+)(?:\s*,?\s*(?:no|nr|iss(?:ue)?)\.?\s*(\d+))?|\s(\d{1,4})\s?\((\d{1,4})\)/ui';
     private const YEAR = '/\(?\b((?:c(?:a|irca)?\.?\s*|um\s*)?1[4-9]\d\d|(?:c(?:a|irca)?\.?\s*)?20\d\d)[a-z]?\b(?:,\s*((?:\p{L}{3,9}\.?\s+\d{1,2})|(?:\d{1,2}\.?\s+\p{L}{3,9})))?\)?/u';
     /** “(Lind 2019)”, “see Pell 1994”, “Quist and Moor 2003: 14”: names and a year, in brackets, pointed to, or with pages. */
     private const SHORT
@@ -35,45 +28,25 @@ final class TypedSource
     /** @param string $id of the source that is made */
     public static function read(string $line, string $id): self
     {
-        $rest = trim($line);
-        $short = self::short($rest);
+        $short = self::short(trim($line));
         if ($short !== null) {
             $source = new Source($id, '', SourceKind::Book, date: PartialDate::typed($short['year']));
 
             return new self($source->with(['authors' => $short['people']]), $short['pages']);
         }
-        $fields = [];
-        if (preg_match(self::DOI, $rest, $m) === 1) {
-            $fields['doi'] = rtrim($m[1], '.,;)');
-            $rest = str_replace($m[0], '', $rest);
-        }
-        if (preg_match(self::ADDRESS, $rest, $m) === 1) {
-            $address = rtrim($m[0], '.,;)');
-            $fields['url'] = str_starts_with(strtolower($address), 'www.') ? "https://{$address}" : $address;
-            $rest
-                = preg_replace(
-                    '/(?:retrieved\s+from|available\s+at|abgerufen\s+(?:am|von)|url:?)?\s*' . preg_quote($m[0], '/') . '/i',
-                    '',
-                    $rest,
-                ) ?? $rest;
-        }
-        if (preg_match(self::ISBN, $rest, $m) === 1) {
-            $fields['isbn'] = trim($m[1]);
-            $rest = str_replace($m[0], '', $rest);
-        }
-        $pages = self::taken(self::PAGES, $rest);
-        $pages = $pages === '' ? self::taken(self::PLACE, $rest) : $pages;
-        $edition = self::taken(self::EDITION, $rest);
-        $fields['edition']
-            = preg_replace('/\s*(?:ed(?:ition|n)?|Aufl(?:age)?)\z|(?<=\d)(?:st|nd|rd|th|\.)(?=\s)/iu', '', $edition) ?? $edition;
-        if (preg_match(self::NUMBER, $rest, $m) === 1) {
-            $fields['volume'] = $m[1] === '' ? $m[3] ?? '' : $m[1];
-            $fields['issue'] = ($m[2] ?? '') === '' ? $m[4] ?? '' : $m[2];
-            $rest = str_replace($m[0], '', $rest);
-        }
-        [$before, $after, $date] = self::dated($rest);
+        $line = new TypedLine(trim($line));
+        $line->doi();
+        $line->address();
+        $line->isbn();
+        $line->pages();
+        $line->edition();
+        $line->volume();
+        [$names, $rest, $date] = self::dated($line->rest);
+        $line->rest = trim($rest, " ,;.\t");
+        [$names, $title, $kind] = self::quoted($line, $names) ?? self::plain($line, $names);
+        self::published($line, $kind);
 
-        return self::put($id, $before, $after, $date, array_filter($fields, static fn(string $value): bool => $value !== ''), $pages);
+        return self::made($id, $names, $title, $kind, $date, $line);
     }
 
     /** Whether a line only names who and when, as a citation in a text does. */
@@ -101,17 +74,6 @@ final class TypedSource
         return $isMeant ? ['people' => $people, 'year' => $m['year'], 'pages' => $pages] : null;
     }
 
-    /** Takes what a form finds out of the line. */
-    private static function taken(string $form, string &$line): string
-    {
-        if (preg_match($form, $line, $m) !== 1) {
-            return '';
-        }
-        $line = str_replace($m[0], '', $line);
-
-        return trim($m[1]);
-    }
-
     /** @return array{string, string, PartialDate|null} what stands before a year in brackets, what follows, and the date */
     private static function dated(string $line): array
     {
@@ -134,64 +96,87 @@ final class TypedSource
             : ['', trim(rtrim($before, ' ,.;(') . ' ' . ltrim($after, ' ,.;)')), $date];
     }
 
-    /** @param array<string, string> $fields found so far */
-    private static function put(string $id, string $names, string $rest, ?PartialDate $date, array $fields, string $pages): self
+    /**
+     * A title in quotation marks: of an article, or of a chapter in what follows.
+     *
+     * @return array{string, string, SourceKind}|null names, title and kind
+     */
+    private static function quoted(TypedLine $line, string $names): ?array
     {
-        $rest = trim($rest, " ,;.\t");
-        $title = '';
-        if (preg_match(self::QUOTED, $rest, $m, PREG_OFFSET_CAPTURE) === 1) {
-            $title = trim($m[1][0]);
-            $names = $names === '' ? trim(substr($rest, 0, $m[0][1]), ' ,.:') : $names;
-            $rest = trim(substr($rest, $m[0][1] + \strlen($m[0][0])), ' ,.');
-            [$fields['container'], $rest] = self::first(preg_replace('/\Ain:?\s+/i', '', $rest, 1, $isIn) ?? $rest);
-            $kind = $isIn > 0 ? SourceKind::Chapter : ($fields['container'] === '' ? SourceKind::Other : SourceKind::Article);
-        } else {
-            if ($names === '') {
-                [$names, $rest] = self::names($rest);
-            }
-            [$title, $rest] = self::first($rest);
-            $kind
-                = isset($fields['url']) && $rest === ''
-                    ? SourceKind::WebPage
-                    : (isset($fields['doi']) || isset($fields['volume'])
-                        ? SourceKind::Article
-                        : SourceKind::Book);
-            if ($kind === SourceKind::Article) {
-                [$fields['container'], $rest] = self::first($rest);
-            }
+        if (preg_match(self::QUOTED, $line->rest, $m, PREG_OFFSET_CAPTURE) !== 1) {
+            return null;
         }
-        if ($kind !== SourceKind::Book && $pages === '' && preg_match('/(?:\A|[\s,:])(\d+\s*[-–]\s*\d+)\z/u', $rest, $m) === 1) {
-            [$pages, $rest] = [$m[1], substr($rest, 0, -\strlen($m[0]))];
+        $names = $names === '' ? trim(substr($line->rest, 0, $m[0][1]), ' ,.:') : $names;
+        $rest = trim(substr($line->rest, $m[0][1] + \strlen($m[0][0])), ' ,.');
+        [$container, $line->rest] = self::first(preg_replace('/\Ain:?\s+/i', '', $rest, 1, $isIn) ?? $rest);
+        $line->fields['container'] = $container;
+
+        return [
+            $names,
+            trim($m[1][0]),
+            $isIn > 0 ? SourceKind::Chapter : ($container === '' ? SourceKind::Other : SourceKind::Article),
+        ];
+    }
+
+    /**
+     * A title without them, up to where its sentence ends: of a page, of an article where a volume or a DOI says so, else of a book.
+     *
+     * @return array{string, string, SourceKind} names, title and kind
+     */
+    private static function plain(TypedLine $line, string $names): array
+    {
+        if ($names === '') {
+            [$names, $line->rest] = TypedNames::inFront($line->rest);
         }
-        if (preg_match('/\A([\p{L} .\-]+):\s+(.+)\z/u', $rest, $m) === 1) {
-            [$fields['place'], $rest] = [trim($m[1]), $m[2]];
+        [$title, $line->rest] = self::first($line->rest);
+        $kind = match (true) {
+            isset($line->fields['url']) && $line->rest === '' => SourceKind::WebPage,
+            isset($line->fields['doi']) || isset($line->fields['volume']) => SourceKind::Article,
+            default => SourceKind::Book,
+        };
+        if ($kind === SourceKind::Article) {
+            [$line->fields['container'], $line->rest] = self::first($line->rest);
         }
-        $fields[$kind === SourceKind::WebPage ? 'container' : 'publisher'] = trim($rest, ' ,.;()');
-        if ($kind !== SourceKind::Book && $pages !== '' && Pages::areSeveral($pages)) {
-            [$fields['pages'], $pages] = [$pages, ''];
+
+        return [$names, $title, $kind];
+    }
+
+    /** Where and by whom; pages at the end are those of an article or chapter, and several of them are all that it has. */
+    private static function published(TypedLine $line, SourceKind $kind): void
+    {
+        $isPart = $kind !== SourceKind::Book;
+        if ($isPart && $line->pages === '' && preg_match('/(?:\A|[\s,:])(\d+\s*[-–]\s*\d+)\z/u', $line->rest, $m) === 1) {
+            [$line->pages, $line->rest] = [$m[1], substr($line->rest, 0, -\strlen($m[0]))];
         }
-        $fields = array_map(static fn(string $value): string => trim($value, " ,;\t"), $fields);
+        if (preg_match('/\A([\p{L} .\-]+):\s+(.+)\z/u', $line->rest, $m) === 1) {
+            [$line->fields['place'], $line->rest] = [trim($m[1]), $m[2]];
+        }
+        $line->fields[$kind === SourceKind::WebPage ? 'container' : 'publisher'] = trim($line->rest, ' ,.;()');
+        if ($isPart && $line->pages !== '' && Pages::areSeveral($line->pages)) {
+            [$line->fields['pages'], $line->pages] = [$line->pages, ''];
+        }
+    }
+
+    private static function made(string $id, string $names, string $title, SourceKind $kind, ?PartialDate $date, TypedLine $line): self
+    {
+        $fields = array_map(static fn(string $value): string => trim($value, " ,;\t"), $line->fields);
         $isBare = $title === '' && $names === '' && isset($fields['url']);
-        // A number alone is what the source is called until someone knows better.
-        // One of which nothing is known but its number, or its address, is called by that.
+        // One of which nothing is known but its number, or its address, is called by that until someone knows better.
         $called = match (true) {
             $title === '' && $names === '' && isset($fields['doi']) => "doi:{$fields['doi']}",
             $title === '' && $names === '' && isset($fields['isbn']) => "ISBN {$fields['isbn']}",
             $isBare => $fields['url'],
             default => $title === '' ? $names : $title,
         };
-
         // The name of the place in the title is a name there too.
         if (($fields['place'] ?? '') !== '' && preg_match('/\b' . preg_quote($fields['place'], '/') . '\b/u', $title) === 1) {
             $fields['capitals'] = $fields['place'];
         }
-        $people = $title === '' ? [] : self::people($names);
+        $people = $title === '' ? [] : TypedNames::people($names);
         $role = preg_match('/\b(?:Eds?|eds?|Hrsg)\b/', $names) === 1 ? 'editors' : 'authors';
+        $source = new Source($id, $called, $isBare ? SourceKind::WebPage : $kind, date: $date);
 
-        return new self(
-            (new Source($id, $called, $isBare ? SourceKind::WebPage : $kind, date: $date))->with([$role => $people] + $fields),
-            $pages,
-        );
+        return new self($source->with([$role => $people] + $fields), $line->pages);
     }
 
     /**
@@ -208,62 +193,5 @@ final class TypedSource
         $at = $at === false ? strpos($text, ' (') : $at;
 
         return $at === false ? [trim($text, ' .,'), ''] : [trim(substr($text, 0, $at), ' .,'), trim(substr($text, $at), ' .,')];
-    }
-
-    /** @return array{string, string} the names in front, and the rest */
-    private static function names(string $text): array
-    {
-        // An entry of a list: “Pell, Anna, and Tom Brent. Title…”, where a full stop ends the names.
-        if (
-            preg_match('/\A((?:[^.]|(?<=\b\p{Lu})\.|(?<=\bal)\.)+?)\.\s+(?=\S)(.*)\z/us', $text, $m) === 1
-            && substr_count($m[1], ' ') < 12
-            && self::areNames($m[1])
-        ) {
-            return [$m[1], $m[2]];
-        }
-        $pieces = explode(', ', $text);
-        if (\count($pieces) < 2 || !self::areNames($pieces[0])) {
-            return ['', $text];
-        }
-        // “Pell, Anna, Tides and Walls”: a given name follows the family name, where a title still comes after it.
-        $taken
-            = \count($pieces) > 2
-            && !str_contains($pieces[0], ' ')
-            && preg_match('/\A\p{Lu}[\p{L}.\-]*(?:\s\p{Lu}[\p{L}.\-]*)?(?:\s(?:von|van|de|der|la|zu))*\z/u', $pieces[1]) === 1
-                ? 2
-                : 1;
-
-        return [implode(', ', \array_slice($pieces, 0, $taken)), implode(', ', \array_slice($pieces, $taken))];
-    }
-
-    /** Whether every word of it could be of a name: capitals, initials, particles, “and”. */
-    private static function areNames(string $text): bool
-    {
-        return preg_match('/\A(?:\p{Lu}[\p{L}.\'’\-]*|\p{Lo}+|van|von|de|der|den|la|le|du|und|and|et al|&|;|,|eds?|\s|\.)+\z/u', $text)
-            === 1 && preg_match('/\A(?:The|A|An|On|In)\b/', $text) !== 1;
-    }
-
-    /** @return list<Person> */
-    public static function people(string $names): array
-    {
-        $names = preg_replace('/,?\s*(?:et al\.?|u\.\s?a\.|\(?[Ee]ds?\.?\)?|\(?Hrsg\.?\)?)\s*\z/u', '', $names) ?? $names;
-        // “Pell, A., & Moor, B.”, where each comma but those before “and” is within a name.
-        if (preg_match_all('/([\p{L}\'’\- ]+?),\s*((?:\p{Lu}\.[\s\-]?)+)/u', $names, $pairs, PREG_SET_ORDER) > 0) {
-            return array_map(
-                static fn(array $m): Person => Person::of(preg_replace('/\A\s*(?:and|und)\s+/u', '', trim($m[1])) ?? $m[1], $m[2]),
-                $pairs,
-            );
-        }
-        $people = [];
-        foreach (preg_split('/\s*(?:;|,?\s+(?:and|und|&)\s+|,?\s*&\s*)\s*/u', $names, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $i => $name) {
-            $several = $i === 0 ? (preg_split('/,\s+/', $name) ?: [$name]) : explode(', ', $name);
-            if (\count($several) === 2 && $i === 0 && preg_match('/\A(?:\p{Ll}+\s+)*\S+\z/u', $several[0]) === 1) {
-                $people[] = Person::typed($name);
-            } else {
-                array_push($people, ...array_map(Person::typed(...), $several));
-            }
-        }
-
-        return $people;
     }
 }

@@ -26,9 +26,6 @@ use Embrel\RichText\Text;
  */
 final class Intake
 {
-    /** A note larger than this when written out may be over the limit. */
-    private const SURELY_FITS = Limits::NOTE / 4;
-
     private Growing $growing;
     private Links $links;
     private LeftOut $leftOut;
@@ -78,15 +75,15 @@ final class Intake
                 "{$bold['taken']} bold lines that stand alone were taken for headings. If they are none, say so under “Bold lines are headings”.",
             );
         }
-        $this->listsAreTopics = $this->options->lists || ($manuscript->isOutline && self::firstHeading($elements) === null);
-        $this->listKind = self::firstHeading($elements) === null ? Kind::Section : Kind::Point;
-        if (self::firstHeading($elements) === null && !$manuscript->isOutline && $elements !== [] && $this->isText($elements)) {
+        $this->listsAreTopics = $this->options->lists || ($manuscript->isOutline && Headings::first($elements) === null);
+        $this->listKind = Headings::first($elements) === null ? Kind::Section : Kind::Point;
+        if (Headings::first($elements) === null && !$manuscript->isOutline && $elements !== [] && Headings::areText($elements, $this->listsAreTopics)) {
             $this->growing->repaired(
                 'Nothing in it is marked as a heading, so it has no topics: all of it is the opening note. '
                     . 'Give its headings a heading style, or take it in as text, a line a topic.',
             );
         }
-        $elements = $this->options->firstIsTitle ?? self::holdsOthers($elements) ? $this->titled($elements) : $elements;
+        $elements = $this->options->firstIsTitle ?? Headings::areSeveral($elements) ? $this->titled($elements) : $elements;
         foreach ($elements as $element) {
             $this->element($element);
         }
@@ -144,7 +141,7 @@ final class Intake
      */
     private function titled(array $elements): array
     {
-        $at = self::loneHeading($elements);
+        $at = Headings::aboveAll($elements);
         if ($at === null) {
             return $elements;
         }
@@ -152,62 +149,6 @@ final class Intake
         array_splice($elements, $at, 1);
 
         return $elements;
-    }
-
-    /** @param list<Element> $elements */
-    private static function holdsOthers(array $elements): bool
-    {
-        return \count(array_filter($elements, static fn(Element $element): bool => $element->role === Role::Heading)) > 1;
-    }
-
-    /**
-     * Where the one heading stands that is above all others and before them.
-     *
-     * @param list<Element> $elements
-     */
-    public static function loneHeading(array $elements): ?int
-    {
-        $first = $level = null;
-        foreach ($elements as $i => $element) {
-            if ($element->role === Role::Heading) {
-                $first ??= $i;
-                $level ??= $element->level;
-                if ($i !== $first && $element->level <= $level) {
-                    return null;
-                }
-            }
-        }
-
-        return $first;
-    }
-
-    /**
-     * Whether it is nothing but text, of which no list becomes topics.
-     *
-     * @param list<Element> $elements
-     */
-    private function isText(array $elements): bool
-    {
-        foreach ($elements as $element) {
-            $isList = $element->block?->type->isList() === true;
-            if ($element->role !== Role::Body || ($isList && $this->listsAreTopics)) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    /** @param list<Element> $elements */
-    private static function firstHeading(array $elements): ?Element
-    {
-        foreach ($elements as $element) {
-            if ($element->role === Role::Heading) {
-                return $element;
-            }
-        }
-
-        return null;
     }
 
     private function element(Element $element): void
@@ -361,7 +302,7 @@ final class Intake
 
     private function opening(): void
     {
-        [$note, $rest] = $this->fitting($this->note);
+        [$note, $rest] = Fitting::of($this->note);
         if ($note !== [] || $this->title !== '') {
             $this->growing->opening($note, $this->title);
         }
@@ -376,7 +317,7 @@ final class Intake
         if ($this->note === []) {
             return;
         }
-        [$note, $rest] = $this->fitting($this->note);
+        [$note, $rest] = Fitting::of($this->note);
         $this->add($level, '', Kind::Section, $note);
         $this->growing->repaired('Text that stood behind a list of points is in the note of a topic without a title.');
         $this->continued($level, '', $rest);
@@ -396,7 +337,7 @@ final class Intake
         string $typed,
         array $heard,
     ): void {
-        [$note, $rest] = $this->fitting($this->note);
+        [$note, $rest] = Fitting::of($this->note);
         $id = $this->add($level, $title, $kind, $note, $picture);
         $this->links->topic($id, $was, $names);
         $typed === '' ? null : ($this->typed[$id] = $typed);
@@ -408,7 +349,7 @@ final class Intake
     private function continued(int $level, string $title, array $rest): void
     {
         for ($n = 2; $rest !== []; ++$n) {
-            [$note, $rest] = $this->fitting($rest);
+            [$note, $rest] = Fitting::of($rest);
             $this->add($level, trim("{$title} ({$n})"), Kind::Section, $note);
             $this->growing->repaired(
                 'The text of a section was longer than '
@@ -434,59 +375,5 @@ final class Intake
                 ? null
                 : static fn(Topic $topic): Topic => $topic->with(['kind' => $kind, 'picture' => $picture]),
         );
-    }
-
-    /**
-     * @param list<Node> $blocks
-     *
-     * @return array{list<Node>, list<Node>} those that one note can hold, and the rest
-     */
-    private function fitting(array $blocks): array
-    {
-        $bytes = 0;
-        foreach ($blocks as $i => $block) {
-            $size = self::size($block);
-            if ($size > self::SURELY_FITS && $size > ($exact = self::exactSize($block)) - 1 && $exact > Limits::NOTE - 4096) {
-                throw new TooManyTopics(
-                    'a single paragraph, list or table of it is larger than the size limit of '
-                        . intdiv(Limits::NOTE, 1024 * 1024)
-                        . ' MB for one note',
-                );
-            }
-            $bytes += $size;
-            if ($bytes > Limits::NOTE - 4096 && $i > 0) {
-                return [\array_slice($blocks, 0, $i), \array_slice($blocks, $i)];
-            }
-        }
-
-        return [$blocks, []];
-    }
-
-    /** Never less than what it takes when it is written out. */
-    private static function size(Node $node): int
-    {
-        $size
-            = 70
-            + \strlen($node->text)
-            + substr_count($node->text, '"')
-            + substr_count($node->text, '\\')
-            + substr_count($node->text, "\n")
-            + substr_count($node->text, "\t")
-            + 3 * substr_count($node->text, "\u{2028}")
-            + 3 * substr_count($node->text, "\u{2029}")
-            + ($node->attrs === [] ? 0 : \strlen((string) json_encode($node->attrs)));
-        foreach ($node->marks as $mark) {
-            $size += 40 + \strlen($mark->attrs['href'] ?? '');
-        }
-        foreach ($node->content as $child) {
-            $size += self::size($child);
-        }
-
-        return $size;
-    }
-
-    private static function exactSize(Node $node): int
-    {
-        return \strlen(json_encode($node->toArray(), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR));
     }
 }

@@ -11,6 +11,7 @@ use Embrel\Citation\Person;
 use Embrel\Citation\Source;
 use Embrel\Citation\SourceForm;
 use Embrel\Citation\SourceKind;
+use Embrel\Citation\TypedLine;
 use Embrel\Citation\TypedSource;
 use Embrel\Id\CountedIds;
 use Embrel\MalformedShape;
@@ -23,6 +24,50 @@ use PHPUnit\Framework\TestCase;
 /** Sources on their way in and out: typed lines, files, the stored form, what is the same as what. */
 final class SourcesTest extends TestCase
 {
+    /** @param array<string, string> $fields */
+    #[DataProvider('rules')]
+    public function testARuleTakesOutOfATypedLineWhatItFindsAndNothingElse(
+        string $rule,
+        string $typed,
+        array $fields,
+        string $rest,
+        string $pages = '',
+    ): void {
+        $line = new TypedLine($typed);
+        match ($rule) {
+            'doi' => $line->doi(),
+            'address' => $line->address(),
+            'isbn' => $line->isbn(),
+            'pages' => $line->pages(),
+            'edition' => $line->edition(),
+            'volume' => $line->volume(),
+        };
+        self::assertSame([$fields, $rest, $pages], [$line->fields, $line->rest, $line->pages]);
+    }
+
+    /** @return iterable<array{string, string, array<string, string>, string, 4?: string}> */
+    public static function rules(): iterable
+    {
+        yield ['doi', 'Pell, doi: 10.5555/tn.32.', ['doi' => '10.5555/tn.32'], 'Pell, '];
+        yield ['doi', 'https://doi.org/10.5555/tn.32', ['doi' => '10.5555/tn.32'], ''];
+        yield ['doi', 'Section 10.5 of the law', [], 'Section 10.5 of the law'];
+        yield ['address', 'Pell, retrieved from www.example.org/a.', ['url' => 'https://www.example.org/a'], 'Pell, '];
+        yield ['address', 'Abgerufen am https://example.org', ['url' => 'https://example.org'], ''];
+        yield ['address', 'wwwhat is that', [], 'wwwhat is that'];
+        yield ['isbn', 'Tides. ISBN 978-3-16-148410-0', ['isbn' => '978-3-16-148410-0'], 'Tides. '];
+        yield ['isbn', 'Tides 978-3-16-148410-0', [], 'Tides 978-3-16-148410-0'];
+        yield ['pages', 'Pell, Tides, pp. 12–14', [], 'Pell, Tides', '12–14'];
+        yield ['pages', 'Pell, Tides, S. 61 ff.', [], 'Pell, Tides', '61 ff.'];
+        yield ['pages', 'Pell, Tides, ch. 3', [], 'Pell, Tides', 'ch. 3'];
+        yield ['pages', 'Appendix 3', [], 'Appendix 3'];
+        yield ['edition', 'Tides, 2nd ed., 1994', ['edition' => '2'], 'Tides, 1994'];
+        yield ['edition', 'Tides, revised edition', ['edition' => 'revised'], 'Tides'];
+        yield ['edition', 'Tides, edited by Moor', [], 'Tides, edited by Moor'];
+        yield ['volume', 'Tidal Notes, vol. 3, no. 2', ['volume' => '3', 'issue' => '2'], 'Tidal Notes'];
+        yield ['volume', 'Tidal Notes 3(2), 1998', ['volume' => '3', 'issue' => '2'], 'Tidal Notes, 1998'];
+        yield ['volume', 'Volumes of water', [], 'Volumes of water'];
+    }
+
     /** @param array<string, mixed> $expected fields, people as “Family/Given” */
     #[DataProvider('lines')]
     public function testATypedLineIsReadIntoFields(string $line, array $expected, string $pages = ''): void

@@ -94,9 +94,28 @@ final class RisReader
 
     public function read(string $text): SourcesRead
     {
-        $sources = $said = [];
-        $unknown = [];
-        /** @var array<string, list<string>>|null $entry */
+        $sources = $said = $unknown = [];
+        foreach (self::entries($text, $said) as $line => $entry) {
+            [$people, $texts] = self::fields($entry, $unknown);
+            if (($texts['title'] ?? '') === '' && $people['authors'] === [] && ($texts['url'] ?? '') === '') {
+                $said[] = "Line {$line}: the entry has neither a title nor an author. This entry was left out.";
+            } else {
+                $sources[] = $this->source($entry, $people, $texts);
+            }
+        }
+
+        return SourcesRead::of($sources, $said, $unknown);
+    }
+
+    /**
+     * What stands between TY and ER, tag by tag; an entry without an end goes as far as the next begins.
+     *
+     * @param list<string> $said
+     *
+     * @return \Generator<int, array<string, list<string>>> the line that it begins in → tag → values
+     */
+    private static function entries(string $text, array &$said): \Generator
+    {
         $entry = null;
         $start = 0;
         $last = '';
@@ -115,12 +134,12 @@ final class RisReader
             if ($tag === 'TY') {
                 if ($entry !== null) {
                     $said[] = "Line {$start}: the entry has no end (ER). It was read as far as the next begins.";
-                    $this->keep($entry, $start, $sources, $said, $unknown);
+                    yield $start => $entry;
                 }
                 [$entry, $start] = [[], $n + 1];
             }
             if ($tag === 'ER' && $entry !== null) {
-                $this->keep($entry, $start, $sources, $said, $unknown);
+                yield $start => $entry;
                 $entry = null;
             } elseif ($entry !== null) {
                 $entry[$tag][] = trim($m[2] ?? '');
@@ -129,59 +148,60 @@ final class RisReader
         }
         if ($entry !== null) {
             $said[] = "Line {$start}: the entry has no end (ER). It was read as far as the file goes.";
-            $this->keep($entry, $start, $sources, $said, $unknown);
+            yield $start => $entry;
         }
-
-        return SourcesRead::of($sources, $said, $unknown);
     }
 
     /**
+     * Of several tags for one field the first counts; remarks are joined.
+     *
      * @param array<string, list<string>> $entry
-     * @param list<Source>                $sources
-     * @param list<string>                $said
-     * @param array<string, true>         $unknown
+     * @param array<string, true>         $unknown tags that we do not know, which are added
+     *
+     * @return array{array{authors: list<Person>, editors: list<Person>}, array<string, string>}
      */
-    private function keep(array $entry, int $line, array &$sources, array &$said, array &$unknown): void
+    private static function fields(array $entry, array &$unknown): array
     {
         $texts = [];
         $people = ['authors' => [], 'editors' => []];
         foreach ($entry as $tag => $values) {
             $values = array_values(array_filter($values, static fn(string $value): bool => $value !== ''));
+            $field = self::FIELDS[$tag] ?? null;
             if (isset(self::PEOPLE[$tag])) {
                 $people[self::PEOPLE[$tag]] = [...$people[self::PEOPLE[$tag]], ...array_map(Person::typed(...), $values)];
-            } elseif (isset(self::FIELDS[$tag])) {
-                $field = self::FIELDS[$tag];
-                $value = $field === 'remark' ? implode("\n", $values) : $values[0] ?? '';
-                $texts[$field]
-                    = $field === 'remark'
-                        ? trim(($texts[$field] ?? '') . "\n{$value}")
-                        : (($texts[$field] ?? '') === ''
-                            ? $value
-                            : $texts[$field]);
+            } elseif ($field === 'remark') {
+                $texts[$field] = trim(($texts[$field] ?? '') . "\n" . implode("\n", $values));
+            } elseif ($field !== null) {
+                $texts[$field] = ($texts[$field] ?? '') === '' ? $values[0] ?? '' : $texts[$field];
             } elseif (!\in_array($tag, self::PASSED, true)) {
                 $unknown[$tag] = true;
             }
         }
-        if (($texts['title'] ?? '') === '' && $people['authors'] === [] && ($texts['url'] ?? '') === '') {
-            $said[] = "Line {$line}: the entry has neither a title nor an author. This entry was left out.";
 
-            return;
-        }
+        return [$people, $texts];
+    }
+
+    /**
+     * @param array<string, list<string>>                                $entry
+     * @param array{authors: list<Person>, editors: list<Person>}        $people
+     * @param array<string, string>                                      $texts
+     */
+    private function source(array $entry, array $people, array $texts): Source
+    {
         $end = $entry['EP'][0] ?? '';
         if ($end !== '' && ($texts['pages'] ?? '') !== '' && !str_contains($texts['pages'], '-') && $end !== $texts['pages']) {
             $texts['pages'] .= "-{$end}";
         }
-        $title = $texts['title'] ?? '';
-        unset($texts['title']);
-        $sources[] = SourceFields::source(
+
+        return SourceFields::source(
             $this->ids->next(),
-            $title,
+            $texts['title'] ?? '',
             self::KINDS[$entry['TY'][0] ?? ''] ?? SourceKind::Other,
             $people['authors'],
             $people['editors'],
             self::date($entry['DA'][0] ?? ($entry['PY'][0] ?? ($entry['Y1'][0] ?? ''))),
             self::date($entry['Y2'][0] ?? ''),
-            $texts,
+            array_diff_key($texts, ['title' => 1]),
         );
     }
 
