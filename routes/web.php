@@ -59,11 +59,15 @@ Route::middleware('auth')->group(static function (): void {
     Route::post('/templates', [C\TemplateController::class, 'store'])
         ->middleware('throttle:uploads')
         ->name('templates');
-    Route::get('/templates/{template}', [C\TemplateController::class, 'show'])->name('template');
-    Route::put('/templates/{template}', [C\TemplateController::class, 'update']);
-    Route::delete('/templates/{template}', [C\TemplateController::class, 'destroy']);
-    Route::get('/tasks/{task}', [C\TaskController::class, 'show'])->name('task');
-    Route::get('/tasks/{task}/file', [C\TaskController::class, 'file'])->name('task.file');
+    Route::middleware('can:use,template')->group(static function (): void {
+        Route::get('/templates/{template}', [C\TemplateController::class, 'show'])->name('template');
+        Route::put('/templates/{template}', [C\TemplateController::class, 'update']);
+        Route::delete('/templates/{template}', [C\TemplateController::class, 'destroy']);
+    });
+    Route::middleware('can:use,task')->group(static function (): void {
+        Route::get('/tasks/{task}', [C\TaskController::class, 'show'])->name('task');
+        Route::get('/tasks/{task}/file', [C\TaskController::class, 'file'])->name('task.file');
+    });
 
     Route::get('/intake', [C\IntakeController::class, 'create'])->name('intake');
     Route::post('/intake/files', [C\IntakeController::class, 'upload'])->middleware('throttle:uploads');
@@ -95,6 +99,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('/plans/{plan}/find', [C\FindController::class, 'show'])->name('plan.find');
         Route::get('/plans/{plan}/pictures/{picture}', [C\PictureController::class, 'show'])
             ->where('picture', '[0-9a-f]{64}')
+            ->scopeBindings()
             ->name('plan.picture');
         Route::get('/plans/{plan}/source-list', [C\SourceController::class, 'index'])->name('plan.source-list');
         Route::post('/plans/{plan}/source-list/typed', [C\SourceController::class, 'typed']);
@@ -107,7 +112,9 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('/plans/{plan}/research/guesses', [C\ResearchController::class, 'show']);
         Route::get('/plans/{plan}/all-notes', C\NotesController::class)->name('plan.all-notes');
         Route::get('/plans/{plan}/attachments', [C\AttachmentController::class, 'index']);
-        Route::get('/plans/{plan}/attachments/{attachment}', [C\AttachmentController::class, 'show'])->name('plan.attachment');
+        Route::get('/plans/{plan}/attachments/{attachment}', [C\AttachmentController::class, 'show'])
+            ->scopeBindings()
+            ->name('plan.attachment');
         Route::get('/plans/{plan}/history', [C\HistoryController::class, 'index'])->name('plan.history');
         Route::get('/plans/{plan}/history/steps', [C\HistoryController::class, 'steps'])->name('plan.steps');
         Route::get('/plans/{plan}/history/{seq}', [C\HistoryController::class, 'show'])

@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Models\User;
-use App\Store\EverythingTask;
-use App\Store\HandOverTask;
-use App\Store\IntakeTask;
+use App\Models\Task;
 use App\Store\Tasks;
 use Embrel\Operation\OperationRefused;
 use Embrel\Reader\Unreadable;
@@ -25,34 +22,26 @@ final class RunTask implements ShouldQueue
     private const STOPPED = 'This took too long or too much and was stopped. Nothing was lost; try again with less of it.';
 
     /** The task that is under way in this process. */
-    private static ?string $underWay = null;
+    private static ?Task $underWay = null;
 
     public function handle(): void
     {
-        $row = Tasks::claim();
-        if ($row === null) {
+        $task = Tasks::claim();
+        if ($task === null) {
             // What waits must wait for a large one to end.
             Tasks::areWaiting() ? self::dispatch()->delay(2) : null;
 
             return;
         }
         self::watch();
-        self::$underWay = $task = (string) $row->id;
-        $user = User::query()->where('id', $row->user_id)->first();
-        $given = json_decode((string) $row->given, true);
+        self::$underWay = $task;
         try {
-            $result = match (true) {
-                $user === null, !\is_array($given) => throw new \DomainException('There is nothing to be done any more.'),
-                $row->kind === 'hand-over' => app(HandOverTask::class)->run($task, $user, $given),
-                $row->kind === 'intake' => app(IntakeTask::class)->run($task, $user, $given),
-                $row->kind === 'everything' => app(EverythingTask::class)->run($task, $user),
-                default => throw new \LogicException("There is no work called {$row->kind}."),
-            };
-            Tasks::done($task, $result);
+            $user = $task->user ?? throw new \DomainException('There is nothing to be done any more.');
+            Tasks::done($task, app($task->kind->work())->run($task, $user));
         } catch (Unreadable|OperationRefused|\DomainException $why) {
-            Tasks::failed($task, $why->getMessage());
+            $task->failed($why->getMessage());
         } catch (\Throwable $why) {
-            Tasks::failed($task, 'Something went wrong. Nothing was lost; try again.');
+            $task->failed('Something went wrong. Nothing was lost; try again.');
             report($why);
         }
         self::$underWay = null;
@@ -64,13 +53,13 @@ final class RunTask implements ShouldQueue
         static $isWatched = false;
         if (!$isWatched) {
             $isWatched = true;
-            register_shutdown_function(static fn() => self::$underWay === null ? null : Tasks::failed(self::$underWay, self::STOPPED));
+            register_shutdown_function(static fn() => self::$underWay?->failed(self::STOPPED));
         }
     }
 
     /** After it took too long. */
     public function failed(): void
     {
-        self::$underWay === null ? null : Tasks::failed(self::$underWay, self::STOPPED);
+        self::$underWay?->failed(self::STOPPED);
     }
 }

@@ -74,6 +74,18 @@ final class Plan extends Model
         return $this->hasMany(Share::class);
     }
 
+    /** @return HasMany<Attachment, $this> */
+    public function attachments(): HasMany
+    {
+        return $this->hasMany(Attachment::class);
+    }
+
+    /** @return HasMany<Picture, $this> */
+    public function pictures(): HasMany
+    {
+        return $this->hasMany(Picture::class);
+    }
+
     public function properties(): Properties
     {
         $row = $this->getAttributes();

@@ -5,15 +5,19 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Http\Given;
+use App\Models\DraftTemplate;
+use App\Models\Task;
 use App\Pages\HttpReader;
 use App\Pages\PageReader;
 use App\Pages\PublicRoute;
 use App\Pages\StandInRoute;
+use App\Policies\OwnPolicy;
 use App\Rules\Address;
 use App\Store\NewIds;
 use Embrel\Id\Ids;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
@@ -37,6 +41,9 @@ final class AppServiceProvider extends ServiceProvider
         if (!$this->app->runningInConsole()) {
             // What a request leaves goes with it: to look for it amid a plan of 5,000 topics costs as much as reading the plan.
             gc_disable();
+        }
+        foreach ([DraftTemplate::class, Task::class] as $own) {
+            Gate::policy($own, OwnPolicy::class);
         }
         URL::useOrigin((string) config('app.url'));
         URL::forceScheme((string) (parse_url((string) config('app.url'), PHP_URL_SCHEME) ?: 'http'));

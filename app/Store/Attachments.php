@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use App\Models\Attachment;
+use App\Models\Plan;
 use Embrel\Limits;
+use Illuminate\Filesystem\FilesystemAdapter;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\File;
+use Illuminate\Support\Facades\Storage;
+use League\Flysystem\FilesystemException;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Files that hang on a source or a topic: kept outside of what the web can reach, by their content. */
 final class Attachments
@@ -31,12 +36,14 @@ final class Attachments
         'video/mp4' => 'm4a',
     ];
 
+    private const DISK = 'attachments';
+
     /** @return array<string, list<array{id: string, name: string, bytes: int}>> source or topic → its files */
     public static function of(string $plan): array
     {
         $files = [];
-        foreach (DB::table('attachments')->where('plan_id', $plan)->whereNull('removed_at')->orderBy('id')->get() as $row) {
-            $files[$row->holder][] = ['id' => $row->id, 'name' => $row->name, 'bytes' => (int) $row->bytes];
+        foreach (Attachment::query()->where('plan_id', $plan)->where('removed_at', null)->get()->sortBy('id') as $one) {
+            $files[$one->holder][] = ['id' => $one->id, 'name' => $one->name, 'bytes' => $one->bytes];
         }
 
         return $files;
@@ -60,49 +67,79 @@ final class Attachments
                 'This kind of file is not taken: PDF, pictures (PNG, JPEG, WebP, GIF), sounds (MP3, Ogg, WAV, FLAC, M4A) and plain text '
                     . 'are.',
             );
-        Transaction::of(static function () use ($plan, $id, $holder, $name, $bytes, $size, $type, $extension): void {
-            // One at a time, so that two at once do not pass the limit together.
-            DB::table('plans')->where('id', $plan)->lockForUpdate()->value('id');
-            self::isThere($plan, $holder) || throw new \DomainException('What the file was to hang on is no longer in this plan.');
-            if (
-                (int) DB::table('attachments')->where('plan_id', $plan)->whereNull('removed_at')->sum('bytes') + $size
-                > Limits::ATTACHMENTS
-            ) {
-                throw new \DomainException('The files of a plan may have 200 MB in all. Take some out, or save this one smaller.');
-            }
-            self::makeRoom($plan, $size);
-            $hash = hash('sha256', $bytes);
-            File::ensureDirectoryExists(self::folder($plan), 0700);
-            if (!is_file(self::path($plan, $hash)) && file_put_contents(self::path($plan, $hash) . '.part', $bytes) === $size) {
-                rename(self::path($plan, $hash) . '.part', self::path($plan, $hash));
-            }
-            is_file(self::path($plan, $hash))
-                || throw new \DomainException('The file could not be written on this machine. Nothing was kept.');
-            DB::table('attachments')->insertOrIgnore([
-                'plan_id' => $plan,
-                'id' => $id,
-                'holder' => $holder,
-                'name' => self::named($name, $extension),
-                'type' => $type,
-                'bytes' => $size,
-                'hash' => $hash,
-            ]);
-        });
+        $hash = hash('sha256', $bytes);
+        $one = new Attachment([
+            'plan_id' => $plan,
+            'id' => $id,
+            'holder' => $holder,
+            'name' => self::named($name, $extension),
+            'type' => $type,
+            'bytes' => $size,
+            'hash' => $hash,
+        ]);
+        // Before the plan is locked: bytes may take their time. Where they are not kept in the end, they go again.
+        self::write($one->path(), $bytes);
+        try {
+            Transaction::of(static function () use ($plan, $size, $one, $bytes): void {
+                // One at a time, so that two at once do not pass the limit together.
+                self::lock($plan);
+                self::isThere($plan, $one->holder) || throw new \DomainException('What the file was to hang on is no longer in this plan.');
+                $all = Attachment::query()->where('plan_id', $plan);
+                if ((int) $all->clone()->whereNull('removed_at')->sum('bytes') + $size > Limits::ATTACHMENTS) {
+                    throw new \DomainException('The files of a plan may have 200 MB in all. Take some out, or save this one smaller.');
+                }
+                Attachment::query()->insertOrIgnore([$one->getAttributes()]);
+                // Another, who had brought the same and could not keep it, may have dropped it just now.
+                self::write($one->path(), $bytes);
+                self::makeRoom($plan);
+            });
+        } catch (\Throwable $why) {
+            Transaction::of(static function () use ($one): void {
+                self::lock($one->plan_id);
+                self::drop($one);
+            });
+
+            throw $why;
+        }
     }
 
-    /** Files that were taken off, and would make more than the limit with the others, go for good: the longest gone first. */
-    private static function makeRoom(string $plan, int $size): void
+    private static function lock(string $plan): void
     {
-        $all = (int) DB::table('attachments')->where('plan_id', $plan)->sum('bytes') + $size;
-        foreach (DB::table('attachments')->where('plan_id', $plan)->whereNotNull('removed_at')->orderBy('removed_at')->get() as $row) {
+        Plan::withTrashed()->whereKey($plan)->lockForUpdate()->value('id');
+    }
+
+    private static function write(string $path, string $bytes): void
+    {
+        if (!Storage::disk(self::DISK)->exists($path)) {
+            try {
+                Storage::disk(self::DISK)->put("{$path}.part", $bytes);
+                Storage::disk(self::DISK)->move("{$path}.part", $path);
+            } catch (FilesystemException) {
+                throw new \DomainException('The file could not be written on this machine. Nothing was kept.');
+            }
+        }
+    }
+
+    /** Files that were taken off, and make more than the limit with the others, go for good: the longest gone first. */
+    private static function makeRoom(string $plan): void
+    {
+        $all = (int) Attachment::query()->where('plan_id', $plan)->sum('bytes');
+        $gone = Attachment::query()->where('plan_id', $plan)->where('removed_at', '!=', null)->get()->sortBy('removed_at');
+        foreach ($gone as $one) {
             if ($all <= Limits::ATTACHMENTS) {
                 return;
             }
-            DB::table('attachments')->where('plan_id', $plan)->where('id', $row->id)->delete();
-            if (!DB::table('attachments')->where('plan_id', $plan)->where('hash', $row->hash)->exists()) {
-                File::delete(self::path($plan, $row->hash));
-            }
-            $all -= (int) $row->bytes;
+            $one->delete();
+            self::drop($one);
+            $all -= $one->bytes;
+        }
+    }
+
+    /** Its bytes, unless the same hang on something else. */
+    private static function drop(Attachment $one): void
+    {
+        if (!Attachment::query()->where('plan_id', $one->plan_id)->where('hash', $one->hash)->exists()) {
+            Storage::disk(self::DISK)->delete($one->path());
         }
     }
 
@@ -119,53 +156,38 @@ final class Attachments
         return "{$bare}.{$extension}";
     }
 
-    /** @return object{name: string, type: string, path: string}|null */
-    public static function find(string $plan, string $id): ?object
+    /** As a file to be saved, whatever is in it: it is never shown in place. */
+    public static function download(Attachment $one): StreamedResponse
     {
-        $row = DB::table('attachments')
-            ->where('plan_id', $plan)
-            ->where('id', $id)
-            ->first(['name', 'type', 'hash']);
+        /** @var FilesystemAdapter $disk */
+        $disk = Storage::disk(self::DISK);
 
-        return $row === null
-            ? null
-            : (object) ['name' => (string) $row->name, 'type' => (string) $row->type, 'path' => self::path($plan, $row->hash)];
+        return $disk->download($one->path(), $one->name, ['Content-Type' => $one->type]);
+    }
+
+    /** @return resource|null its bytes; null where they are not at hand */
+    public static function open(Attachment $one)
+    {
+        return Storage::disk(self::DISK)->exists($one->path()) ? Storage::disk(self::DISK)->readStream($one->path()) : null;
     }
 
     /** The file stays on the disk, so that it can be brought back, as long as there is room. */
-    public static function remove(string $plan, string $id, bool $back): void
+    public static function remove(Attachment $one, bool $back): void
     {
-        DB::table('attachments')
-            ->where('plan_id', $plan)
-            ->where('id', $id)
-            ->update(['removed_at' => $back ? null : now()]);
+        $one->update(['removed_at' => $back ? null : now()]);
     }
 
     public static function erase(string $plan): void
     {
-        File::deleteDirectory(self::folder($plan));
+        Storage::disk(self::DISK)->deleteDirectory($plan);
     }
 
-    /** Folders of plans that are not there any more, and what was never written to its end. */
+    /** What is left of plans that are not there any more, and what was never written to its end. */
     public static function purge(): void
     {
-        foreach (File::glob(storage_path('app/private/attachments/*')) as $folder) {
-            if (filemtime($folder) < time() - 86_400 && DB::table('plans')->where('id', basename($folder))->doesntExist()) {
-                File::deleteDirectory($folder);
-            }
-        }
-        foreach (File::glob(storage_path('app/private/attachments/*/*.part')) as $path) {
-            filemtime($path) < time() - 3_600 ? File::delete($path) : null;
-        }
-    }
-
-    private static function folder(string $plan): string
-    {
-        return storage_path("app/private/attachments/{$plan}");
-    }
-
-    private static function path(string $plan, string $hash): string
-    {
-        return self::folder($plan) . "/{$hash}";
+        Sweep::files(
+            self::DISK,
+            static fn(string $path): bool => !str_ends_with($path, '.part') && Plan::withTrashed()->whereKey(\dirname($path))->exists(),
+        );
     }
 }

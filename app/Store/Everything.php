@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use App\Models\Attachment;
+use App\Models\Picture;
 use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Document\PictureType;
@@ -34,8 +36,8 @@ final class Everything
         $topics = DB::table('topics')->whereIn('plan_id', $plans)->whereNull('removed_at')->count();
 
         return HandedOver::weight($topics, (int) $user->allPlans()->sum('words'))
-            + (int) DB::table('attachments')->whereIn('plan_id', $plans)->sum('bytes')
-            + (int) DB::table('pictures')->whereIn('plan_id', $plans)->sum(DB::raw('LENGTH(bytes)'));
+            + (int) Attachment::query()->whereIn('plan_id', $plans)->sum('bytes')
+            + (int) Picture::query()->whereIn('plan_id', $plans)->sum('size');
     }
 
     public static function name(): string
@@ -95,10 +97,13 @@ final class Everything
                 }
             }
         }
-        foreach (array_merge(...array_values(Attachments::of($row->id))) as $file) {
-            $kept = Attachments::find($row->id, $file['id']);
-            if ($kept !== null && is_file($kept->path)) {
-                $zip->addFile($kept->path, \sprintf('files/%02d %s %s', $number, substr($file['id'], -4), $kept->name));
+        foreach ($row->attachments()->where('removed_at', null)->get()->sortBy('id') as $one) {
+            $in = Attachments::open($one);
+            if ($in !== null) {
+                $name = \sprintf('files/%02d %s %s', $number, substr($one->id, -4), $one->name);
+                file_put_contents($path = $folder . '/' . hash('xxh128', $name), $in);
+                $zip->addFile($path, $name);
+                fclose($in);
             }
         }
         foreach ([Format::Opml, Format::Docx] as $format) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use App\Models\Picture;
 use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Archive\Shelf;
@@ -53,7 +54,7 @@ final readonly class Intakes
             $read = $format->read($in, $options, new CountedIds('07'), $work, $shelf);
             $kept = new PlanPictures($row->id);
             // A picture that came back as it went is the plan's own.
-            $known = array_filter($shelf->ids(), static fn(string $id): bool => $kept->row($id) !== null);
+            $known = array_filter($shelf->ids(), static fn(string $id): bool => $kept->find($id) !== null);
             [$now, $files] = $this->pictures(
                 $shelf,
                 $read->plan,
@@ -62,7 +63,7 @@ final readonly class Intakes
                 $known,
             );
             foreach ($keeps ? $files : [] as $path) {
-                $kept->keepFile($path);
+                $kept->keep((string) file_get_contents($path));
             }
 
             return new Result(
@@ -105,12 +106,14 @@ final readonly class Intakes
             [$now, $pictures, $lost] = $this->pictures($shelf, $read->plan, $work, $progress);
             $plan = $now === [] ? $read->plan : PictureNames::changed($read->plan, $now);
             $progress(\count($now), \count($now), 'Keeping the plan');
-            $row = Transaction::of(function () use ($user, $plan, $into, $under, $pictures): PlanRow {
-                $row = $into === '' ? $this->store->create($user, $plan) : $this->branch($user, $plan, $into, $under);
-                $kept = new PlanPictures($row->id);
-                foreach ($pictures as $path) {
-                    $kept->keepFile($path);
-                }
+            // Pictures first: they may take their time, and no plan is locked for them.
+            $id = $into === '' ? $this->ids->next() : $into;
+            $into === '' ? null : Gate::forUser($user)->authorize('update', PlanRow::query()->findOrFail($into));
+            $kept = new PlanPictures($id);
+            $written = array_map(static fn(string $path): Picture => $kept->write((string) file_get_contents($path)), $pictures);
+            $row = Transaction::of(function () use ($user, $plan, $id, $into, $under, $kept, $written): PlanRow {
+                $row = $into === '' ? $this->store->create($user, $plan, $id) : $this->branch($user, $plan, $into, $under);
+                $kept->add($written);
 
                 return $row;
             });

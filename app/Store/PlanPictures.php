@@ -4,44 +4,61 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use App\Models\Picture;
+use App\Models\Plan;
 use Embrel\Document\Pictures;
 use Embrel\Document\PictureType;
 use Embrel\Plan\Topic;
 use Embrel\RichText\NodeType;
-use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
 
-/** The pictures of one plan, addressed by their content; kept as long as the plan is. */
+/**
+ * The pictures of one plan, addressed by their content; kept as long as the plan is. Bytes are written before the row that
+ * says that they are there: they may take their time, and no lock is held for them.
+ */
 final readonly class PlanPictures implements Pictures
 {
+    private const DISK = 'pictures';
+
     public function __construct(private string $plan) {}
 
     public function bytes(string $id): ?string
     {
-        return $this->row($id)->bytes ?? null;
+        return $this->find($id) === null ? null : Storage::disk(self::DISK)->get($this->path($id));
     }
 
-    public function row(string $id): ?\stdClass
+    public function find(string $id): ?Picture
     {
-        return DB::table('pictures')
-            ->where('plan_id', $this->plan)
-            ->where('id', $id)
-            ->first(['type', 'bytes']);
+        return Picture::query()->where('plan_id', $this->plan)->where('id', $id)->first();
     }
 
-    public function keep(PictureIntake $taken): void
+    /** @return Picture not written down yet: that is for `add` */
+    public function write(string $bytes): Picture
     {
-        DB::table('pictures')->insertOrIgnore([
-            ['plan_id' => $this->plan, 'id' => $taken->picture()->id, 'type' => $taken->type, 'bytes' => $taken->bytes],
+        $id = hash('sha256', $bytes);
+        if (!Storage::disk(self::DISK)->exists($this->path($id))) {
+            $part = $this->path("{$id}.part");
+            Storage::disk(self::DISK)->put($part, $bytes);
+            Storage::disk(self::DISK)->move($part, $this->path($id));
+        }
+
+        return new Picture([
+            'plan_id' => $this->plan,
+            'id' => $id,
+            'type' => PictureType::of($bytes)->mediaType(),
+            'size' => \strlen($bytes),
         ]);
     }
 
-    /** Keeps a picture that was written anew already. */
-    public function keepFile(string $path): void
+    /** @param list<Picture> $written */
+    public function add(array $written): void
     {
-        $bytes = (string) file_get_contents($path);
-        DB::table('pictures')->insertOrIgnore([
-            ['plan_id' => $this->plan, 'id' => hash('sha256', $bytes), 'type' => PictureType::of($bytes)->mediaType(), 'bytes' => $bytes],
-        ]);
+        Picture::query()->insertOrIgnore(array_map(static fn(Picture $one): array => $one->getAttributes(), $written));
+    }
+
+    public function keep(string $bytes): void
+    {
+        $this->add([$this->write($bytes)]);
     }
 
     /**
@@ -74,11 +91,29 @@ final readonly class PlanPictures implements Pictures
      */
     public function takeOver(string $from, iterable $topics): void
     {
-        $ids = array_fill_keys(self::of($topics), true);
-        $others = DB::table('pictures')
-            ->where('plan_id', $from)
-            ->whereIn('id', array_map(strval(...), array_keys($ids)))
-            ->selectRaw('? as plan_id, id, type, bytes', [$this->plan]);
-        $ids === [] || DB::table('pictures')->insertOrIgnoreUsing(['plan_id', 'id', 'type', 'bytes'], $others);
+        $others = new self($from);
+        foreach (self::of($topics) as $id) {
+            $bytes = $others->bytes($id);
+            $bytes === null ? null : $this->keep($bytes);
+        }
+    }
+
+    public static function erase(string $plan): void
+    {
+        Storage::disk(self::DISK)->deleteDirectory($plan);
+    }
+
+    /** What is left of plans that are not there any more, and what was never written to its end. */
+    public static function purge(): void
+    {
+        Sweep::files(
+            self::DISK,
+            static fn(string $path): bool => !str_ends_with($path, '.part') && Plan::withTrashed()->whereKey(\dirname($path))->exists(),
+        );
+    }
+
+    private function path(string $id): string
+    {
+        return "{$this->plan}/{$id}";
     }
 }

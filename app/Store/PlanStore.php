@@ -27,11 +27,11 @@ final class PlanStore
     public function __construct(private readonly Ids $ids) {}
 
     /** A new plan out of one that was read or made, as its first state. */
-    public function create(User $owner, Plan $plan): PlanRow
+    public function create(User $owner, Plan $plan, ?string $id = null): PlanRow
     {
-        return Transaction::of(function () use ($owner, $plan): PlanRow {
+        return Transaction::of(function () use ($owner, $plan, $id): PlanRow {
             $row = new PlanRow(
-                [
+                ($id === null ? [] : ['id' => $id]) + [
                     'title' => $plan->title(),
                     'foreign' => $plan->foreign === [] ? null : $plan->foreign,
                     'revision' => 1,
@@ -58,6 +58,7 @@ final class PlanStore
             $row->forceDelete();
         });
         Attachments::erase($row->id);
+        PlanPictures::erase($row->id);
     }
 
     /** How many topics a plan has. */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use App\Models\DraftStyle;
 use App\Models\User;
 use Embrel\Document\Style;
 use Embrel\Id\Ids;
-use Illuminate\Support\Facades\DB;
 
 /** The styles of drafts that a person keeps under names, beside the four of ours. */
 final readonly class Styles
@@ -23,17 +23,8 @@ final readonly class Styles
         foreach (Style::labels() as $name => $label) {
             $all[$name] = ['name' => $label, 'own' => false, 'settings' => Style::own($name)->toArray()];
         }
-        foreach (
-            DB::table('styles')
-                ->where('user_id', $user->id)
-                ->orderBy('name')
-                ->get(['id', 'name', 'body']) as $row
-        ) {
-            $all[(string) $row->id] = [
-                'name' => (string) $row->name,
-                'own' => true,
-                'settings' => self::style((string) $row->body)->toArray(),
-            ];
+        foreach (DraftStyle::query()->where('user_id', $user->id)->get()->sortBy('name') as $one) {
+            $all[$one->id] = ['name' => $one->name, 'own' => true, 'settings' => $one->style()->toArray()];
         }
 
         return $all;
@@ -42,16 +33,9 @@ final readonly class Styles
     /** One of ours by name or one of theirs by id; the report where there is none such. */
     public function find(User $user, string $name): Style
     {
-        $body = isset(Style::OWN[$name]) ? null : DB::table('styles')->where('user_id', $user->id)->where('id', $name)->value('body');
+        $own = isset(Style::OWN[$name]) ? null : DraftStyle::query()->where('user_id', $user->id)->whereKey($name)->first();
 
-        return \is_string($body) ? self::style($body) : Style::own($name);
-    }
-
-    private static function style(string $body): Style
-    {
-        $given = json_decode($body, true);
-
-        return Style::of(\is_array($given) ? $given : []);
+        return $own?->style() ?? Style::own($name);
     }
 
     /**
@@ -66,31 +50,14 @@ final readonly class Styles
                 $style->name === '' ? 'A style needs a name.' : "“{$style->name}” is one of Embrel’s own styles. Give yours another name.",
             );
         }
-        $known = DB::table('styles')->where('user_id', $user->id)->where('name', $style->name)->value('id');
-        if ($known === null && DB::table('styles')->where('user_id', $user->id)->count() >= self::MOST) {
+        $own = DraftStyle::query()->where('user_id', $user->id);
+        $one = $own->clone()->where('name', $style->name)->first();
+        if ($one === null && $own->count() >= self::MOST) {
             throw new \DomainException('Fifty styles are kept already. Remove one that is not needed first.');
         }
-        $id = \is_string($known) ? $known : $this->ids->next();
-        DB::table('styles')->upsert(
-            [
-                [
-                    'id' => $id,
-                    'user_id' => $user->id,
-                    'name' => $style->name,
-                    'body' => json_encode($style->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
-                    'created_at' => now(),
-                    'updated_at' => now(),
-                ],
-            ],
-            ['id'],
-            ['body', 'updated_at'],
-        );
+        $one ??= new DraftStyle(['id' => $this->ids->next(), 'user_id' => $user->id, 'name' => $style->name]);
+        $one->fill(['body' => $style->toArray()])->save();
 
-        return $id;
-    }
-
-    public function remove(User $user, string $id): void
-    {
-        DB::table('styles')->where('user_id', $user->id)->where('id', $id)->delete();
+        return $one->id;
     }
 }

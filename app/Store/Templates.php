@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use App\Models\DraftTemplate;
 use App\Models\User;
 use Embrel\Document\Template;
 use Embrel\Id\Ids;
 use Embrel\Writer\TemplateStyles;
-use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
 
 /** The documents of a person's own whose styles, page, head and foot their drafts take on. */
 final readonly class Templates
@@ -21,13 +22,8 @@ final readonly class Templates
     public function names(User $user): array
     {
         $names = [];
-        foreach (
-            DB::table('templates')
-                ->where('user_id', $user->id)
-                ->orderBy('name')
-                ->get(['id', 'name', 'kind']) as $row
-        ) {
-            $names[(string) $row->id] = ['name' => (string) $row->name, 'kind' => (string) $row->kind];
+        foreach (DraftTemplate::query()->where('user_id', $user->id)->get(['id', 'name', 'kind'])->sortBy('name') as $one) {
+            $names[$one->id] = ['name' => $one->name, 'kind' => $one->kind];
         }
 
         return $names;
@@ -35,18 +31,7 @@ final readonly class Templates
 
     public function find(User $user, string $id): ?Template
     {
-        $row
-            = $id === ''
-                ? null
-                : DB::table('templates')
-                    ->where('user_id', $user->id)
-                    ->where('id', $id)
-                    ->first(['kind', 'bytes', 'choices']);
-        $chosen = json_decode((string) ($row->choices ?? ''), true);
-
-        return $row === null
-            ? null
-            : new Template((string) $row->kind, (string) $row->bytes, array_filter(\is_array($chosen) ? $chosen : [], \is_string(...)));
+        return $id === '' ? null : DraftTemplate::query()->where('user_id', $user->id)->whereKey($id)->first()?->template();
     }
 
     /**
@@ -54,37 +39,33 @@ final readonly class Templates
      *
      * @throws \DomainException with a sentence for the person
      */
-    public function keep(User $user, string $name, string $kind, string $bytes): string
+    public function keep(User $user, string $name, string $kind, string $bytes): DraftTemplate
     {
-        if (DB::table('templates')->where('user_id', $user->id)->count() >= self::MOST) {
+        if (DraftTemplate::query()->where('user_id', $user->id)->count() >= self::MOST) {
             throw new \DomainException('Thirty templates are kept already. Remove one that is not needed first.');
         }
         TemplateStyles::of(new Template($kind, $bytes));
-        $id = $this->ids->next();
-        DB::table('templates')->insert([
-            'id' => $id,
-            'user_id' => $user->id,
-            'name' => mb_strcut($name, 0, 255),
-            'kind' => $kind,
-            'bytes' => $bytes,
-            'created_at' => now(),
-            'updated_at' => now(),
-        ]);
+        $one = new DraftTemplate(['id' => $this->ids->next(), 'user_id' => $user->id, 'name' => mb_strcut($name, 0, 255), 'kind' => $kind]);
+        Storage::disk(DraftTemplate::DISK)->put($one->id, $bytes);
+        $one->save();
 
-        return $id;
+        return $one;
     }
 
-    /** @param array<string, string> $styles */
-    public function choose(User $user, string $id, array $styles): void
+    public static function forget(DraftTemplate $one): void
     {
-        DB::table('templates')
-            ->where('user_id', $user->id)
-            ->where('id', $id)
-            ->update(['choices' => json_encode($styles, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 'updated_at' => now()]);
+        $one->delete();
+        Storage::disk(DraftTemplate::DISK)->delete($one->id);
     }
 
-    public function remove(User $user, string $id): void
+    public static function forgetAll(User $user): void
     {
-        DB::table('templates')->where('user_id', $user->id)->where('id', $id)->delete();
+        DraftTemplate::query()->where('user_id', $user->id)->get()->each(self::forget(...));
+    }
+
+    /** Documents that nobody has. */
+    public static function purge(): void
+    {
+        Sweep::files(DraftTemplate::DISK, static fn(string $id): bool => DraftTemplate::query()->whereKey($id)->exists());
     }
 }

@@ -77,7 +77,12 @@ final class Intake
         }
         $this->listsAreTopics = $this->options->lists || ($manuscript->isOutline && Headings::first($elements) === null);
         $this->listKind = Headings::first($elements) === null ? Kind::Section : Kind::Point;
-        if (Headings::first($elements) === null && !$manuscript->isOutline && $elements !== [] && Headings::areText($elements, $this->listsAreTopics)) {
+        if (
+            Headings::first($elements) === null
+            && !$manuscript->isOutline
+            && $elements !== []
+            && Headings::areText($elements, $this->listsAreTopics)
+        ) {
             $this->growing->repaired(
                 'Nothing in it is marked as a heading, so it has no topics: all of it is the opening note. '
                     . 'Give its headings a heading style, or take it in as text, a line a topic.',

@@ -45,7 +45,7 @@ final class SampleSeeder
                 $row = $this->store->create($user, $this->plan($given));
                 $row->update(['changed_at' => now()->subHours($given['hours_ago'])]);
                 foreach ($given['pictures'] ?? [] as $picture) {
-                    (new PlanPictures($row->id))->keepFile(self::file($picture['file']));
+                    (new PlanPictures($row->id))->keep((string) file_get_contents(self::file($picture['file'])));
                 }
                 if (isset($given['hand_over'])) {
                     (new PersonalState())->keepHandOver($user, $row, $given['hand_over']);

@@ -11,6 +11,7 @@ use App\Store\WaitingFiles;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
+use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Core\Build\Build;
 use Tests\Core\Build\Package;
@@ -152,7 +153,8 @@ final class IntakeTest extends TestCase
             ->getJson("/intake/files/{$token}")
             ->assertOk();
         $this->postJson('/intake/preview', ['token' => '../../../../../etc/passwd/'])->assertUnprocessable();
-        touch((new WaitingFiles(app(\Embrel\Id\Ids::class)))->find($this->user, $token)['path'] ?? '', time() - 100_000);
+        $file = app(WaitingFiles::class)->find($this->user, $token) ?? self::fail('It does not wait.');
+        touch(Storage::disk('waiting')->path($file->path), time() - 100_000);
         WaitingFiles::purge();
         $this->getJson("/intake/files/{$token}")->assertNotFound();
     }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Jobs\RunTask;
+use App\Models\Task;
+use App\Models\TaskKind;
 use App\Models\User;
 use App\Store\Everything;
 use App\Store\PlanPictures;
@@ -14,6 +16,7 @@ use Embrel\Limits;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** Long work and large files: whose turn it is, how much of it there may be, and that nothing is cut off. */
@@ -24,7 +27,9 @@ final class TasksTest extends TestCase
     /** Puts work in the queue, and gives it a name. */
     private function work(User $user, int $weight): string
     {
-        return app(Tasks::class)->start($user, 'hand-over', ['plan' => $this->row->id, 'choices' => ['format' => 'txt']], $weight)['id'];
+        $given = ['plan' => $this->row->id, 'choices' => ['format' => 'txt']];
+
+        return app(Tasks::class)->start($user, TaskKind::HandOver, $given, $weight)->id;
     }
 
     private static function claimed(): ?string
@@ -43,7 +48,7 @@ final class TasksTest extends TestCase
         self::assertNull(self::claimed(), 'A worker is kept for what is small.');
         $next = $this->work($this->user, 100);
         self::assertSame($next, self::claimed());
-        Tasks::done($large[0], []);
+        Tasks::done(Task::query()->findOrFail($large[0]), []);
         self::assertSame($large[1], self::claimed());
     }
 
@@ -83,9 +88,9 @@ final class TasksTest extends TestCase
         self::assertSame(\array_slice($ids, 2), DB::table('tasks')->where('user_id', $this->user->id)->orderBy('id')->pluck('id')->all());
         self::assertSame(
             [false, false, true],
-            array_map(static fn(string $id): bool => is_file(Tasks::path($id)), \array_slice($ids, 0, 3)),
+            array_map(Storage::disk('results')->exists(...), \array_slice($ids, 0, 3)),
         );
-        array_map(static fn(string $id) => @unlink(Tasks::path($id)), $ids);
+        Storage::disk('results')->delete($ids);
     }
 
     public function testOfOnePersonTwentyFilesWaitAndTheOldestGoFirst(): void
@@ -122,9 +127,9 @@ final class TasksTest extends TestCase
         $task = DB::table('tasks')->where('user_id', $this->user->id)->sole();
         self::assertSame('done', $task->state);
         $zip = new \ZipArchive();
-        self::assertTrue($zip->open(Tasks::path((string) $task->id)));
+        self::assertTrue($zip->open(Storage::disk('results')->path((string) $task->id)));
         self::assertNotFalse($zip->locateName('01 Test plan.opml'));
-        unlink(Tasks::path((string) $task->id));
+        Storage::disk('results')->delete((string) $task->id);
     }
 
     // ---- Large plans
@@ -184,22 +189,18 @@ final class TasksTest extends TestCase
         }
         $answer->assertOk();
         $kept = DB::table('pictures')->sole();
-        self::assertLessThanOrEqual(Limits::PICTURE, \strlen($kept->bytes));
-        self::assertSame($kept->id, hash('sha256', $kept->bytes));
+        $bytes = (string) (new PlanPictures($this->row->id))->bytes($kept->id);
+        self::assertLessThanOrEqual(Limits::PICTURE, \strlen($bytes));
+        self::assertSame([$kept->id, $kept->size], [hash('sha256', $bytes), \strlen($bytes)]);
         $shown = $this->get("/plans/{$this->row->id}/pictures/{$kept->id}")->assertOk();
         self::assertSame($kept->id, hash('sha256', (string) $shown->baseResponse->getContent()));
-        self::assertNotFalse(imagecreatefromstring($kept->bytes));
+        self::assertNotFalse(imagecreatefromstring($bytes));
     }
 
     public function testAPictureLargerThanAnyColumnWasIsKeptToItsEnd(): void
     {
         $bytes = random_bytes(17_000_000);
-        DB::table('pictures')->insert([
-            'plan_id' => $this->row->id,
-            'id' => hash('sha256', $bytes),
-            'type' => 'image/png',
-            'bytes' => $bytes,
-        ]);
+        (new PlanPictures($this->row->id))->keep($bytes);
         self::assertSame(
             hash('sha256', $bytes),
             hash('sha256', (string) (new PlanPictures($this->row->id))->bytes(hash('sha256', $bytes))),

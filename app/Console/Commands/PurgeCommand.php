@@ -7,9 +7,11 @@ namespace App\Console\Commands;
 use App\Models\Plan;
 use App\Store\Attachments;
 use App\Store\Devices;
+use App\Store\PlanPictures;
 use App\Store\PlanStore;
 use App\Store\SignUps;
 use App\Store\Tasks;
+use App\Store\Templates;
 use App\Store\WaitingFiles;
 use App\Store\WorkFolder;
 use Illuminate\Console\Command;
@@ -32,6 +34,8 @@ final class PurgeCommand extends Command
         WorkFolder::purge();
         SignUps::purge();
         Attachments::purge();
+        PlanPictures::purge();
+        Templates::purge();
         Devices::purge();
         $this->info($plans->count() . ' plans removed for good.');
 

@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Store\Devices;
 use App\Store\PlanStore;
 use App\Store\Tasks;
+use App\Store\Templates;
 use App\Store\WaitingFiles;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -67,6 +68,7 @@ final class AccountController
         $user->allPlans()->get()->each($store->erase(...));
         $waiting->forgetAll($user);
         Tasks::forgetAll($user);
+        Templates::forgetAll($user);
         $user->delete();
         $request->session()->invalidate();
         $said = 'Your account and all its plans are deleted.';

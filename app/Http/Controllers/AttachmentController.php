@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Given;
+use App\Models\Attachment;
 use App\Models\Plan;
 use App\Rules\Id;
 use App\Store\Attachments;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Files on sources and topics: kept, given out as downloads, and taken off. */
 final class AttachmentController
@@ -50,17 +51,17 @@ final class AttachmentController
     }
 
     /** Never shown in place: whatever is in a file, the browser only saves it. */
-    public function show(Plan $plan, string $attachment): BinaryFileResponse
+    public function show(Plan $plan, Attachment $attachment): StreamedResponse
     {
-        $file = Attachments::find($plan->id, $attachment) ?? abort(404);
-        is_file($file->path) || abort(404);
+        Attachments::open($attachment) ?? abort(404);
 
-        return response()->download($file->path, $file->name, ['Content-Type' => $file->type]);
+        return Attachments::download($attachment);
     }
 
     public function destroy(Request $request, Plan $plan, string $attachment): JsonResponse
     {
-        Attachments::remove($plan->id, $attachment, $request->boolean('back'));
+        $one = $plan->attachments()->where('id', $attachment)->first() ?? abort(404);
+        Attachments::remove($one, $request->boolean('back'));
 
         return response()->json(['removed' => !$request->boolean('back')]);
     }

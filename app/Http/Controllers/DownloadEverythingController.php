@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Models\TaskKind;
 use App\Store\Everything;
 use App\Store\Tasks;
 use Illuminate\Contracts\View\View;
@@ -17,7 +18,9 @@ final class DownloadEverythingController
     {
         $user = $request->user() ?? abort(401);
         if (Everything::isLong($user)) {
-            return view('account.everything', ['address' => $tasks->start($user, 'everything', [], Everything::weight($user))['address']]);
+            $task = $tasks->start($user, TaskKind::Everything, [], Everything::weight($user));
+
+            return view('account.everything', ['address' => route('task', $task->id)]);
         }
 
         return response()->download($everything->zip($user), Everything::name())->deleteFileAfterSend();

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Given;
 use App\Http\Requests\HandOverRequest;
 use App\Models\Plan;
+use App\Models\TaskKind;
 use App\Store\Attachments;
 use App\Store\HandedOver;
 use App\Store\PersonalState;
@@ -239,17 +240,13 @@ final class HandOverController
     /** A long one is made in the queue; its task tells how far it is, and where it is found. */
     public function queue(HandOverRequest $request, Plan $plan, Tasks $tasks): JsonResponse
     {
-        $user = $request->user() ?? abort(401);
-
-        $topics = $this->store->size($plan);
-
-        return response()->json(
-            $tasks->start(
-                $user,
-                'hand-over',
-                ['plan' => $plan->id, 'choices' => $request->validated()],
-                HandedOver::weight($topics, $plan->words),
-            ),
+        $task = $tasks->start(
+            $request->user() ?? abort(401),
+            TaskKind::HandOver,
+            ['plan' => $plan->id, 'choices' => $request->validated()],
+            HandedOver::weight($this->store->size($plan), $plan->words),
         );
+
+        return response()->json(['id' => $task->id, 'address' => route('task', $task->id)]);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Given;
 use App\Http\Requests\IntakeRequest;
+use App\Models\TaskKind;
 use App\Store\Intakes;
 use App\Store\PlanList;
 use App\Store\Tasks;
@@ -62,7 +63,7 @@ final class IntakeController
     {
         $found = $this->waiting->find($request->user() ?? abort(401), $token) ?? abort(404);
 
-        return response()->json(['token' => $token, 'name' => $found['name'], 'size' => filesize($found['path'])]);
+        return response()->json(['token' => $token, 'name' => $found->name, 'size' => $found->size()]);
     }
 
     public function forget(Request $request, string $token): Response
@@ -102,15 +103,17 @@ final class IntakeController
         $token = $request->string('token')->toString();
         [$into, $under] = [Given::text($request, 'into'), Given::text($request, 'under')];
         $found = $token === '' ? null : $this->waiting->find($user, $token);
-        if ($found !== null && filesize($found['path']) > self::LARGE) {
-            $task = [
+        if ($found !== null && $found->size() > self::LARGE) {
+            $given = [
                 'token' => $token,
                 'into' => $into,
                 'under' => $under,
                 'choices' => array_diff_key($request->validated(), ['file' => 1, 'text' => 1]),
             ];
 
-            return response()->json(['task' => $tasks->start($user, 'intake', $task, (int) filesize($found['path']))['address']], 202);
+            $task = $tasks->start($user, TaskKind::Intake, $given, $found->size());
+
+            return response()->json(['task' => route('task', $task->id)], 202);
         }
         ['in' => $in, 'format' => $format, 'name' => $name] = $request->source($this->waiting);
         $options = IntakeRequest::options($request->validated(), $name, $request->isPasted());

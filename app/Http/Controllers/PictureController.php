@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Models\Picture;
 use App\Models\Plan;
 use App\Store\PictureIntake;
 use App\Store\PlanPictures;
@@ -26,15 +27,15 @@ final class PictureController
         } catch (\DomainException $why) {
             return response()->json(['message' => $why->getMessage()], 422);
         }
-        (new PlanPictures($plan->id))->keep($taken);
+        (new PlanPictures($plan->id))->keep($taken->bytes);
 
         return response()->json(['picture' => $taken->picture()->value(), 'said' => $taken->said]);
     }
 
-    public function show(Plan $plan, string $picture): Response
+    public function show(Plan $plan, Picture $picture): Response
     {
-        $row = (new PlanPictures($plan->id))->row($picture) ?? abort(404);
+        $bytes = (new PlanPictures($plan->id))->bytes($picture->id) ?? abort(404);
 
-        return new Response($row->bytes, 200, ['Content-Type' => $row->type]);
+        return new Response($bytes, 200, ['Content-Type' => $picture->type]);
     }
 }

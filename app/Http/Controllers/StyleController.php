@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Models\DraftStyle;
 use App\Store\Styles;
 use Embrel\Document\Style;
 use Embrel\MalformedShape;
@@ -33,9 +34,10 @@ final class StyleController
         return response()->json(['id' => $id]);
     }
 
+    /** One's own; of another's nothing is said, and nothing happens. */
     public function destroy(Request $request, string $style): Response
     {
-        $this->styles->remove($request->user() ?? abort(401), $style);
+        DraftStyle::query()->where('user_id', $request->user()?->id)->whereKey($style)->delete();
 
         return response()->noContent();
     }

@@ -4,30 +4,36 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Store\Tasks;
+use App\Models\Task;
+use Illuminate\Filesystem\FilesystemAdapter;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Illuminate\Support\Facades\Storage;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Long work: how far it is, and the file that came of it. */
 final class TaskController
 {
-    public function __construct(private readonly Tasks $tasks) {}
-
-    public function show(Request $request, string $task): JsonResponse
+    public function show(Task $task): JsonResponse
     {
-        return response()->json($this->tasks->find($request->user() ?? abort(401), $task) ?? abort(404));
+        return response()->json([
+            'state' => $task->state,
+            'done' => $task->done,
+            'of' => $task->of,
+            'says' => (string) $task->says,
+            'result' => $task->result ?? [],
+        ]);
     }
 
-    public function file(Request $request, string $task): BinaryFileResponse
+    public function file(Task $task): StreamedResponse
     {
-        $found = $this->tasks->find($request->user() ?? abort(401), $task);
-        $name = $found['result']['name'] ?? null;
-        $type = $found['result']['type'] ?? null;
-        if (!\is_string($name) || !\is_string($type) || !is_file(Tasks::path($task))) {
+        $name = $task->result['name'] ?? null;
+        $type = $task->result['type'] ?? null;
+        /** @var FilesystemAdapter $disk */
+        $disk = Storage::disk(Task::DISK);
+        if (!\is_string($name) || !\is_string($type) || !$disk->exists($task->id)) {
             abort(404);
         }
 
-        return response()->download(Tasks::path($task), $name, ['Content-Type' => $type]);
+        return $disk->download($task->id, $name, ['Content-Type' => $type]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Models\DraftTemplate;
 use App\Store\Templates;
 use Embrel\Limits;
 use Embrel\Writer\TemplateStyles;
@@ -35,7 +36,7 @@ final class TemplateController
             );
         }
         try {
-            $id = $this->templates->keep(
+            $template = $this->templates->keep(
                 $request->user() ?? abort(401),
                 mb_scrub($file->getClientOriginalName()),
                 $kind,
@@ -45,13 +46,13 @@ final class TemplateController
             return response()->json(['message' => $why->getMessage()], 422);
         }
 
-        return response()->json(['id' => $id, 'name' => mb_scrub($file->getClientOriginalName()), 'kind' => $kind]);
+        return response()->json(['id' => $template->id, 'name' => mb_scrub($file->getClientOriginalName()), 'kind' => $kind]);
     }
 
     /** Which of its styles each of ours takes, and what else it has. */
-    public function show(Request $request, string $template): JsonResponse
+    public function show(DraftTemplate $template): JsonResponse
     {
-        $found = $this->templates->find($request->user() ?? abort(401), $template) ?? abort(404);
+        $found = $template->template();
         $styles = TemplateStyles::of($found);
         $chosen = $styles->chosen();
         $rows = [];
@@ -69,24 +70,22 @@ final class TemplateController
         ]);
     }
 
-    public function update(Request $request, string $template): Response
+    public function update(Request $request, DraftTemplate $template): Response
     {
         $styles = $request->json()->all()['styles'] ?? null;
-        $this->templates->choose(
-            $request->user() ?? abort(401),
-            $template,
-            array_filter(
+        $template->update([
+            'choices' => array_filter(
                 array_intersect_key(\is_array($styles) ? $styles : [], TemplateStyles::ASKED),
                 static fn(mixed $id): bool => \is_string($id) && $id !== '',
             ),
-        );
+        ]);
 
         return response()->noContent();
     }
 
-    public function destroy(Request $request, string $template): Response
+    public function destroy(DraftTemplate $template): Response
     {
-        $this->templates->remove($request->user() ?? abort(401), $template);
+        Templates::forget($template);
 
         return response()->noContent();
     }

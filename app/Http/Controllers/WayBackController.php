@@ -127,7 +127,7 @@ final class WayBackController
     private function read(Request $request, Plan $plan, bool $keeps, bool $refusesRecorded = false): Result
     {
         $found = $this->waiting->find($request->user() ?? abort(401), $this->token($request)) ?? throw Unreadable::gone();
-        $format = Format::ofPath($found['name']);
+        $format = Format::ofPath($found->name);
         $options = new Options(
             '',
             firstIsTitle: $format === Format::Markdown || $format === Format::Package,
@@ -135,7 +135,7 @@ final class WayBackController
             refusesRecorded: $refusesRecorded,
         );
 
-        return $this->intakes->readWithPictures($plan, fopen($found['path'], 'r') ?: throw Unreadable::gone(), $format, $options, $keeps);
+        return $this->intakes->readWithPictures($plan, $found->open(), $format, $options, $keeps);
     }
 
     /** The plan as it was when the draft was made, where the draft is one of this plan. */

@@ -108,8 +108,8 @@ final class IntakeRequest extends FormRequest
             $in = fopen($file->getPathname(), 'r');
         } elseif ($token !== '') {
             $found = $waiting->find($this->user() ?? abort(401), $token) ?? throw Unreadable::gone();
-            $name = $found['name'];
-            $in = fopen($found['path'], 'r');
+            $name = $found->name;
+            $in = $found->open();
         } else {
             $name = 'Untitled.' . ($this->isMarkdown() ? 'md' : 'txt');
             $in = fopen('php://temp', 'w+');
