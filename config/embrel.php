@@ -8,6 +8,8 @@ return [
     // Where addresses of the web are looked up: `stand-in`, a small server of made-up pages on this machine, or `web`.
     'page_reader' => env('EMBREL_PAGE_READER', 'stand-in'),
     'stand_in_port' => (int) env('EMBREL_STAND_IN_PORT', 8079),
+    // Servers in front of this one whose word on who asks is taken: their addresses, with commas between them; none as a rule.
+    'proxies' => array_values(array_filter(array_map(trim(...), explode(',', (string) env('EMBREL_PROXIES', ''))))),
     'days_kept_after_deleting' => 30,
     'sample_email' => 'sample@embrel.example',
 ];

@@ -16,6 +16,7 @@ use App\Rules\Address;
 use App\Store\NewIds;
 use Embrel\Id\Ids;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
@@ -42,6 +43,7 @@ final class AppServiceProvider extends ServiceProvider
             // What a request leaves goes with it: to look for it amid a plan of 5,000 topics costs as much as reading the plan.
             gc_disable();
         }
+        TrustProxies::at((array) config('embrel.proxies'));
         foreach ([DraftTemplate::class, Task::class] as $own) {
             Gate::policy($own, OwnPolicy::class);
         }

@@ -52,7 +52,8 @@ final readonly class WaitingFiles
     private function makeRoom(User $user, int $bytes): void
     {
         $disk = Storage::disk(self::DISK);
-        $paths = array_values(array_filter($disk->files((string) $user->id), static fn(string $path): bool => !str_ends_with($path, self::NAME)));
+        $isFile = static fn(string $path): bool => !str_ends_with($path, self::NAME);
+        $paths = array_values(array_filter($disk->files((string) $user->id), $isFile));
         rsort($paths);
         foreach ($paths as $i => $path) {
             $bytes += $disk->size($path);

@@ -9,6 +9,7 @@ use App\Pages\PublicRoute;
 use App\Store\Attachments;
 use App\Store\Devices;
 use Illuminate\Auth\Notifications\ResetPassword;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Auth;
@@ -32,6 +33,19 @@ final class DoorsTest extends TestCase
             $this->get("https://{$host}/plans")->assertStatus(421);
         }
         Notification::assertNothingSent();
+    }
+
+    public function testWhoAsksIsTakenFromAServerInFrontOnlyWhereThatIsNamed(): void
+    {
+        $asks = fn(): string => (string) $this->withHeaders(['X-Forwarded-For' => '198.51.100.7'])->get('/asks')->getContent();
+        Route::get('/asks', static fn(\Illuminate\Http\Request $request): string => (string) $request->ip());
+        self::assertSame('127.0.0.1', $asks());
+        TrustProxies::at(['127.0.0.1']);
+        try {
+            self::assertSame('198.51.100.7', $asks());
+        } finally {
+            TrustProxies::at([]);
+        }
     }
 
     public function testALetterHoldsTheConfiguredAddress(): void
@@ -264,7 +278,7 @@ final class DoorsTest extends TestCase
             ->json('pulse');
         $this->get("{$address}&since=0")->assertOk();
         parse_str((string) parse_url($address, PHP_URL_QUERY), $parts);
-        $this->get(str_replace("until={$parts['until']}", 'until=' . ((int) $parts['until'] + 9999), $address))->assertNotFound();
+        $this->get(str_replace("expires={$parts['expires']}", 'expires=' . ((int) $parts['expires'] + 9999), $address))->assertNotFound();
         $this->travel(13)->hours();
         $this->get("{$address}&since=0")->assertNotFound();
     }

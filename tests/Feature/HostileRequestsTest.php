@@ -326,7 +326,7 @@ final class HostileRequestsTest extends TestCase
             "GET {$page}/find" => ['text' => 'A', 'whole' => 1, 'case' => 0, 'within' => $a],
             "POST {$page}/find" => ['text' => 'A', 'with' => 'B', 'base' => 0, 'chosen' => ["{$a}:0"]],
             "GET {$page}/changes" => ['since' => 0],
-            "GET {$page}/pulse" => ['by' => '1', 'until' => '9', 'seal' => 'x', 'since' => 0],
+            "GET {$page}/pulse" => ['by' => '1', 'expires' => '9', 'signature' => 'x', 'since' => 0],
             "POST {$page}/copies" => [
                 'id' => $new(),
                 'base' => 0,

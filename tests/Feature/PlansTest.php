@@ -117,7 +117,8 @@ final class PlansTest extends TestCase
         $names = [
             'to',
             'by',
-            'seal',
+            'signature',
+            'expires',
             'since',
             'value',
             'subject',

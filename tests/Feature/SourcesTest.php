@@ -15,6 +15,7 @@ use Embrel\Limits;
 use Embrel\RichText\NodeType;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** Sources and the files on them, over HTTP: kept, undone, read from files and pages, sorted out of the outline. */
@@ -426,6 +427,7 @@ final class SourcesTest extends TestCase
             'hash' => str_repeat('0', 64),
         ]);
         self::assertStringContainsString('200 MB', $post("%PDF-1.4\n"));
+        self::assertSame([], Storage::disk('attachments')->allFiles($this->row->id), 'Of what was refused nothing is left.');
         DB::table('attachments')
             ->where('name', 'big.pdf')
             ->update(['removed_at' => now()]);

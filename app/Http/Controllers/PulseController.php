@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Access\Access;
-use App\Http\Given;
 use App\Models\Plan;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\URL;
 
 /**
  * Whether a plan has changed since a revision: asked every few seconds by every open page, so it
@@ -24,10 +24,7 @@ final class PulseController
 
     public static function address(User $user, Plan $plan): string
     {
-        $until = (string) (now()->getTimestamp() + self::HOLDS);
-
-        return "/plans/{$plan->id}/pulse?"
-            . http_build_query(['by' => $user->id, 'until' => $until, 'seal' => self::seal((string) $user->id, $plan->id, $until)]);
+        return URL::temporarySignedRoute('plan.pulse', now()->addSeconds(self::HOLDS), ['plan' => $plan->id, 'by' => $user->id], false);
     }
 
     public function sealed(Request $request, Plan $plan): JsonResponse
@@ -37,15 +34,9 @@ final class PulseController
 
     public function __invoke(Request $request, string $plan): JsonResponse|Response
     {
-        [$by, $until] = [Given::text($request, 'by'), Given::text($request, 'until')];
-        (hash_equals(self::seal($by, $plan, $until), Given::text($request, 'seal')) && (int) $until >= now()->getTimestamp()) || abort(404);
-        $revision = Access::readable((int) $by)->where('id', $plan)->toBase()->value('revision') ?? abort(404);
+        URL::hasValidSignature($request, false, ['since']) || abort(404);
+        $revision = Access::readable($request->integer('by'))->where('id', $plan)->toBase()->value('revision') ?? abort(404);
 
         return $revision > $request->integer('since') ? response()->json(['revision' => (int) $revision]) : response()->noContent();
-    }
-
-    private static function seal(string $user, string $plan, string $until): string
-    {
-        return hash_hmac('sha256', "pulse {$user} {$plan} {$until}", (string) config('app.key'));
     }
 }
