@@ -13,6 +13,7 @@ use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Notification;
@@ -194,6 +195,34 @@ final class DoorsTest extends TestCase
         $this->travelBack();
     }
 
+    // ---- How often
+
+    public function testEveryRouteThatIsLimitedSaysSoWhenItIsAskedTooOften(): void
+    {
+        config(['embrel.sign_ins_a_minute' => 3]);
+        $most = ['sign-in' => 3, 'uploads' => 30, 'pages' => 60];
+        $limited = [];
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            $by = array_values(
+                array_filter($route->gatherMiddleware(), static fn($one): bool => \is_string($one) && str_starts_with($one, 'throttle:')),
+            );
+            if ($by === []) {
+                continue;
+            }
+            $limited[] = $name = implode(' ', [$route->methods()[0], $route->uri()]);
+            $address = '/' . strtr($route->uri(), ['{plan}' => $this->row->id, '{token}' => str_repeat('a', 40)]);
+            Cache::flush();
+            \in_array('guest', $route->gatherMiddleware(), true) ? Auth::logout() : $this->actingAs($this->user);
+            $answers = array_map(
+                fn(): int => $this->json($route->methods()[0], $address, ['email' => 'ada@example.org'])->getStatusCode(),
+                range(0, $most[substr($by[0], 9)]),
+            );
+            self::assertSame(429, array_pop($answers), $name);
+            self::assertNotContains(429, $answers, $name);
+        }
+        self::assertGreaterThan(15, \count($limited));
+    }
+
     // ---- Passwords and addresses
 
     public function testAnAddressIsComparedToTheLetterAndCountedInOneSpelling(): void
@@ -329,6 +358,8 @@ final class DoorsTest extends TestCase
             'app/private/waiting/999999/' . self::newId(),
             'app/private/work-leftover/part',
             'app/private/attachments/' . self::newId() . '/file',
+            'app/private/pictures/' . self::newId() . '/file',
+            'app/private/templates/' . self::newId(),
         ]);
         foreach ($paths as $path) {
             @mkdir(\dirname($path), 0o700, true);

@@ -59,6 +59,10 @@ export class Gather extends IdeaField {
     /** What can be done here, by the table of commands. @param {import('../../commands/commands.js').Commands} commands */
     provide(commands) {
         const { sorting } = this;
+        const digits = always(({ event }) => {
+            const digit = digitOf(event);
+            digit && sorting.digit(digit, /** @type {Event} */ (event).timeStamp);
+        });
         const marked = (/** @type {(...given: any[]) => unknown} */ run) => when(() => this.ids.length > 0, run);
         commands.provide('gather-field', {
             keepIdea: always(() => this.keepTyped()),
@@ -94,6 +98,9 @@ export class Gather extends IdeaField {
                 this.marked = new Set(this.ids);
                 this.draw();
             }),
+            toSection: digits,
+            typeNumber: digits,
+            choosePlace: digits,
             toNewSection: marked(() => sorting.toNewSection()),
             toQuote: marked(() => sorting.toQuote()),
             toSource: marked(() => sorting.toSource()),
@@ -104,6 +111,8 @@ export class Gather extends IdeaField {
             letGo: marked(() => sorting.letGo()),
         });
         commands.provide('gather-place', {
+            toSection: digits,
+            choosePlace: digits,
             placeAbove: always(() => sorting.choose(-1)),
             placeBelow: always(() => sorting.choose(1)),
             putHere: always(() => sorting.putHere()),
@@ -201,17 +210,15 @@ export class Gather extends IdeaField {
 
     /** @param {KeyboardEvent} event */
     pressed(event) {
-        const action = actionFor(event, this.places.isInside ? 'gather-place' : 'gather-idea');
+        const where = this.places.isInside ? 'gather-place' : 'gather-idea';
         const digit = digitOf(event);
-        if (digit) {
-            event.preventDefault();
-            this.sorting.digit(digit, event.timeStamp);
-        } else if (this.sorting.inNumber(event.key)) {
+        const action = digit ? (digit.shift ? 'choosePlace' : 'toSection') : actionFor(event, where);
+        if (!digit && this.sorting.inNumber(event.key)) {
             event.preventDefault();
             event.stopPropagation();
         } else if (action) {
             event.preventDefault();
-            this.page.commands.run(this.places.isInside ? 'gather-place' : 'gather-idea', action, { id: this.active, event });
+            this.page.commands.run(where, action, { id: this.active, event });
         } else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey && event.key !== ' ') {
             // Any other letter is the beginning of the next idea: it goes where the keyboard goes.
             this.toField();
