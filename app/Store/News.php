@@ -43,7 +43,7 @@ final class News
     private static function summed(PlanRow $row, int $base, ?array $sum, ?User $user = null, array $named = []): array
     {
         if ($sum !== null && $sum['did']->keepsTheTree()) {
-            // The log only grows: rows that are read after it are of that revision or later, and are told again then.
+            // The log only grows: rows that were changed after it was read are told with what comes next, and with their places.
             return self::steps($row, $user, $sum['by']) + self::ofSome($row, $sum['did'], min($sum['last'], $row->revision), $named);
         }
 
@@ -119,7 +119,7 @@ final class News
     private static function ofSome(PlanRow $row, Difference $did, int $revision, array $named): array
     {
         $ids = array_unique([Plan::ROOT, ...array_map(strval(...), array_keys($did->topics)), ...$named]);
-        $topics = (new PlanRows())->some($row->id, array_values($ids));
+        $topics = (new PlanRows())->some($row->id, array_values($ids), $revision);
 
         return PlanView::ofSome($row, $revision, $topics, $did);
     }

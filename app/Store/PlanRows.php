@@ -184,16 +184,17 @@ final class PlanRows
     }
 
     /**
-     * Single topics as they are now, without the tree.
+     * Single topics as they were at a revision, without the tree.
      *
      * @param list<string> $ids
      *
-     * @return list<array{Topic, string}> each with its parent; removed ones are not among them
+     * @return list<array{Topic, string}> each with its parent; those that were changed or removed since are not among them
      */
-    public function some(string $planId, array $ids): array
+    public function some(string $planId, array $ids, int $revision): array
     {
         $marks = implode(',', array_fill(0, \count($ids), '?'));
-        $rows = $ids === [] ? [] : $this->rows("plan_id = ? AND removed_at IS NULL AND id IN ({$marks})", [$planId, ...$ids]);
+        $where = "plan_id = ? AND removed_at IS NULL AND revision <= ? AND id IN ({$marks})";
+        $rows = $ids === [] ? [] : $this->rows($where, [$planId, $revision, ...$ids]);
 
         return array_map(static fn(array $row): array => [self::topic($row), (string) $row[1]], [...$rows]);
     }

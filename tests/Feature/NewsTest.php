@@ -10,8 +10,10 @@ use App\Store\News;
 use App\Store\PlanStore;
 use App\Store\PlanView;
 use App\Store\StepBack;
+use Embrel\Operation\MoveTopics;
 use Embrel\Operation\OperationRefused;
 use Embrel\Operation\Retitle;
+use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Tests\Core\Build\Build;
 use Tests\Core\Build\Chance;
@@ -176,6 +178,22 @@ final class NewsTest extends TestCase
         $this->postJson("/plans/{$this->row->id}/operations", $bad)->assertStatus(422);
     }
 
+    public function testWhatIsMovedWhileItIsToldIsToldWithItsPlaceThen(): void
+    {
+        $store = app(PlanStore::class);
+        $other = $this->account('ben');
+        $base = $this->row->refresh()->revision;
+        $page = $this->whole();
+        $store->insist($this->row, $other, $store->change(new Retitle($this->id('A1'), 'Called otherwise')));
+        $asked = $this->row->refresh()->replicate(except: [])->forceFill(['id' => $this->row->id]);
+        $move = new MoveTopics([$this->id('Called otherwise')], new Place($this->id('C'), null));
+        $store->insist($this->row, $other, $store->change($move));
+        // The log was read before the move, the row after it.
+        $page = $this->taken($page, self::sent(News::since($asked, $this->user, $base) ?? []));
+        $page = $this->taken($page, self::sent(News::since($this->row->refresh(), $this->user, $asked->revision) ?? []));
+        self::assertSame($this->whole(), $page);
+    }
+
     public function testATitleThatIsANoughtIsATitle(): void
     {
         $this->row = $this->start("0\nNext");
@@ -250,7 +268,7 @@ final class NewsTest extends TestCase
                 array_splice($siblings, $at, 0, [$id]);
                 $parts[$row['parent']] = $siblings;
             } else {
-                self::assertArrayHasKey($id, $topics, 'a topic is told with its place when it is new');
+                self::assertSame($row['parent'], $topics[$id]['parent'] ?? null, 'a topic is told with its place when that is new');
             }
             unset($row['after']);
             $topics[$id] = $row + ($topics[$id] ?? self::usual());

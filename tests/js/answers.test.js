@@ -50,8 +50,23 @@ test('a page that lacks what it is told of knows that it has gone astray', () =>
     tree.take({ ...nothing, topics: [{ id: 'y', parent: 'x', after: null, title: 'Under it' }] });
     assert.equal(tree.isAstray, true);
     tree.isAstray = false;
+    tree.take({ ...nothing, topics: [{ id: 'b1', parent: 'a', title: 'Elsewhere' }] });
+    assert.deepEqual(
+        [tree.isAstray, tree.get('b1').parent, tree.partsOf('b')],
+        [true, 'b', ['b1']],
+        'without a place nothing is put elsewhere',
+    );
+    tree.isAstray = false;
     tree.take({ ...nothing, topics: [{ id: 'z', parent: 'b', after: 'b1', title: 'New' }] });
     assert.deepEqual([tree.isAstray, tree.partsOf('b')], [false, ['b1', 'z']]);
+});
+
+test('a plan that is told whole is as it is told, whatever the page had', () => {
+    tree.partsOf('a').push('b1', 'gone');
+    const told = (id, parent, after) => ({ id, parent, after, title: id });
+    tree.take({ ...nothing, whole: true, removed: [], topics: [told('b', ROOT, null), told('b1', 'b', null), told('c', ROOT, 'b')] });
+    assert.deepEqual([...tree.topics.keys()].sort(), ['b', 'b1', 'c']);
+    assert.deepEqual([tree.partsOf(ROOT), tree.partsOf('b'), tree.partsOf('a')], [['b', 'c'], ['b1'], []]);
 });
 
 test('what changes named whose answer was passed over goes along with the next, or the plan is asked for whole', () => {

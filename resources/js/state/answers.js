@@ -6,12 +6,14 @@ import { ROOT, TRAY, usual } from './topics.js';
  * @param {import('./topics.js').Answer} answer
  */
 export function takeAnswer(tree, answer) {
+    // Told the whole, nothing stands where it stood.
+    answer.whole && tree.parts.clear();
     for (const row of answer.topics) {
         const { after, ...topic } = row;
         const known = tree.get(topic.id);
         if (after === undefined) {
-            // It stands where it stood; where the page has taken it away meanwhile, it no longer knows where that is.
-            known ? Object.assign(known, topic) : (tree.isAstray = true);
+            // It stands where it stood; where the page has it elsewhere, or has taken it away meanwhile, it no longer knows where that is.
+            known?.parent === topic.parent ? Object.assign(known, topic) : (tree.isAstray = true);
             continue;
         }
         tree.isAstray ||= ![ROOT, TRAY].includes(tree.home(topic.parent) ?? '');
