@@ -78,7 +78,7 @@ final class Attachments
             'hash' => $hash,
         ]);
         // Before the plan is locked: bytes may take their time. Where they are not kept in the end, they go again.
-        self::write($one->path(), $bytes);
+        self::write($one, $bytes);
         try {
             Transaction::of(static function () use ($plan, $size, $one, $bytes): void {
                 // One at a time, so that two at once do not pass the limit together.
@@ -90,7 +90,7 @@ final class Attachments
                 }
                 Attachment::query()->insertOrIgnore([$one->getAttributes()]);
                 // Another, who had brought the same and could not keep it, may have dropped it just now.
-                self::write($one->path(), $bytes);
+                self::write($one, $bytes);
                 self::makeRoom($plan);
             });
         } catch (\Throwable $why) {
@@ -108,15 +108,12 @@ final class Attachments
         Plan::withTrashed()->whereKey($plan)->lockForUpdate()->value('id');
     }
 
-    private static function write(string $path, string $bytes): void
+    private static function write(Attachment $one, string $bytes): void
     {
-        if (!Storage::disk(self::DISK)->exists($path)) {
-            try {
-                Storage::disk(self::DISK)->put("{$path}.part", $bytes);
-                Storage::disk(self::DISK)->move("{$path}.part", $path);
-            } catch (FilesystemException) {
-                throw new \DomainException('The file could not be written on this machine. Nothing was kept.');
-            }
+        try {
+            self::disk()->write($one->plan_id, $one->hash, $bytes);
+        } catch (FilesystemException) {
+            throw new \DomainException('The file could not be written on this machine. Nothing was kept.');
         }
     }
 
@@ -139,7 +136,7 @@ final class Attachments
     private static function drop(Attachment $one): void
     {
         if (!Attachment::query()->where('plan_id', $one->plan_id)->where('hash', $one->hash)->exists()) {
-            Storage::disk(self::DISK)->delete($one->path());
+            self::disk()->drop($one->plan_id, $one->hash);
         }
     }
 
@@ -168,7 +165,7 @@ final class Attachments
     /** @return resource|null its bytes; null where they are not at hand */
     public static function open(Attachment $one)
     {
-        return Storage::disk(self::DISK)->exists($one->path()) ? Storage::disk(self::DISK)->readStream($one->path()) : null;
+        return self::disk()->open($one->plan_id, $one->hash);
     }
 
     /** The file stays on the disk, so that it can be brought back, as long as there is room. */
@@ -177,17 +174,8 @@ final class Attachments
         $one->update(['removed_at' => $back ? null : now()]);
     }
 
-    public static function erase(string $plan): void
+    public static function disk(): PlanDisk
     {
-        Storage::disk(self::DISK)->deleteDirectory($plan);
-    }
-
-    /** What is left of plans that are not there any more, and what was never written to its end. */
-    public static function purge(): void
-    {
-        Sweep::files(
-            self::DISK,
-            static fn(string $path): bool => !str_ends_with($path, '.part') && Plan::withTrashed()->whereKey(\dirname($path))->exists(),
-        );
+        return new PlanDisk(self::DISK);
     }
 }

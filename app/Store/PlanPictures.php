@@ -5,12 +5,10 @@ declare(strict_types=1);
 namespace App\Store;
 
 use App\Models\Picture;
-use App\Models\Plan;
 use Embrel\Document\Pictures;
 use Embrel\Document\PictureType;
 use Embrel\Plan\Topic;
 use Embrel\RichText\NodeType;
-use Illuminate\Support\Facades\Storage;
 
 /**
  * The pictures of one plan, addressed by their content; kept as long as the plan is. Bytes are written before the row that
@@ -18,13 +16,11 @@ use Illuminate\Support\Facades\Storage;
  */
 final readonly class PlanPictures implements Pictures
 {
-    private const DISK = 'pictures';
-
     public function __construct(private string $plan) {}
 
     public function bytes(string $id): ?string
     {
-        return $this->find($id) === null ? null : Storage::disk(self::DISK)->get($this->path($id));
+        return $this->find($id) === null ? null : self::disk()->bytes($this->plan, $id);
     }
 
     public function find(string $id): ?Picture
@@ -36,11 +32,7 @@ final readonly class PlanPictures implements Pictures
     public function write(string $bytes): Picture
     {
         $id = hash('sha256', $bytes);
-        if (!Storage::disk(self::DISK)->exists($this->path($id))) {
-            $part = $this->path("{$id}.part");
-            Storage::disk(self::DISK)->put($part, $bytes);
-            Storage::disk(self::DISK)->move($part, $this->path($id));
-        }
+        self::disk()->write($this->plan, $id, $bytes);
 
         return new Picture([
             'plan_id' => $this->plan,
@@ -98,22 +90,8 @@ final readonly class PlanPictures implements Pictures
         }
     }
 
-    public static function erase(string $plan): void
+    public static function disk(): PlanDisk
     {
-        Storage::disk(self::DISK)->deleteDirectory($plan);
-    }
-
-    /** What is left of plans that are not there any more, and what was never written to its end. */
-    public static function purge(): void
-    {
-        Sweep::files(
-            self::DISK,
-            static fn(string $path): bool => !str_ends_with($path, '.part') && Plan::withTrashed()->whereKey(\dirname($path))->exists(),
-        );
-    }
-
-    private function path(string $id): string
-    {
-        return "{$this->plan}/{$id}";
+        return new PlanDisk('pictures');
     }
 }

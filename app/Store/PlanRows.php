@@ -194,7 +194,7 @@ final class PlanRows
     {
         $marks = implode(',', array_fill(0, \count($ids), '?'));
         $where = "plan_id = ? AND removed_at IS NULL AND revision <= ? AND id IN ({$marks})";
-        $rows = $ids === [] ? [] : $this->rows($where, [$planId, $revision, ...$ids]);
+        $rows = $ids === [] ? [] : $this->rows($where, [$planId, (string) $revision, ...$ids]);
 
         return array_map(static fn(array $row): array => [self::topic($row), (string) $row[1]], [...$rows]);
     }

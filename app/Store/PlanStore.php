@@ -57,8 +57,8 @@ final class PlanStore
                 ->update(['parent_id' => null, 'place' => null]);
             $row->forceDelete();
         });
-        Attachments::erase($row->id);
-        PlanPictures::erase($row->id);
+        Attachments::disk()->erase($row->id);
+        PlanPictures::disk()->erase($row->id);
     }
 
     /** How many topics a plan has. */

@@ -33,8 +33,8 @@ final class PurgeCommand extends Command
         WaitingFiles::purge();
         WorkFolder::purge();
         SignUps::purge();
-        Attachments::purge();
-        PlanPictures::purge();
+        Attachments::disk()->purge();
+        PlanPictures::disk()->purge();
         Templates::purge();
         Devices::purge();
         $this->info($plans->count() . ' plans removed for good.');
