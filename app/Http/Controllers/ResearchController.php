@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\FilingsRequest;
 use App\Models\Plan;
-use App\Rules\Id;
 use App\Rules\ListOf;
 use App\Store\Change;
 use App\Store\News;
 use App\Store\PlanStore;
-use Embrel\Check\Research\Filed;
-use Embrel\Check\Research\Filing;
 use Embrel\Check\Research\Guess;
 use Embrel\Check\Research\Guesses;
 use Embrel\Check\Research\Sign;
@@ -29,13 +27,11 @@ use Illuminate\Http\Request;
 /** Topics that look like research, and where they go. Each goes by a step of its own, so that each can be taken back alone. */
 final class ResearchController
 {
-    private const MOST = 2000;
-
     public function __construct(private readonly PlanStore $store, private readonly Ids $ids) {}
 
     public function show(Request $request, Plan $plan): JsonResponse
     {
-        $chosen = $request->validate(['topics' => ['nullable', ListOf::ids(self::MOST, isOptional: true)]])['topics'] ?? null;
+        $chosen = $request->validate(['topics' => ['nullable', ListOf::ids(FilingsRequest::MOST, isOptional: true)]])['topics'] ?? null;
         $tree = $this->store->load($plan, true);
         $guesses = Guesses::of($tree, $this->ids, $chosen === null ? null : array_values(array_filter($chosen, $tree->isLive(...))));
         $drafts = SortingOut::drafts($guesses);
@@ -43,7 +39,7 @@ final class ResearchController
         return response()->json([
             'guesses' => array_map(
                 static fn(Guess $guess): array => self::told($guess, $tree, $drafts),
-                \array_slice($guesses, 0, self::MOST),
+                \array_slice($guesses, 0, FilingsRequest::MOST),
             ),
             'count' => \count($guesses),
         ]);
@@ -71,35 +67,12 @@ final class ResearchController
         ];
     }
 
-    private static function isFiling(mixed $one): bool
+    public function store(FilingsRequest $request, Plan $plan): JsonResponse
     {
-        $as = \is_array($one) && \is_string($one['as'] ?? null) ? Filing::tryFrom($one['as']) : null;
-
-        return $as !== null
-            && Id::fits($one['topic'] ?? null)
-            && (Id::fits($one['into'] ?? null) || (!isset($one['into']) && $as !== Filing::Note))
-            && \is_array($one['source'] ?? []);
-    }
-
-    public function store(Request $request, Plan $plan): JsonResponse
-    {
-        $given = $request->validate([
-            'base' => ['required', 'integer', 'min:0'],
-            'filings' => ['required', new ListOf(self::MOST, self::isFiling(...))],
-        ]);
         $user = $request->user() ?? abort(401);
 
-        return $this->store->locked($plan, function () use ($plan, $user, $given): JsonResponse {
-            $filed = array_map(
-                static fn(array $one): Filed => new Filed(
-                    $one['topic'],
-                    Filing::from($one['as']),
-                    $one['into'] ?? null,
-                    $one['source'] ?? null,
-                ),
-                array_values($given['filings']),
-            );
-            $sorting = SortingOut::of($this->store->load($plan, true), $this->ids, $filed);
+        return $this->store->locked($plan, function () use ($plan, $user, $request): JsonResponse {
+            $sorting = SortingOut::of($this->store->load($plan, true), $this->ids, $request->filed());
             $changes = array_map(fn(Operation $operation): Change => $this->store->change($operation), $sorting->operations);
             $outcome = $this->store->apply($plan, $user, array_values($changes));
             $failed = array_column($outcome->refused, 'message', 'id');
@@ -111,7 +84,7 @@ final class ResearchController
                 [
                     'sorted' => (object) array_map(static fn(Change $change): string => $change->step, $done),
                     'refused' => (object) $refused,
-                ] + News::of($plan, $user, (int) $given['base'], $outcome),
+                ] + News::of($plan, $user, $request->base(), $outcome),
             );
         });
     }

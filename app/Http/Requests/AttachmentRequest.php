@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Http\Given;
+use App\Rules\Id;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Http\UploadedFile;
+
+/** A file, or the readable text of a page, and what it is to hang on. */
+final class AttachmentRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return ['id' => ['required', new Id()], 'holder' => ['required', new Id()], 'name' => ['nullable', 'string', 'max:255']];
+    }
+
+    public function id(): string
+    {
+        return $this->string('id')->toString();
+    }
+
+    public function holder(): string
+    {
+        return $this->string('holder')->toString();
+    }
+
+    /**
+     * @return array{name: string, bytes: string}
+     *
+     * @throws \DomainException with a sentence for the person
+     */
+    public function kept(): array
+    {
+        $file = $this->file('file');
+        if ($file instanceof UploadedFile && $file->isValid()) {
+            return ['name' => $file->getClientOriginalName(), 'bytes' => (string) file_get_contents($file->getPathname())];
+        }
+        $text = Given::text($this, 'text');
+        if ($text === '') {
+            throw new \DomainException('The file did not arrive. A file may have 20 MB at most.');
+        }
+
+        return ['name' => ($this->string('name')->toString() ?: 'Text') . '.txt', 'bytes' => $text];
+    }
+}
