@@ -10,6 +10,11 @@ test('a plan starts from a pattern, is renamed, put away, deleted and brought ba
     await page.getByRole('button', { name: 'Start a plan' }).click();
     await writer.expectOutline(['Summary', '1 Why this report', '  1.1 Who asked for it', '  1.2 What it covers', '2 How it was done', '3 What was found', '  3.1 First finding', '  3.2 Second finding', '4 What it means', '5 What to do now', 'References'].join('\n'));
     await page.getByRole('link', { name: 'All plans' }).click();
+    // How the sections share it is drawn as wide as there is room, above the words.
+    const [share, words] = [page.locator('.plan-card .share'), page.locator('.plan-card').getByText(/words/)];
+    const [bar, under] = [await share.boundingBox(), await words.boundingBox()];
+    expect(bar.width).toBeGreaterThan(180);
+    expect(under.y).toBeGreaterThanOrEqual(bar.y + bar.height);
     await page.getByRole('button', { name: 'Rename The night shift' }).click();
     await page.getByRole('textbox', { name: 'Title' }).fill('The day shift');
     await page.getByRole('button', { name: 'Rename', exact: true }).click();

@@ -70,7 +70,7 @@
                             ? 'deleted; kept until ' . $plan->deleted_at->addDays(30)->setTimezone($zone)->format('j F')
                             : $changed($plan->changed_at) }}</p>
                     </div>
-                    <div class="share">
+                    <div class="how-far">
                         <div class="share" aria-hidden="true">@foreach ($plan->strip ?? [] as $section)<i
                             style="--d:{{ str_starts_with($section['dye'], '#') ? $section['dye']
                             : 'var(--' . $section['dye'] . ')' }};--share:{{ $section['share'] }};--w:{{ $section['filled'] }}"></i>@endforeach</div>
