@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Exceptions;
 
+use App\Store\NotThere;
+use App\Store\TooMuch;
 use Embrel\Operation\MalformedOperation;
 use Embrel\Operation\OperationRefused;
 use Embrel\Reader\Unreadable;
@@ -14,6 +16,8 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Str;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 
 /** What the core refuses, as an answer to the person who asked. */
 final class Answers
@@ -21,6 +25,11 @@ final class Answers
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([OperationRefused::class, MalformedOperation::class, Unreadable::class]);
+        $exceptions->map(NotThere::class, static fn(NotThere $why): NotFoundHttpException => new NotFoundHttpException('', $why));
+        $exceptions->map(
+            TooMuch::class,
+            static fn(TooMuch $why): TooManyRequestsHttpException => new TooManyRequestsHttpException(null, $why->getMessage(), $why),
+        );
         $exceptions->report(self::told(...))->stop();
         $exceptions->render(static fn(MalformedOperation $why): JsonResponse => response()->json(['message' => $why->getMessage()], 422));
         $exceptions->render(

@@ -7,11 +7,8 @@ namespace App\Store;
 use App\Models\Attachment;
 use App\Models\Plan;
 use Embrel\Limits;
-use Illuminate\Filesystem\FilesystemAdapter;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Storage;
 use League\Flysystem\FilesystemException;
-use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Files that hang on a source or a topic: kept outside of what the web can reach, by their content. */
 final class Attachments
@@ -36,7 +33,7 @@ final class Attachments
         'video/mp4' => 'm4a',
     ];
 
-    private const DISK = 'attachments';
+    public const DISK = 'attachments';
 
     /** @return array<string, list<array{id: string, name: string, bytes: int}>> source or topic → its files */
     public static function of(string $plan): array
@@ -151,15 +148,6 @@ final class Attachments
         $bare = WorkFolder::fileName(mb_scrub(pathinfo($name, PATHINFO_FILENAME)));
 
         return "{$bare}.{$extension}";
-    }
-
-    /** As a file to be saved, whatever is in it: it is never shown in place. */
-    public static function download(Attachment $one): StreamedResponse
-    {
-        /** @var FilesystemAdapter $disk */
-        $disk = Storage::disk(self::DISK);
-
-        return $disk->download($one->path(), $one->name, ['Content-Type' => $one->type]);
     }
 
     /** @return resource|null its bytes; null where they are not at hand */

@@ -18,13 +18,16 @@ final class BranchCopy
 
     /**
      * @param list<string> $heads topics of the plan, removed ones too; none: the whole plan, under a topic with its title and opening note
+     *
+     * @throws NotThere
      */
     public function of(PlanRow $from, array $heads, Place $place): AddTopics
     {
         $plan = $this->store->whole($from);
         $new = [];
         foreach ($heads === [] ? [Plan::ROOT] : $heads as $head) {
-            foreach ($plan->has($head) && ($head === Plan::ROOT || !Plan::isFixed($head)) ? $plan->branch($head) : abort(404) as $id) {
+            $isOne = $plan->has($head) && ($head === Plan::ROOT || !Plan::isFixed($head));
+            foreach ($isOne ? $plan->branch($head) : throw new NotThere() as $id) {
                 $new[$id] ??= $this->ids->next();
             }
         }

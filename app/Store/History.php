@@ -109,9 +109,10 @@ final class History
         $this->store->locked($row, fn() => Snapshots::keep($row, $this->store->whole($row), $name));
     }
 
+    /** @throws NotThere */
     public function at(PlanRow $row, int $seq): Plan
     {
-        return $this->snapshots->at($row, $seq) ?? abort(404);
+        return $this->snapshots->at($row, $seq) ?? throw new NotThere();
     }
 
     /** When the plan came to be as it was at a point. */

@@ -15,13 +15,16 @@ final class Sweep
     public static function files(string $disk, \Closure $isKnown): void
     {
         $disk = Storage::disk($disk);
+        $emptied = [];
         foreach ($disk->allFiles() as $path) {
             if ($disk->lastModified($path) < time() - self::OLD && !$isKnown($path)) {
                 $disk->delete($path);
+                $emptied[\dirname($path)] = true;
             }
         }
-        foreach ($disk->directories() as $folder) {
-            $disk->allFiles($folder) === [] && $disk->deleteDirectory($folder);
+        // Of others an empty folder may be where something is about to be written.
+        foreach (array_keys(array_diff_key($emptied, ['.' => true])) as $folder) {
+            $disk->allFiles((string) $folder) === [] && $disk->deleteDirectory((string) $folder);
         }
     }
 }

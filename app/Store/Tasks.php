@@ -29,11 +29,13 @@ final readonly class Tasks
     /**
      * @param array<string, mixed> $given  what the work needs to know
      * @param int                  $weight about how many bytes are to be read or written
+     *
+     * @throws TooMuch
      */
     public function start(User $user, TaskKind $kind, array $given, int $weight): Task
     {
         if (Task::query()->where('user_id', $user->id)->where('state', TaskState::Waiting)->count() >= self::WAITING) {
-            abort(429, 'Twenty pieces of work of yours wait already. Let some of them end first.');
+            throw new TooMuch('Twenty pieces of work of yours wait already. Let some of them end first.');
         }
         $task = Task::query()->create([
             'id' => $this->ids->next(),

@@ -8,8 +8,10 @@ use App\Http\Requests\AttachmentRequest;
 use App\Models\Attachment;
 use App\Models\Plan;
 use App\Store\Attachments;
+use Illuminate\Filesystem\FilesystemAdapter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Storage;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Files on sources and topics: kept, given out as downloads, and taken off. */
@@ -35,9 +37,11 @@ final class AttachmentController
     /** Never shown in place: whatever is in a file, the browser only saves it. */
     public function show(Plan $plan, Attachment $attachment): StreamedResponse
     {
-        Attachments::open($attachment) ?? abort(404);
+        /** @var FilesystemAdapter $disk */
+        $disk = Storage::disk(Attachments::DISK);
+        $disk->exists($attachment->path()) || abort(404);
 
-        return Attachments::download($attachment);
+        return $disk->download($attachment->path(), $attachment->name, ['Content-Type' => $attachment->type]);
     }
 
     public function destroy(Request $request, Plan $plan, string $attachment): JsonResponse
