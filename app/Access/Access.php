@@ -50,6 +50,20 @@ final class Access
         return null;
     }
 
+    /** @return list<array{Plan, User}> plans of a person that others share, each with whom it would go to */
+    public static function handedOnBy(User $owner): array
+    {
+        $shared = [];
+        foreach ($owner->plans()->whereHas('shares')->get() as $plan) {
+            $heir = self::heir($plan);
+            if ($heir !== null) {
+                $shared[] = [$plan, $heir];
+            }
+        }
+
+        return $shared;
+    }
+
     /** Makes another person the owner of a plan. */
     public static function handOn(Plan $plan, User $heir): void
     {

@@ -17,9 +17,9 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class DraftStyle extends Model
 {
-    public $incrementing = false;
+    use UlidKey;
+
     protected $table = 'styles';
-    protected $keyType = 'string';
     protected $guarded = [];
 
     protected function casts(): array

@@ -19,11 +19,11 @@ use Illuminate\Support\Facades\Storage;
  */
 final class DraftTemplate extends Model
 {
+    use UlidKey;
+
     public const DISK = 'templates';
 
-    public $incrementing = false;
     protected $table = 'templates';
-    protected $keyType = 'string';
     protected $guarded = [];
 
     protected function casts(): array

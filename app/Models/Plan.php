@@ -5,12 +5,10 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Embrel\Plan\Properties;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
-use Illuminate\Support\Str;
 
 /**
  * The row of a plan; its tree is in App\Store. Title, words and strip are kept beside it for the list of plans.
@@ -35,7 +33,7 @@ use Illuminate\Support\Str;
  */
 final class Plan extends Model
 {
-    use HasUlids;
+    use UlidKey;
     use SoftDeletes;
 
     protected $guarded = [];
@@ -55,11 +53,6 @@ final class Plan extends Model
             'numbering_depth' => 'integer',
             'run_on' => 'boolean',
         ];
-    }
-
-    public function newUniqueId(): string
-    {
-        return strtoupper((string) Str::ulid());
     }
 
     /** @return BelongsTo<User, $this> */

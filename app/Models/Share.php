@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Access\Role;
-use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Illuminate\Support\Str;
 
 /**
  * What a person beside the owner may do in a plan.
@@ -22,18 +20,13 @@ use Illuminate\Support\Str;
  */
 final class Share extends Model
 {
-    use HasUlids;
+    use UlidKey;
 
     protected $fillable = ['plan_id', 'user_id', 'role'];
 
     protected function casts(): array
     {
         return ['role' => Role::class];
-    }
-
-    public function newUniqueId(): string
-    {
-        return strtoupper((string) Str::ulid());
     }
 
     /** @return BelongsTo<User, $this> */

@@ -26,10 +26,10 @@ use Illuminate\Support\Facades\Storage;
  */
 final class Task extends Model
 {
+    use UlidKey;
+
     public const DISK = 'results';
 
-    public $incrementing = false;
-    protected $keyType = 'string';
     protected $guarded = [];
     protected $attributes = ['state' => 'waiting', 'done' => 0, 'of' => 0];
 

@@ -107,12 +107,12 @@ final readonly class Intakes
             $plan = $now === [] ? $read->plan : PictureNames::changed($read->plan, $now);
             $progress(\count($now), \count($now), 'Keeping the plan');
             // Pictures first: they may take their time, and no plan is locked for them.
-            $id = $into === '' ? $this->ids->next() : $into;
-            $into === '' ? null : Gate::forUser($user)->authorize('update', PlanRow::query()->findOrFail($into));
-            $kept = new PlanPictures($id);
+            $target = $into === '' ? null : PlanRow::query()->where('id', $into)->firstOrFail();
+            $target === null ? null : Gate::forUser($user)->authorize('update', $target);
+            $kept = new PlanPictures($id = $target->id ?? $this->ids->next());
             $written = array_map(static fn(string $path): Picture => $kept->write((string) file_get_contents($path)), $pictures);
-            $row = Transaction::of(function () use ($user, $plan, $id, $into, $under, $kept, $written): PlanRow {
-                $row = $into === '' ? $this->store->create($user, $plan, $id) : $this->branch($user, $plan, $into, $under);
+            $row = Transaction::of(function () use ($user, $plan, $id, $target, $under, $kept, $written): PlanRow {
+                $row = $target === null ? $this->store->create($user, $plan, $id) : $this->branch($user, $plan, $target, $under);
                 $kept->add($written);
 
                 return $row;
@@ -156,10 +156,8 @@ final readonly class Intakes
     }
 
     /** @throws OperationRefused */
-    private function branch(User $user, Plan $read, string $into, string $under): PlanRow
+    private function branch(User $user, Plan $read, PlanRow $row, string $under): PlanRow
     {
-        $row = PlanRow::query()->where('id', $into)->firstOrFail();
-        Gate::forUser($user)->authorize('update', $row);
         $tree = $this->store->load($row);
         $add = $under === '' ? Branch::of($read, $this->ids, $tree) : Branch::below($read, $tree, $under);
         $operation = $add === null ? null : PlanSources::along($row, $read->sources, $add, true);

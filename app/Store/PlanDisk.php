@@ -25,6 +25,13 @@ final readonly class PlanDisk
         }
     }
 
+    /** The same bytes for another plan. */
+    public function copy(string $from, string $to, string $hash): void
+    {
+        $disk = Storage::disk($this->disk);
+        $disk->exists("{$to}/{$hash}") || $disk->copy("{$from}/{$hash}", "{$to}/{$hash}");
+    }
+
     public function bytes(string $plan, string $hash): ?string
     {
         return Storage::disk($this->disk)->get("{$plan}/{$hash}");

@@ -84,10 +84,12 @@ final readonly class PlanPictures implements Pictures
     public function takeOver(string $from, iterable $topics): void
     {
         $others = new self($from);
-        foreach (self::of($topics) as $id) {
-            $bytes = $others->bytes($id);
-            $bytes === null ? null : $this->keep($bytes);
+        $taken = [];
+        foreach (array_filter(array_map($others->find(...), self::of($topics))) as $one) {
+            self::disk()->copy($from, $this->plan, $one->id);
+            $taken[] = new Picture(['plan_id' => $this->plan] + $one->getAttributes());
         }
+        $this->add($taken);
     }
 
     public static function disk(): PlanDisk

@@ -228,7 +228,7 @@ final class Intake
 
     private function block(Node $block): void
     {
-        $isList = \in_array($block->type, [NodeType::BulletList, NodeType::OrderedList, NodeType::TaskList], true);
+        $isList = $block->type->isList();
         if ($isList && $this->listsAreTopics && $this->depth(($this->topic['level'] ?? 0) + 1) <= $this->options->depth) {
             $this->flush();
             $this->points($block, ($this->topic['level'] ?? 0) + 1);
@@ -247,7 +247,7 @@ final class Intake
             $isTitled = $first?->type === NodeType::Paragraph;
             [$note, $below] = [[], []];
             foreach (\array_slice($item->content, $isTitled ? 1 : 0) as $node) {
-                $goesDeeper && \in_array($node->type, [NodeType::BulletList, NodeType::OrderedList, NodeType::TaskList], true)
+                $goesDeeper && $node->type->isList()
                     ? ($below[] = $node)
                     : ($note[] = $node);
             }

@@ -123,7 +123,7 @@ final readonly class DivideNote extends Composed
 
     private static function isList(Node $node): bool
     {
-        return \in_array($node->type, [NodeType::BulletList, NodeType::OrderedList, NodeType::TaskList], true);
+        return $node->type->isList();
     }
 
     /** @return list<array{level: int, title: string, blocks: list<Node>}> */

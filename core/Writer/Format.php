@@ -116,10 +116,10 @@ enum Format: string
         return \in_array($feature, self::TABLE[$this->value][3], true);
     }
 
-    /** @return list<string> what the choices before handing over depend on, for the page */
-    public function features(): array
+    /** @return array<string, list<string>> what the choices before handing over depend on, by the format: for the page */
+    public static function features(): array
     {
-        return array_column(self::TABLE[$this->value][3], 'value');
+        return array_map(static fn(array $row): array => array_column($row[3], 'value'), self::TABLE);
     }
 
     private function package(): ?self

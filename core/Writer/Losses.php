@@ -71,7 +71,8 @@ final class Losses
             foreach ($block->all() as $node) {
                 if (
                     $node->marks !== []
-                    || \in_array($node->type, [NodeType::Heading, NodeType::BulletList, NodeType::OrderedList, NodeType::TaskList, NodeType::Table, NodeType::CodeBlock, NodeType::Blockquote], true)
+                    || $node->type->isList()
+                    || \in_array($node->type, [NodeType::Heading, NodeType::Table, NodeType::CodeBlock, NodeType::Blockquote], true)
                 ) {
                     return false;
                 }

@@ -26,7 +26,7 @@ final class AccountController
         return view('account.edit', [
             'user' => $user,
             'zones' => \DateTimeZone::listIdentifiers(),
-            'shared' => DeleteAccountRequest::shared($user),
+            'shared' => Access::handedOnBy($user),
             'devices' => Devices::of($user, $request->session()->getId()),
         ]);
     }
@@ -41,7 +41,7 @@ final class AccountController
     public function destroy(DeleteAccountRequest $request, PlanStore $store, WaitingFiles $waiting): RedirectResponse
     {
         $user = $request->user() ?? abort(401);
-        $shared = $request->handsOn() ? DeleteAccountRequest::shared($user) : [];
+        $shared = $request->handsOn() ? Access::handedOnBy($user) : [];
         Auth::logout();
         Devices::signOut($user, $request->session()->getId());
         foreach ($shared as [$plan, $heir]) {

@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Download;
 use App\Http\Requests\AttachmentRequest;
 use App\Models\Attachment;
 use App\Models\Plan;
 use App\Store\Attachments;
-use Illuminate\Filesystem\FilesystemAdapter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Storage;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Files on sources and topics: kept, given out as downloads, and taken off. */
@@ -34,14 +33,9 @@ final class AttachmentController
         return response()->json(['files' => Attachments::of($plan->id)[$request->holder()] ?? []]);
     }
 
-    /** Never shown in place: whatever is in a file, the browser only saves it. */
     public function show(Plan $plan, Attachment $attachment): StreamedResponse
     {
-        /** @var FilesystemAdapter $disk */
-        $disk = Storage::disk(Attachments::DISK);
-        $disk->exists($attachment->path()) || abort(404);
-
-        return $disk->download($attachment->path(), $attachment->name, ['Content-Type' => $attachment->type]);
+        return Download::of(Attachments::DISK, $attachment->path(), $attachment->name, $attachment->type);
     }
 
     public function destroy(Request $request, Plan $plan, string $attachment): JsonResponse

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Download;
 use App\Models\Task;
-use Illuminate\Filesystem\FilesystemAdapter;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\Storage;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Long work: how far it is, and the file that came of it. */
@@ -28,12 +27,7 @@ final class TaskController
     {
         $name = $task->result['name'] ?? null;
         $type = $task->result['type'] ?? null;
-        /** @var FilesystemAdapter $disk */
-        $disk = Storage::disk(Task::DISK);
-        if (!\is_string($name) || !\is_string($type) || !$disk->exists($task->id)) {
-            abort(404);
-        }
 
-        return $disk->download($task->id, $name, ['Content-Type' => $type]);
+        return \is_string($name) && \is_string($type) ? Download::of(Task::DISK, $task->id, $name, $type) : abort(404);
     }
 }

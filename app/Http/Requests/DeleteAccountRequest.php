@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Access\Access;
-use App\Models\Plan;
-use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -23,7 +21,7 @@ final class DeleteAccountRequest extends FormRequest
 
         return [
             'password_to_delete' => ['bail', 'required', 'string', 'current_password'],
-            'shared' => [Rule::requiredIf(self::shared($user) !== []), Rule::in([self::HAND_ON, self::TAKE_ALONG])],
+            'shared' => [Rule::requiredIf(Access::handedOnBy($user) !== []), Rule::in([self::HAND_ON, self::TAKE_ALONG])],
         ];
     }
 
@@ -39,19 +37,5 @@ final class DeleteAccountRequest extends FormRequest
     public function handsOn(): bool
     {
         return $this->input('shared') === self::HAND_ON;
-    }
-
-    /** @return list<array{Plan, User}> plans that others share, each with whom it would go to */
-    public static function shared(User $user): array
-    {
-        $shared = [];
-        foreach ($user->plans()->whereHas('shares')->get() as $plan) {
-            $heir = Access::heir($plan);
-            if ($heir !== null) {
-                $shared[] = [$plan, $heir];
-            }
-        }
-
-        return $shared;
     }
 }

@@ -206,7 +206,8 @@ final class Styles
                 . implode(
                     '',
                     array_map(
-                        static fn(string $side): string => "<w:{$side} w:val=\"single\" w:sz=\"4\" w:space=\"0\" w:color=\"" . self::colour(Style::RULE) . '"/>',
+                        static fn(string $side): string
+                            => "<w:{$side} w:val=\"single\" w:sz=\"4\" w:space=\"0\" w:color=\"" . self::colour(Style::RULE) . '"/>',
                         ['top', 'left', 'bottom', 'right', 'insideH', 'insideV'],
                     ),
                 )

@@ -1,7 +1,6 @@
 @use('Illuminate\Support\Str')
 @php
     $is = static fn(string $name, bool $default = true): bool => isset($kept[$name]) ? filter_var($kept[$name], FILTER_VALIDATE_BOOLEAN) : $default;
-    $features = array_map(static fn(\Embrel\Writer\Format $format): array => $format->features(), array_column(\Embrel\Writer\Format::offered(), null, 'value'));
     $one = static fn(string $name, string|int $default): string => is_scalar($kept[$name] ?? null) ? (string) $kept[$name] : (string) $default;
     $levels = array_combine(range(1, 9), array_map(static fn(int $level): string => "Level $level", range(1, 9)));
     $parts = ['' => 'The whole plan', ...array_map(static fn(string $name): string => Str::limit($name, 60), array_column($branches, 'name', 'id'))];
@@ -11,7 +10,7 @@
     );
 @endphp
 <x-plan-frame :plan="$plan" current="hand-over" :title="'Hand over: ' . $plan->title . ' – Embrel'" class="beside" x-data="handOver"
-    data-address="{{ route('hand-over', $plan) }}" data-format="{{ $chosen }}" data-features="{{ json_encode($features) }}"
+    data-address="{{ route('hand-over', $plan) }}" data-format="{{ $chosen }}" data-features="{{ json_encode(\Embrel\Writer\Format::features()) }}"
     data-name="{{ \App\Store\WorkFolder::fileName($plan->title) }}">
     <div class="settle">
         <form class="choices opens" id="choices" autocomplete="off" aria-label="Choices" x-bind:class="{ 'is-open': isChoosing }"
