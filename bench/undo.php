@@ -21,37 +21,38 @@ $store = app(PlanStore::class);
 $back = app(StepBack::class);
 $topics = $store->load($row)->standing();
 $other = User::firstOrCreate(['email' => 'other@example.org'], ['name' => 'Other', 'password' => Str::random(30)]);
-$store->insist($row, $user, $store->change(new Retitle($topics[0], 'Mine')));
-
-/** Milliseconds of one undo; what it took back is brought back. */
-$undo = static function () use ($back, $row, $user): float {
-    $times = [];
-    for ($i = 0; $i < ROUNDS; ++$i) {
-        $start = hrtime(true);
-        $back->undo($row, $user, $row->revision);
-        $times[] = (hrtime(true) - $start) / 1e6;
-        $back->redo($row, $user, $row->revision);
-    }
-    sort($times);
-
-    return $times[intdiv(ROUNDS, 2)];
-};
-
-$newest = $undo();
+// One's own steps, each on a topic of its own; then those of the other, among them topics beside these.
+for ($i = 0; $i < ROUNDS; ++$i) {
+    $store->insist($row, $user, $store->change(new Retitle($topics[$i], "Mine {$i}")));
+}
 for ($i = 0; $i < OTHERS; $i += 200) {
     $store->apply($row, $other, array_map(
-        static fn(int $n) => $store->change(new Retitle($topics[1 + $n % 400], "Theirs {$n}")),
+        static fn(int $n) => $store->change(new Retitle($topics[ROUNDS + $n % 400], "Theirs {$n}")),
         range($i, $i + 199),
     ));
 }
-// Once: what brings it back is the newest again.
-$start = hrtime(true);
-$back->undo($row, $user, $row->revision);
-$deep = (hrtime(true) - $start) / 1e6;
+
+/** Milliseconds of one undo. */
+$undo = static function () use ($back, $row, $user): float {
+    $start = hrtime(true);
+    $back->undo($row, $user, $row->revision);
+
+    return (hrtime(true) - $start) / 1e6;
+};
+$deep = $newest = [];
+for ($i = 0; $i < ROUNDS; ++$i) {
+    $store->insist($row, $user, $store->change(new Retitle($topics[450], "Newest {$i}")));
+    $newest[] = $undo();
+    // That one is taken back: the next is the newest of those before all that the other has done.
+    $deep[] = $undo();
+}
+sort($newest);
+sort($deep);
+$middle = intdiv(ROUNDS, 2);
 printf(
     "undo among %s later changes of another: %.2f times undo of the newest (%.1f ms against %.1f ms)\n",
     number_format(OTHERS),
-    $deep / $newest,
-    $deep,
-    $newest,
+    $deep[$middle] / $newest[$middle],
+    $deep[$middle],
+    $newest[$middle],
 );

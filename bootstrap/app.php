@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Exceptions\Answers;
+use App\Http\Middleware\ChecksToken;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\StartsSession;
@@ -11,6 +12,7 @@ use App\Http\Middleware\WellFormed;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Session\Middleware\StartSession;
 
 return Application::configure(basePath: dirname(__DIR__))
@@ -22,7 +24,10 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->trimStrings(except: [static fn($request): bool => $request->isJson()]);
         $middleware->convertEmptyStringsToNull(except: [static fn($request): bool => $request->isJson()]);
         $middleware->prepend([SecurityHeaders::class, KnownHost::class, WellFormed::class]);
-        $middleware->web(append: [StaysSignedIn::class], replace: [StartSession::class => StartsSession::class]);
+        $middleware->web(
+            append: [StaysSignedIn::class],
+            replace: [StartSession::class => StartsSession::class, ValidateCsrfToken::class => ChecksToken::class],
+        );
         $middleware->appendToPriorityList(StartSession::class, StaysSignedIn::class);
         $middleware->redirectUsersTo('/plans');
     })

@@ -19,7 +19,10 @@ final class Access
             return Role::Owner;
         }
 
-        return Share::query()->where('plan_id', $plan->id)->where('user_id', $person->id)->first()?->role;
+        // Asked with every request of a page: the value alone, without a model.
+        $role = Share::query()->toBase()->where('plan_id', $plan->id)->where('user_id', $person->id)->value('role');
+
+        return $role === null ? null : Role::from((string) $role);
     }
 
     /**

@@ -20,6 +20,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Attachment extends Model
 {
+    protected $table = 'attachments';
     public $incrementing = false;
     public $timestamps = false;
     protected $keyType = 'string';

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Picture extends Model
 {
+    protected $table = 'pictures';
     public $incrementing = false;
     public $timestamps = false;
     protected $keyType = 'string';

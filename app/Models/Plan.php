@@ -25,6 +25,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property list<array<string, mixed>>|null $strip
  * @property array<string, string>|null      $foreign
  * @property list<array{string, string}>|null $labels
+ * @property bool                            $has_tree whether the tree is kept beside its rows
  * @property \Illuminate\Support\Carbon|null $due_on
  * @property \Illuminate\Support\Carbon|null $created_at
  * @property \Illuminate\Support\Carbon|null $changed_at
@@ -35,6 +36,8 @@ final class Plan extends Model
 {
     use UlidKey;
     use SoftDeletes;
+
+    protected $table = 'plans';
 
     protected $guarded = [];
 
@@ -52,6 +55,7 @@ final class Plan extends Model
             'target_words' => 'integer',
             'numbering_depth' => 'integer',
             'run_on' => 'boolean',
+            'has_tree' => 'boolean',
         ];
     }
 

@@ -22,6 +22,8 @@ final class Share extends Model
 {
     use UlidKey;
 
+    protected $table = 'shares';
+
     protected $fillable = ['plan_id', 'user_id', 'role'];
 
     protected function casts(): array

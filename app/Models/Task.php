@@ -28,6 +28,8 @@ final class Task extends Model
 {
     use UlidKey;
 
+    protected $table = 'tasks';
+
     public const DISK = 'results';
 
     protected $guarded = [];

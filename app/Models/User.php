@@ -22,6 +22,8 @@ final class User extends Authenticatable
 {
     use Notifiable;
 
+    protected $table = 'users';
+
     /** Sessions that are to stay are kept longer; there is no second way in. */
     protected $rememberTokenName = '';
     protected $fillable = ['name', 'email', 'password', 'time_zone', 'language'];

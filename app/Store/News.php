@@ -85,7 +85,10 @@ final class News
         $isOne = $base === $outcome->from && $outcome->revision - $outcome->from < 2 && $shown === [];
         $named = $isOne ? [] : array_values(array_unique([...$shown, ...$outcome->named()]));
         if (!$outcome->isWhole) {
-            $sum = StoredDifference::sum($row->id, $base, $outcome->revision, self::MOST);
+            $sum
+                = $base === $outcome->from
+                    ? ['did' => $outcome->did, 'last' => $outcome->revision, 'by' => []]
+                    : StoredDifference::sum($row->id, $base, $outcome->revision, self::MOST);
 
             return self::summed($row, $base, $sum, named: $named);
         }
@@ -118,10 +121,9 @@ final class News
      */
     private static function ofSome(PlanRow $row, Difference $did, int $revision, array $named): array
     {
-        $ids = array_unique([Plan::ROOT, ...array_map(strval(...), array_keys($did->topics)), ...$named]);
-        $topics = (new PlanRows())->some($row->id, array_values($ids), $revision);
+        $topics = $named === [] ? [] : (new PlanRows())->some($row->id, $named, $revision);
 
-        return PlanView::ofSome($row, $revision, $topics, $did);
+        return PlanView::ofSome($row, $revision, $did, $topics);
     }
 
     /**

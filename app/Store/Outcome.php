@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use Embrel\Difference\Difference;
+
 /** What came of a batch: how the plan looks before and after it, and what was refused. */
 final readonly class Outcome
 {
@@ -14,6 +16,7 @@ final readonly class Outcome
      *                                                                          and after; null before where others' words came in
      * @param list<Change>                                             $asked   all that were sent, repeated and refused ones too
      * @param bool                                                     $isWhole whether the plan is all there, or only what was changed
+     * @param Difference                                               $did     all that was done, as one, where the plan is not whole
      */
     public function __construct(
         public Sight $before,
@@ -25,6 +28,7 @@ final readonly class Outcome
         public array $notes = [],
         public array $asked = [],
         public bool $isWhole = true,
+        public Difference $did = new Difference(),
     ) {}
 
     /** @return list<string> what the changes name, topics among it: the page may show them elsewhere than they came to stand */

@@ -29,10 +29,27 @@ final class PlanRows
     /** @var array<string, string> topic → the key it has among its siblings */
     public array $places = [];
 
+    /** @var int|null how many rows lay over the tree that was kept; null: none was kept, or none was asked for */
+    public ?int $behind = null;
+
     /** The tree with everything but the bodies of the notes; nothing of what was removed. */
     public function tree(PlanRow $row): Plan
     {
-        return $this->built(self::bare($row), $this->rows('plan_id = ? AND removed_at IS NULL', [$row->id]));
+        $kept = KeptTree::of($row, self::columns());
+        if ($kept === null) {
+            return $this->built(self::bare($row), $this->standing($row->id));
+        }
+        $later = [...$this->rows('plan_id = ? AND revision > ?', [$row->id, (string) $kept->revision], ', removed_at IS NOT NULL')];
+        $this->behind = \count($later);
+        [$plan, $this->places] = $kept->now(self::bare($row), $later);
+
+        return $plan;
+    }
+
+    /** @return \Traversable<int, list<mixed>> the rows of all topics that are not removed */
+    public function standing(string $planId): \Traversable
+    {
+        return $this->rows('plan_id = ? AND removed_at IS NULL', [$planId]);
     }
 
     /**
@@ -164,23 +181,23 @@ final class PlanRows
      *
      * @return \Traversable<int, list<mixed>>
      */
-    private function rows(string $where, array $values): \Traversable
+    private function rows(string $where, array $values, string $more = ''): \Traversable
     {
         $statement = DB::connection()
             ->getPdo()
-            ->prepare('SELECT ' . self::BEFORE . ', ' . self::rest() . ' FROM topics WHERE ' . $where);
+            ->prepare('SELECT ' . self::columns() . "{$more} FROM topics WHERE {$where}");
         $statement->setFetchMode(\PDO::FETCH_NUM);
         $statement->execute($values);
 
         return $statement;
     }
 
-    /** The fields of a topic as one text, a JSON list of their stored forms; null where all are usual, as they are of most. */
-    private static function rest(): string
+    /** The fields of a topic last, as one text, a JSON list of their stored forms; null where all are usual, as they are of most. */
+    public static function columns(): string
     {
-        $columns = '`' . implode('`, `', array_column(Field::cases(), 'value')) . '`';
+        $fields = '`' . implode('`, `', array_column(Field::cases(), 'value')) . '`';
 
-        return "IF(COALESCE({$columns}) IS NULL, NULL, JSON_ARRAY({$columns}))";
+        return self::BEFORE . ", IF(COALESCE({$fields}) IS NULL, NULL, JSON_ARRAY({$fields}))";
     }
 
     /**
@@ -200,7 +217,7 @@ final class PlanRows
     }
 
     /** @param list<mixed> $row in the order of the columns */
-    private static function topic(array $row): Topic
+    public static function topic(array $row): Topic
     {
         [$id, , , $title, $noted, $words, $rest] = $row;
         if ($rest === null) {

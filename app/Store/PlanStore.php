@@ -39,8 +39,10 @@ final class PlanStore
                 ] + PlanRow::columns($plan->properties),
             );
             $row->owner()->associate($owner)->save();
-            (new PlanWriter(new PlanRows()))->write($row, new Plan([], [], [], $plan->properties), $plan, 1);
+            $rows = new PlanRows();
+            (new PlanWriter($rows))->write($row, new Plan([], [], [], $plan->properties), $plan, 1);
             $this->summarise($row, Sight::of($plan));
+            KeptTree::keepIfDue($row, $rows, $plan, 0);
             Snapshots::keep($row, $plan);
 
             return $row;
@@ -184,7 +186,7 @@ final class PlanStore
             $sight = Sight::of($before, $row->strip, $row->words);
             $after = $sight->after($state, \count($did) === 1 ? $compared : null);
             if ($log !== []) {
-                $this->keep($row, $rows, $sight, $after, $seq, $log);
+                $this->keep($row, $rows, $sight, $after, $seq, $log, $within === null);
                 StoredDifference::index($row->id, $did);
             }
 
@@ -205,6 +207,9 @@ final class PlanStore
                 $notes,
                 $asked,
                 $within === null,
+                $within === null
+                    ? new Difference()
+                    : array_reduce($did, static fn(Difference $all, Difference $one): Difference => $all->then($one), new Difference()),
             );
         });
     }
@@ -315,11 +320,14 @@ final class PlanStore
         return $relations ? $rows->withRelations($plan, $row->id) : $plan;
     }
 
-    /** @param list<array<string, mixed>> $log */
-    private function keep(PlanRow $row, PlanRows $rows, Sight $known, Sight $sight, int $seq, array $log): void
+    /**
+     * @param list<array<string, mixed>> $log
+     * @param bool                       $isWhole whether all of the plan was read
+     */
+    private function keep(PlanRow $row, PlanRows $rows, Sight $known, Sight $sight, int $seq, array $log, bool $isWhole): void
     {
         [$before, $after] = [$known->plan, $sight->plan];
-        (new PlanWriter($rows))->write($row, $before, $after, $seq, $sight->comparison);
+        $written = (new PlanWriter($rows))->write($row, $before, $after, $seq, $sight->comparison);
         foreach (array_chunk($log, 100) as $chunk) {
             DB::table('operations')->insert($chunk);
         }
@@ -331,6 +339,9 @@ final class PlanStore
             $row->save();
         } else {
             $this->summarise($row, $sight);
+        }
+        if ($isWhole) {
+            KeptTree::keepIfDue($row, $rows, $after, $written);
         }
         (new Snapshots($this))->keepIfDue($row, $seq - \count($log));
     }

@@ -9,6 +9,7 @@ use Embrel\Difference\Difference;
 use Embrel\Numbering\Runs;
 use Embrel\Operation\Order;
 use Embrel\Plan\Comparison;
+use Embrel\Plan\Dye;
 use Embrel\Plan\Field;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
@@ -112,22 +113,29 @@ final class PlanView
     }
 
     /**
-     * What has changed where every topic stands where it stood, with the number and the words it had. No tree is needed.
+     * What has changed where every topic stands where it stood, with the number, the words and the note it had: of each
+     * what is new, as the difference has it. Neither tree nor rows are needed.
      *
      * @param int                        $revision up to which it is told
-     * @param list<array{Topic, string}> $topics   each with its parent, the plan itself among them
+     * @param list<array{Topic, string}> $named    topics that are told whatever has become of them, each with its parent
      *
      * @return array<string, mixed>
      */
-    public static function ofSome(PlanRow $row, int $revision, array $topics, Difference $did): array
+    public static function ofSome(PlanRow $row, int $revision, Difference $did, array $named): array
     {
         $told = [];
-        [$title, $isNoted] = [$row->title, false];
-        foreach ($topics as [$topic, $parent]) {
-            if ($topic->id === Plan::ROOT) {
-                [$title, $isNoted] = [$topic->title, $topic->noted];
-            } elseif (!Plan::isFixed($topic->id)) {
-                $told[] = self::topic($topic, $parent);
+        foreach (array_diff_key($did->topics, [Plan::ROOT => 1, Plan::TRAY => 1]) as $id => $change) {
+            $told[$id] = ['id' => (string) $id] + array_map(static fn(array $pair): mixed => $pair[1], $change->fields);
+            foreach (self::fields() as $field) {
+                if (isset($change->fields[$field->value])) {
+                    $told[$id][$field->value] = self::shown($field, $change->fields[$field->value][1]);
+                }
+            }
+            unset($told[$id][Field::Foreign->value]);
+        }
+        foreach ($named as [$topic, $parent]) {
+            if (!Plan::isFixed($topic->id)) {
+                $told[$topic->id] = self::topic($topic, $parent);
             }
         }
 
@@ -135,14 +143,15 @@ final class PlanView
             'revision' => $revision,
             'whole' => false,
             'rootRevised' => isset($did->topics[Plan::ROOT]),
-            'topics' => $told,
+            'topics' => array_values($told),
             'removed' => [],
             'numbers' => ['all' => false, 'runs' => []],
             'figures' => (object) [],
+            'title' => $row->title,
+            'target' => $row->target_words,
         ]
             + ($did->relations === [] ? [] : ['relations' => self::relations($row->id)])
-            + ($did->sources === [] ? [] : ['sources' => PlanSources::labels($row)])
-            + self::summary($title, $row->target_words, $isNoted);
+            + ($did->sources === [] ? [] : ['sources' => PlanSources::labels($row)]);
     }
 
     /** @return array{title: string, target: int|null, noted: bool} */
@@ -207,8 +216,7 @@ final class PlanView
         foreach (self::fields() as $field) {
             $form = $field->written($topic);
             if ($form !== null) {
-                // Whether anybody chose it is nothing that is shown.
-                $told[$field->value] = $field === Field::Dye ? $topic->dye?->value : $form;
+                $told[$field->value] = self::shown($field, $form);
             }
         }
 
@@ -224,11 +232,23 @@ final class PlanView
     {
         $usual = ['title' => '', 'noted' => false];
         foreach (self::fields() as $field) {
-            $value = $field->usual();
-            $usual[$field->value] = $value instanceof \BackedEnum ? $value->value : $value;
+            $usual[$field->value] = self::shown($field, null);
         }
 
         return $usual;
+    }
+
+    /** @param mixed $form as it is stored; null: the usual */
+    private static function shown(Field $field, mixed $form): mixed
+    {
+        $value = $form ?? $field->usual();
+
+        return match (true) {
+            // Whether anybody chose it is nothing that is shown.
+            $field === Field::Dye && \is_string($value) => Dye::of($value)->value,
+            $value instanceof \BackedEnum => $value->value,
+            default => $value,
+        };
     }
 
     /** @return list<Field> those that are shown */

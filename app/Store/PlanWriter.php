@@ -20,7 +20,8 @@ final class PlanWriter
 
     public function __construct(private readonly PlanRows $rows) {}
 
-    public function write(PlanRow $row, Plan $before, Plan $after, int $revision, ?Comparison $comparison = null): void
+    /** @return int how many rows of topics were written */
+    public function write(PlanRow $row, Plan $before, Plan $after, int $revision, ?Comparison $comparison = null): int
     {
         $comparison ??= Comparison::between($before, $after);
         $changed = $comparison->changed;
@@ -45,6 +46,8 @@ final class PlanWriter
         $this->writeNotes($row->id, $before, $after, array_keys($changed));
         $this->writeSources($row->id, $before, $after);
         $this->writeRelations($row->id, $before, $after);
+
+        return \count($changed + $places) + \count($removed) + \count($restored);
     }
 
     private function writeSources(string $planId, Plan $before, Plan $after): void

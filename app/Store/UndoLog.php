@@ -16,6 +16,9 @@ use Illuminate\Support\Facades\DB;
 final class UndoLog
 {
     private const REACH = 2000;
+    /** Left to itself the database reads the log from its end, through all that others have done. */
+    private const BY_PERSON = 'operations_plan_id_user_id_seq_index';
+    private const BY_STEP = 'operations_plan_id_step_id_index';
 
     /** @var array<string, string|null>|null */
     private ?array $steps = null;
@@ -96,6 +99,7 @@ final class UndoLog
         $redo = $this->redoable();
         $undone = $redo === null ? null : $this->steps()[$redo];
         $says = DB::table('operations')
+            ->forceIndex(self::BY_STEP)
             ->where('plan_id', $this->planId)
             ->whereIn('step_id', array_filter([$undo, $undone]))
             ->orderBy('seq')
@@ -109,6 +113,7 @@ final class UndoLog
     {
         if ($this->steps === null) {
             $rows = DB::table('operations')
+                ->forceIndex(self::BY_PERSON)
                 ->where('plan_id', $this->planId)
                 ->where('user_id', $this->userId)
                 ->orderByDesc('seq')
@@ -160,7 +165,12 @@ final class UndoLog
     /** What a step did, in words. */
     public function says(string $step): string
     {
-        $says = DB::table('operations')->where('plan_id', $this->planId)->where('step_id', $step)->orderBy('seq')->value('says');
+        $says = DB::table('operations')
+            ->forceIndex(self::BY_STEP)
+            ->where('plan_id', $this->planId)
+            ->where('step_id', $step)
+            ->orderBy('seq')
+            ->value('says');
 
         return \is_string($says) ? $says : '';
     }
@@ -169,6 +179,7 @@ final class UndoLog
     public function takeBack(string $step): TakeBack
     {
         $rows = DB::table('operations')
+            ->forceIndex(self::BY_STEP)
             ->where('plan_id', $this->planId)
             ->where('step_id', $step)
             ->orderBy('seq')

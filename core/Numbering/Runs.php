@@ -10,15 +10,19 @@ use Embrel\Plan\Scheme;
 
 /**
  * Numbers as runs: one for each parent, from the first part whose number differs to the last, so
- * that a move that shifts many costs little to send.
+ * that a move that shifts many costs little to send. Where a whole branch counts on under another
+ * number, that is all that is said: what stood before the dot, and what stands there now.
  *
  * @phpstan-type Run array{parent: string, from: int, own: list<string>}
+ * @phpstan-type Carried array{under: string, was: string, is: string}
  * @phpstan-type Frame array{string, int, string, string, bool}
  */
 final class Runs
 {
     /** @var list<Run> */
     private array $runs = [];
+    /** @var list<Carried> */
+    private array $carried = [];
 
     private function __construct(private readonly Plan $plan) {}
 
@@ -32,17 +36,14 @@ final class Runs
      * The numbers that are others than before; only what a change can have touched is counted again.
      * Of topics that moved all are told; of new ones those that have a number.
      *
-     * @return list<Run>
+     * @return list<Run|Carried>
      */
     public static function since(Plan $before, Plan $after, Comparison $comparison): array
     {
         if ($comparison->hasOtherProperties || $after->properties->runOn) {
-            return self::compared(
-                $after,
-                Numbering::of($after)->own,
-                array_diff_key(Numbering::of($before)->own, array_fill_keys($comparison->moved, true)),
-                $comparison->moved,
-            );
+            $was = array_diff_key(Numbering::of($before)->own, array_fill_keys($comparison->moved, true));
+
+            return self::compared($after, Numbering::of($after)->own, $was, $comparison->moved);
         }
         $runs = new self($after);
         $scheme = $after->properties->scheme;
@@ -57,7 +58,7 @@ final class Runs
             }
         }
 
-        return $runs->ofWhatIsThere();
+        return [...$runs->carried, ...$runs->ofWhatIsThere()];
     }
 
     /** @return list<Run> nothing of what was removed: nobody sees its numbers */
@@ -87,11 +88,25 @@ final class Runs
                     if ($wasBelow !== null || $was === null || (isset($moved[$id]) && isset($before->topics[$id]))) {
                         $this->blankUnder($id);
                     }
-                } elseif ($wasBelow === null || $wasBelow[2] !== $below[$id][2] || $wasBelow[4] !== $below[$id][4] || isset($above[$id])) {
+                } elseif ($wasBelow === null || $wasBelow[4] !== $below[$id][4] || isset($above[$id])) {
                     $open[] = [$below[$id], $wasBelow];
+                } elseif ($wasBelow[2] !== $below[$id][2]) {
+                    if ($this->isCarried($id)) {
+                        $this->carried[] = ['under' => $id, 'was' => $wasBelow[2], 'is' => $below[$id][2]];
+                    } else {
+                        $open[] = [$below[$id], $wasBelow];
+                    }
                 }
             }
         }
+    }
+
+    /** Whether all numbers under a topic, where nothing has changed, are its own and a dot and what they were; one alone is a run. */
+    private function isCarried(string $id): bool
+    {
+        $parts = $this->plan->parts($id);
+
+        return $this->plan->properties->scheme !== Scheme::Essay && (isset($parts[1]) || isset($this->plan->parts[$parts[0]]));
     }
 
     /**

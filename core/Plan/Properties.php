@@ -135,6 +135,9 @@ final readonly class Properties
      */
     public function withThings(array $changes): self
     {
+        if ($changes === []) {
+            return $this;
+        }
         $labels = [];
         foreach ($this->things() + $changes as $thing => $_) {
             if (str_starts_with($thing, self::LABEL)) {

@@ -162,4 +162,26 @@ final class NumberingTest extends TestCase
             Runs::since($plan, $after, Comparison::between($plan, $after)),
         );
     }
+
+    public function testABranchThatCountsOnUnderAnotherNumberIsOneRun(): void
+    {
+        $plan = Build::plan("A\nB\nC\n  C1\n    C11\n    C12\n  C2\nD\n  D1\n    D11");
+        $after = $plan->with($plan->topic(Build::id($plan, 'B'))->with(['kind' => Kind::Aside]));
+        $runs = Runs::since($plan, $after, Comparison::between($plan, $after));
+        self::assertSame(
+            [
+                ['under' => Build::id($plan, 'C'), 'was' => '3', 'is' => '2'],
+                ['under' => Build::id($plan, 'D'), 'was' => '4', 'is' => '3'],
+                ['parent' => Plan::ROOT, 'from' => 1, 'own' => ['', '2', '3']],
+            ],
+            $runs,
+        );
+        $essay = $plan->withProperties($plan->properties->with(['numbering' => 'essay']));
+        $after = $after->withProperties($essay->properties);
+        self::assertSame(
+            [['parent' => Plan::ROOT, 'from' => 1, 'own' => ['', 'II.', 'III.']]],
+            Runs::since($essay, $after, Comparison::between($essay, $after)),
+            'what is under them does not say where it stands',
+        );
+    }
 }

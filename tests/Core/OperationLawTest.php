@@ -207,7 +207,10 @@ final class OperationLawTest extends TestCase
             $shown = array_fill_keys($plan->has($id) ? $after->branch($id) : [], 'unknown') + $shown;
         }
         foreach (Runs::since($plan, $after, $difference) as $run) {
-            foreach ($run['own'] as $i => $own) {
+            foreach (isset($run['under']) ? \array_slice($after->branch($run['under']), 1) : [] as $id) {
+                $shown[$id] = preg_replace('/^' . preg_quote($run['was'], '/') . '(?=\.)/', $run['is'], $shown[$id] ?? '');
+            }
+            foreach ($run['own'] ?? [] as $i => $own) {
                 $shown[$after->parts($run['parent'])[$run['from'] + $i]] = $own;
             }
         }

@@ -95,9 +95,12 @@ final class NewsTest extends TestCase
             $ids = ['id' => self::newId(), 'step' => self::newId()];
             $operation = $ids + ['type' => 'retitle', 'topic' => $id, 'title' => 'Called otherwise'];
             $read = self::rowsRead();
+            \DB::enableQueryLog();
+            \DB::flushQueryLog();
             $own = $this->postJson("/plans/{$this->row->id}/operations", ['base' => $base, 'operations' => [$operation]])->assertOk();
             $news = $this->getJson("/plans/{$this->row->id}/changes?since={$base}")->assertOk();
             self::assertLessThan(500, self::rowsRead() - $read, 'no tree is loaded');
+            self::assertStringNotContainsString('`trees`', self::asked(), 'nor one that was kept');
             foreach ([$own, $news] as $answer) {
                 self::assertLessThan(2048, \strlen((string) $answer->getContent()));
                 self::assertSame([$id], array_column($answer->json('topics'), 'id'));
@@ -105,10 +108,20 @@ final class NewsTest extends TestCase
             }
             self::assertSame('Called otherwise', $this->plan(false)->topic($id)->title);
         }
-        $read = self::rowsRead();
+        \DB::flushQueryLog();
         app(PlanStore::class)->load($this->row->refresh());
+        self::assertStringContainsString('`trees`', self::asked(), 'one that is kept is seen');
+        \DB::table('trees')->delete();
+        $read = self::rowsRead();
+        app(PlanStore::class)->load($this->row);
         self::assertGreaterThan(5000, self::rowsRead() - $read, 'a tree that is loaded is seen');
         self::assertContains('Called otherwise', array_column($this->row->strip ?? [], 'title'), 'in the strip too');
+    }
+
+    /** All that the database was asked. */
+    private static function asked(): string
+    {
+        return implode("\n", array_column(\DB::getQueryLog(), 'query'));
     }
 
     /** How many rows the database has read for this connection so far. */
@@ -268,7 +281,9 @@ final class NewsTest extends TestCase
                 array_splice($siblings, $at, 0, [$id]);
                 $parts[$row['parent']] = $siblings;
             } else {
-                self::assertSame($row['parent'], $topics[$id]['parent'] ?? null, 'a topic is told with its place when that is new');
+                $stands = $topics[$id]['parent'] ?? null;
+                self::assertNotNull($stands, 'a topic that is new is told with its place');
+                self::assertSame($row['parent'] ?? $stands, $stands, 'a topic is told with its place when that is new');
             }
             unset($row['after']);
             $topics[$id] = $row + ($topics[$id] ?? self::usual());
@@ -280,9 +295,17 @@ final class NewsTest extends TestCase
         if ($answer['numbers']['all']) {
             $topics = array_map(static fn(array $topic): array => ['label' => ''] + $topic, $topics);
         }
-        foreach ($answer['numbers']['runs'] as ['parent' => $parent, 'from' => $from, 'own' => $own]) {
-            foreach ($own as $i => $label) {
-                $topics[$parts[$parent][$from + $i]]['label'] = $label;
+        foreach ($answer['numbers']['runs'] as $run) {
+            foreach ($run['own'] ?? [] as $i => $label) {
+                $topics[$parts[$run['parent']][$run['from'] + $i]]['label'] = $label;
+            }
+            for ($under = isset($run['under']) ? $parts[$run['under']] ?? [] : []; $under !== [];) {
+                $id = array_pop($under);
+                $label = $topics[$id]['label'] ?? '';
+                if (str_starts_with($label, "{$run['was']}.")) {
+                    $topics[$id]['label'] = $run['is'] . substr($label, \strlen($run['was']));
+                }
+                array_push($under, ...$parts[$id] ?? []);
             }
         }
         $page = ['topics' => $topics, 'parts' => $parts, 'figures' => $answer['figures'] + ($page['figures'] ?? [])]

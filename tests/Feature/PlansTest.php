@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Http\Middleware\ChecksToken;
 use App\Models\Plan;
 use Database\Seeders\SampleSeeder;
 use Embrel\Intake\Pattern;
-use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Auth;
@@ -236,7 +236,7 @@ final class PlansTest extends TestCase
         app(SampleSeeder::class)->run();
         Auth::logout();
         $this->post('/sample')->assertNotFound();
-        $this->withoutMiddleware(ValidateCsrfToken::class);
+        $this->withoutMiddleware(ChecksToken::class);
         $this->app['env'] = 'local';
         $this->post('/sample')->assertRedirect('/plans');
         self::assertSame(config('embrel.sample_email'), Auth::user()?->email);

@@ -43,6 +43,34 @@ test('what is told without a place stays where it is, and the strip calls it as 
     assert.deepEqual(tree.properties.labels, [['field', 'fern']], 'what is not told is as it was');
 });
 
+test('a branch counts on under another number; what stands beside it keeps its own', () => {
+    tree.take({ ...nothing, topics: [{ id: 'b10', parent: 'b', after: 'b1', title: 'Ten' }] });
+    tree.take({
+        ...nothing,
+        numbers: {
+            all: true,
+            runs: [
+                { parent: ROOT, from: 0, own: ['1', '2'] },
+                { parent: 'b', from: 0, own: ['2.1', '2.2'] },
+            ],
+        },
+    });
+    tree.take({
+        ...nothing,
+        numbers: {
+            all: false,
+            runs: [
+                { under: 'b', was: '2', is: '12' },
+                { parent: ROOT, from: 1, own: ['12'] },
+            ],
+        },
+    });
+    assert.deepEqual(
+        ['a', 'b', 'b1', 'b10'].map((id) => tree.get(id).label),
+        ['1', '12', '12.1', '12.2'],
+    );
+});
+
 test('a page that lacks what it is told of knows that it has gone astray', () => {
     tree.take({ ...nothing, topics: [{ id: 'x', parent: 'b', title: 'Never seen' }] });
     assert.equal(tree.isAstray, true);

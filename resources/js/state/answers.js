@@ -13,7 +13,7 @@ export function takeAnswer(tree, answer) {
         const known = tree.get(topic.id);
         if (after === undefined) {
             // It stands where it stood; where the page has it elsewhere, or has taken it away meanwhile, it no longer knows where that is.
-            known?.parent === topic.parent ? Object.assign(known, topic) : (tree.isAstray = true);
+            known && (topic.parent ?? known.parent) === known.parent ? Object.assign(known, topic) : (tree.isAstray = true);
             continue;
         }
         tree.isAstray ||= ![ROOT, TRAY].includes(tree.home(topic.parent) ?? '');
@@ -37,16 +37,36 @@ export function takeAnswer(tree, answer) {
             topic.label = '';
         });
     }
-    for (const { parent, from, own } of answer.numbers.runs) {
-        const parts = tree.partsOf(parent);
-        own.forEach((/** @type {string} */ label, /** @type {number} */ i) => {
-            const topic = tree.get(parts[from + i]);
-            if (topic) {
-                topic.label = label;
-            }
-        });
-    }
+    answer.numbers.runs.forEach((/** @type {any} */ run) => (run.under ? carryOn(tree, run) : renumber(tree, run)));
     Object.entries(answer.figures).forEach(([id, figure]) => tree.figures.set(id, figure));
+}
+
+/**
+ * A branch that counts on as it did under another number.
+ * @param {import('./plan.js').Tree} tree
+ * @param {{ under: string, was: string, is: string }} run
+ */
+function carryOn(tree, { under, was, is }) {
+    for (const id of tree.branch(under)) {
+        const topic = tree.get(id);
+        if (id !== under && topic?.label?.startsWith(`${was}.`)) {
+            topic.label = is + topic.label.slice(was.length);
+        }
+    }
+}
+
+/**
+ * @param {import('./plan.js').Tree} tree
+ * @param {{ parent: string, from: number, own: string[] }} run
+ */
+function renumber(tree, { parent, from, own }) {
+    const parts = tree.partsOf(parent);
+    own.forEach((label, i) => {
+        const topic = tree.get(parts[from + i]);
+        if (topic) {
+            topic.label = label;
+        }
+    });
 }
 
 /**

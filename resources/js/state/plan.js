@@ -61,7 +61,7 @@ export class Tree {
         this.target = data.target;
         this.title = data.title;
         this.properties = data.properties ?? this.properties;
-        this.noted = data.noted;
+        this.noted = data.noted ?? this.noted;
         this.rootRevised = data.rootRevised ?? false;
         this.steps = data.steps ?? this.steps ?? { undo: null, redo: null };
     }
