@@ -88,6 +88,9 @@ Route::middleware('auth')->group(static function (): void {
         // Where it was kept as a bookmark.
         Route::get('/plans/{plan}/notes', [C\PlanController::class, 'notes']);
         Route::get('/plans/{plan}/sources', [C\PlanController::class, 'sources'])->name('plan.sources');
+        Route::get('/plans/{plan}/check', [C\PlanController::class, 'check'])->name('plan.check');
+        Route::get('/plans/{plan}/findings', [C\CheckController::class, 'show']);
+        Route::get('/plans/{plan}/rules', [C\CheckController::class, 'rules']);
         Route::get('/plans/{plan}/sorting-out', [C\PlanController::class, 'sortingOut'])->name('plan.sorting-out');
         Route::get('/plans/{plan}/pulse-address', [C\PulseController::class, 'sealed']);
         Route::get('/plans/{plan}/kept', C\KeptController::class)->name('plan.kept');
@@ -142,6 +145,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('/plans/{plan}/undo', C\UndoController::class)->name('plan.undo');
         Route::post('/plans/{plan}/redo', C\RedoController::class)->name('plan.redo');
         Route::post('/plans/{plan}/find', [C\FindController::class, 'replace']);
+        Route::post('/plans/{plan}/findings/mend', [C\CheckController::class, 'mend']);
         Route::post('/plans/{plan}/pictures', [C\PictureController::class, 'store'])
             ->middleware('throttle:uploads')
             ->name('plan.pictures');

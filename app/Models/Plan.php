@@ -25,6 +25,8 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property list<array<string, mixed>>|null $strip
  * @property array<string, string>|null      $foreign
  * @property list<array{string, string}>|null $labels
+ * @property list<string>|null               $rules_off
+ * @property list<array{string, string}>|null $set_aside
  * @property bool                            $has_tree whether the tree is kept beside its rows
  * @property \Illuminate\Support\Carbon|null $due_on
  * @property \Illuminate\Support\Carbon|null $created_at
@@ -47,6 +49,8 @@ final class Plan extends Model
             'strip' => 'array',
             'foreign' => 'array',
             'labels' => 'array',
+            'rules_off' => 'array',
+            'set_aside' => 'array',
             'due_on' => 'date:Y-m-d',
             'changed_at' => 'datetime',
             'put_away_at' => 'datetime',
@@ -94,6 +98,8 @@ final class Plan extends Model
                 'run_on' => (bool) ($row['run_on'] ?? false),
                 'numbering_depth' => (int) ($row['numbering_depth'] ?? 3),
                 'labels' => $this->labels ?? [],
+                'rules_off' => $this->rules_off ?? [],
+                'set_aside' => $this->set_aside ?? [],
             ]
                 + array_intersect_key($row, [
                     'subtitle' => 1,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Store;
 
 use App\Models\Plan as PlanRow;
+use Embrel\Check\Text\Reader;
 use Embrel\Citation\Source;
 use Embrel\Citation\SourceForm;
 use Embrel\Limits;
@@ -234,6 +235,7 @@ final class PlanWriter
                     'body' => $topic->note->toJson(),
                     'plain' => $topic->note->plainText(),
                     'words' => $topic->words,
+                    'reading' => PlanChecks::stored(Reader::note($topic->note, $after->properties->language)),
                 ];
             }
         }

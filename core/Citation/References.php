@@ -12,6 +12,9 @@ use Embrel\RichText\Node;
 /** The citations of a work and its reference list, printed in one style. */
 final readonly class References
 {
+    private const NAMED = '/\A\s*(?:references?|reference list|bibliography|works cited|literature '
+        . 'cited|sources|literatur|literaturverzeichnis|quellen|quellenverzeichnis|bibliogra(?:ph|f)ie)\s*\z/i';
+
     /**
      * @param list<list<Node>>                          $citations runs of text, as the citations were given
      * @param list<array{source: Source, runs: list<Node>}> $list
@@ -24,6 +27,12 @@ final readonly class References
         public array $list,
         public array $cited,
     ) {}
+
+    /** Whether a section is called as a list of references is. */
+    public static function isTitle(string $title): bool
+    {
+        return preg_match(self::NAMED, $title) === 1;
+    }
 
     /**
      * @param string                $language  of the work, a language tag

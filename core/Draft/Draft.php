@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Draft;
 
+use Embrel\Citation\References;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
 use Embrel\Document\Origin;
@@ -16,9 +17,6 @@ use Embrel\RichText\Node;
 /** From plan to document, in named passes: outline with numbers, notes, related sections, references, figures, contents. */
 final class Draft
 {
-    private const NAMED_FOR_REFERENCES = '/\A\s*(?:references?|reference list|bibliography|works cited|literature '
-        . 'cited|sources|literatur|literaturverzeichnis|quellen|quellenverzeichnis|bibliogra(?:ph|f)ie)\s*\z/i';
-
     /** Plan with the notes loaded that are to be printed. */
     public static function of(Plan $plan, Choices $choices): Document
     {
@@ -160,7 +158,7 @@ final class Draft
         $at = \count($elements);
         while (
             $at > 0
-            && !($elements[$at - 1]->role === Role::Heading && preg_match(self::NAMED_FOR_REFERENCES, $elements[$at - 1]->title) === 1)
+            && !($elements[$at - 1]->role === Role::Heading && References::isTitle($elements[$at - 1]->title))
         ) {
             --$at;
         }

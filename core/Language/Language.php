@@ -145,6 +145,12 @@ final readonly class Language
         return $this->closesAfterStop() ? "{$open}{$text}{$after}{$close}" : "{$open}{$text}{$close}{$after}";
     }
 
+    /** @return array{string, string} what opens and what closes a quotation */
+    public function quotes(): array
+    {
+        return $this->table()['quotes'];
+    }
+
     /** Whether closing quotation marks stand after the comma or full stop. */
     public function closesAfterStop(): bool
     {

@@ -7,6 +7,7 @@ namespace Embrel\Operation;
 use Embrel\Citation\SourceForm;
 use Embrel\Id\Ulid;
 use Embrel\MalformedShape;
+use Embrel\Plan\Checking;
 use Embrel\Plan\Dye;
 use Embrel\Plan\Field;
 use Embrel\Plan\InvalidValue;
@@ -81,6 +82,11 @@ final class Codec
                 $s->has('dye') ? Dye::of($s->string('dye')) : null,
             ),
             'note' => self::note($s),
+            'set-aside' => new SetAside(
+                Checking::finding($s->string('finding')),
+                $s->has('why') ? Checking::why($s->string('why')) : null,
+            ),
+            'rule' => new SwitchRule(Checking::rule($s->string('rule')), $s->bool('on')),
             'plan' => new SetPlan($s->object('set')->values()),
             'compound' => self::compound($s, $nesting),
             default => self::field($s),

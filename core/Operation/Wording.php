@@ -44,6 +44,9 @@ final class Wording
                     ', ',
                     array_map(static fn(int|string $name): string => strtr((string) $name, '_', ' '), array_keys($operation->set)),
                 ),
+            $operation instanceof SetAside => $operation->why === null ? 'Brought a finding back' : 'Set a finding aside',
+            $operation instanceof SwitchRule => ($operation->isOn ? 'Switched a check on: ' : 'Switched a check off: ')
+                . strtr($operation->rule, '-', ' '),
             $operation instanceof AddSources => 'Kept '
                 . self::quoted($operation->sources[0]->title ?? '')
                 . self::more(\count($operation->sources))

@@ -24,9 +24,13 @@ final readonly class Properties
         'run_on' => false,
         'citation_style' => 'apa',
         'labels' => [],
+        'rules_off' => [],
+        'set_aside' => [],
     ];
     /** Before the name of a label, as a thing that changes by itself. */
     private const LABEL = 'label ';
+    private const RULE_OFF = 'rule ';
+    private const SET_ASIDE = 'aside ';
     private const TEXT_LENGTH = 300;
 
     /**
@@ -36,6 +40,8 @@ final readonly class Properties
      * @param int         $depth    how many levels carry a number, 1 to 9
      * @param array<array-key, Dye> $labels name → dye, in the order of the alphabet
      * @param bool        $runOn    whether the second level counts on across the first (chapters across parts)
+     * @param list<string>          $rulesOff codes of the rules of Check that are switched off; one that there is no more is kept
+     * @param array<string, string> $setAside key of a finding that is set aside → why, which may be empty
      */
     public function __construct(
         public string $subtitle = '',
@@ -51,6 +57,8 @@ final readonly class Properties
         public bool $runOn = false,
         public CitationStyle $citationStyle = CitationStyle::Apa,
         public array $labels = [],
+        public array $rulesOff = [],
+        public array $setAside = [],
     ) {}
 
     /**
@@ -83,10 +91,12 @@ final readonly class Properties
             CitationStyle::tryFrom($all->string('citation_style'))
                 ?? throw InvalidValue::field('citation_style', $all->string('citation_style')),
             self::labels($all->list('labels')),
+            Checking::rules($all->list('rules_off')),
+            Checking::setAside($all->list('set_aside')),
         );
     }
 
-    /** @return array<string, string|int|bool|list<array{string, string}>|null> */
+    /** @return array<string, string|int|bool|list<string|array{string, string}>|null> */
     public function toArray(): array
     {
         return [
@@ -107,27 +117,39 @@ final readonly class Properties
                 array_keys($this->labels),
                 $this->labels,
             ),
+            'rules_off' => $this->rulesOff,
+            'set_aside' => array_map(
+                static fn(string $finding, string $why): array => [$finding, $why],
+                array_keys($this->setAside),
+                $this->setAside,
+            ),
         ];
     }
 
     /**
-     * Each that can change by itself, a label like any other: name → value as it is stored.
+     * Each that can change by itself, a label or a finding that is set aside like any other: name → value as it is stored.
      *
      * @return array<string, mixed>
      */
     public function things(): array
     {
         $things = $this->toArray();
-        unset($things['labels']);
+        unset($things['labels'], $things['rules_off'], $things['set_aside']);
         foreach ($this->labels as $name => $dye) {
             $things[self::LABEL . Label::key((string) $name)] = [(string) $name, $dye->value];
+        }
+        foreach ($this->rulesOff as $rule) {
+            $things[self::RULE_OFF . $rule] = $rule;
+        }
+        foreach ($this->setAside as $finding => $why) {
+            $things[self::SET_ASIDE . $finding] = [$finding, $why];
         }
 
         return $things;
     }
 
     /**
-     * These with some of their things changed; a label to null goes.
+     * These with some of their things changed; of what is in a list, to null goes.
      *
      * @param array<string, mixed> $changes
      *
@@ -138,15 +160,27 @@ final readonly class Properties
         if ($changes === []) {
             return $this;
         }
-        $labels = [];
-        foreach ($this->things() + $changes as $thing => $_) {
-            if (str_starts_with($thing, self::LABEL)) {
-                $labels[] = \array_key_exists($thing, $changes) ? $changes[$thing] : $this->things()[$thing];
+        $lists = ['labels' => [], 'rules_off' => [], 'set_aside' => []];
+        $all = $this->things();
+        foreach ($all + $changes as $thing => $_) {
+            $list = self::listOf($thing);
+            if ($list !== null) {
+                $lists[$list][] = \array_key_exists($thing, $changes) ? $changes[$thing] : $all[$thing];
                 unset($changes[$thing]);
             }
         }
 
-        return $this->with($changes + ['labels' => array_values(array_filter($labels))]);
+        return $this->with($changes + array_map(static fn(array $list): array => array_values(array_filter($list)), $lists));
+    }
+
+    private static function listOf(string $thing): ?string
+    {
+        return match (true) {
+            str_starts_with($thing, self::LABEL) => 'labels',
+            str_starts_with($thing, self::RULE_OFF) => 'rules_off',
+            str_starts_with($thing, self::SET_ASIDE) => 'set_aside',
+            default => null,
+        };
     }
 
     /**

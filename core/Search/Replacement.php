@@ -15,9 +15,13 @@ final class Replacement
 {
     private const NAMED = 60;
 
-    /** @param list<Hit> $hits of the plan as it stands */
-    public static function of(Plan $plan, array $hits, string $with): Compound
+    /**
+     * @param list<Hit>                     $hits of the plan as it stands
+     * @param string|\Closure(Hit): string $with the same for all, or what each is replaced with
+     */
+    public static function of(Plan $plan, array $hits, string|\Closure $with): Compound
     {
+        $with = \is_string($with) ? static fn(Hit $hit): string => $with : $with;
         $titles = $blocks = [];
         foreach ($hits as $hit) {
             if ($hit->block === null) {
@@ -59,18 +63,24 @@ final class Replacement
         return "Replaced “{$from}” with “{$to}” in {$places} " . ($places === 1 ? 'place' : 'places');
     }
 
-    /** @param list<Hit> $hits */
-    private static function replaced(string $text, array $hits, string $with): string
+    /**
+     * @param list<Hit>             $hits
+     * @param \Closure(Hit): string $with
+     */
+    private static function replaced(string $text, array $hits, \Closure $with): string
     {
         foreach (array_reverse($hits) as $hit) {
-            $text = mb_substr($text, 0, $hit->from) . $with . mb_substr($text, $hit->from + $hit->length);
+            $text = mb_substr($text, 0, $hit->from) . $with($hit) . mb_substr($text, $hit->from + $hit->length);
         }
 
         return $text;
     }
 
-    /** @param array<int, list<Hit>> $lines */
-    private static function block(Node $block, array $lines, string $with): Node
+    /**
+     * @param array<int, list<Hit>> $lines
+     * @param \Closure(Hit): string $with
+     */
+    private static function block(Node $block, array $lines, \Closure $with): Node
     {
         return Lines::map($block, static fn(Node $line, int $i): Node => isset($lines[$i]) ? self::line($line, $lines[$i], $with) : $line);
     }
@@ -78,9 +88,10 @@ final class Replacement
     /**
      * Walks along the inlines and the hits together; within a hit nothing is kept but the new words.
      *
-     * @param list<Hit> $hits in order
+     * @param list<Hit>             $hits in order
+     * @param \Closure(Hit): string $with
      */
-    private static function line(Node $line, array $hits, string $with): Node
+    private static function line(Node $line, array $hits, \Closure $with): Node
     {
         $content = [];
         $at = 0;
@@ -94,7 +105,7 @@ final class Replacement
                 if ($from >= $length || $to <= 0) {
                     continue;
                 }
-                $text .= mb_substr($inline->text, $kept, $from - $kept) . ($hit->from >= $at ? $with : '');
+                $text .= mb_substr($inline->text, $kept, $from - $kept) . ($hit->from >= $at ? $with($hit) : '');
                 $kept = $to;
             }
             $at += $length;

@@ -108,11 +108,16 @@ function addViews(page) {
         () => import('./views/sources/research.js'),
         (/** @type {{ResearchView: any}} */ { ResearchView }) => new ResearchView(page),
     );
+    const check = fetched(
+        () => import('./views/check/check.js'),
+        (/** @type {{Check: any}} */ { Check }) => new Check(page),
+    );
     views.add('gather', page.gather, { path: '/gather', box: 'gather' });
     views.add('outline', page.outline, { path: '', box: 'outline-side' });
     views.add('map', null, { path: '/map', box: 'map', load: map });
     views.add('draft', null, { path: '/draft', box: 'draft', load: draft });
     views.add('sources', null, { path: '/sources', box: 'sources-view', load: sources });
+    views.add('check', null, { path: '/check', box: 'check', load: check });
     views.add('sorting-out', null, { path: '/sorting-out', box: 'research', tab: 'sources', load: research });
 }
 

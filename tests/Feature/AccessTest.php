@@ -40,6 +40,8 @@ final class AccessTest extends TestCase
                     ['', '/gather', '/map', '/draft', '/notes', '/sources', '/sorting-out', '/pulse-address', '/kept', '/changes'],
                 ],
                 [self::READ, 'GET', ['/place-names', '/landing', '/find', '/pictures/{picture}', '/source-list', '/source-list/elsewhere']],
+                [self::READ, 'GET', ['/check', '/findings', '/rules']],
+                [self::WRITE, 'POST', ['/findings/mend']],
                 [self::READ, 'GET', ['/source-list/file', '/cited', '/research', '/all-notes', '/attachments']],
                 [self::READ, 'GET', ['/attachments/{attachment}', '/history', '/history/steps', '/history/{seq}', '/topics/{topic}/note']],
                 [self::READ, 'GET', ['/shares', '/hand-over', '/hand-over/preview', '/hand-over/sheets', '/hand-over/file']],

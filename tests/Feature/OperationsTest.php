@@ -351,6 +351,8 @@ final class OperationsTest extends TestCase
             'run_on' => true,
             'citation_style' => 'chicago-notes',
             'labels' => [['archive', 'woad'], ['field', 'fern']],
+            'rules_off' => ['passive'],
+            'set_aside' => [['empty-last:' . $this->id('C'), 'On purpose']],
         ];
         $a = [$this->id('A')];
         $answer = $this->send(

@@ -71,6 +71,7 @@ test('undo, the strip and find stay beside hand over, the way back and the histo
             'Map',
             'Draft',
             'Sources',
+            'Check',
         ]);
         await expect(page.getByRole('link', { name: 'Find' }).or(page.getByRole('button', { name: 'Find' }))).toBeVisible();
     }
@@ -83,7 +84,7 @@ for (const [name, scheme, size] of [
     test(`${name} every view fits, nothing covers what is to be pressed, and axe finds nothing`, async ({ page }) => {
         await page.emulateMedia({ colorScheme: scheme });
         const writer = await planOf(page, 'The wall that was built by seven parishes', 'A', '\tA1', '\tPell 1994, p. 3', 'B');
-        for (const view of ['Gather', 'Map', 'Draft', 'Sources', 'Outline']) {
+        for (const view of ['Gather', 'Map', 'Draft', 'Sources', 'Check', 'Outline']) {
             await writer.view(view);
             await page.evaluate((given) => {
                 document.documentElement.style.fontSize = given;

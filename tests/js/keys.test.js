@@ -22,6 +22,7 @@ test('every key and every name in the table has a command, provided by its place
     const { Writing } = await import('../../resources/js/views/outline/writing.js');
     const { MapView } = await import('../../resources/js/views/map/map.js');
     const { ResearchView } = await import('../../resources/js/views/sources/research.js');
+    const { Findings } = await import('../../resources/js/views/check/findings.js');
     const { Gather } = await import('../../resources/js/views/gather/gather.js');
     const commands = new Commands();
     const of = (made) => Object.getOwnPropertyDescriptor(made.prototype, 'commands').get.call(view({}));
@@ -30,6 +31,7 @@ test('every key and every name in the table has a command, provided by its place
     commands.provide('title', of(Writing));
     commands.provide('map', of(MapView));
     ResearchView.prototype.provide.call(view({}), commands);
+    Findings.prototype.provide.call(view({ page: { commands } }));
     Gather.prototype.provide.call(view({}), commands);
     // The editor of notes brings its own keys; the clipboard comes by the browser's own events.
     const elsewhere = ({ where, id }) => where === 'note' || (where === 'row' && ['copy', 'cut', 'paste'].includes(id));

@@ -11,6 +11,7 @@ use App\Models\TaskKind;
 use App\Store\Attachments;
 use App\Store\HandedOver;
 use App\Store\PersonalState;
+use App\Store\PlanChecks;
 use App\Store\PlanStore;
 use App\Store\Styles;
 use App\Store\Tasks;
@@ -79,6 +80,7 @@ final class HandOverController
             'seen' => $request->boolean('seen'),
             'look' => $personal->map($user, $plan),
             'kept' => $kept,
+            'serious' => PlanChecks::of($plan)->serious(),
             'styles' => $styles->all($user),
             'templates' => $templates->names($user),
         ]);

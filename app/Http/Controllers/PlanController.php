@@ -68,6 +68,11 @@ final class PlanController
         return $this->page($request, $plan, $personal, 'sources');
     }
 
+    public function check(Request $request, Plan $plan, PersonalState $personal): View
+    {
+        return $this->page($request, $plan, $personal, 'check');
+    }
+
     public function sortingOut(Request $request, Plan $plan, PersonalState $personal): View
     {
         return $this->page($request, $plan, $personal, 'sorting-out');

@@ -20,7 +20,14 @@ use Illuminate\View\Component;
 final class PlanFrame extends Component
 {
     /** View → its name, in the order of the work. */
-    public const VIEWS = ['gather' => 'Gather', 'outline' => 'Outline', 'map' => 'Map', 'draft' => 'Draft', 'sources' => 'Sources'];
+    public const VIEWS = [
+        'gather' => 'Gather',
+        'outline' => 'Outline',
+        'map' => 'Map',
+        'draft' => 'Draft',
+        'sources' => 'Sources',
+        'check' => 'Check',
+    ];
 
     /** @var array{undo: string|null, redo: string|null} what each would do, in words; null: there is nothing */
     public readonly array $steps;

@@ -113,6 +113,18 @@ export class NoteEditor {
         view.focus();
     }
 
+    /** Writes in it: the caret at the start of a block, which comes into sight. @param {string} id */
+    focusBlock(id) {
+        const { view } = this.editor;
+        view.state.doc.forEach((node, at) => {
+            if (node.attrs.id === id) {
+                const near = TextSelection.near(view.state.doc.resolve(at + 1));
+                view.dispatch(view.state.tr.setSelection(near).scrollIntoView());
+                view.focus();
+            }
+        });
+    }
+
     /**
      * What was written before the editor was there, sign by sign as if it were written now: what makes a heading or a list makes one.
      * A sign that asks for something asks only where it is the last, and the person still waits for that.

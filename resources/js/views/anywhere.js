@@ -58,6 +58,8 @@ export class Anywhere extends Going {
             goDraft: to('draft'),
             goSources: to('sources'),
             goResearch: to('sorting-out'),
+            goCheck: to('check'),
+            chooseRules: always(async () => (await this.views.loaded('check'))?.rules.open()),
             addTopic: always(() => {
                 this.show(this.view === 'map' ? 'map' : 'outline');
                 outline.addAtEnd();

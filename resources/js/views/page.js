@@ -169,13 +169,15 @@ export class Page extends Anywhere {
 
     /** The places of the table of commands in which one is now. */
     places() {
-        return { outline: ['row'], map: ['map', 'row'], gather: ['gather-idea'], 'sorting-out': ['research'] }[this.view ?? ''] ?? [];
+        /** @type {Record<string, string[]>} */
+        const places = { outline: ['row'], map: ['map', 'row'], gather: ['gather-idea'], 'sorting-out': ['research'], check: ['check'] };
+        return places[this.view ?? ''] ?? [];
     }
 
     /** The keyboard goes back to where the topics are. */
     back() {
         const { list } = /** @type {{list?: HTMLElement}} */ (this.views.now);
-        (['gather', 'sorting-out'].includes(this.view ?? '') && list ? list : this.outline.box).focus({ preventScroll: true });
+        (['gather', 'sorting-out', 'check'].includes(this.view ?? '') && list ? list : this.outline.box).focus({ preventScroll: true });
     }
 
     /** What goes along with the topic that alone is marked: the strip, and the note that is open. @param {any} marked */
@@ -241,10 +243,4 @@ export class Page extends Anywhere {
         this.desk.editors.forEach((editor) => editor.commit());
         this.queue.flush();
     }
-
-    // ---- Going elsewhere
-
-    // ---- Ideas
-
-    // ---- What is pressed
 }

@@ -60,5 +60,12 @@
         <span class="setting" id="source-hand"><button type="button" aria-haspopup="dialog">Hand over as {!! $arrow !!}</button></span>
         <label class="setting printed-as"><span>Printed as</span><select id="source-style" aria-label="Printed as"></select></label>
     </div>
+    <div class="bar" data-bar="check" role="toolbar" aria-label="Tools of the check" @if ($view !== 'check') hidden @endif>
+        <span class="group" role="group" aria-label="How serious">@foreach (['all' => 'Everything', 'serious' => 'Serious',
+            'doubtful' => 'Worth a look', 'slight' => 'Small'] as $weight => $name)<button type="button" data-weight="{{ $weight }}"
+            aria-pressed="{{ $weight === 'all' ? 'true' : 'false' }}">{{ $name }} <b class="count"></b></button>@endforeach</span>
+        <span class="sep" aria-hidden="true"></span>
+        <button type="button" data-command="chooseRules">What is looked for…</button>
+    </div>
     <span class="saved" id="words"></span>
 </section>

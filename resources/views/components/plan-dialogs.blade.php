@@ -91,3 +91,11 @@
     class="field mt-3"><span>Name</span><input name="name" maxlength="120" required autocomplete="off"
     placeholder="Before the supervisor’s comments"></label><p class="error mt-2" role="alert"></p><div class="dialog-foot"><button
     class="plain" type="button" data-close>Cancel</button><button class="primary">Keep it</button></div></form></dialog>
+<dialog id="rules-dialog" aria-labelledby="rules-head"><form method="dialog"><h2 id="rules-head">What is looked for</h2><p
+    class="hint">For this plan, and for everyone who writes in it. What is switched off can be switched on again here.</p><div
+    class="rules" id="rules"></div><p class="error mt-2" role="alert"></p><div class="dialog-foot"><button
+    class="primary">Done</button></div></form></dialog>
+<dialog id="aside-dialog" aria-labelledby="aside-head"><form><h2 id="aside-head">Set this aside</h2><p class="hint"
+    id="aside-what"></p><label class="field mt-3"><span>Why (may stay empty)</span><input name="why" maxlength="300"
+    autocomplete="off"></label><div class="dialog-foot"><button class="plain" type="button"
+    data-close>Cancel</button><button class="primary">Set aside</button></div></form></dialog>

@@ -103,7 +103,9 @@
             <h1 class="visually-hidden">Hand over</h1>
             <p class="error" role="alert" x-text="error" x-show="error"></p>
             <div role="region" x-ref="preview" aria-live="polite" aria-label="Preview"></div>
-            <div class="go"><span class="hint grow" x-text="said" role="status"></span><progress x-show="isWorking" x-bind:value="worked"
+            <div class="go">@if ($serious > 0)<a class="link serious" href="{{ route('plan.check', $plan) }}">{{ $serious === 1
+                ? '1 serious finding' : number_format($serious) . ' serious findings' }}</a>@endif<span
+                class="hint grow" x-text="said" role="status"></span><progress x-show="isWorking" x-bind:value="worked"
                 max="100" aria-label="Making the file"></progress><span class="hint" x-text="busy" role="status"></span>
                 <button type="button" class="plain only-small" aria-controls="choices" x-ref="opener" x-bind:aria-expanded="isChoosing"
                     x-on:click="openChoices">Choices</button>

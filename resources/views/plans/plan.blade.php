@@ -16,6 +16,7 @@
     <x-views.gather :view="$view"/>
     <x-views.draft :view="$view"/>
     <x-views.sources :plan="$plan" :view="$view"/>
+    <x-views.check :view="$view"/>
     <x-catch-line :view="$view"/>
     <x-slot:after>
         <div class="visually-hidden" id="live" aria-live="polite"></div>

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Check\Rules;
+
+use Embrel\Check\Finding;
+use Embrel\Check\Ground;
+use Embrel\Check\Rule;
+use Embrel\Plan\Flag;
+use Embrel\Plan\Plan;
+
+/** What was left for later. */
+final class Ends implements RuleSet
+{
+    private const UNSETTLED = [Flag::Question, Flag::ToCheck, Flag::Waiting];
+
+    public function findings(Ground $ground): iterable
+    {
+        foreach ($ground->printing as $id) {
+            $flag = $ground->plan->topics[$id]->flag;
+            if (\in_array($flag, self::UNSETTLED, true)) {
+                yield new Finding(Rule::Flagged, [$id], ['flag' => $flag->label()], thing: $flag->value);
+            }
+        }
+        $loose = $ground->plan->parts(Plan::TRAY);
+        if ($loose !== []) {
+            yield new Finding(Rule::LooseIdeas, [Plan::TRAY], ['ideas' => \count($loose)]);
+        }
+    }
+}
