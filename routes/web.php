@@ -90,6 +90,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('/plans/{plan}/sources', [C\PlanController::class, 'sources'])->name('plan.sources');
         Route::get('/plans/{plan}/check', [C\PlanController::class, 'check'])->name('plan.check');
         Route::get('/plans/{plan}/findings', [C\CheckController::class, 'show']);
+        Route::put('/plans/{plan}/writing-days', C\WritingDaysController::class);
         Route::get('/plans/{plan}/rules', [C\CheckController::class, 'rules']);
         Route::get('/plans/{plan}/sorting-out', [C\PlanController::class, 'sortingOut'])->name('plan.sorting-out');
         Route::get('/plans/{plan}/pulse-address', [C\PulseController::class, 'sealed']);

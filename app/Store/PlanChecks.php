@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Store;
 
 use App\Models\Plan as PlanRow;
+use App\Models\User;
 use Embrel\Check\Balance;
 use Embrel\Check\Check;
 use Embrel\Check\Finding;
@@ -38,7 +39,7 @@ final class PlanChecks
      *
      * @return array<string, mixed>
      */
-    public static function told(PlanRow $row): array
+    public static function told(PlanRow $row, User $user): array
     {
         $check = self::of($row);
         $says = new Says($check->ground);
@@ -56,6 +57,7 @@ final class PlanChecks
                 ],
                 $check->setAside,
             ),
+            'pace' => PlanPace::told($row, $user, $check->ground),
             'balance' => ['sections' => $balance->sections, 'even' => $balance->even, 'scale' => $balance->scale],
         ];
     }

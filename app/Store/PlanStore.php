@@ -186,7 +186,7 @@ final class PlanStore
             $sight = Sight::of($before, $row->strip, $row->words);
             $after = $sight->after($state, \count($did) === 1 ? $compared : null);
             if ($log !== []) {
-                $this->keep($row, $rows, $sight, $after, $seq, $log, $within === null);
+                $this->keep($row, $user, $rows, $sight, $after, $seq, $log, $within === null);
                 StoredDifference::index($row->id, $did);
             }
 
@@ -324,7 +324,7 @@ final class PlanStore
      * @param list<array<string, mixed>> $log
      * @param bool                       $isWhole whether all of the plan was read
      */
-    private function keep(PlanRow $row, PlanRows $rows, Sight $known, Sight $sight, int $seq, array $log, bool $isWhole): void
+    private function keep(PlanRow $row, User $user, PlanRows $rows, Sight $known, Sight $sight, int $seq, array $log, bool $isWhole): void
     {
         [$before, $after] = [$known->plan, $sight->plan];
         $written = (new PlanWriter($rows))->write($row, $before, $after, $seq, $sight->comparison);
@@ -342,6 +342,9 @@ final class PlanStore
         }
         if ($isWhole) {
             KeptTree::keepIfDue($row, $rows, $after, $written);
+        }
+        if ($sight->comparison !== null && !$sight->hasSameWordsAs($known)) {
+            WrittenWords::keep($row, $user, $before, $after, $sight->comparison);
         }
         (new Snapshots($this))->keepIfDue($row, $seq - \count($log));
     }

@@ -150,7 +150,9 @@ final readonly class Says
         $facts = $finding->facts;
         $why = $isAlone ? ' ' . self::why($finding->rule) : '';
         $where = $finding->topics === [] ? '' : $this->ground->name($finding->topics[0]);
-        $text = self::quoted((string) ($facts['text'] ?? ''));
+        // What is in a title is told with it.
+        $isInTitle = $finding->hit !== null && $finding->hit->block === null;
+        $text = $isInTitle ? '' : self::quoted((string) ($facts['text'] ?? ''));
 
         return match ($finding->rule) {
             Rule::NothingYet => "{$facts['sections']} main sections stand." . $why,

@@ -20,7 +20,7 @@ final class HouseTest extends TestCase
         ['Difference'],
         ['Numbering', 'Operation'],
         ['Search'],
-        ['Check'],
+        ['Check', 'Pace'],
         ['Layout'],
         ['Document'],
         ['Draft'],

@@ -47,7 +47,7 @@ final class AccessTest extends TestCase
                 [self::READ, 'GET', ['/shares', '/hand-over', '/hand-over/preview', '/hand-over/sheets', '/hand-over/file']],
                 [self::READ, 'POST', ['/map', '/source-list/typed', '/source-list/page', '/source-list/date', '/research/guesses']],
                 [self::READ, 'POST', ['/history/{seq}/plan', '/hand-over/task']],
-                [self::READ, 'PUT', ['/folds', '/look', '/hand-over']],
+                [self::READ, 'PUT', ['/folds', '/look', '/hand-over', '/writing-days']],
                 [self::WRITE, 'GET', ['/way-back']],
                 [self::WRITE, 'POST', ['/operations', '/undo', '/redo', '/find', '/pictures', '/source-list', '/research']],
                 [self::WRITE, 'POST', ['/attachments', '/copies', '/history', '/history/{seq}/back', '/way-back', '/way-back/accept']],

@@ -127,6 +127,41 @@ test('a target is set at its bar: by keys, dragged, and called off by Escape; a 
     expect(writer.problems).toEqual([]);
 });
 
+test('words a day are reckoned by target, due date and the days on which one writes', async ({ page }) => {
+    const writer = await checked(page, 'Down in the mud.');
+    const pace = page.getByRole('region', { name: 'No target' });
+    await expect(pace).toContainText('4 words written today.');
+    await expect(pace.getByRole('button', { name: '1 Tide' }).or(pace.getByRole('button', { name: '2.1 The stones' }))).toBeVisible();
+    await pace.getByRole('button', { name: 'Target and due date…' }).click();
+    const properties = page.getByRole('dialog', { name: 'The plan' });
+    await properties.getByLabel('Target in words').fill('1004');
+    const due = new Date(Date.now() + 9 * 86_400_000).toISOString().slice(0, 10);
+    await properties.getByLabel('Due').fill(due);
+    await properties.getByRole('button', { name: 'Save' }).click();
+    const goal = page.getByRole('region', { name: /^1\d\d words a day$/ });
+    await expect(goal).toContainText('finish the remaining 1,000 words');
+    await goal.getByRole('button', { name: 'Days on which you write…' }).click();
+    const days = page.getByRole('dialog', { name: 'Days on which you write' });
+    await days.getByRole('checkbox', { name: 'Sunday' }).uncheck();
+    await days.getByRole('checkbox', { name: 'Saturday' }).uncheck();
+    await days.getByRole('button', { name: 'Add days off' }).click();
+    writer.expectRefused(/^422 PUT .*\/writing-days$/);
+    await days.getByLabel('From').fill(due);
+    await days.getByLabel('to', { exact: true }).fill('2020-01-01');
+    await days.getByRole('button', { name: 'Save' }).click();
+    await expect(days.getByRole('alert')).toContainText('ends before it begins');
+    expect(await findings(page)).toEqual([]);
+    await days.getByRole('button', { name: 'Take out' }).click();
+    await days.getByRole('button', { name: 'Save' }).click();
+    await expect(days).toBeHidden();
+    await expect(page.locator('#pace-says')).toContainText(/writing on [678] days/);
+    await page.reload();
+    await expect(page.locator('#pace-says')).toContainText(/writing on [678] days/);
+    await page.locator('#pace-topic').click();
+    await expect(page.getByRole('textbox', { name: 'Note' })).toBeFocused();
+    expect(writer.problems).toEqual([]);
+});
+
 test('by touch: a finding is gone to, and one of several from its menu', async ({ browser }) => {
     const page = await (await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })).newPage();
     const writer = await checked(page);

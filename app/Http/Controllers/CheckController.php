@@ -13,13 +13,14 @@ use Embrel\Check\Check;
 use Embrel\Check\Finding;
 use Embrel\Check\Mending;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 
 /** What a plan still lacks, and the mending of what can be mended without asking. */
 final class CheckController
 {
-    public function show(Plan $plan): JsonResponse
+    public function show(Request $request, Plan $plan): JsonResponse
     {
-        return response()->json(PlanChecks::told($plan));
+        return response()->json(PlanChecks::told($plan, $request->user() ?? abort(401)));
     }
 
     public function rules(Plan $plan): JsonResponse

@@ -99,3 +99,10 @@
     id="aside-what"></p><label class="field mt-3"><span>Why (may stay empty)</span><input name="why" maxlength="300"
     autocomplete="off"></label><div class="dialog-foot"><button class="plain" type="button"
     data-close>Cancel</button><button class="primary">Set aside</button></div></form></dialog>
+<dialog id="days-dialog" aria-labelledby="days-head"><form><h2 id="days-head">Days on which you write</h2><p class="hint">Yours alone, in
+    this plan: words a day are reckoned by them.</p><fieldset class="weekdays"><legend>Days of the
+    week</legend>@foreach (['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as $i => $day)<label
+    class="check"><input type="checkbox" name="weekday" value="{{ $i + 1 }}"> {{ $day }}</label>@endforeach</fieldset><fieldset
+    class="days-off"><legend>Days off</legend><ul id="days-off"></ul><button class="link" type="button" id="add-days-off">Add days
+    off</button></fieldset><p class="error mt-2" role="alert"></p><div class="dialog-foot"><button class="plain" type="button"
+    data-close>Cancel</button><button class="primary">Save</button></div></form></dialog>

@@ -3,6 +3,7 @@ import { send } from '../../lib/http.js';
 import { meanwhile } from '../../lib/meanwhile.js';
 import { Findings } from './findings.js';
 import { Balance } from './balance.js';
+import { PaceCard } from './pace.js';
 import { RulesDialog } from './rules.js';
 
 /** In ms: findings are asked for again when nothing has changed for so long. */
@@ -14,6 +15,7 @@ export class Check extends Findings {
     constructor(page) {
         super(page);
         this.balance = new Balance(page);
+        this.pace = new PaceCard(page, () => this.load());
         this.rules = new RulesDialog(page);
         this.ticket = 0;
         this.provide();
@@ -22,7 +24,8 @@ export class Check extends Findings {
     enter() {
         const isUnmoved = meanwhile();
         byId('findings-head').focus({ preventScroll: true });
-        this.load().then(() => isUnmoved() && this.focus(0));
+        // The sections stay in sight above the findings, where they stand one below the other.
+        this.load().then(() => isUnmoved() && this.focus(0, false));
     }
 
     told() {
@@ -60,6 +63,7 @@ export class Check extends Findings {
             return;
         }
         this.balance.take(answer.balance);
+        this.pace.take(answer.pace);
         this.take(answer);
     }
 }

@@ -131,13 +131,15 @@ export class Findings {
         }
     }
 
-    /** @param {number} at */
-    focus(at) {
+    /** @param {number} at @param {boolean} [isShown] whether it is brought into sight */
+    focus(at, isShown = true) {
         const { rows } = this;
         this.at = Math.max(0, Math.min(rows.length - 1, at));
         const row = rows[this.at];
-        /** @type {HTMLElement | null | undefined} */ (row?.querySelector('.finding-head, .finding-line'))?.focus();
-        row?.scrollIntoView({ block: 'nearest' });
+        /** @type {HTMLElement | null | undefined} */ (row?.querySelector('.finding-head, .finding-line'))?.focus({
+            preventScroll: !isShown,
+        });
+        isShown && row?.scrollIntoView({ block: 'nearest' });
     }
 
     // ---- What is pressed

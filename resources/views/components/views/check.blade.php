@@ -6,6 +6,14 @@
         <ul class="balance" id="balance" aria-labelledby="balance-head"></ul>
         <p class="hint" id="balance-hint">Bar: words written. Pale: target; its end can be dragged. Upright: an even share.</p>
         <p class="hint" id="balance-empty" hidden>There are no sections yet.</p>
+        <section class="pace" id="pace" aria-labelledby="pace-head" hidden>
+            <h2 id="pace-head"></h2>
+            <div class="pace-says"><p id="pace-says"></p><p id="pace-next" hidden>Next by the plan: <button type="button"
+                class="pace-next" id="pace-topic"></button></p></div>
+            <figure class="pace-line" id="pace-line" hidden></figure>
+            <p class="pace-acts"><button class="link" type="button" id="pace-properties">Target and due date…</button> <button class="link"
+                type="button" id="pace-days">Days on which you write…</button></p>
+        </section>
     </section>
     <section class="checking-found" aria-labelledby="findings-head">
         <h2 id="findings-head" tabindex="-1">Looking…</h2>
