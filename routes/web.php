@@ -50,6 +50,7 @@ Route::middleware('auth')->group(static function (): void {
 
     Route::get('/plans', [C\PlanController::class, 'index'])->name('plans');
     Route::post('/plans', [C\PlanController::class, 'store']);
+    Route::post('/plans/several', C\SeveralPlansController::class)->name('plans.several');
     Route::get('/dye', C\DyeController::class)->name('dye');
     Route::get('/plan-names', C\PlanNamesController::class)->name('plan-names');
 
@@ -89,6 +90,8 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('/plans/{plan}/notes', [C\PlanController::class, 'notes']);
         Route::get('/plans/{plan}/sources', [C\PlanController::class, 'sources'])->name('plan.sources');
         Route::get('/plans/{plan}/check', [C\PlanController::class, 'check'])->name('plan.check');
+        Route::get('/plans/{plan}/small-map', C\SmallMapController::class)->name('plan.small-map');
+        Route::post('/plans/{plan}/duplicate', [C\PlanController::class, 'duplicate'])->name('plan.duplicate');
         Route::get('/plans/{plan}/findings', [C\CheckController::class, 'show']);
         Route::put('/plans/{plan}/writing-days', C\WritingDaysController::class);
         Route::get('/plans/{plan}/rules', [C\CheckController::class, 'rules']);

@@ -143,8 +143,19 @@ final class History
     public function planOf(PlanRow $row, User $user, int $seq): PlanRow
     {
         $plan = $this->at($row, $seq);
-        $title = mb_strimwidth($plan->title(), 0, 900, '…') . " (as of {$this->named($row, $user, $seq)})";
 
+        return $this->made($row, $user, $plan, "as of {$this->named($row, $user, $seq)}");
+    }
+
+    /** A new plan of what it is now. */
+    public function duplicate(PlanRow $row, User $user): PlanRow
+    {
+        return $this->made($row, $user, $this->store->load($row, true), 'copy');
+    }
+
+    private function made(PlanRow $row, User $user, Plan $plan, string $called): PlanRow
+    {
+        $title = mb_strimwidth($plan->title(), 0, 900, '…') . " ({$called})";
         $made = $this->store->create($user, $plan->with($plan->topic(Plan::ROOT)->withTitle($title)));
         (new PlanPictures($made->id))->takeOver($row->id, $plan->topics);
 

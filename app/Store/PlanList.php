@@ -12,10 +12,21 @@ use Illuminate\Database\Eloquent\Collection;
 final class PlanList
 {
     /**
-     * @return array{plans: Collection<int, PlanRow>, counts: array{all: int, putAway: int}, subjects: array<string, int>, shelf: string, subject: string}
+     * @return array{
+     *     plans: Collection<int, PlanRow>,
+     *     counts: array{all: int, putAway: int},
+     *     subjects: array<string, int>,
+     *     tags: array<string, int>,
+     *     tagged: array<string, list<string>>,
+     *     shelf: string,
+     *     subject: string,
+     *     tag: string,
+     *     order: PlanOrder,
+     * } tagged: plan → its tags
      */
-    public function for(User $user, bool $putAway, string $subject): array
+    public function for(User $user, bool $putAway, string $subject, string $tag = '', PlanOrder $order = PlanOrder::Changed): array
     {
+        $tagged = PlanTags::of($user);
         /** @var Collection<int, PlanRow> $all */
         $all = $user
             ->allPlans()
@@ -30,6 +41,7 @@ final class PlanList
                 'target_words',
                 'due_on',
                 'strip',
+                'revision',
                 'changed_at',
                 'put_away_at',
                 'deleted_at',
@@ -38,15 +50,41 @@ final class PlanList
         $here = $all->reject($isAway);
         $shown = $putAway
             ? $all->filter($isAway)
-            : $here->filter(static fn(PlanRow $plan): bool => $subject === '' || $plan->subject === $subject);
+            : $here->filter(
+                static fn(PlanRow $plan): bool => ($subject === '' || $plan->subject === $subject)
+                    && ($tag === '' || \in_array($tag, $tagged[$plan->id] ?? [], true)),
+            );
 
         return [
-            'plans' => $shown->values(),
+            'plans' => $order->of($shown->values()),
             'counts' => ['all' => $here->count(), 'putAway' => $all->count() - $here->count()],
             'subjects' => $here->where('subject', '!=', '')->countBy('subject')->sortKeys()->all(),
+            'tags' => self::counted($here, $tagged),
+            'tagged' => $tagged,
+            'tag' => $tag,
+            'order' => $order,
             'shelf' => $putAway ? 'put-away' : 'all',
             'subject' => $subject,
         ];
+    }
+
+    /**
+     * @param Collection<int, PlanRow>    $plans
+     * @param array<string, list<string>> $tagged
+     *
+     * @return array<string, int> tag → how many of the plans have it
+     */
+    private static function counted(Collection $plans, array $tagged): array
+    {
+        $counts = [];
+        foreach ($plans as $plan) {
+            foreach ($tagged[$plan->id] ?? [] as $tag) {
+                $counts[$tag] = ($counts[$tag] ?? 0) + 1;
+            }
+        }
+        ksort($counts, SORT_NATURAL | SORT_FLAG_CASE);
+
+        return $counts;
     }
 
     /** @return array<string, string> id → title, the newest first */

@@ -3,7 +3,7 @@ import Alpine from '@alpinejs/csp';
 import intake from './pages/intake.js';
 import handOver from './pages/hand-over.js';
 import { dropFiles } from './pages/drop-files.js';
-import { cardMenus, start } from './pages/plans.js';
+import { cardMenus, choosePlans, smallMaps, start } from './pages/plans.js';
 import { firstTopics, takeFirstTopics } from './pages/first-topics.js';
 import everything from './pages/everything.js';
 import { frame } from './pages/frame.js';
@@ -22,6 +22,11 @@ if (document.querySelector('.list-wrap')) {
     takeFirstTopics();
     dropFiles();
     cardMenus();
+    choosePlans();
+    smallMaps();
+}
+for (const field of allOf(document, '[data-sends]', HTMLSelectElement)) {
+    field.addEventListener('change', () => field.form?.submit());
 }
 // A time in the person's own zone, as the browser knows it.
 for (const field of allOf(document, 'input[data-time-zone]', HTMLInputElement)) {

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { test, Writer } from './writer.js';
+import { findings, test, Writer } from './writer.js';
 
 test('a plan starts from a pattern, is renamed, put away, deleted and brought back', async ({ page }) => {
     const writer = new Writer(page);
@@ -85,4 +85,52 @@ test('an outline of 300 topics keeps only what is in view in the page, and says 
     await expect(page.getByRole('tree')).toHaveAttribute('aria-activedescendant', /row-/);
     await writer.type('[1]');
     await expect(writer.row(/30 Line 290/)).toHaveAttribute('aria-expanded', 'false');
+});
+
+test('plans are found by what is in them, ordered, duplicated, tagged and put away several at once', async ({ page }) => {
+    const writer = new Writer(page);
+    await writer.signUp();
+    for (const [title, topic, note] of [['The wall', 'Stones', 'Sandpipers nest on it.'], ['A creek', 'Mud', '']]) {
+        await writer.anotherPlan(title, topic);
+        if (note) {
+            await writer.mark(new RegExp(topic));
+            await writer.type('[n]', note, '[Escape]');
+        }
+        await writer.saved();
+    }
+    await page.goto('/plans');
+    await page.getByRole('searchbox', { name: 'Find in all plans' }).fill('sandpiper');
+    await writer.type('[Enter]');
+    await expect(page.getByRole('heading', { name: /^Found in one plan: “sandpiper”/ })).toBeVisible();
+    expect(await findings(page)).toEqual([]);
+    await page.getByRole('link', { name: /Note of Stones.*Sandpipers nest/ }).click();
+    await expect(page.getByRole('textbox', { name: 'Note' })).toContainText('Sandpipers nest');
+    await expect(writer.row(/Stones/)).toHaveAttribute('aria-selected', 'true');
+
+    await page.getByRole('link', { name: 'All plans' }).click();
+    const titles = page.getByRole('heading', { level: 2 }).getByRole('link');
+    await expect(titles).toHaveText(['A creek', 'The wall']);
+    await page.getByLabel('Order').selectOption('Title');
+    await expect(page).toHaveURL(/order=title/);
+    await page.getByRole('button', { name: 'Duplicate The wall' }).click();
+    await expect(page.getByRole('status').filter({ hasText: '“The wall (copy)” was made.' })).toBeVisible();
+    await page.getByRole('link', { name: 'The wall (copy)' }).hover();
+    await expect(page.locator('.small-map')).toContainText('Stones');
+
+    await page.getByRole('button', { name: 'Choose several' }).click();
+    await page.getByRole('checkbox', { name: 'Choose The wall', exact: true }).check();
+    await page.getByRole('checkbox', { name: 'Choose The wall (copy)' }).check();
+    const several = page.getByRole('form', { name: 'Several plans' });
+    await expect(several).toContainText('2 chosen');
+    expect(await findings(page)).toEqual([]);
+    await several.getByRole('combobox', { name: 'Tag' }).fill('autumn');
+    await several.getByRole('button', { name: 'Put the tag on' }).click();
+    await page.getByRole('navigation', { name: 'Shelves' }).getByRole('link', { name: /^autumn 2/ }).click();
+    await expect(titles).toHaveText(['The wall (copy)', 'The wall']);
+    await page.getByRole('button', { name: 'Choose several' }).click();
+    await page.getByRole('button', { name: 'Choose all' }).click();
+    await page.getByRole('form', { name: 'Several plans' }).getByRole('button', { name: 'Put away' }).click();
+    await page.getByRole('link', { name: /^All plans 1/ }).click();
+    await expect(titles).toHaveText(['A creek']);
+    expect(writer.problems).toEqual([]);
 });

@@ -8,8 +8,11 @@ use App\Http\Given;
 use App\Http\Requests\StartPlanRequest;
 use App\Http\Vocabulary;
 use App\Models\Plan;
+use App\Store\History;
 use App\Store\PersonalState;
+use App\Store\PlanFinder;
 use App\Store\PlanList;
+use App\Store\PlanOrder;
 use App\Store\PlanStore;
 use App\Store\PlanView;
 use App\Store\UndoLog;
@@ -24,12 +27,26 @@ final class PlanController
 {
     public function __construct(private readonly PlanStore $store) {}
 
-    public function index(Request $request, PlanList $list): View
+    public function index(Request $request, PlanList $list, PlanFinder $finder): View
     {
+        $user = $request->user() ?? abort(401);
+        $wanted = trim(Given::text($request, 'find'));
+        $order = PlanOrder::tryFrom(Given::text($request, 'order')) ?? PlanOrder::Changed;
+        $isAway = $request->query('shelf') === 'put-away';
+
         return view(
             'plans.index',
-            $list->for($request->user() ?? abort(401), $request->query('shelf') === 'put-away', Given::text($request, 'subject')),
+            ['wanted' => $wanted, 'found' => $wanted === '' ? null : $finder->find($user, $wanted)]
+                + $list->for($user, $isAway, Given::text($request, 'subject'), Given::text($request, 'tag'), $order),
         );
+    }
+
+    /** A new plan of all that this one holds. */
+    public function duplicate(Request $request, Plan $plan, History $history): RedirectResponse
+    {
+        $made = $history->duplicate($plan, $request->user() ?? abort(401));
+
+        return redirect()->route('plans')->with('said', "“{$made->title}” was made.");
     }
 
     public function store(StartPlanRequest $request): RedirectResponse

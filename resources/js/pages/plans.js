@@ -1,5 +1,5 @@
 import { component } from './component.js';
-import { allOf, firstOf } from '../lib/dom.js';
+import { allOf, around, byId, firstOf } from '../lib/dom.js';
 import { element } from '../ui/element.js';
 import { whenAsked } from '../ui/context.js';
 import { Popover } from '../ui/popover.js';
@@ -36,6 +36,84 @@ export function cardMenus() {
             menu.focus('a, button');
         },
     );
+}
+
+/** Several plans are chosen, and something is done with all of them. */
+export function choosePlans() {
+    const opener = document.getElementById('choose-plans');
+    if (!opener) {
+        return;
+    }
+    const form = byId('several');
+    const boxes = /** @type {HTMLInputElement[]} */ ([...allOf(document, '.choose-plan input')]);
+    const tell = () => {
+        const count = boxes.filter(({ checked }) => checked).length;
+        byId('several-count').textContent = count === 0 ? 'None chosen' : `${count} chosen`;
+        byId('choose-all').textContent = count === boxes.length ? 'Choose none' : 'Choose all';
+    };
+    opener.addEventListener('click', () => {
+        form.hidden = !form.hidden;
+        opener.setAttribute('aria-expanded', String(!form.hidden));
+        boxes.forEach((box) => {
+            box.checked = false;
+            /** @type {HTMLElement} */ (box.parentElement).hidden = form.hidden;
+        });
+        tell();
+    });
+    byId('choose-all').addEventListener('click', () => {
+        const isAll = boxes.every(({ checked }) => checked);
+        boxes.forEach((box) => {
+            box.checked = !isAll;
+        });
+        tell();
+    });
+    boxes.forEach((box) => box.addEventListener('change', tell));
+}
+
+/** In ms: the map of a plan is shown when one stays on it for so long. */
+const STAYS = 450;
+
+/** The map of a plan beside it, while the pointer or the keyboard is on it. */
+export function smallMaps() {
+    const box = element('div', { class: 'small-map', hidden: true, 'aria-hidden': 'true' });
+    document.body.append(box);
+    /** @type {ReturnType<typeof setTimeout> | undefined} */
+    let waiting;
+    /** @type {HTMLElement | null} */
+    let now = null;
+    const show = async (/** @type {HTMLElement} */ card) => {
+        const answer = await fetch(card.dataset.map ?? '').catch(() => null);
+        if (answer?.ok && now === card) {
+            // PHP has drawn it, and escaped what is written in it.
+            box.innerHTML = await answer.text();
+            const at = card.getBoundingClientRect();
+            box.hidden = false;
+            const top = at.bottom + box.offsetHeight + 8 > innerHeight ? at.top - box.offsetHeight - 6 : at.bottom + 6;
+            box.style.top = `${Math.max(8, top)}px`;
+            box.style.left = `${at.left + 24}px`;
+        }
+    };
+    const over = (/** @type {Event} */ event) => {
+        const card = /** @type {HTMLElement | null} */ (around(event, '[data-map]'));
+        if (card !== now) {
+            clearTimeout(waiting);
+            box.hidden = true;
+            now = card;
+            if (card) {
+                waiting = setTimeout(() => show(card), STAYS);
+            }
+        }
+    };
+    const list = firstOf(document, '.list-wrap');
+    list.addEventListener('mouseover', over);
+    list.addEventListener('focusin', over);
+    for (const leaving of ['mouseleave', 'focusout', 'click']) {
+        list.addEventListener(leaving, () => {
+            clearTimeout(waiting);
+            box.hidden = true;
+            now = null;
+        });
+    }
 }
 
 /** The field that starts a plan, with or without a pattern. */

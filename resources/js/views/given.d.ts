@@ -70,6 +70,7 @@ declare module './page.js' {
 
 declare module './going.js' {
     interface Going {
+        tree: Tree;
         map: import('./map/map.js').MapView;
         note: import('../note/panel.js').NotePanel;
         outline: import('./outline/outline.js').Outline;

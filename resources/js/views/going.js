@@ -52,12 +52,19 @@ export class Going {
         this.note.open(id);
     }
 
-    /** A command that another page, or a link, asks for: `#do=properties`. */
+    /** What another page, or a link, asks for: a command (`#do=properties`), a topic (`#topic=…`) or its note (`#note=…`). */
     doWhatTheAddressSays() {
-        const wanted = new URLSearchParams(location.hash.slice(1)).get('do');
-        if (wanted) {
+        const wanted = new URLSearchParams(location.hash.slice(1));
+        const [command, topic, note] = ['do', 'topic', 'note'].map((one) => wanted.get(one));
+        if (command || topic || note) {
             history.replaceState(null, '', location.pathname + location.search);
-            this.commands.run('anywhere', wanted);
+        }
+        if (command) {
+            this.commands.run('anywhere', command);
+        } else if (topic && this.tree.get(topic)) {
+            this.goTo(topic);
+        } else if (note && (note === ROOT || this.tree.get(note))) {
+            this.openNoteOf(note);
         }
     }
 }

@@ -17,10 +17,17 @@
     <div class="list-wrap">
         <div class="shelves">
             <nav aria-label="Shelves">
-                <a href="{{ route('plans') }}" @if ($shelf === 'all' && $subject === '') aria-current="page" @endif>All plans
+                <a href="{{ route('plans') }}" @if ($shelf === 'all' && $subject === '' && $tag === '' && $found === null) aria-current="page" @endif>All plans
                     <em>{{ $counts['all'] }}</em></a>
                 <a href="{{ route('plans', ['shelf' => 'put-away']) }}" @if ($shelf === 'put-away') aria-current="page" @endif>Put away
                     <em>{{ $counts['putAway'] }}</em></a>
+                @if ($tags)
+                    <h2>Tags</h2>
+                    @foreach ($tags as $name => $count)
+                        <a href="{{ route('plans', ['tag' => $name]) }}" @if ($tag === (string) $name) aria-current="page" @endif>{{ $name }}
+                            <em>{{ $count }}</em></a>
+                    @endforeach
+                @endif
                 @if ($subjects)
                     <h2>Subjects</h2>
                     @foreach ($subjects as $name => $count)
@@ -38,8 +45,8 @@
                     <form method="post" action="{{ route('plan.restore', session('deleted')['id']) }}">@csrf<button
                         class="link">Undo</button></form></div>
             @endif
-            <x-said/>
-            @if ($shelf === 'all')
+            <div class="said-room"><x-said/></div>
+            @if ($shelf === 'all' && $found === null)
                 <form method="post" action="{{ route('plans') }}" x-data="start">
                     @csrf
                     <div class="start">
@@ -60,15 +67,66 @@
                     </fieldset>
                 </form>
             @endif
-            @forelse ($plans as $plan)
-                <article class="plan-card">
+            <div class="list-tools">
+                <form class="finder" action="{{ route('plans') }}" role="search"><input type="search" name="find" class="box" maxlength="200"
+                    aria-label="Find in all plans" placeholder="Find in all plans" value="{{ $wanted }}"><button
+                    class="plain">Find</button></form>
+                @if ($found === null && count($plans) > 1)
+                    <form class="order" action="{{ route('plans') }}">@foreach (['shelf' => $shelf === 'all' ? '' : $shelf,
+                        'subject' => $subject, 'tag' => $tag] as $name => $value)@if ($value !== '')<input type="hidden" name="{{ $name }}"
+                        value="{{ $value }}">@endif @endforeach<label>Order <select name="order" class="box" data-sends>
+                        @foreach (\App\Store\PlanOrder::cases() as $one)<option value="{{ $one->value }}"
+                        @selected($one === $order)>{{ $one->label() }}</option>@endforeach</select></label><noscript><button
+                        class="plain">Order</button></noscript></form>
+                    <button class="plain" type="button" id="choose-plans" aria-expanded="false" aria-controls="several">Choose
+                        several</button>
+                @endif
+            </div>
+            @if ($errors->hasAny(['tag', 'plans']))<p class="error mb-3" role="alert">{{ $errors->first('tag') ?: $errors->first('plans') }}</p>@endif
+            @if ($found === null && count($plans) > 1)
+                <form class="several" id="several" method="post" action="{{ route('plans.several') }}" hidden aria-label="Several plans">
+                    @csrf
+                    <span role="status" id="several-count">None chosen</span>
+                    <button class="link" type="button" id="choose-all">Choose all</button>
+                    <button class="plain" name="act"
+                        value="{{ $shelf === 'put-away' ? 'take-out' : 'put-away' }}">{{ $shelf === 'put-away' ? 'Take out again' : 'Put away' }}</button>
+                    <input class="box" name="tag" aria-label="Tag" placeholder="Tag" maxlength="60" list="known-tags"
+                        autocomplete="off"><datalist id="known-tags">@foreach ($tags as $name => $count)<option
+                        value="{{ $name }}">@endforeach</datalist>
+                    <button class="plain" name="act" value="tag">Put the tag on</button>
+                    <button class="plain" name="act" value="untag">Take it off</button>
+                </form>
+            @endif
+            @if ($found !== null)
+                <h2 class="found-head">{{ $found === [] ? 'Nothing found' : (count($found) === 1 ? 'Found in one plan'
+                    : 'Found in ' . count($found) . ' plans') }}: “{{ $wanted }}” <a class="link" href="{{ route('plans') }}">All plans</a></h2>
+                @foreach ($found as ['plan' => $plan, 'hits' => $hits, 'more' => $more])
+                    <article class="found-plan">
+                        <h3><a href="{{ route('plan', $plan) }}">{{ $plan->title }}</a></h3>
+                        <ul>@foreach ($hits as $hit)<li><a
+                            href="{{ $hit['in'] === 'source' ? route('plan.sources', $plan) : route('plan', $plan) . ($hit['in'] === 'title'
+                            ? '' : '#' . $hit['in'] . '=' . $hit['topic']) }}"><span class="found-in">{{ ['title' => 'Title', 'topic' => 'Topic',
+                            'note' => $hit['topic'] === \Embrel\Plan\Plan::ROOT ? 'Opening note'
+                            : 'Note of ' . \Illuminate\Support\Str::limit($hit['title'] === '' ? 'an untitled topic' : $hit['title'], 60),
+                            'source' => 'Source'][$hit['in']] }}</span>
+                            <span>{{ $hit['text'][0] }}@if ($hit['text'][1] !== '')<mark>{{ $hit['text'][1] }}</mark>@endif{{ $hit['text'][2] }}</span></a></li>@endforeach</ul>
+                        @if ($more > 0)<p class="hint">And {{ number_format($more) }} more in this plan.</p>@endif
+                    </article>
+                @endforeach
+            @endif
+            @forelse ($found === null ? $plans : [] as $plan)
+                <article class="plan-card" @unless ($plan->deleted_at) data-map="{{ route('plan.small-map', $plan) }}?r={{ $plan->revision }}" @endunless>
                     <div>
+                        @unless ($plan->deleted_at)<label class="choose-plan" hidden><input type="checkbox" form="several" name="plans[]"
+                            value="{{ $plan->id }}" aria-label="Choose {{ $plan->title }}"></label>@endunless
                         <h2>@if ($plan->deleted_at){{ $plan->title }}@else<a
                             href="{{ route('plan', $plan) }}">{{ $plan->title }}</a>@endif</h2>
                         <p>{{ ucfirst($plan->form) }}{{ $plan->subject === '' ? '' : ' · ' . $plan->subject }} ·
                             {{ $plan->deleted_at
                             ? 'deleted; kept until ' . $plan->deleted_at->addDays(30)->setTimezone($zone)->format('j F')
                             : $changed($plan->changed_at) }}</p>
+                        @if ($tagged[$plan->id] ?? [])<p class="tags">@foreach ($tagged[$plan->id] as $one)<a
+                            href="{{ route('plans', ['tag' => $one]) }}">{{ $one }}</a>@endforeach</p>@endif
                     </div>
                     <div class="how-far">
                         <div class="share" aria-hidden="true">@foreach ($plan->strip ?? [] as $section)<i
@@ -85,6 +143,8 @@
                         @else
                             <button class="ico" type="button" data-opens="rename-{{ $plan->id }}" title="Rename"
                                 aria-label="Rename {{ $plan->title }}"><x-icon name="pencil"/></button>
+                            <form method="post" action="{{ route('plan.duplicate', $plan) }}">@csrf<button class="ico" title="Duplicate"
+                                aria-label="Duplicate {{ $plan->title }}"><x-icon name="copy"/></button></form>
                             <form method="post" action="{{ route('plan', $plan) }}">@csrf @method('PATCH')<input type="hidden"
                                 name="put_away" value="{{ $plan->put_away_at ? 0 : 1 }}"><button class="ico"
                                 title="{{ $plan->put_away_at ? 'Take out again' : 'Put away' }}"
@@ -107,8 +167,8 @@
                     @endunless
                 </article>
             @empty
-                <p class="nothing">{{ $shelf === 'put-away' ? 'Nothing is put away.'
-                    : 'Nothing here yet. Name what you are going to write, and start.' }}</p>
+                @if ($found === null)<p class="nothing">{{ $shelf === 'put-away' ? 'Nothing is put away.'
+                    : 'Nothing here yet. Name what you are going to write, and start.' }}</p>@endif
             @endforelse
         </main>
     </div>

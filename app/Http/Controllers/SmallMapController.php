@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Plan;
+use App\Store\PlanStore;
+use Embrel\Draft\Choices;
+use Embrel\Draft\MapChoices;
+use Embrel\Plan\Plan as CorePlan;
+use Embrel\Writer\MapDrawing;
+use Embrel\Writer\Svg\SvgWriter;
+use Illuminate\Http\Response;
+
+/** The map of a plan down to its second level, as it is shown beside the plan in the list. */
+final class SmallMapController
+{
+    public function __invoke(Plan $plan, PlanStore $store): Response
+    {
+        $tree = $store->load($plan);
+        $folded = [];
+        foreach ($tree->parts(CorePlan::ROOT) as $section) {
+            array_push($folded, ...$tree->parts($section));
+        }
+        $drawing = new MapDrawing($tree, new Choices(map: new MapChoices(folded: $folded, ground: false)));
+
+        return response(SvgWriter::element($drawing, 'small-map'), 200, ['Content-Type' => 'image/svg+xml']);
+    }
+}
