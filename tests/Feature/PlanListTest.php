@@ -28,7 +28,8 @@ final class PlanListTest extends TestCase
             [$this->row->id => ['title:The creek', 'topic:Creeks and walls', 'source:Walls'], $other->id => ['topic:Creek mouth']],
             array_map(self::named(...), $found),
         );
-        self::assertSame(['topic:Creeks and walls', 'source:Walls'], self::named($this->found('WALL creek')[$this->row->id]), 'all words, in any order and case');
+        $both = self::named($this->found('WALL creek')[$this->row->id]);
+        self::assertSame(['topic:Creeks and walls', 'source:Walls'], $both, 'all words, in any order and case');
         Share::query()->create(['plan_id' => $foreign->id, 'user_id' => $this->user->id, 'role' => Role::Reads]);
         self::assertArrayHasKey($foreign->id, $this->found('creek'), 'one that may be read too');
         $this->send(['type' => 'remove', 'ids' => [$this->id('Creeks and walls')]]);
