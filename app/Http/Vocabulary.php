@@ -36,7 +36,9 @@ final class Vocabulary
         'gather-idea' => 'Gather, an idea is marked',
         'gather-place' => 'Gather, choosing the place',
         'note' => 'A note',
+        'draft' => 'The draft',
         'research' => 'Sorting out the research',
+        'check' => 'Check, on a finding',
     ];
     private const SCHEMES = [
         'decimal' => ['1 · 1.1', '1 · 1.1 · 1.1.1'],

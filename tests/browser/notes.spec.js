@@ -271,6 +271,7 @@ test('all notes are read in order on one page, and written in place', async ({ p
     await writer.type('Chalk and flint.');
     await writer.saved();
     await writer.view('Draft');
+    await page.getByLabel('Only topics that have a note').check();
     await expect(page.getByRole('heading', { name: '1.1 Stone' })).toBeVisible();
     await expect(page.getByRole('heading', { name: 'Tide' })).toBeHidden();
     await page.getByLabel('Only topics that have a note').uncheck();

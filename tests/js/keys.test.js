@@ -31,6 +31,8 @@ test('every key and every name in the table has a command, provided by its place
     commands.provide('title', of(Writing));
     commands.provide('map', of(MapView));
     ResearchView.prototype.provide.call(view({}), commands);
+    const { Crossing } = await import('../../resources/js/views/draft/crossing.js');
+    Crossing.prototype.provide.call(view({ page: { commands } }));
     Findings.prototype.provide.call(view({ page: { commands } }));
     Gather.prototype.provide.call(view({}), commands);
     // The editor of notes brings its own keys; the clipboard comes by the browser's own events.

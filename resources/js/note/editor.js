@@ -108,9 +108,23 @@ export class NoteEditor {
 
     /** Writes in it: the caret at the end, to write on. */
     focus() {
+        this.focusAt('end');
+    }
+
+    /** Writes in it, from its start or its end; where its text is still to come, when it has. @param {'start' | 'end'} where */
+    focusAt(where) {
         const { view } = this.editor;
-        view.dispatch(view.state.tr.setSelection(TextSelection.atEnd(view.state.doc)));
+        const { topic } = this;
+        const put = () => {
+            const { doc, tr } = view.state;
+            view.dispatch(tr.setSelection(where === 'end' ? TextSelection.atEnd(doc) : TextSelection.atStart(doc)).scrollIntoView());
+        };
+        put();
         view.focus();
+        if (!this.body.hasCome) {
+            const { head } = view.state.selection;
+            this.body.coming?.then(() => topic === this.topic && view.hasFocus() && view.state.selection.head === head && put());
+        }
     }
 
     /** Writes in it: the caret at the start of a block, which comes into sight. @param {string} id */

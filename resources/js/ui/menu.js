@@ -17,7 +17,7 @@ const NEW = ['addBefore', 'addAfter', 'addInside', 'wrap'];
 export class Menu extends TopicFields {
     /** @param {import('../views/outline/outline.js').Outline} outline */
     constructor(outline) {
-        super(() => outline.box.focus({ preventScroll: true }));
+        super(() => outline.page.back());
         this.outline = outline;
         this.attached = new Files(outline.page.session);
         /** @type {string[]} */

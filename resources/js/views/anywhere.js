@@ -6,6 +6,16 @@ import { always } from '../commands/commands.js';
 import { say, tell } from '../ui/toast.js';
 import { Going } from './going.js';
 
+/** View → the places of the table of commands in which one is there. @type {Record<string, string[]>} */
+export const PLACES = {
+    outline: ['row'],
+    map: ['map', 'row'],
+    gather: ['gather-idea'],
+    draft: ['draft'],
+    'sorting-out': ['research'],
+    check: ['check'],
+};
+
 /** What can be done anywhere on the page of a plan, and the line that catches ideas. */
 export class Anywhere extends Going {
     /** An idea, or several lines of them, into the tray. @param {any} topics */

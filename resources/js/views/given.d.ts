@@ -71,6 +71,7 @@ declare module './page.js' {
 declare module './going.js' {
     interface Going {
         tree: Tree;
+        views: import('./registry.js').Views;
         map: import('./map/map.js').MapView;
         note: import('../note/panel.js').NotePanel;
         outline: import('./outline/outline.js').Outline;

@@ -31,7 +31,9 @@ export class Going {
 
     /** @param {string} id */
     goTo(id) {
-        if (!this.strip.dragged) {
+        if (this.view === 'draft' && !this.strip.dragged && this.views.now.shows(id)) {
+            this.views.now.reveal(id);
+        } else if (!this.strip.dragged) {
             this.show(this.view === 'map' ? 'map' : 'outline');
             this.outline.goTo(id);
         }

@@ -3,7 +3,7 @@ import { whenLeft } from '../lib/fields.js';
 import { ROOT } from '../state/plan.js';
 import { planMenu } from '../ui/plan-menu.js';
 import { say, tell } from '../ui/toast.js';
-import { Anywhere } from './anywhere.js';
+import { Anywhere, PLACES } from './anywhere.js';
 
 /**
  * The page of one plan: what its views share, and what happens on it when something has changed. It is
@@ -169,15 +169,14 @@ export class Page extends Anywhere {
 
     /** The places of the table of commands in which one is now. */
     places() {
-        /** @type {Record<string, string[]>} */
-        const places = { outline: ['row'], map: ['map', 'row'], gather: ['gather-idea'], 'sorting-out': ['research'], check: ['check'] };
-        return places[this.view ?? ''] ?? [];
+        return PLACES[this.view ?? ''] ?? [];
     }
 
     /** The keyboard goes back to where the topics are. */
     back() {
         const { list } = /** @type {{list?: HTMLElement}} */ (this.views.now);
-        (['gather', 'sorting-out', 'check'].includes(this.view ?? '') && list ? list : this.outline.box).focus({ preventScroll: true });
+        const isTree = ['outline', 'map'].includes(this.view ?? '');
+        (isTree || !list ? this.outline.box : list).focus({ preventScroll: true });
     }
 
     /** What goes along with the topic that alone is marked: the strip, and the note that is open. @param {any} marked */

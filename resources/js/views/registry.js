@@ -8,6 +8,7 @@ import { holdKeys } from '../lib/held-keys.js';
  * @property {() => void} [leave] another view comes into sight
  * @property {() => void} [draw] the plan is another one than before
  * @property {(id: string) => void} [reveal] brings a topic into sight, as far as it is shown here
+ * @property {(id: string) => boolean} [shows] whether one that goes to a topic stays in the view for it
  * @property {(id: string) => void} [retitled] one title is another one, and nothing else
  * @property {(event: Event) => void} [outwards] Escape: from the inner to the outer
  * @property {(answer: object) => void} [told] PHP has told what has changed, whether the view is in sight or not
@@ -26,7 +27,17 @@ import { holdKeys } from '../lib/held-keys.js';
  */
 
 /** A view that does nothing of its own. @type {Required<View>} */
-const NOTHING = { enter() {}, leave() {}, draw() {}, reveal() {}, retitled() {}, outwards() {}, told() {}, toldByOthers() {} };
+const NOTHING = {
+    enter() {},
+    leave() {},
+    draw() {},
+    reveal() {},
+    shows: () => false,
+    retitled() {},
+    outwards() {},
+    told() {},
+    toldByOthers() {},
+};
 
 /**
  * The views of the page, by name: which is in sight, and the address that it has.

@@ -47,7 +47,16 @@
         <div class="clock" id="clock"></div>
     </div>
     <div class="bar" data-bar="draft" role="toolbar" aria-label="Tools of the draft" @if ($view !== 'draft') hidden @endif>
-        <label class="check"><input type="checkbox" id="only-noted" checked> Only topics that have a note</label>
+        <label class="setting"><span>Show</span><select id="draft-show" aria-label="What is shown"><option
+            value="all">Everything</option></select></label>
+        <label class="check"><input type="checkbox" id="only-noted"> Only topics that have a note</label>
+        <span class="sep" aria-hidden="true"></span>
+        <span class="group" role="group" aria-label="Width">Width @foreach (['narrow' => 'Narrow', 'middle' => 'Middle',
+            'wide' => 'Wide'] as $width => $name)<button type="button" class="width-{{ $width }}" data-width="{{ $width }}"
+            aria-label="{{ $name }}" title="{{ $name }}" aria-pressed="false"><b>A</b></button>@endforeach</span>
+        <button type="button" id="draft-level" aria-pressed="false" title="The line that is written stays at one height">Level line</button>
+        <button type="button" id="draft-full" aria-pressed="false">Full screen</button>
+        <span class="saved" id="draft-here"></span>
     </div>
     <div class="bar" data-bar="sources" role="toolbar" aria-label="Tools of the sources"
         @if (!in_array($view, ['sources', 'sorting-out'], true)) hidden @endif>

@@ -1,11 +1,15 @@
 import { around, byId, firstOf, held } from '../../lib/dom.js';
 import { send } from '../../lib/http.js';
 import { NoteEditor } from '../../note/editor.js';
-import { plainText } from '../../lib/plain.js';
 import { element } from '../../ui/element.js';
 import { ROOT, TRAY } from '../../state/plan.js';
+import { Crossing } from './crossing.js';
+import { asKnown } from './as-known.js';
+import { arrange, drawnFrom, renumber, section, wordsOf } from './section.js';
+import { Shown } from './shown.js';
+import { DraftTitles } from './titles.js';
 
-/** All notes in reading order on one page, numbered as the outline. The editor goes to the note that is written in. */
+/** The whole text in reading order, written where it stands. One editor goes to the section that is written in. */
 export class Draft {
     /** @param {import('../page.js').Page} page */
     constructor(page) {
@@ -14,69 +18,87 @@ export class Draft {
         this.box = byId('notes-in-order');
         /** Topic → its note as PHP has printed it. @type {Map<string, string>} */
         this.html = new Map();
+        /** Topic → how often its note was told. @type {Map<string, number>} */
+        this.read = new Map();
+        /** Topic → its section, and what that was drawn from. @type {Map<string, {from: string, node: HTMLElement}>} */
+        this.made = new Map();
         /** The topic that is written in. @type {string | null} */
         this.open = null;
-        /** What is drawn, so that it is not drawn again. @type {string | null} */
-        this.drawn = null;
+        /** The one whose menu was opened last. @type {string | null} */
+        this.asked = null;
         this.text = element('div', { class: 'page' });
         this.tools = /** @type {HTMLElement} */ (firstOf(document, '#note .tools').cloneNode(true));
         /** One editor, which goes to the section that is written in; made when one first writes. @type {NoteEditor | null} */
         this.editor = null;
-        this.side.addEventListener('keydown', (event) => this.pressed(event));
-        byId('only-noted').addEventListener('change', () => this.draw());
+        this.titles = new DraftTitles(this);
+        this.crossing = new Crossing(this);
+        this.shown = new Shown(this);
+        this.crossing.provide();
+        this.side.addEventListener('keydown', (event) => this.crossing.pressed(event), { capture: true });
+        this.side.addEventListener('click', (event) => this.clicked(event));
     }
 
     enter() {
+        this.shown.offer();
         this.load();
     }
 
-    async load() {
+    /** Asks for the notes as they print: all of them, or some. @param {string[] | null} [only] */
+    async load(only = null) {
         await this.page.queue.flush();
-        const answer = await send('GET', `${this.page.address}/all-notes`).catch(() => null);
-        this.html = answer ? new Map(Object.entries(answer.notes)) : await this.asKnown();
-        this.drawn = null;
+        const address = `${this.page.address}/all-notes${only ? `?only=${only.join(',')}` : ''}`;
+        const answer = await send('GET', address).catch(() => null);
+        if (answer && only) {
+            only.forEach((id) => this.take(id, answer.notes[id]));
+        } else {
+            const notes = answer ? new Map(Object.entries(answer.notes)) : await asKnown(this);
+            [...new Set([...this.html.keys(), ...notes.keys()])].forEach((id) => this.take(id, notes.get(id)));
+        }
         this.draw();
     }
 
-    /** The notes as they were told last, as plain text, where the server is not reached. */
-    async asKnown() {
-        const { session } = this.page;
-        const known = new Map(this.html);
-        for (const { id } of [{ id: ROOT }, ...this.page.tree.rows(new Set())]) {
-            const note = !known.has(id) && session.tree.noteBearer(id).noted ? await session.noteOf(id) : null;
-            if (note) {
-                const box = element('div', {}, ...note.blocks.map((/** @type {any} */ one) => element('p', {}, plainText(one))));
-                known.set(id, box.innerHTML);
-            }
+    /** @param {string} id @param {string | undefined} html */
+    take(id, html) {
+        if (this.html.get(id) !== html) {
+            html === undefined ? this.html.delete(id) : this.html.set(id, html);
+            this.read.set(id, (this.read.get(id) ?? 0) + 1);
         }
-        if (this.page.view === 'draft') {
-            this.page.say('Not connected: the notes are shown as they were known last, without their look. They can be written.');
-        }
-        return known;
     }
 
     leave() {
         this.editor?.commit();
         this.editor?.take(null);
         this.open = null;
-        this.drawn = null;
+        this.made.clear();
+        this.box.replaceChildren();
     }
 
     /** @param {import('../../state/topics.js').Answer} answer */
     told(answer) {
         this.editor?.told(answer);
-        if (this.page.view !== 'draft') {
+        if (this.page.view !== 'draft' || !answer) {
             return;
         }
-        const touched = (answer?.topics ?? []).filter((/** @type {{id: string}} */ { id }) => id !== this.open);
-        if (!answer || touched.length || answer.numbers?.runs.length) {
-            this.load();
-        }
+        const touched = answer.topics
+            .map((/** @type {{id: string}} */ { id }) => id)
+            .filter((/** @type {string} */ id) => id !== this.open);
+        // References in other notes name the numbers that are others now.
+        answer.whole || answer.numbers?.runs.length ? this.load() : touched.length && this.load(touched);
     }
 
     /** @param {string} id */
     reveal(id) {
-        this.box.querySelector(`[data-topic="${id}"]`)?.scrollIntoView({ block: 'nearest' });
+        this.box.querySelector(`[data-topic="${id}"]`)?.scrollIntoView({ block: 'start' });
+    }
+
+    /** @param {string} id */
+    shows(id) {
+        return this.made.has(id);
+    }
+
+    /** Where the keyboard goes back to: the section that something was asked of. */
+    get list() {
+        return (this.asked && this.writeHere(this.asked)) || this.side;
     }
 
     /** The button that opens a section. @param {string} id @returns {HTMLElement | null} */
@@ -85,8 +107,8 @@ export class Draft {
     }
 
     outwards() {
-        if (this.open) {
-            const { open } = this;
+        const { open } = this;
+        if (open) {
             this.close();
             this.writeHere(open)?.focus();
         } else {
@@ -97,145 +119,123 @@ export class Draft {
     /** The topics that are shown: those of the tree in order, then the loose ideas that have a note. */
     topics() {
         const { tree } = this.page;
-        const all = [{ id: ROOT, level: 0 }, ...tree.rows(new Set())];
-        const isNoted = (/** @type {{id: string}} */ { id }) => id === this.open || this.html.has(id);
-        const loose = tree.rows(new Set(), TRAY).filter(isNoted);
-        return [
-            ...(byId('only-noted', HTMLInputElement).checked ? all.filter(isNoted) : all.filter((row) => row.id !== ROOT || isNoted(row))),
-            ...loose,
-        ];
+        const all = [{ id: ROOT, level: 0 }, ...tree.rows(new Set())].filter(({ id }) => this.shown.has(id));
+        const isWhole = this.shown.select.value === 'all';
+        return [...all, ...(isWhole ? tree.rows(new Set(), TRAY).filter(({ id }) => id === this.open || this.html.has(id)) : [])];
+    }
+
+    /** The section before or after another one. @param {string} id @param {-1 | 1} by @returns {string | null} */
+    beside(id, by) {
+        const ids = this.topics().map((one) => one.id);
+        return ids[ids.indexOf(id) + by] ?? null;
     }
 
     draw() {
-        const key = JSON.stringify(this.topics().map(({ id }) => [id, this.page.tree.get(id)?.label, this.page.tree.get(id)?.title]));
-        if (this.drawn === key) {
+        if (this.page.view !== 'draft') {
             return;
         }
-        this.drawn = key;
-        const editor = this.open && this.box.querySelector(`[data-topic="${this.open}"]`);
         const here = this.box.contains(document.activeElement) ? held() : null;
-        const isWriting = editor && here && editor.contains(here);
         const from = /** @type {HTMLElement | null | undefined} */ (here?.closest('[data-topic]'))?.dataset.topic;
+        const isTitle = here?.matches('.draft-title');
         let depth = 0;
         const sections = this.topics().map(({ id, level }) => {
             // Where what stands above is not shown, no level of headings is skipped.
             depth = Math.min(Math.max(1, level), depth + 1);
-            return id === this.open && editor ? editor : this.section(id, level, depth);
+            const drawn = drawnFrom(this, id, { level, depth });
+            const known = this.made.get(id);
+            // What is being written in stays as it is.
+            if (known && (known.from === drawn || id === this.open || (isTitle && id === from))) {
+                renumber(known.node, this.page.tree, id);
+                return known.node;
+            }
+            const node = section(this, id, level, depth);
+            this.made.set(id, { from: drawn, node });
+            return node;
         });
-        this.box.replaceChildren(...sections);
-        // The keyboard stays where it was, though the page was drawn anew.
-        if (isWriting) {
-            this.editor?.editor.view.focus();
-        } else if (from) {
-            this.writeHere(from)?.focus({ preventScroll: true });
+        // What is taken away or moved loses the keyboard: that is no leaving of a title.
+        this.titles.isDrawn = true;
+        arrange(this.box, sections);
+        this.titles.isDrawn = false;
+        byId('notes-empty').hidden = sections.length > 0;
+        // The keyboard stays where it was, though its section was moved or made anew.
+        if (here && from && document.activeElement !== here) {
+            from === this.open
+                ? this.editor?.editor.view.focus()
+                : isTitle
+                  ? this.titles.focus(from)
+                  : this.writeHere(from)?.focus({ preventScroll: true });
         }
-        byId('notes-empty').hidden = this.box.children.length > 0;
+        this.tellHere(this.open ?? from ?? null);
     }
 
-    /** @param {string} id @param {number} level @param {number} depth of its heading */
-    section(id, level, depth) {
-        const { tree } = this.page;
-        const topic = tree.noteBearer(id);
-        const title = id === ROOT ? 'Opening note' : topic.title || 'Untitled';
-        const read = element('div', {
-            class: 'read',
-            onclick: (/** @type {MouseEvent} */ event) => !around(event, 'a') && !String(getSelection() ?? '') && this.edit(id),
-        });
-        if (this.html.has(id)) {
-            // PHP has made it out of the note, and escaped it.
-            read.innerHTML = this.html.get(id) ?? '';
-        } else {
-            read.append(element('p', { class: 'quiet' }, 'No note yet'));
-        }
-        const head = element(
-            /** @type {'h2'} */ (`h${Math.min(6, depth + 1)}`),
-            { id: `note-of-${id}` },
-            topic.label && element('span', { class: 'n' }, topic.label),
-            ' ',
-            title,
-        );
-        return element(
-            'section',
-            { 'data-topic': id, 'aria-labelledby': head.id, class: `note-of level-${Math.min(3, Math.max(1, level))}` },
-            element(
-                'div',
-                { class: 'note-of-head' },
-                head,
-                element(
-                    'button',
-                    {
-                        type: 'button',
-                        class: 'plain write-here',
-                        'aria-label': `Write in the note of ${title}`,
-                        onclick: () => this.edit(id),
-                    },
-                    'Write',
-                ),
-            ),
-            read,
-        );
+    /** The words of the section that one is in. @param {string | null} id */
+    tellHere(id) {
+        const words = id && this.page.tree.noteBearer(id) ? wordsOf(this.page.tree, id) || '0' : '';
+        byId('draft-here').textContent = words ? `${words} words here` : '';
     }
 
-    /** Writes in the note of a topic, from this moment on. @param {string} id */
-    edit(id) {
+    /** @param {MouseEvent} event */
+    clicked(event) {
+        const id = around(event, '[data-topic]')?.dataset.topic;
+        const act = around(event, '[data-act]');
+        if (!id) {
+            return;
+        }
+        if (act?.dataset.act === 'write') {
+            this.edit(id);
+        } else if (act) {
+            this.asked = id;
+            this.page.outline.menu.open(id, act);
+        } else if (around(event, '.read') && !around(event, 'a') && !String(getSelection() ?? '')) {
+            this.edit(id);
+        }
+    }
+
+    /** Writes in the text of a topic, from this moment on. @param {string} id @param {'start' | 'end'} [where] */
+    edit(id, where = 'end') {
         if (!this.page.session.rights.mayWrite) {
             return;
         }
-        if (this.open === id) {
-            return;
+        if (this.open !== id) {
+            this.close();
+            const place = this.box.querySelector(`[data-topic="${id}"]`);
+            if (!place) {
+                return;
+            }
+            this.open = id;
+            place.classList.add('is-open');
+            firstOf(place, '.read').hidden = true;
+            this.begin(place.appendChild(element('div', { class: 'write' })), id);
         }
-        this.close();
-        const section = this.box.querySelector(`[data-topic="${id}"]`);
-        if (!section) {
-            return;
-        }
-        this.open = id;
-        section.classList.add('is-open');
-        firstOf(section, '.read').hidden = true;
-        const place = section.appendChild(element('div', { class: 'write' }));
-        this.begin(place, id);
+        this.editor?.focusAt(where);
+        this.tellHere(id);
     }
 
-    /**
-     * Lets one write in a section.
-     * @param {HTMLElement} place
-     * @param {string} id
-     */
+    /** Lets one write in a section. @param {HTMLElement} place @param {string} id */
     begin(place, id) {
-        this.editor ??= new NoteEditor(this.page.desk, {
-            box: this.text,
-            tools: this.tools,
-            onState: () => {},
-            onRemoved: () => this.outwards(),
-        });
+        if (!this.editor) {
+            const on = { onState: () => {}, onRemoved: () => this.outwards() };
+            this.editor = new NoteEditor(this.page.desk, { box: this.text, tools: this.tools, ...on });
+            this.editor.editor.registerPlugin(this.crossing.plugin, (plugin, all) => [plugin, ...all]);
+        }
         place.append(this.text, this.tools);
         this.editor.take(id);
-        this.editor.focus();
     }
 
-    /** Reads the note again that was written in: as it stood in the editor, until PHP has printed it. */
+    /** Reads the text again that was written in: as it stood in the editor, until PHP has printed it. */
     close() {
-        if (!this.open) {
+        const { open, editor } = this;
+        if (!open) {
             return;
         }
-        const { open, editor } = this;
         if (editor) {
-            this.html.set(open, editor.html);
+            this.take(open, editor.body.isBlank ? undefined : editor.html);
             editor.commit();
         }
         this.open = null;
         editor?.take(null);
-        this.drawn = null;
+        this.made.delete(open);
         this.draw();
-        this.load();
-    }
-
-    /** @param {KeyboardEvent} event */
-    pressed(event) {
-        if (event.key === 'Enter' && (event.ctrlKey || event.metaKey) && this.open) {
-            event.preventDefault();
-            event.stopPropagation();
-            this.outwards();
-        }
+        this.load([open]);
     }
 }

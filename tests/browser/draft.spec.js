@@ -1,0 +1,139 @@
+import { expect } from '@playwright/test';
+import { findings, planOf, share, test, Writer } from './writer.js';
+
+const text = (page) => page.getByRole('textbox', { name: 'Note' });
+const region = (page, name) => page.getByRole('region', { name, exact: true });
+const headings = (page) => page.getByRole('main').getByRole('heading').evaluateAll((all) => all.filter((one) => one.checkVisibility() && one.tagName !== 'H1').map((one) => one.textContent.trim()));
+/** Where the caret is: in which section, and whether in its title or its text. */
+const where = (page) =>
+    page.evaluate(() => {
+        const here = document.activeElement;
+        return `${here.closest('[data-topic]')?.querySelector('.draft-head')?.textContent.trim() ?? ''} ${here.matches('.draft-title') ? 'title' : here.matches('.ProseMirror') ? 'text' : here.className}`;
+    });
+
+async function draftOf(page, ...lines) {
+    const writer = await planOf(page, 'The text', ...lines);
+    await writer.view('Draft');
+    await expect(page.getByRole('heading', { name: /Wall/ }).first()).toBeVisible();
+    return writer;
+}
+
+test('the text is written from one section into the next and back by the keys', async ({ page }) => {
+    const writer = await draftOf(page, 'Wall', '  Stone', 'Tide');
+    await expect(region(page, '1 Wall')).toContainText('Nothing written here yet. One section follows.');
+    await region(page, '1 Wall').locator('.draft-title').click();
+    await writer.type('[End]', '[Enter]');
+    await expect(text(page)).toBeFocused();
+    await writer.type('It stood long.', '[ArrowDown]');
+    await expect.poll(() => where(page)).toBe('1.1 Stone title');
+    await writer.type('[ArrowDown]', 'Chalk.', '[ArrowRight]');
+    await expect.poll(() => where(page)).toBe('2 Tide title');
+    await writer.type('[ArrowUp]');
+    await expect.poll(() => where(page)).toBe('1.1 Stone text');
+    // What is typed before the text has come goes on at its end.
+    await writer.type(' And flint.');
+    await expect(text(page)).toHaveText('Chalk. And flint.');
+    await writer.type('[Home]', '[ArrowLeft]');
+    await expect.poll(() => where(page)).toBe('1.1 Stone title');
+    await writer.type('[ArrowUp]', '!');
+    await expect(region(page, '1 Wall')).toContainText('It stood long.!');
+    await writer.saved();
+    await page.reload();
+    await expect(region(page, '1 Wall')).toContainText('It stood long.!');
+    await expect(region(page, '1.1 Stone')).toContainText('Chalk. And flint.');
+    expect(await findings(page)).toEqual([]);
+    expect(writer.problems).toEqual([]);
+});
+
+test('titles are written in place, sections made after this one, moved and taken back', async ({ page }) => {
+    const writer = await draftOf(page, 'Wall', '  Stone', 'Tide');
+    await region(page, '1.1 Stone').locator('.draft-title').click();
+    await writer.type('[End]', 's and clay', '[Enter]', 'Both were dug here.', '[Control+Enter]');
+    await expect.poll(() => where(page)).toBe('1.2 title');
+    await writer.type('Mortar', '[ArrowDown]');
+    await expect.poll(() => where(page)).toBe('1.2 Mortar text');
+    await writer.type('Lime.', '[Alt+ArrowUp]');
+    await expect.poll(() => headings(page)).toEqual(['1 Wall', '1.1 Mortar', '1.2 Stones and clay', '2 Tide']);
+    await writer.type(' And sand.');
+    await writer.saved();
+    await expect.poll(() => where(page)).toBe('1.1 Mortar text');
+    // One that is left with nothing on it goes by itself.
+    await writer.type('[Control+Enter]');
+    await expect.poll(() => where(page)).toBe('1.2 title');
+    await writer.type('[ArrowUp]');
+    await expect.poll(() => headings(page)).toEqual(['1 Wall', '1.1 Mortar', '1.2 Stones and clay', '2 Tide']);
+    await writer.type('[Escape]');
+    await page.getByRole('banner').getByRole('button', { name: /^Undo: / }).click();
+    await writer.view('Outline');
+    await writer.expectOutline('1 Wall\n  1.1 Mortar\n  1.2 Stones and clay\n2 Tide');
+    expect(writer.problems).toEqual([]);
+});
+
+test('what is shown is chosen: what is empty, a branch, a label; kinds are seen as they print; the menu does what it does in Outline', async ({ page }) => {
+    const writer = await draftOf(page, 'Wall', '  Stone', '  Clay', 'Tide');
+    await page.getByRole('button', { name: 'Write in the note of Stone' }).click();
+    await writer.type('Chalk.', '[Escape]');
+    const show = page.getByLabel('What is shown');
+    await show.selectOption('Only what is empty');
+    await expect.poll(() => headings(page)).toEqual(['1 Wall', '1.2 Clay', '2 Tide']);
+    await show.selectOption('2 Tide');
+    await expect.poll(() => headings(page)).toEqual(['2 Tide']);
+    await show.selectOption('Everything');
+    await region(page, '1.2 Clay').hover();
+    await page.getByRole('button', { name: 'More for Clay' }).click();
+    const menu = page.getByRole('dialog', { name: 'Topic: Clay' });
+    await menu.getByRole('group', { name: 'Prints as' }).getByRole('button', { name: 'aside' }).click();
+    await expect(menu).toBeHidden();
+    await expect(page.getByRole('button', { name: 'Write in the note of Clay' })).toBeFocused();
+    await expect(region(page, 'Clay')).toContainText('left out');
+    await page.getByRole('button', { name: 'More for Tide' }).click();
+    await page.getByRole('dialog', { name: 'Topic: Tide' }).getByRole('button', { name: /^Remove/ }).click();
+    await expect.poll(() => headings(page)).toEqual(['1 Wall', '1.1 Stone']);
+    await page.getByRole('banner').getByRole('button', { name: /^Undo: Removed/ }).click();
+    await expect.poll(() => headings(page)).toEqual(['1 Wall', '1.1 Stone', '2 Tide']);
+    await page.getByRole('button', { name: 'Wide', exact: true }).click();
+    await page.reload();
+    await expect(page.getByRole('button', { name: 'Wide', exact: true })).toHaveAttribute('aria-pressed', 'true');
+    expect(await findings(page)).toEqual([]);
+    expect(writer.problems).toEqual([]);
+});
+
+test('what another writes comes in where it stands, and nobody is disturbed; who may only read writes nothing', async ({ page, browser }) => {
+    const writer = await draftOf(page, 'Wall', 'Tide');
+    const other = new Writer(await (await browser.newContext()).newPage());
+    await other.signUp('Ida Lark');
+    share(page, other.email, 'writes');
+    await other.page.goto(new URL(page.url()).pathname);
+    await page.getByRole('button', { name: 'Write in the note of Wall' }).click();
+    await writer.type('It stood ');
+    await other.page.getByRole('button', { name: 'Write in the note of Tide' }).click();
+    await other.type('Twice a day.');
+    await expect(region(page, '2 Tide')).toContainText('Twice a day.', { timeout: 20_000 });
+    await expect(text(page)).toBeFocused();
+    await writer.type('long.');
+    await expect(region(other.page, '1 Wall')).toContainText('It stood long.', { timeout: 20_000 });
+    await writer.saved();
+    share(page, other.email, 'reads');
+    await other.page.reload();
+    await expect(region(other.page, '1 Wall')).toContainText('It stood long.');
+    await region(other.page, '1 Wall').locator('.read').click();
+    await expect(text(other.page)).toHaveCount(0);
+    await expect(other.page.getByRole('button', { name: /^Write in/ })).toHaveCount(0);
+    await expect(other.page.locator('.draft-title')).toHaveCount(0);
+    expect([...writer.problems, ...other.problems]).toEqual([]);
+});
+
+test('by touch a section is written in, and a text of a thousand sections can be written at once, found, and gone to by the strip', async ({ browser }) => {
+    const context = await browser.newContext({ viewport: { width: 820, height: 1180 }, hasTouch: true });
+    const page = await context.newPage();
+    const lines = Array.from({ length: 1000 }, (_, i) => (i % 100 ? `  Part ${i}` : `Wall ${i}`));
+    const writer = await draftOf(page, ...lines);
+    await region(page, '1.3 Part 3').locator('.read').tap();
+    await expect(text(page)).toBeFocused();
+    await writer.type('Here.');
+    await page.getByRole('navigation', { name: /sections|strip/i }).or(page.locator('#strip')).getByText('Wall 900').first().tap();
+    await expect(region(page, '10 Wall 900')).toBeInViewport();
+    await expect(page.getByRole('region', { name: '10.99 Part 999' })).toBeAttached();
+    expect(writer.problems).toEqual([]);
+    await context.close();
+});
