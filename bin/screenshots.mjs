@@ -148,14 +148,6 @@ await main.keyboard.press('Escape');
 await main.keyboard.press('Escape');
 await main.getByRole('button', { name: 'Close the note' }).click();
 await main.getByRole('treeitem', { name: /The marsh before the wall/ }).locator('.n').click();
-await main.keyboard.press('Shift+F');
-await main.keyboard.press('ArrowDown');
-await main.keyboard.press('Shift+ArrowDown');
-await main.keyboard.press('Shift+ArrowDown');
-await main.mouse.move(640, 4);
-await shot(main, 'outline-marked');
-await main.keyboard.press('Escape');
-await main.keyboard.press('Escape');
 await main.keyboard.press('Control+f');
 await main.keyboard.type('creek');
 await main.getByLabel('Replace with').fill('inlet');
@@ -173,7 +165,7 @@ for (const [title, arrangement, name, note] of [['Bringing Back the Tide', 'Spin
 }
 await main.getByRole('button', { name: 'Spine' }).click();
 await main.waitForTimeout(500);
-for (const [view, name] of [['Draft', 'draft'], ['Sources', 'sources']]) {
+for (const [view, name] of [['Draft', 'draft'], ['Check', 'check'], ['Sources', 'sources']]) {
     await main.getByRole('link', { name: view, exact: true }).click();
     await main.waitForTimeout(900);
     await main.locator('.open-source').nth(2).click({ timeout: 900 }).catch(() => {});

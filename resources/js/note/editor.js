@@ -122,8 +122,8 @@ export class NoteEditor {
         put();
         view.focus();
         if (!this.body.hasCome) {
-            const { head } = view.state.selection;
-            this.body.coming?.then(() => topic === this.topic && view.hasFocus() && view.state.selection.head === head && put());
+            // What was written meanwhile has put the caret where it belongs.
+            this.body.coming?.then(() => topic === this.topic && view.hasFocus() && !this.body.change && put());
         }
     }
 

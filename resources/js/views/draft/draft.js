@@ -5,7 +5,7 @@ import { element } from '../../ui/element.js';
 import { ROOT, TRAY } from '../../state/plan.js';
 import { Crossing } from './crossing.js';
 import { asKnown } from './as-known.js';
-import { arrange, drawnFrom, renumber, section, wordsOf } from './section.js';
+import { arrange, drawnFrom, inParts, renumber, section, wordsOf } from './section.js';
 import { Shown } from './shown.js';
 import { DraftTitles } from './titles.js';
 
@@ -22,6 +22,8 @@ export class Draft {
         this.read = new Map();
         /** Topic → its section, and what that was drawn from. @type {Map<string, {from: string, node: HTMLElement}>} */
         this.made = new Map();
+        /** Main section → the part of the page that holds it. @type {Map<string, HTMLElement>} */
+        this.parts = new Map();
         /** The topic that is written in. @type {string | null} */
         this.open = null;
         /** The one whose menu was opened last. @type {string | null} */
@@ -70,6 +72,7 @@ export class Draft {
         this.editor?.take(null);
         this.open = null;
         this.made.clear();
+        this.parts.clear();
         this.box.replaceChildren();
     }
 
@@ -154,7 +157,7 @@ export class Draft {
         });
         // What is taken away or moved loses the keyboard: that is no leaving of a title.
         this.titles.isDrawn = true;
-        arrange(this.box, sections);
+        arrange(this.box, inParts(this, sections));
         this.titles.isDrawn = false;
         byId('notes-empty').hidden = sections.length > 0;
         // The keyboard stays where it was, though its section was moved or made anew.

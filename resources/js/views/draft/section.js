@@ -1,9 +1,11 @@
-import { counted, figures } from '../../lib/counted.js';
+import { figures } from '../../lib/counted.js';
 import { classes, colour, element, icon } from '../../ui/element.js';
 import { ROOT } from '../../state/plan.js';
 
 /** @type {Record<string, string>} */
 const NOTHING = { point: 'No text of its own', quote: 'No text of its own', aside: 'Nothing written here yet; it does not print' };
+
+const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten', 'Eleven', 'Twelve'];
 
 /**
  * What a topic prints as; the opening note as a section does.
@@ -15,10 +17,7 @@ export const kindOf = (tree, id) => tree.get(id)?.kind ?? 'section';
 function missing(tree, id) {
     const kind = kindOf(tree, id);
     const follow = tree.partsOf(id).filter((part) => tree.get(part)?.kind === 'section').length;
-    const after =
-        follow && id !== ROOT
-            ? ` ${counted(follow, 'section').replace(/^1 section$/, 'One section')} ${follow === 1 ? 'follows' : 'follow'}.`
-            : '';
+    const after = follow && id !== ROOT ? ` ${NUMBERS[follow] ?? follow} ${follow === 1 ? 'section follows' : 'sections follow'}.` : '';
     return `${NOTHING[kind] ?? 'Nothing written here yet'}.${after}`;
 }
 
@@ -130,6 +129,25 @@ export function renumber(node, tree, id) {
     if (words) {
         words.textContent = wordsOf(tree, id);
     }
+}
+
+/**
+ * The sections in parts of the page, one for each main section: what is far from sight is passed over as one.
+ * @param {import('./draft.js').Draft} draft
+ * @param {HTMLElement[]} sections in order
+ * @returns {HTMLElement[]}
+ */
+export function inParts(draft, sections) {
+    /** @type {Map<HTMLElement, HTMLElement[]>} */
+    const held = new Map();
+    for (const node of sections) {
+        const main = draft.page.tree.mainSection(node.dataset.topic ?? ROOT) ?? ROOT;
+        const part = draft.parts.get(main) ?? element('div', { class: 'draft-part' });
+        draft.parts.set(main, part);
+        held.get(part)?.push(node) ?? held.set(part, [node]);
+    }
+    held.forEach((nodes, part) => arrange(part, nodes));
+    return [...held.keys()];
 }
 
 /** Puts elements into a box in their order, and moves none that stands right already. @param {Element} box @param {Element[]} wanted */
