@@ -33,7 +33,12 @@ test('the text is written from one section into the next and back by the keys', 
     // What is typed before the text has come goes on at its end.
     await writer.type(' And flint.');
     await expect(text(page)).toHaveText('Chalk. And flint.');
-    await writer.type('[Home]', '[ArrowLeft]');
+    // A key that comes within a few milliseconds of a letter can be lost to the letter.
+    await expect(async () => {
+        await writer.type('[Home]');
+        expect(await page.evaluate(() => getSelection().focusOffset)).toBe(0);
+    }).toPass();
+    await writer.type('[ArrowLeft]');
     await expect.poll(() => where(page)).toBe('1.1 Stone title');
     await writer.type('[ArrowUp]', '!');
     await expect(region(page, '1 Wall')).toContainText('It stood long.!');
