@@ -339,6 +339,18 @@ final class CheckTest extends TestCase
         self::assertNull(Reading::read(['spots' => [['?']]] + $stored, 'en'));
     }
 
+    /** Texts made to be slow are read to their end: what grows with the square of their length would not come back. */
+    public function testTextsMadeToBeSlowAreRead(): void
+    {
+        foreach (['aa', 'gegeg', "\u{E4}", 'a ', 'is a', 'wird ge', '"', "'", '. ', '  ', '“a', 'www.', 'aly ', ') '] as $piece) {
+            foreach (['en', 'de'] as $language) {
+                $text = 'wird is ' . str_repeat($piece, intdiv(400_000, \strlen($piece)));
+                $reading = Reader::note(Note::of([Node::plain($text, Build::ulid(1))]), $language);
+                self::assertSame(1, $reading->paragraphs->count, "{$piece} in {$language}");
+            }
+        }
+    }
+
     public function testRulesAreSwitchedOffAndFindingsSetAside(): void
     {
         $plan = self::plan("Tide\nMud\nWall", ['Wall' => 'The  wall.']);
