@@ -74,6 +74,23 @@ test('titles are written in place, sections made after this one, moved and taken
     expect(writer.problems).toEqual([]);
 });
 
+test('a title that is just being written is kept when one undoes, goes elsewhere or leaves', async ({ page }) => {
+    const writer = await draftOf(page, 'Wall', 'Tide');
+    const title = region(page, '1 Wall').locator('.draft-title');
+    await title.click();
+    await writer.type('[End]', 's', '[Control+z]');
+    await expect.poll(() => headings(page)).toEqual(['1 Wall', '2 Tide']);
+    await writer.type(' of clay');
+    await writer.view('Outline');
+    await writer.expectOutline('1 Wall of clay\n2 Tide');
+    await writer.view('Draft');
+    await region(page, '2 Tide').locator('.draft-title').click();
+    await writer.type('[End]', 's');
+    await page.reload();
+    await expect.poll(() => headings(page)).toEqual(['1 Wall of clay', '2 Tides']);
+    expect(writer.problems).toEqual([]);
+});
+
 test('what is shown is chosen: what is empty, a branch, a label; kinds are seen as they print; the menu does what it does in Outline', async ({ page }) => {
     const writer = await draftOf(page, 'Wall', '  Stone', '  Clay', 'Tide');
     await page.getByRole('button', { name: 'Write in the note of Stone' }).click();

@@ -69,7 +69,10 @@ final class OpmlWriter implements Writer
         foreach ($choices->from === Plan::ROOT ? $plan->foreign : [] as $name => $value) {
             $xml->writeElement($name, $value);
         }
-        $xml->writeElement('e:plan', self::json($plan->properties->toArray()));
+        // What was set aside is about topics that have other ids when they come home.
+        $left = ['set_aside' => 1] + ($plan->properties->rulesOff === [] ? ['rules_off' => 1] : []);
+        $properties = array_diff_key($plan->properties->toArray(), $left);
+        $xml->writeElement('e:plan', self::json($properties));
         // A branch takes along the sources that its notes cite.
         $sources = $choices->from === Plan::ROOT ? $plan->sources : $this->printed->references->cited;
         if ($sources !== []) {

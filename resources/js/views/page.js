@@ -131,6 +131,7 @@ export class Page extends Anywhere {
         for (const closer of document.querySelectorAll('dialog [data-close]')) {
             closer.addEventListener('click', () => closer.closest('dialog')?.close());
         }
+        addEventListener('pagehide', () => this.views.all.forEach((view) => view.commit()));
         planMenu((command) => this.commands.run('anywhere', command));
     }
 
@@ -239,6 +240,7 @@ export class Page extends Anywhere {
 
     /** What is written in notes goes out now. */
     commit() {
+        this.views.all.forEach((view) => view.commit());
         this.desk.editors.forEach((editor) => editor.commit());
         this.queue.flush();
     }

@@ -12,6 +12,7 @@ import { holdKeys } from '../lib/held-keys.js';
  * @property {(id: string) => void} [retitled] one title is another one, and nothing else
  * @property {(event: Event) => void} [outwards] Escape: from the inner to the outer
  * @property {(answer: object) => void} [told] PHP has told what has changed, whether the view is in sight or not
+ * @property {() => void} [commit] what is being written goes out now
  * @property {() => void} [toldByOthers] and it was not by what was done here
  */
 
@@ -36,6 +37,7 @@ const NOTHING = {
     retitled() {},
     outwards() {},
     told() {},
+    commit() {},
     toldByOthers() {},
 };
 

@@ -1,6 +1,6 @@
 import { around, byId, firstOf, held } from '../../lib/dom.js';
 import { send } from '../../lib/http.js';
-import { NoteEditor } from '../../note/editor.js';
+import { beginIn } from './begin.js';
 import { element } from '../../ui/element.js';
 import { ROOT, TRAY } from '../../state/plan.js';
 import { Crossing } from './crossing.js';
@@ -8,6 +8,9 @@ import { asKnown } from './as-known.js';
 import { arrange, drawnFrom, inParts, renumber, section, wordsOf } from './section.js';
 import { Shown } from './shown.js';
 import { DraftTitles } from './titles.js';
+
+/** More notes than these are asked for with all. */
+const MANY = 100;
 
 /** The whole text in reading order, written where it stands. One editor goes to the section that is written in. */
 export class Draft {
@@ -30,7 +33,7 @@ export class Draft {
         this.asked = null;
         this.text = element('div', { class: 'page' });
         this.tools = /** @type {HTMLElement} */ (firstOf(document, '#note .tools').cloneNode(true));
-        /** One editor, which goes to the section that is written in; made when one first writes. @type {NoteEditor | null} */
+        /** Goes to the section that is written in; made when one first writes. @type {import('../../note/editor.js').NoteEditor | null} */
         this.editor = null;
         this.titles = new DraftTitles(this);
         this.crossing = new Crossing(this);
@@ -67,13 +70,21 @@ export class Draft {
         }
     }
 
+    /** What is written in a title goes out now. */
+    commit() {
+        this.titles.commit();
+    }
+
     leave() {
+        this.titles.commit();
+        this.titles.isDrawn = true;
         this.editor?.commit();
         this.editor?.take(null);
         this.open = null;
         this.made.clear();
         this.parts.clear();
         this.box.replaceChildren();
+        this.titles.isDrawn = false;
     }
 
     /** @param {import('../../state/topics.js').Answer} answer */
@@ -86,7 +97,8 @@ export class Draft {
             .map((/** @type {{id: string}} */ { id }) => id)
             .filter((/** @type {string} */ id) => id !== this.open);
         // References in other notes name the numbers that are others now.
-        answer.whole || answer.numbers?.runs.length ? this.load() : touched.length && this.load(touched);
+        const isMuch = answer.whole || answer.numbers?.runs.length || touched.length > MANY;
+        isMuch ? this.load() : touched.length && this.load(touched);
     }
 
     /** @param {string} id */
@@ -149,6 +161,7 @@ export class Draft {
             // What is being written in stays as it is.
             if (known && (known.from === drawn || id === this.open || (isTitle && id === from))) {
                 renumber(known.node, this.page.tree, id);
+                this.titles.refresh(id, known.node);
                 return known.node;
             }
             const node = section(this, id, level, depth);
@@ -208,21 +221,10 @@ export class Draft {
             this.open = id;
             place.classList.add('is-open');
             firstOf(place, '.read').hidden = true;
-            this.begin(place.appendChild(element('div', { class: 'write' })), id);
+            beginIn(this, place.appendChild(element('div', { class: 'write' })), id);
         }
         this.editor?.focusAt(where);
         this.tellHere(id);
-    }
-
-    /** Lets one write in a section. @param {HTMLElement} place @param {string} id */
-    begin(place, id) {
-        if (!this.editor) {
-            const on = { onState: () => {}, onRemoved: () => this.outwards() };
-            this.editor = new NoteEditor(this.page.desk, { box: this.text, tools: this.tools, ...on });
-            this.editor.editor.registerPlugin(this.crossing.plugin, (plugin, all) => [plugin, ...all]);
-        }
-        place.append(this.text, this.tools);
-        this.editor.take(id);
     }
 
     /** Reads the text again that was written in: as it stood in the editor, until PHP has printed it. */

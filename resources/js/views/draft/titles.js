@@ -4,6 +4,17 @@ import { element } from '../../ui/element.js';
 
 const AFTER_TYPING = 600;
 
+/** Plain text alone where the browser knows of that. */
+function editable() {
+    const probe = document.createElement('span');
+    try {
+        probe.contentEditable = 'plaintext-only';
+    } catch {
+        return 'true';
+    }
+    return 'plaintext-only';
+}
+
 /** The titles in the text, each written where it stands. */
 export class DraftTitles {
     /** @param {import('./draft.js').Draft} draft */
@@ -14,6 +25,8 @@ export class DraftTitles {
         this.was = null;
         /** A section that was made here and has nothing yet, and the step that made it. @type {{id: string, step: string} | null} */
         this.fresh = null;
+        /** The topic whose title was written in, and is not kept yet. @type {string | null} */
+        this.written = null;
         /** Whether a title is left for the text under it. */
         this.isGoingIn = false;
         /** Whether the page is being drawn. */
@@ -32,7 +45,7 @@ export class DraftTitles {
             'span',
             {
                 class: 'draft-title',
-                contenteditable: 'plaintext-only',
+                contenteditable: editable(),
                 spellcheck: 'true',
                 'data-empty': 'Untitled',
                 onfocus: () => this.begun(id),
@@ -75,6 +88,7 @@ export class DraftTitles {
 
     /** @param {string} id */
     soon(id) {
+        this.written = id;
         clearTimeout(this.waiting);
         this.waiting = setTimeout(() => this.keep(id), AFTER_TYPING);
     }
@@ -82,12 +96,31 @@ export class DraftTitles {
     /** What stands in the field is the title from now on. @param {string} id */
     keep(id) {
         clearTimeout(this.waiting);
+        this.written = null;
         const topic = this.page.tree.get(id);
-        const title = (this.of(id)?.textContent ?? '').replace(/\s+/g, ' ').trim();
-        if (topic && title !== topic.title) {
+        const field = this.of(id);
+        const title = (field?.textContent ?? '').replace(/\s+/g, ' ').trim();
+        if (topic && field && title !== topic.title) {
             const step = this.fresh?.id === id ? this.fresh.step : this.page.stepFor(`title ${id}`);
             this.page.perform({ type: 'retitle', topic: id, title, was: this.was ?? topic.title }, step);
             this.was = title;
+        }
+    }
+
+    /** What is written in a title, and is not kept yet, is kept now. */
+    commit() {
+        this.written && this.keep(this.written);
+    }
+
+    /** Shows what a title has become, by an undo or by others, where nobody is writing it. @param {string} id @param {HTMLElement} node */
+    refresh(id, node) {
+        const field = /** @type {HTMLElement | null} */ (node.querySelector('.draft-title'));
+        const title = this.page.tree.get(id)?.title ?? '';
+        if (field && this.written !== id && field.textContent?.replace(/\s+/g, ' ').trim() !== title) {
+            field.textContent = title;
+            this.was = title;
+            field === document.activeElement && getSelection()?.selectAllChildren(field);
+            field === document.activeElement && getSelection()?.collapseToEnd();
         }
     }
 
