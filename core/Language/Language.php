@@ -80,7 +80,12 @@ final readonly class Language
     /** Within a sentence; where nouns keep their capital, with it. */
     public function low(string $word): string
     {
-        return $this->table()['nounsKeepCapitals'] ? $this->say($word) : mb_strtolower($this->say($word));
+        return $this->keepsCapitalsOfNouns() ? $this->say($word) : mb_strtolower($this->say($word));
+    }
+
+    public function keepsCapitalsOfNouns(): bool
+    {
+        return $this->table()['nounsKeepCapitals'];
     }
 
     /** @return string the month of a year, 1 to 12, as it stands in a date */

@@ -7,6 +7,7 @@ namespace Embrel\Check\Rules;
 use Embrel\Check\Finding;
 use Embrel\Check\Ground;
 use Embrel\Check\Rule;
+use Embrel\Language\Language;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
 
@@ -87,8 +88,10 @@ final class Titles implements RuleSet
                 $titles[$id] = $ground->plan->topics[$id]->title;
             }
         }
-        $isGerman = str_starts_with(strtolower($ground->plan->properties->language), 'de');
-        $forms = ['question' => self::asks(...), 'stop' => self::stops(...)] + ($isGerman ? [] : ['capitals' => self::capitals(...)]);
+        $forms = ['question' => self::asks(...), 'stop' => self::stops(...)];
+        if (!Language::of($ground->plan->properties->language)->keepsCapitalsOfNouns()) {
+            $forms['capitals'] = self::capitals(...);
+        }
         foreach ($forms as $form => $has) {
             $answers = [];
             foreach ($titles as $id => $title) {
