@@ -62,7 +62,9 @@
                         <legend class="legend mb-2">Start with the sections of</legend>
                         @foreach (\Embrel\Intake\Pattern::cases() as $pattern)
                             <label><input type="radio" name="pattern" value="{{ $pattern->value }}" x-bind:disabled="!choosing">
-                                <strong>{{ $pattern->label() }}</strong><small>{{ implode(' · ', $pattern->sections()) }}</small></label>
+                                <strong>{{ $pattern->label() }}</strong><small>{{ implode(' · ', $pattern->sections()) }}</small>
+                                <span class="pattern-tree">@foreach ($pattern->tree() as $section => $parts)<span
+                                    class="main">{{ $section }}</span>@foreach ($parts as $part)<span>{{ $part }}</span>@endforeach @endforeach</span></label>
                         @endforeach
                     </fieldset>
                 </form>
