@@ -4,7 +4,17 @@ import { median, workOfKeys } from './trace.mjs';
 const KEYS = 120;
 const LOADS = 5;
 const [, , address, empty] = process.argv;
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] });
+const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+    ],
+});
 
 /** Milliseconds from the request until a letter stands in the outline, or in the text. */
 async function loading(view) {
@@ -12,15 +22,25 @@ async function loading(view) {
     const start = performance.now();
     await page.goto(`${address}${view}`, { waitUntil: 'commit' });
     if (view === '') {
-        await page.waitForFunction(() => document.activeElement?.getAttribute('role') === 'tree' && document.querySelectorAll('[role=treeitem]').length > 10, null, { polling: 'raf' });
+        await page.waitForFunction(
+            () => document.activeElement?.getAttribute('role') === 'tree' && document.querySelectorAll('[role=treeitem]').length > 10,
+            null,
+            { polling: 'raf' },
+        );
         await page.keyboard.press('Enter');
         await page.keyboard.press('x');
         await page.waitForFunction(() => document.activeElement?.value?.endsWith('x'), null, { polling: 'raf' });
     } else {
-        await page.waitForFunction(() => document.querySelectorAll('.note-of .read:not(.is-missing)').length > 900, null, { polling: 'raf' });
+        await page.waitForFunction(() => document.querySelectorAll('.note-of .read:not(.is-missing)').length > 900, null, {
+            polling: 'raf',
+        });
         await page.locator('.draft-title').nth(1).click();
         await page.keyboard.press('Enter');
-        await page.waitForFunction(() => document.activeElement?.matches('#draft .ProseMirror') && document.activeElement.textContent.length > 20, null, { polling: 'raf' });
+        await page.waitForFunction(
+            () => document.activeElement?.matches('#draft .ProseMirror') && document.activeElement.textContent.length > 20,
+            null,
+            { polling: 'raf' },
+        );
         await page.keyboard.press('x');
         await page.waitForFunction(() => document.activeElement?.textContent.startsWith('x'), null, { polling: 'raf' });
     }
@@ -76,13 +96,22 @@ for (let i = 0; i < LOADS; i++) {
     }
 }
 const [outline, draft] = [median(times['']), median(times['/draft'])];
-console.log(`the draft of 1,000 sections with 100,000 words, until it can be typed in: ${(draft / outline).toFixed(2)} times Outline (${draft.toFixed(0)} ms against ${outline.toFixed(0)} ms)`);
+console.log(
+    `the draft of 1,000 sections with 100,000 words, until it can be typed in: ${(draft / outline).toFixed(2)} times Outline (${draft.toFixed(0)} ms against ${outline.toFixed(0)} ms)`,
+);
 const [little, much] = [await typing(empty), await typing(address)];
-console.log(`a key in its text: ${(much / little).toFixed(2)} times a key in an empty one (${much.toFixed(2)} ms against ${little.toFixed(2)} ms)`);
-const floor = await frames((page) => page.setContent('<div id="draft" style="height:700px;overflow:auto"><div style="height:400000px"></div></div>'), '#draft');
+console.log(
+    `a key in its text: ${(much / little).toFixed(2)} times a key in an empty one (${much.toFixed(2)} ms against ${little.toFixed(2)} ms)`,
+);
+const floor = await frames(
+    (page) => page.setContent('<div id="draft" style="height:700px;overflow:auto"><div style="height:400000px"></div></div>'),
+    '#draft',
+);
 const rate = await frames(async (page) => {
     await page.goto(`${address}/draft`);
     await page.waitForFunction(() => document.querySelectorAll('.note-of .read:not(.is-missing)').length > 900);
 }, '#draft');
-console.log(`scrolling it: ${(rate / floor).toFixed(2)} of the frame rate of an empty page (${rate.toFixed(0)} against ${floor.toFixed(0)} a second)`);
+console.log(
+    `scrolling it: ${(rate / floor).toFixed(2)} of the frame rate of an empty page (${rate.toFixed(0)} against ${floor.toFixed(0)} a second)`,
+);
 await browser.close();

@@ -7,6 +7,8 @@ namespace App\Store;
 use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Layout\Map\Look;
+use Embrel\Pace\WritingDays;
+use Embrel\Plan\InvalidValue;
 use Illuminate\Support\Facades\DB;
 
 /** What is each person's own on a plan: what they keep folded, and on what they look. Never an operation, never undone. */
@@ -51,44 +53,40 @@ final class PersonalState
 
     public function map(User $user, PlanRow $plan): Look
     {
-        $kept = DB::table('plan_views')->where('user_id', $user->id)->where('plan_id', $plan->id)->value('map');
-        $kept = \is_string($kept) ? json_decode($kept, true) : null;
-
-        return Look::from(\is_array($kept) ? $kept : []);
+        return Look::from($this->kept($user, $plan, 'map'));
     }
 
     public function keepMap(User $user, PlanRow $plan, Look $look): void
     {
-        DB::table('plan_views')->upsert(
-            [['user_id' => $user->id, 'plan_id' => $plan->id, 'map' => json_encode($look->toArray(), JSON_THROW_ON_ERROR)]],
-            ['user_id', 'plan_id'],
-            ['map'],
-        );
+        $this->keep($user, $plan, 'map', $look->toArray());
     }
 
     /** @return array<string, mixed> what was chosen at the last hand-over of this plan */
     public function handOver(User $user, PlanRow $plan): array
     {
-        $kept = DB::table('plan_views')->where('user_id', $user->id)->where('plan_id', $plan->id)->value('hand_over');
-        $kept = \is_string($kept) ? json_decode($kept, true) : null;
-
-        return \is_array($kept) ? $kept : [];
+        return $this->kept($user, $plan, 'hand_over');
     }
 
     /** @param array<string, mixed> $choices */
     public function keepHandOver(User $user, PlanRow $plan, array $choices): void
     {
-        DB::table('plan_views')->upsert(
-            [
-                [
-                    'user_id' => $user->id,
-                    'plan_id' => $plan->id,
-                    'hand_over' => json_encode($choices, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
-                ],
-            ],
-            ['user_id', 'plan_id'],
-            ['hand_over'],
-        );
+        $this->keep($user, $plan, 'hand_over', $choices);
+    }
+
+    /** The days on which they write: every day, until they say otherwise. */
+    public function writingDays(User $user, PlanRow $plan): WritingDays
+    {
+        $kept = $this->kept($user, $plan, 'writing_days');
+        try {
+            return $kept === [] ? WritingDays::all() : WritingDays::of($kept['weekdays'] ?? [], $kept['off'] ?? []);
+        } catch (InvalidValue) {
+            return WritingDays::all();
+        }
+    }
+
+    public function keepWritingDays(User $user, PlanRow $plan, WritingDays $on): void
+    {
+        $this->keep($user, $plan, 'writing_days', $on->toArray());
     }
 
     public function keepLook(User $user, PlanRow $plan, ?string $focus, bool $dimmed): void
@@ -97,6 +95,26 @@ final class PersonalState
             [['user_id' => $user->id, 'plan_id' => $plan->id, 'focus' => $focus, 'dimmed' => $dimmed]],
             ['user_id', 'plan_id'],
             ['focus', 'dimmed'],
+        );
+    }
+
+    /** @return array<string, mixed> empty when nothing is kept there */
+    private function kept(User $user, PlanRow $plan, string $column): array
+    {
+        $kept = DB::table('plan_views')->where('user_id', $user->id)->where('plan_id', $plan->id)->value($column);
+        $kept = \is_string($kept) ? json_decode($kept, true) : null;
+
+        return \is_array($kept) ? $kept : [];
+    }
+
+    /** @param array<string, mixed> $value */
+    private function keep(User $user, PlanRow $plan, string $column, array $value): void
+    {
+        $json = json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+        DB::table('plan_views')->upsert(
+            [['user_id' => $user->id, 'plan_id' => $plan->id, $column => $json]],
+            ['user_id', 'plan_id'],
+            [$column],
         );
     }
 }

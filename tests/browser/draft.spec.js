@@ -3,12 +3,18 @@ import { findings, planOf, share, test, Writer } from './writer.js';
 
 const text = (page) => page.getByRole('textbox', { name: 'Note' });
 const region = (page, name) => page.getByRole('region', { name, exact: true });
-const headings = (page) => page.getByRole('main').getByRole('heading').evaluateAll((all) => all.filter((one) => one.checkVisibility() && one.tagName !== 'H1').map((one) => one.textContent.trim()));
+const headings = (page) =>
+    page
+        .getByRole('main')
+        .getByRole('heading')
+        .evaluateAll((all) => all.filter((one) => one.checkVisibility() && one.tagName !== 'H1').map((one) => one.textContent.trim()));
 /** Where the caret is: in which section, and whether in its title or its text. */
 const where = (page) =>
     page.evaluate(() => {
         const here = document.activeElement;
-        return `${here.closest('[data-topic]')?.querySelector('.draft-head')?.textContent.trim() ?? ''} ${here.matches('.draft-title') ? 'title' : here.matches('.ProseMirror') ? 'text' : here.className}`;
+        const section = here.closest('[data-topic]')?.querySelector('.draft-head')?.textContent.trim() ?? '';
+        const part = here.matches('.draft-title') ? 'title' : here.matches('.ProseMirror') ? 'text' : here.className;
+        return `${section} ${part}`;
     });
 
 async function draftOf(page, ...lines) {
@@ -68,7 +74,10 @@ test('titles are written in place, sections made after this one, moved and taken
     await writer.type('[ArrowUp]');
     await expect.poll(() => headings(page)).toEqual(['1 Wall', '1.1 Mortar', '1.2 Stones and clay', '2 Tide']);
     await writer.type('[Escape]');
-    await page.getByRole('banner').getByRole('button', { name: /^Undo: / }).click();
+    await page
+        .getByRole('banner')
+        .getByRole('button', { name: /^Undo: / })
+        .click();
     await writer.view('Outline');
     await writer.expectOutline('1 Wall\n  1.1 Mortar\n  1.2 Stones and clay\n2 Tide');
     expect(writer.problems).toEqual([]);
@@ -91,7 +100,9 @@ test('a title that is just being written is kept when one undoes, goes elsewhere
     expect(writer.problems).toEqual([]);
 });
 
-test('what is shown is chosen: what is empty, a branch, a label; kinds are seen as they print; the menu does what it does in Outline', async ({ page }) => {
+test('what is shown is chosen: what is empty, a branch, a label; kinds are seen as they print; the menu does what it does in Outline', async ({
+    page,
+}) => {
     const writer = await draftOf(page, 'Wall', '  Stone', '  Clay', 'Tide');
     await page.getByRole('button', { name: 'Write in the note of Stone' }).click();
     await writer.type('Chalk.', '[Escape]');
@@ -109,9 +120,15 @@ test('what is shown is chosen: what is empty, a branch, a label; kinds are seen 
     await expect(page.getByRole('button', { name: 'Write in the note of Clay' })).toBeFocused();
     await expect(region(page, 'Clay')).toContainText('left out');
     await page.getByRole('button', { name: 'More for Tide' }).click();
-    await page.getByRole('dialog', { name: 'Topic: Tide' }).getByRole('button', { name: /^Remove/ }).click();
+    await page
+        .getByRole('dialog', { name: 'Topic: Tide' })
+        .getByRole('button', { name: /^Remove/ })
+        .click();
     await expect.poll(() => headings(page)).toEqual(['1 Wall', '1.1 Stone']);
-    await page.getByRole('banner').getByRole('button', { name: /^Undo: Removed/ }).click();
+    await page
+        .getByRole('banner')
+        .getByRole('button', { name: /^Undo: Removed/ })
+        .click();
     await expect.poll(() => headings(page)).toEqual(['1 Wall', '1.1 Stone', '2 Tide']);
     await page.getByRole('button', { name: 'Wide', exact: true }).click();
     await page.reload();
@@ -120,7 +137,10 @@ test('what is shown is chosen: what is empty, a branch, a label; kinds are seen 
     expect(writer.problems).toEqual([]);
 });
 
-test('what another writes comes in where it stands, and nobody is disturbed; who may only read writes nothing', async ({ page, browser }) => {
+test('what another writes comes in where it stands, and nobody is disturbed; who may only read writes nothing', async ({
+    page,
+    browser,
+}) => {
     const writer = await draftOf(page, 'Wall', 'Tide');
     const other = new Writer(await (await browser.newContext()).newPage());
     await other.signUp('Ida Lark');
@@ -145,7 +165,9 @@ test('what another writes comes in where it stands, and nobody is disturbed; who
     expect([...writer.problems, ...other.problems]).toEqual([]);
 });
 
-test('by touch a section is written in, and a text of a thousand sections can be written at once, found, and gone to by the strip', async ({ browser }) => {
+test('by touch a section is written in, and a text of a thousand sections can be written at once, found, and gone to by the strip', async ({
+    browser,
+}) => {
     const context = await browser.newContext({ viewport: { width: 820, height: 1180 }, hasTouch: true });
     const page = await context.newPage();
     const lines = Array.from({ length: 1000 }, (_, i) => (i % 100 ? `  Part ${i}` : `Wall ${i}`));
@@ -153,7 +175,12 @@ test('by touch a section is written in, and a text of a thousand sections can be
     await region(page, '1.3 Part 3').locator('.read').tap();
     await expect(text(page)).toBeFocused();
     await writer.type('Here.');
-    await page.getByRole('navigation', { name: /sections|strip/i }).or(page.locator('#strip')).getByText('Wall 900').first().tap();
+    await page
+        .getByRole('navigation', { name: /sections|strip/i })
+        .or(page.locator('#strip'))
+        .getByText('Wall 900')
+        .first()
+        .tap();
     await expect(region(page, '10 Wall 900')).toBeInViewport();
     await expect(page.getByRole('region', { name: '10.99 Part 999' })).toBeAttached();
     expect(writer.problems).toEqual([]);

@@ -32,8 +32,7 @@ final class SeveralPlansController
             $said = match ($given['act']) {
                 'put-away' => $this->put($ids, true, "{$count} put away."),
                 'take-out' => $this->put($ids, false, "{$count} taken out again."),
-                'tag' => $this->tag($request, $ids, $count),
-                default => $this->untag($request, $ids, $count),
+                default => $this->tag($request, $ids, $given['act'] === 'tag', $count),
             };
         } catch (InvalidValue $why) {
             throw ValidationException::withMessages(['tag' => $why->getMessage()]);
@@ -51,19 +50,16 @@ final class SeveralPlansController
     }
 
     /** @param list<string> $ids */
-    private function tag(Request $request, array $ids, string $count): string
+    private function tag(Request $request, array $ids, bool $isOn, string $count): string
     {
+        $user = $request->user() ?? abort(401);
         $tag = PlanTags::name(Given::text($request, 'tag'));
-        PlanTags::put($request->user() ?? abort(401), $ids, $tag);
+        if ($isOn) {
+            PlanTags::put($user, $ids, $tag);
 
-        return "{$count} tagged “{$tag}”.";
-    }
-
-    /** @param list<string> $ids */
-    private function untag(Request $request, array $ids, string $count): string
-    {
-        $tag = PlanTags::name(Given::text($request, 'tag'));
-        PlanTags::take($request->user() ?? abort(401), $ids, $tag);
+            return "{$count} tagged “{$tag}”.";
+        }
+        PlanTags::take($user, $ids, $tag);
 
         return "The tag “{$tag}” was taken off " . lcfirst($count) . '.';
     }

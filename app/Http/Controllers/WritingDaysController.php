@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Plan;
-use App\Store\PlanPace;
+use App\Store\PersonalState;
 use Embrel\Pace\WritingDays;
 use Embrel\Plan\InvalidValue;
 use Illuminate\Http\JsonResponse;
@@ -27,7 +27,7 @@ final class WritingDaysController
         } catch (InvalidValue $why) {
             return response()->json(['message' => $why->getMessage()], 422);
         }
-        PlanPace::keepDays($request->user() ?? abort(401), $plan, $days);
+        (new PersonalState())->keepWritingDays($request->user() ?? abort(401), $plan, $days);
 
         return response()->noContent();
     }

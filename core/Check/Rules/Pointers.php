@@ -9,7 +9,6 @@ use Embrel\Check\Ground;
 use Embrel\Check\Rule;
 use Embrel\Check\Text\Reading;
 use Embrel\Plan\Plan;
-use Embrel\Search\Hit;
 
 /** References that lead nowhere, and pictures that say nothing of themselves. */
 final class Pointers implements RuleSet
@@ -18,7 +17,7 @@ final class Pointers implements RuleSet
     {
         foreach ([Plan::ROOT, ...$ground->printing] as $id) {
             foreach ($ground->readings[$id]->spots ?? [] as $spot) {
-                $hit = new Hit($id, $spot->block, $spot->line, $spot->from, $spot->length, $spot->text);
+                $hit = $spot->hit($id);
                 $finding = match ($spot->sign) {
                     Reading::REFERS => isset($ground->levels[$spot->text]) || $spot->text === Plan::ROOT
                         ? null

@@ -15,7 +15,6 @@ use Embrel\Citation\Source;
 use Embrel\Citation\Terms;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
-use Embrel\Search\Hit;
 
 /** What is quoted, what is cited, and whether a reader can find it. */
 final class Sources implements RuleSet
@@ -28,7 +27,7 @@ final class Sources implements RuleSet
         foreach ([Plan::ROOT, ...$ground->printing, ...\array_slice($ground->plan->branch(Plan::TRAY), 1)] as $id) {
             $cites = 0;
             foreach ($ground->readings[$id]->spots ?? [] as $spot) {
-                $hit = new Hit($id, $spot->block, $spot->line, $spot->from, $spot->length, $spot->text);
+                $hit = $spot->hit($id);
                 if ($spot->sign === Reading::CITES) {
                     ++$cites;
                     isset($sources[$spot->text])

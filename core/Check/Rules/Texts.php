@@ -12,7 +12,6 @@ use Embrel\Check\Text\Reading;
 use Embrel\Check\Text\Spot;
 use Embrel\Check\Text\Spread;
 use Embrel\Plan\Plan;
-use Embrel\Search\Hit;
 
 /** Signs, words that stand twice, and sentences and paragraphs that are far longer than the rest. */
 final class Texts implements RuleSet
@@ -86,7 +85,7 @@ final class Texts implements RuleSet
             $rule,
             [$id],
             ['text' => $spot->text, 'words' => $spot->words] + $facts,
-            new Hit($id, $spot->block === '' ? null : $spot->block, $spot->line, $spot->from, $spot->length, $spot->text),
+            $spot->hit($id),
             thing: $spot->block . $spot->text,
         );
     }

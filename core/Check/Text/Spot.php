@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Check\Text;
 
+use Embrel\Search\Hit;
+
 /** A place in a note that a rule may have something to say about. */
 final readonly class Spot
 {
@@ -23,4 +25,10 @@ final readonly class Spot
         public string $text,
         public int $words = 0,
     ) {}
+
+    /** The place as Find names one, so that it is gone to and painted the same way. */
+    public function hit(string $topic): Hit
+    {
+        return new Hit($topic, $this->block === '' ? null : $this->block, $this->line, $this->from, $this->length, $this->text);
+    }
 }

@@ -1,7 +1,7 @@
 import { classes, element, icon } from '../../ui/element.js';
 
-/** @type {Record<string, string>} */
-const WEIGHTS = { serious: 'Serious', doubtful: 'Worth a look', slight: 'Small' };
+/** How much a finding weighs, in words. @type {Record<string, string>} */
+export const WEIGHTS = { serious: 'Serious', doubtful: 'Worth a look', slight: 'Small' };
 
 /**
  * All that one rule has found.

@@ -1,9 +1,7 @@
 import { byId, firstOf } from '../../lib/dom.js';
 import { reason, send } from '../../lib/http.js';
 import { element } from '../../ui/element.js';
-
-/** @type {Record<string, string>} */
-const PARTS = { serious: 'Serious', doubtful: 'Worth a look', slight: 'Small' };
+import { WEIGHTS } from './found-rows.js';
 
 /** Which rules look at this plan. Each is switched as it is ticked. */
 export class RulesDialog {
@@ -31,7 +29,7 @@ export class RulesDialog {
     /** @param {any[]} rules */
     draw(rules) {
         this.list.replaceChildren(
-            ...Object.entries(PARTS).map(([weight, name]) =>
+            ...Object.entries(WEIGHTS).map(([weight, name]) =>
                 element(
                     'fieldset',
                     {},
