@@ -1,20 +1,10 @@
-import { chromium } from '@playwright/test';
+import { launched } from '../bin/browser.mjs';
 import { median, workOfKeys } from './trace.mjs';
 
 const KEYS = 120;
 const LOADS = 5;
 const [, , address, empty] = process.argv;
-const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-        '--no-first-run',
-    ],
-});
+const browser = await launched();
 
 /** Milliseconds from the request until a letter stands in the outline, or in the text. */
 async function loading(view) {
@@ -97,7 +87,8 @@ for (let i = 0; i < LOADS; i++) {
 }
 const [outline, draft] = [median(times['']), median(times['/draft'])];
 console.log(
-    `the draft of 1,000 sections with 100,000 words, until it can be typed in: ${(draft / outline).toFixed(2)} times Outline (${draft.toFixed(0)} ms against ${outline.toFixed(0)} ms)`,
+    `the draft of 1,000 sections with 100,000 words, until it can be typed in: ${(draft / outline).toFixed(2)} times Outline ` +
+        `(${draft.toFixed(0)} ms against ${outline.toFixed(0)} ms)`,
 );
 const [little, much] = [await typing(empty), await typing(address)];
 console.log(
@@ -112,6 +103,7 @@ const rate = await frames(async (page) => {
     await page.waitForFunction(() => document.querySelectorAll('.note-of .read:not(.is-missing)').length > 900);
 }, '#draft');
 console.log(
-    `scrolling it: ${(rate / floor).toFixed(2)} of the frame rate of an empty page (${rate.toFixed(0)} against ${floor.toFixed(0)} a second)`,
+    `scrolling it: ${(rate / floor).toFixed(2)} of the frame rate of an empty page ` +
+        `(${rate.toFixed(0)} against ${floor.toFixed(0)} a second)`,
 );
 await browser.close();

@@ -1,9 +1,9 @@
-import { chromium } from '@playwright/test';
+import { launched } from '../bin/browser.mjs';
 
 const SECONDS = 3;
 const ROUNDS = 25;
 const [, , small, large, root] = process.argv;
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] });
+const browser = await launched();
 const median = (numbers) => [...numbers].sort((a, b) => a - b)[Math.floor(numbers.length / 2)];
 
 /** Frames a second while the ground is zoomed and panned at every frame. */

@@ -1,9 +1,9 @@
-import { chromium } from '@playwright/test';
+import { launched } from '../bin/browser.mjs';
 import { median, workOfKeys } from './trace.mjs';
 
 const KEYS = 200;
 const [, , address, empty, long] = process.argv;
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] });
+const browser = await launched();
 
 async function opened(title) {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });

@@ -1,10 +1,10 @@
-import { chromium } from '@playwright/test';
+import { launched } from '../bin/browser.mjs';
 import { median, workOfKeys } from './trace.mjs';
 
 const KEYS = 200;
 const LOADS = 7;
 const [, , small, large] = process.argv;
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] });
+const browser = await launched();
 
 /** Milliseconds until the outline can be typed in: from the request until a letter stands in a title. */
 async function loading(address) {

@@ -1,11 +1,11 @@
 #!/usr/bin/env node
 // Draws the pictures of the sample plans out of their SVG files, with the fonts of the interface. usage: node bin/sample-pictures.mjs
 import { readFileSync, writeFileSync } from 'node:fs';
-import { chromium } from '@playwright/test';
+import { launched } from './browser.mjs';
 
 const folder = new URL('../database/seeders/pictures/', import.meta.url);
 const font = readFileSync(new URL('../node_modules/@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2', import.meta.url)).toString('base64');
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] });
+const browser = await launched();
 for (const name of ['creek', 'marsh']) {
     const svg = readFileSync(new URL(`${name}.svg`, folder), 'utf8');
     const [, width, height] = /viewBox="0 0 (\d+) (\d+)"/.exec(svg).map(Number);

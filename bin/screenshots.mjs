@@ -1,8 +1,8 @@
-import { chromium } from '@playwright/test';
+import { launched } from './browser.mjs';
 import { readFileSync } from 'node:fs';
 
 const [, , address, folder] = process.argv;
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] });
+const browser = await launched();
 
 async function page(options = {}) {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, ...options });
@@ -172,6 +172,10 @@ for (const [view, name] of [['Draft', 'draft'], ['Check', 'check'], ['Sources', 
     await main.waitForTimeout(500);
     await shot(main, name);
 }
+await main.getByRole('link', { name: 'Outline', exact: true }).click();
+await main.getByRole('toolbar').getByRole('button', { name: 'Schedule' }).click();
+await main.waitForTimeout(900);
+await shot(main, 'schedule');
 await main.getByRole('link', { name: 'Hand over', exact: true }).click();
 await main.getByRole('radio', { name: 'Word processor docx' }).check({ force: true });
 await main.getByRole('group', { name: 'Page 2' }).waitFor();
@@ -191,6 +195,4 @@ await shot(dark, 'outline-dark');
 const phone = await page({ viewport: { width: 390, height: 844 }, hasTouch: true });
 await openReport(phone, false);
 await shot(phone, 'outline-phone');
-await gather(phone);
-await shot(phone, 'gather-phone');
 await browser.close();

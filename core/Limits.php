@@ -50,6 +50,9 @@ final class Limits
     public const TARGET_WORDS = 10_000_000;
     /** Of Markdown, whose grammar costs far more than that of the other formats: a long book is one. */
     public const MARKDOWN = 2 * 1024 * 1024;
+    /** What one comment says, in characters, and how many a plan may have. */
+    public const COMMENT = 5_000;
+    public const COMMENTS = 20_000;
     /** One line of a text outline. */
     public const LINE = 2 * 1024 * 1024;
 }

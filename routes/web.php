@@ -3,11 +3,13 @@
 declare(strict_types=1);
 
 use App\Http\Controllers as C;
+use App\Http\Middleware\ByLink;
+use App\Store\Links;
 use Embrel\Id\Ulid;
 use Illuminate\Support\Facades\Route;
 
 // What is not of the form of an id is at no address.
-foreach (['plan', 'topic', 'attachment', 'task', 'style', 'template'] as $id) {
+foreach (['plan', 'topic', 'attachment', 'task', 'style', 'template', 'pattern', 'invitation', 'comment', 'vote', 'notice'] as $id) {
     Route::pattern($id, Ulid::FORM);
 }
 
@@ -16,6 +18,25 @@ Route::get('/sheets.css', C\SheetStyleController::class)->name('sheets.style');
 Route::view('/keys', 'keys')->name('keys');
 Route::get('/up', static fn() => response('Embrel is up.', 200, ['Content-Type' => 'text/plain; charset=utf-8']))->withoutMiddleware('web');
 Route::get('/plans/{plan}/pulse', C\PulseController::class)->withoutMiddleware('web')->name('plan.pulse');
+
+Route::get('/invitations/{token}', [C\InvitationController::class, 'show'])
+    ->where('token', '[A-Za-z0-9]{40}')
+    ->middleware('throttle:links')
+    ->name('invitation');
+Route::post('/invitations/{token}', [C\InvitationController::class, 'accept'])
+    ->where('token', '[A-Za-z0-9]{40}')
+    ->middleware('throttle:sign-in');
+
+// By the link of a plan, with an account or without.
+Route::middleware(['throttle:links', ByLink::class])->prefix('/read/{end}')->where(['end' => Links::FORM])->group(static function (): void {
+    Route::get('/', [C\ReadController::class, 'outline'])->name('read');
+    Route::get('/map', [C\ReadController::class, 'map'])->name('read.map');
+    Route::get('/draft', [C\ReadController::class, 'draft'])->name('read.draft');
+    Route::get('/pages', [C\ReadController::class, 'pages'])->name('read.pages');
+    Route::get('/pictures/{picture}', [C\ReadController::class, 'picture'])->where('picture', '[0-9a-f]{64}')->name('read.picture');
+    Route::post('/password', [C\ReadController::class, 'password'])->middleware('throttle:link-password')->name('read.password');
+    Route::post('/copy', [C\ReadController::class, 'copy'])->middleware('throttle:uploads')->name('read.copy');
+});
 
 Route::middleware('guest')->group(static function (): void {
     Route::get('/sign-up', [C\SignUpController::class, 'create'])->name('sign-up');
@@ -65,6 +86,8 @@ Route::middleware('auth')->group(static function (): void {
         Route::put('/templates/{template}', [C\TemplateController::class, 'update']);
         Route::delete('/templates/{template}', [C\TemplateController::class, 'destroy']);
     });
+    Route::get('/patterns', [C\PatternController::class, 'index'])->name('patterns');
+    Route::delete('/patterns/{pattern}', [C\PatternController::class, 'destroy'])->middleware('can:use,pattern')->name('pattern');
     Route::middleware('can:use,task')->group(static function (): void {
         Route::get('/tasks/{task}', [C\TaskController::class, 'show'])->name('task');
         Route::get('/tasks/{task}/file', [C\TaskController::class, 'file'])->name('task.file');
@@ -90,9 +113,15 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('/plans/{plan}/notes', [C\PlanController::class, 'notes']);
         Route::get('/plans/{plan}/sources', [C\PlanController::class, 'sources'])->name('plan.sources');
         Route::get('/plans/{plan}/check', [C\PlanController::class, 'check'])->name('plan.check');
+        Route::get('/plans/{plan}/schedule', [C\PlanController::class, 'schedule'])->name('plan.schedule');
+        Route::get('/plans/{plan}/days', [C\ScheduleController::class, 'show']);
+        Route::get('/plans/{plan}/days/calendar', [C\ScheduleController::class, 'calendar'])->name('plan.calendar');
+        Route::get('/plans/{plan}/days/table', [C\ScheduleController::class, 'table'])->name('plan.days-table');
         Route::get('/plans/{plan}/small-map', C\SmallMapController::class)->name('plan.small-map');
+        Route::post('/plans/{plan}/pattern', [C\PatternController::class, 'store'])->name('plan.pattern');
         Route::post('/plans/{plan}/duplicate', [C\PlanController::class, 'duplicate'])->name('plan.duplicate');
         Route::get('/plans/{plan}/findings', [C\CheckController::class, 'show']);
+        Route::get('/plans/{plan}/written-today', C\WrittenTodayController::class);
         Route::put('/plans/{plan}/writing-days', C\WritingDaysController::class);
         Route::get('/plans/{plan}/rules', [C\CheckController::class, 'rules']);
         Route::get('/plans/{plan}/sorting-out', [C\PlanController::class, 'sortingOut'])->name('plan.sorting-out');
@@ -130,6 +159,10 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('/plans/{plan}/history/{seq}/plan', [C\HistoryController::class, 'newPlan'])
             ->where('seq', '[0-9]{1,15}')
             ->name('plan.of-version');
+        Route::post('/plans/{plan}/seen', C\SeenController::class)->name('plan.seen');
+        Route::get('/plans/{plan}/people', [C\PeopleController::class, 'index'])->name('plan.people');
+        Route::delete('/plans/{plan}/people/me', [C\PeopleController::class, 'leave'])->name('plan.leave');
+        Route::post('/plans/{plan}/offer/answer', [C\PeopleController::class, 'answer'])->name('plan.offer-answer');
         Route::get('/plans/{plan}/topics/{topic}/note', C\NoteController::class)->name('plan.note');
         Route::get('/plans/{plan}/shares', C\TargetShareController::class)->name('plan.shares');
         Route::get('/plans/{plan}/hand-over', [C\HandOverController::class, 'show'])->name('hand-over');
@@ -149,6 +182,8 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('/plans/{plan}/undo', C\UndoController::class)->name('plan.undo');
         Route::post('/plans/{plan}/redo', C\RedoController::class)->name('plan.redo');
         Route::post('/plans/{plan}/find', [C\FindController::class, 'replace']);
+        Route::post('/plans/{plan}/days/read', [C\ScheduleController::class, 'read'])->middleware('throttle:uploads');
+        Route::post('/plans/{plan}/patterns', [C\PatternController::class, 'set'])->name('plan.patterns');
         Route::post('/plans/{plan}/findings/mend', [C\CheckController::class, 'mend']);
         Route::post('/plans/{plan}/pictures', [C\PictureController::class, 'store'])
             ->middleware('throttle:uploads')
@@ -170,6 +205,14 @@ Route::middleware('auth')->group(static function (): void {
     // What is about a plan as a whole.
     Route::middleware('can:manage,plan')->group(static function (): void {
         Route::delete('/plans/{plan}', [C\PlanController::class, 'destroy']);
+        Route::post('/plans/{plan}/invitations', [C\PeopleController::class, 'invite'])->middleware('throttle:invitations');
+        Route::delete('/plans/{plan}/invitations/{invitation}', [C\PeopleController::class, 'takeBack']);
+        Route::put('/plans/{plan}/people/{person}', [C\PeopleController::class, 'update'])->where('person', '[0-9]{1,15}');
+        Route::delete('/plans/{plan}/people/{person}', [C\PeopleController::class, 'remove'])->where('person', '[0-9]{1,15}');
+        Route::put('/plans/{plan}/offer', [C\PeopleController::class, 'offer']);
+        Route::put('/plans/{plan}/link', [C\PeopleController::class, 'link']);
+        Route::post('/plans/{plan}/link', [C\PeopleController::class, 'renew']);
+        Route::delete('/plans/{plan}/link', [C\PeopleController::class, 'unlink']);
         Route::post('/plans/{plan}/restore', C\RestorePlanController::class)->withTrashed()->name('plan.restore');
     });
 });

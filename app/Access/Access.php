@@ -19,8 +19,12 @@ final class Access
             return Role::Owner;
         }
 
-        // Asked with every request of a page: the value alone, without a model.
-        $role = Share::query()->toBase()->where('plan_id', $plan->id)->where('user_id', $person->id)->value('role');
+        $read = $plan->getAttributes();
+        // Asked with every request of a page: read along with the plan; else the value alone, without a model.
+        $role
+            = (int) ($read['asked_by'] ?? 0) === $person->id
+                ? $read['asked_role']
+                : Share::query()->toBase()->where('plan_id', $plan->id)->where('user_id', $person->id)->value('role');
 
         return $role === null ? null : Role::from((string) $role);
     }
@@ -37,6 +41,14 @@ final class Access
                 $either->where('owner_id', $person)->orWhereIn('id', Share::query()->where('user_id', $person)->select('plan_id'));
             },
         );
+    }
+
+    /** @return list<string> the names of all who can see a plan, its owner first */
+    public static function people(Plan $plan): array
+    {
+        $names = $plan->shares()->join('users', 'users.id', '=', 'shares.user_id')->orderBy('users.name')->pluck('users.name')->all();
+
+        return array_values(array_unique([$plan->owner->name ?? '', ...$names]));
     }
 
     /** Whom a plan goes to when its owner leaves: of those who may most, the one who has been there longest. */

@@ -22,6 +22,17 @@ enum Role: string
         return $this !== self::Reads;
     }
 
+    /** In words, of who has it: “You may comment on it”. */
+    public function may(): string
+    {
+        return match ($this) {
+            self::Owner => 'own',
+            self::Writes => 'may write in',
+            self::Comments => 'may comment on',
+            self::Reads => 'may read',
+        };
+    }
+
     public function owns(): bool
     {
         return $this === self::Owner;

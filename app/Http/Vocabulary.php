@@ -11,6 +11,7 @@ use Embrel\Layout\Map\Signs;
 use Embrel\Layout\Map\Style;
 use Embrel\Limits;
 use Embrel\Operation\SortBy;
+use Embrel\Plan\Again;
 use Embrel\Plan\Arrows;
 use Embrel\Plan\Dye;
 use Embrel\Plan\Field;
@@ -20,6 +21,7 @@ use Embrel\Plan\Label;
 use Embrel\Plan\Numbered;
 use Embrel\Plan\Scheme;
 use Embrel\Plan\Size;
+use Embrel\Plan\Work;
 use Embrel\RichText\Schema;
 use Embrel\Writer\SourceFormat;
 
@@ -39,6 +41,7 @@ final class Vocabulary
         'draft' => 'The draft',
         'research' => 'Sorting out the research',
         'check' => 'Check, on a finding',
+        'schedule' => 'The schedule, on a row',
     ];
     private const SCHEMES = [
         'decimal' => ['1 · 1.1', '1 · 1.1 · 1.1.1'],
@@ -108,9 +111,16 @@ final class Vocabulary
             'sizes' => self::sizes(),
             'levelsOnMap' => range(1, 5),
             'arrows' => self::named(Arrows::cases(), static fn(Arrows $arrows): string => self::ARROWS[$arrows->value]),
+            'again' => self::named(Again::cases(), static fn(Again $again): string => "each {$again->value}"),
             'sorts' => self::named(SortBy::cases(), static fn(SortBy $by): string => self::SORTS[$by->value]),
             'levels' => range(1, 9),
-            'limits' => ['title' => Limits::TITLE, 'target' => Limits::TARGET_WORDS, 'label' => Label::LENGTH, 'labels' => Label::MOST],
+            'limits' => [
+                'title' => Limits::TITLE,
+                'target' => Limits::TARGET_WORDS,
+                'label' => Label::LENGTH,
+                'labels' => Label::MOST,
+                'who' => Work::NAME,
+            ],
             'changes' => self::CHANGES,
             'blocks' => Schema::BLOCK,
             'places' => self::PLACES,

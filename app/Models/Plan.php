@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Embrel\Plan\Properties;
+use Illuminate\Contracts\Database\Eloquent\Builder as BuilderContract;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Facades\Auth;
 
 /**
  * The row of a plan; its tree is in App\Store. Title, words and strip are kept beside it for the list of plans.
@@ -27,6 +31,9 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property list<array{string, string}>|null $labels
  * @property list<string>|null               $rules_off
  * @property list<array{string, string}>|null $set_aside
+ * @property int|null                        $offered_to whom its owner would hand it to
+ * @property int                             $people_revision
+ * @property int                             $talk_revision
  * @property bool                            $has_tree whether the tree is kept beside its rows
  * @property \Illuminate\Support\Carbon|null $due_on
  * @property \Illuminate\Support\Carbon|null $created_at
@@ -55,12 +62,34 @@ final class Plan extends Model
             'changed_at' => 'datetime',
             'put_away_at' => 'datetime',
             'revision' => 'integer',
+            'offered_to' => 'integer',
+            'people_revision' => 'integer',
+            'talk_revision' => 'integer',
             'words' => 'integer',
             'target_words' => 'integer',
             'numbering_depth' => 'integer',
             'run_on' => 'boolean',
             'has_tree' => 'boolean',
         ];
+    }
+
+    /**
+     * The plan that an address names, read with what the person who asks may do in it: both are asked of every request.
+     *
+     * @param Model|Builder<Model>|\Illuminate\Database\Eloquent\Relations\Relation<Model, Model, mixed> $query
+     * @param mixed                                                                                   $value
+     * @param string|null                                                                             $field
+     */
+    public function resolveRouteBindingQuery($query, $value, $field = null): BuilderContract
+    {
+        $found = parent::resolveRouteBindingQuery($query, $value, $field);
+        $person = Auth::id();
+        if ($person !== null && $found instanceof Builder) {
+            $role = '(SELECT role FROM shares WHERE plan_id = plans.id AND user_id = ?)';
+            $found->select('plans.*')->selectRaw("? AS asked_by, {$role} AS asked_role", [$person, $person]);
+        }
+
+        return $found;
     }
 
     /** @return BelongsTo<User, $this> */
@@ -73,6 +102,18 @@ final class Plan extends Model
     public function shares(): HasMany
     {
         return $this->hasMany(Share::class);
+    }
+
+    /** @return HasOne<Link, $this> */
+    public function link(): HasOne
+    {
+        return $this->hasOne(Link::class);
+    }
+
+    /** @return HasMany<Invitation, $this> */
+    public function invitations(): HasMany
+    {
+        return $this->hasMany(Invitation::class);
     }
 
     /** @return HasMany<Attachment, $this> */

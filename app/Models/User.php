@@ -35,6 +35,12 @@ final class User extends Authenticatable
         return ['password' => 'hashed'];
     }
 
+    /** The calendar date where the person is. */
+    public function today(): string
+    {
+        return now($this->time_zone)->format('Y-m-d');
+    }
+
     /** In the one spelling in which addresses are compared. */
     protected function email(): Attribute
     {

@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Http\Given;
 use App\Models\DraftTemplate;
+use App\Models\PlanPattern;
 use App\Models\Task;
 use App\Pages\HttpReader;
 use App\Pages\PageReader;
@@ -44,7 +45,7 @@ final class AppServiceProvider extends ServiceProvider
             gc_disable();
         }
         TrustProxies::at((array) config('embrel.proxies'));
-        foreach ([DraftTemplate::class, Task::class] as $own) {
+        foreach ([DraftTemplate::class, PlanPattern::class, Task::class] as $own) {
             Gate::policy($own, OwnPolicy::class);
         }
         URL::useOrigin((string) config('app.url'));
@@ -57,6 +58,20 @@ final class AppServiceProvider extends ServiceProvider
 
             return [Limit::perMinute($most)->by("account {$account}"), Limit::perMinute(6 * $most)->by("machine {$request->ip()}")];
         });
+        RateLimiter::for('links', static fn(Request $request): Limit => Limit::perMinute(300)->by("links {$request->ip()}"));
+        // By address and by target: neither many guesses at one link, nor one guess at many.
+        RateLimiter::for('link-password', static function (Request $request): array {
+            $end = $request->route('end');
+
+            return [
+                Limit::perMinute(10)->by('link ' . (\is_string($end) ? $end : '')),
+                Limit::perMinute(20)->by("link-password {$request->ip()}"),
+            ];
+        });
+        RateLimiter::for(
+            'invitations',
+            static fn(Request $request): Limit => Limit::perMinute(60)->by((string) $request->user()?->getAuthIdentifier()),
+        );
         RateLimiter::for(
             'pages',
             static fn(Request $request): Limit => Limit::perMinute(60)->by((string) $request->user()?->getAuthIdentifier()),

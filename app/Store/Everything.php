@@ -7,6 +7,7 @@ namespace App\Store;
 use App\Models\Attachment;
 use App\Models\Picture;
 use App\Models\Plan as PlanRow;
+use App\Models\PlanPattern;
 use App\Models\User;
 use Embrel\Document\PictureType;
 use Embrel\Draft\Choices;
@@ -59,12 +60,22 @@ final class Everything
             $zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
             $zip->addFromString(
                 'About these files.txt',
-                "Your plans from Embrel. Each is here twice: as an outline file (.opml), which keeps everything but\nthe pictures and files and can be taken in again, and as a word-processor document (.docx). The pictures\nstand in the documents, and each as a file of its own in the folder “pictures”; what hangs on topics and sources is in “files”.\n",
+                <<<'TEXT'
+                    Your plans from Embrel. Each is here twice: as an outline file (.opml), which keeps everything but
+                    the pictures and files and can be taken in again, and as a word-processor document (.docx). The pictures
+                    stand in the documents, and each as a file of its own in the folder “pictures”; what hangs on topics and
+                    sources is in “files”; patterns of your own are in “patterns”.
+
+                    TEXT,
             );
             $count = $user->allPlans()->count();
             foreach ($user->allPlans()->lazyById(50) as $i => $row) {
                 $this->add($zip, $row, $i + 1, $folder);
                 $tell === null ? null : $tell($i + 1, $count);
+            }
+            foreach (PlanPattern::query()->where('user_id', $user->id)->lazyById(10) as $i => $pattern) {
+                $name = \sprintf('patterns/%02d %s.opml', $i + 1, WorkFolder::fileName($pattern->name));
+                $this->write($zip, $pattern->plan(), Format::Opml, new Choices(), "{$folder}/pattern-{$i}.opml", $name);
             }
             $zip->close() || throw new \RuntimeException('The zip could not be written.');
         });
@@ -107,18 +118,17 @@ final class Everything
             }
         }
         foreach ([Format::Opml, Format::Docx] as $format) {
-            $path = "{$folder}/{$number}.{$format->value}";
-            $out = fopen($path, 'w') ?: throw new \RuntimeException('The file cannot be written.');
-            WorkFolder::with(
-                static fn(string $work): array => $format
-                    ->writer()
-                    ->write($plan, new Choices(
-                        pictures: $pictures,
-                        outline: new OutlineChoices(loose: $format === Format::Opml),
-                    ), $out, $work),
-            );
-            fclose($out);
-            $zip->addFile($path, \sprintf('%02d %s.%s', $number, WorkFolder::fileName($row->title), $format->value));
+            $choices = new Choices(pictures: $pictures, outline: new OutlineChoices(loose: $format === Format::Opml));
+            $name = \sprintf('%02d %s.%s', $number, WorkFolder::fileName($row->title), $format->value);
+            $this->write($zip, $plan, $format, $choices, "{$folder}/{$number}.{$format->value}", $name);
         }
+    }
+
+    private function write(\ZipArchive $zip, Plan $plan, Format $format, Choices $choices, string $path, string $name): void
+    {
+        $out = fopen($path, 'w') ?: throw new \RuntimeException('The file cannot be written.');
+        WorkFolder::with(static fn(string $work): array => $format->writer()->write($plan, $choices, $out, $work));
+        fclose($out);
+        $zip->addFile($path, $name);
     }
 }

@@ -147,15 +147,20 @@ final class History
         return $this->made($row, $user, $plan, "as of {$this->named($row, $user, $seq)}");
     }
 
-    /** A new plan of what it is now. */
-    public function duplicate(PlanRow $row, User $user): PlanRow
+    /**
+     * A new plan of what it is now.
+     *
+     * @param Plan|null $shown what of it is taken over; null: all
+     */
+    public function duplicate(PlanRow $row, User $user, ?string $called = 'copy', ?Plan $shown = null): PlanRow
     {
-        return $this->made($row, $user, $this->store->load($row, true), 'copy');
+        return $this->made($row, $user, $shown ?? $this->store->load($row, true), $called);
     }
 
-    private function made(PlanRow $row, User $user, Plan $plan, string $called): PlanRow
+    /** @param string|null $called behind the title; null: it has the same */
+    private function made(PlanRow $row, User $user, Plan $plan, ?string $called): PlanRow
     {
-        $title = mb_strimwidth($plan->title(), 0, 900, '…') . " ({$called})";
+        $title = $called === null ? $plan->title() : mb_strimwidth($plan->title(), 0, 900, '…') . " ({$called})";
         $made = $this->store->create($user, $plan->with($plan->topic(Plan::ROOT)->withTitle($title)));
         (new PlanPictures($made->id))->takeOver($row->id, $plan->topics);
 

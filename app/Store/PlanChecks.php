@@ -26,12 +26,12 @@ final class PlanChecks
     private const CHUNK = 100;
     private const JSON = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
 
-    public static function of(PlanRow $row): Check
+    public static function of(PlanRow $row, User $user): Check
     {
         $rows = new PlanRows();
         $plan = $rows->withRelations($rows->withSources($rows->tree($row), $row->id), $row->id);
 
-        return Check::of($plan, self::readings($row->id, $plan));
+        return Check::of($plan, self::readings($row->id, $plan), $user->today());
     }
 
     /**
@@ -41,7 +41,7 @@ final class PlanChecks
      */
     public static function told(PlanRow $row, User $user): array
     {
-        $check = self::of($row);
+        $check = self::of($row, $user);
         $says = new Says($check->ground);
         $balance = Balance::of($check->ground);
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Store;
 
 use App\Models\Plan as PlanRow;
+use App\Models\User;
 use Embrel\RichText\Node;
 use Embrel\RichText\Note;
 use Illuminate\Support\Facades\DB;
@@ -14,6 +15,8 @@ final class PlanNotes
 {
     /** Of notes as they are stored, in bytes: so much is told at once. */
     private const AT_ONCE = 1_000_000;
+    /** In seconds: who wrote so long ago writes still. */
+    private const MOMENT = 60;
 
     /** @return array{Note, int}|null the note of a topic and when its row was written last; null: there is no such topic */
     public static function of(PlanRow $plan, string $topic): ?array
@@ -26,6 +29,24 @@ final class PlanNotes
             ->first(['body', 'revision']);
 
         return $row === null ? null : [$row->body === null ? Note::empty() : Note::fromJson($row->body), (int) $row->revision];
+    }
+
+    /** Who beside a person changed a topic a moment ago; null: nobody. */
+    public static function lastWriter(PlanRow $plan, string $topic, User $user): ?string
+    {
+        $last = DB::table('operation_things')
+            ->join('operations', static fn($join) => $join
+                ->on('operations.plan_id', 'operation_things.plan_id')
+                ->on('operations.seq', 'operation_things.seq'))
+            ->join('users', 'users.id', '=', 'operations.user_id')
+            ->where('operation_things.plan_id', $plan->id)
+            ->where('operation_things.thing', $topic)
+            ->where('operations.user_id', '!=', $user->id)
+            ->where('operations.at', '>=', now()->subSeconds(self::MOMENT))
+            ->orderByDesc('operation_things.seq')
+            ->value('users.name');
+
+        return $last === null ? null : (string) $last;
     }
 
     /**

@@ -20,7 +20,7 @@ final class PlanPace
     {
         $properties = $ground->plan->properties;
         $on = (new PersonalState())->writingDays($user, $row);
-        $now = now($user->time_zone)->format('Y-m-d');
+        $now = $user->today();
         $words = $ground->totals->words(Plan::ROOT);
         $pace = Pace::of($words, $properties->target?->words, $properties->due, $now, WrittenWords::byDay($row), $on);
         $next = Next::of($ground->plan, $ground->totals);

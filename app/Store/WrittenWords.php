@@ -29,7 +29,7 @@ final class WrittenWords
                 $sections[$section][$is > $was ? 'added' : 'taken'] += abs($is - $was);
             }
         }
-        $day = now($user->time_zone)->format('Y-m-d');
+        $day = $user->today();
         foreach ($sections as $section => $words) {
             DB::table('written_words')->upsert(
                 [['plan_id' => $row->id, 'user_id' => $user->id, 'day' => $day, 'section_id' => $section] + $words],
@@ -58,6 +58,19 @@ final class WrittenWords
         }
 
         return $above === Plan::TRAY ? Plan::TRAY : $id;
+    }
+
+    /** @return array{added: int, taken: int} words of a person's own day, without those of loose ideas */
+    public static function today(PlanRow $row, User $user): array
+    {
+        $sums = DB::table('written_words')
+            ->where('plan_id', $row->id)
+            ->where('user_id', $user->id)
+            ->where('day', $user->today())
+            ->where('section_id', '!=', Plan::TRAY)
+            ->first([DB::raw('SUM(added) AS added'), DB::raw('SUM(taken) AS taken')]);
+
+        return ['added' => (int) ($sums->added ?? 0), 'taken' => (int) ($sums->taken ?? 0)];
     }
 
     /** @return array<string, int> day → words of all who write in the plan, added less taken away */

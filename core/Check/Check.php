@@ -32,10 +32,11 @@ final readonly class Check
     /**
      * @param Plan                   $plan     with its sources and relations; of the notes only what was read in them
      * @param array<string, Reading> $readings topic → what was read in its note
+     * @param string|null            $today    the calendar date where the person is; null: no date is late
      */
-    public static function of(Plan $plan, array $readings): self
+    public static function of(Plan $plan, array $readings, ?string $today = null): self
     {
-        $ground = new Ground($plan, $readings);
+        $ground = new Ground($plan, $readings, $today);
         $off = array_flip($plan->properties->rulesOff);
         $byRule = [];
         foreach (self::RULE_SETS as $set) {
@@ -58,7 +59,7 @@ final readonly class Check
     }
 
     /** Of a plan with its notes: each is read here. */
-    public static function ofWhole(Plan $plan): self
+    public static function ofWhole(Plan $plan, ?string $today = null): self
     {
         $readings = [];
         foreach ($plan->topics as $id => $topic) {
@@ -67,7 +68,7 @@ final readonly class Check
             }
         }
 
-        return self::of($plan, $readings);
+        return self::of($plan, $readings, $today);
     }
 
     /** @param class-string<RuleSet> $set */

@@ -24,8 +24,11 @@ final class Ground
     /** @var array<string, true> topics that hold something to read, themselves or under them */
     public readonly array $written;
 
-    /** @param array<string, Reading> $readings topic → what was read in its note; topics without a note are missing */
-    public function __construct(public readonly Plan $plan, public readonly array $readings)
+    /**
+     * @param array<string, Reading> $readings topic → what was read in its note; topics without a note are missing
+     * @param string|null            $today    the calendar date where the person is; null: no date is late
+     */
+    public function __construct(public readonly Plan $plan, public readonly array $readings, public readonly ?string $today = null)
     {
         $this->numbering = Numbering::of($plan);
         $this->totals = WordTotals::of($plan);
@@ -49,7 +52,8 @@ final class Ground
         unset($levels[Plan::ROOT]);
         foreach ($levels as $id => $_) {
             $topic = $plan->topics[$id];
-            if ($topic->noted || ($topic->kind !== Kind::Section && $topic->title !== '')) {
+            $isWritten = $topic->noted && !($readings[$id]->onlyAsks ?? false);
+            if ($isWritten || ($topic->kind !== Kind::Section && $topic->title !== '')) {
                 for ($at = (string) $id; $at !== null && !isset($written[$at]); $at = $plan->parent($at)) {
                     $written[$at] = true;
                 }

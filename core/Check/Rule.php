@@ -39,6 +39,8 @@ enum Rule: string
     case LongParagraph = 'long-paragraph';
     case Passive = 'passive';
     case Flagged = 'flagged';
+    case WorkLate = 'work-late';
+    case DaysReversed = 'days-reversed';
     case LooseIdeas = 'loose-ideas';
     case ReasonAlone = 'reason-alone';
     case ObjectionOpen = 'objection-open';
@@ -63,6 +65,8 @@ enum Rule: string
             self::NoCaption,
             self::NoAlternative,
             self::Flagged,
+            self::WorkLate,
+            self::DaysReversed,
             self::WordTwice,
             self::ReasonAlone,
             self::ObjectionOpen => Weight::Doubtful,

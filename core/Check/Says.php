@@ -68,6 +68,8 @@ final readonly class Says
             Rule::LongParagraph => ['Paragraphs far longer than the rest', 'Some may be two.', 'See it'],
             Rule::Passive => ['Passages in the passive', 'A guess, by the form of the verbs: who does what may be hidden.', 'See it'],
             Rule::Flagged => ['Flags that are not settled', 'Questions, things to check, and what waits.', 'See it'],
+            Rule::WorkLate => ['Work past its date', 'It is not done, and its date has gone.', 'See it'],
+            Rule::DaysReversed => ['Work that ends before it begins', 'One of its two days is not meant so.', 'See it'],
             Rule::LooseIdeas => ['Loose ideas', 'What has no place does not print.', 'Sort them'],
             Rule::ReasonAlone => ['Reasons with nothing behind them', 'No source, quotation or reason stands under them.', 'See it'],
             Rule::ObjectionOpen => ['Objections that nobody answers', 'A relation says “against”, and none says “answers”.', 'See it'],
@@ -97,6 +99,7 @@ final readonly class Says
                 Rule::SourceUncited => "{$number} sources are never cited",
                 Rule::SourceIncomplete => "{$number} sources lack something",
                 Rule::Flagged => "{$number} flags are not settled",
+                Rule::WorkLate => "The work on {$count} topics is late",
                 default => self::rule($group->rule) . ": {$count}",
             };
         }
@@ -117,6 +120,7 @@ final readonly class Says
             Rule::SourceIncomplete => 'A source lacks something',
             Rule::SourceDouble => 'Two sources may be the same',
             Rule::Flagged => "A flag is not settled: {$one->facts['flag']}",
+            Rule::WorkLate => "Work is late: {$one->facts['due']}",
             Rule::LooseIdeas => self::number((int) $one->facts['ideas'])
                 . ($one->facts['ideas'] === 1 ? ' idea is loose' : ' ideas are loose'),
             default => self::rule($group->rule),
@@ -176,6 +180,8 @@ final readonly class Says
             Rule::LongSentence => "{$where}: {$facts['words']} words, where {$facts['mean']} are usual. {$text}",
             Rule::LongParagraph => "{$where}: {$facts['words']} words, where {$facts['usual']} are usual. {$text}",
             Rule::Flagged => "{$where} ({$facts['flag']}).",
+            Rule::WorkLate => "{$where}: due on {$facts['due']}" . ($facts['who'] === '' ? '.' : ", {$facts['who']}."),
+            Rule::DaysReversed => "{$where}: from {$facts['begins']} to {$facts['due']}.",
             Rule::LooseIdeas => trim($why),
             Rule::ReasonAlone => "{$where}, for {$facts['claim']}." . $why,
             Rule::ObjectionOpen => "{$where}, against {$facts['claim']}." . $why,

@@ -95,9 +95,11 @@ final class Printed
         return false;
     }
 
-    public function note(string $topic): ?Note
+    /** @param bool $withQuestions as its writer sees it; what the writer is asked never prints */
+    public function note(string $topic, bool $withQuestions = false): ?Note
     {
         $note = $this->plan->topic($topic)->note;
+        $note = $withQuestions ? $note : $note?->printing();
         if ($note === null || !isset($this->starts[$topic])) {
             return $note;
         }

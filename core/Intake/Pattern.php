@@ -12,6 +12,8 @@ use Embrel\Plan\Properties;
 use Embrel\Plan\Scheme;
 use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
+use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 
 /** Ready trees to start from. A title that starts with a tilde takes no number. */
 enum Pattern: string
@@ -104,6 +106,77 @@ enum Pattern: string
             '~References' => [],
         ],
     ];
+    /** Section → what the writer is asked in its note. It never prints. */
+    private const QUESTIONS = [
+        'essay' => [
+            'What the question asks' => 'What exactly is asked, and what is not?',
+            'First reason' => 'What is the best reason for your answer?',
+            'Second reason' => 'What else speaks for it that does not lean on the first?',
+            'The other side' => 'What would someone say who is not convinced?',
+            'Where this leads' => 'What does a reader know now that they did not know before?',
+        ],
+        'report' => [
+            '~Summary' => 'If only one paragraph is read, what must it say?',
+            'Why this report' => 'Who will read this, and what do they have to decide?',
+            'How it was done' => 'What was looked at, by whom, when, and how?',
+            'What was found' => 'What did you find that nobody can argue with?',
+            'What it means' => 'What follows from that, and how sure is it?',
+            'What to do now' => 'Who should do what next, and by when?',
+        ],
+        'thesis' => [
+            'Introduction' => 'Which one question does the whole answer?',
+            'What others have written' => 'Who has come closest to an answer, and where do they stop?',
+            'Method' => 'Could somebody else do this again from what stands here?',
+            'Results' => 'What was found, before anything is made of it?',
+            'Discussion' => 'How else could the results be explained?',
+            'Conclusion' => 'What is the answer in two sentences?',
+        ],
+        'book' => [
+            'The beginning' => 'What is different on the first page from every other day?',
+            'The way in' => 'Why can nobody turn back from here?',
+            'The middle' => 'What does the reader hope for, and what do they fear?',
+            'The way out' => 'What has to be paid for it?',
+            'The end' => 'What picture is the last one?',
+        ],
+        'notes' => [
+            'What I know' => 'What would you tell a friend about it, without looking anything up?',
+            'What I saw' => 'What did you see yourself, where, and when?',
+            'What I want to find out' => 'Whom could you ask?',
+        ],
+        'story' => [
+            'An ordinary day' => 'What does this person want, and why do they not have it?',
+            'Something happens' => 'What can no longer go on as it was?',
+            'It gets harder' => 'What is the worst that could happen next?',
+            'The moment it turns' => 'What is chosen, and what is lost by it?',
+            'Another day' => 'How can one see that something has changed?',
+        ],
+        'argument' => [
+            'The claim' => 'What are you saying, in one sentence that can be wrong?',
+            'Why it holds' => 'What would have to be true for it to be false?',
+            'What speaks against it' => 'Who disagrees, and what is the best they can say?',
+            'Why it holds all the same' => 'Where are they right?',
+            'What follows' => 'What should be done, or thought, if you are right?',
+        ],
+        'comparison' => [
+            'What is compared, and why' => 'Who has to choose between the two?',
+            'By the first measure' => 'What matters most to them?',
+            'Which for whom' => 'When would you take the other one?',
+        ],
+        'laboratory' => [
+            'Question' => 'What did you expect, and on what grounds?',
+            'Material and method' => 'What would somebody need to know to do it again?',
+            'Results' => 'What was measured, in which units, how often?',
+            'Discussion' => 'What could have gone wrong, and how much would it matter?',
+            'Conclusion' => 'Is the question answered?',
+        ],
+        'literature' => [
+            'The question' => 'What do you want to know from all these texts?',
+            'How the search was made' => 'Where did you look, with which words, and what did you leave out?',
+            'Where the field agrees' => 'What does nobody dispute?',
+            'Where it divides' => 'On what does it turn who is right?',
+            'What nobody has asked' => 'Which text would you like to read that does not exist?',
+        ],
+    ];
     /** Of patterns that are not called as their form is. */
     private const FORMS = [
         'story' => 'book',
@@ -163,12 +236,13 @@ enum Pattern: string
     public function plan(string $title, string $author, Ids $ids): Plan
     {
         $growing = new Growing($ids, $title);
+        $questions = self::QUESTIONS[$this->value];
         foreach (self::TREES[$this->value] as $section => $parts) {
             $unnumbered = str_starts_with($section, '~');
             $growing->add(
                 1,
                 ltrim($section, '~'),
-                [],
+                isset($questions[$section]) ? [new Node(NodeType::Question, [], [Node::text($questions[$section])])] : [],
                 static fn(Topic $topic): Topic => $unnumbered ? $topic->with(['numbered' => Numbered::None]) : $topic,
             );
             foreach ($parts as $part) {

@@ -8,6 +8,7 @@ use Embrel\Citation\SourceForm;
 use Embrel\Id\Ulid;
 use Embrel\MalformedShape;
 use Embrel\Plan\Checking;
+use Embrel\Plan\Day;
 use Embrel\Plan\Dye;
 use Embrel\Plan\Field;
 use Embrel\Plan\InvalidValue;
@@ -87,6 +88,9 @@ final class Codec
                 $s->has('why') ? Checking::why($s->string('why')) : null,
             ),
             'rule' => new SwitchRule(Checking::rule($s->string('rule')), $s->bool('on')),
+            'work' => self::work($s),
+            'finish' => new FinishWork($s->ids('ids'), Day::of($s->string('on'))),
+            'shift' => new ShiftWork($s->ids('ids'), $s->int('days')),
             'plan' => new SetPlan($s->object('set')->values()),
             'compound' => self::compound($s, $nesting),
             default => self::field($s),
@@ -105,6 +109,21 @@ final class Codec
         }
 
         return new SetField($field, $s->ids('ids'), $field->read($s, 'value'));
+    }
+
+    private static function work(Shape $s): SetWork
+    {
+        $form = $s->object('set');
+        $set = [];
+        foreach ($form->values() as $name => $value) {
+            $field = Field::tryFrom((string) $name);
+            if ($field === null || !$field->isOfWork()) {
+                throw InvalidValue::field('set', (string) $name);
+            }
+            $set[$field->value] = $value === null ? $field->usual() : $field->read($form);
+        }
+
+        return $set === [] ? throw MalformedShape::expected('a change', 'set') : new SetWork($s->ids('ids'), $set);
     }
 
     /** @return list<string> */

@@ -163,10 +163,12 @@ final readonly class FoldTopics extends Composed
         ];
     }
 
-    /** Blocks within others have no id. */
+    /** Blocks within others have no id, and ask nothing. */
     private static function bare(Node $block): Node
     {
-        return new Node($block->type, array_diff_key($block->attrs, ['id' => 1]), $block->content, $block->text, $block->marks);
+        $type = $block->type === NodeType::Question ? NodeType::Paragraph : $block->type;
+
+        return new Node($type, array_diff_key($block->attrs, ['id' => 1]), $block->content, $block->text, $block->marks);
     }
 
     /**

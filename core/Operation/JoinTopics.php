@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Operation;
 
+use Embrel\Plan\Field;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Note;
@@ -29,6 +30,11 @@ final readonly class JoinTopics extends Composed
         }
         if ($lower->labels !== []) {
             $steps[] = new SetLabels([$this->upper], $lower->labels);
+        }
+        foreach (Field::cases() as $field) {
+            if ($field->isOfWork() && $field->written($upper) === null && $field->written($lower) !== null) {
+                $steps[] = SetField::from($field, [$this->upper], $lower);
+            }
         }
         $parts = $plan->parts($this->lower);
         if ($parts !== []) {

@@ -44,9 +44,8 @@ final readonly class SetField extends Basic
     public function toArray(): array
     {
         $value = $this->field->form($this->value);
-        if ($value === null && $this->value instanceof \BackedEnum) {
-            $value = $this->value->value;
-        }
+        // The usual value is spelled out, where it is one.
+        $value ??= $this->value instanceof \BackedEnum ? $this->value->value : ($this->value === '' ? '' : null);
 
         return ['type' => $this->field->value, 'ids' => $this->ids, 'value' => $value];
     }

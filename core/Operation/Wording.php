@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Operation;
 
+use Embrel\Plan\Day;
+use Embrel\Plan\Field;
 use Embrel\Plan\Plan;
 
 /** What an operation does, in a few words, for undo and for the history: “Moved ‘Eels’ to ‘The marsh’”. */
@@ -37,6 +39,12 @@ final class Wording
             $operation instanceof Retitle => self::retitled($operation, $before),
             $operation instanceof SetField => self::set($operation, $before),
             $operation instanceof SetLabels => self::labelled($operation, $before),
+            $operation instanceof SetWork => self::worked($operation, $before),
+            $operation instanceof FinishWork => 'Said that ' . self::several($before, $operation->ids) . ' is done',
+            $operation instanceof ShiftWork => 'Moved the days of '
+                . self::several($before, $operation->ids)
+                . ($operation->days < 0 ? ' back by ' : ' on by ')
+                . (abs($operation->days) === 1 ? 'a day' : abs($operation->days) . ' days'),
             $operation instanceof ChangeLabel => self::label($operation),
             $operation instanceof EditNote => 'Wrote in the note of ' . self::title($before, $operation->topic),
             $operation instanceof SetPlan => 'Changed the plan’s '
@@ -108,9 +116,30 @@ final class Wording
         $field = $operation->field->says();
         $of = ' of ' . self::several($before, $operation->ids);
 
+        if (\is_string($value) && $operation->field->isOfWork() && preg_match('/\A\d{4}-/', $value) === 1) {
+            return "Set the {$field}{$of} to " . Day::named($value, '');
+        }
+
         return \is_string($value) || \is_int($value)
             ? "Set the {$field}{$of} to " . strtr((string) $value, '-', ' ')
             : "Took the {$field}{$of} away";
+    }
+
+    private static function worked(SetWork $operation, Plan $before): string
+    {
+        $of = self::several($before, $operation->ids);
+        if (\count($operation->set) === 1) {
+            $field = Field::from((string) array_key_first($operation->set));
+            $value = $operation->set[$field->value];
+
+            return match (true) {
+                $field === Field::Done && $value === null => "Said that {$of} is not done",
+                $field === Field::Who && \is_string($value) && $value !== '' => "Gave {$of} to {$value}",
+                default => self::set(new SetField($field, $operation->ids, $value), $before),
+            };
+        }
+
+        return "Planned the work on {$of}";
     }
 
     private static function labelled(SetLabels $operation, Plan $before): string

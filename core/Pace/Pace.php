@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Pace;
 
+use Embrel\Plan\Day;
+
 /** How many words a day remain to the due date, and when a piece will be done as it goes. */
 final readonly class Pace
 {

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Embrel\Pace;
 
+use Embrel\Plan\Again;
+use Embrel\Plan\Day;
+
 /** The words of a pace. */
 final class Says
 {
@@ -46,6 +49,28 @@ final class Says
         }
 
         return $says;
+    }
+
+    /**
+     * What becomes of the work on a topic, in a few words.
+     *
+     * @param array<string, mixed> $set field of a topic → what it becomes
+     */
+    public static function work(array $set, string $today): string
+    {
+        $says = [];
+        foreach ($set as $name => $value) {
+            $day = \is_string($value) && $name !== 'who' ? Day::named($value, $today) : '';
+            $says[] = match ($name) {
+                'who' => $value === '' ? 'nobody' : (\is_string($value) ? $value : ''),
+                'begins' => $value === null ? 'no first day' : "from {$day}",
+                'due' => $value === null ? 'no last day' : "by {$day}",
+                'done' => $value === null ? 'not done' : "done on {$day}",
+                default => $value instanceof Again ? "each {$value->value}" : 'once',
+            };
+        }
+
+        return implode(', ', $says);
     }
 
     private static function days(int $days, WritingDays $on): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Pace;
 
+use Embrel\Plan\Day;
 use Embrel\Plan\InvalidValue;
 
 /** The days on which a person writes: some days of the week, without some stretches of the calendar. */

@@ -34,6 +34,11 @@ enum Field: string
     case Alone = 'alone';
     case Spot = 'spot';
     case Picture = 'picture';
+    case Who = 'who';
+    case Begins = 'begins';
+    case Due = 'due';
+    case Done = 'done';
+    case Again = 'again';
     case Foreign = 'foreign';
 
     /**
@@ -88,6 +93,17 @@ enum Field: string
                 'written' => static fn(?Picture $picture): ?string => $picture?->value(),
                 'outline' => false,
             ],
+            self::Who => [
+                'usual' => '',
+                'read' => static fn(Shape $form, string $key): string => Work::who($form->string($key)),
+                'written' => static fn(string $who): ?string => $who === '' ? null : $who,
+                'table' => true,
+                'says' => 'person',
+            ],
+            self::Begins => self::ofDay() + ['says' => 'first day'],
+            self::Due => self::ofDay() + ['says' => 'due date'],
+            self::Done => self::ofDay() + ['says' => 'day on which it was done'],
+            self::Again => self::ofEnum($this->value, Again::class, null) + ['table' => true, 'says' => 'repetition'],
             self::Foreign => [
                 'usual' => [],
                 'read' => static fn(Shape $form, string $key): array => TopicForm::foreign($form->object($key)),
@@ -110,6 +126,17 @@ enum Field: string
             'read' => static fn(Shape $form, string $key): \BackedEnum
                 => $enum::tryFrom($form->string($key)) ?? throw InvalidValue::field($name, $form->string($key)),
             'written' => static fn(?\BackedEnum $value): string|int|null => $value === $usual ? null : $value?->value,
+        ];
+    }
+
+    /** @return array{usual: null, read: \Closure(Shape, string): string, written: \Closure(string|null): (string|null), table: true} */
+    private static function ofDay(): array
+    {
+        return [
+            'usual' => null,
+            'read' => static fn(Shape $form, string $key): string => Day::of($form->string($key)),
+            'written' => static fn(?string $day): ?string => $day,
+            'table' => true,
         ];
     }
 
@@ -172,6 +199,12 @@ enum Field: string
     public function isInTables(): bool
     {
         return $this->row()['table'] ?? false;
+    }
+
+    /** Whether it is about the work on a topic: who does it, from when, by when, done, and how often. */
+    public function isOfWork(): bool
+    {
+        return \in_array($this, [self::Who, self::Begins, self::Due, self::Done, self::Again], true);
     }
 
     /** What it is called in the history. */

@@ -240,11 +240,11 @@ final readonly class Properties
 
     private static function date(string $value): string
     {
-        $parts = preg_match('/\A(\d{4})-(\d\d)-(\d\d)\z/', $value, $m) === 1 ? $m : null;
-
-        return $parts !== null && checkdate((int) $parts[2], (int) $parts[3], (int) $parts[1])
-            ? $value
-            : throw InvalidValue::field('due', $value);
+        try {
+            return Day::of($value);
+        } catch (InvalidValue) {
+            throw InvalidValue::field('due', $value);
+        }
     }
 
     private static function depth(int $depth): int

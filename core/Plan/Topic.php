@@ -21,6 +21,10 @@ final readonly class Topic
      * @param Note|null             $note    null where there is none, or where it was not loaded
      * @param array<string, string> $foreign attributes of a foreign file that we do not know, kept
      * @param list<string>          $labels  names, in the order of the alphabet
+     * @param string                $who     who works on it: a name; empty where nobody is named
+     * @param string|null           $begins  the calendar date of the first day of work, YYYY-MM-DD
+     * @param string|null           $due     the date by which it is to be done
+     * @param string|null           $done    the date on which it was done
      * @param Spot|null             $spot    of a loose idea on the ground of the map; null: it is in the tray
      */
     public function __construct(
@@ -40,6 +44,11 @@ final readonly class Topic
         public ?Spot $spot = null,
         public ?Picture $picture = null,
         public array $labels = [],
+        public string $who = '',
+        public ?string $begins = null,
+        public ?string $due = null,
+        public ?string $done = null,
+        public ?Again $again = null,
     ) {}
 
     /** @throws InvalidValue when the title is too long; line feeds become spaces, control characters go */
@@ -59,6 +68,7 @@ final readonly class Topic
             && $this->target === null
             && $this->picture === null
             && $this->labels === []
+            && !Work::isOn($this)
             && $this->foreign === [];
     }
 

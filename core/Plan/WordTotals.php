@@ -14,14 +14,15 @@ final class WordTotals
     private array $words = [];
     /** @var array<string, int> topic → sum of the targets below it, where it has none of its own */
     private array $targets = [];
-    /** @var array<string, true> topics that have a note, or something under them that has one */
+    /** @var array<string, true> topics in whose note something is written, or under which there is one */
     private array $noted = [];
 
     private function __construct(private readonly Plan $plan)
     {
         // From each topic that has something upwards: most have little, and no order is needed.
         foreach ($plan->topics as $id => $topic) {
-            if ($topic->noted) {
+            // A note without a word may be nothing but a question that waits for its answer.
+            if ($topic->words > 0) {
                 $this->addNote((string) $id, $topic->words);
             }
             if ($topic->target !== null) {

@@ -22,6 +22,8 @@ enum NodeType: string
     case TableHeader = 'tableHeader';
     case CodeBlock = 'codeBlock';
     case HorizontalRule = 'horizontalRule';
+    /** What the writer is asked, and answers below it; it never prints. */
+    case Question = 'question';
     case Text = 'text';
     case HardBreak = 'hardBreak';
     case Footnote = 'footnote';

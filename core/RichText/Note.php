@@ -110,8 +110,16 @@ final readonly class Note
         return implode("\n", array_map(static fn(Node $block): string => $block->plainText($withFootnotes), array_values($this->blocks)));
     }
 
+    /** Without the questions that the writer answers in it: what of it can print. */
+    public function printing(): self
+    {
+        $blocks = array_filter($this->blocks, static fn(Node $block): bool => $block->type !== NodeType::Question);
+
+        return \count($blocks) === \count($this->blocks) ? $this : new self($blocks);
+    }
+
     public function words(): int
     {
-        return Words::in($this->plainText());
+        return Words::in($this->printing()->plainText());
     }
 }

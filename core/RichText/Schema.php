@@ -28,6 +28,7 @@ final class Schema
         NodeType::Table,
         NodeType::CodeBlock,
         NodeType::HorizontalRule,
+        NodeType::Question,
     ];
     /** Node → what it may hold; `+` at the end: at least one. */
     private const CONTENT = [
@@ -35,6 +36,7 @@ final class Schema
         'heading' => 'inline',
         'footnote' => 'plainInline',
         'codeBlock' => 'text',
+        'question' => 'text',
         'bulletList' => 'listItem+',
         'orderedList' => 'listItem+',
         'taskList' => 'taskItem+',
@@ -104,7 +106,7 @@ final class Schema
         }
         $name = \is_array($json) ? $json['type'] ?? null : null;
         $type = \is_string($name) ? NodeType::tryFrom($name) : null;
-        if (!\is_array($json) || $type === null || !self::allows($expected, $type)) {
+        if (!\is_array($json) || $type === null || !self::allows($expected, $type, $depth)) {
             throw InvalidNote::unknown(\is_string($name) ? $name : get_debug_type($json), $path);
         }
         $path .= '/' . $type->value;
@@ -122,10 +124,11 @@ final class Schema
         );
     }
 
-    private static function allows(string $expected, NodeType $type): bool
+    private static function allows(string $expected, NodeType $type, int $depth): bool
     {
         return match ($expected) {
-            'block' => \in_array($type, self::BLOCK, true),
+            // A question stands alone: within a list or a table nobody would see what it asks of.
+            'block' => \in_array($type, self::BLOCK, true) && ($type !== NodeType::Question || $depth === 0),
             'inline' => self::isInline($type),
             'plainInline' => self::isInline($type) && $type !== NodeType::Footnote,
             'cell' => $type === NodeType::TableCell || $type === NodeType::TableHeader,

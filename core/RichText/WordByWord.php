@@ -13,6 +13,14 @@ final class WordByWord
     /** Above this many pairs of words two texts are taken to have nothing in common between what they begin and end with. */
     private const PAIRS = 1_000_000;
 
+    /** @return list<string> words, signs and white space, one after the other; together they are the text */
+    public static function split(string $text): array
+    {
+        preg_match_all(self::WORD, $text, $found);
+
+        return $found[0];
+    }
+
     /**
      * @param list<Node> $inlines
      *
@@ -23,8 +31,7 @@ final class WordByWord
         $words = [];
         foreach ($inlines as $node) {
             if ($node->isText()) {
-                preg_match_all(self::WORD, $node->text, $found);
-                foreach ($found[0] as $text) {
+                foreach (self::split($node->text) as $text) {
                     $words[] = Word::text($text, $node->marks);
                 }
             } else {

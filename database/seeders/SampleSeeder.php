@@ -193,6 +193,15 @@ final class SampleSeeder
             'numbered' => isset($given['numbered']) ? Numbered::from($given['numbered']) : null,
             'target' => isset($given['target']) ? Target::of($given['target']) : null,
             'labels' => $given['labels'] ?? null,
+            'who' => $given['who'] ?? null,
+            'begins' => self::day($given['begins'] ?? null),
+            'due' => self::day($given['due'] ?? null),
         ]);
+    }
+
+    /** A calendar date from today on, as “+4 days” says it. */
+    private static function day(?string $when): ?string
+    {
+        return $when === null ? null : now()->modify($when)->format('Y-m-d');
     }
 }

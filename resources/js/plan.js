@@ -17,10 +17,13 @@ import { Find } from './ui/find.js';
 import { Frame } from './ui/frame.js';
 import { KeysDialog } from './ui/keys-dialog.js';
 import { LabelsDialog } from './ui/labels-dialog.js';
+import { Patterns } from './ui/patterns.js';
 import { PropertiesDialog } from './ui/properties.js';
 import { Refusals } from './ui/refusals.js';
 import { Relations } from './ui/relations.js';
+import { Sharing } from './ui/sharing.js';
 import { say } from './ui/toast.js';
+import { WorkFields } from './ui/work.js';
 import { VersionDialog } from './ui/version.js';
 import { Gather } from './views/gather/gather.js';
 import { Outline } from './views/outline/outline.js';
@@ -31,7 +34,7 @@ import { Views } from './views/registry.js';
 function compose(data) {
     const tree = new Tree(data);
     const kept = { folds: new Personal(data, 'folds', { folded: data.folds }), look: new Personal(data, 'look', data.look) };
-    const state = new ViewState(tree, kept, `embrel.unfolded.${data.user}.${data.plan}`);
+    const state = new ViewState(tree, kept, `embrel.unfolded.${data.user}.${data.plan}`, data.me);
     const rights = new Rights(data, say);
     const commands = new Commands(rights);
     const page = new Page(data, { tree, state, commands });
@@ -71,7 +74,10 @@ function compose(data) {
     page.find = new Find(page);
     page.frame = new Frame(session, { go: (id) => page.goTo(id), here: () => state.active.get() });
     page.properties = new PropertiesDialog(session);
+    page.work = new WorkFields(session, data.people);
     page.labels = new LabelsDialog(session, (label) => page.outline.looks.onlyLabelled(label));
+    page.patterns = new Patterns(page);
+    page.sharing = new Sharing(session);
     page.version = new VersionDialog(session, () => page.commit());
     page.relations = new Relations(page);
     page.refusals = new Refusals(page);
@@ -112,12 +118,17 @@ function addViews(page) {
         () => import('./views/check/check.js'),
         (/** @type {{Check: any}} */ { Check }) => new Check(page),
     );
+    const schedule = fetched(
+        () => import('./views/schedule/schedule.js'),
+        (/** @type {{ScheduleView: any}} */ { ScheduleView }) => new ScheduleView(page),
+    );
     views.add('gather', page.gather, { path: '/gather', box: 'gather' });
     views.add('outline', page.outline, { path: '', box: 'outline-side' });
     views.add('map', null, { path: '/map', box: 'map', load: map });
     views.add('draft', null, { path: '/draft', box: 'draft', load: draft });
     views.add('sources', null, { path: '/sources', box: 'sources-view', load: sources });
     views.add('check', null, { path: '/check', box: 'check', load: check });
+    views.add('schedule', null, { path: '/schedule', box: 'schedule', tab: 'outline', load: schedule });
     views.add('sorting-out', null, { path: '/sorting-out', box: 'research', tab: 'sources', load: research });
 }
 

@@ -45,6 +45,7 @@ final class CheckTest extends TestCase
 {
     private const SOURCE = '03000000000000000000000001';
     private const OTHER = '03000000000000000000000002';
+    private const TODAY = '2026-11-30';
 
     /**
      * @param list<string> $expected titles of the topics that are found, each as “a+b” where one finding is about several
@@ -256,6 +257,13 @@ final class CheckTest extends TestCase
         $flagged = static fn(Flag $flag): Plan => self::set(self::plan('Tide'), 'Tide', ['flag' => $flag]);
         yield 'a question' => [Rule::Flagged, $flagged(Flag::Question), ['Tide']];
         yield 'what comes next is no question' => [Rule::Flagged, $flagged(Flag::Next), []];
+        $work = static fn(array $set): Plan => self::set(self::plan('Tide'), 'Tide', $set);
+        yield 'work whose date has gone' => [Rule::WorkLate, $work(['due' => '2026-11-29']), ['Tide']];
+        yield 'work of today' => [Rule::WorkLate, $work(['due' => self::TODAY]), []];
+        yield 'work that was done' => [Rule::WorkLate, $work(['due' => '2026-11-29', 'done' => '2026-11-30']), []];
+        yield 'work on an aside' => [Rule::WorkLate, $work(['due' => '2020-02-29', 'kind' => Kind::Aside]), ['Tide']];
+        yield 'days the wrong way round' => [Rule::DaysReversed, $work(['begins' => '2026-12-05', 'due' => '2026-12-04']), ['Tide']];
+        yield 'one day' => [Rule::DaysReversed, $work(['begins' => '2026-12-04', 'due' => '2026-12-04']), []];
         $loose = AddTopics::one(new Topic(Build::ulid(60), 'Eels'), new Place(Plan::TRAY));
         yield 'a loose idea' => [Rule::LooseIdeas, $loose->apply(self::plan('Tide')), ['tray']];
         yield 'none' => [Rule::LooseIdeas, self::plan('Tide'), []];
@@ -308,7 +316,7 @@ final class CheckTest extends TestCase
     public function testTheSeriousComeFirstAndEveryFindingIsPutInWords(): void
     {
         foreach (self::cases() as $name => [, $plan]) {
-            $check = Check::ofWhole($plan);
+            $check = Check::ofWhole($plan, self::TODAY);
             $says = new Says($check->ground);
             $weights = array_map(static fn(Finding $one): string => $one->rule->weight()->value, $check->findings);
             $sorted = $weights;
@@ -448,7 +456,9 @@ final class CheckTest extends TestCase
     /** @return list<Finding> what one rule has found */
     private static function found(Plan $plan, Rule $rule): array
     {
-        return array_values(array_filter(Check::ofWhole($plan)->findings, static fn(Finding $one): bool => $one->rule === $rule));
+        $all = Check::ofWhole($plan, self::TODAY)->findings;
+
+        return array_values(array_filter($all, static fn(Finding $one): bool => $one->rule === $rule));
     }
 
     private static function source(): Source

@@ -13,14 +13,14 @@ final class HouseTest extends TestCase
     private const ORDER = [
         ['Limits', 'MalformedShape'],
         ['Id', 'Words', 'Language'],
-        ['Shape'],
+        ['Shape', 'Csv'],
         ['RichText'],
         ['Citation', 'Fonts'],
         ['Plan'],
         ['Difference'],
         ['Numbering', 'Operation'],
         ['Search'],
-        ['Check', 'Pace'],
+        ['Check', 'Pace', 'Comment'],
         ['Layout'],
         ['Document'],
         ['Draft'],
@@ -28,6 +28,7 @@ final class HouseTest extends TestCase
         ['Pages', 'Archive'],
         ['Writer'],
         ['Reader'],
+        ['Calendar'],
         ['Cli'],
     ];
 

@@ -7,6 +7,7 @@ namespace Tests\Core;
 use Embrel\Intake\Options;
 use Embrel\Plan\Plan;
 use Embrel\Reader\Format;
+use Embrel\Reader\Html\Tag;
 use Embrel\RichText\Mark;
 use Embrel\RichText\Node;
 use Embrel\RichText\NodeType;
@@ -50,6 +51,37 @@ final class HtmlTest extends TestCase
         $within = implode('|', array_map(self::form(...), $node->content));
 
         return (self::SHORT[$node->type->value] ?? $node->type->value) . $says . ($within === '' ? '' : "({$within})");
+    }
+
+    /** @return iterable<string, array{string, int|null}> an element → the level of the heading that it is */
+    public static function headings(): iterable
+    {
+        yield 'the first' => ['<h1>A</h1>', 1];
+        yield 'the sixth' => ['<h6>A</h6>', 6];
+        yield 'no seventh' => ['<h7>A</h7>', null];
+        yield 'a header' => ['<header>A</header>', null];
+        yield 'by its role' => ['<div role="heading" aria-level="3">A</div>', 3];
+        yield 'by its role, deep' => ['<div role="heading" aria-level="60">A</div>', 60];
+        yield 'deeper than any' => ['<div role="heading" aria-level="61">A</div>', null];
+        yield 'by its role, of no level' => ['<div role="heading">A</div>', null];
+        yield 'another role' => ['<div role="note" aria-level="2">A</div>', null];
+    }
+
+    #[DataProvider('headings')]
+    public function testAnElementIsAHeadingByItsNameOrItsRole(string $html, ?int $level): void
+    {
+        $page = new \DOMDocument();
+        @$page->loadHTML("<html><body>{$html}</body></html>");
+        $node = $page->getElementsByTagName('body')->item(0)?->firstChild;
+        self::assertInstanceOf(\DOMElement::class, $node);
+        self::assertSame($level, Tag::level($node, $node->nodeName));
+    }
+
+    public function testASignThatLeadsToItsOwnHeadingIsNoneOfItsText(): void
+    {
+        self::assertTrue(Tag::isPermalink('#wall', ' ¶ '));
+        self::assertFalse(Tag::isPermalink('https://example.org', '#'), 'It leads elsewhere.');
+        self::assertFalse(Tag::isPermalink('#wall', 'The wall'), 'It says something.');
     }
 
     /** @return iterable<string, array{string, string}> what stands under a heading → the blocks of its note */

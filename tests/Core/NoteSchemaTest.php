@@ -46,6 +46,7 @@ final class NoteSchemaTest extends TestCase
             . $id
             . ',"content":[{"type":"tableRow","content":[{"type":"tableHeader","content":[{"type":"paragraph"}]},{"type":"tableCell","content":[{"type":"paragraph"}]}]}]}',
         ];
+        yield 'a question' => ['{"type":"question",' . $id . ',"content":[{"type":"text","text":"What is asked?"}]}'];
         yield 'code and rule' => ['{"type":"codeBlock",' . $id . ',"content":[{"type":"text","text":"x < y"}]}'];
         yield 'footnote, citation, reference' => [
             '{"type":"paragraph",'
@@ -82,6 +83,10 @@ final class NoteSchemaTest extends TestCase
         yield 'unknown field' => ['{"type":"paragraph",' . $id . ',"html":"<b>"}'];
         yield 'block within a paragraph' => ['{"type":"paragraph",' . $id . ',"content":[{"type":"paragraph"}]}'];
         yield 'list without items' => ['{"type":"bulletList",' . $id . ',"content":[]}'];
+        yield 'a question with a mark' => [
+            '{"type":"question",' . $id . ',"content":[{"type":"text","text":"a","marks":[{"type":"bold"}]}]}',
+        ];
+        yield 'a question within a quotation' => ['{"type":"blockquote",' . $id . ',"content":[{"type":"question"}]}'];
         yield 'heading of level 7' => ['{"type":"heading","attrs":{"id":"' . self::ID . '","level":7}}'];
         yield 'script link' => [$link('javascript:alert(1)')];
         yield 'script link in capitals with a tab' => [$link("JaVa\tScript:alert(1)")];

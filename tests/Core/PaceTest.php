@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Embrel\Pace\Day;
 use Embrel\Pace\Next;
 use Embrel\Pace\Pace;
 use Embrel\Pace\Says;
 use Embrel\Pace\State;
 use Embrel\Pace\WritingDays;
+use Embrel\Plan\Day;
 use Embrel\Plan\Flag;
 use Embrel\Plan\InvalidValue;
 use Embrel\Plan\Plan;

@@ -41,20 +41,25 @@ final class AccessTest extends TestCase
                 ],
                 [self::READ, 'GET', ['/place-names', '/landing', '/find', '/pictures/{picture}', '/source-list', '/source-list/elsewhere']],
                 [self::READ, 'GET', ['/check', '/findings', '/rules', '/small-map']],
-                [self::WRITE, 'POST', ['/findings/mend']],
+                [self::READ, 'GET', ['/schedule', '/days', '/days/calendar', '/days/table', '/written-today']],
+                [self::WRITE, 'POST', ['/findings/mend', '/days/read', '/patterns']],
                 [self::READ, 'GET', ['/source-list/file', '/cited', '/research', '/all-notes', '/attachments']],
                 [self::READ, 'GET', ['/attachments/{attachment}', '/history', '/history/steps', '/history/{seq}', '/topics/{topic}/note']],
                 [self::READ, 'GET', ['/shares', '/hand-over', '/hand-over/preview', '/hand-over/sheets', '/hand-over/file']],
                 [self::READ, 'POST', ['/map', '/source-list/typed', '/source-list/page', '/source-list/date', '/research/guesses']],
-                [self::READ, 'POST', ['/history/{seq}/plan', '/hand-over/task', '/duplicate']],
+                [self::READ, 'POST', ['/history/{seq}/plan', '/hand-over/task', '/duplicate', '/pattern']],
                 [self::READ, 'PUT', ['/folds', '/look', '/hand-over', '/writing-days']],
                 [self::WRITE, 'GET', ['/way-back']],
                 [self::WRITE, 'POST', ['/operations', '/undo', '/redo', '/find', '/pictures', '/source-list', '/research']],
                 [self::WRITE, 'POST', ['/attachments', '/copies', '/history', '/history/{seq}/back', '/way-back', '/way-back/accept']],
                 [self::WRITE, 'PATCH', ['']],
                 [self::WRITE, 'DELETE', ['/attachments/{attachment}']],
-                [self::OWN, 'DELETE', ['']],
-                [self::OWN, 'POST', ['/restore']],
+                [self::READ, 'GET', ['/people']],
+                [self::READ, 'POST', ['/seen', '/offer/answer']],
+                [self::READ, 'DELETE', ['/people/me']],
+                [self::OWN, 'DELETE', ['', '/people/{person}', '/invitations/{invitation}', '/link']],
+                [self::OWN, 'PUT', ['/people/{person}', '/offer', '/link']],
+                [self::OWN, 'POST', ['/restore', '/invitations', '/link']],
             ] as [$roles, $verb, $paths]
         ) {
             foreach ($paths as $path) {
@@ -116,6 +121,8 @@ final class AccessTest extends TestCase
             '{seq}' => '1',
             '{picture}' => str_repeat('a', 64),
             '{attachment}' => self::newId(),
+            '{invitation}' => self::newId(),
+            '{person}' => '999999',
         ]);
         if ($name === 'POST plans/{plan}/restore') {
             Plan::query()->whereKey($this->row->id)->delete();

@@ -34,6 +34,32 @@ final class PaceTest extends TestCase
         );
     }
 
+    public function testWhatOnePersonHasWrittenTodayIsToldToThatPersonAlone(): void
+    {
+        $this->travelTo('2026-12-01 09:00:00');
+        $this->write('A1', 'Mud is deep and cold.');
+        $this->travelTo('2026-12-02 09:00:00');
+        $this->write('A1', 'Mud is deep.');
+        $this->write('B', 'Wall.');
+        $address = "/plans/{$this->row->id}/written-today";
+        self::assertSame(['added' => 1, 'taken' => 2], $this->actingAs($this->user)->getJson($address)->assertOk()->json());
+        $other = $this->account('ben');
+        Share::query()->create(['plan_id' => $this->row->id, 'user_id' => $other->id, 'role' => Role::Writes]);
+        self::assertSame(['added' => 0, 'taken' => 0], $this->actingAs($other)->getJson($address)->assertOk()->json());
+    }
+
+    public function testANoteSaysWhoElseWroteInItAMomentAgo(): void
+    {
+        $other = $this->account('ben');
+        Share::query()->create(['plan_id' => $this->row->id, 'user_id' => $other->id, 'role' => Role::Writes]);
+        $this->write('A1', 'Mud is deep.');
+        $address = "/plans/{$this->row->id}/topics/{$this->id('A1')}/note";
+        self::assertNull($this->actingAs($this->user)->getJson($address)->assertOk()->json('by'));
+        self::assertSame($this->user->name, $this->actingAs($other)->getJson($address)->assertOk()->json('by'));
+        $this->travel(2)->minutes();
+        self::assertNull($this->actingAs($other)->getJson($address)->assertOk()->json('by'));
+    }
+
     public function testWhatOnlyMovesOrIsSetIsNotWritten(): void
     {
         $this->write('A1', 'Mud is deep.');

@@ -70,7 +70,9 @@ final class PlansTest extends TestCase
             'token' => 'x',
             'seq' => '1',
             'picture' => str_repeat('a', 64),
-        ] + array_fill_keys(['attachment', 'task', 'style', 'template'], self::newId());
+            'person' => '999999',
+        ] + array_fill_keys(['attachment', 'task', 'style', 'template', 'pattern'], self::newId())
+            + array_fill_keys(['invitation', 'comment', 'vote', 'notice'], self::newId());
     }
 
     /** Another account's plan is not there, on any route; and no route is open to someone not signed in. */

@@ -203,3 +203,71 @@ test('hand over says what is serious, and leads there', async ({ page }) => {
     await expect(finding(page, 'The last section is empty')).toBeVisible();
     expect(writer.problems).toEqual([]);
 });
+
+test('straight quotation marks among curved ones, and a source kept twice, are mended by a key, one undo each', async ({ page }) => {
+    const writer = await checked(page, '“The old wall” stood, “the new one” fell. "Mud" is soft.');
+    const straight = finding(page, /^Straight quotation marks/);
+    await page.getByRole('button', { name: /^Straight quotation marks/ }).first().focus();
+    await writer.type('[m]');
+    await expect(page.getByRole('status').filter({ hasText: /^Mended/ })).toBeVisible();
+    await expect(straight).toHaveCount(0);
+    await writer.saved();
+    const note = await page.request.get(`${page.url().replace(/\/check$/, '')}/hand-over/file?format=md`);
+    expect(await note.text()).toContain('“Mud” is soft.');
+    await page.getByRole('banner').getByRole('button', { name: /^Undo: Mended/ }).click();
+    await expect(page.getByRole('button', { name: /^Straight quotation marks/ }).first()).toBeVisible();
+
+    await writer.view('Sources');
+    for (let i = 0; i < 2; i++) {
+        await page.getByLabel('Add a source').fill('Pell, Tides and Walls, 1994');
+        await page.keyboard.press('Enter');
+        await page.getByRole('button', { name: 'Add to the sources' }).click();
+        await expect(page.getByRole('list', { name: 'Sources' }).getByRole('listitem')).toHaveCount(i + 1);
+    }
+    await writer.view('Check');
+    await page.getByRole('button', { name: 'Two sources may be the same', exact: true }).focus();
+    await writer.type('[m]');
+    await expect(page.getByRole('button', { name: 'Two sources may be the same', exact: true })).toHaveCount(0);
+    await writer.view('Sources');
+    await expect(page.getByRole('list', { name: 'Sources' }).getByRole('listitem')).toHaveCount(1);
+    expect(writer.problems).toEqual([]);
+});
+
+test('what was written is a line over days, beside an even line to the target, and said in words', async ({ page }) => {
+    const writer = await checked(page);
+    // What other days have left, as PHP tells it: a page cannot wait for them.
+    await page.route('**/findings', async (route) => {
+        const answer = await route.fetch();
+        const told = await answer.json();
+        told.pace.line = [100, 250, 400, 380].map((done, i) => ({ day: `2026-11-2${i + 5}`, done, planned: 100 * (i + 1) }));
+        await route.fulfill({ response: answer, json: told });
+    });
+    await page.reload();
+    const chart = page.getByRole('img', { name: '100 words on 25 November, 380 words on 28 November; 400 by an even line to the target' });
+    await expect(chart).toBeVisible();
+    await expect(page.getByText('Line: written. Dashes: an even line to the target.')).toBeVisible();
+    const points = await chart.locator('.done').getAttribute('points');
+    expect(points.split(' ')).toHaveLength(4);
+    expect(await findings(page)).toEqual([]);
+    expect(writer.problems).toEqual([]);
+});
+
+test('work that is late is found, gone to and done', async ({ page }) => {
+    const writer = await planOf(page, 'Late', ...LINES);
+    await writer.mark(/Clay/);
+    await writer.type('e');
+    await page.getByRole('dialog', { name: 'Topic: Clay' }).getByLabel('Last day').fill('2020-02-29');
+    await writer.type('[Escape]');
+    await writer.saved();
+    await writer.view('Check');
+    await page.getByRole('button', { name: 'Work is late: 29 February 2020', exact: true }).focus();
+    await writer.type('[Enter]');
+    await expect(writer.row(/Clay late, by/)).toHaveAttribute('aria-selected', 'true');
+    await writer.type('[Escape]');
+    await writer.mark(/Clay/);
+    await page.keyboard.press('Shift+e');
+    await writer.saved();
+    await writer.view('Check');
+    await expect(page.getByRole('button', { name: /^Work is late/ })).toHaveCount(0);
+    expect(writer.problems).toEqual([]);
+});

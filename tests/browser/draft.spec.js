@@ -46,6 +46,9 @@ test('the text is written from one section into the next and back by the keys', 
     }).toPass();
     await writer.type('[ArrowLeft]');
     await expect.poll(() => where(page)).toBe('1.1 Stone title');
+    // It is saved meanwhile, and the keyboard stays in the title.
+    await writer.saved();
+    await expect.poll(() => where(page)).toBe('1.1 Stone title');
     await writer.type('[ArrowUp]', '!');
     await expect(region(page, '1 Wall')).toContainText('It stood long.!');
     await writer.saved();
@@ -185,4 +188,85 @@ test('by touch a section is written in, and a text of a thousand sections can be
     await expect(page.getByRole('region', { name: '10.99 Part 999' })).toBeAttached();
     expect(writer.problems).toEqual([]);
     await context.close();
+});
+
+test('what is shown goes by flag and label; the line that is written stays at one height; the text fills the screen and comes back', async ({
+    page,
+}) => {
+    const writer = await planOf(page, 'The text', 'Wall', 'Tide', 'Sand');
+    await writer.mark(/Tide/);
+    await writer.type('k', 'field', '[Enter]', '[Escape]');
+    await writer.mark(/Sand/);
+    await writer.row(/Sand/).getByRole('button', { name: /^More for/ }).click();
+    await page.getByRole('dialog', { name: 'Topic: Sand' }).getByRole('group', { name: 'Flag' }).getByRole('button', { name: 'question' }).click();
+    await writer.saved();
+    await writer.view('Draft');
+    const show = page.getByLabel('What is shown');
+    await show.selectOption('field');
+    await expect.poll(() => headings(page)).toEqual(['2 Tide']);
+    await show.selectOption('question');
+    await expect.poll(() => headings(page)).toEqual(['3 Sand']);
+    await show.selectOption('Everything');
+
+    await page.getByRole('button', { name: 'Write in the note of Wall' }).click();
+    await page.getByRole('button', { name: 'Level line' }).click();
+    await text(page).focus();
+    const height = () =>
+        page.evaluate(() => {
+            const box = document.querySelector('#draft').getBoundingClientRect();
+            const caret = getSelection().getRangeAt(0).cloneRange();
+            const line = caret.getClientRects()[0] ?? caret.startContainer.parentElement.getBoundingClientRect();
+            return (line.top - box.top) / box.height;
+        });
+    for (let i = 0; i < 12; i++) {
+        await writer.type(`Line ${i}`);
+        await expect.poll(async () => Math.abs((await height()) - 0.45)).toBeLessThan(0.08);
+        await writer.type('[Enter]');
+    }
+
+    const full = page.getByRole('button', { name: 'Full screen' });
+    await full.click();
+    await expect(full).toHaveAttribute('aria-pressed', 'true');
+    await full.click();
+    await expect(full).toHaveAttribute('aria-pressed', 'false');
+    expect(writer.problems).toEqual([]);
+});
+
+test('one section alone, with the text before and after in reach; a section with only a question is empty', async ({ page }) => {
+    const writer = await draftOf(page, 'Wall', '  Stone', '  Clay', 'Tide');
+    for (const [title, words] of [['Wall', 'It stood long.'], ['Clay', 'Soft and grey.']]) {
+        await page.getByRole('button', { name: `Write in the note of ${title}` }).click();
+        await writer.type(words, '[Escape]');
+    }
+    await page.getByRole('button', { name: 'Write in the note of Stone' }).click();
+    await writer.type('Who cut it?');
+    await page.getByRole('button', { name: 'More for the note' }).click();
+    await page.getByRole('dialog', { name: 'More for the note' }).getByRole('button', { name: 'Question to answer' }).click();
+    await writer.type('[Escape]');
+    await writer.saved();
+    const show = page.getByLabel('What is shown');
+    await show.selectOption('Only what is empty');
+    await expect.poll(() => headings(page)).toEqual(['1.1 Stone', '2 Tide']);
+    await show.selectOption('Everything');
+    await page.getByRole('button', { name: 'Write in the note of Wall' }).click();
+    await show.selectOption('One section alone');
+    await expect.poll(() => headings(page)).toEqual(['1 Wall']);
+    const after = page.getByRole('button', { name: '↓ 1.1 Stone Who cut it?' });
+    await expect(after).toBeVisible();
+    // By the keys one goes on into the next, which then stands alone.
+    await text(page).click();
+    await writer.type('[Control+End]', '[ArrowDown]');
+    await expect.poll(() => where(page)).toBe('1.1 Stone title');
+    await expect.poll(() => headings(page)).toEqual(['1.1 Stone']);
+    await expect(page.getByRole('button', { name: '↑ 1 Wall It stood long.' })).toBeVisible();
+    await page.getByRole('button', { name: '↓ 1.2 Clay Soft and grey.' }).click();
+    await expect.poll(() => headings(page)).toEqual(['1.2 Clay']);
+    await expect.poll(() => where(page)).toBe('1.2 Clay title');
+    await page.keyboard.press('Alt+g');
+    await page.getByRole('dialog', { name: 'Go to a section' }).getByRole('textbox').fill('2');
+    await page.keyboard.press('Enter');
+    await expect.poll(() => headings(page)).toEqual(['2 Tide']);
+    await expect(page.getByRole('button', { name: /^↓/ })).toBeHidden();
+    expect(await findings(page)).toEqual([]);
+    expect(writer.problems).toEqual([]);
 });

@@ -47,6 +47,8 @@ test('who may only read a plan reads all of it, is told so, and no key, press or
     await reader.page.locator('#title').click();
     await expect(reader.page.getByRole('menuitem', { name: /Properties/ })).toBeHidden();
     await reader.page.getByRole('menuitem', { name: /History/ }).click();
+    await reader.page.waitForURL(/\/history$/);
+    await expect(reader.page.getByRole('heading', { name: 'History' })).toBeVisible();
     await expect(reader.page.getByRole('button', { name: 'Keep this version' })).toHaveCount(0);
     await expect(reader.page.getByRole('button', { name: /Go back/ })).toHaveCount(0);
     await reader.page.goBack();

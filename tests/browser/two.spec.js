@@ -48,3 +48,61 @@ test('undo of two people: what the other did stands, the rest is as before; else
     await expect(page.getByRole('heading', { name: 'History' })).toBeVisible();
     expect([...writer.problems, ...other.problems]).toEqual([]);
 });
+
+test('two who send at the same moment, each batch twice: each change is done once, and both see the same', async ({ page, browser }) => {
+    const writer = await planOf(page, 'At once', 'Wall', 'Tide', 'Sand', 'Clay', 'Wind', 'Moon');
+    await writer.saved();
+    const other = await joined(page, browser);
+    const ids = await page.getByRole('treeitem').evaluateAll((rows) => rows.map((row) => row.dataset.id));
+    const before = await page.evaluate(revisionOf);
+
+    const answers = await Promise.all([writer, other].map((one, of) => one.page.evaluate(sendTwice, { ids, of, times: TIMES })));
+    expect(answers.flat().filter((answer) => answer.status !== 200)).toEqual([]);
+    // No one's move is refused: these six stand beside each other, and none goes under another that lies in it.
+    const made = new Set(answers.flat().map((answer) => answer.id));
+    expect(made.size).toBe(2 * TIMES);
+    await expect.poll(() => page.evaluate(revisionOf)).toBe(before + 2 * TIMES);
+    const outlines = [];
+    for (const one of [writer, other]) {
+        await one.page.reload();
+        await expect(one.page.getByRole('treeitem')).toHaveCount(6 + TIMES);
+        outlines.push(await one.outline());
+    }
+    expect(outlines[0]).toBe(outlines[1]);
+    const added = [0, 1].flatMap((of) => Array.from({ length: TIMES / 2 }, (_, i) => `Added ${of} ${i}`));
+    for (const title of ['Wall', 'Tide', 'Sand', 'Clay', 'Wind', 'Moon', ...added]) {
+        expect(outlines[0].split('\n').filter((row) => row.endsWith(` ${title}`)), title).toHaveLength(1);
+    }
+});
+
+/** How many changes each of them sends; each goes out twice. */
+const TIMES = 12;
+
+/** In the page: by turns a topic is added and one is moved to the front, and each is sent twice without waiting. */
+async function sendTwice({ ids, of, times }) {
+    const token = document.querySelector('meta[name=csrf-token]').content;
+    const letters = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
+    const id = () => `01${Array.from(crypto.getRandomValues(new Uint8Array(24)), (one) => letters[one % 32]).join('')}`;
+    const at = { parent: '0'.repeat(26), after: null };
+    const sent = [];
+    for (let i = 0; i < times; i++) {
+        const does = i % 2 === 0
+            ? { type: 'add', at, topics: [{ id: id(), title: `Added ${of} ${i / 2}` }] }
+            : { type: 'move', ids: [ids[(i * 5 + of * 3) % ids.length]], at };
+        const body = JSON.stringify({ base: 1, operations: [{ id: id(), step: id(), ...does }] });
+        for (let time = 0; time < 2; time++) {
+            sent.push(fetch(`${location.pathname}/operations`, {
+                method: 'POST',
+                headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-CSRF-TOKEN': token },
+                body,
+            }).then((answer) => ({ status: answer.status, id: JSON.parse(body).operations[0].id })));
+        }
+    }
+    return Promise.all(sent);
+}
+
+/** In the page: the revision that the server has. */
+async function revisionOf() {
+    const news = await fetch(`${location.pathname}/changes?since=1`, { headers: { Accept: 'application/json' } });
+    return news.status === 204 ? 1 : (await news.json()).revision;
+}

@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Models\Plan;
 use App\Store\Attachments;
 use App\Store\Devices;
+use App\Store\Invitations;
 use App\Store\PlanPictures;
 use App\Store\PlanStore;
 use App\Store\SignUps;
@@ -33,6 +34,7 @@ final class PurgeCommand extends Command
         WaitingFiles::purge();
         WorkFolder::purge();
         SignUps::purge();
+        Invitations::purge();
         Attachments::disk()->purge();
         PlanPictures::disk()->purge();
         Templates::purge();

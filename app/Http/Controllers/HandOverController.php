@@ -80,7 +80,7 @@ final class HandOverController
             'seen' => $request->boolean('seen'),
             'look' => $personal->map($user, $plan),
             'kept' => $kept,
-            'serious' => PlanChecks::of($plan)->serious(),
+            'serious' => PlanChecks::of($plan, $user)->serious(),
             'styles' => $styles->all($user),
             'templates' => $templates->names($user),
         ]);

@@ -28,7 +28,7 @@ final class NotesController
         $writer = new HtmlWriter(address: static fn(string $id): string => route('plan.picture', [$plan, $id]));
         $notes = [];
         foreach ($wanted === null ? $topics : array_filter($topics, static fn(string $id): bool => isset($wanted[$id])) as $id) {
-            $note = $tree->topic($id)->noted ? $printed->note($id) : null;
+            $note = $tree->topic($id)->noted ? $printed->note($id, withQuestions: true) : null;
             if ($note !== null) {
                 $notes[$id] = $writer->blocks($note->blocks);
             }

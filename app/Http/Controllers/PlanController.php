@@ -4,18 +4,22 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Access\Access;
 use App\Http\Given;
 use App\Http\Requests\StartPlanRequest;
 use App\Http\Vocabulary;
 use App\Models\Plan;
 use App\Store\History;
+use App\Store\Patterns;
 use App\Store\PersonalState;
 use App\Store\PlanFinder;
 use App\Store\PlanList;
 use App\Store\PlanOrder;
 use App\Store\PlanStore;
 use App\Store\PlanView;
+use App\Store\Shelf;
 use App\Store\UndoLog;
+use App\Store\Visits;
 use Embrel\Operation\Retitle;
 use Embrel\Plan\Plan as CorePlan;
 use Illuminate\Contracts\View\View;
@@ -27,17 +31,17 @@ final class PlanController
 {
     public function __construct(private readonly PlanStore $store) {}
 
-    public function index(Request $request, PlanList $list, PlanFinder $finder): View
+    public function index(Request $request, PlanList $list, PlanFinder $finder, Patterns $patterns): View
     {
         $user = $request->user() ?? abort(401);
         $wanted = trim(Given::text($request, 'find'));
         $order = PlanOrder::tryFrom(Given::text($request, 'order')) ?? PlanOrder::Changed;
-        $isAway = $request->query('shelf') === 'put-away';
+        $shelf = Shelf::tryFrom(Given::text($request, 'shelf')) ?? Shelf::All;
 
         return view(
             'plans.index',
-            ['wanted' => $wanted, 'found' => $wanted === '' ? null : $finder->find($user, $wanted)]
-                + $list->for($user, $isAway, Given::text($request, 'subject'), Given::text($request, 'tag'), $order),
+            ['wanted' => $wanted, 'patterns' => $patterns->all($user), 'found' => $wanted === '' ? null : $finder->find($user, $wanted)]
+                + $list->for($user, $shelf, Given::text($request, 'subject'), Given::text($request, 'tag'), $order),
         );
     }
 
@@ -90,6 +94,11 @@ final class PlanController
         return $this->page($request, $plan, $personal, 'check');
     }
 
+    public function schedule(Request $request, Plan $plan, PersonalState $personal): View
+    {
+        return $this->page($request, $plan, $personal, 'schedule');
+    }
+
     public function sortingOut(Request $request, Plan $plan, PersonalState $personal): View
     {
         return $this->page($request, $plan, $personal, 'sorting-out');
@@ -109,7 +118,10 @@ final class PlanController
                 'user' => $user->id,
                 'can' => ['write' => Gate::allows('update', $plan), 'comment' => Gate::allows('comment', $plan)],
                 'owner' => $plan->owner->name ?? '',
+                'me' => $user->name,
+                'people' => Access::people($plan),
                 'savedAt' => $plan->changed_at?->toIso8601String(),
+                'fresh' => Visits::begin($user, $plan),
                 'pulse' => PulseController::address($user, $plan),
                 'folds' => $personal->folds($user, $plan),
                 'look' => $personal->look($user, $plan),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Download;
 use App\Http\Given;
 use App\Models\Plan;
 use App\Pages\PageReader;
@@ -12,7 +13,6 @@ use App\Store\News;
 use App\Store\PlanRows;
 use App\Store\PlanSources;
 use App\Store\PlanStore;
-use App\Store\WorkFolder;
 use Embrel\Check\Citing;
 use Embrel\Citation\Duplicates;
 use Embrel\Citation\Label;
@@ -165,13 +165,6 @@ final class SourceController
             $sources = array_intersect_key($sources, Citing::of($this->store->load($plan, true))->places);
         }
 
-        return new Response($format->written(array_values($sources)), 200, [
-            'Content-Type' => $format->mediaType(),
-            'Content-Disposition'
-                => 'attachment; filename="sources.'
-                . $format->value
-                . "\"; filename*=UTF-8''"
-                . rawurlencode(WorkFolder::fileName($plan->title) . ".{$format->value}"),
-        ]);
+        return Download::text($format->written(array_values($sources)), $format->mediaType(), $plan->title, 'sources', $format->value);
     }
 }

@@ -15,7 +15,7 @@ use Illuminate\Http\Response;
 /** Keeps on which days a person writes in a plan. */
 final class WritingDaysController
 {
-    public function __invoke(Request $request, Plan $plan): JsonResponse|Response
+    public function __invoke(Request $request, Plan $plan, PersonalState $personal): JsonResponse|Response
     {
         $given = $request->json()->all();
         try {
@@ -27,7 +27,7 @@ final class WritingDaysController
         } catch (InvalidValue $why) {
             return response()->json(['message' => $why->getMessage()], 422);
         }
-        (new PersonalState())->keepWritingDays($request->user() ?? abort(401), $plan, $days);
+        $personal->keepWritingDays($request->user() ?? abort(401), $plan, $days);
 
         return response()->noContent();
     }

@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Embrel\Id\Ids;
-use Embrel\Intake\Pattern;
+use App\Models\User;
+use App\Store\Patterns;
+use Embrel\Intake\OwnPattern;
 use Embrel\Limits;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Properties;
 use Embrel\Plan\Topic;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
 
 final class StartPlanRequest extends FormRequest
 {
@@ -25,7 +26,7 @@ final class StartPlanRequest extends FormRequest
     {
         return [
             'title' => ['required', 'string', 'max:' . Limits::TITLE],
-            'pattern' => ['nullable', Rule::enum(Pattern::class)],
+            'pattern' => ['nullable', 'string', 'max:40'],
         ];
     }
 
@@ -39,8 +40,13 @@ final class StartPlanRequest extends FormRequest
     {
         $title = Topic::title($this->string('title')->toString());
         $author = mb_substr((string) $this->user()?->name, 0, 200);
-        $pattern = Pattern::tryFrom($this->string('pattern')->toString());
+        $user = $this->user();
+        $chosen = $this->string('pattern')->toString();
+        $pattern = $chosen === '' || !$user instanceof User ? null : app(Patterns::class)->find($user, $chosen);
+        if ($pattern === null && $chosen !== '') {
+            throw ValidationException::withMessages(['pattern' => 'This pattern is not there any more. Choose another.']);
+        }
 
-        return $pattern === null ? Plan::titled($title, new Properties(author: $author)) : $pattern->plan($title, $author, app(Ids::class));
+        return $pattern === null ? Plan::titled($title, new Properties(author: $author)) : OwnPattern::plan($pattern, $title, $author);
     }
 }

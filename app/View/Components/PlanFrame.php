@@ -29,6 +29,9 @@ final class PlanFrame extends Component
         'check' => 'Check',
     ];
 
+    /** What is shown within a view → the view. */
+    private const WITHIN = ['sorting-out' => 'sources', 'schedule' => 'outline'];
+
     /** @var array{undo: string|null, redo: string|null} what each would do, in words; null: there is nothing */
     public readonly array $steps;
 
@@ -36,15 +39,17 @@ final class PlanFrame extends Component
      * @param string            $current one of the views, or the page beside them
      * @param string            $title   of the window
      * @param list<string>|null $scripts null: those of an ordinary page
+     * @param array{undo: string|null, redo: string|null}|null $told what undo and redo would do, where that is known already
      */
     public function __construct(
         public readonly Plan $plan,
         public readonly string $current,
         public readonly string $title,
         public readonly ?array $scripts = null,
+        ?array $told = null,
     ) {
         $user = Auth::user();
-        $this->steps = $user instanceof User ? (new UndoLog($plan->id, $user->id))->names() : ['undo' => null, 'redo' => null];
+        $this->steps = $told ?? ($user instanceof User ? (new UndoLog($plan->id, $user->id))->names() : ['undo' => null, 'redo' => null]);
     }
 
     /** Whether the page holds the views, and their script. */
@@ -58,7 +63,7 @@ final class PlanFrame extends Component
     {
         $views = [];
         foreach (self::VIEWS as $view => $name) {
-            $isCurrent = $view === $this->current || ($view === 'sources' && $this->current === 'sorting-out');
+            $isCurrent = $view === (self::WITHIN[$this->current] ?? $this->current);
             $address = $view === 'outline' ? route('plan', $this->plan) : route("plan.{$view}", $this->plan);
             $views[$view] = ['name' => $name, 'address' => $address, 'isCurrent' => $isCurrent];
         }

@@ -73,6 +73,7 @@ final class Reader
             new Spread($reader->sentences, $reader->words, $reader->squares),
             new Spread($reader->paragraphs, $reader->ofParagraphs, $reader->ofParagraphsSquared),
             $reader->quotes,
+            !$note->isEmpty() && $note->printing()->isEmpty(),
         );
     }
 
@@ -87,7 +88,7 @@ final class Reader
 
     private function block(Node $block, string $id): void
     {
-        if ($block->type === NodeType::CodeBlock) {
+        if ($block->type === NodeType::CodeBlock || $block->type === NodeType::Question) {
             return;
         }
         $this->things($block, $id);

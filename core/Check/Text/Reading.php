@@ -14,7 +14,7 @@ use Embrel\Shape;
 final readonly class Reading
 {
     /** Of the stored form and of what is looked for: another one is read anew. */
-    public const VERSION = 1;
+    public const VERSION = 2;
     public const TWO_SPACES = 'spaces';
     public const WORD_TWICE = 'twice';
     public const STRAIGHT = 'straight';
@@ -33,6 +33,7 @@ final readonly class Reading
     /**
      * @param list<Spot>         $spots  in reading order
      * @param array<string, int> $quotes kind of quotation marks (en, de, fr) → how many open there
+     * @param bool               $onlyAsks whether there is nothing in it but questions that wait for an answer
      */
     public function __construct(
         public string $language,
@@ -40,6 +41,7 @@ final readonly class Reading
         public Spread $sentences = new Spread(),
         public Spread $paragraphs = new Spread(),
         public array $quotes = [],
+        public bool $onlyAsks = false,
     ) {}
 
     /** @return array<string, mixed> the stored form */
@@ -63,6 +65,7 @@ final readonly class Reading
             'sentences' => [$this->sentences->count, $this->sentences->sum, $this->sentences->squares],
             'paragraphs' => [$this->paragraphs->count, $this->paragraphs->sum, $this->paragraphs->squares],
             'quotes' => (object) $this->quotes,
+            'asks' => $this->onlyAsks,
         ];
     }
 
@@ -90,6 +93,7 @@ final readonly class Reading
                 self::spread($shape->list('sentences')),
                 self::spread($shape->list('paragraphs')),
                 $quotes,
+                $shape->has('asks') && $shape->bool('asks'),
             );
         } catch (MalformedShape) {
             return null;

@@ -15,6 +15,7 @@ use Embrel\Operation\Retitle;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 
 /** The changes of a file that the writer accepts, as one operation on the plan. */
@@ -93,12 +94,34 @@ final class Acceptance
             }
             $order[] = $id;
         }
+        $order = self::withQuestions($old, $order);
         $remove = array_values(array_diff(array_map(strval(...), array_keys($old->blocks)), $order));
         $was = [];
         foreach ($remove as $id) {
             $was[$id] = EditNote::fingerprint($old->blocks[$id] ?? null);
         }
         $this->do(new EditNote($here, $put, $remove, $order, $was));
+    }
+
+    /**
+     * What the writer was asked did not go out, and stays behind the block behind which it stood.
+     *
+     * @param list<string> $order
+     *
+     * @return list<string>
+     */
+    public static function withQuestions(Note $old, array $order): array
+    {
+        $before = null;
+        foreach ($old->blocks as $id => $block) {
+            if ($block->type === NodeType::Question) {
+                $at = $before === null ? 0 : array_search($before, $order, true);
+                array_splice($order, $at === false ? \count($order) : $at + ($before === null ? 0 : 1), 0, [(string) $id]);
+            }
+            $before = \in_array((string) $id, $order, true) ? (string) $id : $before;
+        }
+
+        return array_values($order);
     }
 
     /** Sections that are new or stand elsewhere, from the first to the last, so that each finds the one before it. */

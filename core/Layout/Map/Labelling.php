@@ -8,10 +8,12 @@ use Embrel\Fonts\Face;
 use Embrel\Fonts\Ruler;
 use Embrel\Layout\Text\Wrapping;
 use Embrel\Numbering\Numbering;
+use Embrel\Plan\Day;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Topic;
 use Embrel\Plan\WordTotals;
+use Embrel\Plan\Work;
 
 /** Measures what is drawn of each topic. */
 final class Labelling
@@ -119,6 +121,15 @@ final class Labelling
         }
         foreach ($topic->labels as $name) {
             $signs[] = ['label', $name, $this->sign($name) + 2 * self::PILL, $this->plan->properties->labels[$name]->value ?? 'slate'];
+        }
+        if ($topic->who !== '') {
+            $who = Work::initials($topic->who);
+            $signs[] = ['label', $who, $this->sign($who) + 2 * self::PILL, Work::dye($topic->who)];
+        }
+        $day = $topic->due ?? $topic->begins;
+        if ($topic->done !== null || $day !== null) {
+            $says = $topic->done !== null ? 'done' : ($topic->due === null ? 'from ' : 'by ') . Day::named((string) $day, (string) $day);
+            $signs[] = ['kind', $says, $this->sign($says), null];
         }
         if ($topic->noted) {
             $signs[] = ['note', '', self::NOTE, null];

@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace Embrel\Reader\Csv;
 
+use Embrel\Csv\Csv;
 use Embrel\Id\Ids;
 use Embrel\Intake\Growing;
 use Embrel\Intake\Options;
 use Embrel\Intake\Result;
 use Embrel\Intake\TypedNumbers;
 use Embrel\Limits;
+use Embrel\Plan\Field;
 use Embrel\Plan\Flag;
+use Embrel\Plan\InvalidValue;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Label;
 use Embrel\Plan\Target;
@@ -19,6 +22,7 @@ use Embrel\Reader\Reader;
 use Embrel\Reader\Source;
 use Embrel\Reader\Unreadable;
 use Embrel\RichText\Node;
+use Embrel\Shape;
 
 /**
  * A table of topics (CSV, RFC 4180; with commas, semicolons or tabs): one a row, with its level from
@@ -26,50 +30,14 @@ use Embrel\RichText\Node;
  */
 final class CsvReader implements Reader
 {
-    private const NAMES = [
-        'level' => 'level',
-        'depth' => 'level',
-        'outline level' => 'level',
-        'ebene' => 'level',
-        'niveau' => 'level',
-        'nivel' => 'level',
-        'title' => 'title',
-        'topic' => 'title',
-        'heading' => 'title',
-        'name' => 'title',
-        'text' => 'title',
-        'titel' => 'title',
-        'titre' => 'title',
-        'thema' => 'title',
-        'note' => 'note',
-        'notes' => 'note',
-        'description' => 'note',
-        'notiz' => 'note',
-        'kind' => 'kind',
-        'flag' => 'flag',
-        'target' => 'target',
-        'labels' => 'labels',
-        'label' => 'labels',
-        'category' => 'labels',
-        'categories' => 'labels',
-        'keywords' => 'labels',
-    ];
-
     public function read($in, Options $options, Ids $ids): Result
     {
-        $table = self::table(Source::text($in));
-        $separator = self::separator($table);
         $growing = new Growing($ids, $options->title);
         $columns = null;
-        $line = 0;
-        while (($row = fgetcsv($table, null, $separator, '"', '')) !== false) {
-            ++$line;
-            if ($row === [null] || implode('', array_map(strval(...), $row)) === '') {
-                continue;
-            }
+        foreach (Csv::rows(Source::text($in)) as $line => $row) {
             if ($columns === null) {
                 $columns = self::columns($row);
-                if (!ctype_digit(trim((string) $row[$columns['level']]))) {
+                if (!ctype_digit($row[$columns['level']])) {
                     continue;
                 }
             }
@@ -78,49 +46,21 @@ final class CsvReader implements Reader
             }
             $this->topic($growing, $columns, $row, $options, $line);
         }
-        fclose($table);
         $plan = $growing->done();
 
         return new Result($options->stripNumbers ? TypedNumbers::stripped($plan) : $plan, $growing->repairs());
     }
 
-    /** @return resource */
-    private static function table(string $text)
-    {
-        $table = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No temporary stream could be opened.');
-        fwrite($table, $text);
-        rewind($table);
-
-        return $table;
-    }
-
-    /** @param resource $table The sign that divides the first row most often. */
-    private static function separator($table): string
-    {
-        $first = (string) preg_replace('/"[^"]*"/', '', (string) fgets($table));
-        rewind($table);
-        $counts = [',' => substr_count($first, ','), ';' => substr_count($first, ';'), "\t" => substr_count($first, "\t")];
-        arsort($counts);
-
-        return (string) array_key_first($counts);
-    }
-
     /**
-     * @param array<int, string|null> $row the first
+     * @param list<string> $row the first
      *
      * @return array<string, int> what → which column
      */
     private static function columns(array $row): array
     {
-        $columns = [];
-        foreach ($row as $i => $name) {
-            $what = self::NAMES[mb_strtolower(trim((string) $name))] ?? null;
-            if ($what !== null) {
-                $columns[$what] ??= $i;
-            }
-        }
+        $columns = Columns::of($row);
         if (!isset($columns['level'], $columns['title'])) {
-            return preg_match('/\A\s*\d+(?:\.\d+)*\.?\s*\z/', (string) $row[0]) === 1 && \count($row) > 1
+            return preg_match('/\A\d+(?:\.\d+)*\.?\z/', $row[0]) === 1 && \count($row) > 1
                 ? ['level' => 0, 'title' => 1, 'note' => 2]
                 : throw Unreadable::noLevels();
         }
@@ -129,17 +69,12 @@ final class CsvReader implements Reader
     }
 
     /**
-     * @param array<string, int>      $columns
-     * @param array<int, string|null> $row
+     * @param array<string, int> $columns
+     * @param list<string>       $row
      */
     private function topic(Growing $growing, array $columns, array $row, Options $options, int $line): void
     {
-        // An apostrophe in front keeps a spreadsheet from taking a text for a formula.
-        $cell = static fn(string $what): string => preg_replace(
-            '/\A\x27(?=[=+@-])/',
-            '',
-            trim((string) ($row[$columns[$what] ?? -1] ?? '')),
-        ) ?? '';
+        $cell = static fn(string $what): string => $row[$columns[$what] ?? -1] ?? '';
         $level = self::level($cell('level'));
         if ($level === null) {
             $growing->repaired('A row had no level; it stands at the level of the row before it.');
@@ -166,8 +101,28 @@ final class CsvReader implements Reader
                 'flag' => Flag::tryFrom(strtolower($cell('flag'))),
                 'labels' => Label::inText($cell('labels')),
                 'target' => $target > 0 && $target <= Limits::TARGET_WORDS ? Target::of($target) : null,
-            ]),
+            ] + self::work($growing, $cell)),
         );
+    }
+
+    /**
+     * @param \Closure(string): string $cell
+     *
+     * @return array<string, mixed> what a row says of work, where it can be understood
+     */
+    private static function work(Growing $growing, \Closure $cell): array
+    {
+        $set = [];
+        foreach (Field::cases() as $field) {
+            $typed = $field->isOfWork() ? $cell($field->value) : '';
+            try {
+                $set += $typed === '' ? [] : [$field->value => $field->read(new Shape([$field->value => $typed], 'table'))];
+            } catch (InvalidValue) {
+                $growing->repaired("A value of “{$field->value}” was not one that we know, and was left out.");
+            }
+        }
+
+        return $set;
     }
 
     /** A level from 1, or a typed number such as 1.2.1, whose parts count. */

@@ -20,80 +20,6 @@ use Embrel\RichText\Schema;
 /** HTML as headings and blocks. */
 final class HtmlBlocks
 {
-    /** Left out with all that they hold. */
-    private const HIDDEN = [
-        'script',
-        'style',
-        'template',
-        'iframe',
-        'head',
-        'noscript',
-        'svg',
-        'select',
-        'datalist',
-        'audio',
-        'video',
-        'canvas',
-        'frameset',
-        'dialog',
-        'rt',
-        'rp',
-        'title',
-    ];
-    private const CONTAINERS = [
-        'p',
-        'div',
-        'section',
-        'article',
-        'main',
-        'header',
-        'footer',
-        'aside',
-        'address',
-        'center',
-        'form',
-        'fieldset',
-        'details',
-        'summary',
-        'figure',
-        'figcaption',
-        'legend',
-        'dl',
-        'dd',
-        'dt',
-        'hgroup',
-        'body',
-        'html',
-        'tr',
-        'td',
-        'th',
-        'tbody',
-        'li',
-        'caption',
-    ];
-    private const MARKS = [
-        'b' => MarkType::Bold,
-        'strong' => MarkType::Bold,
-        'i' => MarkType::Italic,
-        'em' => MarkType::Italic,
-        'cite' => MarkType::Italic,
-        'dfn' => MarkType::Italic,
-        'var' => MarkType::Italic,
-        'u' => MarkType::Underline,
-        'ins' => MarkType::Underline,
-        's' => MarkType::Strike,
-        'del' => MarkType::Strike,
-        'strike' => MarkType::Strike,
-        'mark' => MarkType::Highlight,
-        'sup' => MarkType::Superscript,
-        'sub' => MarkType::Subscript,
-        'code' => MarkType::Code,
-        'kbd' => MarkType::Code,
-        'samp' => MarkType::Code,
-        'tt' => MarkType::Code,
-    ];
-    /** Signs by which pages link a heading to itself. */
-    private const PERMALINKS = ['¶', '#', '§', '🔗'];
     /** Deeper than any page that a person made. */
     private const DEPTH = 200;
 
@@ -184,7 +110,7 @@ final class HtmlBlocks
     /** @param list<Mark> $marks */
     private function element(\DOMElement $node, string $tag, ?Column $into, array $marks): void
     {
-        if (\in_array($tag, self::HIDDEN, true) || $node->hasAttribute('hidden') || $this->footnotes->isNoteOrBackLink($node)) {
+        if (Tag::isLeftOut($tag) || $node->hasAttribute('hidden') || $this->footnotes->isNoteOrBackLink($node)) {
             return;
         }
         $this->reading->name($node->getAttribute('id'));
@@ -204,15 +130,16 @@ final class HtmlBlocks
         foreach (InlineStyle::marks($style) as $mark) {
             $marks = self::with($marks, new Mark($mark));
         }
-        $level = $this->level($node, $tag);
+        $level = Tag::level($node, $tag);
+        $mark = Tag::mark($tag);
         if ($level !== null) {
             $this->heading($node, $level, $into);
-        } elseif (isset(self::MARKS[$tag]) && !InlineStyle::takesBack($style, self::MARKS[$tag])) {
+        } elseif ($mark !== null && !InlineStyle::takesBack($style, $mark)) {
             $footnote = $tag === 'sup' ? $this->footnotes->in($node) : null;
             $footnote === null
-                ? $this->children($node, $into, self::with($marks, new Mark(self::MARKS[$tag])))
+                ? $this->children($node, $into, self::with($marks, new Mark($mark)))
                 : $this->footnote($footnote);
-        } elseif (\in_array($tag, self::CONTAINERS, true)) {
+        } elseif (Tag::isContainer($tag)) {
             $this->container($node, $tag, $into, $marks);
         } else {
             $this->special($node, $tag, $into, $marks);
@@ -247,20 +174,10 @@ final class HtmlBlocks
         $this->reading->leftOut($leading->value, $blocks);
     }
 
-    private function level(\DOMElement $node, string $tag): ?int
-    {
-        if (preg_match('/\Ah([1-6])\z/', $tag, $m) === 1) {
-            return (int) $m[1];
-        }
-        $level = $node->getAttribute('role') === 'heading' ? (int) $node->getAttribute('aria-level') : 0;
-
-        return $level >= 1 && $level <= 60 ? $level : null;
-    }
-
     private function heading(\DOMElement $node, int $level, ?Column $into): void
     {
         $this->flush($into);
-        $isNote = preg_match('/(?:\A|\s)note-heading(?:\s|\z)/', $node->getAttribute('class')) === 1;
+        $noteLevel = OwnPage::noteLevel($node, $level);
         $anchor = Anchor::of($node->getAttribute('id'));
         $this->children($node, null, []);
         $flow = $this->flow;
@@ -269,7 +186,7 @@ final class HtmlBlocks
         if ($node->getAttribute('class') === 'doc-title' && $this->reading->title === '') {
             $this->reading->title = $flow->plainText();
             $this->isTitled = true;
-        } elseif ($into !== null || $isNote) {
+        } elseif ($into !== null || $noteLevel !== null) {
             $inlines = array_values(array_filter($flow->nodes(), static fn(Node $one): bool => $one->type !== NodeType::Picture));
             $this->block(
                 $into,
@@ -278,7 +195,7 @@ final class HtmlBlocks
                     : [
                         new Node(
                             NodeType::Heading,
-                            ['level' => min(3, $isNote ? (int) ($node->getAttribute('data-level') ?: $level) : $level)],
+                            ['level' => min(3, $noteLevel ?? $level)],
                             $inlines,
                         ),
                     ],
@@ -286,20 +203,8 @@ final class HtmlBlocks
         } elseif ($flow->nodes() !== [] || $anchor !== null) {
             $this->isInQuoteTopic = false;
             // Our own pages keep the first level for the title.
-            $this->reading->heading($this->isTitled ? max(1, $level - 1) : $level, $flow, $anchor->topic ?? '', self::titleIn($node));
+            $this->reading->heading($this->isTitled ? max(1, $level - 1) : $level, $flow, $anchor->topic ?? '', OwnPage::titleIn($node));
         }
-    }
-
-    /** Our own headings and items keep their number apart from their title. */
-    private static function titleIn(\DOMElement $node): ?string
-    {
-        foreach ($node->childNodes as $child) {
-            if ($child instanceof \DOMElement && $child->getAttribute('class') === 'draft-title') {
-                return $child->textContent;
-            }
-        }
-
-        return null;
     }
 
     /** @param list<Mark> $marks */
@@ -361,7 +266,7 @@ final class HtmlBlocks
             return;
         }
         $href = str_replace(' ', '%20', trim($node->getAttribute('href')));
-        if (str_starts_with($href, '#') && \in_array(trim($node->textContent), self::PERMALINKS, true)) {
+        if (Tag::isPermalink($href, $node->textContent)) {
             return;
         }
         if ($href !== '' && !$this->isLeavingOut && !Schema::isSafeLink($href)) {
@@ -389,7 +294,7 @@ final class HtmlBlocks
         $items = [];
         $start = preg_match('/\A\d{1,6}\z/', $list->getAttribute('start')) === 1 ? (int) $list->getAttribute('start') : 1;
         foreach ($list->childNodes as $child) {
-            if (!($child instanceof \DOMElement) || \in_array(strtolower($child->nodeName), self::HIDDEN, true)) {
+            if (!($child instanceof \DOMElement) || Tag::isLeftOut(strtolower($child->nodeName))) {
                 continue;
             }
             $anchor = $into === null ? Anchor::of($child->getAttribute('id')) : null;
@@ -406,9 +311,8 @@ final class HtmlBlocks
     /** A point of ours, or a section deep down, with what stands under it. */
     private function topicItem(\DOMElement $item, Anchor $anchor): void
     {
-        $title = self::titleIn($item);
-        $role = ['s' => Role::Heading, 'q' => Role::Quote][$anchor->kind] ?? Role::Item;
-        $this->reading->under($role, $anchor->below, new Flow(), $anchor->topic, $title ?? '');
+        $title = OwnPage::titleIn($item);
+        $this->reading->under(OwnPage::role($anchor->kind, Role::Item), $anchor->below, new Flow(), $anchor->topic, $title ?? '');
         $this->isInQuoteTopic = false;
         foreach ($item->childNodes as $child) {
             if ($child instanceof \DOMElement && !\in_array($child->getAttribute('class'), ['draft-title', 'draft-number'], true)) {
@@ -426,7 +330,7 @@ final class HtmlBlocks
         $anchor = $into === null ? Anchor::of($node->getAttribute('id')) : null;
         if ($anchor !== null) {
             $this->reading->under(
-                $anchor->kind === 's' ? Role::Heading : ($anchor->kind === 'p' ? Role::Item : Role::Quote),
+                OwnPage::role($anchor->kind, Role::Quote),
                 $anchor->below,
                 new Flow(),
                 $anchor->topic,
@@ -518,21 +422,8 @@ final class HtmlBlocks
     /** @param list<Mark> $marks */
     private function picture(\DOMElement $img, array $marks): void
     {
-        $alt = trim($img->getAttribute('alt'));
-        $attrs = $alt === '' ? [] : ['alt' => mb_strcut($alt, 0, 4000)];
-        $title = Reading::line($img->getAttribute('title'));
-        $attrs += $title === '' || $title === $alt ? [] : ['caption' => mb_strcut($title, 0, 8000)];
-        foreach ($marks as $mark) {
-            $attrs += $mark->type === MarkType::Link ? ['href' => $mark->attrs['href']] : [];
-        }
-        $src = trim($img->getAttribute('src'));
-        $isOwn = str_starts_with($src, EmbeddedPictures::SCHEME);
-        $width = preg_match('/\A\d{1,5}\z/', $img->getAttribute('width')) === 1 ? (int) $img->getAttribute('width') : 0;
-        $isTopics = $img->parentNode instanceof \DOMElement && $img->parentNode->hasAttribute('data-topic');
-        $picture = $isOwn
-            ? PicturePlace::of(substr($src, \strlen(EmbeddedPictures::SCHEME)), $width, $attrs, $this->shelf, $this->reading)
-            : PicturePlace::onTheWeb($src, $attrs, $this->reading);
-        $onTopic = $picture === null || !$isTopics ? null : PicturePlace::ofTopic($picture, $this->shelf);
+        $picture = PictureElement::read($img, $marks, $this->shelf, $this->reading);
+        $onTopic = $picture === null || !PictureElement::isOfTopic($img) ? null : PicturePlace::ofTopic($picture, $this->shelf);
         if ($onTopic !== null) {
             $this->reading->topicPicture($onTopic);
         } elseif ($picture !== null) {

@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace Embrel\Reader\Odt;
 
-use Embrel\Archive\BadPackage;
 use Embrel\Archive\Package;
 use Embrel\Archive\Shelf;
 use Embrel\Archive\Xml;
 use Embrel\Document\Anchor;
 use Embrel\Document\Column;
 use Embrel\Document\Reading;
-use Embrel\Limits;
 use Embrel\Reader\PicturePlace;
 use Embrel\Reader\RunMarks;
 use Embrel\RichText\Flow;
@@ -25,16 +23,6 @@ use Embrel\RichText\Schema;
 final class OdtBody
 {
     private const LEFT_OUT = ['table-of-content', 'illustration-index', 'table-index', 'object-index', 'user-index', 'alphabetical-index'];
-    /** Units in pixels, 96 to the inch. */
-    private const PIXELS = [
-        'in' => 96.0,
-        'inch' => 96.0,
-        'cm' => 37.7952756,
-        'mm' => 3.77952756,
-        'pt' => 1.33333333,
-        'pc' => 16.0,
-        'px' => 1.0,
-    ];
 
     /** @var array{anchor: Anchor, before: string}|null */
     private ?array $anchor = null;
@@ -43,22 +31,22 @@ final class OdtBody
     private bool $goesOn = false;
     private bool $isInQuote = false;
     private bool $endsInSpace = true;
-    /** @var array<string, string> part → id on the shelf */
-    private array $kept = [];
     /** @var list<Node> blocks out of text boxes of the paragraph at hand */
     private array $boxed = [];
 
     private readonly RecordedChanges $recorded;
+    private readonly OdtPictures $pictures;
 
     public function __construct(
         private readonly Xml $xml,
         private readonly Reading $reading,
         private readonly OdtStyles $styles,
-        private readonly Package $package,
+        Package $package,
         private readonly Shelf $shelf,
         bool $refusesRecorded = false,
     ) {
         $this->recorded = new RecordedChanges($xml, $reading, $refusesRecorded);
+        $this->pictures = new OdtPictures($package, $shelf, $reading);
     }
 
     /** @param Column|null $into null: where headings are headings */
@@ -467,7 +455,7 @@ final class OdtBody
      */
     private function frame(Flow $flow, array $attrs): void
     {
-        $width = self::pixels((string) $this->xml->get('svg:width'));
+        $width = OdtPictures::pixels((string) $this->xml->get('svg:width'));
         $target = null;
         foreach ($this->xml->children() as $name) {
             if ($name === 'image') {
@@ -485,31 +473,8 @@ final class OdtBody
             }
         }
         if ($target !== null && $target !== '') {
-            $picture = str_contains($target, '://')
-                ? PicturePlace::onTheWeb($target, $attrs, $this->reading)
-                : PicturePlace::of($this->keep($target), $width, $attrs, $this->shelf, $this->reading);
+            $picture = $this->pictures->at($target, $width, $attrs);
             $picture === null ? null : $flow->put($picture);
         }
-    }
-
-    private function keep(string $part): string
-    {
-        $part = preg_replace('/\A\.\//', '', $part) ?? $part;
-        if (!isset($this->kept[$part])) {
-            try {
-                $this->kept[$part] = $this->package->has($part)
-                    ? (string) $this->shelf->keep($this->package->pieces($part, Limits::PACKAGE_PART))
-                    : '';
-            } catch (BadPackage) {
-                $this->kept[$part] = '';
-            }
-        }
-
-        return $this->kept[$part];
-    }
-
-    private static function pixels(string $length): int
-    {
-        return preg_match('/\A([\d.]+)([a-z]+)\z/', $length, $m) === 1 ? (int) round((float) $m[1] * (self::PIXELS[$m[2]] ?? 0.0)) : 0;
     }
 }

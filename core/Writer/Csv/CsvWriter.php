@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Csv;
 
+use Embrel\Csv\Csv;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Printed;
 use Embrel\Numbering\Numbering;
@@ -17,28 +18,24 @@ use Embrel\Writer\Writer;
 /** A table (CSV, RFC 4180): a topic a row with its level, number, kind, flag, labels, target, words and note. */
 final class CsvWriter implements Writer
 {
-    /** What a spreadsheet would take for a formula gets an apostrophe in front, which it does not show. */
-    private const FORMULA = '/\A[=+@\t\r]|\A-(?=\S)/';
-
     public function write(Plan $plan, Choices $choices, $out, string $work): array
     {
         $numbering = Numbering::of($plan, $choices->scheme, $choices->numberDepth);
         $printed = $choices->notes ? Printed::of($plan, $numbering, $plan->branch($choices->from), [], $choices->allSources) : null;
         $columns = self::columns($plan, $choices->from);
         $names = array_map(static fn(Field $field): string => $field->value, $columns);
-        fputcsv($out, ['level', 'number', 'title', ...$names, 'words', 'note'], ',', '"', '', "\r\n");
+        Csv::put($out, ['level', 'number', 'title', ...$names, 'words', 'note']);
         foreach ($plan->walk($choices->from) as $id => $level) {
             $topic = $plan->topics[$id];
             $paragraphs = array_map(static fn($block): string => $block->plainText(true), array_values($printed?->note($id)->blocks ?? []));
-            $row = [
+            Csv::put($out, [
                 $level,
                 $numbering->own($id),
                 $topic->title,
                 ...array_map(static fn(Field $field): string => self::cell($field, $topic), $columns),
                 $topic->words === 0 ? '' : $topic->words,
                 implode("\n\n", $paragraphs),
-            ];
-            fputcsv($out, array_map(self::safe(...), $row), ',', '"', '', "\r\n");
+            ]);
         }
         $losses = Losses::ofText($plan, $choices->from, $choices->notes);
         $losses->also($printed->missing ?? []);
@@ -46,14 +43,24 @@ final class CsvWriter implements Writer
         return $losses->sentences();
     }
 
-    /** @return list<Field> a column for labels only where there are any */
+    /** @return list<Field> a column for labels, and for what is said of work, only where there is any */
     private static function columns(Plan $plan, string $from): array
     {
-        $isLabelled = array_filter($plan->branch($from), static fn(string $id): bool => $plan->topics[$id]->labels !== []) !== [];
+        $branch = $plan->branch($from);
+        $isAny = static function (Field $field) use ($plan, $branch): bool {
+            foreach ($branch as $id) {
+                if ($field->written($plan->topics[$id]) !== null) {
+                    return true;
+                }
+            }
+
+            return false;
+        };
 
         return array_values(array_filter(
             Field::cases(),
-            static fn(Field $field): bool => $field->isInTables() && ($field !== Field::Labels || $isLabelled),
+            static fn(Field $field): bool
+                => $field->isInTables() && (!($field === Field::Labels || $field->isOfWork()) || $isAny($field)),
         ));
     }
 
@@ -62,10 +69,5 @@ final class CsvWriter implements Writer
         $form = $field->written($topic) ?? ($field === Field::Kind ? Kind::Section->value : '');
 
         return \is_array($form) ? implode(', ', $form) : (string) $form;
-    }
-
-    private static function safe(string|int $cell): string
-    {
-        return \is_string($cell) && preg_match(self::FORMULA, $cell) === 1 ? "'{$cell}" : (string) $cell;
     }
 }

@@ -216,6 +216,8 @@ final class HtmlWriter
             NodeType::OrderedList => '<ol start="' . $node->int('start', 1) . '">' . $this->nodes($node->content) . '</ol>',
             NodeType::CodeBlock => '<pre class="code"><code>' . $this->nodes($node->content) . '</code></pre>',
             NodeType::HorizontalRule => "<hr{$this->end}",
+            // In what the writer sees alone: nothing that is handed over has one.
+            NodeType::Question => '<p class="question">' . $this->nodes($node->content) . '</p>',
             NodeType::Footnote => $this->footnote($node),
             NodeType::Picture => $this->notePicture($node),
             default => '',

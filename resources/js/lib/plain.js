@@ -1,4 +1,4 @@
-const INLINE = new Set([undefined, 'paragraph', 'heading', 'codeBlock']);
+const INLINE = new Set([undefined, 'paragraph', 'heading', 'codeBlock', 'question']);
 
 /** The words of a stored node, for showing a little of it; what counts and prints is PHP's. */
 export const plainText = (/** @type {any} */ node) =>

@@ -7,6 +7,8 @@ import { Joining } from './joining.js';
 
 const AFTER_TYPING = 400;
 const UNKNOWN = -1;
+/** In ms: so long after another has written in it, it is said again. */
+const MEETS = 30_000;
 
 /**
  * The blocks of the note that is open: as the server has them, and as they stand in the editor.
@@ -16,8 +18,9 @@ const UNKNOWN = -1;
  */
 export class NoteBody extends Joining {
     /** @param {import('./editor.js').Desk} desk @param {import('@tiptap/core').Editor} editor @param {{onState: () => void}} on */
-    constructor({ session, citations }, editor, { onState }) {
+    constructor({ session, citations, say }, editor, { onState }) {
         super();
+        this.onMet = say;
         this.session = session;
         this.citations = citations;
         this.editor = editor;
@@ -186,6 +189,15 @@ export class NoteBody extends Joining {
         }
     }
 
+    /** Somebody writes in the paragraph that the caret is in: that is said, and not with every word. @param {string} by */
+    meet(by) {
+        const now = Date.now();
+        if (now - (this.met ?? 0) > MEETS) {
+            this.onMet(`${by} writes in this paragraph too. What both of you write is kept.`);
+        }
+        this.met = now;
+    }
+
     /** The note is another one by now. */
     outdated() {
         this.isStale = true;
@@ -220,7 +232,7 @@ export class NoteBody extends Joining {
         this.revision = fresh.revision;
         this.citations.know(fresh.labels ?? {});
         this.change = null;
-        this.turnInto(fresh.blocks);
+        this.turnInto(fresh.blocks) && fresh.by && this.meet(fresh.by);
         this.known(fresh.blocks);
     }
 }

@@ -24,6 +24,9 @@ import { noteViews } from './views.js';
 /** Signs that open a dialog where they are written. */
 const ASKING = new Set(['@', '§']);
 
+/** @param {any} view */
+const domOf = (view) => view.domObserver;
+
 /** Edits the note of one topic, and saves while it is written. There may be as many as a view wants, each with a topic of its own. */
 export class NoteEditor {
     /**
@@ -33,8 +36,10 @@ export class NoteEditor {
      * @param {Element} host.tools
      * @param {() => void} host.onState whether its text has come is another
      * @param {() => void} host.onRemoved the note was removed
+     * @param {(topic: string) => void} [host.onParted] something of it has gone to another topic
      */
-    constructor(desk, { box, tools, onState, onRemoved }) {
+    constructor(desk, { box, tools, onState, onRemoved, onParted = () => {} }) {
+        this.onParted = onParted;
         this.desk = desk;
         /** @type {Insertions | null} */
         this.putIn = null;
@@ -58,6 +63,8 @@ export class NoteEditor {
                     refer: (sign) => insertions().refer(sign),
                     edit: (node, at) => insertions().edit(node, at),
                     footnote: () => insertions().footnote(),
+                    partTo: () => insertions().partTo(),
+                    headingOut: () => insertions().headingOut(),
                 },
                 option,
                 language,
@@ -71,6 +78,8 @@ export class NoteEditor {
                     lang: language(),
                 }),
                 transformPastedHTML: cleaned,
+                // Where the caret is, is told late: a key that comes right after another must find it.
+                handleDOMEvents: { keydown: (view) => void (view.composing || domOf(view).flush()) },
                 handlePaste: (view, event) => insertions().takeFiles(event.clipboardData?.files, event),
                 handleDrop: (view, event) => insertions().takeFiles(event.dataTransfer?.files, event),
             },
@@ -111,16 +120,28 @@ export class NoteEditor {
         this.focusAt('end');
     }
 
-    /** Writes in it, from its start or its end; where its text is still to come, when it has. @param {'start' | 'end'} where */
+    /**
+     * Writes in it, from its start, its end, or a point of the window; where its text is still to come, when it has.
+     * @param {'start' | 'end' | {left: number, top: number}} where
+     */
     focusAt(where) {
         const { view } = this.editor;
         const { topic } = this;
         const put = () => {
             const { doc, tr } = view.state;
-            view.dispatch(tr.setSelection(where === 'end' ? TextSelection.atEnd(doc) : TextSelection.atStart(doc)).scrollIntoView());
+            const at = typeof where === 'object' ? view.posAtCoords(where)?.pos : null;
+            const caret = at
+                ? TextSelection.near(doc.resolve(at))
+                : where === 'start'
+                  ? TextSelection.atStart(doc)
+                  : TextSelection.atEnd(doc);
+            view.dispatch(tr.setSelection(caret).scrollIntoView());
         };
         put();
         view.focus();
+        // For a moment after that the editor takes a caret at the very start for a slip of the browser, and puts it back: a key
+        // that goes there at once would lead nowhere.
+        /** @type {any} */ (view).input.lastFocus = 0;
         if (!this.body.hasCome) {
             // What was written meanwhile has put the caret where it belongs.
             this.body.coming?.then(() => topic === this.topic && view.hasFocus() && !this.body.change && put());
@@ -185,30 +206,6 @@ export class NoteEditor {
 
     get html() {
         return this.editor.getHTML();
-    }
-
-    /** The text nodes and other inlines of a line of a block, as they stand in the page. @param {string} id @param {any} line */
-    textsOf(id, line) {
-        const top = [...this.editor.view.dom.children].find((_, i) => this.editor.state.doc.child(i)?.attrs.id === id);
-        const all = 'p, h1, h2, h3, h4, h5, h6, pre';
-        const lines = !top ? [] : top.matches(all) ? [top] : [...top.querySelectorAll(all)];
-        /** @type {Node[]} */
-        const texts = [];
-        const isText = (/** @type {any} */ node) => node.nodeType === 3 || node.nodeName === 'BR';
-        // What is one sign in the text has words of its own, which are not the note's.
-        const walk = (/** @type {any} */ node) => {
-            for (const child of node.childNodes) {
-                if (isText(child)) {
-                    child.className !== 'ProseMirror-trailingBreak' && texts.push(child);
-                } else if (!child.classList?.contains('chip')) {
-                    walk(child);
-                }
-            }
-        };
-        if (lines[line]) {
-            walk(lines[line]);
-        }
-        return texts;
     }
 
     /**

@@ -5,6 +5,8 @@ import { newId } from '../lib/ids.js';
 import { element } from '../ui/element.js';
 import { unsay } from '../ui/toast.js';
 import { option, setOption } from './options.js';
+import { askWhere, sectionOfHeading } from './parting.js';
+import { toggleQuestion } from './question.js';
 import { Signs } from './signs.js';
 
 const SIZES = [
@@ -31,6 +33,18 @@ export class Insertions extends Signs {
 
     get editor() {
         return this.note.editor;
+    }
+
+    /** What is marked goes to another note, which is asked for. */
+    partTo() {
+        const { note, session } = this;
+        session.rights.isKept() || askWhere(note, (target) => note.onParted(target));
+    }
+
+    /** A section is made of the heading that the caret is in. */
+    headingOut() {
+        const made = this.session.rights.isKept() ? null : sectionOfHeading(this.note);
+        made && this.note.onParted(made);
     }
 
     choosePicture() {
@@ -118,8 +132,15 @@ export class Insertions extends Signs {
                 'insert',
                 act('Footnote', () => this.footnote(), 'Ctrl Alt F'),
                 act('Reference to a topic', () => this.refer(), '§'),
+                act(editor.isActive('question') ? 'No question any more' : 'Question to answer', () => toggleQuestion(editor)),
                 act('Table', () => this.insertTable()),
                 act('Line', () => chain().setHorizontalRule().run()),
+            ),
+            this.group(
+                'This part',
+                'part',
+                act('Move it to…', () => this.partTo(), 'Ctrl Alt M'),
+                editor.isActive('heading') && act('Make a section of this heading', () => this.headingOut(), 'Ctrl Alt H'),
             ),
             isInTable &&
                 this.group(

@@ -6,6 +6,7 @@ import { Arriving } from './arriving.js';
 export class Joining extends Arriving {
     /**
      * Changes what stands in the editor into these blocks, and only where they differ: the caret stays with the words it stands in.
+     * Whether the block that the caret is in has become another.
      * @param {import('./given.d.ts').Block[]} blocks
      */
     turnInto(blocks) {
@@ -17,16 +18,18 @@ export class Joining extends Arriving {
             wanted = wanted.copy(wanted.content.replaceChild(wanted.childCount - 1, place));
         }
         const caret = placeOf(state.selection);
+        const here = state.selection.$head.node(1)?.attrs.id;
+        let isHere = false;
         const change = state.tr.setMeta('addToHistory', false);
         const ids = (/** @type {import('@tiptap/pm/model').Node} */ doc) => doc.content.content.map((node) => node.attrs.id).join();
         const isSameOrder = ids(state.doc) === ids(wanted);
         if (!isSameOrder) {
             // First the blocks as they stand here in the order that they have there, then the words in them.
-            const here = new Map(state.doc.content.content.map((node) => [node.attrs.id, node]));
+            const standing = new Map(state.doc.content.content.map((node) => [node.attrs.id, node]));
             change.replaceWith(
                 0,
                 state.doc.content.size,
-                wanted.content.content.map((node) => here.get(node.attrs.id) ?? node),
+                wanted.content.content.map((node) => standing.get(node.attrs.id) ?? node),
             );
             restore(change, caret);
         }
@@ -36,11 +39,13 @@ export class Joining extends Arriving {
             // What is no part of the stored block, such as ids within it, is no difference.
             if (JSON.stringify(block(now)) !== JSON.stringify(block(node))) {
                 replaceWithin(change, at, now, node);
+                isHere ||= now.attrs.id === here;
             }
             at += change.doc.child(i).nodeSize;
         });
         if (change.docChanged) {
             this.editor.view.dispatch(change.setStoredMarks(state.storedMarks).setMeta('preventUpdate', true));
         }
+        return isHere && this.editor.isFocused;
     }
 }

@@ -3,6 +3,7 @@ import { counted } from '../lib/counted.js';
 import { colour } from '../ui/element.js';
 import { WaitingField } from './waiting.js';
 import { showSize } from './options.js';
+import { textsOf } from './texts.js';
 
 const AGAIN = 3000;
 
@@ -243,8 +244,5 @@ export class NotePanel {
         this.editor?.told(answer);
     }
 
-    /** @param {any} block @param {any} line */
-    textsOf(block, line) {
-        return this.editor?.textsOf(block, line) ?? [];
-    }
+    textsOf = (/** @type {string} */ block, /** @type {any} */ line) => (this.editor ? textsOf(this.editor.editor, block, line) : []);
 }

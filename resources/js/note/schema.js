@@ -6,6 +6,7 @@ import StarterKit from '@tiptap/starter-kit';
 import { newId } from '../lib/ids.js';
 import { words } from '../lib/vocabulary.js';
 import { isSafe } from './links.js';
+import { NoteDocument, Question } from './question.js';
 import { typographic } from './typographic.js';
 import { Table, cell, tabular } from './tables.js';
 
@@ -98,6 +99,7 @@ const OurKeys = Extension.create({
 export function extensions({ views, on, option, language }) {
     return [
         StarterKit.configure({
+            document: false,
             heading: { levels: [1, 2, 3] },
             trailingNode: false,
             dropcursor: false,
@@ -111,6 +113,8 @@ export function extensions({ views, on, option, language }) {
                 isAllowedUri: isSafe,
             },
         }),
+        NoteDocument,
+        Question,
         Highlight,
         script('superscript', 'sup', 'Mod-Shift-='),
         script('subscript', 'sub', 'Mod-Shift--'),
@@ -158,6 +162,14 @@ export function extensions({ views, on, option, language }) {
                 },
                 'Mod-Shift-x': () => {
                     on.refer();
+                    return true;
+                },
+                'Mod-Alt-m': () => {
+                    on.partTo();
+                    return true;
+                },
+                'Mod-Alt-h': () => {
+                    on.headingOut();
                     return true;
                 },
                 'Mod-Alt-f': () => {

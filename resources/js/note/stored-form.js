@@ -15,7 +15,7 @@ const ATTRIBUTES = {
 export function toEditor(blocks) {
     const content = blocks.map(wrap);
     // There must be a place to write at the end, or typing there would replace what stands last.
-    if (!content.length || ['horizontalRule', 'picture', 'table'].includes(content.at(-1).type)) {
+    if (!content.length || ['horizontalRule', 'picture', 'table', 'question'].includes(content.at(-1).type)) {
         content.push({ type: 'paragraph', attrs: { id: newId() } });
     }
     return { type: 'doc', content };

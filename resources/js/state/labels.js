@@ -1,3 +1,5 @@
+import { signsOfWork } from './work.js';
+
 /** Two names that differ in capitals alone are one label. @param {string} name */
 export const sameLabel = (name) => name.toLowerCase();
 
@@ -21,9 +23,10 @@ export function labelsOf(tree) {
 export const dyeOfLabel = (tree, name) =>
     (tree.properties.labels ?? []).find((/** @type {[string, string]} */ [listed]) => listed === name)?.[1] ?? 'slate';
 
+/** @typedef {'kind' | 'flag' | 'label' | 'who' | 'due' | 'due-soon' | 'done'} Which */
 /**
  * What stands beside the title of a topic, wherever it is shown: which sign, its text, what is said of it, and its dye.
- * @typedef {{which: 'kind' | 'flag' | 'label', text: string, says: string, flag?: string, dye?: string}} Sign
+ * @typedef {{which: Which, text: string, says: string, flag?: string, dye?: string}} Sign
  */
 
 /** @param {import('./plan.js').Tree} tree @param {import('./topics.js').Topic} topic @returns {Sign[]} */
@@ -40,7 +43,7 @@ export function signsOf(tree, topic) {
     for (const name of topic.labels) {
         signs.push({ which: 'label', text: name, says: name, dye: dyeOfLabel(tree, name) });
     }
-    return signs;
+    return [...signs, ...signsOfWork(topic)];
 }
 
 /**

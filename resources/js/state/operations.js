@@ -1,3 +1,4 @@
+import { dayAfter } from '../lib/days.js';
 import { relabelled } from './labels.js';
 import { ROOT, usual } from './topics.js';
 
@@ -124,6 +125,29 @@ export const mirrors = {
         for (const id of ids) {
             const topic = tree.get(id);
             topic.labels = relabelled(topic.labels, put, take);
+        }
+    },
+
+    work(tree, { ids, set }) {
+        for (const id of ids) {
+            Object.assign(tree.get(id), { ...set, ...('who' in set ? { who: set.who ?? '' } : {}) });
+        }
+    },
+
+    finish(tree, { ids, on }) {
+        for (const id of ids) {
+            const topic = tree.get(id);
+            // When it is to be done anew, PHP says.
+            topic.done = topic.again && (topic.due ?? topic.begins) ? null : on;
+        }
+    },
+
+    shift(tree, { ids, days }) {
+        const moved = new Set(ids.flatMap((/** @type {string} */ id) => tree.branch(id)));
+        for (const id of moved) {
+            const topic = tree.get(id);
+            topic.begins &&= dayAfter(topic.begins, days);
+            topic.due &&= dayAfter(topic.due, days);
         }
     },
 

@@ -1,3 +1,4 @@
+import { hasWork } from './work.js';
 import { renamedStrip, takeAnswer } from './answers.js';
 import { rowsUnder } from './rows.js';
 import { words } from '../lib/vocabulary.js';
@@ -144,15 +145,8 @@ export class Tree {
     /** Whether nobody has written anything on a topic, or set anything on it. @param {string} id */
     isBare(id) {
         const topic = this.get(id);
-        return (
-            topic.title === '' &&
-            !topic.noted &&
-            !topic.flag &&
-            !topic.target &&
-            !topic.picture &&
-            !topic.labels.length &&
-            this.partsOf(id).length === 0
-        );
+        const { title, noted, flag, target, picture, labels } = topic;
+        return !(title || noted || flag || target || picture || labels.length || this.partsOf(id).length || hasWork(topic));
     }
 
     /** Takes out a topic of which the server was never told. @param {string} id */

@@ -17,6 +17,11 @@ import { words } from '../lib/vocabulary.js';
  * @property {string | null} spot
  * @property {string | null} picture
  * @property {string[]} labels of the writer's own
+ * @property {string} who who works on it; empty where nobody is named
+ * @property {string | null} begins the first day of work on it, YYYY-MM-DD
+ * @property {string | null} due the day by which it is to be done
+ * @property {string | null} done the day on which it was done
+ * @property {string | null} again how often it comes again
  * @property {string} label its number, as it is shown
  */
 /** @typedef {{id: string, from: string, to: string, label: string, dye: string | null, arrows: string, bend: number[] | null}} Relation */

@@ -1,6 +1,7 @@
 import { atom } from 'nanostores';
 import { store } from '../lib/stored.js';
 import { ROOT } from './plan.js';
+import { WORK, isWork } from './work.js';
 
 /** Keeps a thing that is each person's own. @typedef {{value: any, keep: (value: object) => void, flush: () => Promise<void>}} Kept */
 
@@ -14,8 +15,10 @@ export class ViewState {
      * @param {import('./plan.js').Tree} tree
      * @param {{folds: Kept, look: Kept}} kept where what is folded and looked at is kept for this person
      * @param {string} decided the key under which it is kept that this person has folded by hand
+     * @param {string} [me] the person's own name
      */
-    constructor(tree, kept, decided) {
+    constructor(tree, kept, decided, me = '') {
+        this.me = me;
         this.tree = tree;
         this.kept = kept;
         this.decided = decided;
@@ -36,6 +39,8 @@ export class ViewState {
         /** Filters: by flags, by what was found; and what was made meanwhile, which is shown in spite of them. */
         this.flags = atom(/** @type {ReadonlySet<string>} */ (new Set()));
         this.labels = atom(/** @type {ReadonlySet<string>} */ (new Set()));
+        /** Filters by work: mine, this week… (state/work.js). */
+        this.work = atom(/** @type {ReadonlySet<string>} */ (new Set()));
         this.found = atom(/** @type {ReadonlySet<string> | null} */ (null));
         this.made = atom(/** @type {ReadonlySet<string>} */ (new Set()));
         /** From where marking goes on. */
@@ -178,12 +183,14 @@ export class ViewState {
 
     /** The topics that are shown with what they stand under, or null for all. */
     get only() {
-        const [found, flags, labels] = [this.found.get(), this.flags.get(), this.labels.get()];
-        if (!found && !flags.size && !labels.size) {
+        const [found, flags, labels, work] = [this.found.get(), this.flags.get(), this.labels.get(), this.work.get()];
+        if (!found && !flags.size && !labels.size && !work.size) {
             return null;
         }
-        const isMeant = (/** @type {import('./topics.js').Topic} */ { flag, labels: own }) =>
-            (!flags.size || flags.has(flag ?? '')) && (!labels.size || own.some((label) => labels.has(label)));
+        const isMeant = (/** @type {import('./topics.js').Topic} */ topic) =>
+            (!flags.size || flags.has(topic.flag ?? '')) &&
+            (!labels.size || topic.labels.some((label) => labels.has(label))) &&
+            [...work].every((which) => isWork(which, topic, this.me));
         const meant = found ? [] : [...this.tree.topics.values()].filter(isMeant).map((topic) => topic.id);
         return new Set([...(found ?? meant), ...[...this.made.get()].filter((id) => this.tree.get(id))]);
     }
@@ -207,9 +214,18 @@ export class ViewState {
         this.labels.set(labels);
     }
 
+    /** @param {string} which */
+    toggleWork(which) {
+        const work = new Set(this.work.get());
+        work.has(which) ? work.delete(which) : work.add(which);
+        this.work.set(work);
+    }
+
     /** What a filter lets through, in words; empty where there is none. @param {Record<string, string>} names of flags */
     onlySays(names) {
-        return this.found.get() ? 'what was found' : [...[...this.flags.get()].map((flag) => names[flag]), ...this.labels.get()].join(', ');
+        const flags = [...this.flags.get()].map((flag) => names[flag]);
+        const work = [...this.work.get()].map((which) => WORK[which]);
+        return this.found.get() ? 'what was found' : [...flags, ...this.labels.get(), ...work].join(', ');
     }
 
     /** A topic that is shown in spite of a filter. @param {string} id */
@@ -220,6 +236,7 @@ export class ViewState {
     showAll() {
         this.flags.set(new Set());
         this.labels.set(new Set());
+        this.work.set(new Set());
         this.made.set(new Set());
         this.found.set(null);
     }

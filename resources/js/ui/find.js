@@ -58,7 +58,7 @@ export class Find extends Painting {
     }
 
     open() {
-        this.page.show(this.page.view === 'map' ? 'map' : 'outline');
+        this.page.show(['map', 'draft'].includes(this.page.view ?? '') ? this.page.view : 'outline');
         const marked = String(getSelection() ?? '');
         this.bar.hidden = false;
         if (marked && !marked.includes('\n')) {
@@ -76,7 +76,7 @@ export class Find extends Painting {
             this.page.outline.looks.showAll();
         }
         this.set([], 0);
-        this.page.outline.box.focus({ preventScroll: true });
+        this.page.back();
     }
 
     /** @param {KeyboardEvent} event */
@@ -175,10 +175,13 @@ export class Find extends Painting {
         const { outline, note, tree } = this.page;
         const isUnmoved = meanwhile();
         outline.titles.end();
-        if (tree.get(hit.topic)) {
+        const isInDraft = this.page.view === 'draft' && this.page.views.now.shows(hit.topic);
+        if (tree.get(hit.topic) && !isInDraft) {
             outline.show(hit.topic);
         }
-        if (hit.block && hit.block !== LABEL) {
+        if (isInDraft) {
+            this.page.views.now.reveal(hit.topic);
+        } else if (hit.block && hit.block !== LABEL) {
             await note.showAt(hit.topic);
         }
         this.paint();

@@ -8,7 +8,7 @@ import { TopicFields } from './topic-fields.js';
 const ACTS = [
     ['openNote', 'moveUp', 'moveDown', 'inward', 'outward', 'moveTo', 'toAnotherPlan', 'loosen'],
     ['foldIn', 'dissolve', 'joinAbove', 'relate', 'sortOut', 'duplicate'],
-    ['focusBranch', 'dimRest', 'markMore', 'handOverBranch', 'takeInBelow', 'remove'],
+    ['focusBranch', 'dimRest', 'markMore', 'handOverBranch', 'keepPattern', 'setPattern', 'takeInBelow', 'remove'],
 ];
 /** Where a new topic goes, seen from another: above it is a parent around it. */
 const NEW = ['addBefore', 'addAfter', 'addInside', 'wrap'];
@@ -67,6 +67,7 @@ export class Menu extends TopicFields {
                     words().kinds.map((/** @type {string} */ kind) => [kind, kind, topic.kind === kind]),
                     set('kind'),
                 ),
+                this.target(topic),
                 this.dyes(topic),
                 this.choice(
                     'Flag',
@@ -78,7 +79,7 @@ export class Menu extends TopicFields {
                     set('flag'),
                 ),
                 this.labels(topic),
-                this.target(topic),
+                this.outline.page.work.group(this, this.ids),
                 this.choice(
                     'Numbering',
                     'numbered',
@@ -130,7 +131,7 @@ export class Menu extends TopicFields {
         this.place();
         const first = part ? this.box?.querySelector(`[data-part=${part}]`) : this.box?.querySelector('button');
         // Where a label is asked for, one can be typed at once.
-        const typed = part === 'labels' ? first?.querySelector('input') : null;
+        const typed = part === 'labels' || part === 'work' ? first?.querySelector('input') : null;
         const usual = typed ?? first?.querySelector('[aria-pressed=true]') ?? first?.querySelector('button, input') ?? first;
         /** @type {HTMLElement | null | undefined} */ (usual)?.focus();
     }

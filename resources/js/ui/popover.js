@@ -98,7 +98,7 @@ export class Popover {
         const by = byKey(event, { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 });
         if (event.key === 'Tab') {
             this.escape(event);
-        } else if (by && !held().matches('select, [type=number], [type=text]:not(:placeholder-shown)')) {
+        } else if (by && !held().matches('select, [type=number], [type=date], [type=text]:not(:placeholder-shown)')) {
             event.preventDefault();
             fields[(at + by + fields.length) % fields.length].focus();
         }

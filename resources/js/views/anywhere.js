@@ -1,7 +1,7 @@
 import { around, byId } from '../lib/dom.js';
 import { newId } from '../lib/ids.js';
 import { actionFor } from '../lib/keys.js';
-import { TRAY } from '../state/plan.js';
+import { ROOT, TRAY } from '../state/plan.js';
 import { always } from '../commands/commands.js';
 import { say, tell } from '../ui/toast.js';
 import { Going } from './going.js';
@@ -14,6 +14,7 @@ export const PLACES = {
     draft: ['draft'],
     'sorting-out': ['research'],
     check: ['check'],
+    schedule: ['schedule'],
 };
 
 /** What can be done anywhere on the page of a plan, and the line that catches ideas. */
@@ -69,6 +70,7 @@ export class Anywhere extends Going {
             goSources: to('sources'),
             goResearch: to('sorting-out'),
             goCheck: to('check'),
+            goSchedule: to('schedule'),
             chooseRules: always(async () => (await this.views.loaded('check'))?.rules.open()),
             addTopic: always(() => {
                 this.show(this.view === 'map' ? 'map' : 'outline');
@@ -80,7 +82,10 @@ export class Anywhere extends Going {
             bringInText: always(() => this.leaveFor(`/intake?into=${data.plan}`)),
             bringInPlan: always(() => outline.elsewhere.bringIn()),
             showHistory: always(() => this.leaveFor(`${this.address}/history`)),
+            share: always(() => this.sharing.open()),
             keepVersion: always(() => this.version.open()),
+            keepPattern: always(() => this.patterns.keep(ROOT)),
+            setPattern: always(() => this.patterns.set(ROOT)),
             handOver: always(() => this.leaveFor(`${this.address}/hand-over`)),
             allPlans: always(() => this.leaveFor('/plans')),
             showKeys: always(() => this.keys.open()),

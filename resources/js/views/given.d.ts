@@ -58,6 +58,9 @@ declare module './page.js' {
         map: import('./map/map.js').MapView;
         gather: import('./gather/gather.js').Gather;
         find: import('../ui/find.js').Find;
+        work: import('../ui/work.js').WorkFields;
+        patterns: import('../ui/patterns.js').Patterns;
+        sharing: import('../ui/sharing.js').Sharing;
         frame: import('../ui/frame.js').Frame;
         labels: import('../ui/labels-dialog.js').LabelsDialog;
         properties: import('../ui/properties.js').PropertiesDialog;
@@ -93,6 +96,8 @@ declare module './anywhere.js' {
         find: import('../ui/find.js').Find;
         keys: import('../ui/keys-dialog.js').KeysDialog;
         labels: import('../ui/labels-dialog.js').LabelsDialog;
+        patterns: import('../ui/patterns.js').Patterns;
+        sharing: import('../ui/sharing.js').Sharing;
         properties: import('../ui/properties.js').PropertiesDialog;
         tree: Tree;
         version: import('../ui/version.js').VersionDialog;
@@ -100,6 +105,15 @@ declare module './anywhere.js' {
         perform(operation: Operation, step?: string, typed?: string | null): string;
         undo(): Promise<void>;
         redo(): Promise<void>;
+    }
+}
+
+declare module './draft/sections.js' {
+    interface Sections {
+        shown: import('./draft/shown.js').Shown;
+        titles: import('./draft/titles.js').DraftTitles;
+        alone: import('./draft/alone.js').Alone;
+        load(only?: string[] | null): Promise<void>;
     }
 }
 

@@ -1,6 +1,8 @@
 import { allOf, byId } from '../lib/dom.js';
 import { holdKeys } from '../lib/held-keys.js';
 
+/** @typedef {import('../ui/given.d.ts').Hit} Hit */
+
 /**
  * What a view can be asked for. A view is an object with those of these that it needs; the rest is as here.
  * @typedef {object} View
@@ -12,6 +14,7 @@ import { holdKeys } from '../lib/held-keys.js';
  * @property {(id: string) => void} [retitled] one title is another one, and nothing else
  * @property {(event: Event) => void} [outwards] Escape: from the inner to the outer
  * @property {(answer: object) => void} [told] PHP has told what has changed, whether the view is in sight or not
+ * @property {(byTopic: Map<string, Hit[]>) => Iterable<[Range, Hit]>} [rangesOf] where hits of Find stand in its text
  * @property {() => void} [commit] what is being written goes out now
  * @property {() => void} [toldByOthers] and it was not by what was done here
  */
@@ -37,6 +40,7 @@ const NOTHING = {
     retitled() {},
     outwards() {},
     told() {},
+    rangesOf: () => [],
     commit() {},
     toldByOthers() {},
 };

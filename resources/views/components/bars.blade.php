@@ -23,6 +23,21 @@
         <span class="setting" id="bar-numbers"><button type="button" aria-haspopup="dialog">Numbers
             <b>1 · 1.1</b> {!! $arrow !!}</button></span>
         <span class="setting" id="bar-sort"><button type="button" aria-haspopup="dialog">Sort…</button></span>
+        <button type="button" data-command="goSchedule">Schedule</button>
+    </div>
+    <div class="bar" data-bar="schedule" role="toolbar" aria-label="Tools of the schedule" @if ($view !== 'schedule') hidden @endif>
+        <button type="button" data-command="goOutline"><span aria-hidden="true">←</span> Outline</button>
+        <span class="sep" aria-hidden="true"></span>
+        <span class="group" role="group" aria-label="Scale">@foreach (['days' => 'Days', 'weeks' => 'Weeks'] as $scale => $name)<button
+            type="button" data-scale="{{ $scale }}" aria-pressed="{{ $scale === 'days' ? 'true' : 'false' }}">{{ $name }}</button>@endforeach</span>
+        <button type="button" id="schedule-today">Today</button>
+        <label class="check"><input type="checkbox" id="schedule-only"> Only what has days</label>
+        <span class="sep" aria-hidden="true"></span>
+        <span class="group" role="group" aria-label="Take the days along">Days as <a href="{{ route('plan.calendar', $plan) }}" download
+            aria-label="Days as a calendar file"><b>calendar</b></a><a href="{{ route('plan.days-table', $plan) }}" download
+            aria-label="Days as a table"><b>table</b></a></span>
+        <button type="button" id="days-read">Read days back…</button>
+        <span class="saved" id="schedule-says" role="status"></span>
     </div>
     <div class="bar" data-bar="map" role="toolbar" aria-label="Tools of the map" @if ($view !== 'map') hidden @endif>
         <button type="button" data-command="addTopic" aria-label="New topic" title="New topic after the marked one"><span
@@ -54,9 +69,11 @@
         <span class="group" role="group" aria-label="Width">Width @foreach (['narrow' => 'Narrow', 'middle' => 'Middle',
             'wide' => 'Wide'] as $width => $name)<button type="button" class="width-{{ $width }}" data-width="{{ $width }}"
             aria-label="{{ $name }}" title="{{ $name }}" aria-pressed="false"><b>A</b></button>@endforeach</span>
+        <button type="button" id="draft-beside" aria-pressed="false" title="The outline beside the text">Outline beside</button>
+        <button type="button" id="draft-go" title="To a section by number or title (Alt G)">Go to…</button>
         <button type="button" id="draft-level" aria-pressed="false" title="The line that is written stays at one height">Level line</button>
         <button type="button" id="draft-full" aria-pressed="false">Full screen</button>
-        <span class="saved" id="draft-here"></span>
+        <span class="draft-counts"><span class="saved" id="draft-here"></span><span class="saved" id="draft-today"></span></span>
     </div>
     <div class="bar" data-bar="sources" role="toolbar" aria-label="Tools of the sources"
         @if (!in_array($view, ['sources', 'sorting-out'], true)) hidden @endif>

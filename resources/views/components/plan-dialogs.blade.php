@@ -39,6 +39,10 @@
     your own on topics, such as “field” or “archive”. Press K on a topic to put one on it.</p><ul class="labels-list"
     id="labels-list"></ul><p class="hint" id="labels-alike">Two that are called alike become one.</p><div class="dialog-foot"><button class="plain"
     type="button" data-close>Close</button></div></dialog>
+<dialog id="days-back" aria-labelledby="days-back-head"><h2 id="days-back-head">Days from a file</h2><p id="days-back-says"></p><ul
+    class="changes" id="days-back-list"></ul><div class="dialog-foot"><button class="plain" type="button"
+    data-close>Leave it</button><button class="primary" type="button" data-do>Change the plan</button></div></dialog>
+<input type="file" id="days-file" accept=".ics,.csv,text/calendar,text/csv" aria-label="A file of days" hidden>
 <dialog id="choosing" aria-labelledby="choosing-head"><h2 id="choosing-head"></h2><label class="field"><span></span><input
     autocomplete="off"></label><ul class="choosing mt-3"></ul><div class="dialog-foot"><button class="plain" type="button"
     data-close>Cancel</button></div></dialog>
@@ -86,6 +90,15 @@
     class="commands" tabindex="-1"></div><p class="hint nothing" hidden>Nothing is called so.</p><div class="dialog-foot"><a class="link"
     href="{{ route('keys') }}" target="_blank" style="margin-right:auto">As a page, to print</a><button class="plain" type="button"
     data-close>Close</button></div></dialog>
+<dialog id="keep-pattern" aria-labelledby="keep-pattern-head"><form><h2 id="keep-pattern-head">Keep as a pattern</h2><p
+    class="hint" id="keep-pattern-says"></p><label class="field"><span>Name</span><input name="name" maxlength="120"
+    required autocomplete="off"></label><label class="choice"><input type="checkbox" name="notes"> With what the notes say; the questions in
+    them are kept anyway</label><label class="choice"><input type="checkbox" name="targets" checked> With targets in words</label><p class="error mt-2"
+    role="alert"></p><div class="dialog-foot"><button class="plain" type="button" data-close>Cancel</button><button
+    class="primary">Keep it</button></div></form></dialog>
+<dialog id="set-pattern" class="wide" aria-labelledby="set-pattern-head"><form><h2 id="set-pattern-head">Set a pattern</h2><fieldset
+    class="patterns" id="pattern-choices"><legend class="visually-hidden">Pattern</legend></fieldset><p class="error mt-2" role="alert"></p><div
+    class="dialog-foot"><button class="plain" type="button" data-close>Cancel</button><button class="primary">Set it</button></div></form></dialog>
 <dialog id="keep-version" aria-labelledby="keep-head"><form action="{{ route('plan.history', $plan) }}"><h2
     id="keep-head">Keep this version</h2><p class="hint">The plan as it is now, to be found again in its history.</p><label
     class="field mt-3"><span>Name</span><input name="name" maxlength="120" required autocomplete="off"
@@ -106,3 +119,9 @@
     class="days-off"><legend>Days off</legend><ul id="days-off"></ul><button class="link" type="button" id="add-days-off">Add days
     off</button></fieldset><p class="error mt-2" role="alert"></p><div class="dialog-foot"><button class="plain" type="button"
     data-close>Cancel</button><button class="primary">Save</button></div></form></dialog>
+<dialog id="share" aria-labelledby="share-head"><h2 id="share-head">Who may see this plan</h2><form class="invite" novalidate hidden><input
+    class="box" type="email" name="email" aria-label="E-mail address" placeholder="E-mail address" maxlength="190" autocomplete="off" required><select
+    class="box" name="role" aria-label="What they may do"><option value="comments">may comment</option><option
+    value="writes">may write</option><option value="reads">may read</option></select><button class="primary">Invite</button></form><p
+    class="error mt-2" role="alert"></p><p class="letter-link" hidden></p><ul class="people"></ul><div class="by-link" hidden></div><div
+    class="dialog-foot"><button class="plain" type="button" data-close>Close</button></div></dialog>

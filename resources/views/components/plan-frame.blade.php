@@ -33,6 +33,12 @@
                     <a class="ico" href="{{ $doing('find') }}" title="Find in the plan" aria-label="Find"><x-icon name="search"/></a>
                 @endif
             </div>
+            @if ($isLive())<div class="here-now" id="here-now" role="group" aria-label="Here now" hidden></div>@endif
+            @if ($isLive())
+                <button class="pill" type="button" id="open-share">Share</button>
+            @else
+                <a class="pill" href="{{ $doing('share') }}">Share</a>
+            @endif
             <a class="primary" href="{{ route('hand-over', $plan) }}" @if ($current === 'hand-over') aria-current="page"
                 @endif>Hand over</a>
         </div>
@@ -45,11 +51,13 @@
             <hr @if ($reads) hidden @endif>
             <a role="menuitem" href="{{ route('intake', ['into' => $plan->id]) }}" @if ($reads) hidden @endif>Bring in a file or text…</a>
             <a role="menuitem" href="{{ $doing('bringInPlan') }}" data-command="bringInPlan" @if ($reads) hidden @endif>Bring in another plan…</a>
+            <a role="menuitem" href="{{ $doing('setPattern') }}" data-command="setPattern" @if ($reads) hidden @endif>Set a pattern at its end…</a>
             <hr>
             <a role="menuitem" href="{{ route('plan.history', $plan) }}" @if ($current === 'history') aria-current="page" @endif>History
                 <small id="menu-changes">{{ number_format($plan->revision - 1) }}
                 {{ $plan->revision === 2 ? 'change' : 'changes' }}</small></a>
             <a role="menuitem" href="{{ $doing('keepVersion') }}" data-command="keepVersion" @if ($reads) hidden @endif>Keep this version…</a>
+            <a role="menuitem" href="{{ $doing('keepPattern') }}" data-command="keepPattern">Keep as a pattern…</a>
             <hr>
             <a role="menuitem" href="{{ $doing('showKeys') }}" data-command="showKeys">All keys <small>?</small></a>
             <a role="menuitem" href="{{ route('plans') }}">All plans</a>

@@ -17,9 +17,13 @@
     <div class="list-wrap">
         <div class="shelves">
             <nav aria-label="Shelves">
-                <a href="{{ route('plans') }}" @if ($shelf === 'all' && $subject === '' && $tag === '' && $found === null) aria-current="page" @endif>All plans
+                <a href="{{ route('plans') }}" @if ($shelf === \App\Store\Shelf::All && $subject === '' && $tag === '' && $found === null) aria-current="page" @endif>All plans
                     <em>{{ $counts['all'] }}</em></a>
-                <a href="{{ route('plans', ['shelf' => 'put-away']) }}" @if ($shelf === 'put-away') aria-current="page" @endif>Put away
+                @if ($counts['shared'] > 0)
+                    <a href="{{ route('plans', ['shelf' => 'shared']) }}" @if ($shelf === \App\Store\Shelf::Shared) aria-current="page" @endif>Shared
+                        with me <em>{{ $counts['shared'] }}</em></a>
+                @endif
+                <a href="{{ route('plans', ['shelf' => 'put-away']) }}" @if ($shelf === \App\Store\Shelf::PutAway) aria-current="page" @endif>Put away
                     <em>{{ $counts['putAway'] }}</em></a>
                 @if ($tags)
                     <h2>Tags</h2>
@@ -46,7 +50,13 @@
                         class="link">Undo</button></form></div>
             @endif
             <div class="said-room"><x-said/></div>
-            @if ($shelf === 'all' && $found === null)
+            @foreach ($offers as $offer)
+                <div class="said mb-4" role="status"><span>{{ $offer->owner->name ?? 'Its owner' }} would hand “{{ $offer->title }}” over to
+                    you: it would be yours.</span>
+                    <form class="flex gap-3" method="post" action="{{ route('plan.offer-answer', $offer) }}">@csrf<button class="link"
+                        name="accept" value="1">Take it</button><button class="link" name="accept" value="0">No</button></form></div>
+            @endforeach
+            @if ($shelf === \App\Store\Shelf::All && $found === null)
                 <form method="post" action="{{ route('plans') }}" x-data="start">
                     @csrf
                     <div class="start">
@@ -57,24 +67,28 @@
                             aria-controls="patterns">From a pattern</button>
                         <a class="plain" href="{{ route('intake') }}">From a file</a>
                     </div>
+                    @error('pattern')<p class="error mb-3" role="alert">{{ $message }}</p>@enderror
                     @error('title')<p class="error mb-3" role="alert">{{ $message }}</p>@enderror
                     <fieldset id="patterns" class="patterns mb-4" x-show="choosing" x-cloak hidden x-bind:hidden="!choosing">
                         <legend class="legend mb-2">Start with the sections of</legend>
-                        @foreach (\Embrel\Intake\Pattern::cases() as $pattern)
-                            <label><input type="radio" name="pattern" value="{{ $pattern->value }}" x-bind:disabled="!choosing">
-                                <strong>{{ $pattern->label() }}</strong><small>{{ implode(' · ', $pattern->sections()) }}</small>
-                                <span class="pattern-tree">@foreach ($pattern->tree() as $section => $parts)<span
-                                    class="main">{{ $section }}</span>@foreach ($parts as $part)<span>{{ $part }}</span>@endforeach @endforeach</span></label>
+                        @foreach ($patterns as $pattern)
+                            <x-pattern-choice :pattern="$pattern" x-bind:disabled="!choosing">@if ($pattern['own'])<button
+                                class="link remove-pattern" form="remove-{{ $pattern['id'] }}"
+                                aria-label="Remove the pattern {{ $pattern['name'] }}">Remove</button>@endif</x-pattern-choice>
                         @endforeach
                     </fieldset>
                 </form>
+                @foreach (array_filter($patterns, static fn (array $one): bool => $one['own']) as $pattern)
+                    <form id="remove-{{ $pattern['id'] }}" method="post" action="{{ route('pattern', $pattern['id']) }}" hidden>@csrf
+                        @method('DELETE')</form>
+                @endforeach
             @endif
             <div class="list-tools">
                 <form class="finder" action="{{ route('plans') }}" role="search"><input type="search" name="find" class="box" maxlength="200"
                     aria-label="Find in all plans" placeholder="Find in all plans" value="{{ $wanted }}"><button
                     class="plain">Find</button></form>
                 @if ($found === null && count($plans) > 1)
-                    <form class="order" action="{{ route('plans') }}">@foreach (['shelf' => $shelf === 'all' ? '' : $shelf,
+                    <form class="order" action="{{ route('plans') }}">@foreach (['shelf' => $shelf === \App\Store\Shelf::All ? '' : $shelf->value,
                         'subject' => $subject, 'tag' => $tag] as $name => $value)@if ($value !== '')<input type="hidden" name="{{ $name }}"
                         value="{{ $value }}">@endif @endforeach<label>Order <select name="order" class="box" data-sends>
                         @foreach (\App\Store\PlanOrder::cases() as $one)<option value="{{ $one->value }}"
@@ -91,7 +105,7 @@
                     <span role="status" id="several-count">None chosen</span>
                     <button class="link" type="button" id="choose-all">Choose all</button>
                     <button class="plain" name="act"
-                        value="{{ $shelf === 'put-away' ? 'take-out' : 'put-away' }}">{{ $shelf === 'put-away' ? 'Take out again' : 'Put away' }}</button>
+                        value="{{ $shelf === \App\Store\Shelf::PutAway ? 'take-out' : 'put-away' }}">{{ $shelf === \App\Store\Shelf::PutAway ? 'Take out again' : 'Put away' }}</button>
                     <input class="box" name="tag" aria-label="Tag" placeholder="Tag" maxlength="60" list="known-tags"
                         autocomplete="off"><datalist id="known-tags">@foreach ($tags as $name => $count)<option
                         value="{{ $name }}">@endforeach</datalist>
@@ -127,6 +141,14 @@
                             {{ $plan->deleted_at
                             ? 'deleted; kept until ' . $plan->deleted_at->addDays(30)->setTimezone($zone)->format('j F')
                             : $changed($plan->changed_at) }}</p>
+                        @if ($shelf === \App\Store\Shelf::Shared)<p>{{ $plan->owner->name ?? 'Its owner' }} shares it with you</p>@endif
+                        @isset ($news[$plan->id])
+                            @php($new = $news[$plan->id])
+                            <p class="is-new"><span>{{ implode(' and ', array_filter([
+                                $new['changes'] > 0 ? number_format($new['changes']) . ' new ' . ($new['changes'] === 1 ? 'change' : 'changes') : '',
+                                $new['comments'] > 0 ? number_format($new['comments']) . ' new ' . ($new['comments'] === 1 ? 'comment' : 'comments') : ''])) }}</span>{{
+                                $new['by'] === [] ? '' : ' by ' . implode(', ', array_slice($new['by'], 0, 3)) . (count($new['by']) > 3 ? ' and others' : '') }}</p>
+                        @endisset
                         @if ($tagged[$plan->id] ?? [])<p class="tags">@foreach ($tagged[$plan->id] as $one)<a
                             href="{{ route('plans', ['tag' => $one]) }}">{{ $one }}</a>@endforeach</p>@endif
                     </div>
@@ -139,7 +161,12 @@
                             words</span><span>{{ $plan->due_on ? 'due ' . $plan->due_on->format('j F') : '' }}</span></div>
                     </div>
                     <div class="card-acts">
-                        @if ($plan->deleted_at)
+                        @if ($shelf === \App\Store\Shelf::Shared)
+                            <form method="post" action="{{ route('plan.duplicate', $plan) }}">@csrf<button class="ico" title="Duplicate"
+                                aria-label="Duplicate {{ $plan->title }}"><x-icon name="copy"/></button></form>
+                            <form method="post" action="{{ route('plan.leave', $plan) }}">@csrf @method('DELETE')<button class="ico"
+                                title="Leave" aria-label="Leave {{ $plan->title }}"><x-icon name="log-out"/></button></form>
+                        @elseif ($plan->deleted_at)
                             <form method="post" action="{{ route('plan.restore', $plan->id) }}">@csrf<button class="ico" title="Bring back"
                                 aria-label="Bring back {{ $plan->title }}"><x-icon name="archive-restore"/></button></form>
                         @else
@@ -156,7 +183,7 @@
                                 title="Delete" aria-label="Delete {{ $plan->title }}"><x-icon name="trash-2"/></button></form>
                         @endif
                     </div>
-                    @unless ($plan->deleted_at)
+                    @unless ($plan->deleted_at || $shelf === \App\Store\Shelf::Shared)
                         <dialog id="rename-{{ $plan->id }}" aria-label="Rename">
                             <form method="post" action="{{ route('plan', $plan) }}">
                                 @csrf @method('PATCH')
@@ -169,7 +196,7 @@
                     @endunless
                 </article>
             @empty
-                @if ($found === null)<p class="nothing">{{ $shelf === 'put-away' ? 'Nothing is put away.'
+                @if ($found === null)<p class="nothing">{{ $shelf === \App\Store\Shelf::PutAway ? 'Nothing is put away.'
                     : 'Nothing here yet. Name what you are going to write, and start.' }}</p>@endif
             @endforelse
         </main>

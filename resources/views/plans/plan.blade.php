@@ -1,7 +1,8 @@
 @php
     $isTree = in_array($view, ['outline', 'map'], true);
 @endphp
-<x-plan-frame :plan="$plan" :current="$view" :title="$plan->title . ' – Embrel'" :scripts="['resources/js/plan.js']">
+<x-plan-frame :plan="$plan" :current="$view" :title="$plan->title . ' – Embrel'" :scripts="['resources/js/plan.js']"
+    :told="$data['steps']">
     <x-slot:beside>
         <span class="saved" id="saved" role="status">Saved</span>
         <button class="pill is-waiting" type="button" id="open-refusals" hidden></button>
@@ -17,6 +18,7 @@
     <x-views.draft :view="$view"/>
     <x-views.sources :plan="$plan" :view="$view"/>
     <x-views.check :view="$view"/>
+    <x-views.schedule :view="$view"/>
     <x-catch-line :view="$view"/>
     <x-slot:after>
         <div class="visually-hidden" id="live" aria-live="polite"></div>

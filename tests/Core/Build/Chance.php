@@ -21,6 +21,7 @@ use Embrel\Operation\DissolveTopics;
 use Embrel\Operation\DivideNote;
 use Embrel\Operation\EditNote;
 use Embrel\Operation\EditSource;
+use Embrel\Operation\FinishWork;
 use Embrel\Operation\FoldAs;
 use Embrel\Operation\FoldTopics;
 use Embrel\Operation\JoinTopics;
@@ -33,12 +34,16 @@ use Embrel\Operation\Retitle;
 use Embrel\Operation\SetField;
 use Embrel\Operation\SetLabels;
 use Embrel\Operation\SetPlan;
+use Embrel\Operation\SetWork;
+use Embrel\Operation\ShiftWork;
 use Embrel\Operation\SortBy;
 use Embrel\Operation\SortParts;
 use Embrel\Operation\SplitTopic;
 use Embrel\Operation\WrapTopics;
+use Embrel\Plan\Again;
 use Embrel\Plan\Alone;
 use Embrel\Plan\Arrows;
+use Embrel\Plan\Day;
 use Embrel\Plan\Dye;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Field;
@@ -121,7 +126,7 @@ final class Chance
         }
         [$one] = $some;
 
-        return match (mt_rand(0, 32)) {
+        return match (mt_rand(0, 38)) {
             0 => $this->randomAdd($plan),
             1 => new RemoveTopics($some),
             2 => new MoveTopics($some, $this->place($plan)),
@@ -156,7 +161,7 @@ final class Chance
                 mt_rand(0, 1) === 0,
             ),
             16 => new CopyTopics($this->copies($plan, $one), $this->place($plan)),
-            17, 26 => $this->randomSource($plan),
+            17, 26, 35, 36 => $this->randomSource($plan),
             23 => new FoldTopics(
                 $some,
                 mt_rand(0, 1) === 0 ? null : $this->place($plan)->parent,
@@ -171,10 +176,28 @@ final class Chance
             ),
             29, 31, 32 => $this->randomLabel($plan, $one),
             24, 27 => $this->randomDivision($plan, $one),
-            18 => $this->randomRelation($plan, $one, $some[\count($some) - 1]),
+            33, 34 => self::randomWork($some),
+            18, 37, 38 => $this->randomRelation($plan, $one, $some[\count($some) - 1]),
             default => $nested > 0
                 ? new Retitle($one, 'Within ' . mt_rand())
                 : new Compound([$this->operation($plan, 1), $this->operation($plan, 1)]),
+        };
+    }
+
+    /** @param list<string> $some */
+    private static function randomWork(array $some): Operation
+    {
+        $day = static fn(): ?string => mt_rand(0, 3) === 0 ? null : Day::after('2026-11-30', mt_rand(-40, 40));
+
+        return match (mt_rand(0, 3)) {
+            0 => new FinishWork($some, '2026-11-30'),
+            1 => new ShiftWork($some, mt_rand(-30, 30)),
+            2 => new SetField([Field::Begins, Field::Due, Field::Done][mt_rand(0, 2)], $some, $day()),
+            default => new SetWork($some, [
+                'who' => ['', 'Jo Tern', 'Ola'][mt_rand(0, 2)],
+                'due' => $day(),
+                'again' => [null, ...Again::cases()][mt_rand(0, 2)],
+            ]),
         };
     }
 

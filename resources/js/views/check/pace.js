@@ -18,6 +18,7 @@ export class PaceCard {
         this.told = null;
         byId('pace-topic').addEventListener('click', () => page.openNoteOf(this.told.next.topic));
         byId('pace-properties').addEventListener('click', () => page.properties.open());
+        byId('pace-schedule').addEventListener('click', () => page.show('schedule'));
         byId('pace-days').addEventListener('click', () => this.days.open(this.told.days));
     }
 

@@ -6,7 +6,7 @@ import { NoteEditor } from '../../note/editor.js';
  */
 export function beginIn(draft, place, id) {
     if (!draft.editor) {
-        const on = { onState: () => {}, onRemoved: () => draft.outwards() };
+        const on = { onState: () => {}, onRemoved: () => draft.outwards(), onParted: (/** @type {string} */ to) => draft.parted(to) };
         draft.editor = new NoteEditor(draft.page.desk, { box: draft.text, tools: draft.tools, ...on });
         draft.editor.editor.registerPlugin(draft.crossing.plugin, (plugin, all) => [plugin, ...all]);
     }

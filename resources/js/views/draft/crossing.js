@@ -1,11 +1,11 @@
 import { Plugin, Selection, TextSelection } from '@tiptap/pm/state';
-import { when } from '../../commands/commands.js';
+import { always, when } from '../../commands/commands.js';
 import { actionFor } from '../../lib/keys.js';
 import { onShift } from '../../state/places.js';
 import { ROOT } from '../../state/plan.js';
 
 /** What is done from a title and from the midst of a text alike. */
-const ANYWHERE = new Set(['sectionAfter', 'sectionUp', 'sectionDown']);
+const ANYWHERE = new Set(['sectionAfter', 'sectionUp', 'sectionDown', 'goToSection']);
 
 /** The keyboard in the text: from a title into its text, from one section into the next and back; a section after it, and moving it. */
 export class Crossing {
@@ -54,6 +54,7 @@ export class Crossing {
             intoText: inIt((id) => this.into(id)),
             lineBelow: inIt((id) => this.into(id)),
             lineAbove: inIt((id) => this.back(id)),
+            goToSection: always(() => draft.ask()),
         });
     }
 
@@ -66,7 +67,11 @@ export class Crossing {
     /** @param {KeyboardEvent} event @param {string} id */
     acts(event, id) {
         const action = actionFor(event, 'draft') ?? '';
-        return ANYWHERE.has(action) && (action === 'sectionAfter' || id !== ROOT) && this.page.commands.run('draft', action, { event });
+        return (
+            ANYWHERE.has(action) &&
+            (['sectionAfter', 'goToSection'].includes(action) || id !== ROOT) &&
+            this.page.commands.run('draft', action, { event })
+        );
     }
 
     /** Moves a section with everything under it, and stays in it. @param {string} id @param {-1 | 1} by */

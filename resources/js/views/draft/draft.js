@@ -2,35 +2,26 @@ import { around, byId, firstOf, held } from '../../lib/dom.js';
 import { send } from '../../lib/http.js';
 import { beginIn } from './begin.js';
 import { element } from '../../ui/element.js';
-import { ROOT, TRAY } from '../../state/plan.js';
+import { Alone } from './alone.js';
+import { OutlineBeside } from './beside.js';
 import { Crossing } from './crossing.js';
 import { asKnown } from './as-known.js';
 import { arrange, drawnFrom, inParts, renumber, section, wordsOf } from './section.js';
+import { Sections } from './sections.js';
 import { Shown } from './shown.js';
+import { WrittenToday } from './today.js';
+import { DraftParting } from './parting.js';
+import { rangesOf } from './found.js';
 import { DraftTitles } from './titles.js';
 
 /** More notes than these are asked for with all. */
 const MANY = 100;
 
 /** The whole text in reading order, written where it stands. One editor goes to the section that is written in. */
-export class Draft {
+export class Draft extends Sections {
     /** @param {import('../page.js').Page} page */
     constructor(page) {
-        this.page = page;
-        this.side = byId('draft');
-        this.box = byId('notes-in-order');
-        /** Topic → its note as PHP has printed it. @type {Map<string, string>} */
-        this.html = new Map();
-        /** Topic → how often its note was told. @type {Map<string, number>} */
-        this.read = new Map();
-        /** Topic → its section, and what that was drawn from. @type {Map<string, {from: string, node: HTMLElement}>} */
-        this.made = new Map();
-        /** Main section → the part of the page that holds it. @type {Map<string, HTMLElement>} */
-        this.parts = new Map();
-        /** The topic that is written in. @type {string | null} */
-        this.open = null;
-        /** The one whose menu was opened last. @type {string | null} */
-        this.asked = null;
+        super(page);
         this.text = element('div', { class: 'page' });
         this.tools = /** @type {HTMLElement} */ (firstOf(document, '#note .tools').cloneNode(true));
         /** Goes to the section that is written in; made when one first writes. @type {import('../../note/editor.js').NoteEditor | null} */
@@ -38,6 +29,10 @@ export class Draft {
         this.titles = new DraftTitles(this);
         this.crossing = new Crossing(this);
         this.shown = new Shown(this);
+        this.alone = new Alone(this);
+        this.outline = new OutlineBeside(this);
+        this.today = new WrittenToday(this.page);
+        new DraftParting(this);
         this.crossing.provide();
         this.side.addEventListener('keydown', (event) => this.crossing.pressed(event), { capture: true });
         this.side.addEventListener('click', (event) => this.clicked(event));
@@ -46,6 +41,7 @@ export class Draft {
     enter() {
         this.shown.offer();
         this.load();
+        this.today.load();
     }
 
     /** Asks for the notes as they print: all of them, or some. @param {string[] | null} [only] */
@@ -90,6 +86,7 @@ export class Draft {
     /** @param {import('../../state/topics.js').Answer} answer */
     told(answer) {
         this.editor?.told(answer);
+        this.page.view === 'draft' && this.today.soon();
         if (this.page.view !== 'draft' || !answer) {
             return;
         }
@@ -101,24 +98,9 @@ export class Draft {
         isMuch ? this.load() : touched.length && this.load(touched);
     }
 
-    /** @param {string} id */
-    reveal(id) {
-        this.box.querySelector(`[data-topic="${id}"]`)?.scrollIntoView({ block: 'start' });
-    }
-
-    /** @param {string} id */
-    shows(id) {
-        return this.made.has(id);
-    }
-
-    /** Where the keyboard goes back to: the section that something was asked of. */
-    get list() {
-        return (this.asked && this.writeHere(this.asked)) || this.side;
-    }
-
-    /** The button that opens a section. @param {string} id @returns {HTMLElement | null} */
-    writeHere(id) {
-        return this.box.querySelector(`[data-topic="${id}"] .write-here`);
+    /** Where hits of Find stand. @param {Map<string, import('../../ui/given.d.ts').Hit[]>} byTopic */
+    rangesOf(byTopic) {
+        return rangesOf(this, byTopic);
     }
 
     outwards() {
@@ -129,20 +111,6 @@ export class Draft {
         } else {
             this.page.show('outline');
         }
-    }
-
-    /** The topics that are shown: those of the tree in order, then the loose ideas that have a note. */
-    topics() {
-        const { tree } = this.page;
-        const all = [{ id: ROOT, level: 0 }, ...tree.rows(new Set())].filter(({ id }) => this.shown.has(id));
-        const isWhole = this.shown.select.value === 'all';
-        return [...all, ...(isWhole ? tree.rows(new Set(), TRAY).filter(({ id }) => id === this.open || this.html.has(id)) : [])];
-    }
-
-    /** The section before or after another one. @param {string} id @param {-1 | 1} by @returns {string | null} */
-    beside(id, by) {
-        const ids = this.topics().map((one) => one.id);
-        return ids[ids.indexOf(id) + by] ?? null;
     }
 
     draw() {
@@ -175,13 +143,16 @@ export class Draft {
         byId('notes-empty').hidden = sections.length > 0;
         // The keyboard stays where it was, though its section was moved or made anew.
         if (here && from && document.activeElement !== here) {
-            from === this.open
-                ? this.editor?.editor.view.focus()
-                : isTitle
-                  ? this.titles.focus(from)
+            isTitle
+                ? this.titles.focus(from)
+                : from === this.open
+                  ? this.editor?.editor.view.focus()
                   : this.writeHere(from)?.focus({ preventScroll: true });
         }
         this.tellHere(this.open ?? from ?? null);
+        this.alone.draw();
+        this.outline.draw();
+        this.page.find.isOpen && this.page.find.paint();
     }
 
     /** The words of the section that one is in. @param {string | null} id */
@@ -203,11 +174,15 @@ export class Draft {
             this.asked = id;
             this.page.outline.menu.open(id, act);
         } else if (around(event, '.read') && !around(event, 'a') && !String(getSelection() ?? '')) {
-            this.edit(id);
+            this.edit(id, { left: event.clientX, top: event.clientY });
         }
     }
 
-    /** Writes in the text of a topic, from this moment on. @param {string} id @param {'start' | 'end'} [where] */
+    /**
+     * Writes in the text of a topic, from this moment on.
+     * @param {string} id
+     * @param {'start' | 'end' | {left: number, top: number}} [where]
+     */
     edit(id, where = 'end') {
         if (!this.page.session.rights.mayWrite) {
             return;

@@ -150,8 +150,16 @@ export function inParts(draft, sections) {
     return [...held.keys()];
 }
 
-/** Puts elements into a box in their order, and moves none that stands right already. @param {Element} box @param {Element[]} wanted */
+/**
+ * Puts elements into a box in their order, and moves none that stands right already: it would lose the keyboard.
+ * @param {Element} box
+ * @param {Element[]} wanted
+ */
 export function arrange(box, wanted) {
+    const stays = new Set(wanted);
+    for (const one of [...box.children]) {
+        stays.has(one) || one.remove();
+    }
     let at = box.firstElementChild;
     for (const one of wanted) {
         if (one === at) {
@@ -159,10 +167,5 @@ export function arrange(box, wanted) {
         } else {
             box.insertBefore(one, at);
         }
-    }
-    while (at) {
-        const next = at.nextElementSibling;
-        at.remove();
-        at = next;
     }
 }

@@ -18,7 +18,10 @@ export class Shown {
         this.noted = byId('only-noted', HTMLInputElement);
         this.level = byId('draft-level');
         for (const field of [this.select, this.noted]) {
-            field.addEventListener('change', () => draft.draw());
+            field.addEventListener('change', () => {
+                draft.alone.isOn && draft.alone.begin();
+                draft.draw();
+            });
         }
         for (const button of allOf(byId('bars'), '[data-width]')) {
             button.addEventListener('click', () => this.setWidth(button.dataset.width ?? 'middle'));
@@ -27,6 +30,7 @@ export class Shown {
         this.setLevel(localStorage.getItem(LEVEL) === 'yes');
         this.level.addEventListener('click', () => this.setLevel(!this.isLevel));
         document.addEventListener('selectionchange', () => this.keepLevel());
+        byId('draft-go').addEventListener('click', () => draft.ask());
         byId('draft-full').addEventListener('click', () => this.full());
         document.addEventListener('fullscreenchange', () => {
             byId('draft-full').setAttribute('aria-pressed', String(document.fullscreenElement !== null));
@@ -50,6 +54,7 @@ export class Shown {
         );
         this.select.replaceChildren(
             option('all', 'Everything'),
+            option('one', 'One section alone'),
             option('empty', 'Only what is empty'),
             ...group('One branch', sections),
             ...group(
@@ -79,7 +84,8 @@ export class Shown {
         /** @type {Record<string, () => boolean>} */
         const holds = {
             all: () => id !== ROOT || draft.html.has(id),
-            empty: () => id !== ROOT && !draft.html.has(id) && topic?.kind === 'section',
+            one: () => id === draft.alone.id,
+            empty: () => id !== ROOT && isUnwritten(draft.html.get(id)) && topic?.kind === 'section',
             branch: () => id !== ROOT && tree.isWithin(id, of),
             flag: () => topic?.flag === of,
             label: () => (topic?.labels ?? []).includes(of),
@@ -120,3 +126,6 @@ export class Shown {
             : document.documentElement.requestFullscreen().catch(() => this.page.say('This browser does not let it fill the screen.'));
     }
 }
+
+/** Whether nothing stands there, or nothing but questions that wait for an answer. @param {string | undefined} html as PHP prints it */
+const isUnwritten = (html) => html === undefined || /^(?:<p class="question">[^<]*<\/p>)+$/.test(html);

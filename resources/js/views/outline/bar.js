@@ -3,6 +3,7 @@ import { Bars } from '../../ui/bars.js';
 import { element } from '../../ui/element.js';
 import { Popover } from '../../ui/popover.js';
 import { labelsOf } from '../../state/labels.js';
+import { WORK } from '../../state/work.js';
 import { words } from '../../lib/vocabulary.js';
 import { ROOT } from '../../state/plan.js';
 
@@ -85,6 +86,7 @@ export class OutlineBar {
         const { panel } = this;
         const flags = Object.entries(words().flags).map(([flag, name]) => [flag, name, state.flags.get().has(flag), flag]);
         const labels = [...labelsOf(this.outline.tree)].map(([name, dye]) => [name, name, state.labels.get().has(name), null, dye]);
+        const work = Object.entries(WORK).map(([which, name]) => [which, name, state.work.get().has(which)]);
         this.raise(
             'Only',
             panel.choice('Only what is flagged', 'flags', flags, (flag) => {
@@ -98,6 +100,11 @@ export class OutlineBar {
                     this.only();
                     panel.focus(`[data-value="${CSS.escape(label)}"]`);
                 }),
+            panel.choice('Only work that is', 'work', work, (which) => {
+                looks.toggleWork(which);
+                this.only();
+                panel.focus(`[data-value=${which}]`);
+            }),
             element(
                 'div',
                 { class: 'acts-list one-column' },

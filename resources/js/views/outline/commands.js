@@ -69,6 +69,11 @@ export function rowCommands(outline) {
         duplicate: row(() => clipboard.duplicate()),
         remove: row(() => outline.remove(outline.markedInOrder())),
         handOverBranch: row((/** @type {{id: string}} */ { id }) => page.leaveFor(`${outline.address}/hand-over?from=${id}`)),
+        keepPattern: rowThat(
+            (/** @type {string} */ id) => parts(id).length > 0,
+            (/** @type {{id: string}} */ { id }) => page.patterns.keep(id),
+        ),
+        setPattern: row((/** @type {{id: string}} */ { id }) => page.patterns.set(id)),
         takeInBelow: row((/** @type {{id: string}} */ { id }) => page.leaveFor(`/intake?into=${page.data.plan}&under=${id}`)),
 
         ...Object.fromEntries(kinds),
@@ -76,6 +81,8 @@ export function rowCommands(outline) {
         chooseFlag: row((/** @type {{id: string, anchor: any}} */ { id, anchor }) => menu.open(id, anchor, 'flag')),
         chooseLabels: row((/** @type {{id: string, anchor: any}} */ { id, anchor }) => menu.open(id, anchor, 'labels')),
         setTarget: row((/** @type {{id: string, anchor: any}} */ { id, anchor }) => menu.open(id, anchor, 'target')),
+        setWork: row((/** @type {{id: string, anchor: any}} */ { id, anchor }) => menu.open(id, anchor, 'work')),
+        finishWork: row(() => page.work.toggleDone(outline.markedInOrder())),
         openMenu: row((/** @type {{id: string, anchor: any}} */ { id, anchor }) => menu.open(id, anchor)),
         focusBranch: row((/** @type {{id: string}} */ { id }) => looks.toggle(id, false)),
         dimRest: row((/** @type {{id: string}} */ { id }) => looks.toggle(id, true)),

@@ -128,6 +128,12 @@ export class Looks {
         this.outline.draw();
     }
 
+    /** @param {string} which */
+    toggleWork(which) {
+        this.state.toggleWork(which);
+        this.outline.draw();
+    }
+
     showAll() {
         const { outline } = this;
         const active = outline.active;

@@ -1,4 +1,4 @@
-@props(['title' => 'Embrel', 'scripts' => ['resources/js/app.js']])
+@props(['title' => 'Embrel', 'scripts' => ['resources/js/app.js'], 'robots' => null])
 <!doctype html>
 <html lang="en">
 <head>
@@ -6,6 +6,7 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="csrf-token" content="{{ csrf_token() }}">
     <meta name="color-scheme" content="light dark">
+    @if ($robots)<meta name="robots" content="{{ $robots }}">@endif
     <title>{{ $title }}</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     @vite(['resources/css/app.css', ...$scripts])

@@ -12,7 +12,7 @@
                 class="pace-next" id="pace-topic"></button></p></div>
             <figure class="pace-line" id="pace-line" hidden></figure>
             <p class="pace-acts"><button class="link" type="button" id="pace-properties">Target and due date…</button> <button class="link"
-                type="button" id="pace-days">Days on which you write…</button></p>
+                type="button" id="pace-days">Days on which you write…</button> <button class="link" type="button" id="pace-schedule">Schedule</button></p>
         </section>
     </section>
     <section class="checking-found" aria-labelledby="findings-head">

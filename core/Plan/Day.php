@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Pace;
-
-use Embrel\Plan\InvalidValue;
+namespace Embrel\Plan;
 
 /** Calendar dates as YYYY-MM-DD, reckoned without clocks: no day is ever shorter or longer than another. */
 final class Day
@@ -31,6 +29,14 @@ final class Day
     public static function between(string $from, string $to): int
     {
         return intdiv(self::at($to)->getTimestamp() - self::at($from)->getTimestamp(), 86_400);
+    }
+
+    /** The same day of the next month; where that has none, its last. */
+    public static function monthAfter(string $date, int $months = 1): string
+    {
+        $first = self::at(substr($date, 0, 8) . '01')->modify("+{$months} months");
+
+        return $first->format('Y-m-') . sprintf('%02d', min((int) substr($date, 8), (int) $first->format('t')));
     }
 
     /** 1 for Monday to 7 for Sunday. */

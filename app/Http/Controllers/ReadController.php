@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Given;
+use App\Http\Middleware\ByLink;
+use App\Models\Link;
+use App\Models\Picture;
+use App\Store\History;
+use App\Store\PlanPictures;
+use App\Store\PlanStore;
+use App\Store\ReadPlan;
+use Embrel\Plan\Plan as CorePlan;
+use Embrel\Plan\Shown;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Validation\ValidationException;
+
+/** The pages of a plan for who comes by its link, with or without an account (ByLink has let them in). */
+final class ReadController
+{
+    public function __construct(private readonly PlanStore $store) {}
+
+    public function outline(Request $request): View
+    {
+        $read = new ReadPlan(ByLink::link($request), $this->store);
+
+        return $this->page($request, 'outline', $read, ['rows' => $read->rows(), 'loose' => $read->rows(CorePlan::TRAY)]);
+    }
+
+    public function map(Request $request): View
+    {
+        $arrangement = Given::text($request, 'as') ?: 'both';
+        $read = new ReadPlan(ByLink::link($request), $this->store);
+
+        return $this->page($request, 'map', $read, ['svg' => $read->map($arrangement), 'arrangement' => $arrangement]);
+    }
+
+    public function draft(Request $request): View
+    {
+        $read = new ReadPlan(ByLink::link($request), $this->store);
+
+        return $this->page($request, 'draft', $read, ['rows' => $read->rows(), 'notes' => $read->notes()]);
+    }
+
+    public function pages(Request $request): View
+    {
+        $read = new ReadPlan(ByLink::link($request), $this->store);
+        [$pages, $count] = $read->pages();
+
+        return $this->page($request, 'pages', $read, ['pages' => $pages, 'count' => $count]);
+    }
+
+    public function picture(Request $request, string $end, string $picture): Response
+    {
+        $link = ByLink::link($request);
+        $kept = Picture::query()->where('plan_id', $link->plan_id)->where('id', $picture)->first() ?? abort(404);
+        $bytes = (new PlanPictures($link->plan_id))->bytes($picture) ?? abort(404);
+
+        return new Response($bytes, 200, ['Content-Type' => $kept->type]);
+    }
+
+    /** Opens a link that has a password, for this session. */
+    public function password(Request $request, string $end): RedirectResponse
+    {
+        $link = ByLink::link($request);
+        if ($link->password !== null && !Hash::check(Given::text($request, 'password'), $link->password)) {
+            throw ValidationException::withMessages(['password' => 'This is not the password.']);
+        }
+        $request->session()->put("link.{$link->id}", hash('sha256', (string) $link->password));
+
+        return redirect()->route('read', $end);
+    }
+
+    /** A copy of one's own, of what the link shows; the plan's owner has to allow it. */
+    public function copy(Request $request, string $end, History $history): RedirectResponse
+    {
+        $link = ByLink::link($request);
+        abort_unless($link->copies, 403, 'The owner of this plan lets nobody make a copy by this link.');
+        $user = $request->user();
+        if ($user === null) {
+            $request->session()->put('url.intended', route('read', $end));
+
+            return redirect()->route('login');
+        }
+        $shown = Shown::of($this->store->load($link->plan, true), $link->shows_loose, $link->shows_asides);
+
+        return redirect()->route('plan', $history->duplicate($link->plan, $user, 'copy', $shown));
+    }
+
+    /** @param array<string, mixed> $shown */
+    private function page(Request $request, string $view, ReadPlan $read, array $shown): View
+    {
+        $link = ByLink::link($request);
+        $around = ['link' => $link, 'plan' => $link->plan, 'end' => $request->route('end'), 'current' => $view, 'strip' => $read->strip()];
+
+        return view("read.{$view}", $shown + $around);
+    }
+}

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Store;
+
+use App\Models\Link;
+use Embrel\Draft\Choices;
+use Embrel\Draft\Draft;
+use Embrel\Draft\DraftChoices;
+use Embrel\Draft\MapChoices;
+use Embrel\Draft\Printed;
+use Embrel\Draft\Printing;
+use Embrel\Layout\Map\Arrangement;
+use Embrel\Layout\Map\Look;
+use Embrel\Numbering\Numbering;
+use Embrel\Pages\Typesetter;
+use Embrel\Plan\Kind;
+use Embrel\Plan\Plan;
+use Embrel\Plan\Shown;
+use Embrel\Writer\Html\HtmlWriter;
+use Embrel\Writer\MapDrawing;
+use Embrel\Writer\Pdf\PdfWriter;
+use Embrel\Writer\Svg\PageSvg;
+use Embrel\Writer\Svg\SvgWriter;
+
+/** A plan as who comes by its link sees it. */
+final class ReadPlan
+{
+    /** Pages that are shown; the rest is in the draft. */
+    private const PAGES = 40;
+
+    public readonly Plan $plan;
+    private readonly Numbering $numbering;
+
+    public function __construct(private readonly Link $link, PlanStore $store)
+    {
+        $this->plan = Shown::of($store->load($link->plan, true), $link->shows_loose, $link->shows_asides);
+        $this->numbering = Numbering::of($this->plan);
+    }
+
+    /** @return list<array{id: string, level: int, number: string, title: string, words: int, dye: string, kind: string}> */
+    public function rows(string $home = Plan::ROOT): array
+    {
+        $rows = [];
+        $dyes = [$home => 'slate'];
+        foreach ($this->plan->walk($home) as $id => $level) {
+            $topic = $this->plan->topic($id);
+            $dyes[$id] = $topic->dye->value ?? $dyes[(string) $this->plan->parent($id)];
+            $rows[] = [
+                'id' => $id,
+                'level' => $level,
+                'number' => $this->numbering->own($id),
+                'title' => $topic->title === '' ? 'Untitled' : $topic->title,
+                'words' => $topic->words,
+                'dye' => $dyes[$id],
+                'kind' => $topic->kind->value,
+            ];
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array<string, mixed>> the main sections, as they stand above the plan */
+    public function strip(): array
+    {
+        return Sight::of($this->plan)->strip();
+    }
+
+    /** @return array<string, string> topic → its note as it prints, in HTML; the opening note under the root */
+    public function notes(): array
+    {
+        $topics = [Plan::ROOT, ...$this->plan->standing()];
+        $printed = Printed::of($this->plan, $this->numbering, $topics, []);
+        $writer = new HtmlWriter(address: $this->address(...));
+        $notes = [];
+        foreach ($topics as $id) {
+            $note = $this->plan->topic($id)->noted ? $printed->note($id) : null;
+            if ($note !== null) {
+                $notes[$id] = $writer->blocks($note->blocks);
+            }
+        }
+
+        return $notes;
+    }
+
+    public function map(string $arrangement): string
+    {
+        $look = Look::from(['arrangement' => (Arrangement::tryFrom($arrangement) ?? Arrangement::Both)->value]);
+
+        return SvgWriter::element(new MapDrawing($this->plan, new Choices(map: new MapChoices($look, ground: false))), 'map');
+    }
+
+    /** @return array{list<string>, int} pages as they are handed over, and how many there are */
+    public function pages(): array
+    {
+        $pictures = new PlanPictures($this->link->plan_id);
+        $most = HandedOver::beginning($this->plan);
+        $choices = new Choices(pictures: $pictures, draft: new DraftChoices(
+            prints: $this->link->shows_asides ? [Kind::Aside->value => Printing::Text] : [],
+            most: $most,
+        ));
+        $book = Typesetter::book(Draft::of($this->plan, $choices), PdfWriter::typefaces(), $pictures);
+        $pages = [];
+        foreach (\array_slice($book->pages, 0, self::PAGES) as $i => $page) {
+            $pages[] = PageSvg::of($page, $book, $i + 1, $this->address(...));
+        }
+
+        return [$pages, \count($book->pages)];
+    }
+
+    private function address(string $picture): string
+    {
+        return route('read.picture', [request()->route('end'), $picture]);
+    }
+}

@@ -1,0 +1,14 @@
+<x-read-frame :link="$link" :plan="$plan" :end="$end" :current="$current" :strip="$strip">
+    <article class="read-text">
+        <h1>{{ $plan->title === '' ? 'Untitled' : $plan->title }}</h1>
+        {!! $notes[\Embrel\Plan\Plan::ROOT] ?? '' !!}
+        @foreach ($rows as $row)
+            <section id="t{{ $row['id'] }}" @class(['is-' . $row['kind']])
+                style="--d:{{ str_starts_with($row['dye'], '#') ? $row['dye'] : "var(--{$row['dye']})" }}">
+                <h2 aria-level="{{ min(6, $row['level'] + 1) }}" @class(['is-main' => $row['level'] === 1])><b>{{ $row['number'] }}</b>
+                    {{ $row['title'] }}</h2>
+                {!! $notes[$row['id']] ?? '' !!}
+            </section>
+        @endforeach
+    </article>
+</x-read-frame>
