@@ -19,6 +19,11 @@ Route::view('/keys', 'keys')->name('keys');
 Route::get('/up', static fn() => response('Embrel is up.', 200, ['Content-Type' => 'text/plain; charset=utf-8']))->withoutMiddleware('web');
 Route::get('/plans/{plan}/pulse', C\PulseController::class)->withoutMiddleware('web')->name('plan.pulse');
 
+// From a letter, for who is not signed in: the address is signed. A mail program may press it by itself (RFC 8058).
+Route::middleware(['signed', 'throttle:links'])->where(['user' => '[0-9]{1,15}'])->group(static function (): void {
+    Route::get('/letters/off/{user}', [C\LettersController::class, 'show'])->name('letters.off');
+    Route::post('/letters/off/{user}', [C\LettersController::class, 'off']);
+});
 Route::get('/invitations/{token}', [C\InvitationController::class, 'show'])
     ->where('token', '[A-Za-z0-9]{40}')
     ->middleware('throttle:links')
@@ -35,6 +40,7 @@ Route::middleware(['throttle:links', ByLink::class])->prefix('/read/{end}')->whe
     Route::get('/pages', [C\ReadController::class, 'pages'])->name('read.pages');
     Route::get('/pictures/{picture}', [C\ReadController::class, 'picture'])->where('picture', '[0-9a-f]{64}')->name('read.picture');
     Route::post('/password', [C\ReadController::class, 'password'])->middleware('throttle:link-password')->name('read.password');
+    Route::post('/comments', [C\ReadController::class, 'comment'])->middleware('throttle:comments')->name('read.comments');
     Route::post('/copy', [C\ReadController::class, 'copy'])->middleware('throttle:uploads')->name('read.copy');
 });
 
@@ -69,6 +75,8 @@ Route::middleware('auth')->group(static function (): void {
     Route::get('/account/download', C\DownloadEverythingController::class)->name('account.download');
     Route::delete('/account', [C\AccountController::class, 'destroy'])->middleware('throttle:sign-in');
 
+    Route::put('/account/letters', [C\LettersController::class, 'update'])->name('account.letters');
+    Route::post('/notices/seen', [C\LettersController::class, 'seen'])->name('notices.seen');
     Route::get('/plans', [C\PlanController::class, 'index'])->name('plans');
     Route::post('/plans', [C\PlanController::class, 'store']);
     Route::post('/plans/several', C\SeveralPlansController::class)->name('plans.several');
@@ -160,6 +168,8 @@ Route::middleware('auth')->group(static function (): void {
             ->where('seq', '[0-9]{1,15}')
             ->name('plan.of-version');
         Route::post('/plans/{plan}/seen', C\SeenController::class)->name('plan.seen');
+        Route::get('/plans/{plan}/comments', [C\CommentController::class, 'index'])->name('plan.comments');
+        Route::post('/plans/{plan}/comments/seen', [C\CommentController::class, 'seen']);
         Route::get('/plans/{plan}/people', [C\PeopleController::class, 'index'])->name('plan.people');
         Route::delete('/plans/{plan}/people/me', [C\PeopleController::class, 'leave'])->name('plan.leave');
         Route::post('/plans/{plan}/offer/answer', [C\PeopleController::class, 'answer'])->name('plan.offer-answer');
@@ -175,10 +185,21 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('/plans/{plan}/hand-over/file', [C\HandOverController::class, 'download'])->name('hand-over.file');
     });
 
+    // What is said about it.
+    Route::middleware(['can:comment,plan', 'throttle:comments'])->group(static function (): void {
+        Route::post('/plans/{plan}/comments', [C\CommentController::class, 'store']);
+        Route::patch('/plans/{plan}/comments/{comment}', [C\CommentController::class, 'update']);
+        Route::delete('/plans/{plan}/comments/{comment}', [C\CommentController::class, 'destroy']);
+        Route::post('/plans/{plan}/comments/{comment}/settle', [C\CommentController::class, 'settle']);
+        Route::post('/plans/{plan}/comments/{comment}/files', [C\CommentController::class, 'file'])->middleware('throttle:uploads');
+    });
+
     // What changes a plan.
     Route::middleware('can:update,plan')->group(static function (): void {
         Route::patch('/plans/{plan}', [C\PlanController::class, 'update']);
         Route::post('/plans/{plan}/operations', C\OperationController::class)->name('plan.operations');
+        Route::post('/plans/{plan}/comments/{comment}/take', [C\CommentController::class, 'take']);
+        Route::post('/plans/{plan}/comments/{comment}/decline', [C\CommentController::class, 'decline']);
         Route::post('/plans/{plan}/undo', C\UndoController::class)->name('plan.undo');
         Route::post('/plans/{plan}/redo', C\RedoController::class)->name('plan.redo');
         Route::post('/plans/{plan}/find', [C\FindController::class, 'replace']);

@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property string                          $plan_id
  * @property string                          $id
- * @property string                          $holder     the source or topic
+ * @property string                          $holder     the source, topic or comment
  * @property string                          $name
  * @property string                          $type       media type
  * @property int                             $bytes      how many

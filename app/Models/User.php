@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Rules\Address;
+use App\Store\Letters;
+use App\Store\NoticeKind;
 use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
@@ -17,6 +19,7 @@ use Illuminate\Notifications\Notifiable;
  * @property string $password
  * @property string $time_zone
  * @property string $language
+ * @property array<string, string>|null $letters kind of notice → when a letter comes
  */
 final class User extends Authenticatable
 {
@@ -26,19 +29,25 @@ final class User extends Authenticatable
 
     /** Sessions that are to stay are kept longer; there is no second way in. */
     protected $rememberTokenName = '';
-    protected $fillable = ['name', 'email', 'password', 'time_zone', 'language'];
+    protected $fillable = ['name', 'email', 'password', 'time_zone', 'language', 'letters'];
     protected $hidden = ['password'];
     protected $attributes = ['time_zone' => 'UTC', 'language' => 'en'];
 
     protected function casts(): array
     {
-        return ['password' => 'hashed'];
+        return ['password' => 'hashed', 'letters' => 'array'];
     }
 
     /** The calendar date where the person is. */
     public function today(): string
     {
         return now($this->time_zone)->format('Y-m-d');
+    }
+
+    /** When they are written to about what is said. */
+    public function letters(NoticeKind $kind): Letters
+    {
+        return Letters::tryFrom($this->letters[$kind->value] ?? '') ?? $kind->usual();
     }
 
     /** In the one spelling in which addresses are compared. */

@@ -69,6 +69,12 @@ final class AppServiceProvider extends ServiceProvider
             ];
         });
         RateLimiter::for(
+            'comments',
+            static fn(Request $request): Limit => Limit::perMinute(120)->by(
+                (string) ($request->user()?->getAuthIdentifier() ?? $request->ip()),
+            ),
+        );
+        RateLimiter::for(
             'invitations',
             static fn(Request $request): Limit => Limit::perMinute(60)->by((string) $request->user()?->getAuthIdentifier()),
         );

@@ -47,7 +47,7 @@ final class Attachments
     }
 
     /**
-     * @param string $holder the id of a source or topic of the plan
+     * @param string $holder the id of a source, a topic or a comment of the plan
      *
      * @throws \DomainException with a sentence for the person
      */
@@ -140,7 +140,8 @@ final class Attachments
     private static function isThere(string $plan, string $holder): bool
     {
         return DB::table('sources')->where('plan_id', $plan)->where('id', $holder)->exists()
-            || DB::table('topics')->where('plan_id', $plan)->where('id', $holder)->exists();
+            || DB::table('topics')->where('plan_id', $plan)->where('id', $holder)->exists()
+            || DB::table('comments')->where('plan_id', $plan)->where('id', $holder)->exists();
     }
 
     private static function named(string $name, string $extension): string

@@ -340,6 +340,9 @@ final class PlanStore
         } else {
             $this->summarise($row, $sight);
         }
+        if ($row->talk_revision > 0 && $sight->comparison !== null) {
+            CommentPlaces::follow($row->id, $before, $after, $sight->comparison);
+        }
         if ($isWhole) {
             KeptTree::keepIfDue($row, $rows, $after, $written);
         }

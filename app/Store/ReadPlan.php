@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use App\Models\Comment;
 use App\Models\Link;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
@@ -82,6 +83,28 @@ final class ReadPlan
         }
 
         return $notes;
+    }
+
+    /**
+     * What is said, where the link shows it; else only what this reader has said.
+     *
+     * @param list<string> $own
+     *
+     * @return array<string, list<Comment>> topic → comments on it, answers behind what they answer
+     */
+    public function comments(array $own): array
+    {
+        $all = Comment::query()->where('plan_id', $this->link->plan_id)->whereNull('taken_back_at')->whereNull('settled_at');
+        /** @var list<Comment> $shown */
+        $shown = ($this->link->shows_comments ? $all : $all->whereIn('id', $own))->orderBy('created_at')->orderBy('id')->get()->all();
+        $heads = array_flip(array_column($shown, 'id'));
+        usort($shown, static fn(Comment $a, Comment $b): int => ($heads[$a->thread_id ?? $a->id] ?? 0) <=> ($heads[$b->thread_id ?? $b->id] ?? 0));
+        $byTopic = [];
+        foreach ($shown as $one) {
+            $byTopic[$one->topic_id][] = $one;
+        }
+
+        return $byTopic;
     }
 
     public function map(string $arrangement): string

@@ -21,7 +21,8 @@ final class Visits
     /**
      * Of who opens the plan.
      *
-     * @return array{since: int, topics: list<string>} topics that others have changed last, since then
+     * @return array{since: int, talk: int, topics: list<string>} topics that others have changed last, since then; up to which
+     *                                                            change of what is said all was seen
      */
     public static function begin(User $user, Plan $plan): array
     {
@@ -31,11 +32,10 @@ final class Visits
                 'user_id' => $user->id, 'plan_id' => $plan->id, 'revision' => $plan->revision, 'talk_revision' => $plan->talk_revision,
             ]);
 
-            return ['since' => $plan->revision, 'topics' => []];
+            return ['since' => $plan->revision, 'talk' => $plan->talk_revision, 'topics' => []];
         }
-        DB::table('visits')->where('user_id', $user->id)->where('plan_id', $plan->id)->update(['at' => now()]);
 
-        return ['since' => $row['revision'], 'topics' => self::topics($user, $plan->id, $row['revision'], $row['seen'])];
+        return ['since' => $row['revision'], 'talk' => $row['talk'], 'topics' => self::topics($user, $plan->id, $row['revision'], $row['seen'])];
     }
 
     /**
@@ -68,14 +68,6 @@ final class Visits
     public static function heard(User $user, Plan $plan): void
     {
         DB::table('visits')->where('user_id', $user->id)->where('plan_id', $plan->id)->update(['talk_revision' => $plan->talk_revision]);
-    }
-
-    /** Up to which change of what is said they have seen all. */
-    public static function heardUpTo(User $user, Plan $plan): int
-    {
-        $heard = DB::table('visits')->where('user_id', $user->id)->where('plan_id', $plan->id)->value('talk_revision');
-
-        return $heard === null ? $plan->talk_revision : (int) $heard;
     }
 
     /**
@@ -145,17 +137,17 @@ final class Visits
         return array_values(array_diff($topics, $seen));
     }
 
-    /** @return array{revision: int, seen: list<string>}|null */
+    /** @return array{revision: int, talk: int, seen: list<string>}|null */
     private static function row(User $user, Plan $plan, bool $isLocked = false): ?array
     {
         $query = DB::table('visits')->where('user_id', $user->id)->where('plan_id', $plan->id);
-        $row = ($isLocked ? $query->lockForUpdate() : $query)->first(['revision', 'seen']);
+        $row = ($isLocked ? $query->lockForUpdate() : $query)->first(['revision', 'talk_revision', 'seen']);
         if ($row === null) {
             return null;
         }
         /** @var list<string> $seen */
         $seen = json_decode($row->seen ?? '[]', true) ?: [];
 
-        return ['revision' => (int) $row->revision, 'seen' => $seen];
+        return ['revision' => (int) $row->revision, 'talk' => (int) $row->talk_revision, 'seen' => $seen];
     }
 }

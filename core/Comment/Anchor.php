@@ -20,6 +20,7 @@ final readonly class Anchor
      * @param int    $line   which run of text within the block, from 0
      * @param int    $from   in characters (code points) from the start of the line
      * @param string $text   the whole line as it stood then
+     * @param int    $nth    how often the same words stand in the note before them
      * @param bool   $isGone the words are in the note no more
      */
     private function __construct(
@@ -28,8 +29,34 @@ final readonly class Anchor
         public int $from,
         public int $length,
         public string $text,
+        public int $nth = 0,
         public bool $isGone = false,
     ) {}
+
+    /**
+     * Words as they are read in a note, all white space alike; within one line of it.
+     *
+     * @param int $nth how often they stand before
+     *
+     * @return self|null null where they do not stand so often
+     */
+    public static function find(Note $note, string $words, int $nth): ?self
+    {
+        $words = trim($words);
+        $pattern = '/' . implode('\s+', array_map(static fn(string $run): string => preg_quote($run, '/'), preg_split('/\s+/u', $words) ?: [])) . '/u';
+        foreach ($words === '' ? [] : $note->blocks as $id => $block) {
+            foreach (Lines::of($block) as $line => $text) {
+                preg_match_all($pattern, $text, $found, PREG_OFFSET_CAPTURE);
+                foreach ($found[0] as [$match, $at]) {
+                    if ($nth-- === 0) {
+                        return self::at($note, (string) $id, $line, mb_strlen(substr($text, 0, $at)), mb_strlen($match));
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
 
     /**
      * Words of a note as it is.
@@ -43,7 +70,24 @@ final readonly class Anchor
             return null;
         }
 
-        return trim(mb_substr($text, $from, $length)) === '' ? null : new self($block, $line, $from, $length, $text);
+        return trim(mb_substr($text, $from, $length)) === '' ? null : self::there($note, $block, $line, [$from, $length], $text);
+    }
+
+    /** @param array{int, int} $span from and length */
+    private static function there(Note $note, string $block, int $line, array $span, string $text): self
+    {
+        $words = mb_substr($text, ...$span);
+        $nth = 0;
+        foreach ($note->blocks as $id => $other) {
+            foreach (Lines::of($other) as $i => $run) {
+                if ((string) $id === $block && $i === $line) {
+                    return new self($block, $line, $span[0], $span[1], $text, $nth + mb_substr_count(mb_substr($text, 0, $span[0]), $words));
+                }
+                $nth += mb_substr_count($run, $words);
+            }
+        }
+
+        return new self($block, $line, $span[0], $span[1], $text, $nth);
     }
 
     /** @throws MalformedShape */
@@ -55,16 +99,17 @@ final readonly class Anchor
             $shape->int('from'),
             $shape->int('length'),
             $shape->string('text'),
+            $shape->int('nth'),
             $shape->bool('gone'),
         );
     }
 
-    /** @return array{block: string, line: int, from: int, length: int, text: string, gone: bool} */
+    /** @return array{block: string, line: int, from: int, length: int, text: string, nth: int, gone: bool} */
     public function toArray(): array
     {
         return [
             'block' => $this->block, 'line' => $this->line, 'from' => $this->from, 'length' => $this->length, 'text' => $this->text,
-            'gone' => $this->isGone,
+            'nth' => $this->nth, 'gone' => $this->isGone,
         ];
     }
 
@@ -90,7 +135,7 @@ final readonly class Anchor
         foreach ($own + $lines as $line => $text) {
             $found = $text === $this->text ? [$this->from, $this->length] : Drift::of($this->text, $text, $this->from, $this->length);
             if ($found !== null) {
-                return new self($this->block, $line, $found[0], $found[1], $text);
+                return self::there($note, $this->block, $line, $found, $text);
             }
         }
 
@@ -109,7 +154,7 @@ final readonly class Anchor
                     if ($found !== null || mb_strpos($text, $words, $at + 1) !== false) {
                         return null;
                     }
-                    $found = new self((string) $id, $line, $at, $this->length, $text);
+                    $found = self::there($note, (string) $id, $line, [$at, $this->length], $text);
                 }
             }
         }
@@ -119,6 +164,6 @@ final readonly class Anchor
 
     public function gone(): self
     {
-        return new self($this->block, $this->line, $this->from, $this->length, $this->text, true);
+        return new self($this->block, $this->line, $this->from, $this->length, $this->text, $this->nth, true);
     }
 }

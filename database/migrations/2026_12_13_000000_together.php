@@ -34,7 +34,6 @@ return new class extends Migration {
             $table->unsignedInteger('revision');
             $table->unsignedInteger('talk_revision')->default(0);
             $table->json('seen')->nullable();
-            $table->timestamp('at')->useCurrent();
             $table->primary(['user_id', 'plan_id']);
             $table->foreign('plan_id')->references('id')->on('plans')->cascadeOnDelete();
         });
@@ -55,11 +54,14 @@ return new class extends Migration {
             $table->string('settled_by', 120)->nullable();
             $table->timestamp('edited_at')->nullable();
             $table->timestamp('taken_back_at')->nullable();
+            // The change of what is said that made it what it is, and the one since which its words stand elsewhere.
             $table->unsignedInteger('revised');
+            $table->unsignedInteger('placed');
             $table->timestamp('created_at')->useCurrent();
             $table->primary('id');
             $table->index(['plan_id', 'topic_id']);
             $table->index(['plan_id', 'revised']);
+            $table->index(['plan_id', 'placed']);
             $table->foreign('plan_id')->references('id')->on('plans')->cascadeOnDelete();
             $table->foreign('thread_id')->references('id')->on('comments')->cascadeOnDelete();
         });

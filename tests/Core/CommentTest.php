@@ -125,6 +125,19 @@ final class CommentTest extends TestCase
         self::assertSame('phire', Anchor::at($list, $id, 1, 3, 5)?->words());
     }
 
+    public function testWordsAreFoundAsTheyAreRead(): void
+    {
+        $note = self::note('The tide, and  the tide.', 'A (sign). The tide');
+        foreach ([['the tide', 0, 15], ['and the tide', 0, 10], ['tide', 2, 14], ['(sign).', 0, 2], [' The tide ', 1, 10]] as [$words, $nth, $from]) {
+            $found = Anchor::find($note, $words, $nth);
+            self::assertSame($from, $found?->from, $words);
+        }
+        self::assertSame(2, Anchor::find($note, 'tide', 2)?->nth);
+        self::assertNull(Anchor::find($note, 'tide', 3));
+        self::assertNull(Anchor::find($note, 'tide. A', 0));
+        self::assertNull(Anchor::find($note, '  ', 0));
+    }
+
     public function testASuggestionIsAnOrdinaryChangeWhenItIsTaken(): void
     {
         $plan = Build::plan("Wall\n  Clay\nTide");

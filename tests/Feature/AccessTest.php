@@ -18,6 +18,7 @@ use Illuminate\Support\Str;
 final class AccessTest extends TestCase
 {
     private const READ = ['reads', 'comments', 'writes', 'owner'];
+    private const COMMENT = ['comments', 'writes', 'owner'];
     private const WRITE = ['writes', 'owner'];
     private const OWN = ['owner'];
     /** Routes of a plan that are told by themselves: who asks for them is known by another way. */
@@ -54,8 +55,12 @@ final class AccessTest extends TestCase
                 [self::WRITE, 'POST', ['/attachments', '/copies', '/history', '/history/{seq}/back', '/way-back', '/way-back/accept']],
                 [self::WRITE, 'PATCH', ['']],
                 [self::WRITE, 'DELETE', ['/attachments/{attachment}']],
-                [self::READ, 'GET', ['/people']],
-                [self::READ, 'POST', ['/seen', '/offer/answer']],
+                [self::READ, 'GET', ['/people', '/comments']],
+                [self::COMMENT, 'POST', ['/comments', '/comments/{comment}/settle', '/comments/{comment}/files']],
+                [self::COMMENT, 'PATCH', ['/comments/{comment}']],
+                [self::COMMENT, 'DELETE', ['/comments/{comment}']],
+                [self::WRITE, 'POST', ['/comments/{comment}/take', '/comments/{comment}/decline']],
+                [self::READ, 'POST', ['/seen', '/comments/seen', '/offer/answer']],
                 [self::READ, 'DELETE', ['/people/me']],
                 [self::OWN, 'DELETE', ['', '/people/{person}', '/invitations/{invitation}', '/link']],
                 [self::OWN, 'PUT', ['/people/{person}', '/offer', '/link']],
@@ -121,6 +126,7 @@ final class AccessTest extends TestCase
             '{seq}' => '1',
             '{picture}' => str_repeat('a', 64),
             '{attachment}' => self::newId(),
+            '{comment}' => self::newId(),
             '{invitation}' => self::newId(),
             '{person}' => '999999',
         ]);

@@ -291,6 +291,34 @@ final class SharingTest extends TestCase
         self::assertNull(Access::of($ben, $this->row));
     }
 
+    public function testWhoCommentsByALinkGivesANameAndSeesWhatTheyMay(): void
+    {
+        $ondine = $this->account('ondine');
+        Share::query()->create(['plan_id' => $this->row->id, 'user_id' => $ondine->id, 'role' => Role::Comments]);
+        $path = $this->link();
+        $a = $this->id('A');
+        $said = ['name' => 'A reader', 'body' => 'What <b>of</b> it?', 'topic' => $a];
+        $this->post("{$path}/comments", $said)->assertForbidden();
+        $this->actingAs($ondine)->postJson("/plans/{$this->row->id}/comments", ['id' => self::newId(), 'topic' => $a, 'body' => 'Among us'])
+            ->assertOk();
+        $this->actingAs($this->user)->putJson("/plans/{$this->row->id}/link", ['role' => 'comments'])->assertOk();
+        $this->app['auth']->forgetGuards();
+        foreach ([['name' => ''], ['body' => ''], ['topic' => 'x']] as $bad) {
+            $this->post("{$path}/comments", $bad + $said)->assertSessionHasErrors(array_key_first($bad));
+        }
+        $this->post("{$path}/comments", ['topic' => self::newId()] + $said)->assertNotFound();
+        $this->post("{$path}/comments", $said)->assertRedirect("{$path}/draft#t{$a}");
+        $this->get("{$path}/draft")->assertSee('A reader')->assertSee('What &lt;b&gt;of&lt;/b&gt; it?', false)->assertDontSee('Among us');
+        $this->flushSession();
+        $this->get("{$path}/draft")->assertDontSee('A reader');
+        $this->actingAs($this->user)->getJson("/plans/{$this->row->id}/comments")
+            ->assertJsonPath('comments.1.by', 'A reader')
+            ->assertJsonPath('comments.1.isGuest', true);
+        $this->putJson("/plans/{$this->row->id}/link", ['shows_comments' => true])->assertOk();
+        $this->app['auth']->forgetGuards();
+        $this->get("{$path}/draft")->assertSee('Among us')->assertSee('A reader');
+    }
+
     // ---- What is new
 
     public function testWhatOthersDidSinceOnesVisitIsNewUntilItIsSeen(): void

@@ -8,6 +8,7 @@ use App\Models\Plan;
 use App\Store\Attachments;
 use App\Store\Devices;
 use App\Store\Invitations;
+use App\Store\Notices;
 use App\Store\PlanPictures;
 use App\Store\PlanStore;
 use App\Store\SignUps;
@@ -35,6 +36,7 @@ final class PurgeCommand extends Command
         WorkFolder::purge();
         SignUps::purge();
         Invitations::purge();
+        Notices::purge();
         Attachments::disk()->purge();
         PlanPictures::disk()->purge();
         Templates::purge();

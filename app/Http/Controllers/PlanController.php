@@ -10,6 +10,7 @@ use App\Http\Requests\StartPlanRequest;
 use App\Http\Vocabulary;
 use App\Models\Plan;
 use App\Store\History;
+use App\Store\Notices;
 use App\Store\Patterns;
 use App\Store\PersonalState;
 use App\Store\PlanFinder;
@@ -40,7 +41,7 @@ final class PlanController
 
         return view(
             'plans.index',
-            ['wanted' => $wanted, 'patterns' => $patterns->all($user), 'found' => $wanted === '' ? null : $finder->find($user, $wanted)]
+            ['wanted' => $wanted, 'notices' => Notices::unseen($user), 'patterns' => $patterns->all($user), 'found' => $wanted === '' ? null : $finder->find($user, $wanted)]
                 + $list->for($user, $shelf, Given::text($request, 'subject'), Given::text($request, 'tag'), $order),
         );
     }
@@ -120,6 +121,7 @@ final class PlanController
                 'owner' => $plan->owner->name ?? '',
                 'me' => $user->name,
                 'people' => Access::people($plan),
+                'peopleRevision' => $plan->people_revision,
                 'savedAt' => $plan->changed_at?->toIso8601String(),
                 'fresh' => Visits::begin($user, $plan),
                 'pulse' => PulseController::address($user, $plan),

@@ -14,8 +14,8 @@ use Illuminate\Support\Facades\URL;
 
 /**
  * Whether a plan has changed since a revision: asked every few seconds by every open page, so it
- * does one query and knows no session. The page was given a sealed address; all that it tells is a
- * number, and what has changed is asked for by the usual way.
+ * does one query and knows no session. The page was given a sealed address; all that it tells are
+ * numbers (of the plan, of what is said in it, of who may do what), and what has changed is asked for by the usual way.
  */
 final class PulseController
 {
@@ -34,9 +34,17 @@ final class PulseController
 
     public function __invoke(Request $request, string $plan): JsonResponse|Response
     {
-        URL::hasValidSignature($request, false, ['since']) || abort(404);
-        $revision = Access::readable($request->integer('by'))->where('id', $plan)->toBase()->value('revision') ?? abort(404);
+        URL::hasValidSignature($request, false, ['since', 'talk', 'people']) || abort(404);
+        $at = Access::readable($request->integer('by'))
+            ->where('id', $plan)
+            ->toBase()
+            ->first(['revision', 'talk_revision AS talk', 'people_revision AS people']) ?? abort(404);
+        $isNew = $at->revision > $request->integer('since')
+            || $at->talk > $request->integer('talk', PHP_INT_MAX)
+            || $at->people > $request->integer('people', PHP_INT_MAX);
 
-        return $revision > $request->integer('since') ? response()->json(['revision' => (int) $revision]) : response()->noContent();
+        return $isNew
+            ? response()->json(['revision' => (int) $at->revision, 'talk' => (int) $at->talk, 'people' => (int) $at->people])
+            : response()->noContent();
     }
 }

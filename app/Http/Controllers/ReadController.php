@@ -8,10 +8,14 @@ use App\Http\Given;
 use App\Http\Middleware\ByLink;
 use App\Models\Link;
 use App\Models\Picture;
+use App\Rules\Id;
+use App\Store\Comments;
 use App\Store\History;
+use App\Store\NewIds;
 use App\Store\PlanPictures;
 use App\Store\PlanStore;
 use App\Store\ReadPlan;
+use Embrel\Limits;
 use Embrel\Plan\Plan as CorePlan;
 use Embrel\Plan\Shown;
 use Illuminate\Contracts\View\View;
@@ -45,7 +49,50 @@ final class ReadController
     {
         $read = new ReadPlan(ByLink::link($request), $this->store);
 
-        return $this->page($request, 'draft', $read, ['rows' => $read->rows(), 'notes' => $read->notes()]);
+        return $this->page($request, 'draft', $read, [
+            'rows' => $read->rows(),
+            'notes' => $read->notes(),
+            'comments' => $read->comments(self::own($request)),
+            'name' => Given::before('name', self::text($request, 'reader.name') ?: $request->user()?->name),
+        ]);
+    }
+
+    /** Who comments by a link gives a name. */
+    public function comment(Request $request, string $end): RedirectResponse
+    {
+        $link = ByLink::link($request);
+        abort_unless($link->role->mayComment(), 403, 'This link is for reading.');
+        $given = $request->validate(
+            [
+                'name' => ['required', 'string', 'max:120'],
+                'body' => ['required', 'string', 'max:' . Limits::COMMENT],
+                'topic' => ['required', new Id()],
+            ],
+            ['name.required' => 'Say who you are.', 'body.required' => 'Write something first.'],
+        );
+        $shown = Shown::of($this->store->load($link->plan), $link->shows_loose, $link->shows_asides);
+        abort_unless($shown->has($given['topic']), 404);
+        $id = (new NewIds())->next();
+        Comments::say($link->plan, $given['name'], $id, $given['topic'], $given['body']);
+        $request->session()->put('reader.name', $given['name']);
+        $request->session()->put('reader.comments', [...self::own($request), $id]);
+
+        return redirect()->to(route('read.draft', $end) . "#t{$given['topic']}")->with('said', 'Your comment is with the plan.');
+    }
+
+    /** @return list<string> what was said in this session */
+    private static function own(Request $request): array
+    {
+        $own = $request->session()->get('reader.comments', []);
+
+        return \is_array($own) ? array_values(array_filter($own, is_string(...))) : [];
+    }
+
+    private static function text(Request $request, string $key): string
+    {
+        $value = $request->session()->get($key);
+
+        return \is_string($value) ? $value : '';
     }
 
     public function pages(Request $request): View

@@ -26,6 +26,18 @@
             </form>
         </section>
         <section>
+            <h2>Letters about comments</h2>
+            <form class="grid gap-3" method="post" action="{{ route('account.letters') }}">
+                @csrf @method('PUT')
+                @foreach (\App\Store\NoticeKind::cases() as $kind)
+                    <div class="choice"><label for="letters-{{ $kind->value }}">{{ $kind->label() }}</label><select
+                        id="letters-{{ $kind->value }}" name="{{ $kind->value }}">@foreach (\App\Store\Letters::cases() as $letters)<option
+                        value="{{ $letters->value }}" @selected($user->letters($kind) === $letters)>{{ $letters->label() }}</option>@endforeach</select></div>
+                @endforeach
+                <div class="dialog-foot"><button class="plain">Save</button></div>
+            </form>
+        </section>
+        <section>
             <h2>Where you are signed in</h2>
             <ul class="devices">
                 @foreach ($devices as $device)

@@ -50,6 +50,14 @@
                         class="link">Undo</button></form></div>
             @endif
             <div class="said-room"><x-said/></div>
+            @if ($notices !== [])
+                <section class="for-you" aria-labelledby="for-you-head">
+                    <h2 id="for-you-head">For you</h2>
+                    <ul>@foreach ($notices as $notice)<li><a href="{{ route('plan', $notice['plan']) }}#comment={{ $notice['comment'] }}">{{
+                        $notice['says'] }} in “{{ $notice['title'] }}”</a></li>@endforeach</ul>
+                    <form method="post" action="{{ route('notices.seen') }}">@csrf<button class="link">I have seen all of these</button></form>
+                </section>
+            @endif
             @foreach ($offers as $offer)
                 <div class="said mb-4" role="status"><span>{{ $offer->owner->name ?? 'Its owner' }} would hand “{{ $offer->title }}” over to
                     you: it would be yours.</span>
