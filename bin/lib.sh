@@ -130,6 +130,14 @@ start_worker() {
   WORKER_PID=$!
 }
 
+# Starts the process that tells open pages at once what others change, begun anew where it ends; sets STREAM_PID to its group.
+# Its address is set before the application starts (choose_stream), which tells it to the pages.
+choose_stream() { export EMBREL_STREAM_LISTEN="${EMBREL_STREAM_LISTEN:-127.0.0.1:$(free_port)}"; export EMBREL_STREAM_URL="${EMBREL_STREAM_URL-http://$EMBREL_STREAM_LISTEN}"; }
+start_stream() {
+  setsid bash -c 'while true; do php "$@" -d opcache.enable_cli=0 artisan embrel:stream; sleep 0.5; done' stream "${PHP_SETTINGS[@]}" >>"$ROOT/storage/logs/stream.log" 2>&1 </dev/null 9>&- &
+  STREAM_PID=$!
+}
+
 app_key() { # a key for sessions and cookies, made once
   local file="$ROOT/storage/app/private/app.key"
   [ -s "$file" ] || (umask 077; printf 'base64:%s' "$(head -c 32 /dev/urandom | base64)" >"$file")

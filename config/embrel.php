@@ -10,6 +10,10 @@ return [
     'stand_in_port' => (int) env('EMBREL_STAND_IN_PORT', 8079),
     // Servers in front of this one whose word on who asks is taken: their addresses, with commas between them; none as a rule.
     'proxies' => array_values(array_filter(array_map(trim(...), explode(',', (string) env('EMBREL_PROXIES', ''))))),
+    // Where pages hear at once what others change (artisan embrel:stream): its address as a browser sees it, and where it listens. Without
+    // an address pages ask every few seconds.
+    'stream_url' => rtrim((string) env('EMBREL_STREAM_URL', ''), '/'),
+    'stream_listen' => (string) env('EMBREL_STREAM_LISTEN', '127.0.0.1:8081'),
     'days_kept_after_deleting' => 30,
     'sample_email' => 'sample@embrel.example',
 ];

@@ -20,7 +20,7 @@ Route::get('/up', static fn() => response('Embrel is up.', 200, ['Content-Type' 
 Route::get('/plans/{plan}/pulse', C\PulseController::class)->withoutMiddleware('web')->name('plan.pulse');
 
 // From a letter, for who is not signed in: the address is signed. A mail program may press it by itself (RFC 8058).
-Route::middleware(['signed', 'throttle:links'])->where(['user' => '[0-9]{1,15}'])->group(static function (): void {
+Route::middleware(['throttle:letters', 'signed'])->where(['user' => '[0-9]{1,15}'])->group(static function (): void {
     Route::get('/letters/off/{user}', [C\LettersController::class, 'show'])->name('letters.off');
     Route::post('/letters/off/{user}', [C\LettersController::class, 'off']);
 });
@@ -33,13 +33,16 @@ Route::post('/invitations/{token}', [C\InvitationController::class, 'accept'])
     ->middleware('throttle:sign-in');
 
 // By the link of a plan, with an account or without.
+Route::post('/read/{end}/password', [C\ReadController::class, 'password'])
+    ->where(['end' => Links::FORM])
+    ->middleware(['throttle:link-password', 'throttle:links', ByLink::class])
+    ->name('read.password');
 Route::middleware(['throttle:links', ByLink::class])->prefix('/read/{end}')->where(['end' => Links::FORM])->group(static function (): void {
     Route::get('/', [C\ReadController::class, 'outline'])->name('read');
     Route::get('/map', [C\ReadController::class, 'map'])->name('read.map');
     Route::get('/draft', [C\ReadController::class, 'draft'])->name('read.draft');
     Route::get('/pages', [C\ReadController::class, 'pages'])->name('read.pages');
     Route::get('/pictures/{picture}', [C\ReadController::class, 'picture'])->where('picture', '[0-9a-f]{64}')->name('read.picture');
-    Route::post('/password', [C\ReadController::class, 'password'])->middleware('throttle:link-password')->name('read.password');
     Route::post('/comments', [C\ReadController::class, 'comment'])->middleware('throttle:comments')->name('read.comments');
     Route::post('/copy', [C\ReadController::class, 'copy'])->middleware('throttle:uploads')->name('read.copy');
 });

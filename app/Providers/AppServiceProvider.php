@@ -24,6 +24,7 @@ use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Validation\Rules\Password;
+use Symfony\Component\HttpFoundation\Response;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -58,7 +59,14 @@ final class AppServiceProvider extends ServiceProvider
 
             return [Limit::perMinute($most)->by("account {$account}"), Limit::perMinute(6 * $most)->by("machine {$request->ip()}")];
         });
-        RateLimiter::for('links', static fn(Request $request): Limit => Limit::perMinute(300)->by("links {$request->ip()}"));
+        // Who asks for many that lead nowhere is guessing.
+        RateLimiter::for('links', static fn(Request $request): array => [
+            Limit::perMinute(300)->by("links {$request->ip()}"),
+            Limit::perMinute(20)->by("guesses {$request->ip()}")->after(
+                static fn(Response $response): bool => $response->getStatusCode() === 404,
+            ),
+        ]);
+        RateLimiter::for('letters', static fn(Request $request): Limit => Limit::perMinute(60)->by("letters {$request->ip()}"));
         // By address and by target: neither many guesses at one link, nor one guess at many.
         RateLimiter::for('link-password', static function (Request $request): array {
             $end = $request->route('end');

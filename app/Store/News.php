@@ -17,6 +17,8 @@ final class News
 {
     /** Who is further behind is told the plan whole. */
     private const MOST = 500;
+    /** What is told to all at once is no more than that. */
+    private const FEW = 50;
 
     /**
      * For a page that asks.
@@ -31,6 +33,22 @@ final class News
         $sum = StoredDifference::sum($row->id, $base, $row->revision, self::MOST);
 
         return self::summed($row, $base, $sum, $user);
+    }
+
+    /**
+     * For all pages that know the plan as it was at a revision, whoever is at them.
+     *
+     * @return array{from: int, by: list<int>, news: array<string, mixed>}|null with who did it, to whom their own undo is to be told
+     *                                                                     besides; null: it is more than a few topics
+     */
+    public static function toAll(PlanRow $row, int $from): ?array
+    {
+        $sum = StoredDifference::sum($row->id, $from, $row->revision, self::FEW);
+        if ($sum === null || !$sum['did']->keepsTheTree()) {
+            return null;
+        }
+
+        return ['from' => $from, 'by' => array_keys($sum['by']), 'news' => self::ofSome($row, $sum['did'], min($sum['last'], $row->revision), [])];
     }
 
     /**

@@ -200,7 +200,8 @@ final class DoorsTest extends TestCase
     public function testEveryRouteThatIsLimitedSaysSoWhenItIsAskedTooOften(): void
     {
         config(['embrel.sign_ins_a_minute' => 3]);
-        $most = ['sign-in' => 3, 'uploads' => 30, 'pages' => 60];
+        $most = ['sign-in' => 3, 'uploads' => 30, 'pages' => 60]
+            + ['links' => 20, 'link-password' => 10, 'letters' => 60, 'comments' => 120, 'invitations' => 60];
         $limited = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {
             $by = array_values(
@@ -210,7 +211,8 @@ final class DoorsTest extends TestCase
                 continue;
             }
             $limited[] = $name = implode(' ', [$route->methods()[0], $route->uri()]);
-            $address = '/' . strtr($route->uri(), ['{plan}' => $this->row->id, '{token}' => str_repeat('a', 40)]);
+            $address = '/' . strtr($route->uri(), ['{plan}' => $this->row->id, '{token}' => str_repeat('a', 40)]
+                + ['{end}' => str_repeat('A', 26), '{comment}' => self::newId(), '{user}' => '1', '{picture}' => str_repeat('a', 64)]);
             Cache::flush();
             \in_array('guest', $route->gatherMiddleware(), true) ? Auth::logout() : $this->actingAs($this->user);
             $answers = array_map(

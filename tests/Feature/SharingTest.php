@@ -76,7 +76,7 @@ final class SharingTest extends TestCase
         $this->deleteJson("/plans/{$this->row->id}/invitations/{$invitation->id}")->assertOk()->assertJsonPath('waiting', []);
         self::assertFalse($letter->shouldSend());
         $this->app['auth']->forgetGuards();
-        $this->get($path)->assertOk()->assertSee('This invitation is over');
+        $this->get($path)->assertNotFound()->assertSee('This invitation is over');
         $this->post($path, ['name' => 'Ondine', 'password' => 'a long secret'])->assertRedirect($path);
         self::assertNull(User::query()->where('email', 'ondine@example.org')->first());
     }

@@ -7,9 +7,9 @@ namespace App\Http\Controllers;
 use App\Models\Invitation;
 use App\Models\User;
 use App\Store\Invitations;
-use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\Rules\Password;
 
@@ -17,7 +17,7 @@ use Illuminate\Validation\Rules\Password;
 final class InvitationController
 {
     /** Looking at it lets nobody in: programs that check letters look at every link. */
-    public function show(Request $request, string $token): View
+    public function show(Request $request, string $token): Response
     {
         $invitation = Invitations::find($token);
         $user = $request->user();
@@ -26,7 +26,11 @@ final class InvitationController
             $request->session()->put('url.intended', route('invitation', $token));
         }
 
-        return view('auth.invitation', ['token' => $token, 'invitation' => $invitation, 'user' => $user, 'isKnown' => $isKnown]);
+        return response()->view(
+            'auth.invitation',
+            ['token' => $token, 'invitation' => $invitation, 'user' => $user, 'isKnown' => $isKnown],
+            $invitation === null ? 404 : 200,
+        );
     }
 
     public function accept(Request $request, string $token, Invitations $invitations): RedirectResponse

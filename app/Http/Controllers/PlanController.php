@@ -21,6 +21,7 @@ use App\Store\PlanView;
 use App\Store\Shelf;
 use App\Store\UndoLog;
 use App\Store\Visits;
+use App\Stream\Seal;
 use Embrel\Operation\Retitle;
 use Embrel\Plan\Plan as CorePlan;
 use Illuminate\Contracts\View\View;
@@ -124,6 +125,7 @@ final class PlanController
                 'peopleRevision' => $plan->people_revision,
                 'savedAt' => $plan->changed_at?->toIso8601String(),
                 'fresh' => Visits::begin($user, $plan),
+                'stream' => Seal::address($user, $plan),
                 'pulse' => PulseController::address($user, $plan),
                 'folds' => $personal->folds($user, $plan),
                 'look' => $personal->look($user, $plan),

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Access\Access;
 use App\Models\Plan;
 use App\Models\User;
+use App\Stream\Seal;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -29,7 +30,9 @@ final class PulseController
 
     public function sealed(Request $request, Plan $plan): JsonResponse
     {
-        return response()->json(['pulse' => self::address($request->user() ?? abort(401), $plan)]);
+        $user = $request->user() ?? abort(401);
+
+        return response()->json(['pulse' => self::address($user, $plan), 'stream' => Seal::address($user, $plan)]);
     }
 
     public function __invoke(Request $request, string $plan): JsonResponse|Response
@@ -43,8 +46,9 @@ final class PulseController
             || $at->talk > $request->integer('talk', PHP_INT_MAX)
             || $at->people > $request->integer('people', PHP_INT_MAX);
 
-        return $isNew
-            ? response()->json(['revision' => (int) $at->revision, 'talk' => (int) $at->talk, 'people' => (int) $at->people])
-            : response()->noContent();
+        // Of what is said, and of who may do what, only to who asks for it.
+        $more = array_intersect_key(['talk' => (int) $at->talk, 'people' => (int) $at->people], $request->query->all());
+
+        return $isNew ? response()->json(['revision' => (int) $at->revision] + $more) : response()->noContent();
     }
 }

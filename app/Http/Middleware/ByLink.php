@@ -8,27 +8,17 @@ use App\Models\Link;
 use App\Store\Links;
 use Closure;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\RateLimiter;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Pages that need no account: whoever has the address of a plan's link sees them. Who asks for many that lead nowhere is
- * answered no more for a while; no search engine is to keep them.
+ * Pages that need no account: whoever has the address of a plan's link sees them. No search engine is to keep them.
  */
 final class ByLink
 {
-    private const MISSES_A_MINUTE = 20;
-
     public function handle(Request $request, Closure $next): Response
     {
-        $misses = "links {$request->ip()}";
-        abort_if(RateLimiter::tooManyAttempts($misses, self::MISSES_A_MINUTE), 429);
         $end = $request->route('end');
-        $link = Links::find(\is_string($end) ? $end : '');
-        if ($link === null) {
-            RateLimiter::hit($misses);
-            abort(404);
-        }
+        $link = Links::find(\is_string($end) ? $end : '') ?? abort(404);
         $request->attributes->set('link', $link);
         $response = self::isOpen($request, $link) || $request->routeIs('read.password')
             ? $next($request)

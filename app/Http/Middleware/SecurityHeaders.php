@@ -30,6 +30,12 @@ final class SecurityHeaders
         foreach (self::HEADERS as $name => $value) {
             $response->headers->set($name, $value);
         }
+        // The stream of news may stand under an address of its own.
+        $stream = (string) config('embrel.stream_url');
+        if ($stream !== '') {
+            $policy = str_replace("connect-src 'self'", "connect-src 'self' {$stream}", self::HEADERS['Content-Security-Policy']);
+            $response->headers->set('Content-Security-Policy', $policy);
+        }
 
         return $response;
     }

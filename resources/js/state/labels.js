@@ -23,7 +23,7 @@ export function labelsOf(tree) {
 export const dyeOfLabel = (tree, name) =>
     (tree.properties.labels ?? []).find((/** @type {[string, string]} */ [listed]) => listed === name)?.[1] ?? 'slate';
 
-/** @typedef {'kind' | 'flag' | 'label' | 'who' | 'due' | 'due-soon' | 'done'} Which */
+/** @typedef {'kind' | 'flag' | 'label' | 'who' | 'due' | 'due-soon' | 'done' | 'said' | 'fresh' | 'here'} Which */
 /**
  * What stands beside the title of a topic, wherever it is shown: which sign, its text, what is said of it, and its dye.
  * @typedef {{which: Which, text: string, says: string, flag?: string, dye?: string}} Sign
@@ -43,7 +43,7 @@ export function signsOf(tree, topic) {
     for (const name of topic.labels) {
         signs.push({ which: 'label', text: name, says: name, dye: dyeOfLabel(tree, name) });
     }
-    return [...signs, ...signsOfWork(topic)];
+    return [...signs, ...signsOfWork(topic), ...tree.beside.signs(topic.id)];
 }
 
 /**

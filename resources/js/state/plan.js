@@ -1,3 +1,4 @@
+import { Beside } from './beside.js';
 import { hasWork } from './work.js';
 import { renamedStrip, takeAnswer } from './answers.js';
 import { rowsUnder } from './rows.js';
@@ -33,6 +34,8 @@ export class Tree {
         this.figures = new Map();
         /** @type {Map<string, Relation>} */
         this.relations = new Map();
+        /** What is known of topics beside the plan. */
+        this.beside = new Beside();
         /** The main sections, as they stand above the plan. @type {any[]} */
         this.strip = [];
         /** Whether it cannot be told from what is new how the plan stands: it must be told whole. */

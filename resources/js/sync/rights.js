@@ -1,8 +1,12 @@
 /** What the person may do in the plan, as the page brings it. */
 export class Rights {
-    /** @param {{can?: {write: boolean}, owner?: string, [more: string]: any}} data of the page @param {(text: string) => void} say */
+    /**
+     * @param {{can?: {write: boolean, comment?: boolean}, owner?: string, [more: string]: any}} data of the page
+     * @param {(text: string) => void} say
+     */
     constructor(data, say) {
         this.mayWrite = data.can?.write !== false;
+        this.mayComment = data.can?.comment !== false;
         this.owner = data.owner || 'Its owner';
         this.say = say;
     }

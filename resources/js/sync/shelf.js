@@ -66,6 +66,14 @@ export class Shelf {
         });
     }
 
+    /** All that is kept of this plan goes. */
+    async forget() {
+        await this.with(async (db) => {
+            await db.delete('plans', this.own);
+            await db.delete('notes', IDBKeyRange.bound(`${this.own}/`, `${this.own}/\uffff`));
+        });
+    }
+
     /** What is older than 30 days goes, and all that is another person's. */
     async tidy() {
         await this.with(async (db) => {

@@ -35,3 +35,12 @@ declare module './topic-fields.js' {
         set(type: string, value: any): void;
     }
 }
+
+declare module './talk-acts.js' {
+    interface TalkActs {
+        list: HTMLElement;
+        places: import('./said-places.js').SaidPlaces;
+        draw(): void;
+        card(id: string): HTMLElement | null;
+    }
+}

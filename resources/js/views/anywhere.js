@@ -82,6 +82,8 @@ export class Anywhere extends Going {
             bringInText: always(() => this.leaveFor(`/intake?into=${data.plan}`)),
             bringInPlan: always(() => outline.elsewhere.bringIn()),
             showHistory: always(() => this.leaveFor(`${this.address}/history`)),
+            comment: always(() => this.talk.say()),
+            comments: always(() => this.talk.toggle()),
             share: always(() => this.sharing.open()),
             keepVersion: always(() => this.version.open()),
             keepPattern: always(() => this.patterns.keep(ROOT)),

@@ -61,6 +61,9 @@ declare module './page.js' {
         work: import('../ui/work.js').WorkFields;
         patterns: import('../ui/patterns.js').Patterns;
         sharing: import('../ui/sharing.js').Sharing;
+        here: import('../ui/here.js').HereNow;
+        fresh: import('../ui/fresh.js').Fresh;
+        talk: import('../ui/talk-panel.js').TalkPanel;
         frame: import('../ui/frame.js').Frame;
         labels: import('../ui/labels-dialog.js').LabelsDialog;
         properties: import('../ui/properties.js').PropertiesDialog;
@@ -81,6 +84,7 @@ declare module './going.js' {
         commands: import('../commands/commands.js').Commands;
         queue: import('../sync/queue.js').Queue;
         state: ViewState;
+        talk: import('../ui/talk-panel.js').TalkPanel;
         strip: import('../ui/strip.js').StripBar;
         view: string | null;
         show(view: string, remember?: boolean): Promise<void>;
@@ -98,6 +102,7 @@ declare module './anywhere.js' {
         labels: import('../ui/labels-dialog.js').LabelsDialog;
         patterns: import('../ui/patterns.js').Patterns;
         sharing: import('../ui/sharing.js').Sharing;
+        talk: import('../ui/talk-panel.js').TalkPanel;
         properties: import('../ui/properties.js').PropertiesDialog;
         tree: Tree;
         version: import('../ui/version.js').VersionDialog;

@@ -54,11 +54,11 @@ export class Going {
         this.note.open(id);
     }
 
-    /** What another page, or a link, asks for: a command (`#do=properties`), a topic (`#topic=…`) or its note (`#note=…`). */
+    /** What another page, or a link, asks for: a command (`#do=…`), a topic, its note (`#note=…`), or a comment. */
     doWhatTheAddressSays() {
         const wanted = new URLSearchParams(location.hash.slice(1));
-        const [command, topic, note] = ['do', 'topic', 'note'].map((one) => wanted.get(one));
-        if (command || topic || note) {
+        const [command, topic, note, comment] = ['do', 'topic', 'note', 'comment'].map((one) => wanted.get(one));
+        if (command || topic || note || comment) {
             history.replaceState(null, '', location.pathname + location.search);
         }
         if (command) {
@@ -67,6 +67,8 @@ export class Going {
             this.goTo(topic);
         } else if (note && (note === ROOT || this.tree.get(note))) {
             this.openNoteOf(note);
+        } else if (comment) {
+            this.talk.reveal(comment);
         }
     }
 }

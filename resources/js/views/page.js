@@ -118,7 +118,8 @@ export class Page extends Anywhere {
         this.show(this.data.view, false).then(() => this.doWhatTheAddressSays());
         this.frame.showState();
         this.session.start().then((isOther) => isOther && this.draw());
-        this.session.channel.poll();
+        this.session.channel.start();
+        this.talk.talking.load();
     }
 
     listen() {

@@ -15,6 +15,7 @@ import { holdKeys } from '../lib/held-keys.js';
  * @property {(event: Event) => void} [outwards] Escape: from the inner to the outer
  * @property {(answer: object) => void} [told] PHP has told what has changed, whether the view is in sight or not
  * @property {(byTopic: Map<string, Hit[]>) => Iterable<[Range, Hit]>} [rangesOf] where hits of Find stand in its text
+ * @property {() => void} [drawBeside] what stands beside topics is another (state/beside.js); else all is drawn
  * @property {() => void} [commit] what is being written goes out now
  * @property {() => void} [toldByOthers] and it was not by what was done here
  */
@@ -41,6 +42,7 @@ const NOTHING = {
     outwards() {},
     told() {},
     rangesOf: () => [],
+    drawBeside() {},
     commit() {},
     toldByOthers() {},
 };
@@ -123,6 +125,12 @@ export class Views {
     /** The view in sight. @returns {Required<View>} */
     get now() {
         return this.of(this.current);
+    }
+
+    /** What stands beside topics is another: who is there, what is said, what is new. */
+    drawBeside() {
+        const view = (this.current && this.known.get(this.current)?.view) || {};
+        view.drawBeside ? view.drawBeside() : view.draw?.();
     }
 
     /** @param {string | null} name @returns {Required<View>} */

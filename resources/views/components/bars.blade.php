@@ -24,6 +24,7 @@
             <b>1 · 1.1</b> {!! $arrow !!}</button></span>
         <span class="setting" id="bar-sort"><button type="button" aria-haspopup="dialog">Sort…</button></span>
         <button type="button" data-command="goSchedule">Schedule</button>
+        <button type="button" data-command="comments" aria-pressed="false">Comments<b></b></button>
     </div>
     <div class="bar" data-bar="schedule" role="toolbar" aria-label="Tools of the schedule" @if ($view !== 'schedule') hidden @endif>
         <button type="button" data-command="goOutline"><span aria-hidden="true">←</span> Outline</button>
@@ -57,6 +58,7 @@
             title="Draw a rectangle around topics (Shift and drag)">Mark with a rectangle</button>
         <button type="button" data-tool="look" aria-haspopup="dialog">How the map is drawn {!! $arrow !!}</button>
         <button type="button" data-tool="full" aria-pressed="false">Full screen</button>
+        <button type="button" data-command="comments" aria-pressed="false">Comments<b></b></button>
     </div>
     <div class="bar" data-bar="gather" role="toolbar" aria-label="Tools of gathering" @if ($view !== 'gather') hidden @endif>
         <div class="clock" id="clock"></div>
@@ -69,6 +71,7 @@
         <span class="group" role="group" aria-label="Width">Width @foreach (['narrow' => 'Narrow', 'middle' => 'Middle',
             'wide' => 'Wide'] as $width => $name)<button type="button" class="width-{{ $width }}" data-width="{{ $width }}"
             aria-label="{{ $name }}" title="{{ $name }}" aria-pressed="false"><b>A</b></button>@endforeach</span>
+        <button type="button" data-command="comments" aria-pressed="false">Comments<b></b></button>
         <button type="button" id="draft-beside" aria-pressed="false" title="The outline beside the text">Outline beside</button>
         <button type="button" id="draft-go" title="To a section by number or title (Alt G)">Go to…</button>
         <button type="button" id="draft-level" aria-pressed="false" title="The line that is written stays at one height">Level line</button>
@@ -94,4 +97,7 @@
         <button type="button" data-command="chooseRules">What is looked for…</button>
     </div>
     <span class="saved" id="words"></span>
+    <span class="setting is-set fresh-bar" id="fresh" hidden><button type="button" class="next-fresh"
+        title="Go to the next that others have changed since you were here"><b>new</b></button><button class="unset" type="button"
+        aria-label="I have seen all that is new" title="I have seen all that is new">×</button></span>
 </section>

@@ -1,6 +1,6 @@
 <x-layouts.app :title="$title" :scripts="$scripts ?? ['resources/js/app.js']">
 @php($reads = !$mayWrite())
-<div {{ $attributes->class(['plan', 'is-reading' => $reads]) }}>
+<div id="plan" {{ $attributes->class(['plan', 'is-reading' => $reads]) }}>
     <header class="top">
         <div class="brand">
             <a href="{{ route('plans') }}" aria-label="All plans" title="All plans"><x-mark/></a>

@@ -19,6 +19,7 @@
     <x-views.sources :plan="$plan" :view="$view"/>
     <x-views.check :view="$view"/>
     <x-views.schedule :view="$view"/>
+    <x-talk/>
     <x-catch-line :view="$view"/>
     <x-slot:after>
         <div class="visually-hidden" id="live" aria-live="polite"></div>

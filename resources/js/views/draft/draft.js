@@ -7,6 +7,7 @@ import { OutlineBeside } from './beside.js';
 import { Crossing } from './crossing.js';
 import { asKnown } from './as-known.js';
 import { arrange, drawnFrom, inParts, renumber, section, wordsOf } from './section.js';
+import { markSections } from './marks.js';
 import { Sections } from './sections.js';
 import { Shown } from './shown.js';
 import { WrittenToday } from './today.js';
@@ -152,7 +153,15 @@ export class Draft extends Sections {
         this.tellHere(this.open ?? from ?? null);
         this.alone.draw();
         this.outline.draw();
+        this.drawBeside();
         this.page.find.isOpen && this.page.find.paint();
+    }
+
+    /** What stands beside the sections. */
+    drawBeside() {
+        markSections(this);
+        this.page.fresh?.watch();
+        this.page.talk?.places.soon();
     }
 
     /** The words of the section that one is in. @param {string | null} id */

@@ -6,6 +6,7 @@ import { Canvas } from '../../map/canvas.js';
 import { Ways } from '../../map/ways.js';
 import { withParents } from '../../state/rows.js';
 import { classes, setAttributes } from '../../ui/element.js';
+import { markLeaf } from './beside.js';
 import { TitleField } from './title-field.js';
 
 /**
@@ -134,11 +135,13 @@ export class Picture extends Canvas {
                 node.setAttribute('class', looks);
             }
             const [words] = tree.figures.get(id) ?? [0];
+            const signs = signsOf(tree, topic);
+            markLeaf(node, shape, signs);
             // What can be read, in the order in which it stands there; then what only a picture tells.
             const said = [
                 shape.number,
                 topic.title || 'Untitled topic',
-                ...signsOf(tree, topic).map(({ text }) => text),
+                ...signs.map(({ text }) => text),
                 words ? counted(words, 'word') : '',
                 topic.flag && 'flagged',
                 topic.noted && 'with a note',
