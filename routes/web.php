@@ -194,8 +194,9 @@ Route::middleware('auth')->group(static function (): void {
         Route::patch('/plans/{plan}/comments/{comment}', [C\CommentController::class, 'update']);
         Route::delete('/plans/{plan}/comments/{comment}', [C\CommentController::class, 'destroy']);
         Route::post('/plans/{plan}/comments/{comment}/settle', [C\CommentController::class, 'settle']);
-        Route::post('/plans/{plan}/comments/{comment}/files', [C\CommentController::class, 'file'])->middleware('throttle:uploads');
     });
+    Route::post('/plans/{plan}/comments/{comment}/files', [C\CommentController::class, 'file'])
+        ->middleware(['can:comment,plan', 'throttle:uploads']);
 
     // What changes a plan.
     Route::middleware('can:update,plan')->group(static function (): void {
