@@ -172,6 +172,7 @@ Route::middleware('auth')->group(static function (): void {
             ->name('plan.of-version');
         Route::post('/plans/{plan}/seen', C\SeenController::class)->name('plan.seen');
         Route::get('/plans/{plan}/comments', [C\CommentController::class, 'index'])->name('plan.comments');
+        Route::get('/plans/{plan}/votes', [C\VoteController::class, 'index']);
         Route::post('/plans/{plan}/comments/seen', [C\CommentController::class, 'seen']);
         Route::get('/plans/{plan}/people', [C\PeopleController::class, 'index'])->name('plan.people');
         Route::delete('/plans/{plan}/people/me', [C\PeopleController::class, 'leave'])->name('plan.leave');
@@ -193,6 +194,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('/plans/{plan}/comments', [C\CommentController::class, 'store']);
         Route::patch('/plans/{plan}/comments/{comment}', [C\CommentController::class, 'update']);
         Route::delete('/plans/{plan}/comments/{comment}', [C\CommentController::class, 'destroy']);
+        Route::put('/plans/{plan}/votes/{vote}', [C\VoteController::class, 'give']);
         Route::post('/plans/{plan}/comments/{comment}/settle', [C\CommentController::class, 'settle']);
     });
     Route::post('/plans/{plan}/comments/{comment}/files', [C\CommentController::class, 'file'])
@@ -234,6 +236,9 @@ Route::middleware('auth')->group(static function (): void {
         Route::delete('/plans/{plan}/invitations/{invitation}', [C\PeopleController::class, 'takeBack']);
         Route::put('/plans/{plan}/people/{person}', [C\PeopleController::class, 'update'])->where('person', '[0-9]{1,15}');
         Route::delete('/plans/{plan}/people/{person}', [C\PeopleController::class, 'remove'])->where('person', '[0-9]{1,15}');
+        Route::post('/plans/{plan}/votes', [C\VoteController::class, 'store']);
+        Route::post('/plans/{plan}/votes/{vote}/close', [C\VoteController::class, 'close']);
+        Route::delete('/plans/{plan}/votes/{vote}', [C\VoteController::class, 'destroy']);
         Route::put('/plans/{plan}/offer', [C\PeopleController::class, 'offer']);
         Route::put('/plans/{plan}/link', [C\PeopleController::class, 'link']);
         Route::post('/plans/{plan}/link', [C\PeopleController::class, 'renew']);

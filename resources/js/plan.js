@@ -29,6 +29,7 @@ import { Sharing } from './ui/sharing.js';
 import { rightsChanged } from './ui/taken-out.js';
 import { TalkPanel } from './ui/talk-panel.js';
 import { say } from './ui/toast.js';
+import { Votes } from './ui/votes.js';
 import { WorkFields } from './ui/work.js';
 import { VersionDialog } from './ui/version.js';
 import { Gather } from './views/gather/gather.js';
@@ -87,7 +88,8 @@ function compose(data) {
     page.talk = new TalkPanel(page, new Talking(session, new Talk(data.fresh.talk), () => page.talk.draw()));
     page.here = new HereNow(page);
     page.fresh = new Fresh(page);
-    session.channel.on.talk = () => page.talk.talking.load();
+    page.votes = new Votes(page);
+    session.channel.on.talk = () => Promise.all([page.talk.talking.load(), page.votes.told()]);
     session.channel.on.people = () => rightsChanged(page);
     page.version = new VersionDialog(session, () => page.commit());
     page.relations = new Relations(page);

@@ -290,6 +290,42 @@ final class CommentsTest extends TestCase
         self::assertSame([], Visits::news($this->ben));
     }
 
+    // ---- Votes
+
+    public function testAVoteIsCountedInTheOpenOrInSecretUntilItIsClosed(): void
+    {
+        $votes = "/plans/{$this->row->id}/votes";
+        [$a, $b, $c] = array_map($this->id(...), ['A', 'B', 'C']);
+        foreach ([['topics' => [$a]], ['topics' => [$a, self::newId()]], ['signs' => 0], ['question' => '']] as $bad) {
+            $this->postJson($votes, $bad + ['question' => 'Which?', 'topics' => [$a, $b], 'signs' => 3, 'secret' => false])
+                ->assertUnprocessable();
+        }
+        $this->actingAs($this->ondine)->postJson($votes, ['question' => 'Which?', 'topics' => [$a, $b], 'signs' => 3, 'secret' => false])
+            ->assertForbidden();
+        $this->actingAs($this->user);
+        $open = $this->postJson($votes, ['question' => 'Which?', 'topics' => [$a, $b, $c], 'signs' => 3, 'secret' => false])
+            ->assertOk()->json('votes.0.id');
+        $secret = $this->postJson($votes, ['question' => 'In secret?', 'topics' => [$a, $b], 'signs' => 1, 'secret' => true])
+            ->assertOk()->json('votes.0.id');
+        $talk = $this->row->refresh()->talk_revision;
+        $this->actingAs($this->ondine)->putJson("{$votes}/{$open}", ['signs' => [$b => 2, $c => 1]])->assertOk();
+        self::assertGreaterThan($talk, $this->row->refresh()->talk_revision);
+        $this->putJson("{$votes}/{$open}", ['signs' => [$b => 2, $c => 2]])->assertUnprocessable()
+            ->assertJsonPath('message', 'You have 3 signs to give.');
+        $this->putJson("{$votes}/{$secret}", ['signs' => [$b => 1]])->assertOk()->assertJsonMissingPath('votes.0.counts');
+        $this->actingAs($this->ben)->putJson("{$votes}/{$open}", ['signs' => [$c => 2]])->assertOk();
+        // What one gives again stands in the place of what one gave.
+        $this->putJson("{$votes}/{$open}", ['signs' => [$c => 3]])->assertOk()
+            ->assertJsonPath('votes.1.counts', [[$c, 4], [$b, 2], [$a, 0]])
+            ->assertJsonPath('votes.1.own', [$c => 3])
+            ->assertJsonPath('votes.1.voters', 2);
+        $this->postJson("{$votes}/{$secret}/close")->assertForbidden();
+        $this->actingAs($this->user)->postJson("{$votes}/{$secret}/close")->assertOk()->assertJsonPath('votes.0.counts', [[$b, 1], [$a, 0]]);
+        $this->actingAs($this->ondine)->putJson("{$votes}/{$secret}", ['signs' => [$a => 1]])->assertNotFound();
+        $this->putJson("{$votes}/" . self::newId(), ['signs' => []])->assertNotFound();
+        $this->actingAs($this->user)->deleteJson("{$votes}/{$open}")->assertOk()->assertJsonCount(1, 'votes');
+    }
+
     // ---- Files
 
     public function testAFileHangsOnAComment(): void

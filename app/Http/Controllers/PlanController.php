@@ -119,6 +119,7 @@ final class PlanController
                 'view' => $view,
                 'user' => $user->id,
                 'can' => ['write' => Gate::allows('update', $plan), 'comment' => Gate::allows('comment', $plan)],
+                'owns' => Gate::allows('manage', $plan),
                 'owner' => $plan->owner->name ?? '',
                 'me' => $user->name,
                 'people' => Access::people($plan),

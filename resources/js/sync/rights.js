@@ -6,6 +6,7 @@ export class Rights {
      */
     constructor(data, say) {
         this.mayWrite = data.can?.write !== false;
+        this.owns = data.owns === true;
         this.mayComment = data.can?.comment !== false;
         this.owner = data.owner || 'Its owner';
         this.say = say;

@@ -84,6 +84,7 @@ export class Anywhere extends Going {
             showHistory: always(() => this.leaveFor(`${this.address}/history`)),
             comment: always(() => this.talk.say()),
             comments: always(() => this.talk.toggle()),
+            votes: always(() => this.votes.open()),
             share: always(() => this.sharing.open()),
             keepVersion: always(() => this.version.open()),
             keepPattern: always(() => this.patterns.keep(ROOT)),

@@ -61,6 +61,7 @@ declare module './page.js' {
         work: import('../ui/work.js').WorkFields;
         patterns: import('../ui/patterns.js').Patterns;
         sharing: import('../ui/sharing.js').Sharing;
+        votes: import('../ui/votes.js').Votes;
         here: import('../ui/here.js').HereNow;
         fresh: import('../ui/fresh.js').Fresh;
         talk: import('../ui/talk-panel.js').TalkPanel;
@@ -102,6 +103,7 @@ declare module './anywhere.js' {
         labels: import('../ui/labels-dialog.js').LabelsDialog;
         patterns: import('../ui/patterns.js').Patterns;
         sharing: import('../ui/sharing.js').Sharing;
+        votes: import('../ui/votes.js').Votes;
         talk: import('../ui/talk-panel.js').TalkPanel;
         properties: import('../ui/properties.js').PropertiesDialog;
         tree: Tree;

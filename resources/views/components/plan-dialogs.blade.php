@@ -125,3 +125,10 @@
     value="writes">may write</option><option value="reads">may read</option></select><button class="primary">Invite</button></form><p
     class="error mt-2" role="alert"></p><p class="letter-link" hidden></p><ul class="people"></ul><div class="by-link" hidden></div><div
     class="dialog-foot"><button class="plain" type="button" data-close>Close</button></div></dialog>
+<dialog id="votes" aria-labelledby="votes-head"><h2 id="votes-head">Votes</h2><p class="error mt-2" role="alert"></p><div class="votes"></div><p
+    class="hint votes-none">Nothing is voted on yet.</p><form class="new-vote" novalidate hidden><h3>Open a vote</h3><label
+    class="field"><span>What is asked</span><input name="question" maxlength="300" autocomplete="off"
+    placeholder="Which of these should stay?"></label><div class="new-vote-set"><label>Signs for each person <input class="box" type="number"
+    name="signs" min="1" max="50" value="3"></label><label class="check"><input type="checkbox" name="secret"> In secret until it is
+    closed</label></div><p class="hint"></p><button class="primary">Open the vote</button></form><div class="dialog-foot"><button class="plain"
+    type="button" data-close>Close</button></div></dialog>

@@ -1,0 +1,157 @@
+import { byId, fieldOf, fieldsOf, firstOf } from '../lib/dom.js';
+import { counted } from '../lib/counted.js';
+import { reason, send } from '../lib/http.js';
+import { ROOT } from '../state/plan.js';
+import { classes, element } from './element.js';
+
+/**
+ * A vote, as PHP tells it (app/Store/Votes.php).
+ * @typedef {object} Vote
+ * @property {string} id
+ * @property {string} question
+ * @property {number} signs that each person has
+ * @property {boolean} isSecret
+ * @property {boolean} isClosed
+ * @property {string[]} topics
+ * @property {Record<string, number>} own
+ * @property {number} voters
+ * @property {[string, number][]} [counts] most first; not while it is secret
+ */
+
+/** Votes on topics: each person gives their signs; the owner opens and closes. */
+export class Votes {
+    /** @param {import('../views/page.js').Page} page */
+    constructor(page) {
+        this.page = page;
+        this.dialog = byId('votes', HTMLDialogElement);
+        this.list = firstOf(this.dialog, '.votes');
+        this.form = firstOf(this.dialog, 'form', HTMLFormElement);
+        this.error = firstOf(this.dialog, '.error');
+        /** @type {Vote[]} */
+        this.votes = [];
+        this.form.addEventListener('submit', (event) => {
+            event.preventDefault();
+            this.begin();
+        });
+    }
+
+    async open() {
+        const { page } = this;
+        this.error.textContent = '';
+        this.topics = this.chosen();
+        this.form.hidden = !page.session.rights.owns;
+        const marked = page.state.marked.get().size > 1;
+        firstOf(this.form, '.hint').textContent = `On ${counted(this.topics.length, 'topic')}: ${
+            marked ? 'those that are marked' : 'the main sections. Mark others first, to vote on those'
+        }.`;
+        this.dialog.showModal();
+        await this.set('GET', 'votes');
+    }
+
+    /** What a new vote is on: what is marked, else the main sections. */
+    chosen() {
+        const { state, tree } = this.page;
+        const marked = state.marked.get();
+        return marked.size > 1 ? [...tree.branch(ROOT)].filter((id) => marked.has(id)) : [...tree.partsOf(ROOT)];
+    }
+
+    /** News of what others gave. */
+    told() {
+        return this.dialog.open ? this.set('GET', 'votes') : null;
+    }
+
+    /** @param {string} method @param {string} path @param {object | null} [body] */
+    async set(method, path, body = null) {
+        try {
+            this.votes = (await send(method, `${this.page.address}/${path}`, body)).votes;
+            this.error.textContent = '';
+            this.draw();
+            return true;
+        } catch (thrown) {
+            this.error.textContent = reason(thrown);
+            return false;
+        }
+    }
+
+    async begin() {
+        const { question, signs, secret } = fieldsOf(this.form);
+        await this.page.queue.flush();
+        const body = { question: question.value, topics: this.topics, signs: Number(signs.value), secret: secret.checked };
+        if (await this.set('POST', 'votes', body)) {
+            this.form.reset();
+        }
+    }
+
+    draw() {
+        const held = document.activeElement instanceof HTMLElement ? document.activeElement.dataset.held : null;
+        this.list.replaceChildren(...this.votes.map((vote) => this.vote(vote)));
+        firstOf(this.dialog, '.votes-none').hidden = this.votes.length > 0;
+        held && /** @type {HTMLElement | null} */ (this.list.querySelector(`[data-held="${held}"]`))?.focus();
+    }
+
+    /** @param {Vote} vote */
+    vote(vote) {
+        const { rights } = this.page.session;
+        const given = Object.values(vote.own).reduce((sum, signs) => sum + signs, 0);
+        const counts = new Map(vote.counts ?? []);
+        // Open votes in the order of the text, so that nothing jumps while one gives; closed ones by result.
+        const order = vote.isClosed ? [...counts.keys()] : vote.topics;
+        const most = Math.max(1, ...counts.values());
+        const may = rights.mayComment && !vote.isClosed;
+        const left = vote.signs - given;
+        const says = vote.isClosed
+            ? `Closed; ${counted(vote.voters, 'person', 'people')} voted.`
+            : `${counted(vote.voters, 'person', 'people')} voted${vote.isSecret ? '; counted when it is closed' : ''}. ` +
+              `You have ${left} of ${counted(vote.signs, 'sign')} left.`;
+        const act = (/** @type {string} */ name, /** @type {string} */ method, /** @type {string} */ path) =>
+            element('button', { type: 'button', class: 'link', onclick: () => this.set(method, path, {}) }, name);
+        return element(
+            'section',
+            { class: 'vote', 'aria-label': vote.question },
+            element('h3', {}, vote.question),
+            element('p', { class: 'hint' }, says),
+            element(
+                'ul',
+                {},
+                ...order.map((id) => {
+                    const topic = this.page.tree.get(id);
+                    const name = topic ? `${topic.label} ${topic.title || 'Untitled'}`.trim() : 'A topic that was removed';
+                    const count = counts.get(id);
+                    return element(
+                        'li',
+                        { class: classes(vote.isClosed && count === most && 'is-first'), '--w': count === undefined ? 0 : count / most },
+                        element('span', {}, name),
+                        count !== undefined && element('b', {}, String(count)),
+                        may && this.field(vote, id, name, left),
+                    );
+                }),
+            ),
+            rights.owns &&
+                element(
+                    'p',
+                    { class: 'vote-acts' },
+                    !vote.isClosed && act('Close the vote', 'POST', `votes/${vote.id}/close`),
+                    act('Delete it', 'DELETE', `votes/${vote.id}`),
+                ),
+        );
+    }
+
+    /** @param {Vote} vote @param {string} id @param {string} name @param {number} left */
+    field(vote, id, name, left) {
+        const own = vote.own[id] ?? 0;
+        const give = (/** @type {Event} */ event) => {
+            const signs = Math.max(0, Math.min(own + left, Math.round(Number(fieldOf(event).value) || 0)));
+            this.set('PUT', `votes/${vote.id}`, { signs: { ...vote.own, [id]: signs } });
+        };
+        return element('input', {
+            type: 'number',
+            class: 'box',
+            min: 0,
+            max: own + left,
+            value: own,
+            'aria-label': `Your signs for ${name}`,
+            'data-held': `${vote.id} ${id}`,
+            onchange: give,
+        });
+    }
+}
