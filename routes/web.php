@@ -164,6 +164,11 @@ Route::middleware('auth')->group(static function (): void {
             ->name('plan.attachment');
         Route::get('/plans/{plan}/history', [C\HistoryController::class, 'index'])->name('plan.history');
         Route::get('/plans/{plan}/history/steps', [C\HistoryController::class, 'steps'])->name('plan.steps');
+        Route::get('/plans/{plan}/history/sides', [C\FilmController::class, 'sides'])->name('plan.sides');
+        Route::get('/plans/{plan}/film', [C\PlanController::class, 'film'])->name('plan.film');
+        Route::get('/plans/{plan}/film/steps', [C\FilmController::class, 'steps']);
+        Route::get('/plans/{plan}/film/frames', [C\FilmController::class, 'frames']);
+        Route::get('/plans/{plan}/film/map/{seq}', [C\FilmController::class, 'map'])->where('seq', '[0-9]{1,15}');
         Route::get('/plans/{plan}/history/{seq}', [C\HistoryController::class, 'show'])
             ->where('seq', '[0-9]{1,15}')
             ->name('plan.version');
@@ -239,6 +244,10 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('/plans/{plan}/votes', [C\VoteController::class, 'store']);
         Route::post('/plans/{plan}/votes/{vote}/close', [C\VoteController::class, 'close']);
         Route::delete('/plans/{plan}/votes/{vote}', [C\VoteController::class, 'destroy']);
+        Route::get('/plans/{plan}/history/work', [C\FilmController::class, 'work'])->name('plan.work');
+        Route::get('/plans/{plan}/copies-given', [C\HandoutController::class, 'show'])->name('plan.handouts');
+        Route::post('/plans/{plan}/copies-given', [C\HandoutController::class, 'store'])->middleware('throttle:uploads');
+        Route::delete('/plans/{plan}/copies-given/{invitation}', [C\HandoutController::class, 'takeBack'])->name('plan.handout');
         Route::put('/plans/{plan}/offer', [C\PeopleController::class, 'offer']);
         Route::put('/plans/{plan}/link', [C\PeopleController::class, 'link']);
         Route::post('/plans/{plan}/link', [C\PeopleController::class, 'renew']);

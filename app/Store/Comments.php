@@ -36,7 +36,10 @@ final class Comments
         ?array $words = null,
         ?Suggestion $suggestion = null,
     ): Comment {
-        return self::changing($plan, static function (int $stamp) use ($plan, $by, $id, $topic, $body, $thread, $words, $suggestion): Comment {
+        $said = compact('id', 'topic', 'body', 'thread', 'words', 'suggestion');
+
+        return self::changing($plan, static function (int $stamp) use ($plan, $by, $said): Comment {
+            ['id' => $id, 'topic' => $topic, 'body' => $body, 'thread' => $thread, 'words' => $words, 'suggestion' => $suggestion] = $said;
             $known = self::query($plan)->where('id', $id)->first();
             if ($known !== null) {
                 return $known;

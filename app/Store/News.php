@@ -48,7 +48,9 @@ final class News
             return null;
         }
 
-        return ['from' => $from, 'by' => array_keys($sum['by']), 'news' => self::ofSome($row, $sum['did'], min($sum['last'], $row->revision), [])];
+        $news = self::ofSome($row, $sum['did'], min($sum['last'], $row->revision), []);
+
+        return ['from' => $from, 'by' => array_keys($sum['by']), 'news' => $news];
     }
 
     /**

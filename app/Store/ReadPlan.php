@@ -98,7 +98,8 @@ final class ReadPlan
         /** @var list<Comment> $shown */
         $shown = ($this->link->shows_comments ? $all : $all->whereIn('id', $own))->orderBy('created_at')->orderBy('id')->get()->all();
         $heads = array_flip(array_column($shown, 'id'));
-        usort($shown, static fn(Comment $a, Comment $b): int => ($heads[$a->thread_id ?? $a->id] ?? 0) <=> ($heads[$b->thread_id ?? $b->id] ?? 0));
+        $at = static fn(Comment $one): int => $heads[$one->thread_id ?? $one->id] ?? 0;
+        usort($shown, static fn(Comment $a, Comment $b): int => $at($a) <=> $at($b));
         $byTopic = [];
         foreach ($shown as $one) {
             $byTopic[$one->topic_id][] = $one;

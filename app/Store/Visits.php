@@ -35,7 +35,14 @@ final class Visits
             return ['since' => $plan->revision, 'talk' => $plan->talk_revision, 'topics' => []];
         }
 
-        return ['since' => $row['revision'], 'talk' => $row['talk'], 'topics' => self::topics($user, $plan->id, $row['revision'], $row['seen'])];
+        if ($row['revision'] < $plan->revision && !self::hasNews($user, $plan->id, $row['revision'])) {
+            // Only they themselves have done something since.
+            self::own($user, $plan)->update(['revision' => $plan->revision, 'seen' => null]);
+            $row['revision'] = $plan->revision;
+        }
+        $topics = $row['revision'] < $plan->revision ? self::topics($user, $plan->id, $row['revision'], $row['seen']) : [];
+
+        return ['since' => $row['revision'], 'talk' => $row['talk'], 'topics' => $topics];
     }
 
     /**
@@ -56,7 +63,7 @@ final class Visits
             if ($upTo === null && self::topics($user, $plan->id, $row['revision'], $seen) === []) {
                 $upTo = $plan->revision;
             }
-            DB::table('visits')->where('user_id', $user->id)->where('plan_id', $plan->id)->update(
+            self::own($user, $plan)->update(
                 $upTo !== null && $upTo >= $row['revision']
                     ? ['revision' => $upTo, 'seen' => null]
                     : ['seen' => json_encode(\array_slice($seen, 0, self::MOST), JSON_THROW_ON_ERROR)],
@@ -67,7 +74,7 @@ final class Visits
     /** They have seen what is said. */
     public static function heard(User $user, Plan $plan): void
     {
-        DB::table('visits')->where('user_id', $user->id)->where('plan_id', $plan->id)->update(['talk_revision' => $plan->talk_revision]);
+        self::own($user, $plan)->update(['talk_revision' => $plan->talk_revision]);
     }
 
     /**
@@ -114,6 +121,20 @@ final class Visits
         return $news;
     }
 
+    private static function hasNews(User $user, string $plan, int $since): bool
+    {
+        return DB::table('operations')
+            ->where('plan_id', $plan)
+            ->where('seq', '>', $since)
+            ->where(static fn($query) => $query->where('user_id', '!=', $user->id)->orWhereNull('user_id'))
+            ->exists();
+    }
+
+    private static function own(User $user, Plan $plan): \Illuminate\Database\Query\Builder
+    {
+        return DB::table('visits')->where('user_id', $user->id)->where('plan_id', $plan->id);
+    }
+
     /**
      * @param list<string> $seen
      *
@@ -140,7 +161,7 @@ final class Visits
     /** @return array{revision: int, talk: int, seen: list<string>}|null */
     private static function row(User $user, Plan $plan, bool $isLocked = false): ?array
     {
-        $query = DB::table('visits')->where('user_id', $user->id)->where('plan_id', $plan->id);
+        $query = self::own($user, $plan);
         $row = ($isLocked ? $query->lockForUpdate() : $query)->first(['revision', 'talk_revision', 'seen']);
         if ($row === null) {
             return null;

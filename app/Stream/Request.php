@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stream;
 
-/** A request to the stream, as far as it is of one of the two kinds that there are: to hear a plan's news, and to say where one is in it. */
+/** A request to the stream, of one of the two kinds that there are: to hear a plan's news, and to say where one is in it. */
 final readonly class Request
 {
     /** Of head and body together, in bytes. */

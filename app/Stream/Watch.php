@@ -137,7 +137,8 @@ final class Watch
     private function ask(string $plan): void
     {
         $row = Plan::query()->where('id', $plan)->first();
-        $may = $row === null ? [] : [$row->owner_id, ...DB::table('shares')->where('plan_id', $plan)->pluck('user_id')->map(intval(...))->all()];
+        $shared = DB::table('shares')->where('plan_id', $plan)->pluck('user_id')->map(intval(...))->all();
+        $may = $row === null ? [] : [$row->owner_id, ...$shared];
         foreach ($this->pages[$plan] ?? [] as $page) {
             \in_array($page->user, $may, true) || $this->out($page);
         }

@@ -81,7 +81,9 @@ final readonly class Anchor
         foreach ($note->blocks as $id => $other) {
             foreach (Lines::of($other) as $i => $run) {
                 if ((string) $id === $block && $i === $line) {
-                    return new self($block, $line, $span[0], $span[1], $text, $nth + mb_substr_count(mb_substr($text, 0, $span[0]), $words));
+                    $nth += mb_substr_count(mb_substr($text, 0, $span[0]), $words);
+
+                    return new self($block, $line, $span[0], $span[1], $text, $nth);
                 }
                 $nth += mb_substr_count($run, $words);
             }

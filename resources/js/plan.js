@@ -135,6 +135,10 @@ function addViews(page) {
         () => import('./views/schedule/schedule.js'),
         (/** @type {{ScheduleView: any}} */ { ScheduleView }) => new ScheduleView(page),
     );
+    const film = fetched(
+        () => import('./views/film/film.js'),
+        (/** @type {{Film: any}} */ { Film }) => new Film(page),
+    );
     views.add('gather', page.gather, { path: '/gather', box: 'gather' });
     views.add('outline', page.outline, { path: '', box: 'outline-side' });
     views.add('map', null, { path: '/map', box: 'map', load: map });
@@ -142,6 +146,7 @@ function addViews(page) {
     views.add('sources', null, { path: '/sources', box: 'sources-view', load: sources });
     views.add('check', null, { path: '/check', box: 'check', load: check });
     views.add('schedule', null, { path: '/schedule', box: 'schedule', tab: 'outline', load: schedule });
+    views.add('film', null, { path: '/film', box: 'film', tab: '', load: film });
     views.add('sorting-out', null, { path: '/sorting-out', box: 'research', tab: 'sources', load: research });
 }
 

@@ -128,7 +128,8 @@ final class CommentTest extends TestCase
     public function testWordsAreFoundAsTheyAreRead(): void
     {
         $note = self::note('The tide, and  the tide.', 'A (sign). The tide');
-        foreach ([['the tide', 0, 15], ['and the tide', 0, 10], ['tide', 2, 14], ['(sign).', 0, 2], [' The tide ', 1, 10]] as [$words, $nth, $from]) {
+        $places = [['the tide', 0, 15], ['and the tide', 0, 10], ['tide', 2, 14], ['(sign).', 0, 2], [' The tide ', 1, 10]];
+        foreach ($places as [$words, $nth, $from]) {
             $found = Anchor::find($note, $words, $nth);
             self::assertSame($from, $found?->from, $words);
         }

@@ -25,7 +25,7 @@ final class HouseTest extends TestCase
         ['Document'],
         ['Draft'],
         ['Intake'],
-        ['Pages', 'Archive'],
+        ['Pages', 'Archive', 'Film'],
         ['Writer'],
         ['Reader'],
         ['Calendar'],

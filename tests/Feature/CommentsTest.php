@@ -196,7 +196,8 @@ final class CommentsTest extends TestCase
         $this->say($a, 'Which?', ['words' => ['text' => 'minute book', 'nth' => 0]])
             ->assertUnprocessable()
             ->assertJsonPath('message', 'These words do not stand so in the note. Mark some within one paragraph, without a citation or footnote among them.');
-        foreach ([['text' => 'Short', 'nth' => 1], ['text' => 'Short'], 'x', ['text' => '', 'nth' => 0], ['text' => 'Short', 'nth' => -1]] as $words) {
+        $bad = [['text' => 'Short', 'nth' => 1], ['text' => 'Short'], 'x', ['text' => '', 'nth' => 0], ['text' => 'Short', 'nth' => -1]];
+        foreach ($bad as $words) {
             $this->say($a, 'Which?', ['words' => $words])->assertUnprocessable();
         }
     }
@@ -320,7 +321,9 @@ final class CommentsTest extends TestCase
             ->assertJsonPath('votes.1.own', [$c => 3])
             ->assertJsonPath('votes.1.voters', 2);
         $this->postJson("{$votes}/{$secret}/close")->assertForbidden();
-        $this->actingAs($this->user)->postJson("{$votes}/{$secret}/close")->assertOk()->assertJsonPath('votes.0.counts', [[$b, 1], [$a, 0]]);
+        $this->actingAs($this->user)->postJson("{$votes}/{$secret}/close")
+            ->assertOk()
+            ->assertJsonPath('votes.0.counts', [[$b, 1], [$a, 0]]);
         $this->actingAs($this->ondine)->putJson("{$votes}/{$secret}", ['signs' => [$a => 1]])->assertNotFound();
         $this->putJson("{$votes}/" . self::newId(), ['signs' => []])->assertNotFound();
         $this->actingAs($this->user)->deleteJson("{$votes}/{$open}")->assertOk()->assertJsonCount(1, 'votes');

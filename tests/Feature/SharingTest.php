@@ -319,6 +319,42 @@ final class SharingTest extends TestCase
         $this->get("{$path}/draft")->assertSee('Among us')->assertSee('A reader');
     }
 
+    // ---- Copies for many
+
+    public function testAPlanIsGivenOutAsCopiesWhoseProgressAloneIsSeen(): void
+    {
+        Notification::fake();
+        $page = "/plans/{$this->row->id}/copies-given";
+        $this->post($page, ['emails' => "kim@example.org\nno address"])->assertSessionHasErrors('emails');
+        self::assertSame(0, Invitation::query()->count());
+        $this->post($page, ['emails' => "Kim Reed <Kim@example.org>, lee@example.org;\n  kim@example.org"])->assertSessionHasNoErrors();
+        Notification::assertSentOnDemandTimes(Invited::class, 2);
+        self::assertSame(['kim@example.org', 'lee@example.org'], Invitation::query()->orderBy('email')->pluck('email')->all());
+        $token = str_repeat('k', 40);
+        Invitation::query()->where('email', 'kim@example.org')->update(['token' => hash('sha256', $token)]);
+        $this->app['auth']->forgetGuards();
+        $this->get("/invitations/{$token}")->assertSee('gives you a copy of')->assertSee('and nothing else of it');
+        $this->post("/invitations/{$token}", ['name' => 'Kim Reed', 'password' => 'a long secret'])->assertRedirect();
+        $kim = User::query()->where('email', 'kim@example.org')->sole();
+        $copy = $kim->plans()->sole();
+        self::assertSame('Test plan', $copy->title);
+        // The model is not theirs to see, nor the copy the giver's.
+        self::assertNull(Access::of($kim, $this->row));
+        self::assertNull(Access::of($this->user, $copy));
+        DB::table('plans')->where('id', $copy->id)->update([
+            'words' => 120,
+            'strip' => json_encode([['id' => 'x', 'title' => 'Their own title', 'label' => '1', 'dye' => 'fern', 'share' => 1, 'filled' => 0.5]]),
+        ]);
+        $this->actingAs($this->user)->get($page)->assertSee('Kim Reed')->assertSee('120')->assertSee('lee@example.org')
+            ->assertDontSee('Their own title');
+        $this->post($page, ['emails' => 'kim@example.org'])->assertSessionHas('said', '0 letters are on their way. kim@example.org has a copy already.');
+        $waiting = Invitation::query()->sole();
+        $this->delete("{$page}/{$waiting->id}")->assertRedirect();
+        self::assertSame(0, Invitation::query()->count());
+        $copy->delete();
+        $this->get($page)->assertSee('deleted');
+    }
+
     // ---- What is new
 
     public function testWhatOthersDidSinceOnesVisitIsNewUntilItIsSeen(): void

@@ -159,7 +159,8 @@ final class StreamTest extends TestCase
         // It is what a page would have been told that asks.
         $asked = $this->actingAs($this->ben)->getJson("/plans/{$this->row->id}/changes?since=1")->json();
         self::assertEquals($asked, $news['news']);
-        $this->send(['type' => 'add', 'at' => ['parent' => $this->id('A'), 'after' => null], 'topics' => [['id' => self::newId(), 'title' => 'X']]]);
+        $topics = [['id' => self::newId(), 'title' => 'X']];
+        $this->send(['type' => 'add', 'at' => ['parent' => $this->id('A'), 'after' => null], 'topics' => $topics]);
         $this->watch->look();
         self::assertSame(['at'], array_column($this->heard($line), 0));
     }
@@ -167,7 +168,8 @@ final class StreamTest extends TestCase
     public function testWhatIsSaidAndWhoMayDoWhatIsToldByNumbersAsByThePulse(): void
     {
         [, $line] = $this->page($this->ben, 'PAGE1');
-        $this->postJson("/plans/{$this->row->id}/comments", ['id' => self::newId(), 'topic' => $this->id('A'), 'body' => 'Why?'])->assertOk();
+        $said = ['id' => self::newId(), 'topic' => $this->id('A'), 'body' => 'Why?'];
+        $this->postJson("/plans/{$this->row->id}/comments", $said)->assertOk();
         $this->watch->look();
         self::assertSame(1, $this->heard($line)[0][1]['talk']);
         $pulse = PulseController::address($this->ben, $this->row);
@@ -201,7 +203,8 @@ final class StreamTest extends TestCase
         [$benPage] = $this->page($this->ben, 'PAGE1');
         [, $ada] = $this->page($this->user, 'PAGE2');
         $topic = $this->id('A1');
-        $this->watch->moved($this->request($this->ben, 'PAGE1', 'POST', json_encode(['topic' => $topic, 'view' => 'draft', 'writes' => true])));
+        $place = json_encode(['topic' => $topic, 'view' => 'draft', 'writes' => true], JSON_THROW_ON_ERROR);
+        $this->watch->moved($this->request($this->ben, 'PAGE1', 'POST', $place));
         $this->watch->tellPlaces();
         $people = $this->heard($ada)[0][1]['people'];
         self::assertSame(['page' => 'PAGE1', 'name' => 'Ben', 'topic' => $topic, 'view' => 'draft', 'writes' => true], $people[0]);

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Plan;
 use App\Store\History;
+use App\Store\Visits;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Draft\DraftChoices;
@@ -25,14 +26,36 @@ final class HistoryController
     public function index(Request $request, Plan $plan): View
     {
         $before = $request->integer('before', PHP_INT_MAX);
+        $user = $request->user() ?? abort(401);
+        $steps = $this->history->steps($plan, $before);
+        $versions = $this->history->versions($plan);
 
         return view('plans.history', [
             'plan' => $plan,
-            'steps' => $this->history->steps($plan, $before),
-            'versions' => $this->history->versions($plan),
-            'zone' => $request->user()->time_zone ?? 'UTC',
+            'steps' => $steps,
+            'versions' => $versions,
+            'since' => Visits::begin($user, $plan)['since'],
+            'points' => self::points($steps, $versions, $user->time_zone),
+            'zone' => $user->time_zone,
             'isFirstPage' => $before === PHP_INT_MAX,
         ]);
+    }
+
+    /**
+     * @param list<array{seq: int, says: string, by: string, at: \Illuminate\Support\Carbon, changes: int}> $steps
+     * @param array<int, string>                                                                              $versions
+     *
+     * @return array<int, string> moments that can be compared: kept versions, and steps, the newest first
+     */
+    private static function points(array $steps, array $versions, string $zone): array
+    {
+        $points = array_map(static fn(string $name): string => "“{$name}”", $versions);
+        foreach ($steps as $step) {
+            $says = mb_strimwidth($step['says'], 0, 60, '…');
+            $points += [$step['seq'] => "{$step['at']->copy()->setTimezone($zone)->format('j F, H:i')}: {$says}"];
+        }
+
+        return $points;
     }
 
     /** What was done between two points, to be played back. */

@@ -42,7 +42,12 @@ final class PlanController
 
         return view(
             'plans.index',
-            ['wanted' => $wanted, 'notices' => Notices::unseen($user), 'patterns' => $patterns->all($user), 'found' => $wanted === '' ? null : $finder->find($user, $wanted)]
+            [
+                'wanted' => $wanted,
+                'notices' => Notices::unseen($user),
+                'patterns' => $patterns->all($user),
+                'found' => $wanted === '' ? null : $finder->find($user, $wanted),
+            ]
                 + $list->for($user, $shelf, Given::text($request, 'subject'), Given::text($request, 'tag'), $order),
         );
     }
@@ -99,6 +104,11 @@ final class PlanController
     public function schedule(Request $request, Plan $plan, PersonalState $personal): View
     {
         return $this->page($request, $plan, $personal, 'schedule');
+    }
+
+    public function film(Request $request, Plan $plan, PersonalState $personal): View
+    {
+        return $this->page($request, $plan, $personal, 'film');
     }
 
     public function sortingOut(Request $request, Plan $plan, PersonalState $personal): View

@@ -15,6 +15,7 @@ export const PLACES = {
     'sorting-out': ['research'],
     check: ['check'],
     schedule: ['schedule'],
+    film: ['film'],
 };
 
 /** What can be done anywhere on the page of a plan, and the line that catches ideas. */
@@ -71,6 +72,7 @@ export class Anywhere extends Going {
             goResearch: to('sorting-out'),
             goCheck: to('check'),
             goSchedule: to('schedule'),
+            goFilm: to('film'),
             chooseRules: always(async () => (await this.views.loaded('check'))?.rules.open()),
             addTopic: always(() => {
                 this.show(this.view === 'map' ? 'map' : 'outline');

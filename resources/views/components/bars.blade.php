@@ -96,6 +96,15 @@
         <span class="sep" aria-hidden="true"></span>
         <button type="button" data-command="chooseRules">What is looked for…</button>
     </div>
+    <div class="bar" data-bar="film" role="toolbar" aria-label="Tools of the film" @if ($view !== 'film') hidden @endif>
+        <a href="{{ route('plan.history', $plan) }}"><span aria-hidden="true">←</span>&nbsp;History</a>
+        <span class="sep" aria-hidden="true"></span>
+        <label class="setting"><span>On</span><select id="film-as" aria-label="Shown on"><option value="outline">the outline</option><option
+            value="map">the map</option></select></label>
+        <label class="setting"><span>By</span><select id="film-who" aria-label="Whose steps"></select></label>
+        <label class="setting"><span>In</span><select id="film-section" aria-label="In which section"></select></label>
+        <label class="setting"><span>Of</span><select id="film-kind" aria-label="Kind of change"></select></label>
+    </div>
     <span class="saved" id="words"></span>
     <span class="setting is-set fresh-bar" id="fresh" hidden><button type="button" class="next-fresh"
         title="Go to the next that others have changed since you were here"><b>new</b></button><button class="unset" type="button"

@@ -59,6 +59,7 @@
             <a role="menuitem" href="{{ $doing('keepVersion') }}" data-command="keepVersion" @if ($reads) hidden @endif>Keep this version…</a>
             <a role="menuitem" href="{{ $doing('keepPattern') }}" data-command="keepPattern">Keep as a pattern…</a>
             <hr>
+            @can('manage', $plan)<a role="menuitem" href="{{ route('plan.handouts', $plan) }}">Give out as copies…</a>@endcan
             <a role="menuitem" href="{{ $doing('votes') }}" data-command="votes">Votes…</a>
             <a role="menuitem" href="{{ $doing('showKeys') }}" data-command="showKeys">All keys <small>?</small></a>
             <a role="menuitem" href="{{ route('plans') }}">All plans</a>

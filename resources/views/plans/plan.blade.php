@@ -19,6 +19,7 @@
     <x-views.sources :plan="$plan" :view="$view"/>
     <x-views.check :view="$view"/>
     <x-views.schedule :view="$view"/>
+    <x-views.film :view="$view" :plan="$plan"/>
     <x-talk/>
     <x-catch-line :view="$view"/>
     <x-slot:after>
