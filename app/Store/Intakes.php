@@ -111,9 +111,12 @@ final readonly class Intakes
             $target === null ? null : Gate::forUser($user)->authorize('update', $target);
             $kept = new PlanPictures($id = $target->id ?? $this->ids->next());
             $written = array_map(static fn(string $path): Picture => $kept->write((string) file_get_contents($path)), $pictures);
-            $row = Transaction::of(function () use ($user, $plan, $id, $target, $under, $kept, $written): PlanRow {
+            $row = Transaction::of(function () use ($user, $plan, $read, $id, $target, $under, $kept, $written): PlanRow {
                 $row = $target === null ? $this->store->create($user, $plan, $id) : $this->branch($user, $plan, $target, $under);
                 $kept->add($written);
+                foreach ($read->heard as $topic => $heard) {
+                    DraftComments::keep($row, (string) $topic, $heard);
+                }
 
                 return $row;
             });

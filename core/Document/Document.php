@@ -23,6 +23,7 @@ final readonly class Document
      * @param Counted                    $counted  what counts as words
      * @param int                        $contentsDepth how deep the contents list goes
      * @param Origin|null                $origin   of which plan it is a draft, where the document is marked so that it can come back
+     * @param list<Remark>               $remarks  what was said about it, to be handed over beside it
      * @param bool                       $marks    whether topics are marked so that the document can come back
      */
     public function __construct(
@@ -61,6 +62,7 @@ final readonly class Document
         public bool $marks = true,
         public int $contentsDepth = 3,
         public ?Origin $origin = null,
+        public array $remarks = [],
     ) {}
 
     public function words(): int

@@ -66,6 +66,7 @@ final class Draft
             $draft->marks ?? true,
             $draft->contentsDepth,
             self::origin($choices),
+            $draft->remarks,
         );
     }
 

@@ -6,6 +6,7 @@ namespace Embrel\Draft;
 
 use Embrel\Document\Counted;
 use Embrel\Document\Origin;
+use Embrel\Document\Remark;
 use Embrel\Document\Style;
 use Embrel\Document\Template;
 use Embrel\Plan\Kind;
@@ -29,6 +30,7 @@ final readonly class DraftChoices
      * @param bool|null     $marks         with hidden marks by which the file finds its topics again; null: as is usual for the format
      * @param Template|null $template      docx and odt: a document of the writer's whose styles, page, head and foot are used
      * @param int|null      $most          only the first so many topics, for a look at the beginning
+     * @param list<Remark>  $remarks       docx and odt: what was said about it, to be handed over beside it
      * @param Origin|null   $origin        of which plan at which revision it is a draft; null: not known
      */
     public function __construct(
@@ -49,6 +51,7 @@ final readonly class DraftChoices
         public ?Template $template = null,
         public ?int $most = null,
         public ?Origin $origin = null,
+        public array $remarks = [],
     ) {}
 
     public function style(): Style

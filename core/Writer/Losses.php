@@ -21,6 +21,7 @@ final class Losses
         'noteHeading' => 'Headings in notes (%d) are bold lines, as a heading of Markdown would be a section.',
         'inItem' => 'Quotations, code, tables and pictures within list items (%d) stand behind the item.',
         'inQuotation' => 'Lists, tables and pictures within quotations (%d) stand between its paragraphs.',
+        'remark' => 'Comments (%d) are left out: a template of your own has room for its own alone.',
         'plain' => 'Notes with formatting, lists or tables (%d) are plain lines of text.',
     ];
 

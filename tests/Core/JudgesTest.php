@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Embrel\Document\Remark;
 use Embrel\Draft\Choices;
 use Embrel\Draft\DraftChoices;
 use Embrel\Intake\Options;
@@ -63,13 +64,26 @@ final class JudgesTest extends TestCase
                 ->writer()
                 ->write($plan, new Choices(
                     pictures: $pictures,
-                    draft: new DraftChoices(headingDepth: 9, figures: true, date: '2026-11-23'),
+                    draft: new DraftChoices(headingDepth: 9, figures: true, date: '2026-11-23', remarks: self::remarks($plan)),
                 ), $out, $this->work);
             fclose($out);
         }
         self::assertGreaterThan(self::RANDOM, \count($files));
         exec(\sprintf($command, implode(' ', array_map(escapeshellarg(...), $files))), $said);
         self::assertSame([], array_map(fn(string $line): string => str_replace("{$this->work}/", '', $line), $said));
+    }
+
+    /** @return list<Remark> some on topics, some on paragraphs, and one on the whole */
+    private static function remarks(Plan $plan): array
+    {
+        $remarks = [new Remark(Plan::ROOT, '', 'Jory & Tamm', '2026-11-20T10:00:00Z', "Of it <all>\n\nand more")];
+        foreach (\array_slice($plan->standing(), 0, 12) as $id) {
+            $block = array_key_first($plan->topic($id)->note->blocks ?? []);
+            $remarks[] = new Remark($id, (string) $block, 'Öndine', '2026-11-20T10:00:00Z', 'Why so?', 'the words');
+            $remarks[] = new Remark($id, '', '', '2026-11-20T10:00:00Z', 'And here?');
+        }
+
+        return $remarks;
     }
 
     /** @return \Generator<string, array{Plan, Shelved}> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Embrel\Document\Heard;
+use Embrel\Document\Remark;
 use Embrel\Draft\Choices;
 use Embrel\Draft\DraftChoices;
 use Embrel\Id\CountedIds;
@@ -314,5 +315,52 @@ final class WayBackTest extends TestCase
             );
             self::assertSame([$one, $other], [$side('+'), $side('-')]);
         }
+    }
+
+    /** @return iterable<string, array{Writing}> */
+    public static function commentedFormats(): iterable
+    {
+        yield 'docx' => [Writing::Docx];
+        yield 'odt' => [Writing::Odt];
+    }
+
+    #[DataProvider('commentedFormats')]
+    public function testWhatWasSaidGoesOutAsCommentsAndComesHomeToItsTopic(Writing $format): void
+    {
+        $plan = Build::plan("Wall\n  Clay\nTide");
+        [$wall, $clay, $tide] = array_map(static fn(string $one): string => Build::id($plan, $one), ['Wall', 'Clay', 'Tide']);
+        $block = '01ARZ3NDEKTSV4RRFFQ69G5FAV';
+        $plan = $plan->with($plan->topic($clay)->withNote(Note::of([Node::plain('The minute book tells.', $block)])));
+        $remark = static fn(string $topic, string $block, string $text): Remark => new Remark(
+            $topic,
+            $block,
+            'Ondine Lark',
+            '2026-11-20T10:00:00Z',
+            $text,
+            $block === '' ? '' : 'minute book',
+        );
+        $remarks = [
+            $remark($wall, '', 'Which wall?'),
+            $remark($clay, $block, 'Which book?'),
+            $remark('01ARZ3NDEKTSV4RRFFQ69G5FAA', '', 'Gone'),
+        ];
+        $out = fopen('php://temp', 'w+') ?: self::fail('No stream.');
+        $work = sys_get_temp_dir() . '/embrel-remarks-' . bin2hex(random_bytes(6));
+        mkdir($work);
+        $format->writer()->write($plan, new Choices(draft: new DraftChoices(remarks: $remarks)), $out, $work);
+        rewind($out);
+        $read = Reading::from($format->value)->read($out, new Options(''), new CountedIds(), $work, new \Embrel\Archive\Shelf($work));
+        exec('rm -rf ' . escapeshellarg($work));
+        $heard = [];
+        foreach ($read->heard as $there => $all) {
+            foreach ($all as $one) {
+                $heard[(string) array_search((string) $there, $read->came, true)][] = [$one->who, $one->text];
+            }
+        }
+        self::assertSame(
+            [$wall => [['Ondine Lark', 'Which wall?']], $clay => [['Ondine Lark', '“minute book” Which book?']]],
+            array_map(static fn(array $all): array => $all, $heard),
+        );
+        self::assertArrayNotHasKey($tide, $heard);
     }
 }

@@ -343,7 +343,9 @@ final class SharingTest extends TestCase
         self::assertNull(Access::of($this->user, $copy));
         DB::table('plans')->where('id', $copy->id)->update([
             'words' => 120,
-            'strip' => json_encode([['id' => 'x', 'title' => 'Their own title', 'label' => '1', 'dye' => 'fern', 'share' => 1, 'filled' => 0.5]]),
+            'strip' => json_encode([
+                ['id' => 'x', 'title' => 'Their own title', 'label' => '1', 'dye' => 'fern', 'share' => 1, 'filled' => 0.5],
+            ]),
         ]);
         $this->actingAs($this->user)->get($page)->assertSee('Kim Reed')->assertSee('120')->assertSee('lee@example.org')
             ->assertDontSee('Their own title');

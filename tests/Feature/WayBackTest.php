@@ -199,6 +199,12 @@ final class WayBackTest extends TestCase
         $token = $this->brought($file);
         $this->accept($token, $told->json('changes'))->assertOk();
         self::assertSame("{$title} by the sea", $this->plan(false)->topic($id)->title);
+        // It is said in the plan from then on, once.
+        self::assertSame(
+            [['Cy', 'Is it?', $id]],
+            \App\Models\Comment::query()->where('plan_id', $this->row->id)->get()
+                ->map(static fn(\App\Models\Comment $one): array => [$one->name, $one->body, $one->topic_id])->all(),
+        );
         self::assertSame(
             [['Cy', 'Is it?']],
             DB::table('draft_comments')

@@ -9,6 +9,7 @@ use App\Models\User;
 use App\Rules\Id;
 use App\Store\PersonalState;
 use App\Store\PlanPictures;
+use App\Store\SaidRemarks;
 use App\Store\Styles;
 use App\Store\Templates;
 use Embrel\Document\Counted;
@@ -87,6 +88,7 @@ final class HandOverRequest extends FormRequest
             'sources' => ['nullable', 'boolean'],
             'figures' => ['nullable', 'boolean'],
             'marks' => ['nullable', 'boolean'],
+            'comments' => ['nullable', 'boolean'],
             'md_marks' => ['nullable', 'boolean'],
             'count_titles' => ['nullable', 'boolean'],
             'count_quotations' => ['nullable', 'boolean'],
@@ -206,6 +208,7 @@ final class HandOverRequest extends FormRequest
             marks: $this->has('marks') ? $this->boolean('marks') : null,
             template: $this->template(),
             most: $most,
+            remarks: $this->boolean('comments') ? SaidRemarks::of($this->plan()) : [],
             origin: new Origin($this->plan()->id, (int) $this->plan()->revision),
         );
     }

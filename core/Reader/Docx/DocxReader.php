@@ -136,7 +136,11 @@ final class DocxReader implements DocumentReader
             if ($name === 'comment') {
                 $id = (string) $xml->get('w:id');
                 $who = (string) $xml->get('w:author');
-                $comments[$id] = [$who, $xml->text()];
+                $lines = [];
+                foreach ($xml->children() as $_) {
+                    $lines[] = $xml->text();
+                }
+                $comments[$id] = [$who, implode(' ', array_filter($lines, static fn(string $line): bool => $line !== ''))];
             }
         }
 

@@ -9,6 +9,7 @@ use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
 use Embrel\Document\Pictures;
+use Embrel\Document\Remarks;
 use Embrel\Document\Role;
 use Embrel\Document\Style;
 use Embrel\RichText\Node;
@@ -47,11 +48,13 @@ final class Body
         int $firstNote = 0,
     ) {
         $this->anchors = $document->anchors();
+        $this->comments = new Comments(Remarks::of($document));
         $this->runs = new Runs($document, $names, $pictures, $this->anchors, $firstNote);
         $this->pictures = $pictures;
     }
 
     private readonly ?Pictures $pictures;
+    public readonly Comments $comments;
 
     /** The width between the margins, in twentieths of a point. */
     public static function textWidth(Document $document): int
@@ -327,6 +330,7 @@ final class Body
     private function marked(Element $element, string $number, string $runs): string
     {
         $name = $this->anchors[$element->topic] ?? null;
+        $runs = $this->comments->onTopic($element->topic, $runs);
         if ($name === null) {
             return $number . $runs;
         }
@@ -368,12 +372,12 @@ final class Body
         match ($node->type) {
             NodeType::Paragraph => $this->paragraph(
                 $style === '' ? 'BodyText' : $style,
-                $this->runs->inlines($node->content),
+                $this->comments->onBlock($node->string('id'), $this->runs->inlines($node->content)),
                 self::indent($items, $style === 'Quote' ? 567 : 0),
             ),
             NodeType::Heading => $this->paragraph(
                 'NoteHeading' . $node->int('level', 1),
-                $this->runs->inlines($node->content),
+                $this->comments->onBlock($node->string('id'), $this->runs->inlines($node->content)),
                 self::indent($items),
             ),
             // A word processor has nine levels: a list deep down starts at one that leaves room for those within it.

@@ -194,6 +194,8 @@ final class DocxTemplate
     private function draft(Template $template, Plan $plan, Choices $choices, $out, string $work): array
     {
         $losses = new Losses();
+        $losses->also($choices->draft->remarks === [] ? [] : ['remark' => \count($choices->draft->remarks)]);
+        $choices = $choices->drafted(['remarks' => []]);
         $document = Draft::of($plan, $choices);
         $styles = Xml::dom($this->part('styles'));
         $names = $this->namesIn($styles, TemplateStyles::of($template)->chosen());

@@ -55,7 +55,7 @@ final class DocxWriter implements Writer
         $body->write("{$work}/document.xml");
 
         $zip = new ZipFile("{$work}/draft.docx");
-        $zip->text('[Content_Types].xml', self::DECLARATION . self::TYPES)
+        $zip->text('[Content_Types].xml', self::DECLARATION . self::types($body))
             ->text(
                 '_rels/.rels',
                 self::DECLARATION
@@ -100,12 +100,20 @@ final class DocxWriter implements Writer
                     . '"><w:zoom w:percent="100"/><w:defaultTabStop w:val="567"/><w:characterSpacingControl w:val="doNotCompress"/><w:footnotePr><w:footnote w:id="-1"/><w:footnote w:id="0"/></w:footnotePr>'
                     . '<w:compat><w:compatSetting w:name="compatibilityMode" w:uri="http://schemas.microsoft.com/office/word" w:val="15"/></w:compat></w:settings>',
             );
+        if (!$body->comments->isEmpty()) {
+            $zip->text('word/comments.xml', self::DECLARATION . $body->comments->xml());
+        }
         $this->running($zip, $document, $choices);
         self::media($zip, $body->runs, $choices);
         $zip->file('word/document.xml', "{$work}/document.xml")->sendTo($out);
         $losses->also($document->missing);
 
         return $losses->sentences();
+    }
+
+    private static function types(Body $body): string
+    {
+        return $body->comments->isEmpty() ? self::TYPES : str_replace('</Types>', Comments::TYPE . '</Types>', self::TYPES);
     }
 
     /** The head and the foot of the pages, with the logo where one of them shows it. */
@@ -183,6 +191,10 @@ final class DocxWriter implements Writer
                 . "/{$part}\" Target=\"{$part}"
                 . ($part === 'header' || $part === 'footer' ? '1' : '')
                 . '.xml"/>';
+        }
+
+        if (!$body->comments->isEmpty()) {
+            $xml .= '<Relationship Id="comments" Type="' . Body::R . '/comments" Target="comments.xml"/>';
         }
 
         return $xml . self::links($body->runs) . self::mediaRelations($body->runs) . '</Relationships>';

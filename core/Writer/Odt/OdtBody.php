@@ -9,6 +9,8 @@ use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
 use Embrel\Document\Pictures;
+use Embrel\Document\Remark;
+use Embrel\Document\Remarks;
 use Embrel\Document\Role;
 use Embrel\Document\Style;
 use Embrel\RichText\Node;
@@ -27,6 +29,7 @@ final class OdtBody
     private string $buffer = '';
     private int $bookmarks = 0;
     private int $tables = 0;
+    private readonly Remarks $remarks;
     /** How many lists of topics are open. */
     private int $items = 0;
     /** @var array<string, string> */
@@ -42,6 +45,7 @@ final class OdtBody
         private readonly ?OdtTemplate $template = null,
     ) {
         $this->anchors = $document->anchors();
+        $this->remarks = Remarks::of($document);
         $this->runs = new OdtRuns($pictures, $this->anchors, (OdtStyles::textWidth($document) / 25.4) * 96);
     }
 
@@ -250,9 +254,34 @@ final class OdtBody
     private function marked(Element $element): string
     {
         $name = $this->anchors[$element->topic] ?? null;
-        $text = OdtRuns::text($element->title);
+        $text = self::annotated($this->remarks->at($element->topic), OdtRuns::text($element->title));
 
         return $name === null ? $text : "<text:bookmark-start text:name=\"{$name}\"/>{$text}<text:bookmark-end text:name=\"{$name}\"/>";
+    }
+
+    /** The runs of a block, with what was said about it. */
+    private function said(Node $block): string
+    {
+        return self::annotated($this->remarks->on($block->string('id')), $this->runs->inlines($block->content));
+    }
+
+    /**
+     * Remarks as annotations (OpenDocument 1.3, 14.1).
+     *
+     * @param array<int, Remark> $remarks
+     */
+    private static function annotated(array $remarks, string $runs): string
+    {
+        $starts = $ends = '';
+        foreach ($remarks as $id => $remark) {
+            $text = array_map(static fn(string $one): string => '<text:p>' . OdtRuns::text($one) . '</text:p>', $remark->paragraphs());
+            $starts .= "<office:annotation office:name=\"r{$id}\"><dc:creator xmlns:dc=\"http://purl.org/dc/elements/1.1/\">"
+                . Xml::escaped($remark->who) . '</dc:creator><dc:date xmlns:dc="http://purl.org/dc/elements/1.1/">' . $remark->at . '</dc:date>'
+                . implode('', $text) . '</office:annotation>';
+            $ends .= "<office:annotation-end office:name=\"r{$id}\"/>";
+        }
+
+        return $starts . $runs . $ends;
     }
 
     private function startOfBlock(string $mark = Anchor::BLOCK): string
@@ -297,8 +326,8 @@ final class OdtBody
     private function block(Node $node, string $style): void
     {
         match ($node->type) {
-            NodeType::Paragraph => $this->paragraph($style, $this->runs->inlines($node->content)),
-            NodeType::Heading => $this->paragraph('Note_20_Heading_20_' . $node->int('level', 1), $this->runs->inlines($node->content)),
+            NodeType::Paragraph => $this->paragraph($style, $this->said($node)),
+            NodeType::Heading => $this->paragraph('Note_20_Heading_20_' . $node->int('level', 1), $this->said($node)),
             NodeType::BulletList, NodeType::TaskList, NodeType::OrderedList => $this->list($node),
             NodeType::Blockquote => $this->quotation($node, $style === 'Quotations'),
             NodeType::CodeBlock => $this->paragraph('Preformatted_20_Text', $this->startOfBlock() . OdtRuns::text($node->plainText())),

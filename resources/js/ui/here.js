@@ -31,6 +31,9 @@ export class HereNow {
     /** Where one is oneself goes out. */
     tell() {
         const { page } = this;
+        if (page.session.channel.isStopped) {
+            return;
+        }
         const node = held();
         const inDraft = /** @type {HTMLElement | null} */ (node.closest('#draft [data-topic]'))?.dataset.topic;
         const inNote = byId('note').contains(node) ? page.note.topic : null;
@@ -81,7 +84,7 @@ export class HereNow {
                 class: 'here',
                 title: `${says}. ${isFollowed ? 'Press to follow no more.' : 'Press to follow.'}`,
                 'aria-label': `Follow ${says}`,
-                'aria-pressed': isFollowed,
+                'aria-pressed': String(isFollowed),
                 onclick: () => this.toggle(one),
             },
             disc(one.name),

@@ -58,7 +58,8 @@ export class SaidPlaces {
         if (!this.isBeside) {
             return;
         }
-        const top = panel.list.getBoundingClientRect().top;
+        // Seen from the top of all cards: those that there is no room for beside the text are scrolled to.
+        const top = panel.list.getBoundingClientRect().top - panel.list.scrollTop;
         let free = -Infinity;
         for (const node of /** @type {HTMLElement[]} */ ([...panel.list.children])) {
             const head = panel.talk.comments.get(node.dataset.thread ?? '');
@@ -67,6 +68,7 @@ export class SaidPlaces {
             node.style.transform = `translateY(${Math.round(y === -Infinity ? 0 : y)}px)`;
             free = (y === -Infinity ? 0 : y) + node.offsetHeight + APART;
         }
+        panel.list.style.setProperty('--deep', `${Math.max(0, Math.ceil(free))}px`);
     }
 
     /** Where on the screen what a thread is about begins; null: it is not in the text. @param {import('../state/talk.js').Comment} head */
@@ -107,6 +109,14 @@ export class SaidPlaces {
         }
         CSS.highlights.set('said', new Highlight(...all));
         CSS.highlights.set('said-now', new Highlight(...chosen));
+    }
+
+    /** A card that has the keyboard is seen: where it stands above the panel, its section is gone to. @param {HTMLElement} node */
+    keepInSight(node) {
+        const head = this.panel.talk.comments.get(node.dataset.thread ?? '');
+        if (this.isBeside && head && node.getBoundingClientRect().bottom < this.panel.list.getBoundingClientRect().top) {
+            this.section(head.topic)?.scrollIntoView({ block: 'center' });
+        }
     }
 
     /** Goes to what a thread is about. @param {import('../state/talk.js').Comment} head */

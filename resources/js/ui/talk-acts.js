@@ -56,6 +56,8 @@ export class TalkActs {
                 node.classList.toggle('is-chosen', /** @type {HTMLElement} */ (node).dataset.thread === id);
             }
             this.places.paint();
+            const card = id && this.card(id);
+            card && this.places.keepInSight(card);
         }
     }
 

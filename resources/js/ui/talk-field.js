@@ -92,7 +92,7 @@ function offer(field, offers, people) {
                 'li',
                 {
                     role: 'option',
-                    'aria-selected': i === 0,
+                    'aria-selected': String(i === 0),
                     // Not to lose the caret.
                     onmousedown: (/** @type {Event} */ event) => event.preventDefault(),
                     onclick: () => {

@@ -36,6 +36,7 @@ export class TalkPanel extends TalkActs {
     // ---- Opened and closed
 
     toggle() {
+        this.page.bars.open(false);
         this.isOpen ? this.close() : this.show();
     }
 

@@ -162,6 +162,7 @@ export class Page extends Anywhere {
         byId('catch-form').hidden = !isTree;
         this.bars.show(name === 'sorting-out' ? 'sources' : name, name);
         this.frame?.draw();
+        this.here?.tell();
     }
 
     draw() {

@@ -3,7 +3,7 @@ import { send } from '../../lib/http.js';
 import { words } from '../../lib/vocabulary.js';
 import { Camera } from '../../map/camera.js';
 import { Canvas } from '../../map/canvas.js';
-import { classes, colour, element } from '../../ui/element.js';
+import { classes, colour, element, setAttributes } from '../../ui/element.js';
 
 /** @typedef {import('./reel.js').FilmRow} FilmRow */
 
@@ -89,7 +89,7 @@ export class Stage {
             parentOf: (id) => this.parents?.get(id) ?? '',
             hasParts: (id) => [...(this.parents?.values() ?? [])].includes(id),
             keeps: () => false,
-            dress: () => {},
+            dress: (leaves) => this.name(leaves),
             signs: words().mapSigns,
             address: this.page.address,
         });
@@ -99,6 +99,15 @@ export class Stage {
             mayDrag: () => true,
         });
         return canvas;
+    }
+
+    /** @param {Map<string, import('../../map/canvas.js').Leaf>} leaves */
+    name(leaves) {
+        const rows = new Map(this.rows.map((row) => [row[0], row]));
+        for (const [id, leaf] of leaves) {
+            const [, level = 1, number = '', title = ''] = rows.get(id) ?? [];
+            setAttributes(leaf, { 'aria-label': `${number} ${title || 'Untitled'}`.trim(), 'aria-level': level });
+        }
     }
 
     /** What has changed at a step is lit for a moment. @param {string[]} topics */

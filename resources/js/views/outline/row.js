@@ -145,7 +145,10 @@ function showSigns(box, signs) {
         box.dataset.are = are;
         box.replaceChildren(
             ...signs.map(({ which, text, flag, dye }) =>
-                element('span', { class: `k ${which}`, 'data-flag': flag, '--d': dye && colour(dye) }, ` ${text}`),
+                // Who is there is told by name: the letters are a picture of it.
+                which === 'here'
+                    ? element('span', { class: 'k here', 'data-sign': text, '--d': dye && colour(dye) })
+                    : element('span', { class: `k ${which}`, 'data-flag': flag, '--d': dye && colour(dye) }, ` ${text}`),
             ),
         );
     }
