@@ -31,7 +31,11 @@ use Embrel\Shape;
 /** The sample account with its four plans, written for this project: all places, people and sources are made up. */
 final class SampleSeeder
 {
-    public function __construct(private readonly PlanStore $store, private readonly Ids $ids) {}
+    public function __construct(
+        private readonly PlanStore $store,
+        private readonly Ids $ids,
+        private readonly SampleTogether $together,
+    ) {}
 
     /** Does nothing for plans that the sample account has already. */
     public function run(): void
@@ -42,7 +46,9 @@ final class SampleSeeder
         );
         foreach (array_reverse(require __DIR__ . '/plans/plans.php') as $given) {
             if (!$user->allPlans()->where('title', $given['title'])->exists()) {
-                $row = $this->store->create($user, $this->plan($given));
+                $row = isset($given['history'])
+                    ? $this->together->written($user, $this->plan($given), $given)
+                    : $this->store->create($user, $this->plan($given));
                 $row->update(['changed_at' => now()->subHours($given['hours_ago'])]);
                 foreach ($given['pictures'] ?? [] as $picture) {
                     (new PlanPictures($row->id))->keep((string) file_get_contents(self::file($picture['file'])));
@@ -60,7 +66,7 @@ final class SampleSeeder
     }
 
     /**
-     * @param array{title: string, hours_ago: int, file: string, properties: array<string, mixed>, topics?: array<string, array<string, mixed>>, loose?: list<string>, sources?: array<string, array<string, mixed>>, targets?: list<int|null>, pictures?: array<string, array{file: string, behind: int, caption: string, alt: string}>, hand_over?: array<string, mixed>} $given
+     * @param array{title: string, hours_ago: int, file: string, properties: array<string, mixed>, topics?: array<string, array<string, mixed>>, loose?: list<string>, sources?: array<string, array<string, mixed>>, targets?: list<int|null>, pictures?: array<string, array{file: string, behind: int, caption: string, alt: string}>, hand_over?: array<string, mixed>, ...} $given
      */
     public function plan(array $given): Plan
     {

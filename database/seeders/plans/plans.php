@@ -35,6 +35,77 @@ return [
             ],
         ],
         'hand_over' => ['figures' => '1'],
+        // What was done last comes first: each says how the plan was before it.
+        'history' => [
+            [
+                'by' => 'Ada Marsh',
+                'hours' => 20,
+                'says' => 'Wrote in “Costs against holding the line”',
+                'before' => ['empty' => 'Costs against holding the line'],
+            ],
+            [
+                'by' => 'Jo Tern',
+                'hours' => 26,
+                'says' => 'Renamed “The wall of 1887” to “The 1887 embankment”',
+                'before' => ['title' => ['The 1887 embankment', 'The wall of 1887']],
+            ],
+            [
+                'by' => 'Jo Tern',
+                'hours' => 27,
+                'says' => 'Wrote in “The wall of 1887”',
+                'before' => ['empty' => 'The 1887 embankment'],
+            ],
+            [
+                'by' => 'Ada Marsh',
+                'hours' => 45,
+                'says' => 'Moved “What was lost” into “The marsh before the wall”',
+                'before' => ['place' => ['What was lost', 'Breaching the wall']],
+            ],
+            [
+                'by' => 'Ada Marsh',
+                'hours' => 46,
+                'says' => 'Added “Wading birds”',
+                'before' => ['gone' => 'Wading birds'],
+            ],
+            [
+                'by' => 'Jo Tern',
+                'hours' => 50,
+                'says' => 'Wrote in “Modelling the first tides”',
+                'before' => ['empty' => 'Modelling the first tides'],
+            ],
+            [
+                'by' => 'Jo Tern',
+                'hours' => 51,
+                'says' => 'Added “How fast will the mud rise?”',
+                'before' => ['gone' => 'How fast will the mud rise?'],
+            ],
+            [
+                'by' => 'Ada Marsh',
+                'hours' => 70,
+                'says' => 'Moved “Ten years of watching” to the end',
+                'before' => ['place' => ['Ten years of watching', '']],
+            ],
+            [
+                'by' => 'Ada Marsh',
+                'hours' => 72,
+                'says' => 'Wrote in “The parishes”',
+                'before' => ['empty' => 'The parishes'],
+            ],
+            [
+                'by' => 'Ada Marsh',
+                'hours' => 74,
+                'says' => 'Added “Recommendations”',
+                'before' => ['gone' => 'Recommendations'],
+            ],
+        ],
+        'people' => ['Jo Tern' => 'writes', 'Ola Lind' => 'comments'],
+        'comments' => [
+            ['by' => 'Ola Lind', 'hours' => 22, 'on' => 'The 1887 embankment', 'words' => 'minute book', 'says' => 'Which minute book? The parish has two.'],
+            ['by' => 'Jo Tern', 'hours' => 19, 'on' => 'The 1887 embankment', 'answers' => 0, 'says' => 'The vestry’s. @Ola Lind, I have the page.'],
+            ['by' => 'Ola Lind', 'hours' => 6, 'on' => 'Recommendations', 'title' => 'What the trust should do', 'says' => 'They will look for this word.'],
+            ['by' => 'Ada Marsh', 'hours' => 4, 'on' => 'Wading birds', 'says' => 'Counts of this winter come in February.'],
+            ['by' => 'Jo Tern', 'hours' => 30, 'on' => 'Carbon in the mud', 'says' => 'Is the figure by area or by year?', 'settled' => 'Ada Marsh'],
+        ],
         'topics' => [
             'Pell on siltation rates' => ['kind' => 'quote'],
             'Ask Pell for the 1994 field books' => ['kind' => 'aside', 'flag' => 'waiting', 'who' => 'Ada Marsh', 'due' => '-2 days'],

@@ -13,6 +13,9 @@ export class SaidPlaces {
         this.page = panel.page;
         this.draft = byId('draft');
         this.draft.addEventListener('scroll', () => this.soon(), { passive: true });
+        // What comes into sight is laid out then, and moves what stands below it.
+        this.draft.addEventListener('contentvisibilityautostatechange', () => this.soon());
+        new ResizeObserver(() => this.soon()).observe(byId('notes-in-order'));
         addEventListener('resize', () => this.soon());
         /** @type {number | null} */
         this.frame = null;

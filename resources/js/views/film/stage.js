@@ -105,8 +105,8 @@ export class Stage {
     name(leaves) {
         const rows = new Map(this.rows.map((row) => [row[0], row]));
         for (const [id, leaf] of leaves) {
-            const [, level = 1, number = '', title = ''] = rows.get(id) ?? [];
-            setAttributes(leaf, { 'aria-label': `${number} ${title || 'Untitled'}`.trim(), 'aria-level': level });
+            const says = [...leaf.querySelectorAll('text')].map((text) => text.textContent?.trim()).join(' ');
+            setAttributes(leaf, { 'aria-label': says || 'Untitled', 'aria-level': rows.get(id)?.[1] ?? 1 });
         }
     }
 
