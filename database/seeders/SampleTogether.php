@@ -32,7 +32,7 @@ final class SampleTogether
     {
         $people = [$owner->name => $owner];
         foreach ($given['people'] as $name => $_) {
-            $email = strtolower(strtok($name, ' ')) . '@embrel.example';
+            $email = strtolower((string) strtok($name, ' ')) . '@embrel.example';
             $people[$name] = User::query()->firstOrCreate(
                 ['email' => $email],
                 ['name' => $name, 'password' => bin2hex(random_bytes(16)), 'time_zone' => $owner->time_zone],
