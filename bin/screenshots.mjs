@@ -137,6 +137,44 @@ async function wayBack(one) {
     return one;
 }
 
+/** What is said beside the text, one of it in hand. */
+async function comments(one) {
+    await one.getByRole('button', { name: /^Comments/ }).filter({ visible: true }).click();
+    await one.locator('#draft [data-topic]', { hasText: 'The 1887 embankment' }).last().scrollIntoViewIfNeeded();
+    await one.locator('#draft').evaluate((box) => { box.scrollTop += 260; });
+    await one.waitForTimeout(900);
+    await one.getByRole('article', { name: /Ola Lind on 2.2/ }).focus();
+}
+
+/** Who may see the report, with somebody who has not come yet and a link. */
+async function share(one) {
+    await one.getByRole('button', { name: 'Share' }).click();
+    const dialog = one.getByRole('dialog', { name: /^Who may see/ });
+    await dialog.getByLabel('E-mail address').fill('sefa@harrow.example');
+    await dialog.getByRole('button', { name: 'Invite' }).click();
+    await dialog.getByText('has not come yet').waitFor();
+    await dialog.locator('.letter-link').evaluate((box) => { box.hidden = true; });
+    const make = dialog.getByRole('button', { name: 'Make a link' });
+    await (await make.isVisible() ? make : dialog.getByRole('button', { name: 'New address' })).click();
+    await dialog.getByLabel('Address of the link').waitFor();
+    await one.getByRole('status').filter({ hasText: 'A letter' }).evaluate((toast) => toast.remove()).catch(() => {});
+}
+
+/** The history of the report, amid its steps. */
+async function film(one) {
+    await one.getByRole('link', { name: 'Bringing Back the Tide' }).click();
+    await one.waitForURL('**/plans/*');
+    await one.goto(`${one.url()}/film`);
+    await one.getByText(/of 10/).waitFor();
+    await one.locator('#film').focus();
+    for (let i = 0; i < 2; i++) {
+        await one.keyboard.press('ArrowLeft');
+        await one.waitForTimeout(400);
+    }
+    await one.evaluate(() => document.fonts.ready);
+    return one;
+}
+
 const shot = (one, name) => one.screenshot({ path: `${folder}/${name}.png` });
 
 const main = await page();
@@ -147,18 +185,9 @@ await shot(main, 'outline');
 await main.keyboard.press('Escape');
 await main.keyboard.press('Escape');
 await main.getByRole('button', { name: 'Close the note' }).click();
-await main.getByRole('treeitem', { name: /The marsh before the wall/ }).locator('.n').click();
-await main.keyboard.press('Control+f');
-await main.keyboard.type('creek');
-await main.getByLabel('Replace with').fill('inlet');
-await main.keyboard.press('Enter');
-await main.getByRole('button', { name: /^Replace in/ }).waitFor();
-await shot(main, 'replace');
-await main.keyboard.press('Escape');
-await main.getByRole('button', { name: 'Close the search' }).click();
 await gather(main);
 await shot(main, 'gather');
-for (const [title, arrangement, name, note] of [['Bringing Back the Tide', 'Spine', 'map', true], ['A Year at the Bell Foundry', 'Round', 'map-round', false], ['Bringing Back the Tide', 'Both sides', 'map-both', false]]) {
+for (const [title, arrangement, name, note] of [['Bringing Back the Tide', 'Spine', 'map', true], ['A Year at the Bell Foundry', 'Round', 'map-round', false]]) {
     await map(main, title, arrangement, note);
     await shot(main, name);
     await main.getByRole('button', { name: 'Close the note' }).click({ timeout: 500 }).catch(() => {});
@@ -169,10 +198,17 @@ for (const [view, name] of [['Draft', 'draft'], ['Check', 'check'], ['Sources', 
     await main.getByRole('link', { name: view, exact: true }).click();
     await main.waitForTimeout(900);
     await main.locator('.open-source').nth(2).click({ timeout: 900 }).catch(() => {});
+    if (view === 'Draft') {
+        await comments(main);
+    }
     await main.waitForTimeout(500);
     await shot(main, name);
+    await main.getByRole('button', { name: 'Close the comments' }).click({ timeout: 300 }).catch(() => {});
 }
 await main.getByRole('link', { name: 'Outline', exact: true }).click();
+await share(main);
+await shot(main, 'share');
+await main.getByRole('button', { name: 'Close', exact: true }).click();
 await main.getByRole('toolbar').getByRole('button', { name: 'Schedule' }).click();
 await main.waitForTimeout(900);
 await shot(main, 'schedule');
@@ -185,6 +221,7 @@ await shot(await wayBack(main), 'way-back');
 await shot(await intake(main), 'intake');
 await shot(await history(), 'history');
 await shot(await research(), 'sorting-out');
+await shot(await film(await page()), 'film');
 const guest = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
 await guest.goto(address);
 await guest.evaluate(() => document.fonts.ready);

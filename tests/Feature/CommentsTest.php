@@ -291,6 +291,22 @@ final class CommentsTest extends TestCase
         self::assertSame([], Visits::news($this->ben));
     }
 
+    public function testWhatWasSaidInAnotherPlanIsNotThereByItsId(): void
+    {
+        $id = $this->said($this->id('A'), 'Which?', ['proposal' => ['kind' => 'title', 'text' => 'X']]);
+        $own = $this->start('Own', $this->ben);
+        $this->actingAs($this->ben);
+        $topic = app(\App\Store\PlanStore::class)->load($own)->parts(Plan::ROOT)[0];
+        foreach (['patch' => '', 'delete' => '', 'post' => '/settle', 'take' => '/take', 'decline' => '/decline', 'files' => '/files'] as $verb => $act) {
+            $verb = \in_array($verb, ['patch', 'delete'], true) ? $verb : 'post';
+            $body = ['body' => 'Mine', 'settled' => true, 'base' => 1, 'id' => self::newId(), 'holder' => $id, 'text' => 'x'];
+            $this->json($verb, "/plans/{$own->id}/comments/{$id}{$act}", $body)->assertNotFound();
+        }
+        $answer = ['id' => self::newId(), 'topic' => $topic, 'body' => 'An answer', 'thread' => $id];
+        $this->postJson("/plans/{$own->id}/comments", $answer)->assertNotFound();
+        self::assertSame(1, Comment::query()->whereIn('plan_id', [$own->id, $this->row->id])->count());
+    }
+
     // ---- Votes
 
     public function testAVoteIsCountedInTheOpenOrInSecretUntilItIsClosed(): void

@@ -212,7 +212,8 @@ final class DoorsTest extends TestCase
             }
             $limited[] = $name = implode(' ', [$route->methods()[0], $route->uri()]);
             $address = '/' . strtr($route->uri(), ['{plan}' => $this->row->id, '{token}' => str_repeat('a', 40)]
-                + ['{end}' => str_repeat('A', 26), '{comment}' => self::newId(), '{user}' => '1', '{picture}' => str_repeat('a', 64)]);
+                + ['{end}' => str_repeat('A', 26), '{picture}' => str_repeat('a', 64), '{user}' => '1']
+                + array_fill_keys(['{comment}', '{vote}'], self::newId()));
             Cache::flush();
             \in_array('guest', $route->gatherMiddleware(), true) ? Auth::logout() : $this->actingAs($this->user);
             $answers = array_map(

@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { expect } from '@playwright/test';
 import { findings, planOf, share, test, Writer } from './writer.js';
 
@@ -268,5 +269,41 @@ test('one section alone, with the text before and after in reach; a section with
     await expect.poll(() => headings(page)).toEqual(['2 Tide']);
     await expect(page.getByRole('button', { name: /^↓/ })).toBeHidden();
     expect(await findings(page)).toEqual([]);
+    expect(writer.problems).toEqual([]);
+});
+
+test('marked text reaches over several sections and is copied; words stand beside the target; everything prints', async ({ page, context }) => {
+    await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+    const writer = new Writer(page);
+    await writer.signUp();
+    const sections = Array.from({ length: 300 }, (_, i) => `# Wall ${i + 1}\n\nThe text of wall ${i + 1} stands here.\n`);
+    await writer.anotherPlan('Walls', ...sections);
+    await writer.mark(/^2 Wall 2/);
+    await writer.type('t', '200', '[Enter]');
+    await writer.saved();
+    await writer.view('Draft');
+    await expect(region(page, '2 Wall 2').locator('.draft-words')).toHaveText('7 of 200');
+    // By the mouse, from amid one section to amid another.
+    const box = (n) => region(page, `${n} Wall ${n}`).locator('.read p').boundingBox();
+    const [from, to] = [await box(1), await box(3)];
+    await page.mouse.move(from.x + 60, from.y + 8);
+    await page.mouse.down();
+    await page.mouse.move(to.x + 90, to.y + 8, { steps: 6 });
+    await page.mouse.up();
+    await page.keyboard.press('Control+c');
+    const copied = await page.evaluate(() => navigator.clipboard.readText());
+    expect(copied).toContain('The text of wall 2 stands here.');
+    expect(copied).toContain('wall 1 stands here.');
+    expect(copied).not.toContain('The text of wall 4');
+    await region(page, '2 Wall 2').locator('.read').click();
+    await expect(page.locator('#draft-here')).toHaveText('7 of 200 words here');
+    await writer.type('[Escape]');
+    // On paper stands all of it, also what was never in sight.
+    const file = `storage/framework/testing/print-${process.pid}.pdf`;
+    await page.pdf({ path: file });
+    const printed = execFileSync('pdftotext', ['-raw', file, '-'], { maxBuffer: 1e8 }).toString().replace(/\s+/g, ' ');
+    for (const n of [1, 150, 300]) {
+        expect(printed).toContain(`The text of wall ${n} stands here.`);
+    }
     expect(writer.problems).toEqual([]);
 });

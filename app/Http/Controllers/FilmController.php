@@ -72,7 +72,20 @@ final class FilmController
             'to' => $to,
             'times' => array_map(fn(int $seq): string => $this->history->time($plan, $seq)->setTimezone($zone)->format('j F Y, H:i'), [$from, $to]),
             'versions' => $this->history->versions($plan),
+            'points' => $this->points($plan, $zone),
         ]);
+    }
+
+    /** @return array<int, string> moments that can be compared: kept versions, then steps, the newest first */
+    private function points(Plan $plan, string $zone): array
+    {
+        $points = array_map(static fn(string $name): string => "“{$name}”", $this->history->versions($plan));
+        foreach ($this->history->steps($plan) as $step) {
+            $says = mb_strimwidth($step['says'], 0, 60, '…');
+            $points += [$step['seq'] => "{$step['at']->copy()->setTimezone($zone)->format('j F, H:i')}: {$says}"];
+        }
+
+        return $points;
     }
 
     /** Who did what, for the owner. */

@@ -35,27 +35,9 @@ final class HistoryController
             'steps' => $steps,
             'versions' => $versions,
             'since' => Visits::begin($user, $plan)['since'],
-            'points' => self::points($steps, $versions, $user->time_zone),
             'zone' => $user->time_zone,
             'isFirstPage' => $before === PHP_INT_MAX,
         ]);
-    }
-
-    /**
-     * @param list<array{seq: int, says: string, by: string, at: \Illuminate\Support\Carbon, changes: int}> $steps
-     * @param array<int, string>                                                                              $versions
-     *
-     * @return array<int, string> moments that can be compared: kept versions, and steps, the newest first
-     */
-    private static function points(array $steps, array $versions, string $zone): array
-    {
-        $points = array_map(static fn(string $name): string => "“{$name}”", $versions);
-        foreach ($steps as $step) {
-            $says = mb_strimwidth($step['says'], 0, 60, '…');
-            $points += [$step['seq'] => "{$step['at']->copy()->setTimezone($zone)->format('j F, H:i')}: {$says}"];
-        }
-
-        return $points;
     }
 
     /** What was done between two points, to be played back. */

@@ -8,7 +8,7 @@ import { TopicFields } from './topic-fields.js';
 const ACTS = [
     ['openNote', 'moveUp', 'moveDown', 'inward', 'outward', 'moveTo', 'toAnotherPlan', 'loosen'],
     ['foldIn', 'dissolve', 'joinAbove', 'relate', 'sortOut', 'duplicate'],
-    ['sayAbout', 'focusBranch', 'dimRest', 'markMore', 'handOverBranch', 'keepPattern', 'setPattern', 'takeInBelow', 'remove'],
+    ['sayAbout', 'copyLink', 'focusBranch', 'dimRest', 'markMore', 'handOverBranch', 'keepPattern', 'setPattern', 'takeInBelow', 'remove'],
 ];
 /** Where a new topic goes, seen from another: above it is a parent around it. */
 const NEW = ['addBefore', 'addAfter', 'addInside', 'wrap'];

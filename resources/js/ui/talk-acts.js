@@ -101,9 +101,8 @@ export class TalkActs {
     }
 
     /** @param {string} id */
-    async copyLink(id) {
-        await navigator.clipboard?.writeText(`${location.origin}${this.session.address}#comment=${id}`).catch(() => null);
-        say('The link to this comment is copied.');
+    copyLink(id) {
+        return this.page.copyAddress(`comment=${id}`);
     }
 
     /** @param {import('../state/talk.js').Comment} head */

@@ -87,6 +87,7 @@ declare module './going.js' {
         state: ViewState;
         talk: import('../ui/talk-panel.js').TalkPanel;
         strip: import('../ui/strip.js').StripBar;
+        address: string;
         view: string | null;
         show(view: string, remember?: boolean): Promise<void>;
         commit(): void;

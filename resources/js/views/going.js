@@ -1,5 +1,6 @@
 import { around } from '../lib/dom.js';
 import { ROOT } from '../state/plan.js';
+import { say } from '../ui/toast.js';
 
 /** Ways from the page to somewhere else: to a topic, to a note, to another page of ours, when what was written has gone out. */
 export class Going {
@@ -52,6 +53,13 @@ export class Going {
             this.outline.goTo(id);
         }
         this.note.open(id);
+    }
+
+    /** The address that leads to something in the plan is copied, to be given to others. @param {string} what as `topic=…` */
+    async copyAddress(what) {
+        const view = this.view === 'map' ? '/map' : '';
+        await navigator.clipboard?.writeText(`${location.origin}${this.address}${view}#${what}`).catch(() => null);
+        say('The link is copied.');
     }
 
     /** What another page, or a link, asks for: a command (`#do=…`), a topic, its note (`#note=…`), or a comment. */

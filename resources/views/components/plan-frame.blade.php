@@ -37,7 +37,7 @@
             @if ($isLive())
                 <button class="pill" type="button" id="open-share">Share</button>
             @else
-                <a class="pill" href="{{ $doing('share') }}">Share</a>
+                <a class="pill share-away" href="{{ $doing('share') }}">Share</a>
             @endif
             <a class="primary" href="{{ route('hand-over', $plan) }}" @if ($current === 'hand-over') aria-current="page"
                 @endif>Hand over</a>
@@ -59,6 +59,7 @@
             <a role="menuitem" href="{{ $doing('keepVersion') }}" data-command="keepVersion" @if ($reads) hidden @endif>Keep this version…</a>
             <a role="menuitem" href="{{ $doing('keepPattern') }}" data-command="keepPattern">Keep as a pattern…</a>
             <hr>
+            <a role="menuitem" href="{{ $doing('share') }}" data-command="share">Share…</a>
             @can('manage', $plan)<a role="menuitem" href="{{ route('plan.handouts', $plan) }}">Give out as copies…</a>@endcan
             <a role="menuitem" href="{{ $doing('votes') }}" data-command="votes">Votes…</a>
             <a role="menuitem" href="{{ $doing('showKeys') }}" data-command="showKeys">All keys <small>?</small></a>

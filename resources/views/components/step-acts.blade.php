@@ -1,6 +1,8 @@
 @props(['plan', 'seq', 'name', 'isNow' => false])
 <span class="step-acts">
     <a class="plain" href="{{ route('plan.version', [$plan, $seq]) }}" aria-label="Read the plan as it was: {{ $name }}">Read</a>
+    @unless ($isNow)<a class="plain" href="{{ route('plan.sides', [$plan, 'from' => $seq]) }}"
+        aria-label="Compare with now: {{ $name }}">Compare</a>@endunless
     @if ($isNow)
         <span class="hint">as it is now</span>
     @elsecan('update', $plan)

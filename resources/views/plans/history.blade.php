@@ -15,9 +15,6 @@
         @if ($since < $plan->revision)<a class="plain" href="{{ route('plan.sides', [$plan, 'from' => $since]) }}">What is new since my last
             visit</a>@endif
         @can('manage', $plan)<a class="plain" href="{{ route('plan.work', $plan) }}">Who did what</a>@endcan</p>
-    <form class="sides-of" action="{{ route('plan.sides', $plan) }}"><label>Side by side <select class="box" name="from">@foreach ($points as $seq => $name)<option value="{{ $seq }}">{{ $name }}</option>@endforeach</select></label><label>and <select class="box"
-        name="to"><option value="{{ $plan->revision }}">Now</option>@foreach ($points as $seq => $name)<option
-        value="{{ $seq }}">{{ $name }}</option>@endforeach</select></label><button class="plain">Compare</button></form>
     <x-said/>
     @can('update', $plan)
     <form class="keep-version" method="post" action="{{ route('plan.history', $plan) }}">

@@ -9,6 +9,9 @@
     <h1>Side by side</h1>
     <p class="hint">{{ $count === 0 ? 'No title and no text differs.' : ($count === 1 ? 'One topic differs' : number_format($count) . ' topics differ')
         . (count($sides) < $count ? '; the first ' . count($sides) . ' are shown.' : '.') }}</p>
+    <form class="sides-of" action="{{ route('plan.sides', $plan) }}"><label>Side by side <select class="box" name="from">@foreach ($points as $seq => $name)<option value="{{ $seq }}" @selected($seq === $from)>{{ $name }}</option>@endforeach</select></label><label>and <select
+        class="box" name="to"><option value="{{ $plan->revision }}">Now</option>@foreach ($points as $seq => $name)<option
+        value="{{ $seq }}" @selected($seq === $to)>{{ $name }}</option>@endforeach</select></label><button class="plain">Compare</button></form>
     <div class="sides-head"><h2>{{ $named($from, $times[0]) }}</h2><h2>{{ $to === $plan->revision ? 'Now' : $named($to, $times[1]) }}</h2></div>
     @foreach ($sides as $one)
         <section class="side-row" aria-label="{{ $one['after'] ?: $one['before'] }}">

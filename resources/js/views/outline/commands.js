@@ -85,6 +85,7 @@ export function rowCommands(outline) {
         finishWork: row(() => page.work.toggleDone(outline.markedInOrder())),
         openMenu: row((/** @type {{id: string, anchor: any}} */ { id, anchor }) => menu.open(id, anchor)),
         sayAbout: row((/** @type {{id: string}} */ { id }) => page.talk.say(id)),
+        copyLink: row((/** @type {{id: string}} */ { id }) => page.copyAddress(`topic=${id}`)),
         focusBranch: row((/** @type {{id: string}} */ { id }) => looks.toggle(id, false)),
         dimRest: row((/** @type {{id: string}} */ { id }) => looks.toggle(id, true)),
         showKeys: some(() => page.keys.open()),
