@@ -53,7 +53,7 @@ final class SampleTogether
             DB::table('operations')->where('plan_id', $row->id)->where('seq', $row->revision)->update(['at' => $at]);
             $today = ['plan_id' => $row->id, 'user_id' => $people[$step['by']]->id, 'day' => $people[$step['by']]->today()];
             foreach (DB::table('written_words')->where($today)->get() as $words) {
-                $day = ['day' => $at->format('Y-m-d')] + array_intersect_key((array) $words, ['plan_id' => 1, 'user_id' => 1, 'section_id' => 1]);
+                $day = ['day' => $at->format('Y-m-d'), 'section_id' => $words->section_id] + $today;
                 $known = DB::table('written_words')->where($day)->first();
                 DB::table('written_words')->updateOrInsert(
                     $day,

@@ -297,8 +297,8 @@ final class CommentsTest extends TestCase
         $own = $this->start('Own', $this->ben);
         $this->actingAs($this->ben);
         $topic = app(\App\Store\PlanStore::class)->load($own)->parts(Plan::ROOT)[0];
-        foreach (['patch' => '', 'delete' => '', 'post' => '/settle', 'take' => '/take', 'decline' => '/decline', 'files' => '/files'] as $verb => $act) {
-            $verb = \in_array($verb, ['patch', 'delete'], true) ? $verb : 'post';
+        $acts = [['patch', ''], ['delete', ''], ['post', '/settle'], ['post', '/take'], ['post', '/decline'], ['post', '/files']];
+        foreach ($acts as [$verb, $act]) {
             $body = ['body' => 'Mine', 'settled' => true, 'base' => 1, 'id' => self::newId(), 'holder' => $id, 'text' => 'x'];
             $this->json($verb, "/plans/{$own->id}/comments/{$id}{$act}", $body)->assertNotFound();
         }

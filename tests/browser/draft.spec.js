@@ -285,6 +285,7 @@ test('marked text reaches over several sections and is copied; words stand besid
     await expect(region(page, '2 Wall 2').locator('.draft-words')).toHaveText('7 of 200');
     // By the mouse, from amid one section to amid another.
     const box = (n) => region(page, `${n} Wall ${n}`).locator('.read p').boundingBox();
+    await expect(region(page, '3 Wall 3').locator('.read p')).toBeVisible();
     const [from, to] = [await box(1), await box(3)];
     await page.mouse.move(from.x + 60, from.y + 8);
     await page.mouse.down();
@@ -295,7 +296,8 @@ test('marked text reaches over several sections and is copied; words stand besid
     expect(copied).toContain('The text of wall 2 stands here.');
     expect(copied).toContain('wall 1 stands here.');
     expect(copied).not.toContain('The text of wall 4');
-    await region(page, '2 Wall 2').locator('.read').click();
+    await region(page, '2 Wall 2').locator('.draft-title').click();
+    await writer.type('[Enter]');
     await expect(page.locator('#draft-here')).toHaveText('7 of 200 words here');
     await writer.type('[Escape]');
     // On paper stands all of it, also what was never in sight.

@@ -191,6 +191,8 @@ test('what is typed while a note is still on its way is kept, even when one leav
 });
 
 test('a page in view asks every three seconds whether something has changed, a hidden one every thirty', async ({ page }) => {
+    // Where there is no stream.
+    await page.addInitScript(() => { delete window.EventSource; });
     await page.clock.install();
     await planOf(page, 'Polling', 'A');
     // From here on time passes only as the test says, however slow the machine is.

@@ -6,6 +6,8 @@ ROOT=$(cd "$(dirname "$0")/../.." && pwd)
 . "$ROOT/bin/lib.sh"
 cd "$ROOT"
 unset DB_HOST DB_PORT DB_DATABASE DB_USERNAME DB_PASSWORD DB_SOCKET
+# It has no stream of news: its pages ask.
+export EMBREL_STREAM_URL=
 FOLDER="$ROOT/storage/mariadb-outage"
 rm -rf "$FOLDER"
 database() { unset DB_HOST; start_database "$FOLDER" embrel_outage >&2; }

@@ -1,5 +1,8 @@
 import { dyeOfPerson, initials } from './work.js';
 
+/** Which signs are of what is beside the plan. */
+export const BESIDE = new Set(['said', 'fresh', 'here']);
+
 /**
  * What is known of topics beside the plan: what is said about them, what is new to the person, and who is there.
  * It is no part of the plan, and stands in no answer about it.

@@ -1,9 +1,9 @@
+import { BESIDE } from '../../state/beside.js';
 import { svg } from '../../map/draw.js';
 import { colour } from '../../ui/element.js';
 
-/** Which signs stand beside a topic of the map over what PHP has drawn. */
-const SHOWN = new Set(['said', 'fresh', 'here']);
-const SIZE = 8;
+const SIZE = 7;
+const BUBBLE = 'M-7-6h14a2 2 0 0 1 2 2v6a2 2 0 0 1-2 2h-8l-5 4v-4h-1a2 2 0 0 1-2-2v-6a2 2 0 0 1 2-2z';
 
 /**
  * Signs of what is beside the plan, over the end of a label: how much is said, what is new, who is there.
@@ -12,7 +12,7 @@ const SIZE = 8;
  * @param {import('../../state/labels.js').Sign[]} signs
  */
 export function markLeaf(node, shape, signs) {
-    const shown = signs.filter(({ which }) => SHOWN.has(which));
+    const shown = signs.filter(({ which }) => BESIDE.has(which));
     const key = JSON.stringify([shown, shape.textX, shape.width, shape.height]);
     const known = node.querySelector('.beside-signs');
     if ((known?.getAttribute('data-key') ?? '') === (shown.length ? key : '')) {
@@ -21,13 +21,13 @@ export function markLeaf(node, shape, signs) {
     known?.remove();
     if (shown.length) {
         const box = svg('g', { class: 'beside-signs', 'aria-hidden': 'true', 'data-key': key });
-        shown.forEach(({ which, text, dye }, i) => {
+        shown.forEach(({ which, dye }, i) => {
             const at = svg('g', {
                 class: `beside-sign is-${which}`,
                 transform: `translate(${shape.textX + shape.width + 4 - i * (2 * SIZE + 1)} ${-shape.height / 2 - 2})`,
                 '--d': dye ? colour(dye) : null,
             });
-            at.append(svg('circle', { r: SIZE }), svg('text', { y: 3, 'text-anchor': 'middle' }, which === 'fresh' ? '•' : text));
+            at.append(which === 'said' ? svg('path', { d: BUBBLE }) : svg('circle', { r: which === 'fresh' ? SIZE - 2 : SIZE }));
             box.append(at);
         });
         node.append(box);

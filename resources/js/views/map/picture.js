@@ -1,3 +1,4 @@
+import { BESIDE } from '../../state/beside.js';
 import { signsOf } from '../../state/labels.js';
 import { byId } from '../../lib/dom.js';
 import { counted } from '../../lib/counted.js';
@@ -141,11 +142,12 @@ export class Picture extends Canvas {
             const said = [
                 shape.number,
                 topic.title || 'Untitled topic',
-                ...signs.map(({ text }) => text),
+                ...signs.filter(({ which }) => !BESIDE.has(which)).map(({ text }) => text),
                 words ? counted(words, 'word') : '',
                 topic.flag && 'flagged',
                 topic.noted && 'with a note',
                 shape.inside && `${shape.inside} inside`,
+                ...signs.filter(({ which }) => BESIDE.has(which)).map(({ says }) => says),
             ]
                 .filter(Boolean)
                 .join(' ');

@@ -1,5 +1,6 @@
 import { childrenOf } from '../../lib/dom.js';
 import { counted, figures } from '../../lib/counted.js';
+import { BESIDE } from '../../state/beside.js';
 import { signsOf } from '../../state/labels.js';
 import { classes, colour, element, icon, setAttributes } from '../../ui/element.js';
 
@@ -125,14 +126,16 @@ export function fillRow(node, tree, id, { level, loose, isLast, isActive, isMark
  * @param {number} words
  */
 function said(tree, topic, name, related, inside, words) {
+    const signs = signsOf(tree, topic);
     return [
         topic.label,
         name,
-        ...signsOf(tree, topic).map(({ says }) => says),
+        ...signs.filter(({ which }) => !BESIDE.has(which)).map(({ says }) => says),
         related ? counted(related, 'relation') : '',
         inside ? `${inside} inside` : '',
         words ? counted(words, 'word') : '',
         topic.noted ? 'with a note' : '',
+        ...signs.filter(({ which }) => BESIDE.has(which)).map(({ says }) => says),
     ]
         .filter(Boolean)
         .join(' ');
@@ -145,9 +148,9 @@ function showSigns(box, signs) {
         box.dataset.are = are;
         box.replaceChildren(
             ...signs.map(({ which, text, flag, dye }) =>
-                // Who is there is told by name: the letters are a picture of it.
-                which === 'here'
-                    ? element('span', { class: 'k here', 'data-sign': text, '--d': dye && colour(dye) })
+                // What is beside the plan is told in words, behind all that is read here: this is a picture of it.
+                BESIDE.has(which)
+                    ? element('span', { class: `k ${which}`, 'data-sign': text, '--d': dye && colour(dye) })
                     : element('span', { class: `k ${which}`, 'data-flag': flag, '--d': dye && colour(dye) }, ` ${text}`),
             ),
         );
