@@ -187,7 +187,7 @@ await main.keyboard.press('Escape');
 await main.getByRole('button', { name: 'Close the note' }).click();
 await gather(main);
 await shot(main, 'gather');
-for (const [title, arrangement, name, note] of [['Bringing Back the Tide', 'Spine', 'map', true], ['A Year at the Bell Foundry', 'Round', 'map-round', false]]) {
+for (const [title, arrangement, name, note] of [['A Year at the Bell Foundry', 'Round', 'map-round', false], ['Bringing Back the Tide', 'Spine', 'map', true]]) {
     await map(main, title, arrangement, note);
     await shot(main, name);
     await main.getByRole('button', { name: 'Close the note' }).click({ timeout: 500 }).catch(() => {});
