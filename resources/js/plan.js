@@ -86,6 +86,10 @@ function compose(data) {
     page.patterns = new Patterns(page);
     page.sharing = new Sharing(session);
     page.talk = new TalkPanel(page, new Talking(session, new Talk(data.fresh.talk), () => page.talk.draw()));
+    const narrow = matchMedia('(max-width: 32.5em)');
+    const fit = () => (tree.beside.isNarrow = narrow.matches);
+    narrow.addEventListener('change', () => (fit(), page.outline.draw()));
+    fit();
     page.here = new HereNow(page);
     page.fresh = new Fresh(page);
     page.votes = new Votes(page);

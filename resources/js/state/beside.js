@@ -13,6 +13,8 @@ export class Beside {
         this.said = new Map();
         /** Topics that others have changed since one was there. @type {ReadonlySet<string>} */
         this.fresh = new Set();
+        /** Whether the screen has little room beside a title. */
+        this.isNarrow = false;
         /** Topic → who is there, by name. @type {ReadonlyMap<string, string[]>} */
         this.here = new Map();
     }

@@ -46,6 +46,12 @@ export function signsOf(tree, topic) {
     return [...signs, ...signsOfWork(topic), ...tree.beside.signs(topic.id)];
 }
 
+/** Signs for which a narrow screen has no room beside a title; they are told in the name of the row all the same. */
+const WIDE = new Set(['label', 'due', 'due-soon', 'done']);
+
+/** What of that is shown in a row. @param {import('./plan.js').Tree} tree @param {import('./topics.js').Topic} topic */
+export const rowSigns = (tree, topic) => signsOf(tree, topic).filter(({ which }) => !tree.beside.isNarrow || !WIDE.has(which));
+
 /**
  * Labels put on topics and taken off, as the server does it.
  * @param {string[]} labels @param {string[]} put @param {string[]} take

@@ -1,7 +1,7 @@
 import { childrenOf } from '../../lib/dom.js';
 import { counted, figures } from '../../lib/counted.js';
 import { BESIDE } from '../../state/beside.js';
-import { signsOf } from '../../state/labels.js';
+import { rowSigns, signsOf } from '../../state/labels.js';
 import { classes, colour, element, icon, setAttributes } from '../../ui/element.js';
 
 /**
@@ -102,7 +102,7 @@ export function fillRow(node, tree, id, { level, loose, isLast, isActive, isMark
         title.title = topic.title.length > 60 ? topic.title : '';
         title.classList.toggle('is-empty', untitled);
     }
-    showSigns(signs, signsOf(tree, topic));
+    showSigns(signs, rowSigns(tree, topic));
     show(related, relations ? ` ${relations} ${relations === 1 ? 'relation' : 'relations'}` : '');
     show(inside, folded ? ` ${tree.branch(id).length - 1} inside` : '');
     const [menu, note, count, floret] = childrenOf(meta);

@@ -1,4 +1,4 @@
-import { signsOf } from '../../state/labels.js';
+import { rowSigns } from '../../state/labels.js';
 import { byId, putNext } from '../../lib/dom.js';
 import { element } from '../../ui/element.js';
 import { buildRow, fillRow } from './row.js';
@@ -77,7 +77,7 @@ export class Rows {
         // What stands beside the title in its row: its signs, its relations, and how many are folded away.
         const { gap, meta } = this.sizes;
         const beside =
-            signsOf(this.tree, topic).reduce((sum, { which, text }) => sum + gap + this.wrapping.sign(text) + MORE[which] * this.unit, 0) +
+            rowSigns(this.tree, topic).reduce((sum, { which, text }) => sum + gap + this.wrapping.sign(text) + MORE[which] * this.unit, 0) +
             (this.relatedTo(id) ? gap + this.wrapping.sign('88 relations') : 0) +
             (this.outline.folds.has(id) && this.tree.partsOf(id).length ? gap + this.wrapping.sign('888 inside') : 0);
         return this.wrapping.lines(
