@@ -27,6 +27,8 @@ export class Fresh {
         this.sight = new IntersectionObserver((entries) => this.sighted(entries), { root: byId('draft'), threshold: 0.1 });
         /** @type {Map<Element, ReturnType<typeof setTimeout>>} */
         this.reading = new Map();
+        /** Sections of the draft that are new. @type {Set<Element>} */
+        this.watched = new Set();
         this.draw();
     }
 
@@ -100,15 +102,21 @@ export class Fresh {
 
     /** In the draft what is new is seen when it has been read. */
     watch() {
-        this.sight.disconnect();
-        this.reading.forEach((timer) => clearTimeout(timer));
-        this.reading.clear();
-        if (this.page.view === 'draft') {
-            for (const id of this.topics) {
-                const section = document.querySelector(`#draft [data-topic="${id}"]`);
-                section && this.sight.observe(section);
-            }
+        const wanted = new Set();
+        for (const id of this.page.view === 'draft' ? this.topics : []) {
+            const section = document.querySelector(`#draft [data-topic="${id}"]`);
+            section && wanted.add(section);
         }
+        // What is being read goes on being read, however often the page is drawn meanwhile.
+        for (const section of [...this.watched].filter((one) => !wanted.has(one))) {
+            this.sight.unobserve(section);
+            clearTimeout(this.reading.get(section));
+            this.reading.delete(section);
+        }
+        for (const section of [...wanted].filter((one) => !this.watched.has(one))) {
+            this.sight.observe(section);
+        }
+        this.watched = wanted;
     }
 
     /** @param {IntersectionObserverEntry[]} entries */

@@ -77,6 +77,11 @@ export class TalkPanel extends TalkActs {
 
     // ---- What is drawn
 
+    /** The plan has changed: what is spoken of may be called otherwise, or have gone. */
+    told() {
+        this.isOpen && this.draw();
+    }
+
     /** Something was said, or the plan has changed. */
     draw() {
         this.places.count();

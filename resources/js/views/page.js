@@ -212,7 +212,7 @@ export class Page extends Anywhere {
         this.keeping.soon();
         this.views.all.forEach((view) => view.told(answer));
         this.draw();
-        [this.find, this.note].forEach((one) => one.told(answer));
+        [this.find, this.note, this.talk].forEach((one) => one.told(answer));
         this.labels.told();
         if (byOthers) {
             this.views.all.forEach((view) => view.toldByOthers());
