@@ -284,7 +284,13 @@ test('marked text reaches over several sections and is copied; words stand besid
     await writer.view('Draft');
     await expect(region(page, '2 Wall 2').locator('.draft-words')).toHaveText('7 of 200');
     // By the mouse, from amid one section to amid another.
-    const box = (n) => region(page, `${n} Wall ${n}`).locator('.read p').boundingBox();
+    // Sections are drawn anew while their texts come in.
+    const box = async (n) => {
+        let found = null;
+        await expect.poll(async () => (found = await region(page, `${n} Wall ${n}`).locator('.read p').boundingBox())).not.toBeNull();
+        return found;
+    };
+    await expect(region(page, '300 Wall 300')).toContainText('The text of wall 300');
     await expect(region(page, '3 Wall 3').locator('.read p')).toBeVisible();
     const [from, to] = [await box(1), await box(3)];
     await page.mouse.move(from.x + 60, from.y + 8);
