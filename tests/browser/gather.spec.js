@@ -222,7 +222,15 @@ test('a second button on an idea, and a long press, open what can be done with i
     const context = await browser.newContext({ storageState: await page.context().storageState(), viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
     const phone = await context.newPage();
     await phone.goto(page.url());
-    const box = await phone.getByRole('option', { name: /Mud/ }).boundingBox();
+    // A finger comes down on a page that has come to rest.
+    let box = null;
+    const standsStill = async () => {
+        const before = JSON.stringify(box);
+        await phone.waitForTimeout(100);
+        box = await phone.getByRole('option', { name: /Mud/ }).boundingBox();
+        return box !== null && JSON.stringify(box) === before;
+    };
+    await expect.poll(standsStill).toBe(true);
     const touch = await context.newCDPSession(phone);
     await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [{ x: box.x + 40, y: box.y + box.height / 2 }] });
     await expect(phone.getByRole('dialog', { name: /Mud/ })).toBeVisible();

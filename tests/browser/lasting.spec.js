@@ -93,8 +93,14 @@ test.describe('a server that goes away', () => {
 });
 
 test('an expired session asks to sign in again, and then sends what was kept', async ({ page, context }) => {
+    // An answer still under way would set the session's cookie anew after it was cleared.
+    const underWay = new Set();
+    page.on('request', (request) => request.resourceType() !== 'eventsource' && underWay.add(request));
+    page.on('requestfinished', (request) => underWay.delete(request));
+    page.on('requestfailed', (request) => underWay.delete(request));
     const writer = await planOf(page, 'Expired', 'A');
     await writer.mark(/1 A/);
+    await expect.poll(() => underWay.size).toBe(0);
     writer.expectRefused(/^4(?:01|19) /);
     await context.clearCookies();
     await writer.type('[Enter]', '[End]', ' and more', '[Enter]', 'B', '[Escape]');
