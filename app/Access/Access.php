@@ -43,14 +43,6 @@ final class Access
         );
     }
 
-    /** @return list<string> the names of all who can see a plan, its owner first */
-    public static function people(Plan $plan): array
-    {
-        $names = $plan->shares()->join('users', 'users.id', '=', 'shares.user_id')->orderBy('users.name')->pluck('users.name')->all();
-
-        return array_values(array_unique([$plan->owner->name ?? '', ...$names]));
-    }
-
     /** Whom a plan goes to when its owner leaves: of those who may most, the one who has been there longest. */
     public static function heir(Plan $plan): ?User
     {

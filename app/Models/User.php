@@ -25,6 +25,9 @@ final class User extends Authenticatable
 {
     use Notifiable;
 
+    /** What one is called of whom no account is left. */
+    public const GONE = 'A deleted account';
+
     protected $table = 'users';
 
     /** Sessions that are to stay are kept longer; there is no second way in. */

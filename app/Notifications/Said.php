@@ -18,6 +18,9 @@ final class Said extends Notification implements ShouldQueue
 {
     use Queueable;
 
+    /** @var list<string> what the letter tells */
+    private array $told = [];
+
     /** @param string|null $notice null: all that waits for the letter of the day */
     public function __construct(private readonly ?string $notice) {}
 
@@ -36,7 +39,7 @@ final class Said extends Notification implements ShouldQueue
     public function toMail(User $user): MailMessage
     {
         $notices = $this->notices($user);
-        Notices::mailed(array_column($notices, 'id'));
+        $this->told = array_column($notices, 'id');
         $off = URL::signedRoute('letters.off', ['user' => $user->id]);
         $first = $notices[0] ?? ['says' => '', 'title' => ''];
         $count = \count($notices);
@@ -49,6 +52,12 @@ final class Said extends Notification implements ShouldQueue
                 $mail->getHeaders()->addTextHeader('List-Unsubscribe-Post', 'List-Unsubscribe=One-Click');
             })
             ->text('mail.said', ['notices' => $notices, 'off' => $off]);
+    }
+
+    /** Told it is when the letter has gone out: one that the post does not take is sent again. */
+    public function afterSending(): void
+    {
+        Notices::mailed($this->told);
     }
 
     /** @return list<array{id: string, says: string, plan: string, title: string, body: string, comment: string}> */

@@ -24,7 +24,7 @@ final class Comments
      * @param array{text: string, nth: int}|null $words of the note that it is about, and how often they stand in it before
      *
      * @throws \DomainException with a sentence for the person
-     * @throws NotThere         where the topic, or what it answers, is not in the plan
+     * @throws NotThere         where the topic, or what it answers, is not in the plan; or the id is that of a comment elsewhere
      */
     public static function say(
         Plan $plan,
@@ -36,13 +36,19 @@ final class Comments
         ?array $words = null,
         ?Suggestion $suggestion = null,
     ): Comment {
-        $said = compact('id', 'topic', 'body', 'thread', 'words', 'suggestion');
-
-        return self::changing($plan, static function (int $stamp) use ($plan, $by, $said): Comment {
-            ['id' => $id, 'topic' => $topic, 'body' => $body, 'thread' => $thread, 'words' => $words, 'suggestion' => $suggestion] = $said;
-            $known = self::query($plan)->where('id', $id)->first();
+        return self::changing($plan, static function (int $stamp) use (
+            $plan,
+            $by,
+            $id,
+            $topic,
+            $body,
+            $thread,
+            $words,
+            $suggestion,
+        ): Comment {
+            $known = Comment::query()->where('id', $id)->first();
             if ($known !== null) {
-                return $known;
+                return $known->plan_id === $plan->id ? $known : throw new NotThere();
             }
             if (self::query($plan)->count() >= Limits::COMMENTS) {
                 throw new \DomainException('A plan holds at most ' . number_format(Limits::COMMENTS) . ' comments.');
@@ -161,6 +167,30 @@ final class Comments
         $found = self::query($plan)->where('id', $id)->whereNull('taken_back_at')->first();
 
         return $found ?? throw new NotThere();
+    }
+
+    /**
+     * What is said and not settled.
+     *
+     * @return list<non-empty-list<Comment>> in the order in which it was begun, answers behind what they answer
+     */
+    public static function open(string $plan): array
+    {
+        $threads = [];
+        /** @var Comment $one */
+        foreach (Comment::query()->where('plan_id', $plan)->orderBy('created_at')->orderBy('id')->get() as $one) {
+            $threads[$one->thread_id ?? $one->id][] = $one;
+        }
+        $open = [];
+        foreach ($threads as $id => $said) {
+            $isSettled = array_filter($said, static fn(Comment $one): bool => $one->id === $id && $one->settled_at !== null) !== [];
+            $standing = array_values(array_filter($said, static fn(Comment $one): bool => $one->taken_back_at === null));
+            if (!$isSettled && $standing !== []) {
+                $open[] = $standing;
+            }
+        }
+
+        return $open;
     }
 
     /** The number of the next change of what is said; the plan's row is locked with it. */

@@ -44,7 +44,7 @@ final class History
             $steps[] = [
                 'seq' => (int) $last->seq,
                 'says' => $last->says,
-                'by' => $last->name ?? 'A deleted account',
+                'by' => $last->name ?? User::GONE,
                 'at' => Carbon::parse($last->at),
                 'changes' => \count($step),
             ];
@@ -89,7 +89,7 @@ final class History
                 'seq' => (int) $one->seq,
                 'step' => $one->step_id,
                 'says' => $one->says,
-                'by' => $one->name ?? 'A deleted account',
+                'by' => $one->name ?? User::GONE,
                 'at' => Carbon::parse($one->at)->toIso8601String(),
                 'did' => json_decode($one->difference, true, 512, JSON_THROW_ON_ERROR),
             ];

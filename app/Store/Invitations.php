@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use App\Access\Access;
 use App\Access\Role;
 use App\Models\Invitation;
 use App\Models\Plan;
 use App\Models\Share;
 use App\Models\User;
 use App\Notifications\Invited;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Notification;
@@ -75,14 +75,8 @@ final class Invitations
 
             return;
         }
-        $isIn = User::query()
-            ->where('email', $email)
-            ->where(static function (Builder $either) use ($plan): void {
-                $shares = Share::query()->where('plan_id', $plan->id)->select('user_id');
-                $either->where('id', $plan->owner_id)->orWhereIn('id', $shares);
-            })
-            ->exists();
-        if ($isIn) {
+        $person = User::query()->where('email', $email)->first();
+        if ($person !== null && Access::of($person, $plan) !== null) {
             throw new \DomainException("{$email} is in this plan already. What they may do is set in the list.");
         }
     }

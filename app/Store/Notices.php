@@ -19,7 +19,8 @@ final class Notices
     /** To all whom a new comment concerns: whoever it names, those whom it answers, and those who write in the plan. */
     public static function told(Plan $plan, Comment $comment, ?User $by): void
     {
-        $kinds = array_fill_keys(self::mention($plan, $comment, $by), NoticeKind::Mention);
+        $people = People::of($plan);
+        $kinds = array_fill_keys(self::mention($people, $comment, $by), NoticeKind::Mention);
         if ($comment->thread_id !== null) {
             $thread = DB::table('comments')
                 ->where('plan_id', $plan->id)
@@ -30,27 +31,30 @@ final class Notices
                 ->all();
             $kinds += array_fill_keys(array_map(intval(...), $thread), NoticeKind::Answer);
         }
-        foreach (People::of($plan) as $person) {
+        foreach ($people as $person) {
             if (\in_array($person['role'], ['owner', 'writes'], true)) {
                 $kinds += [$person['id'] => NoticeKind::Comment];
             }
         }
-        self::keep($plan, $comment, $by, array_intersect_key($kinds, array_flip(array_column(People::of($plan), 'id'))));
+        self::keep($plan, $comment, $by, array_intersect_key($kinds, array_flip(array_column($people, 'id'))));
     }
 
     /** To those whom a comment names since it was changed. */
     public static function mentioned(Plan $plan, Comment $comment, User $by): void
     {
         $before = DB::table('mentions')->where('comment_id', $comment->id)->pluck('user_id')->map(intval(...))->all();
-        $now = self::mention($plan, $comment, $by);
+        $now = self::mention(People::of($plan), $comment, $by);
         self::keep($plan, $comment, $by, array_fill_keys(array_diff($now, $before), NoticeKind::Mention));
     }
 
-    /** @return list<int> the people of the plan whom a comment names by @ and their name, which is kept */
-    private static function mention(Plan $plan, Comment $comment, ?User $by): array
+    /**
+     * @param list<array{id: int, name: string, role: string}> $people of the plan
+     *
+     * @return list<int> those whom a comment names by @ and their name, which is kept
+     */
+    private static function mention(array $people, Comment $comment, ?User $by): array
     {
         DB::table('mentions')->where('comment_id', $comment->id)->delete();
-        $people = People::of($plan);
         // Of two names of which one begins the other, the longer is meant.
         usort($people, static fn(array $a, array $b): int => mb_strlen($b['name']) <=> mb_strlen($a['name']));
         $text = mb_strtolower($comment->body);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Store;
 
 use App\Models\Plan as PlanRow;
+use App\Models\User;
 use Embrel\Film\Frame;
 use Embrel\Plan\Plan;
 use Illuminate\Support\Carbon;
@@ -56,7 +57,7 @@ final class PlanFilm
             $last = $one->step_id;
             $steps[] = [
                 'seq' => (int) $one->seq,
-                'by' => (string) ($one->name ?? 'A deleted account'),
+                'by' => (string) ($one->name ?? User::GONE),
                 'at' => Carbon::parse($one->at)->toIso8601String(),
                 'says' => (string) $one->says,
                 'kind' => self::kind((string) $one->type),
@@ -144,7 +145,7 @@ final class PlanFilm
             ->selectRaw('user_id, users.name, COUNT(DISTINCT step_id) AS steps, MAX(at) AS last');
         foreach ($steps->get() as $one) {
             $people[(int) $one->user_id] = [
-                'name' => (string) ($one->name ?? 'A deleted account'), 'steps' => (int) $one->steps, 'added' => 0, 'taken' => 0,
+                'name' => (string) ($one->name ?? User::GONE), 'steps' => (int) $one->steps, 'added' => 0, 'taken' => 0,
                 'sections' => [], 'last' => (string) $one->last,
             ];
         }

@@ -12,6 +12,7 @@ use Embrel\Draft\DraftChoices;
 use Embrel\Draft\MapChoices;
 use Embrel\Draft\Printed;
 use Embrel\Draft\Printing;
+use Embrel\Film\Frame;
 use Embrel\Layout\Map\Arrangement;
 use Embrel\Layout\Map\Look;
 use Embrel\Numbering\Numbering;
@@ -43,23 +44,15 @@ final class ReadPlan
     /** @return list<array{id: string, level: int, number: string, title: string, words: int, dye: string, kind: string}> */
     public function rows(string $home = Plan::ROOT): array
     {
-        $rows = [];
-        $dyes = [$home => 'slate'];
-        foreach ($this->plan->walk($home) as $id => $level) {
-            $topic = $this->plan->topic($id);
-            $dyes[$id] = $topic->dye->value ?? $dyes[(string) $this->plan->parent($id)];
-            $rows[] = [
-                'id' => $id,
-                'level' => $level,
-                'number' => $this->numbering->own($id),
-                'title' => $topic->title === '' ? 'Untitled' : $topic->title,
-                'words' => $topic->words,
-                'dye' => $dyes[$id],
-                'kind' => $topic->kind->value,
-            ];
-        }
-
-        return $rows;
+        return array_map(static fn(array $row): array => [
+            'id' => $row[0],
+            'level' => $row[1],
+            'number' => $row[2],
+            'title' => $row[3] === '' ? 'Untitled' : $row[3],
+            'words' => $row[6],
+            'dye' => $row[5],
+            'kind' => $row[4],
+        ], Frame::under($this->plan, $home, $this->numbering));
     }
 
     /** @return list<array<string, mixed>> the main sections, as they stand above the plan */
@@ -94,15 +87,11 @@ final class ReadPlan
      */
     public function comments(array $own): array
     {
-        $all = Comment::query()->where('plan_id', $this->link->plan_id)->whereNull('taken_back_at')->whereNull('settled_at');
-        /** @var list<Comment> $shown */
-        $shown = ($this->link->shows_comments ? $all : $all->whereIn('id', $own))->orderBy('created_at')->orderBy('id')->get()->all();
-        $heads = array_flip(array_column($shown, 'id'));
-        $at = static fn(Comment $one): int => $heads[$one->thread_id ?? $one->id] ?? 0;
-        usort($shown, static fn(Comment $a, Comment $b): int => $at($a) <=> $at($b));
         $byTopic = [];
-        foreach ($shown as $one) {
-            $byTopic[$one->topic_id][] = $one;
+        foreach (array_merge(...Comments::open($this->link->plan_id)) as $one) {
+            if ($this->link->shows_comments || \in_array($one->id, $own, true)) {
+                $byTopic[$one->topic_id][] = $one;
+            }
         }
 
         return $byTopic;

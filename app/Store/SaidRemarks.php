@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Store;
 
-use App\Models\Comment;
 use App\Models\Plan;
 use Embrel\Document\Remark;
 
@@ -14,20 +13,11 @@ final class SaidRemarks
     /** @return list<Remark> answers behind what they answer */
     public static function of(Plan $plan): array
     {
-        /** @var list<Comment> $comments */
-        $comments = Comment::query()
-            ->where('plan_id', $plan->id)
-            ->whereNull('taken_back_at')
-            ->orderBy('created_at')
-            ->orderBy('id')
-            ->get()
-            ->all();
-        $heads = array_filter($comments, static fn(Comment $one): bool => $one->thread_id === null && $one->settled_at === null);
         $remarks = [];
-        foreach ($heads as $head) {
-            $answers = array_filter($comments, static fn(Comment $one): bool => $one->thread_id === $head->id);
-            foreach ([$head, ...$answers] as $one) {
-                $gone = ($head->anchor['gone'] ?? false) === true;
+        foreach (Comments::open($plan->id) as $thread) {
+            $head = $thread[0];
+            $gone = ($head->anchor['gone'] ?? false) === true;
+            foreach ($thread as $one) {
                 $proposed = $one->proposal['text'] ?? null;
                 $anchor = $one->anchor;
                 $text = trim(($proposed === null ? '' : "Suggested: {$proposed}\n") . $one->body);

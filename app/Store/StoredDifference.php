@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use App\Models\User;
 use Embrel\Difference\Difference;
 use Embrel\Difference\DifferenceForm;
 use Embrel\Shape;
@@ -102,7 +103,7 @@ final class StoredDifference
                 ->distinct()
                 ->get(['operations.seq', 'operations.difference', 'operations.says', 'users.name']);
             foreach ($rows as $row) {
-                $who = $row->name ?? 'A deleted account';
+                $who = $row->name ?? User::GONE;
                 $met[(int) $row->seq] = [self::read($row->difference), "{$who}: {$row->says}. The history tells more."];
             }
         }

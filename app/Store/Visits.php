@@ -80,7 +80,8 @@ final class Visits
     /**
      * How much is new in all plans that a person may see.
      *
-     * @return array<string, array{changes: int, comments: int, by: list<string>}> plan → steps and comments of others since, and by whom; only where there are any
+     * @return array<string, array{changes: int, comments: int, by: list<string>}> plan → steps and comments of others since,
+     *                                                                             and by whom; only where there are any
      */
     public static function news(User $user): array
     {
@@ -93,14 +94,14 @@ final class Visits
             ->leftJoin('users', 'users.id', '=', 'operations.user_id')
             ->where('visits.user_id', $user->id)
             ->whereIn('visits.plan_id', $plans)
-            ->where(static fn($query) => $query->where('operations.user_id', '!=', $user->id)->orWhereNull('operations.user_id'))
+            ->where(self::byOthers($user, 'operations.user_id'))
             ->groupBy('visits.plan_id', 'users.name')
             ->selectRaw('visits.plan_id, users.name, COUNT(DISTINCT operations.step_id) AS steps')
             ->get();
         foreach ($changes as $row) {
             $plan = $news[$row->plan_id] ?? ['changes' => 0, 'comments' => 0, 'by' => []];
             $plan['changes'] += (int) $row->steps;
-            $plan['by'][] = (string) ($row->name ?? 'A deleted account');
+            $plan['by'][] = (string) ($row->name ?? User::GONE);
             $news[$row->plan_id] = $plan;
         }
         $comments = DB::table('visits')
@@ -110,7 +111,7 @@ final class Visits
             ->where('visits.user_id', $user->id)
             ->whereIn('visits.plan_id', $plans)
             ->whereNull('comments.taken_back_at')
-            ->where(static fn($query) => $query->where('comments.user_id', '!=', $user->id)->orWhereNull('comments.user_id'))
+            ->where(self::byOthers($user, 'comments.user_id'))
             ->groupBy('visits.plan_id')
             ->selectRaw('visits.plan_id, COUNT(*) AS comments')
             ->pluck('comments', 'plan_id');
@@ -126,8 +127,15 @@ final class Visits
         return DB::table('operations')
             ->where('plan_id', $plan)
             ->where('seq', '>', $since)
-            ->where(static fn($query) => $query->where('user_id', '!=', $user->id)->orWhereNull('user_id'))
+            ->where(self::byOthers($user, 'user_id'))
             ->exists();
+    }
+
+    /** @return \Closure(\Illuminate\Contracts\Database\Query\Builder): mixed */
+    private static function byOthers(User $user, string $column): \Closure
+    {
+        // Of an account that is gone nothing is left but what it did.
+        return static fn($query) => $query->where($column, '!=', $user->id)->orWhereNull($column);
     }
 
     private static function own(User $user, Plan $plan): \Illuminate\Database\Query\Builder
@@ -150,7 +158,7 @@ final class Visits
             ->where('topics.plan_id', $plan)
             ->where('topics.revision', '>', $since)
             ->whereNull('topics.removed_at')
-            ->where(static fn($query) => $query->where('operations.user_id', '!=', $user->id)->orWhereNull('operations.user_id'))
+            ->where(self::byOthers($user, 'operations.user_id'))
             ->limit(self::MOST)
             ->pluck('topics.id')
             ->all();

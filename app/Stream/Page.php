@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stream;
 
+use Embrel\Id\Ulid;
 use React\Socket\ConnectionInterface;
 
 /** A page that hears the news of a plan, and where the person at it is. */
@@ -56,7 +57,7 @@ final class Page
         $place = json_decode($json, true, 4);
         $text = static fn(string $name): string => \is_array($place) && \is_string($place[$name] ?? null) ? $place[$name] : '';
         $new = [
-            'topic' => preg_match('/\A[0-9A-HJKMNP-TV-Z]{26}\z/', $text('topic')) === 1 ? $text('topic') : '',
+            'topic' => Ulid::isValid($text('topic')) ? $text('topic') : '',
             'view' => preg_match('/\A[a-z-]{1,16}\z/', $text('view')) === 1 ? $text('view') : '',
             'writes' => \is_array($place) && ($place['writes'] ?? null) === true,
         ];

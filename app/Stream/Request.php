@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Stream;
 
+use Embrel\Id\Ulid;
+
 /** A request to the stream, of one of the two kinds that there are: to hear a plan's news, and to say where one is in it. */
 final readonly class Request
 {
@@ -30,7 +32,7 @@ final readonly class Request
             return \strlen($bytes) > self::MOST ? false : null;
         }
         $head = substr($bytes, 0, $end);
-        if (preg_match('~\A(GET|POST) /plans/([0-9A-HJKMNP-TV-Z]{26})\?(\S{1,600}) HTTP/1\.[01]\r\n~', $head . "\r\n", $line) !== 1) {
+        if (preg_match('~\A(GET|POST) /plans/(' . Ulid::FORM . ')\?(\S{1,600}) HTTP/1\.[01]\r\n~', $head . "\r\n", $line) !== 1) {
             return false;
         }
         $length = preg_match('/\r\nContent-Length: *(\d{1,5})(?:\r\n|\z)/i', $head, $m) === 1 ? (int) $m[1] : 0;

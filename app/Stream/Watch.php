@@ -8,6 +8,7 @@ use App\Access\Access;
 use App\Models\Plan;
 use App\Models\User;
 use App\Store\News;
+use App\Store\People;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -28,7 +29,7 @@ final class Watch
     /** @var array<string, true> plans of which it is another who is where */
     private array $moved = [];
 
-    /** Lets a page in, if whoever is at it may see the plan; whether that is so. */
+    /** Lets a page in, if whoever is at it may see the plan; null: that is not so, or the page is another's. */
     public function join(Request $request, \React\Socket\ConnectionInterface $connection): ?Page
     {
         $user = User::query()->where('id', $request->user)->first();
@@ -36,6 +37,12 @@ final class Watch
         if ($user === null || $plan === null || Access::of($user, $plan) === null) {
             return null;
         }
+        $before = $this->pages[$plan->id][$request->page] ?? null;
+        if ($before !== null && $before->user !== $user->id) {
+            return null;
+        }
+        // Of the line on which the same page was before, it may not know yet that it is dead.
+        $before?->close();
         $page = new Page($request->page, $plan->id, $user->id, $user->name, $connection);
         $this->pages[$plan->id][$page->id] = $page;
         // What comes in between is told to this one too: its numbers are those that all know, or newer.
@@ -137,8 +144,7 @@ final class Watch
     private function ask(string $plan): void
     {
         $row = Plan::query()->where('id', $plan)->first();
-        $shared = DB::table('shares')->where('plan_id', $plan)->pluck('user_id')->map(intval(...))->all();
-        $may = $row === null ? [] : [$row->owner_id, ...$shared];
+        $may = $row === null ? [] : array_column(People::of($row), 'id');
         foreach ($this->pages[$plan] ?? [] as $page) {
             \in_array($page->user, $may, true) || $this->out($page);
         }

@@ -16,25 +16,30 @@ final readonly class Frame
     public static function of(Plan $plan): self
     {
         $numbering = Numbering::of($plan);
+        $loose = array_map(
+            static fn(array $row): array => [$row[0], 0, '', $row[3], $row[4], $row[5], $row[6]],
+            self::under($plan, Plan::TRAY, $numbering),
+        );
+
+        return new self($plan->title(), [...self::under($plan, Plan::ROOT, $numbering), ...$loose]);
+    }
+
+    /**
+     * A row for each topic below a home, each in the dye of the nearest above it that has one.
+     *
+     * @return list<array{string, int, string, string, string, string, int}> as in a frame
+     */
+    public static function under(Plan $plan, string $home, Numbering $numbering): array
+    {
         $rows = [];
         $dyes = [];
-        foreach ([Plan::ROOT, Plan::TRAY] as $home) {
-            foreach ($plan->walk($home) as $id => $level) {
-                $topic = $plan->topic($id);
-                $dyes[$id] = $topic->dye->value ?? $dyes[(string) $plan->parent($id)] ?? 'slate';
-                $rows[] = [
-                    $id,
-                    $home === Plan::TRAY ? 0 : $level,
-                    $home === Plan::TRAY ? '' : $numbering->own($id),
-                    $topic->title,
-                    $topic->kind->value,
-                    $dyes[$id],
-                    $topic->words,
-                ];
-            }
+        foreach ($plan->walk($home) as $id => $level) {
+            $topic = $plan->topic($id);
+            $dyes[$id] = $topic->dye->value ?? $dyes[(string) $plan->parent($id)] ?? 'slate';
+            $rows[] = [$id, $level, $numbering->own($id), $topic->title, $topic->kind->value, $dyes[$id], $topic->words];
         }
 
-        return new self($plan->title(), $rows);
+        return $rows;
     }
 
     /**

@@ -240,6 +240,8 @@ final class CommentsTest extends TestCase
         self::assertSame('Ondine mentioned you in “Test plan”', $mail->subject);
         self::assertStringContainsString("    Which wall, @Ben?\n    The other?", $text);
         self::assertStringContainsString("/plans/{$this->row->id}#comment={$id}", $text);
+        self::assertTrue($letter->shouldSend($this->ben), 'Where the post does not take it, it goes out later.');
+        $letter->afterSending();
         self::assertFalse($letter->shouldSend($this->ben));
     }
 
@@ -258,6 +260,7 @@ final class CommentsTest extends TestCase
         Notification::assertSentTo($this->ben, Said::class, function (Said $letter) use ($first): bool {
             $mail = $letter->toMail($this->ben);
             $text = (string) view($mail->view['text'], $mail->viewData);
+            $letter->afterSending();
 
             return $mail->subject === '2 new comments' && strpos($text, 'First') < strpos($text, 'Second') && str_contains($text, $first);
         });
@@ -304,6 +307,7 @@ final class CommentsTest extends TestCase
         }
         $answer = ['id' => self::newId(), 'topic' => $topic, 'body' => 'An answer', 'thread' => $id];
         $this->postJson("/plans/{$own->id}/comments", $answer)->assertNotFound();
+        $this->postJson("/plans/{$own->id}/comments", ['id' => $id, 'topic' => $topic, 'body' => 'Taken'])->assertNotFound();
         self::assertSame(1, Comment::query()->whereIn('plan_id', [$own->id, $this->row->id])->count());
     }
 

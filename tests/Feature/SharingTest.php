@@ -299,8 +299,14 @@ final class SharingTest extends TestCase
         $a = $this->id('A');
         $said = ['name' => 'A reader', 'body' => 'What <b>of</b> it?', 'topic' => $a];
         $this->post("{$path}/comments", $said)->assertForbidden();
-        $this->actingAs($ondine)->postJson("/plans/{$this->row->id}/comments", ['id' => self::newId(), 'topic' => $a, 'body' => 'Among us'])
-            ->assertOk();
+        $this->actingAs($ondine);
+        [$head, $settled] = [self::newId(), self::newId()];
+        $all = [[$head, 'Among us', null], [$settled, 'Done', null], [self::newId(), 'Indeed', $settled], [self::newId(), 'Yes', $head]];
+        foreach ($all as $one) {
+            $body = array_combine(['id', 'body', 'thread'], $one) + ['topic' => $a];
+            $this->postJson("/plans/{$this->row->id}/comments", $body)->assertOk();
+        }
+        $this->postJson("/plans/{$this->row->id}/comments/{$settled}/settle", ['settled' => true])->assertOk();
         $this->actingAs($this->user)->putJson("/plans/{$this->row->id}/link", ['role' => 'comments'])->assertOk();
         $this->app['auth']->forgetGuards();
         foreach ([['name' => ''], ['body' => ''], ['topic' => 'x']] as $bad) {
@@ -312,11 +318,14 @@ final class SharingTest extends TestCase
         $this->flushSession();
         $this->get("{$path}/draft")->assertDontSee('A reader');
         $this->actingAs($this->user)->getJson("/plans/{$this->row->id}/comments")
-            ->assertJsonPath('comments.1.by', 'A reader')
-            ->assertJsonPath('comments.1.isGuest', true);
+            ->assertJsonPath('comments.4.by', 'A reader')
+            ->assertJsonPath('comments.4.isGuest', true);
         $this->putJson("/plans/{$this->row->id}/link", ['shows_comments' => true])->assertOk();
         $this->app['auth']->forgetGuards();
-        $this->get("{$path}/draft")->assertSee('Among us')->assertSee('A reader');
+        $this->get("{$path}/draft")
+            ->assertSeeInOrder(['Among us', 'Yes', 'A reader'])
+            ->assertDontSee('Done')
+            ->assertDontSee('Indeed');
     }
 
     // ---- Copies for many

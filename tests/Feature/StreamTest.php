@@ -110,6 +110,17 @@ final class StreamTest extends TestCase
         return array_map(static fn(array $one): array => [$one[1], json_decode($one[2], true)], $found);
     }
 
+    public function testNobodyTakesThePlaceOfAnothersPage(): void
+    {
+        [, $bens] = $this->page($this->ben, 'PAGE1');
+        [, $again] = $this->page($this->ben, 'PAGE1');
+        self::assertTrue($bens->isEnded, 'the line on which the page was before is of no use any more');
+        self::assertNull($this->watch->join($this->request($this->user, 'PAGE1'), $again), 'the page is Ben’s');
+        $this->watch->beat();
+        self::assertFalse($again->isEnded);
+        self::assertNotSame('', $again->sent, 'who is turned away takes nothing from who is there');
+    }
+
     public function testASealIsForOnePersonAndOnePlanAndEnds(): void
     {
         $request = $this->request($this->ben, 'PAGE1');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Access\Access;
+use App\Http\Given;
 use App\Http\Requests\AccountRequest;
 use App\Http\Requests\DeleteAccountRequest;
 use App\Store\Devices;
@@ -21,7 +22,7 @@ final class AccountController
 {
     public function edit(Request $request): View
     {
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
 
         return view('account.edit', [
             'user' => $user,
@@ -40,7 +41,7 @@ final class AccountController
 
     public function destroy(DeleteAccountRequest $request, PlanStore $store, WaitingFiles $waiting): RedirectResponse
     {
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
         $shared = $request->handsOn() ? Access::handedOnBy($user) : [];
         Auth::logout();
         Devices::signOut($user, $request->session()->getId());

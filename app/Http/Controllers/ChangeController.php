@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Models\Plan;
 use App\Store\News;
 use Illuminate\Http\JsonResponse;
@@ -15,7 +16,7 @@ final class ChangeController
 {
     public function __invoke(Request $request, Plan $plan): JsonResponse|Response
     {
-        $news = News::since($plan, $request->user() ?? abort(401), $request->integer('since'));
+        $news = News::since($plan, Given::person($request), $request->integer('since'));
 
         return $news === null ? response()->noContent() : response()->json($news);
     }

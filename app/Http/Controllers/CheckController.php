@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Http\Requests\MendRequest;
 use App\Models\Plan;
 use App\Store\News;
@@ -20,7 +21,7 @@ final class CheckController
 {
     public function show(Request $request, Plan $plan): JsonResponse
     {
-        return response()->json(PlanChecks::told($plan, $request->user() ?? abort(401)));
+        return response()->json(PlanChecks::told($plan, Given::person($request)));
     }
 
     public function rules(Plan $plan): JsonResponse
@@ -31,7 +32,7 @@ final class CheckController
     /** Mends what one rule has found, or some of it, in one step. What is no longer as it was found is left out. */
     public function mend(MendRequest $request, Plan $plan, PlanStore $store): JsonResponse
     {
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
 
         return $store->locked($plan, static function () use ($request, $plan, $store, $user): JsonResponse {
             $whole = $store->load($plan, true);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Http\Requests\AttachmentRequest;
 use App\Http\Requests\CommentRequest;
 use App\Models\Plan;
@@ -36,7 +37,7 @@ final class CommentController
         try {
             Comments::say(
                 $plan,
-                self::person($request),
+                Given::person($request),
                 $request->id(),
                 $request->topic(),
                 $request->body(),
@@ -53,14 +54,14 @@ final class CommentController
 
     public function update(CommentRequest $request, Plan $plan, string $comment): JsonResponse
     {
-        Comments::edit($plan, self::person($request), $comment, $request->body());
+        Comments::edit($plan, Given::person($request), $comment, $request->body());
 
         return self::told($request, $plan);
     }
 
     public function destroy(Request $request, Plan $plan, string $comment): JsonResponse
     {
-        Comments::takeBack($plan, self::person($request), $comment);
+        Comments::takeBack($plan, Given::person($request), $comment);
 
         return self::told($request, $plan);
     }
@@ -68,7 +69,7 @@ final class CommentController
     public function settle(Request $request, Plan $plan, string $comment): JsonResponse
     {
         $given = $request->validate(['settled' => ['required', 'boolean']]);
-        Comments::settle($plan, self::person($request), $comment, (bool) $given['settled']);
+        Comments::settle($plan, Given::person($request), $comment, (bool) $given['settled']);
 
         return self::told($request, $plan);
     }
@@ -76,7 +77,7 @@ final class CommentController
     /** A file on one's own comment. */
     public function file(AttachmentRequest $request, Plan $plan, string $comment): JsonResponse
     {
-        if (Comments::find($plan, $comment)->user_id !== self::person($request)->id) {
+        if (Comments::find($plan, $comment)->user_id !== Given::person($request)->id) {
             throw new NotThere();
         }
         try {
@@ -93,7 +94,7 @@ final class CommentController
     /** Takes a suggestion: an ordinary change of whoever takes it, which names who proposed it. */
     public function take(Request $request, Plan $plan, string $comment, PlanStore $store): JsonResponse
     {
-        $user = self::person($request);
+        $user = Given::person($request);
 
         return $store->locked($plan, static function () use ($request, $plan, $comment, $store, $user): JsonResponse {
             $one = Comments::find($plan, $comment);
@@ -115,7 +116,7 @@ final class CommentController
     public function decline(Request $request, Plan $plan, string $comment): JsonResponse
     {
         $given = $request->validate(['why' => ['nullable', 'string', 'max:300']]);
-        self::answer($plan, self::person($request), $comment, false, $given['why'] ?? null);
+        self::answer($plan, Given::person($request), $comment, false, $given['why'] ?? null);
 
         return self::told($request, $plan);
     }
@@ -132,18 +133,13 @@ final class CommentController
     /** A person has come to all that was said here. */
     public function seen(Request $request, Plan $plan): JsonResponse
     {
-        Notices::saw(self::person($request), $plan->id);
+        Notices::saw(Given::person($request), $plan->id);
 
         return response()->json([]);
     }
 
     private static function told(Request $request, Plan $plan): JsonResponse
     {
-        return response()->json(Talk::since($plan->refresh(), self::person($request), $request->integer('since')));
-    }
-
-    private static function person(Request $request): User
-    {
-        return $request->user() ?? abort(401);
+        return response()->json(Talk::since($plan->refresh(), Given::person($request), $request->integer('since')));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Http\Requests\CopyRequest;
 use App\Models\Plan;
 use App\Store\BranchCopy;
@@ -23,7 +24,7 @@ final class CopyController
 {
     public function __invoke(CopyRequest $request, Plan $plan, PlanStore $store, BranchCopy $copy): JsonResponse
     {
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
         $from = $request->from();
         $topics = $request->topics();
         $add = $copy->of($from, $topics, $request->place() ?? Place::lastIn($store->load($plan), $request->parent()));

@@ -15,7 +15,7 @@ final class DeviceController
     public function __invoke(Request $request): RedirectResponse
     {
         $key = Given::text($request, 'device');
-        Devices::signOut($request->user() ?? abort(401), $request->session()->getId(), $key === '' ? null : $key);
+        Devices::signOut(Given::person($request), $request->session()->getId(), $key === '' ? null : $key);
 
         return redirect()->route('account')->with('said', $key === '' ? 'Every other device is signed out.' : 'That device is signed out.');
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Models\TaskKind;
 use App\Store\Everything;
 use App\Store\Tasks;
@@ -16,7 +17,7 @@ final class DownloadEverythingController
 {
     public function __invoke(Request $request, Everything $everything, Tasks $tasks): BinaryFileResponse|View
     {
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
         if (Everything::isLong($user)) {
             $task = $tasks->start($user, TaskKind::Everything, [], Everything::weight($user));
 

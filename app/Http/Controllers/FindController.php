@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Http\Requests\FindRequest;
 use App\Models\Plan;
 use App\Store\News;
@@ -48,7 +49,7 @@ final class FindController
     /** Replaces those hits that were chosen, by their keys, in one step. A hit that is no longer there is left out. */
     public function replace(FindRequest $request, Plan $plan, PlanStore $store): JsonResponse
     {
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
 
         return $store->locked($plan, static function () use ($request, $plan, $store, $user): JsonResponse {
             $query = $request->searched();

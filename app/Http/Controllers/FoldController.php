@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Models\Plan;
 use App\Rules\ListOf;
 use App\Store\PersonalState;
@@ -17,7 +18,7 @@ final class FoldController
     public function __invoke(Request $request, Plan $plan, PersonalState $personal): Response
     {
         $given = $request->validate(['folded' => ['present', ListOf::ids(Limits::TOPICS)]])['folded'];
-        $personal->fold($request->user() ?? abort(401), $plan, $given);
+        $personal->fold(Given::person($request), $plan, $given);
 
         return response()->noContent();
     }

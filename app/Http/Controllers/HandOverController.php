@@ -52,7 +52,7 @@ final class HandOverController
 
     public function show(Request $request, Plan $plan, PersonalState $personal, Styles $styles, Templates $templates): View
     {
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
         $tree = $this->store->load($plan);
         $numbering = Numbering::of($tree);
         $branches = [];
@@ -89,7 +89,7 @@ final class HandOverController
     /** What was chosen is found again at the next hand-over. */
     public function keep(HandOverRequest $request, Plan $plan, PersonalState $personal): Response
     {
-        $personal->keepHandOver($request->user() ?? abort(401), $plan, $request->kept());
+        $personal->keepHandOver(Given::person($request), $plan, $request->kept());
 
         return response()->noContent();
     }
@@ -243,7 +243,7 @@ final class HandOverController
     public function queue(HandOverRequest $request, Plan $plan, Tasks $tasks): JsonResponse
     {
         $task = $tasks->start(
-            $request->user() ?? abort(401),
+            Given::person($request),
             TaskKind::HandOver,
             ['plan' => $plan->id, 'choices' => $request->validated()],
             HandedOver::weight($this->store->size($plan), $plan->words),

@@ -41,7 +41,7 @@ final class HandoutController
                 'emails' => $emails === [] ? 'Type one e-mail address at least.' : 'These are more than ' . Handouts::AT_ONCE . ' at once.',
             ]);
         }
-        $given = $handouts->give($plan, $request->user() ?? abort(401), $emails);
+        $given = $handouts->give($plan, Given::person($request), $emails);
         $count = \count($given['links']);
         $said = $count === 1 ? 'One letter is on its way.' : "{$count} letters are on their way.";
 

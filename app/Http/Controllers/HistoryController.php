@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Models\Plan;
 use App\Store\History;
 use App\Store\Visits;
@@ -26,7 +27,7 @@ final class HistoryController
     public function index(Request $request, Plan $plan): View
     {
         $before = $request->integer('before', PHP_INT_MAX);
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
         $steps = $this->history->steps($plan, $before);
         $versions = $this->history->versions($plan);
 
@@ -83,7 +84,7 @@ final class HistoryController
     /** Makes the plan what it was, as a new change. */
     public function goBack(Request $request, Plan $plan, int $seq): RedirectResponse
     {
-        $this->history->goBack($plan, $request->user() ?? abort(401), $seq);
+        $this->history->goBack($plan, Given::person($request), $seq);
 
         return redirect()
             ->route('plan.history', $plan)
@@ -93,6 +94,6 @@ final class HistoryController
     /** Makes a new plan of what it was. */
     public function newPlan(Request $request, Plan $plan, int $seq): RedirectResponse
     {
-        return redirect()->route('plan', $this->history->planOf($plan, $request->user() ?? abort(401), $seq));
+        return redirect()->route('plan', $this->history->planOf($plan, Given::person($request), $seq));
     }
 }

@@ -33,7 +33,7 @@ final class IntakeController
     public function create(Request $request, PlanList $list): View
     {
         return view('plans.intake', [
-            'plans' => $list->names($request->user() ?? abort(401)),
+            'plans' => $list->names(Given::person($request)),
             'into' => Given::text($request, 'into') ?: null,
             'under' => Given::text($request, 'under') ?: null,
             'waits' => Given::text($request, 'file') ?: null,
@@ -53,7 +53,7 @@ final class IntakeController
         $size = $file->getSize();
 
         return response()->json([
-            'token' => $this->waiting->keep($request->user() ?? abort(401), $file),
+            'token' => $this->waiting->keep(Given::person($request), $file),
             'name' => mb_scrub($name),
             'size' => $size,
         ]);
@@ -61,14 +61,14 @@ final class IntakeController
 
     public function waits(Request $request, string $token): JsonResponse
     {
-        $found = $this->waiting->find($request->user() ?? abort(401), $token) ?? abort(404);
+        $found = $this->waiting->find(Given::person($request), $token) ?? abort(404);
 
         return response()->json(['token' => $token, 'name' => $found->name, 'size' => $found->size()]);
     }
 
     public function forget(Request $request, string $token): Response
     {
-        $this->waiting->forget($request->user() ?? abort(401), $token);
+        $this->waiting->forget(Given::person($request), $token);
 
         return response()->noContent();
     }
@@ -99,7 +99,7 @@ final class IntakeController
 
     public function store(IntakeRequest $request, Tasks $tasks): JsonResponse
     {
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
         $token = $request->string('token')->toString();
         [$into, $under] = [Given::text($request, 'into'), Given::text($request, 'under')];
         $found = $token === '' ? null : $this->waiting->find($user, $token);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Models\User;
 use App\Store\Letters;
 use App\Store\NoticeKind;
@@ -20,14 +21,14 @@ final class LettersController
     public function update(Request $request): RedirectResponse
     {
         $rules = array_fill_keys(array_column(NoticeKind::cases(), 'value'), ['required', new Enum(Letters::class)]);
-        ($request->user() ?? abort(401))->update(['letters' => $request->validate($rules)]);
+        Given::person($request)->update(['letters' => $request->validate($rules)]);
 
         return back()->with('said', 'Letters come as you chose.');
     }
 
     public function seen(Request $request): RedirectResponse
     {
-        Notices::saw($request->user() ?? abort(401), null);
+        Notices::saw(Given::person($request), null);
 
         return back();
     }

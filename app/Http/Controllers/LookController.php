@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Models\Plan;
 use App\Rules\Id;
 use App\Store\PersonalState;
@@ -16,7 +17,7 @@ final class LookController
     public function __invoke(Request $request, Plan $plan, PersonalState $personal): Response
     {
         $given = $request->validate(['focus' => ['nullable', new Id()], 'dimmed' => ['required', 'boolean']]);
-        $personal->keepLook($request->user() ?? abort(401), $plan, $given['focus'] ?? null, $request->boolean('dimmed'));
+        $personal->keepLook(Given::person($request), $plan, $given['focus'] ?? null, $request->boolean('dimmed'));
 
         return response()->noContent();
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Http\Requests\MapRequest;
 use App\Models\Plan;
 use App\Store\PersonalState;
@@ -17,7 +18,7 @@ final class MapController
     public function __invoke(MapRequest $request, Plan $plan, PlanStore $store, PersonalState $personal): JsonResponse
     {
         if ($request->boolean('keep')) {
-            $personal->keepMap($request->user() ?? abort(401), $plan, MapRequest::look($request));
+            $personal->keepMap(Given::person($request), $plan, MapRequest::look($request));
         }
 
         return response()->json(MapRequest::told($request, Sight::of($store->load($plan))));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Http\Requests\ChangePasswordRequest;
 use App\Store\Devices;
 use Illuminate\Http\RedirectResponse;
@@ -12,7 +13,7 @@ final class PasswordController
 {
     public function __invoke(ChangePasswordRequest $request): RedirectResponse
     {
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
         $user->update(['password' => $request->string('password')->toString()]);
         $request->session()->regenerate();
         Devices::signOut($user, $request->session()->getId());

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Http\Requests\KeepPatternRequest;
 use App\Http\Requests\SetPatternRequest;
 use App\Models\Plan;
@@ -28,7 +29,7 @@ final class PatternController
 
     public function index(Request $request): JsonResponse
     {
-        $all = $this->patterns->all($request->user() ?? abort(401));
+        $all = $this->patterns->all(Given::person($request));
         $told = array_map(static fn(array $one): array => ['id' => $one['id'], 'name' => $one['name'], 'own' => $one['own']], $all);
 
         return response()->json(['patterns' => $told, 'choices' => view('plans.pattern-choices', ['patterns' => $all])->render()]);
@@ -40,7 +41,7 @@ final class PatternController
             $whole = $this->store->load($plan, true);
             $whole->isLive($request->from()) || abort(404);
             $kept = $this->patterns->keep(
-                $request->user() ?? abort(401),
+                Given::person($request),
                 OwnPattern::of($whole, $request->from(), $request->name(), $request->boolean('notes'), $request->boolean('targets')),
             );
         } catch (InvalidValue|\DomainException $why) {
@@ -53,7 +54,7 @@ final class PatternController
     /** Sets a pattern under a topic of a plan. */
     public function set(SetPatternRequest $request, Plan $plan, Ids $ids): JsonResponse
     {
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
         $pattern = $this->patterns->find($user, $request->pattern()) ?? abort(404);
         $tree = $this->store->load($plan);
         $tree->isLive($request->under()) || abort(404);

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Access\Role;
+use App\Http\Given;
 use App\Http\Requests\InviteRequest;
 use App\Http\Requests\LinkRequest;
 use App\Models\Link;
 use App\Models\Plan;
-use App\Models\User;
 use App\Store\Invitations;
 use App\Store\Links;
 use App\Store\NotThere;
@@ -32,7 +32,7 @@ final class PeopleController
     public function invite(InviteRequest $request, Plan $plan, Invitations $invitations): JsonResponse
     {
         try {
-            $link = $invitations->invite($plan, self::person($request), $request->email(), $request->role());
+            $link = $invitations->invite($plan, Given::person($request), $request->email(), $request->role());
         } catch (\DomainException $why) {
             throw ValidationException::withMessages(['email' => $why->getMessage()]);
         }
@@ -67,7 +67,7 @@ final class PeopleController
     public function leave(Request $request, Plan $plan): RedirectResponse
     {
         $title = $plan->title;
-        People::remove($plan, self::person($request)->id);
+        People::remove($plan, Given::person($request)->id);
 
         return redirect()->route('plans', ['shelf' => 'shared'])->with('said', "You left “{$title}”.");
     }
@@ -84,7 +84,7 @@ final class PeopleController
     public function answer(Request $request, Plan $plan): RedirectResponse
     {
         $given = $request->validate(['accept' => ['required', 'boolean']]);
-        People::answer($plan, self::person($request), (bool) $given['accept']);
+        People::answer($plan, Given::person($request), (bool) $given['accept']);
         $said = $given['accept'] ? "“{$plan->title}” is yours now." : "“{$plan->title}” stays with its owner.";
 
         return redirect()->route('plans', $given['accept'] ? [] : ['shelf' => 'shared'])->with('said', $said);
@@ -110,7 +110,7 @@ final class PeopleController
     /** @param array<string, mixed> $beside */
     private function told(Request $request, Plan $plan, array $beside = []): JsonResponse
     {
-        $user = self::person($request);
+        $user = Given::person($request);
         $told = [
             'people' => People::of($plan),
             'you' => $user->id,
@@ -129,10 +129,5 @@ final class PeopleController
         }
 
         return response()->json($told + $beside);
-    }
-
-    private static function person(Request $request): User
-    {
-        return $request->user() ?? abort(401);
     }
 }

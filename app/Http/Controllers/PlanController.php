@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Access\Access;
 use App\Http\Given;
 use App\Http\Requests\StartPlanRequest;
 use App\Http\Vocabulary;
@@ -12,6 +11,7 @@ use App\Models\Plan;
 use App\Store\History;
 use App\Store\Notices;
 use App\Store\Patterns;
+use App\Store\People;
 use App\Store\PersonalState;
 use App\Store\PlanFinder;
 use App\Store\PlanList;
@@ -35,7 +35,7 @@ final class PlanController
 
     public function index(Request $request, PlanList $list, PlanFinder $finder, Patterns $patterns): View
     {
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
         $wanted = trim(Given::text($request, 'find'));
         $order = PlanOrder::tryFrom(Given::text($request, 'order')) ?? PlanOrder::Changed;
         $shelf = Shelf::tryFrom(Given::text($request, 'shelf')) ?? Shelf::All;
@@ -55,14 +55,14 @@ final class PlanController
     /** A new plan of all that this one holds. */
     public function duplicate(Request $request, Plan $plan, History $history): RedirectResponse
     {
-        $made = $history->duplicate($plan, $request->user() ?? abort(401));
+        $made = $history->duplicate($plan, Given::person($request));
 
         return redirect()->route('plans')->with('said', "“{$made->title}” was made.");
     }
 
     public function store(StartPlanRequest $request): RedirectResponse
     {
-        return redirect()->route('plan', $this->store->create($request->user() ?? abort(401), $request->plan()));
+        return redirect()->route('plan', $this->store->create(Given::person($request), $request->plan()));
     }
 
     public function show(Request $request, Plan $plan, PersonalState $personal): View
@@ -119,7 +119,7 @@ final class PlanController
     /** One page holds all views, so that going from one to the other takes no time. */
     private function page(Request $request, Plan $plan, PersonalState $personal, string $view): View
     {
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
 
         return view('plans.plan', [
             'plan' => $plan,
@@ -132,7 +132,7 @@ final class PlanController
                 'owns' => Gate::allows('manage', $plan),
                 'owner' => $plan->owner->name ?? '',
                 'me' => $user->name,
-                'people' => Access::people($plan),
+                'people' => array_values(array_unique(array_column(People::of($plan), 'name'))),
                 'peopleRevision' => $plan->people_revision,
                 'savedAt' => $plan->changed_at?->toIso8601String(),
                 'fresh' => Visits::begin($user, $plan),
@@ -152,7 +152,7 @@ final class PlanController
     {
         $given = $request->validate(['title' => ['sometimes', 'required', 'string', 'max:1000'], 'put_away' => ['sometimes', 'boolean']]);
         if (isset($given['title'])) {
-            $this->store->apply($plan, $request->user() ?? abort(401), [
+            $this->store->apply($plan, Given::person($request), [
                 $this->store->change(new Retitle(CorePlan::ROOT, $given['title'])),
             ]);
         }

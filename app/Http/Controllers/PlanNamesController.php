@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Store\PlanList;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -14,7 +15,7 @@ final class PlanNamesController
     public function __invoke(Request $request, PlanList $list): JsonResponse
     {
         $plans = [];
-        foreach ($list->names($request->user() ?? abort(401)) as $id => $title) {
+        foreach ($list->names(Given::person($request)) as $id => $title) {
             $plans[] = ['id' => $id, 'title' => $title];
         }
 

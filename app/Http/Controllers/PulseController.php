@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Access\Access;
+use App\Http\Given;
 use App\Models\Plan;
 use App\Models\User;
 use App\Stream\Seal;
@@ -30,7 +31,7 @@ final class PulseController
 
     public function sealed(Request $request, Plan $plan): JsonResponse
     {
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
 
         return response()->json(['pulse' => self::address($user, $plan), 'stream' => Seal::address($user, $plan)]);
     }

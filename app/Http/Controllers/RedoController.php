@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Http\Requests\StepBackRequest;
 use App\Models\Plan;
 use App\Store\StepBack;
@@ -14,6 +15,6 @@ final class RedoController
 {
     public function __invoke(StepBackRequest $request, Plan $plan, StepBack $stepBack): JsonResponse
     {
-        return response()->json($stepBack->redo($plan, $request->user() ?? abort(401), $request->base()));
+        return response()->json($stepBack->redo($plan, Given::person($request), $request->base()));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Http\Requests\FilingsRequest;
 use App\Models\Plan;
 use App\Rules\ListOf;
@@ -69,7 +70,7 @@ final class ResearchController
 
     public function store(FilingsRequest $request, Plan $plan): JsonResponse
     {
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
 
         return $this->store->locked($plan, function () use ($plan, $user, $request): JsonResponse {
             $sorting = SortingOut::of($this->store->load($plan, true), $this->ids, $request->filed());

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Download;
+use App\Http\Given;
 use App\Models\Plan;
 use App\Store\NewIds;
 use App\Store\PlanSchedule;
@@ -30,7 +31,7 @@ final class ScheduleController
 
     public function show(Request $request, Plan $plan): JsonResponse
     {
-        return response()->json(PlanSchedule::told($plan, $this->store->load($plan), $request->user() ?? abort(401)));
+        return response()->json(PlanSchedule::told($plan, $this->store->load($plan), Given::person($request)));
     }
 
     public function calendar(Plan $plan): Response
@@ -53,7 +54,7 @@ final class ScheduleController
         $request->validate(['file' => ['required', 'file', 'max:' . self::LARGEST]], ['file.max' => 'A file of days has 2 MB at most.']);
         $file = $request->file('file');
         $in = $file instanceof UploadedFile ? fopen($file->path(), 'r') : false;
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
         try {
             $read = DaysFile::read($in ?: abort(422), $user->time_zone);
         } catch (Unreadable $why) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Models\Plan;
 use App\Rules\ListOf;
 use App\Store\Visits;
@@ -17,7 +18,7 @@ final class SeenController
 
     public function __invoke(Request $request, Plan $plan): Response
     {
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
         $given = $request->validate([
             'topics' => ['sometimes', 'array', 'max:' . self::AT_ONCE, ListOf::ids(self::AT_ONCE)],
             'upTo' => ['sometimes', 'integer', 'min:1'],

@@ -20,7 +20,7 @@ final class SeveralPlansController
 
     public function __invoke(Request $request): RedirectResponse
     {
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
         $given = $request->validate(
             ['plans' => ['required', ListOf::ids(self::MOST)], 'act' => ['required', 'in:put-away,take-out,tag,untag']],
             ['plans.required' => 'Choose some plans first.'],
@@ -52,7 +52,7 @@ final class SeveralPlansController
     /** @param list<string> $ids */
     private function tag(Request $request, array $ids, bool $isOn, string $count): string
     {
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
         $tag = PlanTags::name(Given::text($request, 'tag'));
         if ($isOn) {
             PlanTags::put($user, $ids, $tag);

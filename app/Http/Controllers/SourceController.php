@@ -108,7 +108,7 @@ final class SourceController
     public function elsewhere(Request $request, Plan $plan): JsonResponse
     {
         return response()->json([
-            'sources' => PlanSources::elsewhere($plan, $request->user() ?? abort(401), mb_strcut(Given::text($request, 'typed'), 0, 200)),
+            'sources' => PlanSources::elsewhere($plan, Given::person($request), mb_strcut(Given::text($request, 'typed'), 0, 200)),
         ]);
     }
 
@@ -123,7 +123,7 @@ final class SourceController
                 : Given::text($request, 'text'),
             $this->ids,
         );
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
 
         return $this->store->locked($plan, function () use ($plan, $user, $base, $read): JsonResponse {
             $known = new Duplicates(PlanRows::sources($plan->id));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Models\DraftStyle;
 use App\Store\Styles;
 use Embrel\Document\Style;
@@ -19,14 +20,14 @@ final class StyleController
 
     public function index(Request $request): JsonResponse
     {
-        return response()->json($this->styles->all($request->user() ?? abort(401)));
+        return response()->json($this->styles->all(Given::person($request)));
     }
 
     public function store(Request $request): JsonResponse
     {
         $settings = $request->json()->all()['settings'] ?? null;
         try {
-            $id = $this->styles->keep($request->user() ?? abort(401), Style::of(\is_array($settings) ? $settings : []));
+            $id = $this->styles->keep(Given::person($request), Style::of(\is_array($settings) ? $settings : []));
         } catch (MalformedShape|\DomainException $why) {
             return response()->json(['message' => $why->getMessage()], 422);
         }

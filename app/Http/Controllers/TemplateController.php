@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Models\DraftTemplate;
 use App\Store\Templates;
 use Embrel\Limits;
@@ -37,7 +38,7 @@ final class TemplateController
         }
         try {
             $template = $this->templates->keep(
-                $request->user() ?? abort(401),
+                Given::person($request),
                 mb_scrub($file->getClientOriginalName()),
                 $kind,
                 (string) $file->get(),

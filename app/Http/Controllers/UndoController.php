@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Http\Requests\StepBackRequest;
 use App\Models\Plan;
 use App\Store\StepBack;
@@ -14,7 +15,7 @@ final class UndoController
 {
     public function __invoke(StepBackRequest $request, Plan $plan, StepBack $stepBack): JsonResponse
     {
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
         $step = $request->step();
 
         return response()->json(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Models\Plan;
 use App\Rules\ListOf;
 use App\Store\Votes;
@@ -48,7 +49,7 @@ final class VoteController
             'signs.*' => ['integer', 'min:0', 'max:' . Tally::SIGNS],
         ]);
         try {
-            Votes::give($plan, $request->user() ?? abort(401), $vote, array_map(intval(...), $given['signs']));
+            Votes::give($plan, Given::person($request), $vote, array_map(intval(...), $given['signs']));
         } catch (TooManySigns $why) {
             throw ValidationException::withMessages(['signs' => $why->getMessage()]);
         }
@@ -72,6 +73,6 @@ final class VoteController
 
     private static function told(Request $request, Plan $plan): JsonResponse
     {
-        return response()->json(['votes' => Votes::of($plan, $request->user() ?? abort(401))]);
+        return response()->json(['votes' => Votes::of($plan, Given::person($request))]);
     }
 }

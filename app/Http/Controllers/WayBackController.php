@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Models\Plan;
 use App\Store\DraftComments;
 use App\Store\Intakes;
@@ -79,7 +80,7 @@ final class WayBackController
 
     public function accept(Request $request, Plan $plan): JsonResponse
     {
-        $user = $request->user() ?? abort(401);
+        $user = Given::person($request);
         $keys = array_values(array_filter((array) $request->input('keys'), \is_string(...)));
         $count = \count($keys);
         $read = $this->read($request, $plan, true);
@@ -126,7 +127,7 @@ final class WayBackController
      */
     private function read(Request $request, Plan $plan, bool $keeps, bool $refusesRecorded = false): Result
     {
-        $found = $this->waiting->find($request->user() ?? abort(401), $this->token($request)) ?? throw Unreadable::gone();
+        $found = $this->waiting->find(Given::person($request), $this->token($request)) ?? throw Unreadable::gone();
         $format = Format::ofPath($found->name);
         $options = new Options(
             '',

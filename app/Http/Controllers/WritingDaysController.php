@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Given;
 use App\Models\Plan;
 use App\Store\PersonalState;
 use Embrel\Pace\WritingDays;
@@ -27,7 +28,7 @@ final class WritingDaysController
         } catch (InvalidValue $why) {
             return response()->json(['message' => $why->getMessage()], 422);
         }
-        $personal->keepWritingDays($request->user() ?? abort(401), $plan, $days);
+        $personal->keepWritingDays(Given::person($request), $plan, $days);
 
         return response()->noContent();
     }
