@@ -120,6 +120,7 @@ final class Vocabulary
                 'label' => Label::LENGTH,
                 'labels' => Label::MOST,
                 'who' => Work::NAME,
+                'comment' => Limits::COMMENT,
             ],
             'changes' => self::CHANGES,
             'blocks' => Schema::BLOCK,

@@ -1,5 +1,6 @@
 import { element } from '../ui/element.js';
 import { plainText } from '../lib/plain.js';
+import { named } from '../state/topics.js';
 
 /** A sign in the text that can be shown again as it is now. @typedef {HTMLElement & {redraw?: () => void}} Chip */
 
@@ -65,7 +66,7 @@ export function noteViews({ session, citations }, edit) {
             'reference',
             (box, node) => {
                 const topic = session.tree.get(node.attrs.topic);
-                box.textContent = topic ? `${topic.label} ${topic.title || 'Untitled'}`.trim() : 'This topic has been removed';
+                box.textContent = topic ? named(topic) : 'This topic has been removed';
                 box.classList.toggle('is-broken', !topic);
                 box.setAttribute('aria-label', `Reference to ${box.textContent}`);
             },

@@ -37,5 +37,7 @@ import { words } from '../lib/vocabulary.js';
 /** The fixed topics of every plan: the plan itself, and the tray of loose ideas. */
 export const ROOT = '00000000000000000000000000';
 export const TRAY = '00000000000000000000000001';
+/** A topic as it is named in a sentence: its number and title. @param {{label?: string, title: string}} topic */
+export const named = ({ label = '', title }) => `${label} ${title || 'Untitled'}`.trim();
 /** What most topics are: PHP says it, and leaves it out of a plan that is told whole. */
 export const usual = () => ({ ...words().usual, label: '' });

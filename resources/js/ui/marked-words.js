@@ -70,7 +70,7 @@ export function markedWords(noteTopic) {
     const part = range.cloneRange();
     line.contains(part.endContainer) || part.setEnd(line, line.childNodes.length);
     const text = part.toString().trim();
-    const topic = box.closest('[data-topic]') ? idAroundTopic(box) : noteTopic;
+    const topic = /** @type {HTMLElement | null} */ (box.closest('[data-topic]'))?.dataset.topic ?? noteTopic;
     if (!text || !topic) {
         return null;
     }
@@ -81,6 +81,3 @@ export function markedWords(noteTopic) {
     copy.append(before.cloneContents());
     return { topic, words: { text, nth: textOf(copy).text.split(text).length - 1 } };
 }
-
-/** @param {Element} box */
-const idAroundTopic = (box) => /** @type {HTMLElement} */ (box.closest('[data-topic]')).dataset.topic ?? null;

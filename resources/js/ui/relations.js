@@ -2,6 +2,7 @@ import { byId, fieldsOf, firstOf } from '../lib/dom.js';
 import { newId } from '../lib/ids.js';
 import { colour, element } from './element.js';
 import { words } from '../lib/vocabulary.js';
+import { named } from '../state/topics.js';
 
 /** Relations between topics: made, named and drawn as a person wants, and listed on both topics. */
 export class Relations {
@@ -33,7 +34,7 @@ export class Relations {
     /** @param {string} id */
     name(id) {
         const topic = this.tree.get(id);
-        return topic ? `${topic.label} ${topic.title || 'Untitled'}`.trim() : 'a removed topic';
+        return topic ? named(topic) : 'a removed topic';
     }
 
     /** Those of a topic that lead to topics which stand in the plan, as seen from it. @param {string} id */

@@ -1,5 +1,5 @@
 import { byId, fieldOf, fieldsOf, firstOf } from '../lib/dom.js';
-import { reason, send } from '../lib/http.js';
+import { reason, send, token } from '../lib/http.js';
 import { disc } from './disc.js';
 import { element } from './element.js';
 import { LinkSettings } from './sharing-link.js';
@@ -174,7 +174,7 @@ export class Sharing {
             element('input', {
                 type: 'hidden',
                 name: '_token',
-                value: document.querySelector('meta[name=csrf-token]')?.getAttribute('content'),
+                value: token(),
             }),
             element('input', { type: 'hidden', name: '_method', value: 'DELETE' }),
             element('button', { class: 'plain' }, 'Leave this plan'),

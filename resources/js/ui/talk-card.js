@@ -1,5 +1,6 @@
 import { clock, figures } from '../lib/counted.js';
 import { ROOT } from '../state/plan.js';
+import { named as titled } from '../state/topics.js';
 import { disc } from './disc.js';
 import { classes, element } from './element.js';
 
@@ -70,7 +71,7 @@ function proposal({ tree }, { proposal: given, anchor, topic, outcome }) {
 export function placeSays(tree, at) {
     const name = (/** @type {string | null | undefined} */ id) => {
         const topic = id ? tree.get(id) : null;
-        return topic ? `“${`${topic.label} ${topic.title || 'Untitled'}`.trim()}”` : '';
+        return topic ? `“${titled(topic)}”` : '';
     };
     const after = name(at?.after);
     const inside = at?.parent === ROOT ? 'to the beginning' : `into ${name(at?.parent) || 'a section that has gone'}`;
@@ -125,7 +126,7 @@ export function aboutSays(tree, id) {
     if (id === ROOT || !topic) {
         return topic ? 'The whole plan' : 'A topic that was removed';
     }
-    return `${topic.label ?? ''} ${topic.title || 'Untitled'}`.trim();
+    return titled(topic);
 }
 
 /**

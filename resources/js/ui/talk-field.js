@@ -1,4 +1,5 @@
 import { firstOf } from '../lib/dom.js';
+import { words } from '../lib/vocabulary.js';
 import { reason } from '../lib/http.js';
 import { element } from './element.js';
 
@@ -21,7 +22,13 @@ const OFFERED = 6;
  */
 export function talkField({ label, send, text = '', people, onSend, onLeave, takesFile = false, above = [], isEnough = () => false }) {
     const file = element('input', { type: 'file', 'aria-label': 'A file or picture with it', hidden: true, onchange: () => named() });
-    const field = element('textarea', { class: 'box', rows: 3, maxlength: 5000, 'aria-label': label, placeholder: label });
+    const field = element('textarea', {
+        class: 'box',
+        rows: 3,
+        maxlength: words().limits.comment,
+        'aria-label': label,
+        placeholder: label,
+    });
     field.value = text;
     const error = element('p', { class: 'error', role: 'alert' });
     const offers = element('ul', { class: 'talk-people', role: 'listbox', 'aria-label': 'People', hidden: true });

@@ -3,6 +3,7 @@ import { counted } from '../lib/counted.js';
 import { reason, send } from '../lib/http.js';
 import { ROOT } from '../state/plan.js';
 import { classes, element } from './element.js';
+import { named } from '../state/topics.js';
 
 /**
  * A vote, as PHP tells it (app/Store/Votes.php).
@@ -29,6 +30,8 @@ export class Votes {
         this.error = firstOf(this.dialog, '.error');
         /** @type {Vote[]} */
         this.votes = [];
+        /** Vote → its topics as they are shown. @type {Map<string, string[]>} */
+        this.orders = new Map();
         this.form.addEventListener('submit', (event) => {
             event.preventDefault();
             this.begin();
@@ -84,18 +87,19 @@ export class Votes {
 
     draw() {
         const held = document.activeElement instanceof HTMLElement ? document.activeElement.dataset.held : null;
-        this.list.replaceChildren(...this.votes.map((vote) => this.vote(vote)));
+        this.list.replaceChildren(...this.votes.map((vote) => this.vote(vote, !vote.isClosed && held?.startsWith(vote.id) === true)));
         firstOf(this.dialog, '.votes-none').hidden = this.votes.length > 0;
         held && /** @type {HTMLElement | null} */ (this.list.querySelector(`[data-held="${held}"]`))?.focus();
     }
 
-    /** @param {Vote} vote */
-    vote(vote) {
+    /** @param {Vote} vote @param {boolean} isGiving the keyboard is in it */
+    vote(vote, isGiving) {
         const { rights } = this.page.session;
         const given = Object.values(vote.own).reduce((sum, signs) => sum + signs, 0);
         const counts = new Map(vote.counts ?? []);
-        // Open votes in the order of the text, so that nothing jumps while one gives; closed ones by result.
-        const order = vote.isClosed ? [...counts.keys()] : vote.topics;
+        // By result, where it may be seen; but nothing jumps while one gives.
+        const order = (isGiving && this.orders.get(vote.id)) || (counts.size ? [...counts.keys()] : vote.topics);
+        this.orders.set(vote.id, order);
         const most = Math.max(1, ...counts.values());
         const may = rights.mayComment && !vote.isClosed;
         const left = vote.signs - given;
@@ -115,7 +119,7 @@ export class Votes {
                 {},
                 ...order.map((id) => {
                     const topic = this.page.tree.get(id);
-                    const name = topic ? `${topic.label} ${topic.title || 'Untitled'}`.trim() : 'A topic that was removed';
+                    const name = topic ? named(topic) : 'A topic that was removed';
                     const count = counts.get(id);
                     return element(
                         'li',

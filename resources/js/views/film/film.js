@@ -2,6 +2,7 @@ import { always } from '../../commands/commands.js';
 import { byId } from '../../lib/dom.js';
 import { actionFor } from '../../lib/keys.js';
 import { reason, send } from '../../lib/http.js';
+import { ROOT, named } from '../../state/topics.js';
 import { dyeOfPerson } from '../../state/work.js';
 import { element } from '../../ui/element.js';
 import { Reel } from './reel.js';
@@ -131,12 +132,7 @@ export class Film {
         const option = (/** @type {string} */ value, /** @type {string} */ name) => element('option', { value }, name);
         const { tree } = this.page;
         this.who.replaceChildren(option('', 'Everybody'), ...[...new Set(this.all.map(({ by }) => by))].sort().map((by) => option(by, by)));
-        this.section.replaceChildren(
-            option('', 'All sections'),
-            ...tree
-                .partsOf('00000000000000000000000000')
-                .map((id) => option(id, `${tree.get(id).label} ${tree.get(id).title || 'Untitled'}`.trim())),
-        );
+        this.section.replaceChildren(option('', 'All sections'), ...tree.partsOf(ROOT).map((id) => option(id, named(tree.get(id)))));
         const kinds = new Set(this.all.map(({ kind }) => kind));
         this.kind.replaceChildren(...KINDS.filter(([kind]) => !kind || kinds.has(kind)).map(([kind, name]) => option(kind, name)));
         byId('film-since').hidden = !this.all.some(({ seq }) => seq > this.since);

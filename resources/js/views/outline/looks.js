@@ -2,6 +2,7 @@ import { byId } from '../../lib/dom.js';
 import { element } from '../../ui/element.js';
 import { words } from '../../lib/vocabulary.js';
 import { ROOT } from '../../state/plan.js';
+import { named } from '../../state/topics.js';
 
 /** What part of the plan the outline shows: one branch alone or with the rest dimmed, only some flags, only what was found. */
 export class Looks {
@@ -39,7 +40,7 @@ export class Looks {
             parts.push(element('button', { type: 'button', class: 'link', onclick: () => this.focusOn(ROOT) }, 'The whole plan'));
             for (const id of path) {
                 const topic = this.tree.get(id);
-                const name = `${topic.label} ${topic.title || 'Untitled'}`.trim();
+                const name = named(topic);
                 parts.push(
                     element('span', { 'aria-hidden': 'true' }, '›'),
                     id === start

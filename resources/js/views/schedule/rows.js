@@ -1,6 +1,7 @@
 import { atLength } from '../../lib/days.js';
 import { colour, element } from '../../ui/element.js';
 import { dyeOfPerson, initials } from '../../state/work.js';
+import { named } from '../../state/topics.js';
 
 /**
  * The days of a topic, as PHP tells them.
@@ -90,7 +91,7 @@ export const place = (from, to, days) => `left:${days.left(from)}px;width:${days
 function spoken(tree, topic, stretch) {
     const above = stretch?.outside ? tree.get(stretch.outside) : null;
     return [
-        `${topic.label} ${topic.title || 'Untitled'}`.trim(),
+        named(topic),
         topic.who,
         stretch
             ? stretch.from === stretch.to
