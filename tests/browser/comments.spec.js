@@ -159,6 +159,15 @@ test('three people vote: each gives signs, counted when it is closed', async ({ 
     await expect(votes(writer)).toContainText('2 people voted; counted when it is closed');
     await votes(writer).getByRole('button', { name: 'Close the vote' }).click();
     await expect(votes(jory).getByRole('region', { name: 'Which should stay?' }).getByRole('listitem')).toHaveText([/2 Tide.*3/s, /3 Mud.*1/s, /1 Wall.*0/s]);
+    // In the open it stands by result, while nobody gives.
+    await votes(writer).getByLabel('What is asked').fill('And first?');
+    await votes(writer).getByLabel(/Signs for each person/).fill('3');
+    await votes(writer).getByRole('button', { name: 'Open the vote' }).click();
+    const second = (who) => votes(who).getByRole('region', { name: 'And first?' });
+    await expect(second(ondine).getByRole('listitem')).toHaveText([/1 Wall/, /2 Tide/, /3 Mud/]);
+    await second(ondine).getByLabel(/3 Mud/).fill('3');
+    await ondine.type('[Tab]');
+    await expect(second(writer).getByRole('listitem')).toHaveText([/3 Mud.*3/s, /1 Wall.*0/s, /2 Tide.*0/s]);
     expect([...writer.problems, ...jory.problems, ...ondine.problems]).toEqual([]);
 });
 

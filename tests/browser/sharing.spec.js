@@ -144,6 +144,24 @@ test('who is taken out in mid-sentence sees nothing more at once, and keeps what
     expect(writer.problems).toEqual([]);
 });
 
+test('what one may do is changed while one is there: the page is opened anew for that', async ({ page, browser }) => {
+    const writer = await planOf(page, 'Marsh', 'Wall', 'Tide');
+    const jory = await another(browser, page, 'writes');
+    await jory.mark(/Wall/);
+    await jory.type('[Enter]', '[End]', ' of clay', '[Escape]');
+    await jory.saved();
+    await page.getByRole('button', { name: 'Share' }).click();
+    await page.getByRole('combobox', { name: 'What Jory Tamm may do' }).selectOption('may read');
+    await expect(jory.page.getByText('What you may do in this plan has changed.')).toBeVisible();
+    await jory.page.waitForEvent('load');
+    await jory.mark(/Wall of clay/);
+    await jory.type('[Enter]', '[End]', ' and stone', '[Escape]', 'c');
+    await expect(jory.page.getByText('You can read this plan, and not comment on it.')).toBeVisible();
+    await expect(jory.row(/Wall of clay$/)).toBeVisible();
+    await expect(writer.row(/stone/)).toHaveCount(0);
+    expect([...writer.problems, ...jory.problems]).toEqual([]);
+});
+
 test('a plan is handed to another, who accepts it; and left', async ({ page, browser }) => {
     const writer = await planOf(page, 'Marsh', 'Wall');
     const jory = await another(browser, page, 'writes');
