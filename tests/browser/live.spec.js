@@ -140,6 +140,7 @@ test('the film on a small screen by touch: without a step, and from where one wa
         await writer.saved();
     }
     await phone.goto(`${page.url()}/film`);
+    await expect(phone.getByText('2 of 2')).toBeVisible();
     await phone.getByLabel('Speed').selectOption('6');
     await phone.getByRole('button', { name: 'Step back' }).tap();
     await expect(phone.getByText('1 of 2')).toBeVisible();
