@@ -47,6 +47,15 @@ Route::middleware(['throttle:links', ByLink::class])->prefix('/read/{end}')->whe
     Route::post('/copy', [C\ReadController::class, 'copy'])->middleware('throttle:uploads')->name('read.copy');
 });
 
+// A screen on another machine, which follows who shows a plan.
+Route::middleware('throttle:links')->prefix('/watch/{end}')->where(['end' => Links::FORM])->group(static function (): void {
+    Route::get('/', [C\WatchController::class, 'show'])->name('watch');
+    Route::get('/deck', [C\WatchController::class, 'deck'])->name('watch.deck');
+    Route::get('/map', [C\WatchController::class, 'map']);
+    Route::get('/pictures/{picture}', [C\WatchController::class, 'picture'])->where('picture', '[0-9a-f]{64}');
+});
+Route::get('/watch/{end}/at', [C\WatchController::class, 'at'])->where(['end' => Links::FORM])->middleware('throttle:watching');
+
 Route::middleware('guest')->group(static function (): void {
     Route::get('/sign-up', [C\SignUpController::class, 'create'])->name('sign-up');
     Route::post('/sign-up', [C\SignUpController::class, 'store'])->middleware('throttle:sign-in');
@@ -165,6 +174,14 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('/plans/{plan}/history', [C\HistoryController::class, 'index'])->name('plan.history');
         Route::get('/plans/{plan}/history/steps', [C\HistoryController::class, 'steps'])->name('plan.steps');
         Route::get('/plans/{plan}/history/sides', [C\FilmController::class, 'sides'])->name('plan.sides');
+        Route::get('/plans/{plan}/present', [C\PresentController::class, 'show'])->name('plan.present');
+        Route::put('/plans/{plan}/present', [C\PresentController::class, 'keep']);
+        Route::get('/plans/{plan}/present/speaker', [C\PresentController::class, 'speaker'])->name('plan.speaker');
+        Route::get('/plans/{plan}/present/deck', [C\PresentController::class, 'deck']);
+        Route::get('/plans/{plan}/present/map', [C\PresentController::class, 'map']);
+        Route::put('/plans/{plan}/present/at', [C\PresentController::class, 'move']);
+        Route::post('/plans/{plan}/present/link', [C\PresentController::class, 'link']);
+        Route::delete('/plans/{plan}/present/link', [C\PresentController::class, 'unlink']);
         Route::get('/plans/{plan}/film', [C\PlanController::class, 'film'])->name('plan.film');
         Route::get('/plans/{plan}/film/steps', [C\FilmController::class, 'steps']);
         Route::get('/plans/{plan}/film/frames', [C\FilmController::class, 'frames']);

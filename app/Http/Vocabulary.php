@@ -42,6 +42,7 @@ final class Vocabulary
         'research' => 'Sorting out the research',
         'check' => 'Check, on a finding',
         'schedule' => 'The schedule, on a row',
+        'present' => 'Present',
     ];
     private const SCHEMES = [
         'decimal' => ['1 · 1.1', '1 · 1.1 · 1.1.1'],

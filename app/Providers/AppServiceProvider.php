@@ -66,6 +66,13 @@ final class AppServiceProvider extends ServiceProvider
                 static fn(Response $response): bool => $response->getStatusCode() === 404,
             ),
         ]);
+        // A class that follows from one address asks often; who misses is guessing all the same.
+        RateLimiter::for('watching', static fn(Request $request): array => [
+            Limit::perMinute(6000)->by("watching {$request->ip()}"),
+            Limit::perMinute(20)->by("guesses {$request->ip()}")->after(
+                static fn(Response $response): bool => $response->getStatusCode() === 404,
+            ),
+        ]);
         RateLimiter::for('letters', static fn(Request $request): Limit => Limit::perMinute(60)->by("letters {$request->ip()}"));
         // By address and by target: neither many guesses at one link, nor one guess at many.
         RateLimiter::for('link-password', static function (Request $request): array {

@@ -6,6 +6,7 @@ namespace App\Store;
 
 use App\Models\Plan as PlanRow;
 use App\Models\User;
+use Embrel\Draft\ShowChoices;
 use Embrel\Layout\Map\Look;
 use Embrel\Pace\WritingDays;
 use Embrel\Plan\InvalidValue;
@@ -71,6 +72,16 @@ final class PersonalState
     public function keepHandOver(User $user, PlanRow $plan, array $choices): void
     {
         $this->keep($user, $plan, 'hand_over', $choices);
+    }
+
+    public function present(User $user, PlanRow $plan): ShowChoices
+    {
+        return ShowChoices::from($this->kept($user, $plan, 'present'));
+    }
+
+    public function keepPresent(User $user, PlanRow $plan, ShowChoices $choices): void
+    {
+        $this->keep($user, $plan, 'present', $choices->toArray());
     }
 
     /** The days on which they write: every day, until they say otherwise. */

@@ -28,6 +28,7 @@ final readonly class Choices
         public DraftChoices $draft = new DraftChoices(),
         public MapChoices $map = new MapChoices(),
         public OutlineChoices $outline = new OutlineChoices(),
+        public ShowChoices $show = new ShowChoices(),
     ) {}
 
     public function withPictures(?Pictures $pictures): self

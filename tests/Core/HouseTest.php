@@ -25,7 +25,7 @@ final class HouseTest extends TestCase
         ['Document'],
         ['Draft'],
         ['Intake'],
-        ['Pages', 'Archive', 'Film'],
+        ['Pages', 'Archive', 'Film', 'Show'],
         ['Writer'],
         ['Reader'],
         ['Calendar'],

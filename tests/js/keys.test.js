@@ -38,6 +38,8 @@ test('every key and every name in the table has a command, provided by its place
     ScheduleView.prototype.provide.call(view({ page: { commands } }));
     const { Film } = await import('../../resources/js/views/film/film.js');
     Film.prototype.provide.call(view({}), commands);
+    const { Present } = await import('../../resources/js/views/present/present.js');
+    Present.prototype.provide.call(view({}), commands);
     Gather.prototype.provide.call(view({}), commands);
     // The editor of notes brings its own keys; the clipboard comes by the browser's own events.
     const elsewhere = ({ where, id }) => where === 'note' || (where === 'row' && ['copy', 'cut', 'paste'].includes(id));

@@ -71,18 +71,18 @@ export class Camera {
         return this.view.invert([event.clientX - box.left, event.clientY - box.top]);
     }
 
-    /** @param {import('d3-zoom').ZoomTransform} view */
-    to(view, isSlow = true) {
+    /** `lasts`: how long it takes, in ms. @param {import('d3-zoom').ZoomTransform} view */
+    to(view, isSlow = true, lasts = DURATION) {
         this.ticket = null;
         if (isSlow && !matchMedia('(prefers-reduced-motion: reduce)').matches && this.size.width) {
-            this.glide(view);
+            this.glide(view, lasts);
         } else {
             this.selection.call(this.zoom.transform, view);
         }
     }
 
-    /** Moves there in a few frames; what is newer ends what is older. @param {import('d3-zoom').ZoomTransform} view */
-    glide(view) {
+    /** Moves there bit by bit; what is newer ends what is older. @param {import('d3-zoom').ZoomTransform} view @param {number} lasts */
+    glide(view, lasts) {
         const from = this.view;
         const begun = performance.now();
         const ticket = (this.ticket = {});
@@ -90,7 +90,7 @@ export class Camera {
             if (this.ticket !== ticket) {
                 return;
             }
-            const t = Math.min(1, (now - begun) / DURATION);
+            const t = Math.min(1, (now - begun) / lasts);
             const eased = 1 - (1 - t) ** 3;
             const mix = (/** @type {number} */ a, /** @type {number} */ b) => a + (b - a) * eased;
             this.selection.call(
@@ -113,13 +113,13 @@ export class Camera {
     }
 
     /** Brings a part of the map into sight as a whole, no larger than it is. `taken`: what covers the right edge. @param {Box} box */
-    fit([left, top, right, bottom], { taken = 0, isSlow = true, most = 1 } = {}) {
+    fit([left, top, right, bottom], { taken = 0, isSlow = true, most = 1, lasts = DURATION } = {}) {
         const { width, height } = this.size;
         const room = { width: Math.max(120, width - taken - 48), height: Math.max(120, height - 56) };
         const k = Math.max(LEAST, Math.min(most, room.width / Math.max(1, right - left), room.height / Math.max(1, bottom - top)));
         const x = 24 + (room.width - (right - left) * k) / 2 - left * k;
         const y = 24 + (room.height - (bottom - top) * k) / 2 - top * k;
-        this.to(zoomIdentity.translate(x, y).scale(k), isSlow);
+        this.to(zoomIdentity.translate(x, y).scale(k), isSlow, lasts);
     }
 
     /** Moves just so far that a box is in sight, with some room around it. @param {Box} box */

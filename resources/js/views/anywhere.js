@@ -73,6 +73,7 @@ export class Anywhere extends Going {
             goCheck: to('check'),
             goSchedule: to('schedule'),
             goFilm: to('film'),
+            present: always(() => this.leaveFor(`${this.address}/present`)),
             chooseRules: always(async () => (await this.views.loaded('check'))?.rules.open()),
             addTopic: always(() => {
                 this.show(this.view === 'map' ? 'map' : 'outline');

@@ -58,6 +58,7 @@
                 {{ $plan->revision === 2 ? 'change' : 'changes' }}</small></a>
             <a role="menuitem" href="{{ $doing('keepVersion') }}" data-command="keepVersion" @if ($reads) hidden @endif>Keep this version…</a>
             <a role="menuitem" href="{{ $doing('keepPattern') }}" data-command="keepPattern">Keep as a pattern…</a>
+            <a role="menuitem" href="{{ route('plan.present', $plan) }}">Present</a>
             <hr>
             <a role="menuitem" href="{{ $doing('share') }}" data-command="share">Share…</a>
             @can('manage', $plan)<a role="menuitem" href="{{ route('plan.handouts', $plan) }}">Give out as copies…</a>@endcan

@@ -1,4 +1,4 @@
-@props(['title' => 'Embrel', 'scripts' => ['resources/js/app.js'], 'robots' => null])
+@props(['title' => 'Embrel', 'scripts' => ['resources/js/app.js'], 'robots' => null, 'class' => null])
 <!doctype html>
 <html lang="en">
 <head>
@@ -11,7 +11,7 @@
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     @vite(['resources/css/app.css', ...$scripts])
 </head>
-<body>
+<body @if ($class) class="{{ $class }}" @endif>
 {{ $slot }}
 </body>
 </html>

@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Store;
+
+use App\Models\Plan as PlanRow;
+use App\Models\User;
+use Embrel\Draft\Choices;
+use Embrel\Draft\ShowChoices;
+use Embrel\Layout\Map\Look;
+use Embrel\Plan\Plan;
+use Embrel\Plan\Shown;
+use Embrel\Show\Fitting;
+use Embrel\Show\Line;
+use Embrel\Show\Shot;
+use Embrel\Show\Show;
+use Embrel\Show\Step;
+
+/** What a screen is told of a plan that is shown: nothing of its loose ideas and asides. */
+final readonly class ShowView
+{
+    private Plan $plan;
+
+    public function __construct(private PlanRow $row, private User $user, PlanStore $store)
+    {
+        $this->plan = Shown::of($store->load($row, true));
+    }
+
+    /** Another when the steps, or the map, are others. */
+    public static function print(PlanRow $row, User $user): string
+    {
+        return hash('xxh64', $row->revision . serialize((new PersonalState())->present($user, $row)));
+    }
+
+    public function choices(): ShowChoices
+    {
+        return (new PersonalState())->present($this->user, $this->row);
+    }
+
+    /**
+     * The steps in reading order.
+     *
+     * @param bool $notes whether what is said with each is told: the audience does not see it
+     *
+     * @return array<string, mixed>
+     */
+    public function deck(bool $notes): array
+    {
+        $choices = $this->choices();
+        $show = Show::of($this->plan, new Choices(show: $choices));
+
+        return [
+            'title' => $this->plan->title() === '' ? 'Untitled' : $this->plan->title(),
+            'language' => $this->plan->properties->language,
+            'steps' => array_map(static fn(Step $step): array => self::step($step, $notes), $show->steps),
+            'seconds' => $show->seconds(),
+            'mains' => $this->mains($show),
+            'choices' => $choices->toArray(),
+            'left' => $show->leftOut,
+            'print' => self::print($this->row, $this->user),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function step(Step $step, bool $notes): array
+    {
+        return [
+            'topic' => $step->topic,
+            'number' => $step->number,
+            'title' => $step->title === '' ? 'Untitled' : $step->title,
+            'level' => $step->level,
+            'dye' => $step->dye,
+            'main' => $step->main,
+            'under' => $step->under,
+            'lines' => array_map(
+                static fn(Line $line): array => [$line->topic, $line->number, $line->text, $line->level, $line->isQuote, $line->source],
+                $step->lines,
+            ),
+            'shots' => array_map(static fn(Shot $shot): array => [$shot->picture, $shot->says, $shot->caption], $step->shots),
+            'note' => $notes ? $step->note : '',
+            'part' => $step->part,
+            'scale' => round($step->scale, 3),
+            'size' => Fitting::size($step->title),
+        ];
+    }
+
+    /** @return list<array{string, string, string, string}> the main sections that are shown: id, number, dye, title */
+    private function mains(Show $show): array
+    {
+        $numbers = Sight::of($this->plan)->numbering();
+        $mains = [];
+        foreach ($show->steps as $step) {
+            $main = $step->main === '' || isset($mains[$step->main]) ? null : $this->plan->topic($step->main);
+            if ($main !== null) {
+                $mains[$main->id] = [$main->id, $numbers->own($main->id), $main->dye->value ?? $step->dye, $main->title];
+            }
+        }
+
+        return array_values($mains);
+    }
+
+    /** @return list<array{string, string, int, int}> what can be left out or shown whole: id, number and title, level, how much is under it */
+    public function sections(): array
+    {
+        $numbers = Sight::of($this->plan)->numbering();
+        $sections = [];
+        foreach ($this->plan->walk() as $id => $level) {
+            $topic = $this->plan->topic($id);
+            if ($level <= 3 && $topic->kind->value === 'section') {
+                $name = trim("{$numbers->own($id)} " . ($topic->title === '' ? 'Untitled' : $topic->title));
+                $sections[] = [$id, $name, $level, \count($this->plan->parts($id))];
+            }
+        }
+
+        return $sections;
+    }
+
+    /** @return array<string, mixed> the map that it is shown on */
+    public function map(): array
+    {
+        return MapView::of(Sight::of($this->plan), $this->look(), relations: $this->plan->relations);
+    }
+
+    private function look(): Look
+    {
+        return (new PersonalState())->map($this->user, $this->row);
+    }
+
+    /** Whether a picture stands in what is shown. */
+    public function shows(string $picture): bool
+    {
+        foreach (Show::of($this->plan, new Choices(show: $this->choices()))->steps as $step) {
+            if (\in_array($picture, array_column($step->shots, 'picture'), true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

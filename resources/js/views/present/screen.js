@@ -1,0 +1,103 @@
+import { classes, colour, element } from '../../ui/element.js';
+
+/** @typedef {import('./deck.js').Step} Step @typedef {import('./deck.js').Deck} Deck */
+
+/** Shows one step: its number and title, its lines, its picture. */
+export class Screen {
+    /** @param {HTMLElement} box @param {string} address below which its pictures are */
+    constructor(box, address) {
+        this.box = box;
+        this.address = address;
+        /** The step that is drawn. @type {Step | null | undefined} */
+        this.drawn = undefined;
+    }
+
+    /** @param {Deck} deck @param {Step | null} [step] @param {number} [shown] how many of its lines stand there */
+    show(deck, step = deck.step, shown = deck.shown) {
+        if (this.drawn !== step) {
+            this.drawn = step;
+            this.box.replaceChildren(...(step ? this.made(step) : end(deck)));
+            this.box.className = classes(
+                'shown',
+                step ? `size-${step.size}` : 'is-end',
+                step?.level === 0 && 'is-opening',
+                !!step?.shots.length && 'has-shot',
+            );
+            this.box.style.setProperty('--d', colour(step?.dye ?? 'slate'));
+            this.box.style.setProperty('--scale', String(step?.scale ?? Math.min(1, Math.sqrt(9 / Math.max(1, deck.told.mains.length)))));
+        }
+        [...this.box.querySelectorAll('.line')].forEach((line, i) => {
+            line.classList.toggle('is-shown', i < shown);
+            line.classList.toggle('is-next', i === shown);
+            line.setAttribute('aria-hidden', String(i >= shown));
+        });
+    }
+
+    /** @param {Step} step */
+    made(step) {
+        const [shot] = step.shots;
+        return [
+            step.number && element('p', { class: 'k' }, step.number),
+            element('h1', { dir: 'auto' }, step.title, step.part ? element('small', {}, ` (${step.part + 1})`) : ''),
+            ...step.under.split('\n').map((under) => under && element('p', { class: 'under', dir: 'auto' }, under)),
+            element(
+                'div',
+                { class: 'shown-body' },
+                step.lines.length > 0 && element('ul', {}, ...step.lines.map(line)),
+                shot && element('div', { class: 'shots' }, ...step.shots.slice(0, 2).map((one) => this.picture(one))),
+            ),
+        ].filter((one) => one !== '');
+    }
+
+    /** @param {[string, string, string]} shot */
+    picture([id, says, caption]) {
+        const image = element('img', { src: `${this.address}/pictures/${id}`, alt: says });
+        // One that is gone leaves what it showed.
+        image.addEventListener('error', () =>
+            image.replaceWith(element('p', { class: 'shot-gone' }, `Not there any more: ${says || 'a picture'}`)),
+        );
+        return element('figure', {}, image, caption && element('figcaption', {}, caption));
+    }
+}
+
+/** @param {import('./deck.js').Line} line */
+function line([, number, text, level, isQuote, source]) {
+    return element(
+        'li',
+        { class: classes('line', isQuote && 'is-quote'), '--l': level - 1 },
+        number && element('b', {}, number),
+        element(
+            isQuote ? 'blockquote' : 'span',
+            { dir: 'auto' },
+            isQuote ? element('p', {}, text) : text,
+            isQuote && source && element('cite', {}, source),
+        ),
+    );
+}
+
+/** The whole, at the end. @param {Deck} deck */
+function end({ told }) {
+    return [
+        element('h1', { dir: 'auto' }, told.title),
+        element(
+            'ol',
+            { class: 'mains' },
+            ...told.mains.map(([, number, dye, title]) =>
+                element('li', { '--d': colour(dye) }, element('b', {}, number), element('span', { dir: 'auto' }, title || 'Untitled')),
+            ),
+        ),
+    ];
+}
+
+/** What a screen reader says when one has come to a stop. @param {Deck} deck */
+export function heard(deck) {
+    const { step, stop } = deck;
+    if (!step) {
+        return `The end: ${deck.told.title}`;
+    }
+    if (stop > 0) {
+        const [, number, text, , isQuote, source] = step.lines[stop - 1];
+        return `${number} ${isQuote ? `“${text}”` : text}${source ? `, ${source}` : ''}`.trim();
+    }
+    return `${step.number} ${step.title}${step.under ? `. ${step.under.replaceAll('\n', '. ')}` : ''}`.trim();
+}
