@@ -11,11 +11,12 @@
     <nav aria-label="Main sections"><ul class="present-mains" id="present-mains"></ul></nav>
     <div class="present-stage" id="present-stage">
         <section class="shown" id="shown" lang="{{ $deck['language'] }}" aria-label="What is shown"></section>
-        <svg class="ground" id="shown-map" role="group" aria-label="The map" hidden></svg>
+        <div id="map-side" hidden><h1 class="visually-hidden">{{ $title }}</h1><svg class="ground" id="shown-map" role="group"
+            aria-label="The map"></svg></div>
     </div>
     @if ($deck['left'] > 0)<p class="present-left">{{ number_format($deck['left']) }} more steps found no room. Choose fewer levels.</p>@endif
 </main>
-<div class="present-bar" role="toolbar" aria-label="Present">
+<footer class="present-foot"><div class="present-bar" role="toolbar" aria-label="Present">
     <button type="button" class="present-play" id="present-play" data-command="presentPlay" aria-pressed="false" aria-label="Play"
         title="Play by itself, and pause (P)"><span aria-hidden="true"></span></button>
     <span class="present-speed"><button type="button" data-command="presentSlower" title="Slower (−)" aria-label="Slower">−</button><span
@@ -28,7 +29,7 @@
     <button type="button" data-command="presentScreens" title="A link by which another screen follows">Screens <kbd>S</kbd></button>
     <button type="button" data-command="presentChoices" title="What is shown, and how fast">What is shown <kbd>O</kbd></button>
     <button type="button" data-command="presentLeave" title="Back to the plan">Leave <kbd>Esc</kbd></button>
-</div>
+</div></footer>
 <p class="visually-hidden" id="present-says" role="status"></p>
 <dialog id="present-choices" aria-labelledby="present-choices-head"><form id="present-form" method="dialog">
     <h2 id="present-choices-head">What is shown</h2>

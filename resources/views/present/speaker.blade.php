@@ -16,12 +16,12 @@
     <section class="speaker-clock" aria-label="Time"><p><b id="speaker-gone"></b> <span id="speaker-warns" role="status"></span></p><p
         id="speaker-time"></p></section>
 </main>
-<div class="present-bar" role="toolbar" aria-label="Speaker">
+<footer class="present-foot"><div class="present-bar" role="toolbar" aria-label="Speaker">
     <button type="button" id="speaker-back">Back <kbd>←</kbd></button>
     <button type="button" class="primary" id="speaker-on">On <kbd>→</kbd></button>
     <span class="space"></span>
     <button type="button" id="speaker-dark" aria-pressed="false">Dark <kbd>B</kbd></button>
     <button type="button" id="speaker-clock">Set the clock back <kbd>C</kbd></button>
-</div>
+</div></footer>
 <p class="visually-hidden" id="present-says" role="status"></p>
 </x-layouts.app>

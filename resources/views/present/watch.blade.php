@@ -8,9 +8,10 @@
 <main class="present-main">
     <div class="present-stage" id="present-stage">
         <section class="shown" id="shown" lang="{{ $deck['language'] }}" aria-label="What is shown"></section>
-        <svg class="ground" id="shown-map" role="group" aria-label="The map" hidden></svg>
+        <div id="map-side" hidden><h1 class="visually-hidden">{{ $title }}</h1><svg class="ground" id="shown-map" role="group"
+            aria-label="The map"></svg></div>
     </div>
 </main>
-<div class="watch-foot"><p id="watch-says" role="status"></p><button type="button" id="watch-full">The whole screen</button></div>
+<footer class="watch-foot"><p id="watch-says" role="status"></p><button type="button" id="watch-full">The whole screen</button></footer>
 <p class="visually-hidden" id="present-says" role="status"></p>
 </x-layouts.app>

@@ -22,7 +22,7 @@ export function told(gone, planned) {
 /** The time since one began to show: it begins with the first press, and can be set back. */
 export class Clock {
     /** @param {() => number} now in milliseconds */
-    constructor(now = Date.now) {
+    constructor(now = () => Date.now()) {
         this.now = now;
         /** @type {number | null} */
         this.begun = null;

@@ -177,7 +177,7 @@ export class Present {
             this.says(reason(error));
         }
         byId('shown').hidden = this.isMap;
-        byId('shown-map', SVGSVGElement).toggleAttribute('hidden', !this.isMap);
+        byId('map-side').hidden = !this.isMap;
     }
 
     openNotes() {

@@ -46,7 +46,7 @@ export class Watch {
         this.isMap = map;
         this.deck.go(at, stop);
         byId('shown').hidden = map;
-        byId('shown-map', SVGSVGElement).toggleAttribute('hidden', !map);
+        byId('map-side').hidden = !map;
         document.body.classList.toggle('is-blank', dark);
         this.draw();
         byId('present-says').textContent = dark ? 'Dark' : heard(this.deck);
