@@ -58,6 +58,12 @@ final class Xml
         return htmlspecialchars($text, ENT_QUOTES | ENT_XML1 | ENT_SUBSTITUTE, 'UTF-8');
     }
 
+    /** A text without the signs that XML 1.0 has no room for (2.2, Char). */
+    public static function plain(string $text): string
+    {
+        return (string) preg_replace('/[^\x{9}\x{A}\x{D}\x{20}-\x{D7FF}\x{E000}-\x{FFFD}\x{10000}-\x{10FFFF}]/u', '', $text);
+    }
+
     /** Goes to the root element; its local name. */
     public function root(): string
     {

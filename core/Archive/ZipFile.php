@@ -7,7 +7,11 @@ namespace Embrel\Archive;
 /** Puts the parts of a document together as a zip file in a work folder. */
 final class ZipFile
 {
+    /** What is larger waits in a file beside the package, and not in memory: a document may hold a thousand pictures. */
+    private const HELD = 262_144;
+
     private \ZipArchive $zip;
+    private int $waiting = 0;
 
     /** @throws \RuntimeException when the file cannot be made */
     public function __construct(private readonly string $path)
@@ -20,9 +24,18 @@ final class ZipFile
 
     public function text(string $name, string $content): self
     {
-        $this->zip->addFromString($name, $content);
+        if (\strlen($content) <= self::HELD) {
+            $this->zip->addFromString($name, $content);
 
-        return $this;
+            return $this;
+        }
+        $path = $this->path . '.' . ++$this->waiting;
+        $out = fopen($path, 'w');
+        if ($out === false || fwrite($out, $content) !== \strlen($content) || !fclose($out)) {
+            throw new \RuntimeException('The file could not be written in the work folder.');
+        }
+
+        return $this->file($name, $path);
     }
 
     /** Without packing, as some formats want their first entry. */

@@ -8,6 +8,7 @@ use Embrel\Archive\Shelf;
 use Embrel\Draft\Choices;
 use Embrel\Draft\DraftChoices;
 use Embrel\Draft\MapChoices;
+use Embrel\Draft\ShowChoices;
 use Embrel\Fonts\PackagedFonts;
 use Embrel\Id\CountedIds;
 use Embrel\Intake\Options;
@@ -53,7 +54,7 @@ final class Command
      */
     private static function options(array $arguments): array
     {
-        $files = $reading = $choices = $draft = $map = $look = [];
+        $files = $reading = $choices = $draft = $map = $look = $show = [];
         foreach (\array_slice($arguments, 1) as $argument) {
             [$name, $value] = explode('=', $argument, 2) + [1 => ''];
             match (true) {
@@ -76,12 +77,21 @@ final class Command
                 $name === '--numbering' => $choices['scheme'] = Scheme::tryFrom($value)
                     ?? throw new Usage("There is no numbering called “{$value}”."),
                 $name === '--number-depth' => $choices['numberDepth'] = self::depth($value),
+                $name === '--levels' => $show['levels'] = self::depth($value),
+                $argument === '--each-line' => $show['eachStep'] = true,
+                $name === '--on-a-sheet' => $show['sheet'] = \in_array((int) $value, ShowChoices::SHEET, true)
+                    ? (int) $value
+                    : throw new Usage("On a sheet are 2, 4 or 6, not “{$value}”."),
                 $name === '--heading-depth' => $draft['headingDepth'] = self::depth($value),
                 default => throw new Usage("There is no option “{$argument}”."),
             };
         }
 
-        $choices += ['draft' => new DraftChoices(...$draft), 'map' => new MapChoices(...$map, look: new Look(...$look))];
+        $choices += [
+            'draft' => new DraftChoices(...$draft),
+            'map' => new MapChoices(...$map, look: new Look(...$look)),
+            'show' => new ShowChoices(...$show),
+        ];
 
         return ['files' => $files, 'reading' => $reading, 'choices' => new Choices(...$choices)];
     }

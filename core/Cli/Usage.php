@@ -12,7 +12,8 @@ final class Usage extends \InvalidArgumentException
                embrel inspect FILE [--strip-numbers] [--descriptions] [--lists]
 
         Formats go by extension. In: docx, odt, html, md, opml, txt, csv; zip with one text and its pictures.
-        Out: docx, odt, pdf, html, zip (web pages), epub, md, tex, txt, opml, csv, svg; .map.pdf is the map.
+        Out: docx, odt, pdf, html, zip (web pages), epub, md, tex, txt, opml, csv, svg, pptx, odp;
+        .map.pdf is the map, .slides.pdf and .handout.pdf what is shown.
 
           --numbering=decimal|essay|chapter|none   --number-depth=N (1 to 9)
           --heading-depth=N (1 to 9)               --no-notes
@@ -21,6 +22,8 @@ final class Usage extends \InvalidArgumentException
           --arrangement=spine|both|round           --fonts  SVG: with the fonts in it
           --style=reed|dense|broad|field|drafting  --no-ground  SVG: without a ground
           --paper=a4|a3|a2|letter|tabloid          --sheets  PDF: in its own size across several
+          --levels=N (1 to 9)  slides: sections one by one   --each-line  one for each line that appears
+          --on-a-sheet=2|4|6   handouts
           --descriptions  OPML: read `description` as the note
           --lists         documents: list items become topics also beside headings
         TEXT;

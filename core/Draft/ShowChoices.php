@@ -86,4 +86,10 @@ final readonly class ShowChoices
             'minutes' => $this->minutes,
         ];
     }
+
+    /** @param array<string, mixed> $changes field → value of the field's own type */
+    public function with(array $changes): self
+    {
+        return new self(...$changes + get_object_vars($this)); // @phpstan-ignore argument.type (each caller passes the field's own type)
+    }
 }

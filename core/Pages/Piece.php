@@ -58,4 +58,23 @@ final readonly class Piece
             $this->level,
         );
     }
+
+    /** Smaller or larger, seen from a point. */
+    public function scaled(float $scale, float $x, float $y): self
+    {
+        return new self(
+            $this->kind,
+            $x + $this->x * $scale,
+            $y + $this->y * $scale,
+            $this->width * $scale,
+            $this->height * $scale,
+            $this->text,
+            $this->face,
+            $this->size * $scale,
+            $this->colour,
+            $this->link,
+            $this->marks,
+            $this->says,
+        );
+    }
 }

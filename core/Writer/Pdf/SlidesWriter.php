@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Writer\Pdf;
+
+use Embrel\Draft\Choices;
+use Embrel\Plan\Plan;
+use Embrel\Writer\Slide;
+use Embrel\Writer\SlidePages;
+use Embrel\Writer\Writer;
+
+/** Slides as PDF: one a page, or several on a sheet with lines for notes. */
+final readonly class SlidesWriter implements Writer
+{
+    public function __construct(private bool $isHandout) {}
+
+    public function write(Plan $plan, Choices $choices, $out, string $work): array
+    {
+        $slides = new SlidePages($plan, $choices, PdfBook::typefaces());
+        $pdf = new PdfBook($out, $choices->pictures);
+        $pdf->write($this->isHandout ? $slides->handouts() : $slides->slides(), [
+            'title' => $plan->title(),
+            'author' => $plan->properties->author,
+            'subject' => $plan->properties->subject,
+            'language' => $plan->properties->language,
+        ]);
+        $said = Slide::said($slides->leftOut, $slides->gone);
+
+        return $pdf->lost === 0
+            ? $said
+            : [...$said, "Signs that the fonts of the pages do not hold ({$pdf->lost}) stand as question marks. pptx and odp show them."];
+    }
+}
