@@ -48,7 +48,10 @@ when_changed() { # stamp, inputs..., --, command...
 install_php() { (cd "$ROOT" && COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress --quiet) || fail "Composer could not install the PHP packages. Run: composer install"; }
 # Not `npm ci`: that wants the packages for every other system too, which not every registry has.
 install_js() { (cd "$ROOT" && PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 npm install --no-save --no-audit --no-fund --loglevel=error >/dev/null) || fail "npm could not install its packages. Run: npm install"; }
-build_assets() { (cd "$ROOT" && npx vite build --logLevel error) || fail "The styles and scripts could not be built. Run: npx vite build"; }
+build_assets() {
+  (cd "$ROOT" && npx vite build --logLevel error && npx vite build --config vite.alone.config.js --logLevel error) \
+    || fail "The styles and scripts could not be built. Run: npm run build"
+}
 
 install_and_build() {
   [ -d "$ROOT/vendor" ] || rm -f "$ROOT/storage/framework/composer.stamp"
@@ -56,7 +59,7 @@ install_and_build() {
   [ -f "$ROOT/public/build/manifest.json" ] || rm -f "$ROOT/storage/framework/assets.stamp"
   say "PHP packages"; when_changed composer composer.json compat -- install_php
   say "JavaScript packages"; when_changed npm package.json package-lock.json -- install_js
-  say "Styles and scripts"; when_changed assets resources vite.config.js package.json -- build_assets
+  say "Styles and scripts"; when_changed assets resources vite.config.js vite.alone.config.js package.json -- build_assets
   return 0
 }
 

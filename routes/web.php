@@ -42,6 +42,7 @@ Route::middleware(['throttle:links', ByLink::class])->prefix('/read/{end}')->whe
     Route::get('/map', [C\ReadController::class, 'map'])->name('read.map');
     Route::get('/draft', [C\ReadController::class, 'draft'])->name('read.draft');
     Route::get('/pages', [C\ReadController::class, 'pages'])->name('read.pages');
+    Route::get('/page', [C\ReadController::class, 'alone'])->name('read.page');
     Route::get('/pictures/{picture}', [C\ReadController::class, 'picture'])->where('picture', '[0-9a-f]{64}')->name('read.picture');
     Route::post('/comments', [C\ReadController::class, 'comment'])->middleware('throttle:comments')->name('read.comments');
     Route::post('/copy', [C\ReadController::class, 'copy'])->middleware('throttle:uploads')->name('read.copy');

@@ -20,6 +20,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property bool                            $shows_loose
  * @property bool                            $shows_asides
  * @property bool                            $shows_comments
+ * @property string                          $framers  whose pages may show it within theirs: origins; empty: nobody's
  * @property Plan                            $plan
  * @property \Illuminate\Support\Carbon|null $ends_at
  * @property \Illuminate\Support\Carbon|null $created_at

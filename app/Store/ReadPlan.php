@@ -104,16 +104,20 @@ final class ReadPlan
         return SvgWriter::element(new MapDrawing($this->plan, new Choices(map: new MapChoices($look, ground: false))), 'map');
     }
 
-    /** @return array{list<string>, int} pages as they are handed over, and how many there are */
-    public function pages(): array
+    /** As it is handed over to who reads it. */
+    public function choices(?int $most = null): Choices
     {
-        $pictures = new PlanPictures($this->link->plan_id);
-        $most = HandedOver::beginning($this->plan);
-        $choices = new Choices(pictures: $pictures, draft: new DraftChoices(
+        return new Choices(pictures: new PlanPictures($this->link->plan_id), draft: new DraftChoices(
             prints: $this->link->shows_asides ? [Kind::Aside->value => Printing::Text] : [],
             most: $most,
         ));
-        $book = Typesetter::book(Draft::of($this->plan, $choices), PdfWriter::typefaces(), $pictures);
+    }
+
+    /** @return array{list<string>, int} pages as they are handed over, and how many there are */
+    public function pages(): array
+    {
+        $choices = $this->choices(HandedOver::beginning($this->plan));
+        $book = Typesetter::book(Draft::of($this->plan, $choices), PdfWriter::typefaces(), $choices->pictures);
         $pages = [];
         foreach (\array_slice($book->pages, 0, self::PAGES) as $i => $page) {
             $pages[] = PageSvg::of($page, $book, $i + 1, $this->address(...));

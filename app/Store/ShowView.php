@@ -11,11 +11,8 @@ use Embrel\Draft\ShowChoices;
 use Embrel\Layout\Map\Look;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Shown;
-use Embrel\Show\Fitting;
-use Embrel\Show\Line;
-use Embrel\Show\Shot;
+use Embrel\Show\Deck;
 use Embrel\Show\Show;
-use Embrel\Show\Step;
 
 /** What a screen is told of a plan that is shown: nothing of its loose ideas and asides. */
 final readonly class ShowView
@@ -47,57 +44,7 @@ final readonly class ShowView
      */
     public function deck(bool $notes): array
     {
-        $choices = $this->choices();
-        $show = Show::of($this->plan, new Choices(show: $choices));
-
-        return [
-            'title' => $this->plan->title() === '' ? 'Untitled' : $this->plan->title(),
-            'language' => $this->plan->properties->language,
-            'steps' => array_map(static fn(Step $step): array => self::step($step, $notes), $show->steps),
-            'seconds' => $show->seconds(),
-            'mains' => $this->mains($show),
-            'choices' => $choices->toArray(),
-            'left' => $show->leftOut,
-            'print' => self::print($this->row, $this->user),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private static function step(Step $step, bool $notes): array
-    {
-        return [
-            'topic' => $step->topic,
-            'number' => $step->number,
-            'title' => $step->title === '' ? 'Untitled' : $step->title,
-            'level' => $step->level,
-            'dye' => $step->dye,
-            'main' => $step->main,
-            'under' => $step->under,
-            'lines' => array_map(
-                static fn(Line $line): array => [$line->topic, $line->number, $line->text, $line->level, $line->isQuote, $line->source],
-                $step->lines,
-            ),
-            'shots' => array_map(static fn(Shot $shot): array => [$shot->picture, $shot->says, $shot->caption], $step->shots),
-            'note' => $notes ? $step->note : '',
-            'part' => $step->part,
-            'scale' => round($step->scale, 3),
-            'size' => Fitting::size($step->title),
-        ];
-    }
-
-    /** @return list<array{string, string, string, string}> the main sections that are shown: id, number, dye, title */
-    private function mains(Show $show): array
-    {
-        $numbers = Sight::of($this->plan)->numbering();
-        $mains = [];
-        foreach ($show->steps as $step) {
-            $main = $step->main === '' || isset($mains[$step->main]) ? null : $this->plan->topic($step->main);
-            if ($main !== null) {
-                $mains[$main->id] = [$main->id, $numbers->own($main->id), $main->dye->value ?? $step->dye, $main->title];
-            }
-        }
-
-        return array_values($mains);
+        return Deck::of($this->plan, new Choices(show: $this->choices()), $notes) + ['print' => self::print($this->row, $this->user)];
     }
 
     /** @return list<array{string, string, int, int}> what can be left out or shown whole: id, number and title, level, how much is under it */

@@ -13,7 +13,8 @@ final class Usage extends \InvalidArgumentException
 
         Formats go by extension. In: docx, odt, html, md, opml, txt, csv; zip with one text and its pictures.
         Out: docx, odt, pdf, html, zip (web pages), epub, md, tex, txt, opml, csv, svg, pptx, odp;
-        .map.pdf is the map, .slides.pdf and .handout.pdf what is shown.
+        .map.pdf is the map, .slides.pdf and .handout.pdf what is shown,
+        .alone.html a page that stands alone, .show.html one that plays.
 
           --numbering=decimal|essay|chapter|none   --number-depth=N (1 to 9)
           --heading-depth=N (1 to 9)               --no-notes

@@ -37,7 +37,7 @@ final class Show
     private function __construct(private readonly Plan $plan, private readonly Choices $choices)
     {
         $this->numbering = Numbering::of($plan, $choices->scheme, $choices->numberDepth);
-        $this->printed = Printed::of($plan, $this->numbering, [$choices->from, ...$plan->branch($choices->from)], []);
+        $this->printed = Printed::of($plan, $this->numbering, $plan->branch($choices->from), []);
         $this->without = array_fill_keys($choices->show->without, true);
         $this->whole = array_fill_keys($choices->show->whole, true);
     }

@@ -20,6 +20,8 @@ enum Feature: string
     case Map = 'map';
     /** A section, or a line of it, at a time: what is shown to an audience. */
     case Slides = 'slides';
+    /** One page with everything in it, that asks nobody for anything. */
+    case Alone = 'alone';
     /** Several slides on a sheet of paper. */
     case Handout = 'handout';
     /** A map on sheets of paper. */

@@ -32,6 +32,8 @@ enum Format: string
     case Odp = 'odp';
     case SlidesPdf = 'slides-pdf';
     case HandoutPdf = 'handout-pdf';
+    case Alone = 'alone';
+    case Show = 'show';
 
     /** case → extension, media type, label, features, and the package that it comes as where pictures go along */
     private const TABLE = [
@@ -90,6 +92,17 @@ enum Format: string
         ],
         'slides-pdf' => ['pdf', 'application/pdf', 'Slides as PDF', [Feature::Slides, Feature::Styled]],
         'handout-pdf' => ['pdf', 'application/pdf', 'Handouts', [Feature::Slides, Feature::Handout, Feature::Styled]],
+        'alone' => ['html', 'text/html; charset=utf-8', 'Page that stands alone', [Feature::Alone]],
+        'show' => ['html', 'text/html; charset=utf-8', 'Show that plays', [Feature::Alone, Feature::Slides]],
+    ];
+
+    /** Ends of names that say more than the extension. */
+    private const ENDS = [
+        'map.pdf' => self::MapPdf,
+        'slides.pdf' => self::SlidesPdf,
+        'handout.pdf' => self::HandoutPdf,
+        'alone.html' => self::Alone,
+        'show.html' => self::Show,
     ];
 
     /** @param WebFonts|null $fonts where a map has its fonts from, if they are to go with it */
@@ -113,6 +126,7 @@ enum Format: string
             self::MapPdf => new Pdf\MapPdfWriter(),
             self::Pptx => new Pptx\PptxWriter(),
             self::Odp => new Odp\OdpWriter(),
+            self::Alone, self::Show => new Html\AloneWriter($fonts, $this === self::Show),
             self::SlidesPdf, self::HandoutPdf => new Pdf\SlidesWriter($this === self::HandoutPdf),
         };
     }
@@ -187,11 +201,11 @@ enum Format: string
         return implode(', ', $all) . " and {$last}";
     }
 
-    /** By the end of its name; `.map.pdf` is a map on paper, `.slides.pdf` and `.handout.pdf` what is shown, a zip file pages for the web. */
+    /** By the end of its name, of two parts where what comes is not the usual of its kind; a zip file is pages for the web. */
     public static function ofPath(string $path): ?self
     {
-        foreach ([self::MapPdf, self::SlidesPdf, self::HandoutPdf] as $format) {
-            if (str_ends_with(strtolower($path), '.' . str_replace('-', '.', $format->value))) {
+        foreach (self::ENDS as $end => $format) {
+            if (str_ends_with(strtolower($path), ".{$end}")) {
                 return $format;
             }
         }

@@ -13,6 +13,10 @@ return new class extends Migration {
         Schema::table('plan_views', static function (Blueprint $table): void {
             $table->json('present')->nullable();
         });
+        Schema::table('links', static function (Blueprint $table): void {
+            // Whose pages may show it within theirs: origins, as Content Security Policy names them.
+            $table->string('framers', 1000)->default('');
+        });
         Schema::create('showings', static function (Blueprint $table): void {
             $table->char('id', 26)->charset('ascii')->collation('ascii_bin')->primary();
             $table->char('plan_id', 26)->charset('ascii')->collation('ascii_bin');
@@ -29,6 +33,7 @@ return new class extends Migration {
     public function down(): void
     {
         Schema::dropIfExists('showings');
+        Schema::table('links', static fn(Blueprint $table) => $table->dropColumn('framers'));
         Schema::table('plan_views', static fn(Blueprint $table) => $table->dropColumn('present'));
     }
 };

@@ -3,3 +3,4 @@ declare module '@alpinejs/csp' {
     const Alpine: { data(name: string, component: () => object): void; start(): void };
     export default Alpine;
 }
+declare module '*.css';

@@ -135,7 +135,11 @@ final class PresentTest extends TestCase
     public function testNothingOfLooseIdeasAndAsidesIsTold(): void
     {
         $this->send(
-            ['type' => 'add', 'at' => ['parent' => CorePlan::TRAY, 'after' => null], 'topics' => [['id' => self::newId(), 'title' => 'A loose one']]],
+            [
+                'type' => 'add',
+                'at' => ['parent' => CorePlan::TRAY, 'after' => null],
+                'topics' => [['id' => self::newId(), 'title' => 'A loose one']],
+            ],
             ['type' => 'kind', 'ids' => [$this->id('B')], 'value' => 'aside'],
         )->assertOk();
         $path = $this->followed();

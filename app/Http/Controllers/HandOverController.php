@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\AlonePage;
 use App\Http\Given;
 use App\Http\Requests\HandOverRequest;
 use App\Models\Plan;
@@ -113,6 +114,13 @@ final class HandOverController
         }
         $choices = $request->choices($tree, HandedOver::beginning($tree));
 
+        if ($format->has(Feature::Alone)) {
+            return view('plans.alone-preview', [
+                'address' => route('hand-over.file', $plan) . '?' . http_build_query(['shown' => 1] + $request->query()),
+                'title' => $plan->title,
+                'isLong' => HandedOver::isLong($tree),
+            ]);
+        }
         if ($format->has(Feature::Slides)) {
             return $this->slides($request, $plan, $tree, $choices, $format);
         }
@@ -250,9 +258,12 @@ final class HandOverController
         ]);
     }
 
-    public function download(HandOverRequest $request, Plan $plan): StreamedResponse
+    public function download(HandOverRequest $request, Plan $plan): Response|StreamedResponse
     {
         $tree = $this->store->load($plan, true);
+        if ($request->boolean('shown') && $request->writing()->has(Feature::Alone)) {
+            return AlonePage::of($tree, $request->choices($tree), $request->writing() === Format::Show, "'self'");
+        }
         if (HandedOver::isLong($tree) && $request->writing()->has(Feature::Paged)) {
             abort(409, 'This plan is long. Its file is made in the background: hand it over from its page.');
         }

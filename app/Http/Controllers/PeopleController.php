@@ -125,7 +125,7 @@ final class PeopleController
                 'has_password' => $link->password !== null,
                 'ends_on' => $link->ends_at?->setTimezone($user->time_zone)->format('Y-m-d'),
                 'is_over' => $link->ends_at?->isPast() === true,
-            ] + $link->only(['copies', 'shows_loose', 'shows_asides', 'shows_comments']);
+            ] + $link->only(['copies', 'shows_loose', 'shows_asides', 'shows_comments', 'framers']);
         }
 
         return response()->json($told + $beside);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\AlonePage;
 use App\Http\Given;
 use App\Http\Middleware\ByLink;
 use App\Models\Link;
@@ -101,6 +102,15 @@ final class ReadController
         [$pages, $count] = $read->pages();
 
         return $this->page($request, 'pages', $read, ['pages' => $pages, 'count' => $count]);
+    }
+
+    /** The page that stands alone, for sites that the owner lets show it within theirs. */
+    public function alone(Request $request): Response
+    {
+        $link = ByLink::link($request);
+        $read = new ReadPlan($link, $this->store);
+
+        return AlonePage::of($read->plan, $read->choices(), false, $link->framers === '' ? "'none'" : $link->framers);
     }
 
     public function picture(Request $request, string $end, string $picture): Response

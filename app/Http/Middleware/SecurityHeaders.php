@@ -27,12 +27,15 @@ final class SecurityHeaders
     public function handle(Request $request, Closure $next): Response
     {
         $response = $next($request);
-        foreach (self::HEADERS as $name => $value) {
+        // A page that brings a policy of its own, and says who may frame it, keeps it.
+        $hasOwn = $response->headers->has('Content-Security-Policy');
+        $own = $hasOwn ? ['Content-Security-Policy' => true, 'X-Frame-Options' => true] : [];
+        foreach (array_diff_key(self::HEADERS, $own) as $name => $value) {
             $response->headers->set($name, $value);
         }
         // The stream of news may stand under an address of its own.
         $stream = (string) config('embrel.stream_url');
-        if ($stream !== '') {
+        if ($stream !== '' && !$hasOwn) {
             $policy = str_replace("connect-src 'self'", "connect-src 'self' {$stream}", self::HEADERS['Content-Security-Policy']);
             $response->headers->set('Content-Security-Policy', $policy);
         }

@@ -13,6 +13,8 @@ use Illuminate\Validation\Rule;
 /** What may be done by the link of a plan. What is not named stays as it is. */
 final class LinkRequest extends FormRequest
 {
+    /** Origins of sites, with spaces between them: scheme, host, perhaps a port; nothing else gets into a policy. */
+    private const ORIGINS = '~\A\s*(?:https?://[a-z0-9](?:[a-z0-9.-]*[a-z0-9])?(?::\d{1,5})?/?(?:\s+|\z)){0,10}\z~i';
     private const SWITCHES = ['copies', 'shows_loose', 'shows_asides', 'shows_comments'];
 
     public function authorize(): bool
@@ -26,6 +28,7 @@ final class LinkRequest extends FormRequest
         return [
             'role' => ['sometimes', Rule::in([Role::Reads->value, Role::Comments->value])],
             'password' => ['sometimes', 'nullable', 'string', 'min:4', 'max:200'],
+            'framers' => ['sometimes', 'nullable', 'string', 'max:1000', 'regex:' . self::ORIGINS],
             'ends_on' => ['sometimes', 'nullable', 'date_format:Y-m-d', 'after_or_equal:' . $this->today()],
         ] + array_fill_keys(self::SWITCHES, ['sometimes', 'boolean']);
     }
@@ -34,6 +37,7 @@ final class LinkRequest extends FormRequest
     public function messages(): array
     {
         return [
+            'framers.regex' => 'Name sites as https://example.org, with spaces between them.',
             'password.min' => 'A password has 4 characters at least.',
             'ends_on.after_or_equal' => 'This day is past already.',
             'ends_on.date_format' => 'This is not a day.',
@@ -44,6 +48,10 @@ final class LinkRequest extends FormRequest
     public function columns(): array
     {
         $set = array_intersect_key($this->validated(), ['role' => 1, 'password' => 1]);
+        if ($this->has('framers')) {
+            $sites = preg_split('/\s+/', strtolower($this->string('framers')->toString()), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+            $set['framers'] = implode(' ', array_map(static fn(string $site): string => rtrim($site, '/'), $sites));
+        }
         foreach (self::SWITCHES as $name) {
             if ($this->has($name)) {
                 $set[$name] = $this->boolean($name);

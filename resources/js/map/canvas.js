@@ -12,7 +12,7 @@ import { Stalks } from './stalks.js';
  * @typedef {{lines: string[], size: number, at: [number, number], room: [number, number]}} Title
  * @typedef {{id: string, at: [number, number, boolean], print: string, topics?: any[][]}} ToldSection
  *
- * The map as app/Store/MapView tells it.
+ * The map as core/Layout/Map/Telling tells it.
  * @typedef {{look: Look, title: Title, spine: Box[], bounds: Box, sections: ToldSection[], [more: string]: any}} Told
  */
 
@@ -28,7 +28,7 @@ const SPARE = 0.3;
  * @property {(nodes: Map<string, Leaf>) => void} dress gives the topics that are drawn their names and looks
  * @property {(id: string) => boolean} keeps whether a topic is drawn though it is out of sight
  * @property {import('./draw.js').Signs} signs of notes and flags, as paths
- * @property {string} address of the plan, for its pictures
+ * @property {(id: string) => string} pictureOf the address of a picture
  */
 
 /**
@@ -209,7 +209,7 @@ export class Canvas {
             node.badge?.remove();
             node.badge = shape.isMain || shape.inside ? this.over.appendChild(beside(shape)) : null;
             node.badge?.style.setProperty('--d', colour(shape.dye));
-            node.replaceChildren(...label(shape, hasParts, this.topics.signs, this.topics.address));
+            node.replaceChildren(...label(shape, hasParts, this.topics.signs, this.topics.pictureOf));
             node.style.setProperty('--d', colour(shape.dye));
         } else if (node.number !== shape.number) {
             // When a section moves, all that changes of most topics is their number.

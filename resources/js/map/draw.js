@@ -34,10 +34,10 @@ function floretPath(radius, filled) {
  * @param {Shape} shape
  * @param {boolean} hasParts
  * @param {Signs} signs the forms of note and flags, as PHP has them
- * @param {string} address of the plan, below which its pictures are
+ * @param {(id: string) => string} pictureOf the address of a picture
  * @returns {SVGElement[]}
  */
-export function label(shape, hasParts, signs, address) {
+export function label(shape, hasParts, signs, pictureOf) {
     const x = shape.textX;
     /** @type {SVGElement[]} */
     const nodes = [
@@ -68,7 +68,7 @@ export function label(shape, hasParts, signs, address) {
     if (shape.picture) {
         const [id, left, top, width, height] = shape.picture;
         nodes.push(
-            svg('image', { class: 'topic-picture', href: `${address}/pictures/${id}`, x: x + left, y: top, width, height }),
+            svg('image', { class: 'topic-picture', href: pictureOf(id), x: x + left, y: top, width, height }),
             svg(
                 'g',
                 { class: 'resize', transform: `translate(${x + left + width} ${top + height})` },

@@ -5,7 +5,7 @@
  */
 export class Shape {
     /**
-     * @param {any[]} told in the order of app/Store/MapView
+     * @param {any[]} told in the order of core/Layout/Map/Telling
      * @param {[number, number, boolean]} at where its main section stands, and whether it grows to the left
      * @param {string} section
      */

@@ -69,6 +69,9 @@ export default function handOver() {
             get isPaper() {
                 return this.is('sheets');
             },
+            get isAlone() {
+                return this.is('alone');
+            },
             get isSlides() {
                 return this.is('slides');
             },
@@ -91,7 +94,7 @@ export default function handOver() {
                 return this.is('titles');
             },
             get hasNotes() {
-                return !this.isMap && !this.isNumberedOutline && !this.isSlides;
+                return !this.isMap && !this.isNumberedOutline && (!this.isSlides || this.isAlone);
             },
             get hasContents() {
                 return this.is('contents');

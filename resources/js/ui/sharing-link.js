@@ -63,6 +63,7 @@ export class LinkSettings {
                 ...SWITCHES.map(([name, says]) => this.choice('checkbox', name, says, link[name], (isOn) => put({ [name]: isOn }))),
             ),
             element('div', { class: 'link-set' }, ...this.bounds(link, put)),
+            this.framing(link, put),
         ];
     }
 
@@ -97,6 +98,30 @@ export class LinkSettings {
                 element('button', { type: 'button', class: 'link', 'data-name': 'renew', onclick: renew }, 'New address'),
                 element('button', { type: 'button', class: 'link', 'data-name': 'off', onclick: off }, 'Switch off'),
             ),
+        );
+    }
+
+    /** @param {any} link @param {(body: object) => Promise<boolean>} put */
+    framing(link, put) {
+        const set = (/** @type {Event} */ event) => put({ framers: fieldOf(event).value });
+        const says = link.framers ? 'There it stands at the address of the link with /page behind it.' : 'Nobody may.';
+        return element(
+            'div',
+            { class: 'link-set' },
+            element(
+                'label',
+                { class: 'grow' },
+                'Sites that may show it within a page of theirs',
+                element('input', {
+                    class: 'box',
+                    'data-name': 'framers',
+                    value: link.framers,
+                    placeholder: 'https://example.org',
+                    spellcheck: 'false',
+                    onchange: set,
+                }),
+            ),
+            element('span', { class: 'hint' }, says),
         );
     }
 

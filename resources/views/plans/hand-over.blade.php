@@ -30,13 +30,13 @@
             <x-choose label="Sections one by one" name="slide_levels" :of="$levels" :chosen="$one('slide_levels', $show->levels)"
                 when="isSlides" />
             <x-choose label="A slide" name="slide_each" :of="['0' => 'For each section', '1' => 'For each line that appears']"
-                :chosen="$one('slide_each', '0')" when="isSlides" />
+                :chosen="$one('slide_each', '0')" when="isSlides && !isAlone" />
             <x-choose label="On a sheet" name="slide_sheet" :of="[2 => 'Two slides', 4 => 'Four slides', 6 => 'Six slides']"
                 :chosen="$one('slide_sheet', 4)" when="isHandout" />
             <p class="hint" x-show="isSlides">What is left out or shown whole is as you chose it in <a class="link"
                 href="{{ route('plan.present', $plan) }}">Present</a>.</p>
             <x-tick label="Notes" name="notes" :on="$is('notes')" when="hasNotes" />
-            <x-tick label="Pictures" name="pictures" :on="$is('pictures')" when="isDraft" />
+            <x-tick label="Pictures" name="pictures" :on="$is('pictures')" when="isDraft || isAlone" />
             <x-tick label="Quotes" name="quotes" :on="$is('quotes')" when="isDraft" />
             <x-choose label="Points" name="points" :of="['list' => 'As list items', 'text' => 'As paragraphs', 'out' => 'Left out']"
                 :chosen="$one('points', 'list')" when="isDraft" />
@@ -48,10 +48,10 @@
             <x-tick label="Also sources that are never cited" name="all_sources" :on="$is('all_sources', false)" when="isDraft || isText" />
             <x-tick label="Notes for other programs too" name="other_notes" :on="$is('other_notes')" when="isOpml" />
             <x-tick label="Loose ideas, at the end" name="loose" :on="$is('loose', false)" when="isText || isOpml" />
-            <h2 x-show="isMap">How it is drawn</h2>
+            <h2 x-show="isMap || isAlone">How it is drawn</h2>
             <x-choose label="Arrangement" name="arrangement" :of="['spine' => 'Spine', 'both' => 'Both sides', 'round' => 'Round']"
                 :chosen="$look->arrangement->value" when="isMap" />
-            <x-choose label="Style" name="style" :of="$mapStyles" :chosen="$look->style->value" when="isMap" />
+            <x-choose label="Style" name="style" :of="$mapStyles" :chosen="$look->style->value" when="isMap || isAlone" />
             <x-tick label="White ground" name="ground" :on="$is('ground')" when="isMap && !isPaper" />
             <x-choose label="File" :of="['svg' => 'SVG, text as text', 'fonts' => 'SVG with its fonts', '1' => 'PNG', '2' => 'PNG, twice as large',
                 '3' => 'PNG, three times as large']" when="isMap && !isPaper" x-model="kind" />

@@ -91,7 +91,7 @@ export class Stage {
             keeps: () => false,
             dress: (leaves) => this.name(leaves),
             signs: words().mapSigns,
-            address: this.page.address,
+            pictureOf: (id) => `${this.page.address}/pictures/${id}`,
         });
         this.camera = new Camera(this.ground, {
             onMove: () => this.camera && canvas.told && canvas.move(this.camera),

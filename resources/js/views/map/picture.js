@@ -25,7 +25,7 @@ export class Picture extends Canvas {
             keeps: (id) => id === outline.active,
             dress: () => this.fresh(),
             signs: words().mapSigns,
-            address: map.page.address,
+            pictureOf: (id) => `${map.page.address}/pictures/${id}`,
         });
         this.map = map;
         this.outline = outline;

@@ -9,7 +9,7 @@
  * @typedef {{levels: number, label: string, without: string[], whole: string[], one_by_one: boolean, spoken: boolean, seconds: number,
  *     minutes: number}} Choices
  *
- * A plan that is shown, as app/Store/ShowView tells it.
+ * A plan that is shown, as core/Show/Deck tells it.
  * @typedef {{title: string, language: string, steps: Step[], seconds: number[], mains: [string, string, string, string][],
  *     choices: Choices, left: number, print: string}} Told
  *

@@ -1,5 +1,4 @@
 import { zoomIdentity } from 'd3-zoom';
-import { send } from '../../lib/http.js';
 import { words } from '../../lib/vocabulary.js';
 import { Camera } from '../../map/camera.js';
 import { Canvas } from '../../map/canvas.js';
@@ -13,10 +12,15 @@ const GLIDE = 700;
 
 /** Shows on the map: its picture moves from topic to topic, and at the start and the end the whole is seen. */
 export class OnMap {
-    /** @param {SVGSVGElement} ground @param {string} address */
-    constructor(ground, address) {
+    /**
+     * @param {SVGSVGElement} ground
+     * @param {(id: string) => string} pictureOf the address of a picture
+     * @param {() => Promise<any>} [told] the map, as PHP tells it
+     */
+    constructor(ground, pictureOf, told) {
         this.ground = ground;
-        this.address = address;
+        this.pictureOf = pictureOf;
+        this.told = told;
         /** @type {Map<string, string>} */
         this.parents = new Map();
         /** @type {Set<string>} */
@@ -61,13 +65,13 @@ export class OnMap {
             keeps: (id) => id === this.now,
             dress: (leaves) => leaves.forEach((leaf, id) => this.dress(leaf, id)),
             signs: words().mapSigns,
-            address: this.address,
+            pictureOf: this.pictureOf,
         });
         return canvas;
     }
 
     async load() {
-        this.take(await send('GET', `${this.address}/map`));
+        this.take(await this.told?.());
     }
 
     /** @param {Deck} deck */

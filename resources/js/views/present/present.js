@@ -26,11 +26,11 @@ export class Present {
     constructor(given, commands) {
         this.given = given;
         this.commands = commands;
+        const pictureOf = (/** @type {string} */ id) => `${given.plan}/pictures/${id}`;
         this.deck = new Deck(given.deck);
         this.clock = new Clock();
-        this.screen = new Screen(byId('shown'), given.plan);
-        this.map = new OnMap(byId('shown-map', SVGSVGElement), given.plan);
-        this.map.load = async () => this.map.take(await send('GET', `${given.address}/map`));
+        this.screen = new Screen(byId('shown'), pictureOf);
+        this.map = new OnMap(byId('shown-map', SVGSVGElement), pictureOf, () => send('GET', `${given.address}/map`));
         this.isDark = false;
         this.isMap = false;
         this.player = new Player({

@@ -4,10 +4,10 @@ import { classes, colour, element } from '../../ui/element.js';
 
 /** Shows one step: its number and title, its lines, its picture. */
 export class Screen {
-    /** @param {HTMLElement} box @param {string} address below which its pictures are */
-    constructor(box, address) {
+    /** @param {HTMLElement} box @param {(id: string) => string} pictureOf the address of a picture */
+    constructor(box, pictureOf) {
         this.box = box;
-        this.address = address;
+        this.pictureOf = pictureOf;
         /** The step that is drawn. @type {Step | null | undefined} */
         this.drawn = undefined;
     }
@@ -51,7 +51,7 @@ export class Screen {
 
     /** @param {[string, string, string]} shot */
     picture([id, says, caption]) {
-        const image = element('img', { src: `${this.address}/pictures/${id}`, alt: says });
+        const image = element('img', { src: this.pictureOf(id), alt: says });
         // One that is gone leaves what it showed.
         image.addEventListener('error', () =>
             image.replaceWith(element('p', { class: 'shot-gone' }, `Not there any more: ${says || 'a picture'}`)),

@@ -15,8 +15,9 @@ export class Speaker {
         this.given = given;
         this.deck = new Deck(given.deck);
         this.clock = new Clock();
-        this.now = new Screen(byId('shown-now'), given.plan);
-        this.then = new Screen(byId('shown-then'), given.plan);
+        const pictureOf = (/** @type {string} */ id) => `${given.plan}/pictures/${id}`;
+        this.now = new Screen(byId('shown-now'), pictureOf);
+        this.then = new Screen(byId('shown-then'), pictureOf);
         /** What the other window is like, beside where it is. */
         this.kept = { dark: false, map: false, playing: false, speed: 1 };
         this.windows = new Windows(given.name, { state: () => this.state, take: (state) => this.take(state) });

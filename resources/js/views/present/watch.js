@@ -11,8 +11,9 @@ export class Watch {
     constructor(given) {
         this.given = given;
         this.deck = new Deck(given.deck);
-        this.screen = new Screen(byId('shown'), given.address);
-        this.map = new OnMap(byId('shown-map', SVGSVGElement), given.address);
+        const pictureOf = (/** @type {string} */ id) => `${given.address}/pictures/${id}`;
+        this.screen = new Screen(byId('shown'), pictureOf);
+        this.map = new OnMap(byId('shown-map', SVGSVGElement), pictureOf, () => send('GET', `${given.address}/map`));
         this.isMap = false;
         /** What is shown, in one text. */
         this.was = '';
