@@ -27,6 +27,10 @@ final class Blocks
     private readonly float $width;
     /** The height that is left for text on a page. */
     private readonly float $tallest;
+    /** The tag under which what comes stands. */
+    private int $parent;
+    /** @var array<int, array{list: int, body: int}> level → the list that is open there, and the body of its last item */
+    private array $lists = [];
     /** @var array<int, int> figure → 1, for those that have their place already */
     private array $figures = [];
 
@@ -35,7 +39,10 @@ final class Blocks
         private readonly Paragraphs $paragraphs,
         private readonly Typefaces $faces,
         private readonly ?Pictures $pictures,
+        private readonly Structure $structure,
+        private readonly int $root,
     ) {
+        $this->parent = $root;
         $style = $document->style;
         [$width, $height] = $style->page($document->properties->pageSize);
         [$top, $right, $bottom, $left] = $style->edges();
@@ -58,7 +65,11 @@ final class Blocks
     /** @return list<Group> */
     public function of(Element $element): array
     {
-        $indent = ($element->role === Role::Heading ? 0 : $element->level) * self::STEP;
+        $level = $element->role === Role::Heading ? 0 : $element->level;
+        $indent = $level * self::STEP;
+        $open = $level - ($element->role === Role::Item ? 1 : 0);
+        $this->lists = array_filter($this->lists, static fn(int $at): bool => $at <= $level, ARRAY_FILTER_USE_KEY);
+        $this->parent = $this->lists[$open]['body'] ?? $this->root;
 
         return match ($element->role) {
             Role::Heading => [$this->heading($element)],
@@ -91,7 +102,10 @@ final class Blocks
     private function quoteTitle(Element $element, float $indent): Group
     {
         $title = Node::text($element->title === '' ? ' ' : $element->title);
-        $group = $this->paragraph([$title], $this->quotation($indent), max(4.0, $this->document->style->gap));
+        $group = $this->within(
+            'BlockQuote',
+            fn(): Group => $this->paragraph([$title], $this->quotation($indent), max(4.0, $this->document->style->gap)),
+        );
 
         return new Group($group->lines, $group->before, $group->after, keepsNext: $element->inQuote);
     }
@@ -102,7 +116,10 @@ final class Blocks
         if ($element->block === null) {
             return [];
         }
-        $groups = $this->block($element->block, $indent, $element->inQuote);
+        $block = $element->block;
+        $groups = $element->inQuote
+            ? $this->within('BlockQuote', fn(): array => $this->block($block, $indent, true))
+            : $this->block($block, $indent);
         if ($element->anchor !== null && $groups !== []) {
             $this->anchored($groups[0], $element);
         }
@@ -127,6 +144,7 @@ final class Blocks
         $setting = new Setting(Style::family($style->headingFont), $size, 1.08, true, colour: $colour);
         $title = trim("{$element->number} {$element->title}");
         $lines = $this->paragraphs->text($title, $setting, $this->width);
+        Structure::tag($lines, $this->structure->add('H' . min(6, $element->level), $this->root));
         $lines[0]->heading = [$title, $element->level, $colour];
         if ($lines[0]->pieces !== []) {
             $first = $lines[0]->pieces[0];
@@ -160,7 +178,11 @@ final class Blocks
         $setting = $this->text->with(['indent' => $element->level * self::STEP, 'firstLine' => 0.0, 'align' => 'left']);
         $label = $element->number === '' ? self::BULLETS[max(0, $element->level - 1) % 3] : $element->number;
         $lines = $this->paragraphs->text($element->title, $this->behind($label, $setting), $this->width);
-        $this->label($lines[0], $label, $setting);
+        $list = $this->lists[$element->level]['list'] ?? $this->structure->add('L', $this->parent);
+        [$mark, $body] = $this->listItem($list);
+        $this->lists[$element->level] = ['list' => $list, 'body' => $body];
+        $this->label($lines[0], $label, $setting, $mark);
+        Structure::tag($lines, $body);
 
         return $this->anchored(new Group($lines, 0.0, 3.0), $element);
     }
@@ -173,7 +195,34 @@ final class Blocks
         return $over <= 0.0 ? $setting : $setting->with(['firstLine' => $over]);
     }
 
-    private function label(Line $line, string $label, Setting $setting): void
+    /** @return array{int, int} the tags of its label and of its body */
+    private function listItem(int $list): array
+    {
+        $item = $this->structure->add('LI', $list);
+
+        return [$this->structure->add('Lbl', $item), $this->structure->add('LBody', $item)];
+    }
+
+    /**
+     * Makes something that stands under a tag of its own.
+     *
+     * @template T
+     *
+     * @param \Closure(): T $make
+     *
+     * @return T
+     */
+    private function within(string|int $tag, \Closure $make): mixed
+    {
+        $before = $this->parent;
+        $this->parent = \is_int($tag) ? $tag : $this->structure->add($tag, $before);
+        $made = $make();
+        $this->parent = $before;
+
+        return $made;
+    }
+
+    private function label(Line $line, string $label, Setting $setting, int $tag): void
     {
         $width = $this->faces->width($label, $setting->face(), $setting->size);
         array_unshift(
@@ -188,6 +237,7 @@ final class Blocks
                 $setting->face(),
                 $setting->size,
                 $setting->colour,
+                tag: $tag,
             ),
         );
     }
@@ -200,16 +250,15 @@ final class Blocks
     /** @param list<Node> $inlines */
     private function paragraph(array $inlines, Setting $setting, float $gap, ?float $width = null): Group
     {
-        return new Group(
-            $this->paragraphs->lines(
-                $inlines,
-                $setting,
-                ($width ?? $this->width) - ($setting->italic && $setting->indent >= self::QUOTE ? self::QUOTE : 0.0),
-                $this->footnote(...),
-            ),
-            0.0,
-            $gap,
-        );
+        $tag = $this->structure->add('P', $this->parent);
+        $lines = $this->within($tag, fn(): array => $this->paragraphs->lines(
+            $inlines,
+            $setting,
+            ($width ?? $this->width) - ($setting->italic && $setting->indent >= self::QUOTE ? self::QUOTE : 0.0),
+            $this->footnote(...),
+        ));
+
+        return new Group(Structure::tag($lines, $tag), 0.0, $gap);
     }
 
     /** @return list<Line> */
@@ -218,7 +267,9 @@ final class Blocks
         $small = $this->document->style->footSize();
         $setting = $this->text->with(['size' => $small, 'spacing' => 1.0, 'firstLine' => 0.0, 'align' => 'left']);
 
-        return $this->paragraphs->lines([Node::text("{$number} "), ...$node->content], $setting, $this->width);
+        $lines = $this->paragraphs->lines([Node::text("{$number} "), ...$node->content], $setting, $this->width);
+
+        return Structure::tag($lines, $this->structure->add('Note', $this->parent));
     }
 
     /**
@@ -237,7 +288,7 @@ final class Blocks
             NodeType::Paragraph => [$this->paragraph($node->content, $setting, $isQuoted ? max(4.0, $gap) : $gap, $width)],
             NodeType::Heading => [
                 new Group(
-                    $this->paragraphs->lines(
+                    Structure::tag($this->paragraphs->lines(
                         $node->content,
                         $setting->with([
                             'firstLine' => 0.0,
@@ -247,17 +298,17 @@ final class Blocks
                         ]),
                         $width ?? $this->width,
                         $this->footnote(...),
-                    ),
+                    ), $this->structure->add('P', $this->parent)),
                     8.0,
                     3.0,
                     keepsNext: true,
                 ),
             ],
             NodeType::BulletList, NodeType::TaskList, NodeType::OrderedList => $this->list($node, $indent, 0, $width),
-            NodeType::Blockquote => array_merge(
+            NodeType::Blockquote => $this->within('BlockQuote', fn(): array => array_merge(
                 [],
                 ...array_map(fn(Node $child): array => $this->block($child, $indent, true, $width), $node->content),
-            ),
+            )),
             NodeType::CodeBlock => [$this->code($node, $indent, $width)],
             NodeType::HorizontalRule => [
                 new Group(
@@ -276,10 +327,23 @@ final class Blocks
         };
     }
 
+    /**
+     * A block of a cell.
+     *
+     * @param int $tag of the cell
+     *
+     * @return list<Group>
+     */
+    public function inCell(Node $node, float $width, int $tag): array
+    {
+        return $this->within($tag, fn(): array => $this->block($node, 0.0, false, $width));
+    }
+
     /** @return list<Group> */
     private function list(Node $list, float $indent, int $depth, ?float $width): array
     {
         $groups = [];
+        $tag = $this->structure->add('L', $this->parent, more: $list->type === NodeType::OrderedList ? 'Decimal' : 'Disc');
         $inner = $indent + self::STEP;
         $setting = $this->text->with(['indent' => $inner, 'firstLine' => 0.0, 'align' => 'left']);
         foreach ($list->content as $i => $item) {
@@ -288,19 +352,20 @@ final class Blocks
                 NodeType::TaskList => '',
                 default => self::BULLETS[$depth % 3],
             };
+            [$mark, $body] = $this->listItem($tag);
             foreach ($item->content as $k => $node) {
                 if ($node->type->isList()) {
-                    array_push($groups, ...$this->list($node, $inner, $depth + 1, $width));
+                    array_push($groups, ...$this->within($body, fn(): array => $this->list($node, $inner, $depth + 1, $width)));
                     continue;
                 }
                 $made
-                    = $node->type === NodeType::Paragraph
+                    = $this->within($body, fn(): array => $node->type === NodeType::Paragraph
                         ? [$this->paragraph($node->content, $k === 0 ? $this->behind($label, $setting) : $setting, 3.0, $width)]
-                        : $this->block($node, $inner, false, $width);
+                        : $this->block($node, $inner, false, $width));
                 if ($k === 0 && $made !== [] && $made[0]->lines !== []) {
                     $list->type === NodeType::TaskList
                         ? $this->box($made[0]->lines[0], $setting, ($item->attrs['checked'] ?? false) === true)
-                        : $this->label($made[0]->lines[0], $label, $setting);
+                        : $this->label($made[0]->lines[0], $label, $setting, $mark);
                 }
                 array_push($groups, ...$made);
             }
@@ -341,7 +406,7 @@ final class Blocks
             array_push($lines, ...$this->paragraphs->text($line, $setting, ($width ?? $this->width) - 6.0));
         }
 
-        return new Group($lines, 2.0, 8.0);
+        return new Group(Structure::tag($lines, $this->structure->add('P', $this->parent)), 2.0, 8.0);
     }
 
     /** @return list<Group> */
@@ -388,9 +453,13 @@ final class Blocks
             'colour' => Style::SOFT,
         ]);
         $says = $caption === '' && $size === false ? $node->string('alt') ?? '' : $caption;
-        $below = $says === '' ? [] : [new Group($this->paragraphs->text($says, $small, $width), 3.0, 9.0)];
+        $below = static fn(): array => [];
+        if ($says !== '') {
+            $lines = $this->paragraphs->text($says, $small, $width);
+            $below = fn(): array => [new Group(Structure::tag($lines, $this->structure->add('Caption', $this->parent)), 3.0, 9.0)];
+        }
         if ($id === null || $size === false || $size[0] === 0) {
-            return $below;
+            return $below();
         }
         $line = $this->image(
             $id,
@@ -399,8 +468,9 @@ final class Blocks
             $indent,
             $width,
             $node->string('href') ?? '',
-            $node->string('alt') ?? '',
+            $node->string('alt') ?? $caption,
         );
+        $below = $below();
         $figure = $node->int('figure', 0);
         if ($figure > 0 && !isset($this->figures[$figure])) {
             $this->figures[$figure] = 1;
@@ -416,12 +486,14 @@ final class Blocks
         $wide = min($wide, $width - $indent, ($this->tallest * 0.92) / $aspect);
         $high = $wide * $aspect;
 
-        return new Line($high, $high, [new Piece(Piece::PICTURE, $indent, 0.0, $wide, $high, $id, link: $link, says: $says)]);
+        $piece = new Piece(Piece::PICTURE, $indent, 0.0, $wide, $high, $id, link: $link, says: $says);
+
+        return new Line($high, $high, [$piece], tag: $this->structure->add('Figure', $this->parent, $says === '' ? 'Picture' : $says));
     }
 
     private function table(Node $table, float $indent): Group
     {
-        return (new Tables($this, $this->faces, $this->text))->of($table, $indent, $this->width);
+        return (new Tables($this, $this->faces, $this->text, $this->structure))->of($table, $indent, $this->width, $this->parent);
     }
 
     /**

@@ -58,7 +58,7 @@ final class Flow
             $page->add(new Piece(Piece::RULE, $this->left, $y - 5.0, 120.0, 0.5, colour: Style::RULE));
             foreach ($this->notes as $line) {
                 foreach ($line->pieces as $piece) {
-                    $page->add($piece->moved($this->left, $y));
+                    $page->add($piece->moved($this->left, $y, $line->tag));
                 }
                 $y += $line->height;
             }
@@ -165,7 +165,7 @@ final class Flow
             $page->add(new Piece(Piece::BOX, $this->left, $this->y, 0.0, $line->height + 0.4, colour: $line->ground));
         }
         foreach ($line->pieces as $piece) {
-            $page->add($piece->moved($this->left, $this->y));
+            $page->add($piece->moved($this->left, $this->y, $line->tag));
         }
         foreach ($line->anchors as $anchor) {
             $page->anchors[$anchor] ??= $this->y;
@@ -234,7 +234,7 @@ final class Flow
             $y = $this->y + Row::PADDING;
             foreach ($lines as $line) {
                 foreach ($line->pieces as $piece) {
-                    $page->add($piece->moved($this->left + $row->edges[$c] + Row::PADDING, $y));
+                    $page->add($piece->moved($this->left + $row->edges[$c] + Row::PADDING, $y, $line->tag));
                 }
                 foreach ($line->footnotes as $note) {
                     $this->notesHeight

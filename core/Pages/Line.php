@@ -15,6 +15,7 @@ final class Line
      * @param list<string>         $anchors names of places that begin here
      * @param array{string, int, string}|null $heading title, level and colour, where a heading begins here
      * @param string|null          $ground  a colour behind the whole line
+     * @param int                  $tag     what it is, in the structure of its book
      */
     public function __construct(
         public readonly float $height,
@@ -24,6 +25,7 @@ final class Line
         public array $anchors = [],
         public ?array $heading = null,
         public readonly ?string $ground = null,
+        public int $tag = Structure::NONE,
     ) {}
 
     public static function space(float $height): self

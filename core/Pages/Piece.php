@@ -23,6 +23,7 @@ final readonly class Piece
      * @param string $marks  what is drawn with a text: u under it, s through it
      * @param string $says   what a picture shows; the whole title, where a heading begins
      * @param int    $level  of the heading that begins here; 0 for none
+     * @param int    $tag    what it is, in the structure of its book; Structure::NONE: what its line is, or decoration
      */
     public function __construct(
         public string $kind,
@@ -38,9 +39,11 @@ final readonly class Piece
         public string $marks = '',
         public string $says = '',
         public int $level = 0,
+        public int $tag = Structure::NONE,
     ) {}
 
-    public function moved(float $x, float $y): self
+    /** @param int $tag what it is, where it does not know that itself */
+    public function moved(float $x, float $y, int $tag = Structure::NONE): self
     {
         return new self(
             $this->kind,
@@ -56,6 +59,7 @@ final readonly class Piece
             $this->marks,
             $this->says,
             $this->level,
+            $this->tag === Structure::NONE ? $tag : $this->tag,
         );
     }
 
@@ -75,6 +79,7 @@ final readonly class Piece
             $this->link,
             $this->marks,
             $this->says,
+            tag: $this->tag,
         );
     }
 }

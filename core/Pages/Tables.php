@@ -14,10 +14,17 @@ final class Tables
     /** Only so many rows are looked at to find how wide a column is. */
     private const LOOKED_AT = 60;
 
-    public function __construct(private readonly Blocks $blocks, private readonly Typefaces $faces, private readonly Setting $text) {}
+    public function __construct(
+        private readonly Blocks $blocks,
+        private readonly Typefaces $faces,
+        private readonly Setting $text,
+        private readonly Structure $structure,
+    ) {}
 
-    public function of(Node $table, float $indent, float $width): Group
+    /** @param int $parent the tag under which it stands */
+    public function of(Node $table, float $indent, float $width, int $parent): Group
     {
+        $tag = $this->structure->add('Table', $parent);
         $columns = max([1, ...array_map(static fn(Node $row): int => \count($row->content), $table->content)]);
         $edges = $this->edges($table, $columns, $indent, $width);
         $rows = [];
@@ -25,7 +32,7 @@ final class Tables
         foreach ($table->content as $i => $row) {
             $isHead = !\in_array(NodeType::TableCell, array_map(static fn(Node $cell): NodeType => $cell->type, $row->content), true);
             $heads += $isHead && $heads === $i ? 1 : 0;
-            $rows[] = new Row($this->cells($row, $columns, $edges), $edges, $isHead);
+            $rows[] = new Row($this->cells($row, $columns, $edges, $this->structure->add('TR', $tag), $isHead), $edges, $isHead);
         }
 
         return new Group([], 4.0, 10.0, rows: $rows, heads: min($heads, 3));
@@ -33,17 +40,20 @@ final class Tables
 
     /**
      * @param list<float> $edges
+     * @param int         $tag    of the row
      *
      * @return list<list<Line>>
      */
-    private function cells(Node $row, int $columns, array $edges): array
+    private function cells(Node $row, int $columns, array $edges, int $tag, bool $isHead): array
     {
         $cells = [];
         for ($c = 0; $c < $columns; ++$c) {
             $lines = [];
+            $isHeadCell = ($row->content[$c]->type ?? null) === NodeType::TableHeader;
+            $cell = $this->structure->add($isHeadCell ? 'TH' : 'TD', $tag, more: $isHeadCell ? ($isHead ? 'Column' : 'Row') : '');
             $room = $edges[$c + 1] - $edges[$c] - 2 * Row::PADDING;
             foreach ($row->content[$c]->content ?? [] as $k => $node) {
-                foreach ($this->blocks->block($node, 0.0, false, $room) as $group) {
+                foreach ($this->blocks->inCell($node, $room, $cell) as $group) {
                     $k > 0 && $lines !== [] ? ($lines[] = Line::space(3.0)) : null;
                     array_push($lines, ...$group->lines);
                 }

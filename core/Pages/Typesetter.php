@@ -16,6 +16,9 @@ final class Typesetter
     /** How high a logo stands, in points. */
     private const LOGO = 28.0;
 
+    private readonly Structure $structure;
+    /** The tag of what stands before the text. */
+    private readonly int $front;
     private readonly Blocks $blocks;
     private readonly Paragraphs $paragraphs;
     private readonly float $width;
@@ -26,7 +29,9 @@ final class Typesetter
         private readonly ?Pictures $pictures,
     ) {
         $this->paragraphs = new Paragraphs($faces);
-        $this->blocks = new Blocks($document, $this->paragraphs, $faces, $pictures);
+        $this->structure = new Structure();
+        $this->front = $this->structure->add('Sect');
+        $this->blocks = new Blocks($document, $this->paragraphs, $faces, $pictures, $this->structure, $this->structure->add('Sect'));
         [, $right, , $left] = $document->style->edges();
         $this->width = $document->style->page($document->properties->pageSize)[0] - $left - $right;
     }
@@ -56,7 +61,7 @@ final class Typesetter
         $this->running($pages);
         [$width, $height] = $style->page($this->document->properties->pageSize);
 
-        return new Book($width, $height, $pages, $places);
+        return new Book($width, $height, $pages, $places, $this->structure);
     }
 
     /** Whether the text begins right below the title. */
@@ -79,7 +84,8 @@ final class Typesetter
         if ($style->hasTitlePage) {
             $flow->add(new Group([Line::space($style->page($this->document->properties->pageSize)[1] * 0.26)]));
         }
-        $flow->add(new Group($this->paragraphs->text($this->document->title, $title, $this->width), 10.0, 6.0));
+        $lines = $this->paragraphs->text($this->document->title, $title, $this->width);
+        $flow->add(new Group(Structure::tag($lines, $this->structure->add('Title', $this->front)), 10.0, 6.0));
         foreach ($style->titleFields as $field) {
             $says = $this->document->field($field);
             $setting = new Setting(
@@ -89,7 +95,10 @@ final class Typesetter
                 align: $align,
                 colour: $field === 'subtitle' ? Style::SOFT : Style::INK,
             );
-            $says === '' ? null : $flow->add(new Group($this->paragraphs->text($says, $setting, $this->width), 0.0, 7.0));
+            if ($says !== '') {
+                $lines = $this->paragraphs->text($says, $setting, $this->width);
+                $flow->add(new Group(Structure::tag($lines, $this->structure->add('P', $this->front)), 0.0, 7.0));
+            }
         }
         if ($this->sharesPage() && !$ends) {
             $flow->add(new Group([Line::space(12.0)]));
@@ -128,9 +137,12 @@ final class Typesetter
         }
         $style = $this->document->style;
         $head = new Setting(Style::family($style->headingFont), $style->headingSizes[1], 1.08, true);
-        $flow->add(new Group($this->paragraphs->text($title, $head, $this->width), 22.0, 6.0, keepsNext: true));
+        $lines = $this->paragraphs->text($title, $head, $this->width);
+        $flow->add(new Group(Structure::tag($lines, $this->structure->add('P', $this->front)), 22.0, 6.0, keepsNext: true));
+        $list = $this->structure->add('TOC', $this->front);
         foreach ($entries as [$text, $level, $place]) {
-            $flow->add(new Group($this->entry($text, $level, $place, $places[$place] ?? 0), 0.0, 2.0));
+            $lines = $this->entry($text, $level, $place, $places[$place] ?? 0);
+            $flow->add(new Group(Structure::tag($lines, $this->structure->add('TOCI', $list)), 0.0, 2.0));
         }
     }
 

@@ -15,6 +15,7 @@ use Embrel\Pages\Page;
 use Embrel\Pages\Paragraphs;
 use Embrel\Pages\Piece;
 use Embrel\Pages\Setting;
+use Embrel\Pages\Structure;
 use Embrel\Plan\Plan;
 
 /** Slides set as pages: one each; or several on a sheet, with lines for notes beside them. Lengths are points. */
@@ -28,6 +29,7 @@ final class SlidePages
     private readonly SlideLook $look;
     /** @var array<string, float> picture → its height against its width */
     private array $aspects = [];
+    private readonly Structure $structure;
     /** How many sections found no room, and how many pictures are not at hand. */
     public int $leftOut = 0;
     public int $gone = 0;
@@ -35,6 +37,7 @@ final class SlidePages
     public function __construct(private readonly Plan $plan, private readonly Choices $choices, Typefaces $faces)
     {
         $this->paragraphs = new Paragraphs($faces);
+        $this->structure = new Structure();
         $this->look = SlideLook::of($choices->draft->style());
     }
 
@@ -51,7 +54,7 @@ final class SlidePages
             $pages[] = $page;
         }
 
-        return new Book(Slide::WIDTH, Slide::HEIGHT, $pages, []);
+        return new Book(Slide::WIDTH, Slide::HEIGHT, $pages, [], $this->structure);
     }
 
     /** On paper as the plan has it: two or four beside lines, or six in two columns above lines of their own. */
@@ -75,7 +78,7 @@ final class SlidePages
             $this->handout($pages[\count($pages) - 1], $pieces, [$left, $top, ...$cell], $columns === 2);
         }
 
-        return new Book($width, $height, $pages, []);
+        return new Book($width, $height, $pages, [], $this->structure);
     }
 
     /**
@@ -133,7 +136,7 @@ final class SlidePages
         $pieces = [];
         foreach ($lines as $line) {
             foreach ($line->pieces as $piece) {
-                $pieces[] = $piece->moved($x, $y);
+                $pieces[] = $piece->moved($x, $y, $line->tag);
             }
             $y += $line->height;
         }
@@ -146,14 +149,16 @@ final class SlidePages
     {
         $slides = Slide::all($this->plan, $this->choices);
         foreach ($slides as $slide) {
-            yield [$slide, [...$this->head($slide), ...$this->body($slide), ...$this->shots($slide)]];
+            $tag = $this->structure->add('Sect');
+            yield [$slide, [...$this->head($slide, $tag), ...$this->body($slide, $tag), ...$this->shots($slide, $tag)]];
         }
         $this->leftOut = $slides->getReturn();
     }
 
     /** @return list<Piece> number, title, and what stands under the title of the opening */
-    private function head(Slide $slide): array
+    private function head(Slide $slide, int $parent): array
     {
+        $tag = $this->structure->add('H' . min(6, max(1, $slide->step->level)), $parent);
         [$left, $top, $width] = $slide->titleBox();
         $align = $this->look->isCentred ? 'center' : 'left';
         $dye = $this->look->dye($slide->step->dye);
@@ -163,7 +168,7 @@ final class SlidePages
         if ($slide->step->number !== '') {
             $setting = new Setting('sans', Slide::NUMBER, 1.0, true, align: $align, colour: $dye);
             $number = $this->paragraphs->text($slide->step->number, $setting, $width);
-            array_push($pieces, ...self::placed($number, $left, $slide->numberBox()[1])[0]);
+            array_push($pieces, ...self::placed(Structure::tag($number, $tag), $left, $slide->numberBox()[1])[0]);
         }
         $setting = new Setting(
             Style::family($this->look->titleFont),
@@ -172,12 +177,14 @@ final class SlidePages
             true,
             align: self::aligned($slide->title(), $align),
         );
-        [$title, $y] = self::placed($this->paragraphs->text($slide->title(), $setting, $width), $left, $top);
+        $title = Structure::tag($this->paragraphs->text($slide->title(), $setting, $width), $tag);
+        [$title, $y] = self::placed($title, $left, $top);
         array_push($pieces, ...$title);
         $setting = new Setting(Style::family($this->look->font), Slide::UNDER, align: $align, colour: Style::SOFT);
         $y += 8.0;
         foreach ($slide->step->under === '' ? [] : explode("\n", $slide->step->under) as $under) {
-            [$set, $y] = self::placed($this->paragraphs->text($under, $setting, $width), $left, $y);
+            $lines = Structure::tag($this->paragraphs->text($under, $setting, $width), $this->structure->add('P', $parent));
+            [$set, $y] = self::placed($lines, $left, $y);
             array_push($pieces, ...$set);
         }
 
@@ -185,7 +192,7 @@ final class SlidePages
     }
 
     /** @return list<Piece> */
-    private function body(Slide $slide): array
+    private function body(Slide $slide, int $parent): array
     {
         [$left, $y, $width, $height] = $slide->bodyBox();
         $y += $slide->step->under === '' ? 0.0 : Slide::UNDER * 1.5 * (substr_count($slide->step->under, "\n") + 1);
@@ -193,7 +200,7 @@ final class SlidePages
         $scale = 1.0;
         // Where the rows were counted too low, the type becomes smaller until they find room.
         do {
-            [$pieces, $end] = $this->lines($slide, $left, $y, $width, $scale);
+            [$pieces, $end] = $this->lines($slide, $left, $y, $width, $scale, $parent);
             $scale *= 0.9;
         } while ($end > $bottom && $scale > 0.3);
 
@@ -201,29 +208,31 @@ final class SlidePages
     }
 
     /** @return array{list<Piece>, float} */
-    private function lines(Slide $slide, float $left, float $y, float $width, float $scale): array
+    private function lines(Slide $slide, float $left, float $y, float $width, float $scale, int $parent): array
     {
         $pieces = [];
         $family = Style::family($this->look->font);
         $size = $slide->textSize() * $scale;
         foreach ($slide->lines as $line) {
             $y += Slide::GAP * $slide->step->scale * $scale;
+            $tag = $this->structure->add($line->isQuote ? 'BlockQuote' : 'P', $parent);
             $at = $left + ($line->level - 1) * Slide::INDENT;
             $hang = $slide->hang() * $scale;
             $setting = new Setting($family, $size, 1.05, italic: $line->isQuote, align: self::aligned($line->text, 'left'));
             if (!$line->isQuote) {
                 $number = $line->number === '' ? '–' : $line->number;
                 $set = $this->paragraphs->text($number, $setting->with(['colour' => Style::SOFT]), $width);
-                array_push($pieces, ...self::placed($set, $at, $y)[0]);
+                array_push($pieces, ...self::placed(Structure::tag($set, $tag), $at, $y)[0]);
             }
             $room = max(60.0, $width - ($at - $left) - $hang);
             foreach (explode("\n", $line->text) as $row) {
-                [$set, $y] = self::placed($this->paragraphs->text($row, $setting, $room), $at + $hang, $y);
+                [$set, $y] = self::placed(Structure::tag($this->paragraphs->text($row, $setting, $room), $tag), $at + $hang, $y);
                 array_push($pieces, ...$set);
             }
             if ($line->source !== '') {
                 $small = new Setting('sans', $size * Slide::SOURCE, colour: Style::SOFT);
-                [$set, $y] = self::placed($this->paragraphs->text($line->source, $small, $room), $at + $hang, $y + 2.0);
+                $source = Structure::tag($this->paragraphs->text($line->source, $small, $room), $tag);
+                [$set, $y] = self::placed($source, $at + $hang, $y + 2.0);
                 array_push($pieces, ...$set);
             }
         }
@@ -237,7 +246,7 @@ final class SlidePages
     }
 
     /** @return list<Piece> */
-    private function shots(Slide $slide): array
+    private function shots(Slide $slide, int $parent): array
     {
         $pieces = [];
         foreach ($slide->shots() as $i => $shot) {
@@ -249,12 +258,16 @@ final class SlidePages
             }
             [$x, $y, $width, $height] = $slide->shotBox($i, $bytes === null ? 0.2 : $this->aspects[$shot->picture]);
             if ($bytes !== null) {
-                $pieces[] = new Piece(Piece::PICTURE, $x, $y, $width, $height, $shot->picture, says: $shot->says);
+                $tag = $this->structure->add('Figure', $parent, $shot->says === '' ? 'Picture' : $shot->says);
+                $pieces[] = new Piece(Piece::PICTURE, $x, $y, $width, $height, $shot->picture, says: $shot->says, tag: $tag);
             }
             $caption = $bytes === null ? "Not there any more: {$shot->says}" : $shot->caption;
             $setting = new Setting('sans', Slide::CAPTION, colour: Style::SOFT);
             if ($caption !== '') {
-                $set = $this->paragraphs->text($caption, $setting, max(120.0, $width));
+                $set = Structure::tag(
+                    $this->paragraphs->text($caption, $setting, max(120.0, $width)),
+                    $this->structure->add('Caption', $parent),
+                );
                 array_push($pieces, ...self::placed($set, $x, $y + ($bytes === null ? 0.0 : $height + 6.0))[0]);
             }
         }

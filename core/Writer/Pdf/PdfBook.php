@@ -12,11 +12,15 @@ use Embrel\Pages\Page;
 use Embrel\Pages\Piece;
 use Embrel\RichText\Schema;
 
-/** Pages as PDF 1.7 (ISO 32000-1), with bookmarks, and links within and without; text is text, its fonts are in the file. */
+/**
+ * Pages as PDF 1.7 (ISO 32000-1), with bookmarks, and links within and without; text is text, its fonts are in the file. It is
+ * tagged, so that it is read in order, and says what archives ask for (PDF/A-2u).
+ */
 final class PdfBook
 {
     private readonly PdfFile $file;
     private readonly PdfFonts $fonts;
+    private PdfTags $tags;
     /** @var array<string, int> picture → object */
     private array $images = [];
     /** How many signs no font of ours holds. */
@@ -37,6 +41,7 @@ final class PdfBook
     /** @param array{title: string, author: string, subject: string, language: string} $about */
     public function write(Book $book, array $about): void
     {
+        $this->tags = new PdfTags($book->structure, $this->file);
         [$tree, $resources] = [$this->file->reserve(), $this->file->reserve()];
         $numbers = array_map(fn(Page $_): int => $this->file->reserve(), $book->pages);
         foreach ($book->pages as $i => $page) {
@@ -56,8 +61,13 @@ final class PdfBook
             $tree,
         );
         $outline = (new Bookmarks($this->file))->write($book, $numbers);
+        $structure = $this->tags->write($numbers);
+        $about['title'] = $about['title'] === '' ? 'Untitled' : $about['title'];
+        $metadata = Archival::metadata($this->file, $about);
+        $intent = Archival::intent($this->file);
         $root = $this->file->object(
-            "<< /Type /Catalog /Pages {$tree} 0 R"
+            "<< /Type /Catalog /Pages {$tree} 0 R /MarkInfo << /Marked true >> /StructTreeRoot {$structure} 0 R"
+                . " /Metadata {$metadata} 0 R /OutputIntents [{$intent} 0 R] /PageLabels << /Nums [0 << /S /D >>] >>"
                 . ($outline === null ? '' : " /Outlines {$outline} 0 R /PageMode /UseOutlines")
                 . ' /Lang ('
                 . preg_replace('/[^A-Za-z-]/', '', $about['language'])
@@ -80,9 +90,10 @@ final class PdfBook
     /** @param list<int> $numbers of the pages */
     private function page(Page $page, Book $book, array $numbers, int $at, int $tree, int $resources): void
     {
-        $content = $links = '';
+        $content = $open = '';
+        $links = [];
         foreach ($page->pieces() as $piece) {
-            $content .= match ($piece->kind) {
+            $drawn = match ($piece->kind) {
                 Piece::TEXT => $this->text($piece, $book->height),
                 Piece::PICTURE => $this->picture($piece, $book->height),
                 Piece::RULE => self::rectangle($piece->x, $book->height - $piece->y, $piece->width, $piece->height, $piece->colour),
@@ -94,18 +105,46 @@ final class PdfBook
                     $piece->colour,
                 ),
             };
-            $links .= $piece->link === '' ? '' : $this->link($piece, $book, $numbers);
+            $link = $piece->link === '' ? '' : $this->link($piece, $book, $numbers);
+            $isText = ($piece->kind === Piece::TEXT || $piece->kind === Piece::PICTURE) && $this->tags->has($piece->tag);
+            $is = $isText ? ($link === '' ? "t{$piece->tag}" : "l{$piece->tag} {$piece->link}") : 'decoration';
+            if ($is !== $open) {
+                $number = $link === '' ? null : $links[] = $this->file->reserve();
+                $content .= ($open === '' ? '' : "EMC\n") . $this->begins($is, $piece, $at, $number);
+                $open = $is;
+            } elseif ($link !== '') {
+                $links[] = $number = $this->file->reserve();
+                $isText ? $this->tags->goesOn($number) : null;
+            }
+            $content .= $drawn;
+            if ($link !== '') {
+                $parent = $isText ? " /StructParent {$this->tags->lastLink(\count($numbers))}" : '';
+                $this->file->object("<< /Type /Annot /Subtype /Link /F 4{$parent} {$link} >>", $links[\count($links) - 1]);
+            }
         }
-        $stream = $this->file->stream($content);
+        $stream = $this->file->stream($content . ($open === '' ? '' : "EMC\n"));
         $this->file->object(
             \sprintf(
-                "<< /Type /Page /Parent {$tree} 0 R /MediaBox [0 0 %.2F %.2F] /Resources {$resources} 0 R /Contents {$stream} 0 R%s >>",
+                "<< /Type /Page /Parent {$tree} 0 R /MediaBox [0 0 %.2F %.2F] /Resources {$resources} 0 R /Contents {$stream} 0 R /StructParents {$at} /Tabs /S%s >>",
                 $book->width,
                 $book->height,
-                $links === '' ? '' : " /Annots [{$links}]",
+                $links === [] ? '' : ' /Annots [' . implode(' ', array_map(static fn(int $link): string => "{$link} 0 R", $links)) . ']',
             ),
             $numbers[$at],
         );
+    }
+
+    /** Where a run of pieces begins that are the same: of one element, of one link, or decoration. */
+    private function begins(string $is, Piece $piece, int $page, ?int $annotation): string
+    {
+        if ($is === 'decoration') {
+            return "/Artifact BMC\n";
+        }
+        $mark = $annotation === null
+            ? $this->tags->mark($piece->tag, $page)
+            : $this->tags->link($piece->tag, $page, $annotation);
+
+        return '/' . ($annotation === null ? $this->tags->type($piece->tag) : 'Link') . " << /MCID {$mark} >> BDC\n";
     }
 
     private static function rectangle(float $x, float $y, float $width, float $height, string $colour): string
@@ -184,9 +223,9 @@ final class PdfBook
         $box = \sprintf('[%.2F %.2F %.2F %.2F]', $piece->x, $book->height - $top - $high, $piece->x + $piece->width, $book->height - $top);
         if ($piece->link[0] !== '#') {
             return Schema::isSafeLink($piece->link)
-                ? "<< /Type /Annot /Subtype /Link /Rect {$box} /Border [0 0 0] /A << /S /URI /URI ("
+                ? "/Rect {$box} /Border [0 0 0] /Contents " . PdfFile::text($piece->link) . ' /A << /S /URI /URI ('
                         . addcslashes($piece->link, '()\\')
-                        . ') >> >> '
+                        . ') >>'
                 : '';
         }
         $page = $book->places[substr($piece->link, 1)] ?? null;
@@ -194,8 +233,8 @@ final class PdfBook
 
         return $page === null
             ? ''
-            : "<< /Type /Annot /Subtype /Link /Rect {$box} /Border [0 0 0] /Dest [{$numbers[$page - 1]} 0 R /XYZ 0 "
+            : "/Rect {$box} /Border [0 0 0] /Contents " . PdfFile::text($piece->text) . " /Dest [{$numbers[$page - 1]} 0 R /XYZ 0 "
                     . \sprintf('%.1F', $y)
-                    . ' null] >> ';
+                    . ' null]';
     }
 }

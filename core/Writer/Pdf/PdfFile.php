@@ -13,16 +13,19 @@ final class PdfFile
     private array $offsets = [];
     private int $objects = 0;
     private int $at = 0;
+    private readonly \HashContext $print;
 
     /** @param resource $out */
     public function __construct(private $out)
     {
+        $this->print = hash_init('xxh128');
         $this->put("%PDF-1.7\n%\xE2\xE3\xCF\xD3\n");
     }
 
     private function put(string $bytes): void
     {
         fwrite($this->out, $bytes);
+        hash_update($this->print, $bytes);
         $this->at += \strlen($bytes);
     }
 
@@ -42,9 +45,9 @@ final class PdfFile
     }
 
     /** @param string $entries of its dictionary; what it holds is packed unless they name a filter */
-    public function stream(string $bytes, string $entries = '', ?int $number = null): int
+    public function stream(string $bytes, string $entries = '', ?int $number = null, bool $packed = true): int
     {
-        if (!str_contains($entries, '/Filter')) {
+        if ($packed && !str_contains($entries, '/Filter')) {
             $bytes = (string) gzcompress($bytes, 6);
             $entries .= ' /Filter /FlateDecode';
         }
@@ -60,8 +63,10 @@ final class PdfFile
         foreach ($this->offsets as $offset) {
             $table .= \sprintf("%010d 00000 n \n", $offset);
         }
+        // What it holds is what tells it from another (14.4).
+        $id = strtoupper(hash_final(hash_copy($this->print)));
         $this->put(
-            "{$table}trailer\n<< /Size " . ($this->objects + 1) . " /Root {$root} 0 R /Info {$info} 0 R >>\nstartxref\n{$start}\n%%EOF\n",
+            "{$table}trailer\n<< /Size " . ($this->objects + 1) . " /Root {$root} 0 R /Info {$info} 0 R /ID [<{$id}> <{$id}>] >>\nstartxref\n{$start}\n%%EOF\n",
         );
     }
 
