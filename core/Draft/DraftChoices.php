@@ -31,6 +31,8 @@ final readonly class DraftChoices
      * @param Template|null $template      docx and odt: a document of the writer's whose styles, page, head and foot are used
      * @param int|null      $most          only the first so many topics, for a look at the beginning
      * @param list<Remark>  $remarks       docx and odt: what was said about it, to be handed over beside it
+     * @param bool          $fonts         docx and odt: the fonts of our styles go along, cut to the letters that are used
+     * @param bool          $wholeFonts    with all their letters, for who goes on writing in them
      * @param Origin|null   $origin        of which plan at which revision it is a draft; null: not known
      */
     public function __construct(
@@ -52,6 +54,8 @@ final readonly class DraftChoices
         public ?int $most = null,
         public ?Origin $origin = null,
         public array $remarks = [],
+        public bool $fonts = true,
+        public bool $wholeFonts = false,
     ) {}
 
     public function style(): Style

@@ -102,4 +102,43 @@ final class TrueType
     {
         return (int) round(($this->signed($this->tables['hhea'][0] + 6) * 1000) / $this->unitsPerEm);
     }
+
+    /** @return string a table as it is; empty where there is none */
+    public function table(string $name): string
+    {
+        [$at, $length] = $this->tables[$name] ?? [0, 0];
+
+        return substr($this->bytes, $at, $length);
+    }
+
+    /** @return string what draws a glyph (glyf); empty for one that draws nothing */
+    public function outline(int $glyph): string
+    {
+        [$loca] = $this->tables['loca'];
+        [$glyf] = $this->tables['glyf'];
+        $isLong = $this->word($this->tables['head'][0] + 50) === 1;
+        [$from, $to] = $isLong
+            ? [$this->long($loca + 4 * $glyph), $this->long($loca + 4 * $glyph + 4)]
+            : [2 * $this->word($loca + 2 * $glyph), 2 * $this->word($loca + 2 * $glyph + 2)];
+
+        return substr($this->bytes, $glyf + $from, $to - $from);
+    }
+
+    /** @return string advance and left side bearing of a glyph, as hmtx has them */
+    public function metric(int $glyph): string
+    {
+        [$hmtx] = $this->tables['hmtx'];
+        if ($glyph < $this->metrics) {
+            return substr($this->bytes, $hmtx + 4 * $glyph, 4);
+        }
+        $bearing = $hmtx + 4 * $this->metrics + 2 * ($glyph - $this->metrics);
+
+        return substr($this->bytes, $hmtx + 4 * ($this->metrics - 1), 2) . substr($this->bytes, $bearing, 2);
+    }
+
+    /** @return list<int> code points of all signs that it holds */
+    public function signs(): array
+    {
+        return array_keys($this->glyphs);
+    }
 }

@@ -89,6 +89,7 @@ final class HandOverRequest extends FormRequest
             'sources' => ['nullable', 'boolean'],
             'figures' => ['nullable', 'boolean'],
             'marks' => ['nullable', 'boolean'],
+            'carried_fonts' => ['nullable', Rule::in(['cut', 'whole', 'none'])],
             'slide_levels' => ['nullable', 'integer', 'between:1,9'],
             'slide_each' => ['nullable', 'boolean'],
             'slide_sheet' => ['nullable', Rule::in(ShowChoices::SHEET)],
@@ -226,6 +227,8 @@ final class HandOverRequest extends FormRequest
             template: $this->template(),
             most: $most,
             remarks: $this->boolean('comments') ? SaidRemarks::of($this->plan()) : [],
+            fonts: $this->string('carried_fonts')->toString() !== 'none',
+            wholeFonts: $this->string('carried_fonts')->toString() === 'whole',
             origin: new Origin($this->plan()->id, (int) $this->plan()->revision),
         );
     }

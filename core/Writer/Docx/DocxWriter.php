@@ -7,13 +7,13 @@ namespace Embrel\Writer\Docx;
 use Embrel\Archive\Xml;
 use Embrel\Archive\ZipFile;
 use Embrel\Document\Document;
-use Embrel\Document\Style;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Plan\Plan;
 use Embrel\Writer\ListNumbers;
 use Embrel\Writer\Losses;
 use Embrel\Writer\StyleNames;
+use Embrel\Writer\TravellingFonts;
 use Embrel\Writer\Writer;
 
 /** A word-processor document (ECMA-376, WordprocessingML): the package around Body, Styles and Lists. */
@@ -23,6 +23,7 @@ final class DocxWriter implements Writer
         = '<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types">'
         . '<Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/>'
         . '<Default Extension="xml" ContentType="application/xml"/>'
+        . '<Default Extension="odttf" ContentType="application/vnd.openxmlformats-officedocument.obfuscatedFont"/>'
         . '<Default Extension="png" ContentType="image/png"/><Default Extension="jpeg" ContentType="image/jpeg"/>'
         . '<Override PartName="/word/document.xml" '
         . 'ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.document.main+xml"/>'
@@ -54,6 +55,7 @@ final class DocxWriter implements Writer
         $body = new Body($document, $lists, $losses, $choices->pictures);
         $body->write("{$work}/document.xml");
 
+        $fonts = new EmbeddedFonts($choices->draft->fonts ? TravellingFonts::of($document, $choices->draft->wholeFonts) : []);
         $zip = new ZipFile("{$work}/draft.docx");
         $zip->text('[Content_Types].xml', self::DECLARATION . self::types($body))
             ->text(
@@ -91,15 +93,16 @@ final class DocxWriter implements Writer
             )
             ->text('word/styles.xml', self::DECLARATION . Styles::xml($document, $lists->base(), $lists->headings()))
             ->text('word/numbering.xml', self::DECLARATION . $lists->xml())
-            ->text('word/fontTable.xml', self::DECLARATION . self::fonts($document->style))
+            ->text('word/fontTable.xml', self::DECLARATION . $fonts->table($document->style))
             ->text(
                 'word/settings.xml',
                 self::DECLARATION
                     . '<w:settings xmlns:w="'
                     . Body::W
-                    . '"><w:zoom w:percent="100"/><w:defaultTabStop w:val="567"/><w:characterSpacingControl w:val="doNotCompress"/><w:footnotePr><w:footnote w:id="-1"/><w:footnote w:id="0"/></w:footnotePr>'
+                    . '"><w:zoom w:percent="100"/>' . $fonts->setting() . '<w:defaultTabStop w:val="567"/><w:characterSpacingControl w:val="doNotCompress"/><w:footnotePr><w:footnote w:id="-1"/><w:footnote w:id="0"/></w:footnotePr>'
                     . '<w:compat><w:compatSetting w:name="compatibilityMode" w:uri="http://schemas.microsoft.com/office/word" w:val="15"/></w:compat></w:settings>',
             );
+        $fonts->write($zip);
         if (!$body->comments->isEmpty()) {
             $zip->text('word/comments.xml', self::DECLARATION . $body->comments->xml());
         }
@@ -146,22 +149,6 @@ final class DocxWriter implements Writer
         foreach ($runs->media as $id => ['relation' => $name, 'extension' => $extension]) {
             $zip->text("{$folder}/media/{$name}.{$extension}", (string) $choices->pictures?->bytes((string) $id));
         }
-    }
-
-    /** The fonts, and what stands in for each on a machine that lacks it. */
-    private static function fonts(Style $style): string
-    {
-        $xml = '';
-        foreach (array_unique([$style->font, $style->headingFont]) as $font) {
-            $xml
-                .= '<w:font w:name="'
-                . Xml::escaped($font)
-                . '"><w:altName w:val="'
-                . Style::SUBSTITUTES[Style::family($font)]
-                . '"/></w:font>';
-        }
-
-        return '<w:fonts xmlns:w="' . Body::W . "\">{$xml}</w:fonts>";
     }
 
     public static function properties(Document $document): string

@@ -39,25 +39,39 @@ final class OdtStyles
         return $out . ' office:version="1.3"';
     }
 
-    public static function fonts(Document $document): string
+    /** @param array<string, array<string, string>> $carried font → face → bytes, of those that the document carries */
+    public static function fonts(Document $document, array $carried = []): string
     {
         $fonts = '';
         foreach (array_unique([$document->style->font, $document->style->headingFont]) as $font) {
             $name = Xml::escaped($font);
             $other = Style::SUBSTITUTES[Style::family($font)];
-            $fonts .= "<style:font-face style:name=\"{$name}\" svg:font-family=\"&apos;{$name}&apos;, &apos;{$other}&apos;\"/>";
+            $held = '';
+            foreach (array_keys($carried[$font] ?? []) as $face) {
+                $held .= '<svg:font-face-uri xlink:href="' . self::fontPart($font, $face) . '" xlink:type="simple">'
+                    . '<svg:font-face-format svg:string="truetype"/></svg:font-face-uri>';
+            }
+            $fonts .= "<style:font-face style:name=\"{$name}\" svg:font-family=\"&apos;{$name}&apos;, &apos;{$other}&apos;\""
+                . ($held === '' ? '/>' : "><svg:font-face-src>{$held}</svg:font-face-src></style:font-face>");
         }
 
         return "<office:font-face-decls>{$fonts}<style:font-face style:name=\"Courier New\" svg:font-family=\"&apos;Courier New&apos;\" style:font-pitch=\"fixed\"/></office:font-face-decls>";
     }
 
+    /** Where in the package a font is. */
+    public static function fontPart(string $font, string $face): string
+    {
+        return 'Fonts/' . str_replace(' ', '', $font) . "-{$face}.ttf";
+    }
+
     /** @param string $logo as a frame; empty: none */
-    public static function xml(Document $document, ListNumbers $numbers, string $logo): string
+    /** @param array<string, array<string, string>> $carried */
+    public static function xml(Document $document, ListNumbers $numbers, string $logo, array $carried = []): string
     {
         return '<office:document-styles'
             . self::namespaces()
             . '>'
-            . self::fonts($document)
+            . self::fonts($document, $carried)
             . '<office:styles>'
             . self::named($document)
             . self::outline($numbers)

@@ -13,6 +13,7 @@ use Embrel\Draft\Draft;
 use Embrel\Plan\Plan;
 use Embrel\Writer\ListNumbers;
 use Embrel\Writer\Losses;
+use Embrel\Writer\TravellingFonts;
 use Embrel\Writer\Writer;
 
 /** An OpenDocument text (OpenDocument 1.3): the package around its text and styles. */
@@ -30,24 +31,30 @@ final class OdtWriter implements Writer
         $body = new OdtBody($document, $numbers, $losses, $choices->pictures, $template);
         $body->write("{$work}/text.xml");
         $logo = self::logo($document, $choices, $body);
-        $this->content($document, $body, $work);
+        $carried = $template === null && $choices->draft->fonts ? TravellingFonts::of($document, $choices->draft->wholeFonts) : [];
+        $this->content($document, $body, $work, $carried);
 
         $zip = new ZipFile("{$work}/draft.odt");
         $zip->stored('mimetype', self::MEDIA_TYPE)
             ->text(
                 'META-INF/manifest.xml',
-                self::DECLARATION . self::manifest([...$body->runs->media, ...array_keys($template->parts ?? [])]),
+                self::DECLARATION . self::manifest([...$body->runs->media, ...array_keys($template->parts ?? [])], $carried),
             )
             ->text('meta.xml', self::DECLARATION . self::meta($document))
             ->text(
                 'styles.xml',
                 $template === null
-                    ? self::DECLARATION . OdtStyles::xml($document, $numbers, $logo)
+                    ? self::DECLARATION . OdtStyles::xml($document, $numbers, $logo, $carried)
                     : $template->xml($document, OdtStyles::xml($document, $numbers, $logo)),
             )
             ->file('content.xml', "{$work}/content.xml");
         foreach ($body->runs->media as $id => $part) {
             $zip->text($part, (string) $choices->pictures?->bytes((string) $id));
+        }
+        foreach ($carried as $font => $faces) {
+            foreach ($faces as $face => $bytes) {
+                $zip->text(OdtStyles::fontPart($font, $face), $bytes);
+            }
         }
         foreach ($template->parts ?? [] as $part => $bytes) {
             $zip->text((string) $part, $bytes);
@@ -72,7 +79,8 @@ final class OdtWriter implements Writer
             : $body->runs->drawing($id, $bytes, (38 * $size[0]) / $size[1], $size[1] / $size[0], '');
     }
 
-    private function content(Document $document, OdtBody $body, string $work): void
+    /** @param array<string, array<string, string>> $carried */
+    private function content(Document $document, OdtBody $body, string $work, array $carried): void
     {
         $out = fopen("{$work}/content.xml", 'w') ?: throw new \RuntimeException('The document could not be written in the work folder.');
         $text = fopen("{$work}/text.xml", 'r') ?: throw new \RuntimeException('The document could not be written in the work folder.');
@@ -82,7 +90,7 @@ final class OdtWriter implements Writer
                 . '<office:document-content'
                 . OdtStyles::namespaces()
                 . '>'
-                . OdtStyles::fonts($document)
+                . OdtStyles::fonts($document, $carried)
                 . '<office:automatic-styles>'
                 . $body->styles()
                 . '</office:automatic-styles><office:body><office:text text:use-soft-page-breaks="true">',
@@ -94,12 +102,21 @@ final class OdtWriter implements Writer
         unlink("{$work}/text.xml");
     }
 
-    /** @param array<array-key, string> $media */
-    private static function manifest(array $media): string
+    /**
+     * @param array<array-key, string>             $media
+     * @param array<string, array<string, string>> $carried
+     */
+    private static function manifest(array $media, array $carried): string
     {
         $entries = '<manifest:file-entry manifest:full-path="/" manifest:version="1.3" manifest:media-type="' . self::MEDIA_TYPE . '"/>';
         foreach (['content.xml', 'styles.xml', 'meta.xml'] as $part) {
             $entries .= "<manifest:file-entry manifest:full-path=\"{$part}\" manifest:media-type=\"text/xml\"/>";
+        }
+        foreach ($carried as $font => $faces) {
+            foreach (array_keys($faces) as $face) {
+                $part = OdtStyles::fontPart($font, $face);
+                $entries .= "<manifest:file-entry manifest:full-path=\"{$part}\" manifest:media-type=\"application/x-font-ttf\"/>";
+            }
         }
         foreach ($media as $part) {
             $entries

@@ -92,6 +92,8 @@
             <p class="hint" x-show="isOtherTemplate">This template is a document of another kind: its fonts, sizes, spacing, page, head and
                 foot are taken on, and the rest of its styles when you hand over in its own.</p>
             <x-tick label="Open comments, beside the text" name="comments" :on="$is('comments', false)" when="isTemplated" />
+            <x-choose label="Fonts in the file" name="carried_fonts" :of="['cut' => 'The letters it uses', 'whole' => 'All letters', 'none' => 'None']"
+                :chosen="$one('carried_fonts', 'cut')" when="isTemplated && format !== 'pdf' && !template" />
             <x-tick label="Marks, so that it can come back" name="marks" :on="$is('marks')" when="isMarkable" />
             <x-tick label="Marks, so that it can come back" name="md_marks" :on="$is('md_marks', false)" when="isMarkdown" />
             <details x-show="isDraft"><summary>What counts as words</summary>
