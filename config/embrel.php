@@ -14,6 +14,8 @@ return [
     // an address pages ask every few seconds.
     'stream_url' => rtrim((string) env('EMBREL_STREAM_URL', ''), '/'),
     'stream_listen' => (string) env('EMBREL_STREAM_LISTEN', '127.0.0.1:8081'),
+    // What a letter carries; a larger file waits behind a link.
+    'letter_bytes' => 10 * 1024 * 1024,
     'days_kept_after_deleting' => 30,
     'sample_email' => 'sample@embrel.example',
 ];

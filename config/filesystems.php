@@ -25,5 +25,6 @@ return [
         // What came of long work, until it is fetched; files that came up and wait to be taken in, by person.
         'results' => $private('tasks'),
         'waiting' => $private('waiting'),
+        'sent' => $private('sent'),
     ],
 ];

@@ -9,7 +9,7 @@ use Embrel\Id\Ulid;
 use Illuminate\Support\Facades\Route;
 
 // What is not of the form of an id is at no address.
-foreach (['plan', 'topic', 'attachment', 'task', 'style', 'template', 'pattern', 'invitation', 'comment', 'vote', 'notice'] as $id) {
+foreach (['plan', 'topic', 'attachment', 'task', 'style', 'template', 'pattern', 'invitation', 'comment', 'vote', 'notice', 'sending'] as $id) {
     Route::pattern($id, Ulid::FORM);
 }
 
@@ -40,6 +40,7 @@ Route::post('/read/{end}/password', [C\ReadController::class, 'password'])
 Route::middleware(['throttle:links', ByLink::class])->prefix('/read/{end}')->where(['end' => Links::FORM])->group(static function (): void {
     Route::get('/', [C\ReadController::class, 'outline'])->name('read');
     Route::get('/map', [C\ReadController::class, 'map'])->name('read.map');
+    Route::get('/map.{type}', [C\ReadController::class, 'mapPicture'])->where('type', 'png|jpeg|webp')->name('read.map-picture');
     Route::get('/draft', [C\ReadController::class, 'draft'])->name('read.draft');
     Route::get('/pages', [C\ReadController::class, 'pages'])->name('read.pages');
     Route::get('/page', [C\ReadController::class, 'alone'])->name('read.page');
@@ -56,6 +57,12 @@ Route::middleware('throttle:links')->prefix('/watch/{end}')->where(['end' => Lin
     Route::get('/pictures/{picture}', [C\WatchController::class, 'picture'])->where('picture', '[0-9a-f]{64}');
 });
 Route::get('/watch/{end}/at', [C\WatchController::class, 'at'])->where(['end' => Links::FORM])->middleware('throttle:watching');
+
+// A file that somebody was sent a link to.
+Route::middleware('throttle:links')->prefix('/sent/{end}')->where(['end' => Links::FORM])->group(static function (): void {
+    Route::get('/', [C\SentController::class, 'show'])->name('sent');
+    Route::get('/file', [C\SentController::class, 'file'])->name('sent.file');
+});
 
 Route::middleware('guest')->group(static function (): void {
     Route::get('/sign-up', [C\SignUpController::class, 'create'])->name('sign-up');
@@ -208,6 +215,9 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('/plans/{plan}/hand-over/task', [C\HandOverController::class, 'queue'])
             ->middleware('throttle:uploads')
             ->name('hand-over.task');
+        Route::get('/plans/{plan}/hand-over/sendings', [C\SendingController::class, 'index']);
+        Route::post('/plans/{plan}/hand-over/sendings', [C\SendingController::class, 'store'])->middleware('throttle:invitations');
+        Route::delete('/plans/{plan}/hand-over/sendings/{sending}', [C\SendingController::class, 'destroy']);
         Route::get('/plans/{plan}/hand-over/sheets', [C\HandOverController::class, 'sheets'])->name('hand-over.sheets');
         Route::get('/plans/{plan}/hand-over/file', [C\HandOverController::class, 'download'])->name('hand-over.file');
     });

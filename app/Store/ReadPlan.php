@@ -99,9 +99,14 @@ final class ReadPlan
 
     public function map(string $arrangement): string
     {
+        return SvgWriter::element(new MapDrawing($this->plan, $this->mapChoices($arrangement, false)), 'map');
+    }
+
+    public function mapChoices(string $arrangement, bool $ground = true): Choices
+    {
         $look = Look::from(['arrangement' => (Arrangement::tryFrom($arrangement) ?? Arrangement::Both)->value]);
 
-        return SvgWriter::element(new MapDrawing($this->plan, new Choices(map: new MapChoices($look, ground: false))), 'map');
+        return new Choices(pictures: $ground ? new PlanPictures($this->link->plan_id) : null, map: new MapChoices($look, ground: $ground));
     }
 
     /** As it is handed over to who reads it. */

@@ -73,6 +73,9 @@ final class Command
                     : throw new Usage("There is no paper called “{$value}”."),
                 $argument === '--sheets' => $map['severalSheets'] = true,
                 $argument === '--fonts' => $map['embedsFonts'] = true,
+                $name === '--scale' => $map['scale'] = preg_match('/\A[1-4]\z/', $value) === 1
+                    ? (int) $value
+                    : throw new Usage("A picture is 1 to 4 times as large, not “{$value}”."),
                 $argument === '--no-ground' => $map['ground'] = false,
                 $name === '--numbering' => $choices['scheme'] = Scheme::tryFrom($value)
                     ?? throw new Usage("There is no numbering called “{$value}”."),

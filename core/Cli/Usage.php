@@ -12,7 +12,8 @@ final class Usage extends \InvalidArgumentException
                embrel inspect FILE [--strip-numbers] [--descriptions] [--lists]
 
         Formats go by extension. In: docx, odt, html, md, opml, txt, csv; zip with one text and its pictures.
-        Out: docx, odt, pdf, html, zip (web pages), epub, md, tex, txt, opml, csv, svg, pptx, odp;
+        Out: docx, odt, pdf, html, zip (web pages), epub, md, tex, txt, opml, csv, svg, png,
+        jpg, webp, pptx, odp;
         .map.pdf is the map, .slides.pdf and .handout.pdf what is shown,
         .alone.html a page that stands alone, .show.html one that plays.
 
@@ -25,7 +26,7 @@ final class Usage extends \InvalidArgumentException
           --paper=a4|a3|a2|letter|tabloid          --sheets  PDF: in its own size across several
           --levels=N (1 to 9)  slides: sections one by one   --each-line  one for each line that appears
           --on-a-sheet=2|4|6   handouts
-          --descriptions  OPML: read `description` as the note
+          --scale=1 to 4  pictures of the map          --descriptions  OPML: read `description` as the note
           --lists         documents: list items become topics also beside headings
         TEXT;
 }

@@ -15,6 +15,7 @@ final readonly class MapChoices
      * @param bool         $ground        on a white ground instead of none
      * @param bool         $embedsFonts   with the fonts in the file
      * @param string|null  $paper         one of Sheets::PAPERS; null: as the plan has it
+     * @param int          $scale         of a picture made of pixels, 1 to 4
      * @param bool         $severalSheets in its own size across several sheets, instead of on one
      */
     public function __construct(
@@ -24,5 +25,6 @@ final readonly class MapChoices
         public bool $embedsFonts = false,
         public ?string $paper = null,
         public bool $severalSheets = false,
+        public int $scale = 2,
     ) {}
 }

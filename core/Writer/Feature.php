@@ -24,6 +24,8 @@ enum Feature: string
     case Alone = 'alone';
     /** Several slides on a sheet of paper. */
     case Handout = 'handout';
+    /** A map made of pixels. */
+    case Pixels = 'pixels';
     /** A map on sheets of paper. */
     case Sheets = 'sheets';
     /** Its pages are those that are shown before it is handed over. */

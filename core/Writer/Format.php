@@ -34,6 +34,9 @@ enum Format: string
     case HandoutPdf = 'handout-pdf';
     case Alone = 'alone';
     case Show = 'show';
+    case Png = 'png';
+    case Jpeg = 'jpeg';
+    case Webp = 'webp';
 
     /** case → extension, media type, label, features, and the package that it comes as where pictures go along */
     private const TABLE = [
@@ -93,6 +96,9 @@ enum Format: string
         'slides-pdf' => ['pdf', 'application/pdf', 'Slides as PDF', [Feature::Slides, Feature::Styled]],
         'handout-pdf' => ['pdf', 'application/pdf', 'Handouts', [Feature::Slides, Feature::Handout, Feature::Styled]],
         'alone' => ['html', 'text/html; charset=utf-8', 'Page that stands alone', [Feature::Alone]],
+        'png' => ['png', 'image/png', 'Map as PNG', [Feature::Map, Feature::Pixels]],
+        'jpeg' => ['jpg', 'image/jpeg', 'Map as JPEG', [Feature::Map, Feature::Pixels]],
+        'webp' => ['webp', 'image/webp', 'Map as WebP', [Feature::Map, Feature::Pixels]],
         'show' => ['html', 'text/html; charset=utf-8', 'Show that plays', [Feature::Alone, Feature::Slides]],
     ];
 
@@ -126,6 +132,7 @@ enum Format: string
             self::MapPdf => new Pdf\MapPdfWriter(),
             self::Pptx => new Pptx\PptxWriter(),
             self::Odp => new Odp\OdpWriter(),
+            self::Png, self::Jpeg, self::Webp => new Raster\RasterWriter($this->value),
             self::Alone, self::Show => new Html\AloneWriter($fonts, $this === self::Show),
             self::SlidesPdf, self::HandoutPdf => new Pdf\SlidesWriter($this === self::HandoutPdf),
         };
@@ -162,12 +169,15 @@ enum Format: string
         return self::tryFrom(self::TABLE[$this->value][4] ?? '');
     }
 
-    /** @return list<self> those that a writer chooses from; what stands for another one is not among them */
+    /** @return list<self> those that a writer chooses from; what stands for another one, or is a kind of it, is not among them */
     public static function offered(): array
     {
         $packages = array_map(static fn(self $format): ?self => $format->package(), self::cases());
 
-        return array_values(array_filter(self::cases(), static fn(self $format): bool => !\in_array($format, $packages, true)));
+        return array_values(array_filter(
+            self::cases(),
+            static fn(self $format): bool => !\in_array($format, $packages, true) && !$format->has(Feature::Pixels),
+        ));
     }
 
     /** The format that a plan goes out in: one that is text alone becomes a package where pictures go along. */
@@ -195,10 +205,16 @@ enum Format: string
     /** @return string such as “docx, md and pdf” */
     public static function extensions(): string
     {
-        $all = array_values(array_unique(array_map(static fn(self $format): string => $format->extension(), self::offered())));
+        $all = array_values(array_unique(array_map(static fn(self $format): string => $format->extension(), self::byName())));
         $last = array_pop($all);
 
         return implode(', ', $all) . " and {$last}";
+    }
+
+    /** @return list<self> those that are known by the ends of names */
+    private static function byName(): array
+    {
+        return [...self::offered(), self::Png, self::Jpeg, self::Webp];
     }
 
     /** By the end of its name, of two parts where what comes is not the usual of its kind; a zip file is pages for the web. */
@@ -210,10 +226,10 @@ enum Format: string
             }
         }
         $extension = strtolower(pathinfo($path, PATHINFO_EXTENSION));
-        foreach (self::offered() as $format) {
+        foreach (self::byName() as $format) {
             if (
                 $format->extension()
-                === (['markdown' => 'md', 'text' => 'txt', 'htm' => 'html', 'latex' => 'tex'][$extension] ?? $extension)
+                === (['jpeg' => 'jpg', 'markdown' => 'md', 'text' => 'txt', 'htm' => 'html', 'latex' => 'tex'][$extension] ?? $extension)
             ) {
                 return $format;
             }

@@ -38,7 +38,7 @@ final class PackageTest extends TestCase
         'tr' => 'trPr tc',
         'tblPr' => 'tblStyle tblW tblInd tblBorders tblCellMar',
         'tcPr' => 'tcW gridSpan tcBorders shd',
-        'settings' => 'zoom defaultTabStop characterSpacingControl footnotePr compat',
+        'settings' => 'zoom embedTrueTypeFonts saveSubsetFonts defaultTabStop characterSpacingControl footnotePr compat',
         'document' => 'body',
         'numbering' => 'abstractNum num',
         'styles' => 'docDefaults latentStyles style',

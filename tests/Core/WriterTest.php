@@ -274,6 +274,10 @@ final class WriterTest extends TestCase
         self::assertTrue($zip->open("{$this->folder}/test.docx", \ZipArchive::CHECKCONS));
         $parts = [];
         for ($i = 0; $i < $zip->numFiles; ++$i) {
+            // A font is no XML; what is in it TravellingFontsTest looks at.
+            if (str_ends_with((string) $zip->getNameIndex($i), '.odttf')) {
+                continue;
+            }
             $dom = new \DOMDocument();
             self::assertTrue($dom->loadXML((string) $zip->getFromIndex($i)), (string) $zip->getNameIndex($i));
             $path = new \DOMXPath($dom);

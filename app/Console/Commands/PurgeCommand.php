@@ -11,6 +11,7 @@ use App\Store\Invitations;
 use App\Store\Notices;
 use App\Store\PlanPictures;
 use App\Store\PlanStore;
+use App\Store\Sendings;
 use App\Store\SignUps;
 use App\Store\Tasks;
 use App\Store\Templates;
@@ -37,6 +38,7 @@ final class PurgeCommand extends Command
         SignUps::purge();
         Invitations::purge();
         Notices::purge();
+        Sendings::purge();
         Attachments::disk()->purge();
         PlanPictures::disk()->purge();
         Templates::purge();

@@ -11,6 +11,7 @@ use App\Models\Link;
 use App\Models\Picture;
 use App\Rules\Id;
 use App\Store\Comments;
+use App\Store\HandedOver;
 use App\Store\History;
 use App\Store\NewIds;
 use App\Store\PlanPictures;
@@ -19,12 +20,14 @@ use App\Store\ReadPlan;
 use Embrel\Limits;
 use Embrel\Plan\Plan as CorePlan;
 use Embrel\Plan\Shown;
+use Embrel\Writer\Format;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** The pages of a plan for who comes by its link, with or without an account (ByLink has let them in). */
 final class ReadController
@@ -44,6 +47,19 @@ final class ReadController
         $read = new ReadPlan(ByLink::link($request), $this->store);
 
         return $this->page($request, 'map', $read, ['svg' => $read->map($arrangement), 'arrangement' => $arrangement]);
+    }
+
+    /** The map made of pixels. */
+    public function mapPicture(Request $request, string $end, string $type): StreamedResponse
+    {
+        $read = new ReadPlan(ByLink::link($request), $this->store);
+        $format = Format::from($type);
+        $choices = $read->mapChoices(Given::text($request, 'as') ?: 'both');
+
+        return response()->stream(static function () use ($read, $choices, $format): void {
+            $out = fopen('php://output', 'w') ?: throw new \RuntimeException('The answer cannot be written.');
+            HandedOver::write($read->plan, $choices, $format, $out);
+        }, 200, ['Content-Type' => $format->mediaType()]);
     }
 
     public function draft(Request $request): View

@@ -7,6 +7,7 @@ namespace Embrel\Writer\Pdf;
 use Embrel\Fonts\Face;
 use Embrel\Fonts\Ruler;
 use Embrel\Fonts\Widths;
+use Embrel\Writer\Arc;
 use Embrel\Writer\Pen;
 
 /** Draws as PDF operators. The caller turns the y axis down; text is turned back up as it is set. */
@@ -89,16 +90,8 @@ final class PdfPen implements Pen
     /** @param array<int, float> $n radius twice, turn, whether the larger arc, whether clockwise, end; as in SVG 1.1, appendix F.6 */
     private static function arc(float $x1, float $y1, array $n): string
     {
-        [$radius, , , $isLarge, $isClockwise, $x2, $y2] = $n + array_fill(0, 7, 0.0);
-        [$halfX, $halfY] = [($x2 - $x1) / 2, ($y2 - $y1) / 2];
-        $half = hypot($halfX, $halfY);
-        $radius = max($radius, $half);
-        $off = $half > 0.0 ? sqrt(max(0.0, $radius * $radius - $half * $half)) / $half : 0.0;
-        $side = $isLarge > 0.5 === $isClockwise > 0.5 ? 1.0 : -1.0;
-        [$cx, $cy] = [($x1 + $x2) / 2 + $side * $off * $halfY, ($y1 + $y2) / 2 - $side * $off * $halfX];
-        $from = atan2($y1 - $cy, $x1 - $cx);
-        $sweep = atan2($y2 - $cy, $x2 - $cx) - $from;
-        $sweep += $isClockwise > 0.5 && $sweep < 0 ? 2 * M_PI : ($isClockwise <= 0.5 && $sweep > 0 ? -2 * M_PI : 0.0);
+        $arc = Arc::of($x1, $y1, $n);
+        [$cx, $cy, $radius, $from, $sweep] = [$arc->x, $arc->y, $arc->radius, $arc->from, $arc->sweep];
         $steps = max(1, (int) ceil(abs($sweep) / (M_PI / 2)));
         $step = $sweep / $steps;
         $reach = (4 / 3) * tan($step / 4) * $radius;

@@ -7,7 +7,7 @@ export const preview = component({
     async look() {
         const ticket = ++this.ticket;
         const query = this.query();
-        this.address = `${this.$root.dataset.address}/file?${query}${this.isMap && this.kind !== 'svg' ? '&fonts=1' : ''}`;
+        this.address = `${this.$root.dataset.address}/file?${this.asFile(query)}`;
         this.sheets = `${this.$root.dataset.address}/sheets?${query}`;
         this.copied = '';
         try {
@@ -26,6 +26,14 @@ export const preview = component({
         } catch (error) {
             this.error = reason(error) || 'The preview cannot be shown: the server cannot be reached.';
         }
+    },
+    /** What is asked for as a file: a map also as a picture made of pixels. @param {URLSearchParams} query */
+    asFile(query) {
+        const file = new URLSearchParams(query);
+        if (this.isMap && !this.isPaper && this.kind !== 'svg') {
+            ['jpeg', 'webp'].includes(this.kind) ? file.set('format', this.kind) : file.set('fonts', '1');
+        }
+        return file;
     },
     /** @param {any} query */
     async fetched(query) {

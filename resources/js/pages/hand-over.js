@@ -1,5 +1,6 @@
 import { component, joined } from './component.js';
 import { allOf, firstOf } from '../lib/dom.js';
+import { sendingDialog } from './hand-over-sending.js';
 import { styleDialog } from './hand-over-style.js';
 import { preview } from './hand-over-preview.js';
 import { templateDialog } from './hand-over-template.js';
@@ -13,6 +14,7 @@ export default function handOver() {
         preview,
         styleDialog,
         templateDialog,
+        sendingDialog,
         component({
             format: 'docx',
             /** Format → what the choices depend on, as PHP tells it (Writer/Format). */

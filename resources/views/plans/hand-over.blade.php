@@ -54,7 +54,7 @@
             <x-choose label="Style" name="style" :of="$mapStyles" :chosen="$look->style->value" when="isMap || isAlone" />
             <x-tick label="White ground" name="ground" :on="$is('ground')" when="isMap && !isPaper" />
             <x-choose label="File" :of="['svg' => 'SVG, text as text', 'fonts' => 'SVG with its fonts', '1' => 'PNG', '2' => 'PNG, twice as large',
-                '3' => 'PNG, three times as large']" when="isMap && !isPaper" x-model="kind" />
+                '3' => 'PNG, three times as large', '4' => 'PNG, four times as large', 'jpeg' => 'JPEG', 'webp' => 'WebP']" when="isMap && !isPaper" x-model="kind" />
             <x-choose label="Paper" name="paper"
                 :of="['a4' => 'A4', 'a3' => 'A3', 'a2' => 'A2', 'letter' => 'Letter', 'tabloid' => 'Tabloid']"
                 :chosen="$properties->pageSize" when="isPaper" />
@@ -121,10 +121,31 @@
                 <button type="button" class="plain only-small" aria-controls="choices" x-ref="opener" x-bind:aria-expanded="isChoosing"
                     x-on:click="openChoices">Choices</button>
                 <button type="button" class="plain" x-show="canCopy" x-on:click="copyText" x-text="copyLabel">Copy the outline</button>
+                <button type="button" class="plain" x-on:click="openSending">Send by mail…</button>
                 <a class="plain" x-show="isPaper" x-bind:href="sheets" target="_blank">Print…</a><a class="primary" x-bind:href="address"
                     download x-on:click="leave" x-text="verb">Download the draft</a></div>
         </main>
     </div>
+    <dialog x-ref="sending" aria-labelledby="sending-head">
+        <form method="dialog" x-on:submit.prevent="send">
+            <h2 id="sending-head">Send by mail</h2>
+            <label class="field"><span>To, with commas or spaces between addresses</span><textarea class="box" rows="2" maxlength="4000"
+                x-model="mail.addresses" required></textarea></label>
+            <label class="field mt-3"><span>A line of your own</span><textarea class="box" rows="3" maxlength="1000" x-model="mail.line"></textarea></label>
+            <fieldset class="mt-3"><legend class="visually-hidden">How</legend>
+                <label class="check"><input type="radio" name="mail-how" value="file" x-model="mail.how"> the file itself, up to 10 MB</label>
+                <label class="check"><input type="radio" name="mail-how" value="link" x-model="mail.how"> a link that ends after
+                    <input type="number" class="box days" min="1" max="{{ \App\Store\Sendings::DAYS }}" x-model.number="mail.days" aria-label="Days"> days</label>
+            </fieldset>
+            <p class="error" role="alert" x-text="mailError" x-show="mailError"></p>
+            <div class="dialog-foot"><button class="plain" type="button" x-on:click="closeSending">Close</button><button
+                class="primary">Send</button></div>
+            <section x-show="sendings.length" class="mt-3" aria-label="Sent so far"><h3>Sent so far</h3><ul class="sendings">
+                <template x-for="one in sendings" x-bind:key="one.id"><li><span><b x-text="one.to"></b> <span x-text="told(one)"></span>
+                    <em class="error" x-show="one.says" x-text="one.says"></em></span><button type="button" class="link"
+                    x-on:click="forget(one)" x-text="one.ends ? 'End the link' : 'Forget'"></button></li></template></ul></section>
+        </form>
+    </dialog>
     <dialog x-ref="style" class="wide" aria-labelledby="style-head">
         <form method="dialog" x-on:submit.prevent="saveStyle">
             <h2 id="style-head">How the draft is set</h2>

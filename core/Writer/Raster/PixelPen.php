@@ -1,0 +1,342 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Writer\Raster;
+
+use Embrel\Fonts\Face;
+use Embrel\Fonts\Ruler;
+use Embrel\Fonts\Shipped;
+use Embrel\Fonts\TrueType;
+use Embrel\Fonts\Widths;
+use Embrel\Writer\Arc;
+use Embrel\Writer\Pen;
+
+/**
+ * Takes down what is drawn, in pixels of the picture: forms as polygons, each with how far it reaches, and texts. `Canvas`
+ * paints it, one band after the other.
+ */
+final class PixelPen implements Pen
+{
+    /** Pieces that a curve is made of. */
+    private const PIECES = 12;
+    private const PARTS = ['latin', 'latin-ext'];
+    private const ITALIC = ['regular' => 'sans-italic', 'strong' => 'sans-bold-italic', 'title' => 'serif-bold-italic'];
+
+    /** @var list<array{points: list<float>, colour: string, top: float, bottom: float, left: float, right: float, opacity: float}> */
+    public array $forms = [];
+    /** @var list<array{text: string, x: float, y: float, size: float, colour: string, font: string}> */
+    public array $texts = [];
+    /** @var list<array{bytes: string, x: float, y: float, width: float, height: float}> */
+    public array $images = [];
+    /** How many signs no font of ours holds. */
+    public int $lost = 0;
+
+    private float $x;
+    private float $y;
+    private float $side = 1.0;
+    private readonly Ruler $ruler;
+    /** @var array<string, TrueType|null> */
+    private array $fonts = [];
+
+    /** @param float $scale pixels of the picture for one of the map */
+    public function __construct(float $left, float $top, private readonly float $scale)
+    {
+        [$this->x, $this->y] = [-$left * $scale, -$top * $scale];
+        $this->ruler = new Ruler();
+    }
+
+    public function within(float $x, float $y, bool $isMirrored, \Closure $draw): void
+    {
+        [$wasX, $wasY, $wasSide] = [$this->x, $this->y, $this->side];
+        $this->x += $this->side * $x * $this->scale;
+        $this->y += $y * $this->scale;
+        $this->side *= $isMirrored ? -1.0 : 1.0;
+        $draw();
+        [$this->x, $this->y, $this->side] = [$wasX, $wasY, $wasSide];
+    }
+
+    /** @param list<float> $points x and y by turns, in pixels of the map */
+    private function form(array $points, string $colour, float $opacity = 1.0): void
+    {
+        $placed = [];
+        [$left, $right, $top, $bottom] = [INF, -INF, INF, -INF];
+        for ($i = 0, $count = \count($points); $i < $count; $i += 2) {
+            $placed[] = $x = $this->x + $this->side * $points[$i] * $this->scale;
+            $placed[] = $y = $this->y + $points[$i + 1] * $this->scale;
+            [$left, $right, $top, $bottom] = [min($left, $x), max($right, $x), min($top, $y), max($bottom, $y)];
+        }
+        $this->forms[] = [
+            'points' => $placed,
+            'colour' => $colour,
+            'top' => $top,
+            'bottom' => $bottom,
+            'left' => $left,
+            'right' => $right,
+            'opacity' => $opacity,
+        ];
+    }
+
+    public function path(string $path, ?string $stroke, float $width = 1.0, ?string $fill = null, float $opacity = 1.0): void
+    {
+        foreach (self::lines($path) as $points) {
+            if ($fill !== null && \count($points) >= 6) {
+                $this->form($points, $fill, $opacity);
+            }
+            if ($stroke !== null) {
+                $this->stroke($points, $stroke, $width, $opacity);
+            }
+        }
+    }
+
+    /**
+     * A line of a width, with round ends: out along one side and back along the other.
+     *
+     * @param list<float> $points
+     */
+    private function stroke(array $points, string $colour, float $width, float $opacity = 1.0): void
+    {
+        $half = $width / 2;
+        $out = $back = [];
+        $count = \count($points);
+        for ($i = 0; $i < $count; $i += 2) {
+            $before = max(0, $i - 2);
+            $after = min($count - 2, $i + 2);
+            [$dx, $dy] = [$points[$after] - $points[$before], $points[$after + 1] - $points[$before + 1]];
+            $length = hypot($dx, $dy);
+            if ($length > 0.0) {
+                [$nx, $ny] = [(-$dy / $length) * $half, ($dx / $length) * $half];
+                array_push($out, $points[$i] + $nx, $points[$i + 1] + $ny);
+                $back[] = [$points[$i] - $nx, $points[$i + 1] - $ny];
+            }
+        }
+        foreach (array_reverse($back) as [$x, $y]) {
+            array_push($out, $x, $y);
+        }
+        if (\count($out) >= 6) {
+            $this->form($out, $colour, $opacity);
+        }
+    }
+
+    /**
+     * A path of SVG as lines, each from where it begins to where it ends.
+     *
+     * @return list<list<float>>
+     */
+    private static function lines(string $path): array
+    {
+        preg_match_all('/([MLHVCAZ])([^MLHVCAZ]*)/', $path, $commands, PREG_SET_ORDER);
+        $lines = [];
+        $line = [];
+        [$x, $y] = [0.0, 0.0];
+        foreach ($commands as [, $command, $given]) {
+            preg_match_all('/-?\d*\.?\d+/', $given, $m);
+            $n = array_map(floatval(...), $m[0]);
+            if ($command === 'M') {
+                $line === [] ? null : $lines[] = $line;
+                $line = [];
+            }
+            [$x, $y] = match ($command) {
+                'H' => [$n[0], $y],
+                'V' => [$x, $n[0]],
+                'Z' => [$line[0] ?? $x, $line[1] ?? $y],
+                'C' => self::curve($line, $x, $y, $n),
+                'A' => self::arc($line, $x, $y, $n),
+                default => [$n[0], $n[1]],
+            };
+            array_push($line, $x, $y);
+        }
+
+        return $line === [] ? $lines : [...$lines, $line];
+    }
+
+    /**
+     * @param list<float>       $line
+     * @param array<int, float> $n
+     *
+     * @return array{float, float}
+     */
+    private static function curve(array &$line, float $x, float $y, array $n): array
+    {
+        [$x1, $y1, $x2, $y2, $x3, $y3] = $n + array_fill(0, 6, 0.0);
+        for ($k = 1; $k < self::PIECES; ++$k) {
+            $t = $k / self::PIECES;
+            $u = 1 - $t;
+            array_push(
+                $line,
+                $u ** 3 * $x + 3 * $u ** 2 * $t * $x1 + 3 * $u * $t ** 2 * $x2 + $t ** 3 * $x3,
+                $u ** 3 * $y + 3 * $u ** 2 * $t * $y1 + 3 * $u * $t ** 2 * $y2 + $t ** 3 * $y3,
+            );
+        }
+
+        return [$x3, $y3];
+    }
+
+    /**
+     * @param list<float>       $line
+     * @param array<int, float> $n radius twice, turn, whether the larger arc, whether clockwise, end
+     *
+     * @return array{float, float}
+     */
+    private static function arc(array &$line, float $x1, float $y1, array $n): array
+    {
+        $arc = Arc::of($x1, $y1, $n);
+        for ($k = 1; $k < self::PIECES; ++$k) {
+            $angle = $arc->from + ($arc->sweep * $k) / self::PIECES;
+            array_push($line, $arc->x + $arc->radius * cos($angle), $arc->y + $arc->radius * sin($angle));
+        }
+
+        return [$arc->endX, $arc->endY];
+    }
+
+    public function circle(
+        float $x,
+        float $y,
+        float $radius,
+        ?string $fill,
+        ?string $stroke = null,
+        float $width = 1.0,
+        bool $isDashed = false,
+    ): void {
+        $around = static function (float $radius) use ($x, $y): array {
+            $points = [];
+            for ($k = 0; $k < 2 * self::PIECES; ++$k) {
+                array_push($points, $x + $radius * cos(($k * M_PI) / self::PIECES), $y + $radius * sin(($k * M_PI) / self::PIECES));
+            }
+
+            return $points;
+        };
+        if ($stroke !== null && $fill !== null) {
+            $this->form($around($radius + $width / 2), $stroke);
+            $this->form($around($radius - $width / 2), $fill);
+        } elseif ($fill !== null) {
+            $this->form($around($radius), $fill);
+        } elseif ($stroke !== null) {
+            $points = $around($radius);
+            $this->stroke([...$points, $points[0], $points[1]], $stroke, $width);
+        }
+    }
+
+    public function rectangle(
+        float $x,
+        float $y,
+        float $width,
+        float $height,
+        float $radius,
+        string $fill,
+        ?string $stroke = null,
+        float $line = 1.0,
+    ): void {
+        if ($stroke !== null) {
+            $half = $line / 2;
+            $this->form(self::rounded($x - $half, $y - $half, $width + $line, $height + $line, $radius + $half), $stroke);
+            [$x, $y, $width, $height, $radius] = [$x + $half, $y + $half, $width - $line, $height - $line, $radius - $half];
+        }
+        $this->form(self::rounded($x, $y, $width, $height, $radius), $fill);
+    }
+
+    /** @return list<float> */
+    private static function rounded(float $x, float $y, float $width, float $height, float $radius): array
+    {
+        $radius = max(0.0, min($radius, $width / 2, $height / 2));
+        if ($radius === 0.0) {
+            return [$x, $y, $x + $width, $y, $x + $width, $y + $height, $x, $y + $height];
+        }
+        $points = [];
+        [$right, $bottom] = [$x + $width - $radius, $y + $height - $radius];
+        $corners = [[$right, $y + $radius], [$right, $bottom], [$x + $radius, $bottom], [$x + $radius, $y + $radius]];
+        foreach ($corners as $c => [$cx, $cy]) {
+            for ($k = 0; $k <= 6; ++$k) {
+                $angle = ($c - 1) * (M_PI / 2) + ($k * M_PI) / 12;
+                array_push($points, $cx + $radius * cos($angle), $cy + $radius * sin($angle));
+            }
+        }
+
+        return $points;
+    }
+
+    public function text(
+        string $text,
+        float $x,
+        float $y,
+        Face $face,
+        float $size,
+        string $colour,
+        bool $isCentred = false,
+        bool $isRightToLeft = false,
+        bool $isItalic = false,
+    ): void {
+        $width = $this->ruler->width($text, $face, $size);
+        $this->set($text, $x - ($isCentred ? $width / 2 : ($isRightToLeft ? $width : 0.0)), $y, $face, $size, $colour, $isItalic);
+    }
+
+    /** In runs of one font. */
+    private function set(string $text, float $x, float $y, Face $face, float $size, string $colour, bool $isItalic): void
+    {
+        $name = $isItalic ? self::ITALIC[$face->value] : $face->value;
+        $run = $font = '';
+        foreach (mb_str_split($text) as $sign) {
+            $part = $this->part($name, $sign);
+            $this->lost += $part === null ? 1 : 0;
+            $part ??= self::PARTS[0];
+            $sign = $this->part($name, $sign) === null ? '?' : $sign;
+            if ($part !== $font && $run !== '') {
+                $this->put($run, $x, $y, $size, $colour, "{$name}-{$font}");
+                $x += $this->ruler->width($run, $face, $size);
+                $run = '';
+            }
+            [$font, $run] = [$part, $run . $sign];
+        }
+        $run === '' ? null : $this->put($run, $x, $y, $size, $colour, "{$name}-{$font}");
+    }
+
+    private function put(string $text, float $x, float $y, float $size, string $colour, string $font): void
+    {
+        $this->texts[] = [
+            'text' => $text,
+            'x' => $this->x + $this->side * $x * $this->scale,
+            'y' => $this->y + $y * $this->scale,
+            'size' => $size * $this->scale,
+            'colour' => $colour,
+            'font' => $font,
+        ];
+    }
+
+    private function part(string $name, string $sign): ?string
+    {
+        foreach (self::PARTS as $part) {
+            $key = "{$name}-{$part}";
+            if (!\array_key_exists($key, $this->fonts)) {
+                $bytes = Shipped::bytes($key);
+                $this->fonts[$key] = $bytes === '' ? null : new TrueType($bytes);
+            }
+            if ($this->fonts[$key]?->glyph(mb_ord($sign)) !== null) {
+                return $part;
+            }
+        }
+
+        return null;
+    }
+
+    public function number(string $number, float $x, float $y, float $size, string $colour, bool $isCentred = false): void
+    {
+        $x -= $isCentred ? $this->ruler->number($number, $size) / 2 : 0.0;
+        foreach (mb_str_split($number) as $sign) {
+            $own = $this->ruler->width($sign, Face::Strong, $size);
+            $wide = ctype_digit($sign) ? ($size * Widths::DIGIT) / 10000 : $own;
+            $this->set($sign, $x + ($wide - $own) / 2, $y, Face::Strong, $size, $colour, false);
+            $x += $wide;
+        }
+    }
+
+    public function image(string $bytes, float $x, float $y, float $width, float $height): void
+    {
+        $this->images[] = [
+            'bytes' => $bytes,
+            'x' => $this->x + $this->side * $x * $this->scale,
+            'y' => $this->y + $y * $this->scale,
+            'width' => $width * $this->scale,
+            'height' => $height * $this->scale,
+        ];
+    }
+}
