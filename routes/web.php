@@ -9,7 +9,8 @@ use Embrel\Id\Ulid;
 use Illuminate\Support\Facades\Route;
 
 // What is not of the form of an id is at no address.
-foreach (['plan', 'topic', 'attachment', 'task', 'style', 'template', 'pattern', 'invitation', 'comment', 'vote', 'notice', 'sending'] as $id) {
+$ids = ['plan', 'topic', 'attachment', 'task', 'style', 'template', 'pattern', 'invitation', 'comment', 'vote', 'notice', 'sending'];
+foreach ($ids as $id) {
     Route::pattern($id, Ulid::FORM);
 }
 

@@ -52,7 +52,13 @@ final class Sendings
         $zone = $user->time_zone ?: 'UTC';
 
         /** @var list<Sending> $sendings */
-        $sendings = Sending::query()->where('plan_id', $plan->id)->where('user_id', $user->id)->latest('id')->limit(self::LISTED)->get()->all();
+        $sendings = Sending::query()
+            ->where('plan_id', $plan->id)
+            ->where('user_id', $user->id)
+            ->latest('id')
+            ->limit(self::LISTED)
+            ->get()
+            ->all();
         $listed = [];
         foreach ($sendings as $one) {
             $isOver = $one->token === null || $one->ends_at?->isPast() === true;
@@ -75,7 +81,9 @@ final class Sendings
     {
         $sending = Sending::query()->with('user')->where('token', hash('sha256', $end))->first();
 
-        return $sending === null || $sending->ends_at?->isPast() === true || !Storage::disk(Sending::DISK)->exists($sending->id) ? null : $sending;
+        $isOver = $sending === null || $sending->ends_at?->isPast() === true;
+
+        return $isOver || !Storage::disk(Sending::DISK)->exists($sending->id) ? null : $sending;
     }
 
     /** With its file; who has its link finds nothing any more. */

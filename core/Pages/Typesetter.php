@@ -7,12 +7,15 @@ namespace Embrel\Pages;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Pictures;
+use Embrel\Document\Role;
 use Embrel\Document\Style;
 use Embrel\Fonts\Typefaces;
 
 /** Sets a draft in pages: title, contents and figures with the pages they are on, text, and what runs at head and foot. */
 final class Typesetter
 {
+    /** Before the number of an element: the place where it begins. */
+    private const BEGINS = 'element ';
     /** How high a logo stands, in points. */
     private const LOGO = 28.0;
 
@@ -47,8 +50,11 @@ final class Typesetter
         // What comes before the text takes as many pages whatever the numbers in it are.
         $front = \count($this->front([])->pages) - ($this->sharesPage() ? 1 : 0);
         $text = $this->sharesPage() ? $this->front([], false) : new Flow($style, $this->document->properties->pageSize);
-        foreach ($this->document->elements as $element) {
-            foreach ($this->blocks->of($element) as $group) {
+        foreach ($this->document->elements as $i => $element) {
+            foreach ($this->blocks->of($element) as $k => $group) {
+                if ($k === 0 && $group->lines !== []) {
+                    $group->lines[0]->anchors[] = self::BEGINS . $i;
+                }
                 $text->add($group);
             }
         }
@@ -62,6 +68,26 @@ final class Typesetter
         [$width, $height] = $style->page($this->document->properties->pageSize);
 
         return new Book($width, $height, $pages, $places, $this->structure);
+    }
+
+    /**
+     * Which elements begin a page, for books that name the pages of the print.
+     *
+     * @return array<int, int> element → the number of the page, for the first that can begin one on each page
+     */
+    public static function begins(Document $document, Book $book): array
+    {
+        $begins = $seen = [];
+        foreach ($document->elements as $i => $element) {
+            $page = $book->places[self::BEGINS . $i] ?? null;
+            $isOpen = $element->role === Role::Heading || ($element->role === Role::Body && $element->level === 0);
+            if ($page !== null && $isOpen && !isset($seen[$page])) {
+                $seen[$page] = true;
+                $begins[$i] = $page;
+            }
+        }
+
+        return $begins;
     }
 
     /** Whether the text begins right below the title. */

@@ -251,6 +251,14 @@ final class PackageTest extends TestCase
         foreach (['identifier', 'title', 'language'] as $must) {
             self::assertNotSame('', implode('', self::values($opf, "//*[local-name()='{$must}']")), $must);
         }
+        // For a reader program: contents, landmarks and the pages of the print; and what it is like for whom.
+        $nav = self::dom((string) preg_replace('/<!DOCTYPE html>/', '', $parts['EPUB/nav.xhtml']));
+        self::assertSame(['toc', 'landmarks', 'page-list'], self::values($nav, '//*[local-name()="nav"]/@*[local-name()="type"]'));
+        self::assertNotSame([], self::values($nav, '//*[@id="pages"]//*[local-name()="a"]'));
+        $said = self::values($opf, '//*[local-name()="meta"]/@property');
+        foreach (['accessMode', 'accessModeSufficient', 'accessibilityFeature', 'accessibilityHazard', 'accessibilitySummary'] as $must) {
+            self::assertContains("schema:{$must}", $said);
+        }
         $names = [];
         foreach ($own as $name) {
             if (str_ends_with($name, '.xhtml')) {

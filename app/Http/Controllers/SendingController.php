@@ -41,7 +41,9 @@ final class SendingController
             }
         }
         if ($addresses === [] || \count($addresses) > Sendings::ADDRESSES) {
-            return response()->json(['message' => $addresses === [] ? 'Say to whom.' : 'To ' . Sendings::ADDRESSES . ' addresses at once, at most.'], 422);
+            $says = $addresses === [] ? 'Say to whom.' : 'To ' . Sendings::ADDRESSES . ' addresses at once, at most.';
+
+            return response()->json(['message' => $says], 422);
         }
         try {
             $sending = Sendings::start(

@@ -8,9 +8,14 @@ use Embrel\Archive\Xml;
 use Embrel\Archive\ZipFile;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
+use Embrel\Document\Role;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
+use Embrel\Fonts\Shipped;
+use Embrel\Fonts\Typefaces;
+use Embrel\Pages\Typesetter;
 use Embrel\Plan\Plan;
+use Embrel\RichText\NodeType;
 use Embrel\Writer\Losses;
 use Embrel\Writer\Pages;
 use Embrel\Writer\PictureFiles;
@@ -37,7 +42,12 @@ final class EpubWriter implements Writer
         $pictures = new PictureFiles($zip, $choices->pictures, 'pictures', 'EPUB/');
         $pages = Pages::of($document, '.xhtml');
         $places = Pages::places($pages);
-        $writer = (new HtmlWriter($losses, $pictures->name(...), true, true))->withPlaces($places);
+        $breaks = self::breaks($document, $choices);
+        $marks = array_map(
+            static fn(int $page): string => "<span role=\"doc-pagebreak\" epub:type=\"pagebreak\" id=\"print-{$page}\" aria-label=\"{$page}\"></span>",
+            $breaks,
+        );
+        $writer = (new HtmlWriter($losses, $pictures->name(...), true, true))->withPlaces($places)->withMarks($marks);
         foreach ($pages as $i => $page) {
             $zip->text(
                 "EPUB/{$page['name']}",
@@ -48,12 +58,88 @@ final class EpubWriter implements Writer
                 ),
             );
         }
-        $zip->text('EPUB/nav.xhtml', self::page($document, $document->contentsTitle(), self::navigation($document, $places)))
+        $navigation = self::navigation($document, $places) . self::landmarks($document, $pages) . self::pageList($pages, $breaks);
+        $zip->text('EPUB/nav.xhtml', self::page($document, $document->contentsTitle(), $navigation))
             ->text('EPUB/style.css', Sheet::css($document))
             ->text('EPUB/package.opf', self::DECLARATION . self::package($document, $choices, $pages, $pictures))
             ->sendTo($out);
 
         return $losses->sentences();
+    }
+
+    /**
+     * Where the pages of the print begin, as it is handed over.
+     *
+     * @return array<int, int> the number of the object of an element → page
+     */
+    private static function breaks(Document $document, Choices $choices): array
+    {
+        $book = Typesetter::book($document, new Typefaces(Shipped::bytes(...)), $choices->pictures);
+        $breaks = [];
+        foreach (Typesetter::begins($document, $book) as $i => $page) {
+            $breaks[spl_object_id($document->elements[$i])] = $page;
+        }
+
+        return $breaks;
+    }
+
+    /** @param list<array{name: string, title: string, elements: list<Element>}> $pages */
+    private static function landmarks(Document $document, array $pages): string
+    {
+        $list = '<li><a epub:type="toc" href="#toc">' . $document->contentsTitle() . '</a></li>';
+        $begin = $pages[1]['name'] ?? $pages[0]['name'] ?? 'index.xhtml';
+        $list .= "<li><a epub:type=\"bodymatter\" href=\"{$begin}\">" . (Xml::escaped($pages[1]['title'] ?? $document->title) ?: '–') . '</a></li>';
+        foreach ($pages as $page) {
+            $roles = array_map(static fn(Element $element): Role => $element->role, $page['elements']);
+            if (\in_array(Role::Reference, $roles, true)) {
+                $list .= "<li><a epub:type=\"bibliography\" href=\"{$page['name']}\">" . (Xml::escaped($page['title']) ?: '–') . '</a></li>';
+            }
+        }
+
+        return "<nav epub:type=\"landmarks\" id=\"landmarks\" hidden=\"hidden\"><ol>{$list}</ol></nav>";
+    }
+
+    /**
+     * @param list<array{name: string, title: string, elements: list<Element>}> $pages
+     * @param array<int, int>                                                   $breaks
+     */
+    private static function pageList(array $pages, array $breaks): string
+    {
+        $list = '';
+        foreach ($pages as $page) {
+            foreach ($page['elements'] as $element) {
+                $number = $breaks[spl_object_id($element)] ?? null;
+                $list .= $number === null ? '' : "<li><a href=\"{$page['name']}#print-{$number}\">{$number}</a></li>";
+            }
+        }
+
+        return $list === '' ? '' : "<nav epub:type=\"page-list\" id=\"pages\" hidden=\"hidden\"><ol>{$list}</ol></nav>";
+    }
+
+    /** What it is like for whom (schema.org, EPUB Accessibility 1.1). */
+    private static function accessibility(Document $document, PictureFiles $pictures): string
+    {
+        $said = ['textual'];
+        $features = ['tableOfContents', 'structuralNavigation', 'readingOrder', 'pageNavigation', 'pageBreakMarkers'];
+        $isDescribed = true;
+        foreach ($document->elements as $element) {
+            foreach ($element->block?->all() ?? [] as $node) {
+                $isDescribed = $isDescribed && ($node->type !== NodeType::Picture || (string) $node->string('alt') !== '');
+            }
+        }
+        if ($pictures->files !== []) {
+            $said[] = 'visual';
+            array_push($features, ...$isDescribed ? ['alternativeText'] : []);
+        }
+        $meta = static fn(string $name, string $value): string => "<meta property=\"schema:{$name}\">{$value}</meta>";
+
+        return implode('', array_map(static fn(string $mode): string => $meta('accessMode', $mode), $said))
+            . ($pictures->files === [] || $isDescribed ? $meta('accessModeSufficient', 'textual') : $meta('accessModeSufficient', 'textual,visual'))
+            . implode('', array_map(static fn(string $feature): string => $meta('accessibilityFeature', $feature), $features))
+            . $meta('accessibilityHazard', 'none')
+            . $meta('accessibilitySummary', $pictures->files === [] || $isDescribed
+                ? 'All of it is text in reading order, with headings, contents and the pages of the print; pictures are described.'
+                : 'It is text in reading order, with headings, contents and the pages of the print; some pictures have no description.');
     }
 
     private static function page(Document $document, string $title, string $body): string
@@ -119,7 +205,9 @@ final class EpubWriter implements Writer
             . '</dc:language>'
             . ($properties->author === '' ? '' : '<dc:creator>' . Xml::escaped($properties->author) . '</dc:creator>')
             . ($properties->subject === '' ? '' : '<dc:subject>' . Xml::escaped($properties->subject) . '</dc:subject>')
-            . "<meta property=\"dcterms:modified\">{$modified}</meta></metadata><manifest>{$manifest}</manifest><spine>{$spine}</spine></package>";
+            . "<meta property=\"dcterms:modified\">{$modified}</meta>"
+            . self::accessibility($document, $pictures)
+            . "</metadata><manifest>{$manifest}</manifest><spine>{$spine}</spine></package>";
     }
 
     /** The same for the same book (RFC 9562, version 8: made of what it says of itself). */

@@ -15,6 +15,18 @@ use Embrel\Writer\Writer;
 /** One web page with everything in it, its pictures too. */
 final class HtmlFileWriter implements Writer
 {
+    /** Where there is room, the contents stand beside the text. */
+    private const BESIDE = <<<'CSS'
+        @media screen and (min-width: 72em) {
+            body { margin-left: max(20em, calc(50vw - 14em)); }
+            nav.contents {
+                position: fixed; inset: 0 auto 0 0; width: 17em; overflow-y: auto; margin: 0; padding: 2em 1.2em;
+                border-right: 1px solid #8a8494; font-size: 0.85em;
+            }
+        }
+
+        CSS;
+
     public function write(Plan $plan, Choices $choices, $out, string $work): array
     {
         $losses = new Losses();
@@ -27,7 +39,7 @@ final class HtmlFileWriter implements Writer
         $writer = new HtmlWriter($losses, $address, isFile: true);
         fwrite(
             $out,
-            self::head($document, $document->title, '<style>' . Sheet::css($document) . '</style>')
+            self::head($document, $document->title, '<style>' . Sheet::css($document) . ($document->contents === [] ? '' : self::BESIDE) . '</style>')
                 . self::front($document)
                 . self::contents($document, '')
                 . $writer->body($document)

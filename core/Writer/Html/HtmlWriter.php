@@ -46,6 +46,8 @@ final class HtmlWriter
 
     /** @var array<string, string> topic → where it is found: the page, if it is another, and its name there */
     private array $places = [];
+    /** @var array<int, string> */
+    private array $marks = [];
     private readonly string $end;
 
     /**
@@ -68,6 +70,14 @@ final class HtmlWriter
     public function withPlaces(array $places): self
     {
         $this->places = $places;
+
+        return $this;
+    }
+
+    /** @param array<int, string> $marks what stands before an element, by the number of the object (spl_object_id) */
+    public function withMarks(array $marks): self
+    {
+        $this->marks = $marks;
 
         return $this;
     }
@@ -101,7 +111,7 @@ final class HtmlWriter
                     $html .= '<ul class="draft-items">' . ($items + 1 < $element->level ? '<li>' : '');
                 }
             }
-            $html .= $this->element($element);
+            $html .= ($this->marks[spl_object_id($element)] ?? '') . $this->element($element);
         }
 
         $html .= str_repeat('</li></ul>', $items) . $this->footnotes();

@@ -67,7 +67,10 @@ final class Sheet
             nav.contents li { margin: 0.15em 0; }
             a { color: {$link}; }
             .turn { display: flex; justify-content: space-between; gap: 1em; margin: 2em 0; }
-            @media print { body { margin: 0; max-width: none; } .turn { display: none; } {$break} }
+            @media print {
+                body { margin: 0; max-width: none; } .turn { display: none; } {$break}
+                .draft-heading { break-after: avoid; } figure, table { break-inside: avoid; } p { orphans: 2; widows: 2; }
+            }
             @media (prefers-color-scheme: dark) {
                 body { color: #ece8f2; background: #1a1620; }
                 a { color: #8fbde0; }
