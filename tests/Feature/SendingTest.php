@@ -125,7 +125,8 @@ final class SendingTest extends TestCase
     public function testWhatIsNoAddressOrTooManyIsRefused(): void
     {
         Mail::fake();
-        $people = static fn(int $count): string => implode(' ', array_map(static fn(int $n): string => "p{$n}@example.org", range(1, $count)));
+        $one = static fn(int $n): string => "p{$n}@example.org";
+        $people = static fn(int $count): string => implode(' ', array_map($one, range(1, $count)));
         foreach (['', 'ben', "ben@example.org\nno one", $people(21)] as $to) {
             $this->mail(['addresses' => $to])->assertStatus(422);
         }

@@ -37,9 +37,10 @@ final class HtmlFileWriter implements Writer
             return $bytes === null ? null : 'data:' . PictureType::of($bytes)->mediaType() . ';base64,' . base64_encode($bytes);
         };
         $writer = new HtmlWriter($losses, $address, isFile: true);
+        $css = Sheet::css($document) . ($document->contents === [] ? '' : self::BESIDE);
         fwrite(
             $out,
-            self::head($document, $document->title, '<style>' . Sheet::css($document) . ($document->contents === [] ? '' : self::BESIDE) . '</style>')
+            self::head($document, $document->title, "<style>{$css}</style>")
                 . self::front($document)
                 . self::contents($document, '')
                 . $writer->body($document)
