@@ -61,29 +61,16 @@ async function account() {
     return one;
 }
 
-/** The history of a small plan. */
-async function history() {
-    const one = await account();
-    await one.getByRole('textbox', { name: 'What are you going to write?' }).fill('Samphire as a crop');
-    await one.keyboard.press('Enter');
-    await one.getByRole('textbox', { name: 'First topic' }).fill('Where it grows');
-    for (const key of ['Enter', 'What it sold for', 'Enter', 'Who may cut it', 'Enter', 'The rights of 1868', 'Tab', 'Escape', 'Alt+ArrowUp']) {
-        await (/^(Enter|Tab|Escape|Alt)/.test(key) ? one.keyboard.press(key) : one.keyboard.type(key));
-        await one.waitForTimeout(120);
+/** The report before an audience. */
+async function present(one) {
+    await one.getByRole('link', { name: 'Bringing Back the Tide' }).click();
+    await one.waitForURL('**/plans/*');
+    await one.goto(`${one.url()}/present`);
+    for (let i = 0; i < 10; i++) {
+        await one.keyboard.press('PageDown');
     }
-    await one.getByText(/^Saved/).waitFor();
-    const plan = one.url();
-    await one.goto(`${plan}/history`);
-    await one.getByLabel('Keep the plan as it is now, under a name').fill('First order, as told to the editor');
-    await one.getByRole('button', { name: 'Keep this version' }).click();
-    await one.goto(plan);
-    await one.getByRole('treeitem', { name: /What it sold for/ }).locator('.n').click();
-    for (const key of ['Alt+ArrowDown', 'q', 'Control+z', 'Delete']) {
-        await one.keyboard.press(key);
-        await one.waitForTimeout(400);
-    }
-    await one.getByText(/^Saved/).waitFor();
-    await one.goto(`${plan}/history`);
+    await one.waitForTimeout(600);
+    await one.evaluate(() => document.fonts.ready);
     return one;
 }
 
@@ -219,7 +206,7 @@ await main.waitForTimeout(500);
 await shot(main, 'hand-over');
 await shot(await wayBack(main), 'way-back');
 await shot(await intake(main), 'intake');
-await shot(await history(), 'history');
+await shot(await present(await page()), 'present');
 await shot(await research(), 'sorting-out');
 await shot(await film(await page()), 'film');
 const guest = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
