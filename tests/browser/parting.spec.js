@@ -146,3 +146,20 @@ test('who writes in the same paragraph later sees that somebody writes there, an
     expect([...writer.problems, ...other.problems]).toEqual([]);
     await context.close();
 });
+
+test('by touch: a part of a note goes to another section by its menu', async ({ browser }) => {
+    const context = await browser.newContext({ viewport: { width: 820, height: 1180 }, hasTouch: true, isMobile: true });
+    const page = await context.newPage();
+    const writer = await drafted(page, 'Touched', { Wall: ['The wall is old.', 'The tide is high.'], Tide: ['Twice a day.'] });
+    await page.locator('#draft .read').getByText('The tide is high.').tap();
+    await expect(text(page)).toContainText('The tide is high.');
+    await page.getByRole('button', { name: 'More for the note' }).tap();
+    await page.getByRole('dialog', { name: 'More for the note' }).getByRole('button', { name: /^Move it to/ }).tap();
+    const dialog = page.getByRole('dialog', { name: 'Move this part to' });
+    await dialog.getByRole('textbox').fill('tide');
+    await dialog.getByRole('button', { name: /Tide/ }).tap();
+    await expect(part(page, /Tide/)).toContainText(/Twice a day.\s*The tide is high./, SEEN);
+    await expect(part(page, /Wall/)).not.toContainText('The tide is high.', SEEN);
+    expect(writer.problems).toEqual([]);
+    await context.close();
+});

@@ -82,3 +82,24 @@ test('a question in a note is answered below it, counts no words, and is in no d
     await expect(page.locator('#draft')).toContainText('Who built it?');
     expect(writer.problems).toEqual([]);
 });
+
+test('by touch: a branch is kept as a pattern, and set at the end of the plan', async ({ browser }) => {
+    const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+    const page = await context.newPage();
+    const writer = await planOf(page, 'Touch', 'Wall', '  Clay', 'Tide');
+    await writer.saved();
+    await writer.row(/Wall/).tap();
+    await writer.row(/Wall/).getByRole('button', { name: /^More for/ }).tap();
+    await page.getByRole('dialog', { name: 'Topic: Wall' }).getByRole('button', { name: 'Keep as a pattern…' }).tap();
+    await page.getByRole('dialog', { name: 'Keep as a pattern' }).getByRole('button', { name: 'Keep it' }).tap();
+    await expect(page.getByRole('status').filter({ hasText: '“Wall” is kept as a pattern.' })).toBeVisible();
+    await page.getByRole('button', { name: 'Touch', exact: true }).tap();
+    await page.getByRole('menuitem', { name: 'Set a pattern at its end…' }).tap();
+    const dialog = page.getByRole('dialog', { name: /^Set a pattern/ });
+    await dialog.getByRole('radio', { name: /Wall/ }).check();
+    expect(await findings(page)).toEqual([]);
+    await dialog.getByRole('button', { name: 'Set it' }).tap();
+    await writer.expectOutline('1 Wall\n  1.1 Clay\n2 Tide\n3 Clay');
+    expect(writer.problems).toEqual([]);
+    await context.close();
+});

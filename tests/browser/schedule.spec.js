@@ -215,3 +215,37 @@ test('by touch: days are set in the menu of a row, and a bar is dragged', async 
     expect(writer.problems).toEqual([]);
     await context.close();
 });
+
+test('what comes again is to be done anew by its next day; what is due this week is filtered; the days go out as a table and come back', async ({ page }, info) => {
+    const writer = await planOf(page, 'Again', 'Wall', 'Tide', 'Sand');
+    for (const [title, days] of [['Wall', 0], ['Sand', 30]]) {
+        await writer.mark(new RegExp(title));
+        await writer.type('e');
+        const menu = page.getByRole('dialog', { name: `Topic: ${title}` });
+        await menu.getByLabel('Last day').fill(day(days));
+        await menu.getByLabel('How often').selectOption('each week');
+        await page.keyboard.press('Escape');
+    }
+    await page.getByRole('button', { name: /^Only/ }).click();
+    await page.getByRole('dialog', { name: 'Only' }).getByRole('button', { name: 'this week', exact: true }).click();
+    await page.keyboard.press('Escape');
+    await writer.expectOutline('1 Wall');
+    await page.getByRole('button', { name: 'Show anything' }).click();
+    await writer.mark(/Wall/);
+    await page.keyboard.press('Shift+e');
+    await expect(writer.row(/Wall/)).toHaveAccessibleName(`1 Wall by ${spoken(7)}`);
+    await writer.saved();
+
+    await schedule(page);
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Days as a table' }).click()]);
+    const path = info.outputPath('days.csv');
+    await download.saveAs(path);
+    const table = readFileSync(path, 'utf8');
+    expect(table).toContain(day(7));
+    await page.getByLabel('A file of days').setInputFiles({ name: 'days.csv', mimeType: 'text/csv', buffer: Buffer.from(table.replaceAll(day(7), day(9))) });
+    const dialog = page.getByRole('dialog', { name: 'Days from a file' });
+    await expect(dialog.getByRole('listitem')).toHaveCount(1);
+    await dialog.getByRole('button', { name: 'Change the plan' }).click();
+    await expect(lane(page, new RegExp(`1 Wall, ${spoken(9)}`))).toBeVisible();
+    expect(writer.problems).toEqual([]);
+});
