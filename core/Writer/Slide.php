@@ -18,10 +18,10 @@ final readonly class Slide
     public const WIDTH = 960.0;
     public const HEIGHT = 540.0;
     public const LEFT = 84.0;
-    public const NUMBER = 15.0;
+    public const NUMBER = 16.0;
     /** Of the three sizes that titles have, by their length. */
-    public const TITLES = [38.0, 27.0, 18.0];
-    public const TEXT = 22.0;
+    public const TITLES = [44.0, 30.0, 19.0];
+    public const TEXT = 24.0;
     public const UNDER = 20.0;
     public const CAPTION = 12.0;
     /** How far a line stands from the one before, and how far a part of a part is set in. */
@@ -168,6 +168,6 @@ final readonly class Slide
     {
         $longest = max([0, ...array_map(static fn(Line $line): int => mb_strlen($line->number), $this->lines)]);
 
-        return $longest === 0 ? $this->textSize() * 0.9 : $this->textSize() * (0.5 + 0.46 * $longest);
+        return $longest === 0 ? $this->textSize() * 0.9 : $this->textSize() * (0.4 + 0.6 * $longest);
     }
 }
