@@ -104,6 +104,10 @@ Route::middleware('auth')->group(static function (): void {
     Route::get('/dye', C\DyeController::class)->name('dye');
     Route::get('/plan-names', C\PlanNamesController::class)->name('plan-names');
 
+    Route::get('/number-forms', [C\NumberFormController::class, 'index']);
+    Route::post('/number-forms', [C\NumberFormController::class, 'store']);
+    Route::post('/number-forms/preview', [C\NumberFormController::class, 'preview']);
+    Route::delete('/number-forms', [C\NumberFormController::class, 'destroy']);
     Route::get('/styles', [C\StyleController::class, 'index'])->name('styles');
     Route::post('/styles', [C\StyleController::class, 'store']);
     Route::delete('/styles/{style}', [C\StyleController::class, 'destroy']);

@@ -49,6 +49,7 @@ final class Vocabulary
         'essay' => ['I. · A.', 'I. · A. · 1. · a.'],
         'chapter' => ['Chapter 1', 'Chapter 1 · 1.1'],
         'none' => ['none', 'No numbers'],
+        'own' => ['own…', 'Of one’s own'],
     ];
     /** Field of a source → how it is called, and an example of it. */
     private const SOURCE_FIELDS = [

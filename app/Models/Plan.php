@@ -31,6 +31,7 @@ use Illuminate\Support\Facades\Auth;
  * @property list<array{string, string}>|null $labels
  * @property list<string>|null               $rules_off
  * @property list<array{string, string}>|null $set_aside
+ * @property list<string>|null               $number_forms
  * @property int|null                        $offered_to whom its owner would hand it to
  * @property int                             $people_revision
  * @property int                             $talk_revision
@@ -58,6 +59,7 @@ final class Plan extends Model
             'labels' => 'array',
             'rules_off' => 'array',
             'set_aside' => 'array',
+            'number_forms' => 'array',
             'due_on' => 'date:Y-m-d',
             'changed_at' => 'datetime',
             'put_away_at' => 'datetime',
@@ -141,6 +143,7 @@ final class Plan extends Model
                 'labels' => $this->labels ?? [],
                 'rules_off' => $this->rules_off ?? [],
                 'set_aside' => $this->set_aside ?? [],
+                'number_forms' => $this->number_forms ?? [],
             ]
                 + array_intersect_key($row, [
                     'subtitle' => 1,

@@ -88,6 +88,7 @@ final class OwnPattern
             scheme: $given->scheme,
             depth: $given->depth,
             citationStyle: $given->citationStyle,
+            numberForms: $given->numberForms,
         );
     }
 

@@ -12,6 +12,8 @@ enum Counter
     case LowerRoman;
     case UpperLetter;
     case LowerLetter;
+    /** In words, which are those of a language: Numbering\Own writes them. */
+    case Words;
 
     private const ROMAN = [
         'm' => 1000,
@@ -38,6 +40,7 @@ enum Counter
             self::LowerRoman => self::roman($count),
             self::UpperLetter => strtoupper(self::letters($count)),
             self::LowerLetter => self::letters($count),
+            self::Words => (string) $count,
         };
     }
 

@@ -26,6 +26,7 @@ final class Counting
     public array $afar = [];
     private int $chapters = 0;
     private readonly Language $language;
+    private readonly ?Own $forms;
 
     public function __construct(
         private readonly Plan $plan,
@@ -34,6 +35,7 @@ final class Counting
         private readonly bool $runOn,
     ) {
         $this->language = Language::of($plan->properties->language);
+        $this->forms = $scheme === Scheme::Own ? new Own($plan->properties) : null;
     }
 
     /**
@@ -57,6 +59,13 @@ final class Counting
                 continue;
             }
             $appendix = $topic->numbered === Numbered::Appendix;
+            if ($this->forms !== null && !$appendix && !$inAppendix) {
+                $frame = $this->own($id, ++$count, $level, $stem, $full);
+                if ($frame !== null) {
+                    $below[$id] = $frame;
+                }
+                continue;
+            }
             $form = $appendix ? Form::appendix($this->scheme, $level + 1, $this->language) : $usual;
             if ($form === null) {
                 continue;
@@ -78,6 +87,27 @@ final class Counting
         }
 
         return $below;
+    }
+
+    /**
+     * In a form of the writer's own. What stands before joined numbers is the counts of the levels, which the forms below it may name.
+     *
+     * @return array{string, int, string, string, bool}|null the frame for its own parts
+     */
+    private function own(string $id, int $count, int $level, string $stem, string $full): ?array
+    {
+        $counts = array_map(intval(...), $stem === '' ? [] : explode('.', $stem));
+        $counts[] = $count;
+        $own = $this->forms?->write($counts);
+        if ($own !== null) {
+            $this->own[$id] = $own;
+            $isWhole = $full === '' || \count($this->forms?->form($level + 1)->signs ?? []) + ($this->runOn ? 1 : 0) > $level;
+            $this->afar[$id] = rtrim($isWhole ? $own : "{$full}, {$own}", '.');
+        }
+
+        return $level + 1 < $this->depth && isset($this->plan->parts[$id])
+            ? [$id, $level + 1, implode('.', $counts), $this->afar[$id] ?? $full, false]
+            : null;
     }
 
     public static function takesNumber(Topic $topic, Scheme $scheme): bool

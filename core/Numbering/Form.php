@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Numbering;
 
 use Embrel\Language\Language;
+use Embrel\Plan\NumberForm;
 use Embrel\Plan\Scheme;
 
 /** How one level of a scheme writes its numbers: the count, what stands around it, what stands above it. */
@@ -12,6 +13,7 @@ final readonly class Form
 {
     /**
      * @param bool $joined     whether the number of the level above stands before it (1.2), or its own alone (B.)
+     * @param NumberForm|null $own of a writer's own: then before, after and joined say it only as far as a plain list can
      * @param bool $isComplete whether it names a topic without what stands above it: Chapter 3
      */
     private function __construct(
@@ -20,6 +22,7 @@ final readonly class Form
         public string $after = '',
         public bool $joined = false,
         public bool $isComplete = false,
+        public ?NumberForm $own = null,
     ) {}
 
     /**
@@ -29,7 +32,7 @@ final readonly class Form
     public static function of(Scheme $scheme, int $level, Language $language, bool $runOn = false): ?self
     {
         return match ($scheme) {
-            Scheme::None => null,
+            Scheme::None, Scheme::Own => null,
             Scheme::Decimal => new self(Counter::Decimal, joined: $level > 1),
             Scheme::Chapter => self::chapter($level, $language, $runOn),
             Scheme::Essay => match ($level > 6 ? 5 + ($level - 5) % 2 : $level) {
@@ -41,6 +44,20 @@ final readonly class Form
                 default => new self(Counter::LowerLetter, '(', ')'),
             },
         };
+    }
+
+    /** A form of the writer's own. */
+    public static function own(NumberForm $form): self
+    {
+        $count = \count($form->signs);
+
+        return new self(
+            Own::counter($form->signs[$count - 1]),
+            $form->texts[0],
+            $form->texts[$count],
+            $count > 1,
+            own: $form,
+        );
     }
 
     /** Chapters that run on stand on the second level, under parts. */

@@ -30,7 +30,7 @@ final readonly class Numbering
             $plan,
             $scheme,
             $depth ?? $plan->properties->depth,
-            $scheme === Scheme::Chapter && $plan->properties->runOn,
+            $scheme->canRunOn() && $plan->properties->runOn,
         );
         $open = [Counting::START];
         while ($open !== []) {

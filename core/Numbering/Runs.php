@@ -106,7 +106,8 @@ final class Runs
     {
         $parts = $this->plan->parts($id);
 
-        return $this->plan->properties->scheme !== Scheme::Essay && (isset($parts[1]) || isset($this->plan->parts[$parts[0]]));
+        return !\in_array($this->plan->properties->scheme, [Scheme::Essay, Scheme::Own], true)
+            && (isset($parts[1]) || isset($this->plan->parts[$parts[0]]));
     }
 
     /**

@@ -22,6 +22,7 @@ final readonly class Properties
         'numbering' => 'decimal',
         'numbering_depth' => 3,
         'run_on' => false,
+        'number_forms' => [],
         'citation_style' => 'apa',
         'labels' => [],
         'rules_off' => [],
@@ -41,6 +42,7 @@ final readonly class Properties
      * @param array<array-key, Dye> $labels name → dye, in the order of the alphabet
      * @param bool        $runOn    whether the second level counts on across the first (chapters across parts)
      * @param list<string>          $rulesOff codes of the rules of Check that are switched off; one that there is no more is kept
+     * @param list<string>          $numberForms for Scheme::Own: how each level from the first is written, as NumberForm takes it
      * @param array<string, string> $setAside key of a finding that is set aside → why, which may be empty
      */
     public function __construct(
@@ -59,6 +61,7 @@ final readonly class Properties
         public array $labels = [],
         public array $rulesOff = [],
         public array $setAside = [],
+        public array $numberForms = [],
     ) {}
 
     /**
@@ -93,6 +96,7 @@ final readonly class Properties
             self::labels($all->list('labels')),
             Checking::rules($all->list('rules_off')),
             Checking::setAside($all->list('set_aside')),
+            self::numberForms($all->list('number_forms')),
         );
     }
 
@@ -111,6 +115,7 @@ final readonly class Properties
             'numbering' => $this->scheme->value,
             'numbering_depth' => $this->depth,
             'run_on' => $this->runOn,
+            'number_forms' => $this->numberForms,
             'citation_style' => $this->citationStyle->value,
             'labels' => array_map(
                 static fn(int|string $name, Dye $dye): array => [(string) $name, $dye->value],
@@ -224,6 +229,25 @@ final readonly class Properties
         }
 
         return $labels;
+    }
+
+    /**
+     * @param list<mixed> $given
+     *
+     * @return list<string>
+     *
+     * @throws InvalidValue
+     */
+    private static function numberForms(array $given): array
+    {
+        $forms = [];
+        foreach (\array_slice($given, 0, 9) as $i => $form) {
+            $form = \is_string($form) && mb_check_encoding($form, 'UTF-8') ? $form : throw InvalidValue::field('number_forms', 'form');
+            NumberForm::of($form, $i + 1);
+            $forms[] = \Embrel\RichText\Text::line($form);
+        }
+
+        return $forms;
     }
 
     private static function text(Shape $all, string $key): string

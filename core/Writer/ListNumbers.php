@@ -6,8 +6,10 @@ namespace Embrel\Writer;
 
 use Embrel\Document\Document;
 use Embrel\Document\Element;
+use Embrel\Numbering\Counter;
 use Embrel\Numbering\Counting;
 use Embrel\Numbering\Form;
+use Embrel\Numbering\Own;
 use Embrel\Plan\Numbered;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Scheme;
@@ -88,7 +90,7 @@ final class ListNumbers
 
     public function runsOn(): bool
     {
-        return $this->document->scheme === Scheme::Chapter && $this->document->properties->runOn;
+        return $this->document->scheme->canRunOn() && $this->document->properties->runOn;
     }
 
     /** @param array<int, int> $counts */
@@ -96,12 +98,17 @@ final class ListNumbers
     {
         $level = \count($counts) - 1;
 
+        $isLegal = $list === self::HEADINGS && $this->isLegal($level + 1);
+
         return preg_replace_callback(
             '/%(\d)/',
-            function (array $m) use ($list, $counts): string {
-                $form = $this->form($list, (int) $m[1]);
+            function (array $m) use ($list, $counts, $isLegal): string {
+                $counter = $isLegal ? Counter::Decimal : $this->form($list, (int) $m[1])?->counter;
+                $count = $counts[(int) $m[1] - 1];
 
-                return $form === null ? '' : $form->counter->write($counts[(int) $m[1] - 1]);
+                return $counter === Counter::Words
+                    ? Own::words($count, $this->document->properties->language)
+                    : $counter?->write($count) ?? '';
             },
             rtrim($this->text($list, $level + 1), "\u{2002}"),
         ) ?? '';
@@ -114,9 +121,58 @@ final class ListNumbers
             return $level === 1 ? Form::appendix($this->document->scheme, 1, $this->document->language()) : Form::underAppendix();
         }
 
+        if ($this->document->scheme === Scheme::Own) {
+            $own = $level > $this->document->numberDepth ? null : (new Own($this->document->properties))->form($level);
+
+            return $own === null ? null : Form::own($own);
+        }
+
         return $level > $this->document->numberDepth
             ? null
             : Form::of($this->document->scheme, $level, $this->document->language(), $this->runsOn());
+    }
+
+    /**
+     * Whether a list that knows no more than a beginning, counts with dots between them as their own levels write them, and an end,
+     * and that begins a level anew under each of the level above, can show a level and those above it.
+     */
+    public function isPlain(int $level): bool
+    {
+        if ($level > 1 && $this->runsOn()) {
+            return false;
+        }
+        $own = $this->form(self::HEADINGS, $level)?->own;
+        if ($own === null) {
+            return true;
+        }
+        $above = $level - \count($own->signs) + 1;
+        foreach ($own->signs as $i => $sign) {
+            if ($this->form(self::HEADINGS, $above + $i)?->counter !== Own::counter($sign)) {
+                return false;
+            }
+        }
+
+        return $own->isPlain() && ($level === 1 || $this->isPlain($level - 1));
+    }
+
+    /** Whether a level writes all its counts in digits, also those that their own level writes otherwise: I., and below it 1.1. */
+    public function isLegal(int $level): bool
+    {
+        $own = $this->form(self::HEADINGS, $level)?->own;
+
+        return $own !== null && array_unique($own->signs) === ['1'] && !$this->isPlain($level);
+    }
+
+    /** How many levels a number shows, itself among them. */
+    public function levels(int $level): int
+    {
+        $form = $this->form(self::HEADINGS, $level);
+
+        return match (true) {
+            $form?->own !== null => \count($form->own->signs),
+            $form?->joined === true => $level - $this->first(self::HEADINGS) + 1,
+            default => 1,
+        };
     }
 
     /** The first level that a joined number begins with. */
@@ -131,6 +187,15 @@ final class ListNumbers
         $form = $this->form($list, $level);
         if ($form === null) {
             return '';
+        }
+        if ($form->own !== null) {
+            $from = $level - \count($form->own->signs) + 1;
+            $text = $form->own->texts[0];
+            foreach (array_keys($form->own->signs) as $i) {
+                $text .= '%' . ($from + $i) . $form->own->texts[$i + 1];
+            }
+
+            return trim($text);
         }
         $first = $this->first($list);
         $numbers

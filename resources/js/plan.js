@@ -22,6 +22,7 @@ import { HereNow } from './ui/here.js';
 import { KeysDialog } from './ui/keys-dialog.js';
 import { LabelsDialog } from './ui/labels-dialog.js';
 import { Patterns } from './ui/patterns.js';
+import { NumberForms } from './ui/number-forms.js';
 import { PropertiesDialog } from './ui/properties.js';
 import { Refusals } from './ui/refusals.js';
 import { Relations } from './ui/relations.js';
@@ -81,6 +82,7 @@ function compose(data) {
     page.find = new Find(page);
     page.frame = new Frame(session, { go: (id) => page.goTo(id), here: () => state.active.get() });
     page.properties = new PropertiesDialog(session);
+    page.numberForms = new NumberForms(session, (set) => page.setPlan(set));
     page.work = new WorkFields(session, data.people);
     page.labels = new LabelsDialog(session, (label) => page.outline.looks.onlyLabelled(label));
     page.patterns = new Patterns(page);

@@ -8,6 +8,7 @@ use Embrel\Numbering\Counter;
 use Embrel\Numbering\Numbering;
 use Embrel\Numbering\Runs;
 use Embrel\Plan\Comparison;
+use Embrel\Plan\InvalidValue;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Numbered;
 use Embrel\Plan\Plan;
@@ -141,6 +142,85 @@ final class NumberingTest extends TestCase
                 't',
             ]),
         );
+    }
+
+    /** @param list<string> $forms */
+    private static function numbered(Plan $plan, array $forms, bool $runOn = false, string $language = 'en'): Plan
+    {
+        $set = ['numbering' => 'own', 'number_forms' => $forms, 'numbering_depth' => 9, 'run_on' => $runOn, 'language' => $language];
+
+        return $plan->withProperties($plan->properties->with($set));
+    }
+
+    public function testFormsOfOnesOwn(): void
+    {
+        $plan = self::numbered(self::tree(), ['Part {One}', '§ {1}', '{I}.{1}.{a}']);
+        $own = [];
+        foreach (Numbering::of($plan)->own as $id => $label) {
+            $own[$plan->topic($id)->title] = $label;
+        }
+        self::assertEquals(
+            [
+                'A' => 'Part One',
+                'A1' => '§ 1',
+                'A1x' => 'I.1.a',
+                'A1y' => 'I.1.b',
+                'A2' => '§ 2',
+                'B' => 'Part Two',
+                'B1' => '§ 1',
+                'Tables' => 'Appendix A',
+                'T1' => 'A.1',
+                'Maps' => 'Appendix B',
+            ],
+            $own,
+        );
+    }
+
+    public function testFormsOfOnesOwnFromAfar(): void
+    {
+        $plan = Build::plan("a\n  b\n    c\nd\n  e\n    f");
+        $forms = ['Part {One}', 'Chapter {1}', '{1}.{1}.'];
+        foreach (
+            [
+                [false, ['Part One', 'Part One, Chapter 1', 'Part One, Chapter 1, 1.1', 'Part Two', 'Part Two, Chapter 1']],
+                [true, ['Part One', 'Chapter 1', '1.1', 'Part Two', 'Chapter 2', '2.1']],
+            ] as [$runOn, $expected]
+        ) {
+            $numbering = Numbering::of(self::numbered($plan, $forms, $runOn));
+            $titles = \array_slice(str_split('abcdef'), 0, \count($expected));
+            self::assertSame($expected, array_map(static fn(string $title): string => $numbering->full(Build::id($plan, $title)), $titles));
+        }
+    }
+
+    public function testWordsAreThoseOfThePlansLanguage(): void
+    {
+        $plan = Build::plan(implode("\n", range('a', 'v')));
+        $last = Build::id($plan, 'v');
+        self::assertSame('Twenty-two', Numbering::of(self::numbered($plan, ['{One}']))->own($last));
+        $german = Numbering::of(self::numbered($plan, ['Teil {One}'], false, 'de'))->own($last);
+        self::assertSame('Teil Zweiundzwanzig', str_replace("\u{AD}", '', $german));
+    }
+
+    /** @return iterable<string, array{list<string>, string}> */
+    public static function formsThatAreNone(): iterable
+    {
+        yield 'no count' => [['Part'], 'has no count in it'];
+        yield 'nothing' => [[''], 'has no count in it'];
+        yield 'an open brace' => [['{1} {'], 'has no count in it'];
+        yield 'an unknown count' => [['{x}'], 'is no way to write a count'];
+        yield 'markup' => [['{<b>}'], 'is no way to write a count'];
+        yield 'levels that are not above' => [['{1}', '{1}.{1}.{1}'], 'has only 1 above it'];
+        yield 'too long' => [[str_repeat('x', 60) . '{1}'], '60 characters at most'];
+        yield 'no words' => [["\xFF{1}"], 'number_forms'];
+    }
+
+    /** @param list<string> $forms */
+    #[DataProvider('formsThatAreNone')]
+    public function testFormsThatAreNone(array $forms, string $why): void
+    {
+        $this->expectException(InvalidValue::class);
+        $this->expectExceptionMessageMatches('/' . preg_quote($why, '/') . '/');
+        (new Properties())->with(['number_forms' => $forms]);
     }
 
     public function testCounters(): void

@@ -31,6 +31,7 @@ use Embrel\RichText\Note;
 use Embrel\RichText\Schema;
 use Embrel\Writer\Format;
 use Embrel\Writer\Html\HtmlWriter;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
 
@@ -357,10 +358,6 @@ final class WriterTest extends TestCase
 
     public function testAWordProcessorReadsTheSameDocument(): void
     {
-        $office = trim((string) shell_exec('command -v soffice'));
-        if ($office === '') {
-            self::markTestSkipped('No word processor is installed.');
-        }
         foreach (
             [
                 [Scheme::Decimal, ['1 Tide & <Wall>', '1.1 Mud', '1.1.1 Deep']],
@@ -368,28 +365,104 @@ final class WriterTest extends TestCase
                 [Scheme::Essay, ['I. Tide & <Wall>', 'A. Mud', '1. Deep']],
             ] as [$scheme, $expected]
         ) {
-            file_put_contents(
-                "{$this->folder}/read.docx",
-                $this->write(Format::Docx, self::rich(), new Choices(scheme: $scheme, draft: new DraftChoices(contents: false))),
-            );
-            exec(
-                escapeshellarg($office)
-                    . ' --headless -env:UserInstallation=file://'
-                    . escapeshellarg("{$this->folder}/profile")
-                    . ' --convert-to txt:Text --outdir '
-                    . escapeshellarg($this->folder)
-                    . ' '
-                    . escapeshellarg("{$this->folder}/read.docx")
-                    . ' 2>/dev/null',
-            );
-            $text = (string) file_get_contents("{$this->folder}/read.txt");
-            $lines = array_map(trim(...), explode("\n", str_replace("\u{FEFF}", '', $text)));
+            $text = $this->asRead(Format::Docx, self::rich(), new Choices(scheme: $scheme, draft: new DraftChoices(contents: false)));
+            $lines = array_map(trim(...), explode("\n", $text));
             foreach ([...$expected, 'A note heading', 'quoted', 'Pell says'] as $line) {
                 self::assertContains($line, $lines, "{$scheme->value}:\n{$text}");
             }
             self::assertStringContainsString('4. four', $text);
             self::assertStringNotContainsString('secret', $text);
         }
+    }
+
+    /** The plain text that a word processor makes of a file of ours. */
+    private function asRead(Format $format, Plan $plan, Choices $choices): string
+    {
+        $office = trim((string) shell_exec('command -v soffice'));
+        if ($office === '') {
+            self::markTestSkipped('No word processor is installed.');
+        }
+        file_put_contents("{$this->folder}/read.{$format->value}", $this->write($format, $plan, $choices));
+        exec(
+            escapeshellarg($office)
+                . ' --headless -env:UserInstallation=file://'
+                . escapeshellarg("{$this->folder}/profile")
+                . ' --convert-to txt:Text --outdir '
+                . escapeshellarg($this->folder)
+                . ' '
+                . escapeshellarg("{$this->folder}/read.{$format->value}")
+                . ' 2>/dev/null',
+        );
+
+        return str_replace("\u{FEFF}", '', (string) file_get_contents("{$this->folder}/read.txt"));
+    }
+
+    /**
+     * @return iterable<string, array{list<string>, bool, list<string>, list<Format>}> forms, whether the second level runs on, headings as read, in what
+     *  (the reader of this test knows neither w:lvlRestart nor w:isLgl of docx)
+     */
+    public static function formsOfOnesOwn(): iterable
+    {
+        yield 'parts and chapters' => [
+            ['Part {One}', 'Chapter {1}', '{1}.{1}', '{1}.{1}.{1}'],
+            true,
+            ['Part One A', 'Chapter 1 A1', '1.1 A1x', '1.2 A1y', '1.2.1 deep', 'Chapter 2 A2', 'Part Two B', 'Chapter 3 B1', '3.1 B1x'],
+            [Format::Odt],
+        ];
+        yield 'a sign' => [
+            ['§ {1}', '§ {1}.{1}', '({a})'],
+            false,
+            ['§ 1 A', '§ 1.1 A1', '(a) A1x', '(b) A1y', 'deep', '§ 1.2 A2', '§ 2 B', '§ 2.1 B1', '(a) B1x'],
+            [Format::Docx, Format::Odt],
+        ];
+        yield 'words, and counts of two levels' => [
+            ['{One}:', '{A}.', '{A}.{1}'],
+            false,
+            ['One: A', 'A. A1', 'A.1 A1x', 'A.2 A1y', 'deep', 'B. A2', 'Two: B', 'A. B1', 'A.1 B1x'],
+            [Format::Docx, Format::Odt],
+        ];
+        yield 'digits below roman' => [
+            ['{I}.', '{1}.{1}', '{A}/{i}'],
+            false,
+            ['I. A', '1.1 A1', 'A/i A1x', 'A/ii A1y', 'deep', '1.2 A2', 'II. B', '2.1 B1', 'A/i B1x'],
+            [Format::Odt],
+        ];
+    }
+
+    /**
+     * @param list<string> $forms
+     * @param list<string> $expected
+     * @param list<Format> $in
+     */
+    #[DataProvider('formsOfOnesOwn')]
+    public function testNumbersOfOnesOwnAreReadAsTheyAreWritten(array $forms, bool $runOn, array $expected, array $in): void
+    {
+        $plan = Build::plan("A\n  A1\n    A1x\n    A1y\n      deep\n  A2\nB\n  B1\n    B1x");
+        $set = ['numbering' => 'own', 'number_forms' => $forms, 'numbering_depth' => 4, 'run_on' => $runOn];
+        $plan = $plan->withProperties($plan->properties->with($set));
+        foreach ($in as $format) {
+            $text = $this->asRead($format, $plan, new Choices(draft: new DraftChoices(contents: false)));
+            $lines = array_values(array_filter(array_map(trim(...), explode("\n", $text))));
+            self::assertSame($expected, \array_slice($lines, -\count($expected)), "{$format->value}:\n{$text}");
+        }
+    }
+
+    public function testNumbersOfOnesOwnAreRealLists(): void
+    {
+        $plan = Build::plan("A\n  A1\n    A1x");
+        $set = ['numbering' => 'own', 'number_forms' => ['Part {One}', '{1}.{1}', '{1}.{1}.{a}']];
+        $plan = $plan->withProperties($plan->properties->with($set));
+        $parts = $this->parts($this->write(Format::Docx, $plan));
+        $levels = '//w:abstractNum[@w:abstractNumId=0]/w:lvl';
+        self::assertSame(
+            ['Part %1', '%1.%2', '%1.%2.%3'],
+            \array_slice(self::values($parts['word/numbering.xml'], "{$levels}/w:lvlText/@w:val"), 0, 3),
+        );
+        self::assertSame('cardinalText', self::values($parts['word/numbering.xml'], "{$levels}/w:numFmt/@w:val")[0]);
+        self::assertCount(1, self::values($parts['word/numbering.xml'], "{$levels}/w:isLgl"));
+        // The first two are counted by their lists; the third, which no list could write so, is typed.
+        $headings = self::values($parts['word/document.xml'], "//w:p[w:pPr/w:pStyle[starts-with(@w:val, 'Heading')]]");
+        self::assertSame(['A', 'A1', '1.1.a A1x'], $headings);
     }
 
     public function testABranchKeepsItsNumbers(): void

@@ -20,7 +20,7 @@ async function atHandOver(page, title = 'The Sea Wall') {
     return writer;
 }
 
-const format = (page, name) => page.getByRole('radio', { name }).check({ force: true });
+const format = (page, name) => page.getByRole('radio', { name, exact: true }).check({ force: true });
 
 async function downloaded(page, info, button = page.getByRole('link', { name: 'Download the draft' })) {
     const download = page.waitForEvent('download');

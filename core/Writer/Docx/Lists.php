@@ -128,12 +128,15 @@ final class Lists
             Counter::LowerRoman => 'lowerRoman',
             Counter::UpperLetter => 'upperLetter',
             Counter::LowerLetter => 'lowerLetter',
+            Counter::Words => 'cardinalText',
         };
         $heading = $i + 1 - $this->base();
         $style = $list === ListNumbers::HEADINGS && $heading >= 1 && $this->first === 0 ? "<w:pStyle w:val=\"Heading{$heading}\"/>" : '';
         $restart = $i === 1 && $list === ListNumbers::HEADINGS && $this->numbers->runsOn() ? '<w:lvlRestart w:val="0"/>' : '';
 
-        return "<w:lvl w:ilvl=\"{$i}\"><w:start w:val=\"{$start}\"/><w:numFmt w:val=\"{$format}\"/>{$restart}{$style}<w:suff w:val=\""
+        $legal = $list === ListNumbers::HEADINGS && $this->numbers->isLegal($i + 1) ? '<w:isLgl/>' : '';
+
+        return "<w:lvl w:ilvl=\"{$i}\"><w:start w:val=\"{$start}\"/><w:numFmt w:val=\"{$format}\"/>{$restart}{$style}{$legal}<w:suff w:val=\""
             . ($form === null ? 'nothing' : 'space')
             . '"/>'
             . '<w:lvlText w:val="'

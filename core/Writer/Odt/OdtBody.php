@@ -205,7 +205,11 @@ final class OdtBody
     {
         $level = min(self::TALLEST_HEADING, $element->level);
         $place = $this->numbers->placeOf($element);
-        $isCounted = $this->template === null && $place !== null && $place[0] === ListNumbers::HEADINGS && $this->numbers->base() === 0;
+        $isCounted = $this->template === null
+            && $place !== null
+            && $place[0] === ListNumbers::HEADINGS
+            && $this->numbers->base() === 0
+            && $this->numbers->isPlain($place[1] + 1);
         $number = $isCounted || $element->number === '' ? '' : OdtRuns::text("{$element->number} ");
         $number === '' ? null : $this->losses->note('number');
         $colour

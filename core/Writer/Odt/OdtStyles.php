@@ -25,7 +25,14 @@ final class OdtStyles
         'dc' => 'http://purl.org/dc/elements/1.1/',
         'meta' => 'urn:oasis:names:tc:opendocument:xmlns:meta:1.0',
     ];
-    private const FORMATS = ['decimal' => '1', 'upperRoman' => 'I', 'lowerRoman' => 'i', 'upperLetter' => 'A', 'lowerLetter' => 'a'];
+    private const FORMATS = [
+        'decimal' => '1',
+        'upperRoman' => 'I',
+        'lowerRoman' => 'i',
+        'upperLetter' => 'A',
+        'lowerLetter' => 'a',
+        'words' => 'One',
+    ];
     private const BULLETS = ['•', '–', '▪'];
     private const LEVELS = 10;
 
@@ -280,8 +287,9 @@ final class OdtStyles
             $above = $numbers->base();
             $form = $level + $above <= ListNumbers::LEVELS ? $numbers->form(ListNumbers::HEADINGS, $level + $above) : null;
             // A branch alone counts from the numbers of those above it, which an outline cannot: its numbers are typed.
-            $format = $form === null || $above > 0 ? '' : self::FORMATS[lcfirst($form->counter->name)] ?? '1';
-            $display = $form !== null && $form->joined && $format !== '' ? $level - $numbers->first(ListNumbers::HEADINGS) + 1 : 1;
+            $isPlain = $form !== null && $above === 0 && $numbers->isPlain($level);
+            $format = !$isPlain ? '' : self::FORMATS[lcfirst($form->counter->name)] ?? '1';
+            $display = $format === '' ? 1 : $numbers->levels($level);
             $levels
                 .= "<text:outline-level-style text:level=\"{$level}\" style:num-format=\"{$format}\""
                 . ($format === '' ? '' : self::around($form))
@@ -303,7 +311,7 @@ final class OdtStyles
             : ' style:num-prefix="'
                     . Xml::escaped($form->before)
                     . '" style:num-suffix="'
-                    . Xml::escaped($form->after . (str_ends_with($form->before, ' ') ? "\u{2002}" : ''))
+                    . Xml::escaped($form->after . ($form->own === null && str_ends_with($form->before, ' ') ? "\u{2002}" : ''))
                     . '"';
     }
 

@@ -59,6 +59,7 @@ declare module './page.js' {
         gather: import('./gather/gather.js').Gather;
         find: import('../ui/find.js').Find;
         work: import('../ui/work.js').WorkFields;
+        numberForms: import('../ui/number-forms.js').NumberForms;
         patterns: import('../ui/patterns.js').Patterns;
         sharing: import('../ui/sharing.js').Sharing;
         votes: import('../ui/votes.js').Votes;

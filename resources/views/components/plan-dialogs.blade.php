@@ -18,7 +18,7 @@
             <label class="field"><span>Due</span><input name="due" type="date"></label>
             <label class="field"><span>Numbering</span><select name="numbering"><option value="decimal">1 · 1.1 · 1.1.1</option><option
                 value="essay">I. · A. · 1. · a.</option><option value="chapter">Chapter 1 · 1.1</option><option
-                value="none">No numbers</option></select></label>
+                value="none">No numbers</option><option value="own" hidden>Of one’s own</option></select></label>
             <label class="field"><span>Number down to</span><select name="numbering_depth">@for ($i = 1; $i <= 9; $i++)<option
                 value="{{ $i }}">Level {{ $i }}</option>@endfor</select></label>
             <label class="field"><span>Citations</span><select
@@ -35,6 +35,14 @@
             class="primary">Save</button></div>
     </form>
 </dialog>
+<dialog id="number-forms" aria-labelledby="number-forms-head"><form method="dialog"><h2 id="number-forms-head">Numbers of your own</h2><p
+    class="hint">The count stands in braces: {1}, {I}, {i}, {A}, {a} or {One}. The last is of the level itself, those before it of the
+    levels above.</p><label class="field mt-3"><span>Begin from</span><select id="number-forms-from"></select></label><div
+    id="number-forms-levels" class="mt-3"></div><p class="error mt-2" role="alert"></p><div class="number-forms-kept mt-3"><label
+    class="field"><span>Keep it under the name</span><input class="box" id="number-forms-name" maxlength="80" autocomplete="off"></label><button
+    class="plain" type="button" id="number-forms-keep">Keep</button><button class="plain danger" type="button" id="number-forms-forget"
+    hidden>Remove</button></div><div class="dialog-foot"><button class="plain" type="button" data-close>Cancel</button><button
+    class="primary">Number the plan so</button></div></form></dialog>
 <dialog id="labels" aria-labelledby="labels-head"><h2 id="labels-head">Labels</h2><p class="hint" id="labels-hint">A label is a word of
     your own on topics, such as “field” or “archive”. Press K on a topic to put one on it.</p><ul class="labels-list"
     id="labels-list"></ul><p class="hint" id="labels-alike">Two that are called alike become one.</p><div class="dialog-foot"><button class="plain"

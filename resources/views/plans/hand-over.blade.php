@@ -61,7 +61,8 @@
             <x-tick label="Across several sheets, in its own size" name="several" when="isPaper" />
             <h2 x-show="!isOpml">How it reads</h2>
             <x-choose label="Numbering" name="numbering"
-                :of="['decimal' => '1 · 1.1 · 1.1.1', 'essay' => 'I. · A. · 1. · a.', 'chapter' => 'Chapter 1 · 1.1', 'none' => 'No numbers']"
+                :of="['decimal' => '1 · 1.1 · 1.1.1', 'essay' => 'I. · A. · 1. · a.', 'chapter' => 'Chapter 1 · 1.1', 'none' => 'No numbers']
+                    + ($properties->numberForms === [] ? [] : ['own' => 'Of your own'])"
                 :chosen="$one('numbering', $properties->scheme->value)" when="!isOpml" />
             <x-choose label="Number down to" name="number_depth" :of="$levels" :chosen="$one('number_depth', $properties->depth)"
                 when="!isOpml" />

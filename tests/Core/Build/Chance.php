@@ -148,7 +148,8 @@ final class Chance
             ),
             11 => $this->randomNote($plan, $one),
             12 => new SetPlan([
-                'numbering' => ['decimal', 'essay', 'chapter', 'none'][mt_rand(0, 3)],
+                'numbering' => ['decimal', 'essay', 'chapter', 'none', 'own'][mt_rand(0, 4)],
+                'number_forms' => [[], ['{I}.', '{1}.{1}', '{a})'], ['Part {One}', 'Chapter {1}', '{1}.{1}', '{1}.{1}.{1}']][mt_rand(0, 2)],
                 'subtitle' => 'S' . mt_rand(0, 9),
                 'numbering_depth' => mt_rand(1, 9),
                 'target' => mt_rand(0, 1) === 0 ? null : 900,

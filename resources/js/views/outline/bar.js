@@ -136,6 +136,11 @@ export class OutlineBar {
         );
         const schemes = Object.entries(words().schemes).map(([value, { short }]) => [value, short, numbering === value]);
         const choice = panel.choice('Numbers', 'numbers', schemes, (value) => {
+            if (value === 'own') {
+                panel.close();
+                page.numberForms.open();
+                return;
+            }
             page.setPlan({ numbering: value });
             this.numbers();
         });
