@@ -349,6 +349,7 @@ final class OperationsTest extends TestCase
             'numbering' => 'chapter',
             'numbering_depth' => 2,
             'run_on' => true,
+            'number_forms' => ['{I}.', '{I}.{1}'],
             'citation_style' => 'chicago-notes',
             'labels' => [['archive', 'woad'], ['field', 'fern']],
             'rules_off' => ['passive'],

@@ -1,7 +1,7 @@
 import { newId } from '../lib/ids.js';
 import { send } from '../lib/http.js';
 import { Stream } from './stream.js';
-import { knownFrom, settle } from './shown.js';
+import { hear, isBehind, knownFrom, settle } from './shown.js';
 
 const POLL_IN_VIEW = 3000;
 const POLL_HIDDEN = 30000;
@@ -77,6 +77,17 @@ export class Channel {
         return undefined;
     }
 
+    /** Asks for what was told of while changes were on their way, once these are answered. */
+    async catchUp() {
+        const { queue } = this.session;
+        if (!queue.isEmpty) {
+            await queue.flush();
+        }
+        if (queue.isEmpty && isBehind(queue)) {
+            await this.ask();
+        }
+    }
+
     /** @param {any} answer */
     take(answer) {
         const { queue } = this.session;
@@ -98,7 +109,8 @@ export class Channel {
     /** What has happened is told by its numbers. @param {Numbers} numbers */
     at({ revision, talk, people }) {
         const { queue } = this.session;
-        if (revision > queue.base && queue.isEmpty) {
+        hear(queue, revision);
+        if (isBehind(queue) && queue.isEmpty) {
             this.ask();
         }
         if (talk > this.known.talk) {
@@ -117,9 +129,10 @@ export class Channel {
      */
     news({ from, by, news }) {
         const { queue, data } = this.session;
+        hear(queue, news.revision);
         if (queue.isEmpty && knownFrom(queue) === from && !by.includes(data.user)) {
             this.take(news);
-        } else if (queue.isEmpty && news.revision > queue.base) {
+        } else if (queue.isEmpty && isBehind(queue)) {
             this.ask();
         }
     }

@@ -38,8 +38,9 @@ export class Queue {
     constructor({ user, plan, address, revision, savedAt, beside, onAnswer, onPart, onRefused, onState }) {
         this.address = address;
         this.base = revision;
-        /** What the page may show elsewhere than it was told (shown.js). @type {Set<string>} */
-        this.shown = new Set();
+        /** The furthest that the plan is told to stand, and what the page may show elsewhere than it was told (shown.js). */
+        this.heard = 0;
+        this.shown = /** @type {Set<string>} */ (new Set());
         this.beside = beside;
         this.onAnswer = onAnswer;
         this.onPart = onPart;
@@ -56,8 +57,7 @@ export class Queue {
         this.tab = newId();
         /** @type {Map<string, Change>} */
         this.memory = new Map();
-        /** Those that have gone out at least once: whether they have arrived is not known, so they stay as they are. */
-        /** @type {Set<string>} */
+        /** Those that have gone out at least once: whether they have arrived is not known, so they stay. @type {Set<string>} */
         this.gone = new Set();
         /** Those that wait for something in the page before they may go out. @type {Set<string>} */
         this.held = new Set();

@@ -1,12 +1,12 @@
 import { send } from '../lib/http.js';
 import { newId } from '../lib/ids.js';
-import { meanwhile } from '../lib/meanwhile.js';
 import { ROOT } from '../state/plan.js';
 import { Channel } from './channel.js';
 import { Queue } from './queue.js';
 import { noteOf, startFromShelf } from './from-shelf.js';
 import { Shelf } from './shelf.js';
-import { knownFrom, settle } from './shown.js';
+import { hear, knownFrom, settle } from './shown.js';
+import { stepBack } from './step-back.js';
 import { upload } from './upload.js';
 
 const STEP_PAUSE = 2000;
@@ -60,7 +60,10 @@ export class Session {
             onAnswer: (answer) => this.answered(answer),
             onPart: (answer) => on.part(answer),
             onRefused: (refused, batch) => this.refused(refused, batch),
-            onState: () => on.state(),
+            onState: (state) => {
+                on.state();
+                state === 'saved' && this.channel.catchUp();
+            },
         });
         this.channel = new Channel(this);
         this.shelf = new Shelf(data.user, data.plan);
@@ -174,6 +177,8 @@ export class Session {
         try {
             const answer = await send('POST', `${this.address}/${path}`, { base: knownFrom(this.queue), ...body });
             this.taken(answer);
+            // What was on its way may have been taken in before it: then no answer to that tells it.
+            await this.channel.catchUp();
             return answer;
         } catch (thrown) {
             const error = /** @type {import('../lib/http.js').Refusal} */ (thrown);
@@ -186,8 +191,12 @@ export class Session {
 
     /** Takes in what an answer says has changed. @param {Record<string, any>} answer */
     taken(answer) {
-        // While changes are on their way it would show the plan without them; the answer to these tells all since.
-        if (answer.numbers && this.queue.isEmpty && answer.revision >= this.queue.base) {
+        if (!answer.numbers) {
+            return;
+        }
+        hear(this.queue, answer.revision);
+        // While changes are on their way it would show the plan without them; what they are answered tells it, or it is asked for then.
+        if (this.queue.isEmpty && answer.revision >= this.queue.base) {
             settle(this.queue, answer.revision);
             this.queue.savedAt = new Date();
             this.take(answer, true);
@@ -209,11 +218,11 @@ export class Session {
     // ---- Steps back
 
     undo() {
-        return this.inTurn(() => this.stepBack('undo', 'There is nothing of yours to undo.'));
+        return this.inTurn(() => stepBack(this, 'undo', 'There is nothing of yours to undo.'));
     }
 
     redo() {
-        return this.inTurn(() => this.stepBack('redo', 'There is nothing to redo.'));
+        return this.inTurn(() => stepBack(this, 'redo', 'There is nothing to redo.'));
     }
 
     /** Undo pressed three times quickly is three undos, one after the other. @param {() => any} act */
@@ -225,26 +234,5 @@ export class Session {
             this.on.state();
         });
         return this.turn;
-    }
-
-    /** @param {'undo' | 'redo'} which @param {string} nothing */
-    async stepBack(which, nothing) {
-        const isUnmoved = meanwhile();
-        this.on.stepping();
-        await this.queue.flush();
-        if (!this.queue.isEmpty) {
-            this.on.say('Not connected: undo works again once the changes kept here are saved.');
-            return;
-        }
-        const says = this.tree.steps[which];
-        const answer = await this.sent(which, {});
-        if (!answer) {
-            return;
-        }
-        if (answer.nothing) {
-            this.on.say(nothing);
-            return;
-        }
-        this.on.stepped(which, answer, says, isUnmoved());
     }
 }

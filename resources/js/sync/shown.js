@@ -22,6 +22,17 @@ export const toldOf = ({ base, shown }) => (shown.size > MOST ? { base: 0 } : sh
 /** From which revision on to ask what is new. @param {Queue} queue */
 export const knownFrom = ({ base, shown }) => (shown.size ? 0 : base);
 
+/**
+ * How far the plan is told to stand, be it while changes are on their way and nothing can be taken in.
+ * @param {Queue} queue @param {number} revision
+ */
+export function hear(queue, revision) {
+    queue.heard = Math.max(queue.heard, revision);
+}
+
+/** Whether the plan stands further on than the page has it. @param {Queue} queue */
+export const isBehind = ({ base, heard }) => heard > base;
+
 /** The page has taken in how the plan stands at a revision. @param {Queue} queue @param {number} revision */
 export function settle(queue, revision) {
     queue.base = revision;
