@@ -5,6 +5,9 @@ import { Ground } from './views/alone/ground.js';
 import { Rows } from './views/alone/rows.js';
 import { Showing } from './views/alone/showing.js';
 
+// All rows have come.
+document.documentElement.classList.remove('is-coming');
+
 /** The page that stands alone: it works from a file, asks nobody for anything, and keeps nothing. */
 const data = JSON.parse(byId('alone-data').textContent ?? '');
 know({ mapSigns: data.signs });

@@ -52,7 +52,9 @@ final class AloneRows
         [$id, $level, $number, $title, $kind, $dye, $words] = $row;
         $colour = str_starts_with($dye, '#') ? $dye : "var(--{$dye})";
 
-        return "<li role=\"treeitem\" id=\"t{$id}\" aria-labelledby=\"n{$id}\" aria-level=\"{$level}\" tabindex=\"-1\" class=\"kind-{$kind}\""
+        return "<li role=\"treeitem\" id=\"t{$id}\" aria-labelledby=\"n{$id}\" aria-level=\"{$level}\" tabindex=\"-1\" class=\"kind-{$kind}"
+            . ($note === '' ? '' : ' has-note')
+            . '"'
             . ($hasParts ? ' aria-expanded="true"' : '') . ' style="--l:' . ($level - 1) . ";--d:{$colour}\"><div class=\"row\" id=\"n{$id}\"><span class=\"n\">"
             . HtmlWriter::escaped($number) . '</span><span class="t" dir="auto">' . (HtmlWriter::escaped($title) ?: 'Untitled') . '</span>'
             . ($words === 0 ? '' : "<small>{$words}</small>") . '</div>'

@@ -29,6 +29,10 @@ final class AloneWriter implements Writer
 {
     private const FONTS = ['Hyperlegible' => 'atkinson-hyperlegible-next', 'Literata' => 'literata'];
 
+    /** So many rows are set while they come; of more, all at once when they have come: to set them again and again takes seconds. */
+    private const WHILE_THEY_COME = 500;
+    private const COMING = 'document.documentElement.className="is-coming"';
+
     /** The policy of the page that was written last, for who sends it with one of its own. */
     public string $policy = '';
 
@@ -44,6 +48,7 @@ final class AloneWriter implements Writer
         $style = $this->fontFaces() . ($style ?? '');
         // Where a text ends that stands within an element, what looks like its end must not.
         $script = str_replace('</script', '<\/script', $script ?? '');
+        $comesAtOnce = $script !== '' && \count($plan->branch($choices->from)) > self::WHILE_THEY_COME;
         $this->policy = self::policy($script, $style);
         $title = self::escaped($choices->from === Plan::ROOT ? $plan->title() : $plan->topic($choices->from)->title) ?: 'Untitled';
         fwrite(
@@ -53,7 +58,10 @@ final class AloneWriter implements Writer
                 . '<meta name="viewport" content="width=device-width, initial-scale=1"><meta name="color-scheme" content="light dark">'
                 . '<meta name="generator" content="Embrel">'
                 . ($plan->properties->author === '' ? '' : '<meta name="author" content="' . self::escaped($plan->properties->author) . '">')
-                . "<title>{$title}</title><style>{$style}</style></head>\n<body>\n" . self::head($title, $plan, $choices),
+                . "<title>{$title}</title><style>{$style}</style>"
+                . ($comesAtOnce ? '<script>' . self::COMING . '</script>' : '')
+                . "</head>\n<body>\n"
+                . self::head($title, $plan, $choices),
         );
         $rows->write($out);
         fwrite($out, self::end() . '<script type="application/json" id="alone-data">' . $this->data($plan, $choices, $rows) . "</script>\n");
@@ -70,7 +78,7 @@ final class AloneWriter implements Writer
     {
         $print = static fn(string $text): string => "'sha256-" . base64_encode(hash('sha256', $text, true)) . "'";
 
-        return "default-src 'none'; script-src {$print($script)}; style-src {$print($style)}; style-src-attr 'unsafe-inline'; "
+        return "default-src 'none'; script-src {$print($script)} {$print(self::COMING)}; style-src {$print($style)}; style-src-attr 'unsafe-inline'; "
             . "img-src data:; font-src data:; base-uri 'none'; form-action 'none'";
     }
 
