@@ -65,6 +65,18 @@ final class AloneTest extends TestCase
         self::assertDoesNotMatchRegularExpression('~(?:src|href)="(?!data:|#)~', $page);
     }
 
+    public function testOnlyManyRowsWaitUntilAllHaveCome(): void
+    {
+        $coming = '<script>document.documentElement.className="is-coming"</script>';
+        self::assertStringNotContainsString($coming, self::page(Build::plan("A\nB")));
+        $page = self::page(Build::plan(implode("\n", range(1, 600))));
+        self::assertStringContainsString("{$coming}</head>", $page);
+        preg_match('~http-equiv="Content-Security-Policy" content="([^"]+)"~', $page, $policy);
+        self::assertStringContainsString(base64_encode(hash('sha256', substr($coming, 8, -9), true)), $policy[1] ?? '');
+        $behind = substr($page, (int) strrpos($page, 'role="treeitem"'));
+        self::assertMatchesRegularExpression('/classList\.remove\(.is-coming.\)/', $behind);
+    }
+
     public function testEveryTopicOfAnyTreeStandsInItOnce(): void
     {
         for ($seed = 1; $seed <= 20; ++$seed) {

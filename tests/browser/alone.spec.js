@@ -1,4 +1,6 @@
 import { expect } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { findings, planOf, test } from './writer.js';
 
@@ -138,4 +140,18 @@ test('by a link the page stands within a page of a site that may, and of no othe
     await expect(framed).toBeAttached();
     await other.context().close();
     site.close();
+});
+
+test('a page of many topics shows them once they have come, and nothing is refused by its policy', async ({ browser }, info) => {
+    const [text, path] = [info.outputPath('long.md'), info.outputPath('long.alone.html')];
+    writeFileSync(text, Array.from({ length: 600 }, (_, i) => `# Topic ${i + 1}\n`).join('\n'));
+    execFileSync('bin/embrel', ['convert', text, path]);
+    const alone = await open(browser, path);
+    await expect(alone.page.getByRole('treeitem')).toHaveCount(600);
+    await expect(alone.page.getByRole('treeitem').first()).toBeVisible();
+    await alone.page.getByRole('treeitem').first().focus();
+    await alone.page.keyboard.press('End');
+    await expect(alone.page.getByText('Topic 600', { exact: true })).toBeInViewport();
+    expect(alone.problems).toEqual([]);
+    await alone.context.close();
 });
