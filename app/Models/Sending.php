@@ -23,6 +23,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null                     $token     SHA-256 of what the link ends with
  * @property string                          $state     waiting, sent or failed
  * @property string                          $says      what went wrong, or was done otherwise
+ * @property string|null                     $task_id   by which it goes out
+ * @property Task|null                       $task
  * @property \Illuminate\Support\Carbon|null $ends_at
  * @property \Illuminate\Support\Carbon      $created_at
  * @property Plan|null                       $plan
@@ -59,5 +61,19 @@ final class Sending extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Task, $this> */
+    public function task(): BelongsTo
+    {
+        return $this->belongsTo(Task::class);
+    }
+
+    /** @return \DomainException that says the same */
+    public function failed(string $says): \DomainException
+    {
+        $this->update(['state' => 'failed', 'says' => $says]);
+
+        return new \DomainException($says);
     }
 }

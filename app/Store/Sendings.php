@@ -6,7 +6,10 @@ namespace App\Store;
 
 use App\Models\Plan;
 use App\Models\Sending;
+use App\Models\TaskKind;
+use App\Models\TaskState;
 use App\Models\User;
+use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Storage;
 
 /** What was sent by mail of a plan, and what waits behind links that end. */
@@ -19,6 +22,9 @@ final class Sendings
     public const DAYS = 90;
     /** Those that are shown. */
     private const LISTED = 50;
+    private const LOST = 'This took too long or too much and was stopped. Some may not have got it; try again with less of it.';
+
+    public function __construct(private readonly Tasks $tasks, private readonly PlanStore $store) {}
 
     /**
      * @param list<string>            $addresses
@@ -26,16 +32,15 @@ final class Sendings
      *
      * @throws TooMuch
      */
-    public static function start(Plan $plan, User $user, array $addresses, string $line, array $choices, bool $isLink, int $days): Sending
+    public function start(Plan $plan, User $user, array $addresses, string $line, array $choices, bool $isLink, int $days): void
     {
-        $today = Sending::query()->where('user_id', $user->id)->where('created_at', '>', now()->subDay())->get(['addresses'])->sum(
-            static fn(Sending $one): int => \count($one->addresses),
-        );
-        if ($today + \count($addresses) > self::A_DAY) {
+        $key = "sent by {$user->id}";
+        $count = \count($addresses);
+        if (RateLimiter::increment($key, 24 * 3600, $count) > self::A_DAY) {
+            RateLimiter::decrement($key, 24 * 3600, $count);
             throw new TooMuch('You have sent to ' . self::A_DAY . ' addresses within a day. More goes tomorrow.');
         }
-
-        return Sending::query()->create([
+        $sending = Sending::query()->create([
             'plan_id' => $plan->id,
             'user_id' => $user->id,
             'addresses' => $addresses,
@@ -44,6 +49,13 @@ final class Sendings
             'is_link' => $isLink,
             'ends_at' => now()->addDays(max(1, min(self::DAYS, $days))),
         ]);
+        try {
+            $weight = HandedOver::weight($this->store->size($plan), $plan->words);
+            $sending->update(['task_id' => $this->tasks->start($user, TaskKind::Send, ['sending' => $sending->id], $weight)->id]);
+        } catch (TooMuch $why) {
+            $sending->delete();
+            throw $why;
+        }
     }
 
     /** @return list<array{id: string, to: string, name: string, state: string, says: string, when: string, ends: string|null}> the newest first */
@@ -53,6 +65,7 @@ final class Sendings
 
         /** @var list<Sending> $sendings */
         $sendings = Sending::query()
+            ->with('task')
             ->where('plan_id', $plan->id)
             ->where('user_id', $user->id)
             ->latest('id')
@@ -61,13 +74,15 @@ final class Sendings
             ->all();
         $listed = [];
         foreach ($sendings as $one) {
+            // Where the process ended amid it, the task knows.
+            $isLost = $one->state === 'waiting' && \in_array($one->task?->state, [null, TaskState::Failed], true);
             $isOver = $one->token === null || $one->ends_at?->isPast() === true;
             $listed[] = [
                 'id' => $one->id,
                 'to' => implode(', ', $one->addresses),
                 'name' => $one->name,
-                'state' => $one->state,
-                'says' => $one->says,
+                'state' => $isLost ? 'failed' : $one->state,
+                'says' => $isLost ? self::LOST : $one->says,
                 'when' => $one->created_at->copy()->setTimezone($zone)->format('j F, H:i'),
                 'ends' => $isOver ? null : $one->ends_at?->copy()->setTimezone($zone)->format('j F'),
             ];

@@ -24,6 +24,7 @@ return new class extends Migration {
             $table->char('token', 64)->charset('ascii')->collation('ascii_bin')->nullable()->unique();
             $table->string('state', 8)->default('waiting');
             $table->string('says', 500)->default('');
+            $table->char('task_id', 26)->charset('ascii')->collation('ascii_bin')->nullable();
             $table->timestamp('ends_at')->nullable();
             $table->timestamps();
             $table->index(['plan_id', 'user_id']);

@@ -7,8 +7,10 @@ namespace Tests\Feature;
 use App\Mail\HandedOverLetter;
 use App\Models\Sending;
 use App\Models\Share;
+use App\Models\Task;
 use App\Store\Sendings;
 use Illuminate\Support\Facades\Mail;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Symfony\Component\Mailer\Exception\TransportException;
 
@@ -143,9 +145,31 @@ final class SendingTest extends TestCase
     {
         Mail::fake();
         $jory = $this->account('jory');
-        $sending = Sendings::start($this->row, $jory, ['ben@example.org'], '', ['format' => 'txt'], false, 3);
-        \App\Jobs\SendHandOver::dispatchSync($sending->id);
+        app(Sendings::class)->start($this->row, $jory, ['ben@example.org'], '', ['format' => 'txt'], false, 3);
         Mail::assertNothingSent();
-        self::assertSame('failed', $sending->refresh()->state);
+        self::assertSame('failed', Sending::query()->sole()->state);
+    }
+
+    public function testTheLimitOfADayIsNotSetBackByTakingWhatWasSentOffTheList(): void
+    {
+        Mail::fake();
+        $people = implode(' ', array_map(static fn(int $n): string => "p{$n}@example.org", range(1, 20)));
+        for ($i = 0; $i < 10; ++$i) {
+            $id = $this->mail(['addresses' => $people])->assertOk()->json('sendings.0.id');
+            $this->deleteJson("/plans/{$this->row->id}/hand-over/sendings/{$id}")->assertOk();
+        }
+        $this->mail()->assertStatus(429);
+        $this->travel(25)->hours();
+        $this->mail()->assertOk();
+    }
+
+    public function testASendingWhoseProcessWasStoppedSaysSo(): void
+    {
+        Queue::fake();
+        $this->mail()->assertOk()->assertJsonPath('sendings.0.state', 'waiting');
+        Task::query()->sole()->failed('This was stopped.');
+        $this->getJson("/plans/{$this->row->id}/hand-over/sendings")
+            ->assertJsonPath('sendings.0.state', 'failed')
+            ->assertJsonPath('sendings.0.says', static fn(string $says): bool => str_contains($says, 'was stopped'));
     }
 }

@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Http\Given;
 use App\Http\Requests\HandOverRequest;
-use App\Jobs\SendHandOver;
 use App\Models\Plan;
 use App\Models\Sending;
 use App\Rules\Address;
@@ -23,7 +22,7 @@ final class SendingController
         return response()->json(['sendings' => Sendings::of($plan, Given::person($request))]);
     }
 
-    public function store(HandOverRequest $request, Plan $plan): JsonResponse
+    public function store(HandOverRequest $request, Plan $plan, Sendings $sendings): JsonResponse
     {
         $given = $request->validate([
             'addresses' => ['required', 'string', 'max:4000'],
@@ -46,7 +45,7 @@ final class SendingController
             return response()->json(['message' => $says], 422);
         }
         try {
-            $sending = Sendings::start(
+            $sendings->start(
                 $plan,
                 Given::person($request),
                 $addresses,
@@ -58,7 +57,6 @@ final class SendingController
         } catch (TooMuch $why) {
             return response()->json(['message' => $why->getMessage()], 429);
         }
-        SendHandOver::dispatch($sending->id);
 
         return $this->index($request, $plan);
     }
