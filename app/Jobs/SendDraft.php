@@ -22,7 +22,8 @@ final readonly class SendDraft implements Work
 
     public function run(Task $task, User $user): array
     {
-        $sending = Sending::query()->with('plan')->find($task->given['sending'] ?? '');
+        $id = $task->given['sending'] ?? '';
+        $sending = Sending::query()->with('plan')->whereKey(\is_string($id) ? $id : '')->first();
         if ($sending === null) {
             return [];
         }

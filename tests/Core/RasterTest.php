@@ -14,6 +14,8 @@ use Embrel\Plan\Picture;
 use Embrel\Plan\Plan;
 use Embrel\Writer\Format;
 use Embrel\Writer\MapDrawing;
+use Embrel\Writer\Raster\Canvas;
+use Embrel\Writer\Raster\PixelPen;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
 use Tests\Core\Build\Package;
@@ -83,6 +85,24 @@ final class RasterTest extends TestCase
             self::assertSame('#FFFFFF', self::colour($image, 2, 2));
             $clear = self::image($this->bytes($plan, map: new MapChoices(new Look($arrangement), ground: false, scale: 2)));
             self::assertSame(127, imagecolorsforindex($clear, (int) imagecolorat($clear, 2, 2))['alpha']);
+        }
+    }
+
+    public function testARingOfDashesIsOneOfDashes(): void
+    {
+        foreach ([[false, 0], [true, 16]] as [$isDashed, $changes]) {
+            $pen = new PixelPen(0.0, 0.0, 4.0);
+            $pen->circle(10.0, 10.0, 5.2, Palette::SHEET, '#2F6690', 1.8, $isDashed);
+            $image = (new Canvas(80, 80, Palette::SHEET))->paint($pen);
+            $seen = 0;
+            $was = null;
+            foreach (range(0, 719) as $half) {
+                $angle = deg2rad($half / 2);
+                $is = self::colour($image, 40 + 20.8 * cos($angle), 40 + 20.8 * sin($angle)) === '#2F6690';
+                $seen += $was !== null && $is !== $was ? 1 : 0;
+                $was = $is;
+            }
+            self::assertEqualsWithDelta($changes, $seen, 2, $isDashed ? 'dashes' : 'a ring');
         }
     }
 

@@ -8,6 +8,7 @@ use Embrel\Fonts\Face;
 use Embrel\Fonts\Ruler;
 use Embrel\Fonts\Widths;
 use Embrel\Writer\Arc;
+use Embrel\Writer\Path;
 use Embrel\Writer\Pen;
 
 /** Draws as PDF operators. The caller turns the y axis down; text is turned back up as it is set. */
@@ -61,26 +62,14 @@ final class PdfPen implements Pen
     /** A path of SVG as operators: straight lines, curves, and arcs of circles as curves. */
     private static function operators(string $path): string
     {
-        preg_match_all('/([MLHVCAZ])([^MLHVCAZ]*)/', $path, $commands, PREG_SET_ORDER);
         $out = '';
-        [$x, $y] = [0.0, 0.0];
-        foreach ($commands as [, $command, $given]) {
-            preg_match_all('/-?\d*\.?\d+/', $given, $m);
-            $n = array_map(floatval(...), $m[0]);
+        foreach (Path::of($path) as [$command, $x, $y, $n]) {
             $out .= match ($command) {
-                'M' => self::n($n[0], $n[1]) . ' m ',
-                'L' => self::n($n[0], $n[1]) . ' l ',
-                'H' => self::n($n[0], $y) . ' l ',
-                'V' => self::n($x, $n[0]) . ' l ',
+                'M' => self::n(...$n) . ' m ',
+                'L' => self::n(...$n) . ' l ',
                 'C' => self::n(...$n) . ' c ',
                 'A' => self::arc($x, $y, $n),
                 default => 'h ',
-            };
-            [$x, $y] = match ($command) {
-                'H' => [$n[0], $y],
-                'V' => [$x, $n[0]],
-                'Z' => [$x, $y],
-                default => [$n[\count($n) - 2], $n[\count($n) - 1]],
             };
         }
 

@@ -10,6 +10,7 @@ use Embrel\Fonts\Shipped;
 use Embrel\Fonts\TrueType;
 use Embrel\Fonts\Widths;
 use Embrel\Writer\Arc;
+use Embrel\Writer\Path;
 use Embrel\Writer\Pen;
 
 /**
@@ -20,6 +21,8 @@ final class PixelPen implements Pen
 {
     /** Pieces that a curve is made of. */
     private const PIECES = 12;
+    /** How long a dash is, and the room behind it, in pixels of the map. */
+    private const DASH = 2.0;
     private const PARTS = ['latin', 'latin-ext'];
     private const ITALIC = ['regular' => 'sans-italic', 'strong' => 'sans-bold-italic', 'title' => 'serif-bold-italic'];
 
@@ -125,26 +128,20 @@ final class PixelPen implements Pen
      */
     private static function lines(string $path): array
     {
-        preg_match_all('/([MLHVCAZ])([^MLHVCAZ]*)/', $path, $commands, PREG_SET_ORDER);
         $lines = [];
         $line = [];
-        [$x, $y] = [0.0, 0.0];
-        foreach ($commands as [, $command, $given]) {
-            preg_match_all('/-?\d*\.?\d+/', $given, $m);
-            $n = array_map(floatval(...), $m[0]);
+        foreach (Path::of($path) as [$command, $x, $y, $n]) {
             if ($command === 'M') {
                 $line === [] ? null : $lines[] = $line;
                 $line = [];
             }
-            [$x, $y] = match ($command) {
-                'H' => [$n[0], $y],
-                'V' => [$x, $n[0]],
+            $end = match ($command) {
                 'Z' => [$line[0] ?? $x, $line[1] ?? $y],
                 'C' => self::curve($line, $x, $y, $n),
                 'A' => self::arc($line, $x, $y, $n),
-                default => [$n[0], $n[1]],
+                default => $n,
             };
-            array_push($line, $x, $y);
+            array_push($line, ...$end);
         }
 
         return $line === [] ? $lines : [...$lines, $line];
@@ -198,15 +195,21 @@ final class PixelPen implements Pen
         float $width = 1.0,
         bool $isDashed = false,
     ): void {
-        $around = static function (float $radius) use ($x, $y): array {
+        $around = static function (float $radius, float $from = 0.0, float $to = 2 * M_PI, int $pieces = 2 * self::PIECES) use ($x, $y): array {
             $points = [];
-            for ($k = 0; $k < 2 * self::PIECES; ++$k) {
-                array_push($points, $x + $radius * cos(($k * M_PI) / self::PIECES), $y + $radius * sin(($k * M_PI) / self::PIECES));
+            for ($k = 0; $k < $pieces; ++$k) {
+                $angle = $from + (($to - $from) * $k) / $pieces;
+                array_push($points, $x + $radius * cos($angle), $y + $radius * sin($angle));
             }
 
             return $points;
         };
-        if ($stroke !== null && $fill !== null) {
+        if ($isDashed && $stroke !== null) {
+            $fill === null ? null : $this->form($around($radius), $fill);
+            for ($from = 0.0; $from < 2 * M_PI; $from += (2 * self::DASH) / $radius) {
+                $this->stroke($around($radius, $from, $from + self::DASH / $radius, 4), $stroke, $width);
+            }
+        } elseif ($stroke !== null && $fill !== null) {
             $this->form($around($radius + $width / 2), $stroke);
             $this->form($around($radius - $width / 2), $fill);
         } elseif ($fill !== null) {
