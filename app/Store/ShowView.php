@@ -8,9 +8,11 @@ use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Draft\Choices;
 use Embrel\Draft\ShowChoices;
-use Embrel\Layout\Map\Look;
+use Embrel\Layout\Map\Telling;
+use Embrel\Numbering\Numbering;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Shown;
+use Embrel\Plan\WordTotals;
 use Embrel\Show\Deck;
 use Embrel\Show\Show;
 
@@ -50,7 +52,7 @@ final readonly class ShowView
     /** @return list<array{string, string, int, int}> what can be left out or shown whole: id, number and title, level, how much is under it */
     public function sections(): array
     {
-        $numbers = Sight::of($this->plan)->numbering();
+        $numbers = Numbering::of($this->plan);
         $sections = [];
         foreach ($this->plan->walk() as $id => $level) {
             $topic = $this->plan->topic($id);
@@ -63,15 +65,13 @@ final readonly class ShowView
         return $sections;
     }
 
-    /** @return array<string, mixed> the map that it is shown on */
+    /** @return array<string, mixed> the map that it is shown on, without what is left out; the rest keeps its numbers */
     public function map(): array
     {
-        return MapView::of(Sight::of($this->plan), $this->look(), relations: $this->plan->relations);
-    }
+        $shown = Shown::of($this->plan, asides: true, without: $this->choices()->without);
+        $look = (new PersonalState())->map($this->user, $this->row);
 
-    private function look(): Look
-    {
-        return (new PersonalState())->map($this->user, $this->row);
+        return Telling::of($shown, Numbering::of($this->plan), WordTotals::of($shown), $look, relations: $shown->relations);
     }
 
     /** Whether a picture stands in what is shown. */

@@ -7,16 +7,21 @@ namespace Embrel\Plan;
 /** What of a plan is shown to who is no part of it. */
 final class Shown
 {
-    /** The plan without its loose ideas, and without its asides and all under them, unless they are to be shown. */
-    public static function of(Plan $plan, bool $loose = false, bool $asides = false): Plan
+    /**
+     * The plan without its loose ideas, and without its asides and all under them, unless they are to be shown.
+     *
+     * @param list<string> $without topics that are left out, with all under them
+     */
+    public static function of(Plan $plan, bool $loose = false, bool $asides = false, array $without = []): Plan
     {
+        $without = array_fill_keys($without, true);
         $parts = $parents = [];
         $topics = array_intersect_key($plan->topics, [Plan::ROOT => true, Plan::TRAY => true, Plan::BIN => true]);
         $waiting = $loose ? [Plan::TRAY, Plan::ROOT] : [Plan::ROOT];
         while ($waiting !== []) {
             $id = array_pop($waiting);
             foreach ($plan->parts($id) as $part) {
-                if ($asides || $plan->topic($part)->kind !== Kind::Aside) {
+                if (!isset($without[$part]) && ($asides || $plan->topic($part)->kind !== Kind::Aside)) {
                     $topics[$part] = $plan->topic($part);
                     $parts[$id][] = $part;
                     $parents[$part] = $id;

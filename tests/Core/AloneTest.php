@@ -7,6 +7,7 @@ namespace Tests\Core;
 use Embrel\Draft\Choices;
 use Embrel\Draft\DraftChoices;
 use Embrel\Draft\Printing;
+use Embrel\Draft\ShowChoices;
 use Embrel\Fonts\PackagedFonts;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Kind;
@@ -63,6 +64,20 @@ final class AloneTest extends TestCase
             }
         }
         self::assertDoesNotMatchRegularExpression('~(?:src|href)="(?!data:|#)~', $page);
+    }
+
+    public function testAShowThatPlaysHoldsNothingOfWhatIsLeftOut(): void
+    {
+        $plan = Build::plan("Marsh\n  Secret part\nWall\n  Clay");
+        $choices = new Choices(show: new ShowChoices(without: [Build::id($plan, 'Marsh')]));
+        $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException();
+        (new AloneWriter(PackagedFonts::ofPackages(), true))->write($plan, $choices, $out, '');
+        rewind($out);
+        $page = (string) stream_get_contents($out);
+        self::assertStringNotContainsString('Secret part', $page);
+        self::assertMatchesRegularExpression('~<span class="n">2</span><span class="t" dir="auto">Wall</span>~', $page);
+        self::assertSame(['Test plan', 'Wall', 'Clay'], array_column(self::data($page)['deck']['steps'], 'title'));
+        self::assertStringContainsString('Secret part', self::page($plan, $choices), 'The page that is read has the whole.');
     }
 
     public function testOnlyManyRowsWaitUntilAllHaveCome(): void

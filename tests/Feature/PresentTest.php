@@ -51,6 +51,18 @@ final class PresentTest extends TestCase
         self::assertSame((new ShowChoices())->toArray(), $this->actingAs($jory)->getJson($this->present('/deck'))->json('choices'));
     }
 
+    public function testWhatIsLeftOutIsOnNoMapEither(): void
+    {
+        $this->putJson($this->present(), ['without' => [$this->id('A')]] + self::USUAL)->assertOk();
+        $link = $this->followed();
+        foreach ([$this->present('/map'), "{$link}/map"] as $address) {
+            $sections = $this->getJson($address)->assertOk()->json('sections');
+            $titles = array_map(static fn(array $section): string => implode(' ', $section['topics'][0][11]), $sections);
+            self::assertSame(['B', 'C'], $titles);
+            self::assertSame('2', $sections[0]['topics'][0][10], 'The rest keeps its numbers.');
+        }
+    }
+
     public function testWhatDoesNotFitIsRefused(): void
     {
         foreach (

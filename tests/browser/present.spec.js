@@ -55,6 +55,15 @@ test('what is shown is chosen: levels, a section left out, another whole; and it
     await expect(page.getByRole('slider', { name: 'Step' })).toHaveAttribute('aria-valuetext', '1 of 3');
     await writer.type('[PageDown]', '[PageDown]', '[PageDown]', '[PageDown]');
     await title(page, 'What remains');
+    // Nor is it on the map, also where that is chosen while the map is seen.
+    const leaf = (name) => page.getByRole('img', { name });
+    await writer.type('m');
+    await expect(leaf(/What remains/)).toBeVisible();
+    await expect(leaf(/The breach/)).toHaveCount(0);
+    await writer.type('o');
+    await dialog.getByLabel('2 The breach').selectOption('as chosen');
+    await dialog.getByRole('button', { name: 'Show this' }).click();
+    await expect(leaf(/The breach/)).toBeAttached();
     // What does not fit is said, and the choices stay open.
     await writer.type('o');
     await dialog.getByLabel('Seconds each').evaluate((field) => (field.value = '1'));

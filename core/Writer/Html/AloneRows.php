@@ -21,13 +21,15 @@ final class AloneRows
     /** @var array<string, array{string, int}> picture → the topic with which it stands, and the how many-eth of its pictures it is */
     public array $pictures = [];
     private readonly Printed $printed;
-    private readonly Numbering $numbering;
 
-    public function __construct(private readonly Plan $plan, private readonly Choices $choices, private readonly Losses $losses)
-    {
-        $this->numbering = Numbering::of($plan, $choices->scheme, $choices->numberDepth);
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly Numbering $numbering,
+        private readonly Choices $choices,
+        private readonly Losses $losses,
+    ) {
         $topics = $plan->branch($choices->from);
-        $this->printed = Printed::of($plan, $this->numbering, $topics, array_fill_keys(Draft::topics($plan, $choices->from), true));
+        $this->printed = Printed::of($plan, $numbering, $topics, array_fill_keys(Draft::topics($plan, $choices->from), true));
     }
 
     /** @param resource $out */

@@ -41,9 +41,13 @@ final class AloneWriter implements Writer
 
     public function write(Plan $plan, Choices $choices, $out, string $work): array
     {
-        $plan = Shown::of($plan, false, $choices->draft->prints(Kind::Aside) !== Printing::Out);
+        $whole = Shown::of($plan, false, $choices->draft->prints(Kind::Aside) !== Printing::Out);
+        $numbering = Numbering::of($whole, $choices->scheme, $choices->numberDepth);
+        // What is not shown to the audience is not in the file that it gets; the rest keeps its numbers.
+        $without = $this->plays ? array_intersect($choices->show->without, \array_slice($whole->branch($choices->from), 1)) : [];
+        $plan = $without === [] ? $whole : Shown::of($whole, asides: true, without: array_values($without));
         $losses = new Losses();
-        $rows = new AloneRows($plan, $choices, $losses);
+        $rows = new AloneRows($plan, $numbering, $choices, $losses);
         [$script, $style] = [Built::alone('alone.js'), Built::alone('alone.css')];
         $style = $this->fontFaces() . ($style ?? '');
         // Where a text ends that stands within an element, what looks like its end must not.
@@ -64,7 +68,7 @@ final class AloneWriter implements Writer
                 . self::head($title, $plan, $choices),
         );
         $rows->write($out);
-        fwrite($out, self::end() . '<script type="application/json" id="alone-data">' . $this->data($plan, $choices, $rows) . "</script>\n");
+        fwrite($out, self::end() . '<script type="application/json" id="alone-data">' . $this->data($plan, $numbering, Deck::of($whole, $choices, false), $choices, $rows) . "</script>\n");
         fwrite($out, "<script>{$script}</script>\n</body></html>\n");
 
         return [
@@ -136,9 +140,9 @@ final class AloneWriter implements Writer
             . '<p class="visually-hidden" id="present-says" role="status"></p></section></main>';
     }
 
-    private function data(Plan $plan, Choices $choices, AloneRows $rows): string
+    /** @param array<string, mixed> $deck */
+    private function data(Plan $plan, Numbering $numbering, array $deck, Choices $choices, AloneRows $rows): string
     {
-        $numbering = Numbering::of($plan, $choices->scheme, $choices->numberDepth);
         $totals = WordTotals::of($plan);
         $maps = [];
         foreach (Arrangement::cases() as $arrangement) {
@@ -149,7 +153,7 @@ final class AloneWriter implements Writer
         return json_encode([
             'start' => $this->plays ? 'show' : 'outline',
             'maps' => $maps,
-            'deck' => Deck::of($plan, $choices, false),
+            'deck' => $deck,
             'pictures' => (object) $rows->pictures,
             'signs' => ['note' => Signs::NOTE, 'flags' => Signs::FLAGS],
         ], JSON_HEX_TAG | JSON_HEX_AMP | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);

@@ -11,8 +11,8 @@ export class Rows {
         this.levels = this.rows.map((row) => Number(row.ariaLevel ?? row.getAttribute('aria-level')));
         /** What is looked for; empty for nothing. @type {string} */
         this.wanted = '';
-        /** @type {HTMLElement[]} */
-        this.found = [];
+        /** @type {Set<HTMLElement>} */
+        this.found = new Set();
         /** @type {Element | null} */
         this.marked = null;
         this.rows[0]?.setAttribute('tabindex', '0');
@@ -49,21 +49,29 @@ export class Rows {
 
     /** Shows what no folded row hides, or, while something is looked for, what holds it with all above it. */
     draw() {
+        this.wanted ? this.drawFound() : this.drawUnfolded();
+    }
+
+    drawUnfolded() {
         let folded = Infinity;
-        const shown = new Set(this.wanted ? this.withAbove(this.found) : []);
         this.rows.forEach((row, i) => {
             const level = this.levels[i];
             folded = level <= folded ? Infinity : folded;
-            row.hidden = this.wanted ? !shown.has(row) : level > folded;
+            row.hidden = level > folded;
             if (folded === Infinity && row.getAttribute('aria-expanded') === 'false') {
                 folded = level;
             }
         });
     }
 
-    /** @param {HTMLElement[]} rows */
-    withAbove(rows) {
-        return rows.flatMap((row) => [row, ...this.above(row)]);
+    /** From below: above what is shown stands what it is part of. */
+    drawFound() {
+        let shown = 0;
+        for (let i = this.rows.length - 1; i >= 0; i--) {
+            const isShown = this.found.has(this.rows[i]) || this.levels[i] < shown;
+            this.rows[i].hidden = !isShown;
+            shown = isShown ? this.levels[i] : shown;
+        }
     }
 
     /** @param {HTMLElement} row @returns {HTMLElement[]} */
@@ -102,10 +110,11 @@ export class Rows {
     /** How many hold a text in title or note. @param {string} text */
     find(text) {
         this.wanted = text.trim().toLowerCase();
-        this.found = this.wanted ? this.rows.filter((row) => (row.textContent ?? '').toLowerCase().includes(this.wanted)) : [];
-        this.rows.forEach((row) => row.classList.toggle('is-found', this.found.includes(row)));
+        const holds = (/** @type {HTMLElement} */ row) => (row.textContent ?? '').toLowerCase().includes(this.wanted);
+        this.found = new Set(this.wanted ? this.rows.filter(holds) : []);
+        this.rows.forEach((row) => row.classList.toggle('is-found', this.found.has(row)));
         this.draw();
-        return this.found.length;
+        return this.found.size;
     }
 
     /** @param {Element | null} row */

@@ -1,4 +1,5 @@
 import { allOf, byId } from '../../lib/dom.js';
+import { fullScreen } from '../../lib/full-screen.js';
 import { Deck } from '../present/deck.js';
 import { hands } from '../present/hands.js';
 import { Player } from '../present/player.js';
@@ -28,7 +29,7 @@ export class Showing {
             presentFaster: () => this.player.faster(1),
             presentSlower: () => this.player.faster(-1),
             presentDark: () => document.body.classList.toggle('is-blank'),
-            presentFull: () => this.full(),
+            presentFull: () => fullScreen(),
             presentLeave: () => this.leave(),
         };
         hands(byId('present-stage'), {
@@ -64,10 +65,6 @@ export class Showing {
         this.player.isPlaying && this.player.stop();
     }
 
-    full() {
-        document.fullscreenElement ? document.exitFullscreen() : document.documentElement.requestFullscreen?.().catch(() => {});
-    }
-
     /** By hand: what plays waits anew. @param {() => void} act */
     by(act) {
         this.move(act);
@@ -84,10 +81,8 @@ export class Showing {
     draw() {
         const { deck, player } = this;
         this.screen.show(deck);
-        const play = byId('present-play');
-        play.setAttribute('aria-pressed', String(player.isPlaying));
-        play.setAttribute('aria-label', player.isPlaying ? 'Pause' : 'Play');
-        byId('alone-at').textContent = deck.isEnd ? 'The end' : `${deck.at + 1} of ${deck.told.steps.length}`;
+        player.draw(byId('present-play'));
+        byId('alone-at').textContent = deck.where;
         byId('present-says').textContent = heard(deck);
     }
 }

@@ -1,4 +1,5 @@
 import { allOf, byId } from '../../lib/dom.js';
+import { fullScreen } from '../../lib/full-screen.js';
 import { store } from '../../lib/stored.js';
 import { words } from '../../lib/vocabulary.js';
 import { element } from '../../ui/element.js';
@@ -121,9 +122,7 @@ export class Shown {
     }
 
     full() {
-        document.fullscreenElement
-            ? document.exitFullscreen()
-            : document.documentElement.requestFullscreen().catch(() => this.page.say('This browser does not let it fill the screen.'));
+        fullScreen(() => this.page.say('This browser does not let it fill the screen.'));
     }
 }
 

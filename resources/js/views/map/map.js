@@ -1,4 +1,5 @@
 import { allOf, around, byId, firstOf, idAround } from '../../lib/dom.js';
+import { fullScreen } from '../../lib/full-screen.js';
 import { always, when } from '../../commands/commands.js';
 import { actionFor } from '../../lib/keys.js';
 import { ROOT } from '../../state/plan.js';
@@ -191,12 +192,7 @@ export class MapView extends Walking {
                 this.hands.isDrawing = !this.hands.isDrawing;
                 this.drawTools();
             },
-            full: () =>
-                document.fullscreenElement
-                    ? document.exitFullscreen()
-                    : document.documentElement
-                          .requestFullscreen()
-                          .catch(() => this.page.say('This browser does not allow a full screen here.')),
+            full: () => fullScreen(() => this.page.say('This browser does not allow a full screen here.')),
             look: () => this.panel.toggle(button),
         };
         tools[button.dataset.tool ?? '']?.();

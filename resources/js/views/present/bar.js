@@ -17,9 +17,7 @@ export class Bar {
 
     /** @param {Deck} deck @param {Player} player */
     draw(deck, player) {
-        const play = byId('present-play');
-        play.setAttribute('aria-pressed', String(player.isPlaying));
-        play.setAttribute('aria-label', player.isPlaying ? 'Pause' : 'Play');
+        player.draw(byId('present-play'));
         byId('present-pace').textContent = pace(deck, player);
         this.drawLine(deck);
         this.drawMains(deck);

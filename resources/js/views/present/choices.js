@@ -3,7 +3,7 @@ import { reason, send } from '../../lib/http.js';
 
 /** What is shown, and how fast: a form whose choices stay with the person and the plan. */
 export class ChoicesDialog {
-    /** @param {string} address @param {(told: import('./deck.js').Told) => void} whenKept */
+    /** @param {string} address @param {(told: import('./deck.js').Told) => unknown} whenKept */
     constructor(address, whenKept) {
         this.address = address;
         this.whenKept = whenKept;

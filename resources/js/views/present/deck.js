@@ -48,6 +48,11 @@ export class Deck {
         return this.at >= this.told.steps.length;
     }
 
+    /** Which step of how many it is. */
+    get where() {
+        return this.isEnd ? 'The end' : `${this.at + 1} of ${this.told.steps.length}`;
+    }
+
     /** The last stop of a step. @param {number} [at] */
     last(at = this.at) {
         return this.told.choices.one_by_one ? (this.told.steps[at]?.lines.length ?? 0) : 0;

@@ -10,6 +10,12 @@ export class Player {
         this.speed = 1;
     }
 
+    /** @param {Element} button by which it begins and ends */
+    draw(button) {
+        button.setAttribute('aria-pressed', String(this.isPlaying));
+        button.setAttribute('aria-label', this.isPlaying ? 'Pause' : 'Play');
+    }
+
     toggle() {
         this.isPlaying ? this.stop() : this.start();
     }

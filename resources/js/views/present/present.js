@@ -1,5 +1,6 @@
 import { always } from '../../commands/commands.js';
 import { allOf, byId, fieldOf } from '../../lib/dom.js';
+import { fullScreen } from '../../lib/full-screen.js';
 import { reason, send } from '../../lib/http.js';
 import { Bar } from './bar.js';
 import { ChoicesDialog } from './choices.js';
@@ -69,7 +70,7 @@ export class Present {
             presentNotes: always(() => this.openNotes()),
             presentChoices: always(() => this.choices.open()),
             presentScreens: always(() => this.link.open()),
-            presentFull: always(() => this.setFull()),
+            presentFull: always(() => fullScreen()),
             presentClock: always(() => this.setClockBack()),
             presentLeave: always(() => (this.isDark ? this.setDark(false) : this.leave())),
         });
@@ -133,21 +134,25 @@ export class Present {
 
     /** What was done in another window. @param {import('./following.js').State} state */
     async take(state) {
-        if (state.print !== this.deck.told.print) {
+        const isOther = state.print !== this.deck.told.print;
+        if (isOther) {
             this.deck.take(await send('GET', `${this.given.address}/deck`).catch(() => this.deck.told));
         }
         this.deck.go(state.at, state.stop);
         this.clock.begun = state.begun;
         this.isDark = state.dark;
-        state.map === this.isMap || (await this.showMap(state.map));
+        if (isOther || state.map !== this.isMap) {
+            await this.showMap(state.map);
+        }
         this.screens.tell(this.state);
         this.player.wait();
         this.draw();
     }
 
     /** @param {import('./deck.js').Told} deck */
-    renew(deck) {
+    async renew(deck) {
         this.deck.take(deck);
+        await this.showMap(this.isMap);
         this.draw();
         this.tell();
     }
@@ -183,10 +188,6 @@ export class Present {
     openNotes() {
         window.open(`${this.given.address}/speaker`, this.given.name.replace(/\W/g, ''), 'popup,width=1100,height=760') ||
             this.says('The browser lets no window open here. Allow windows for this page, and press N again.');
-    }
-
-    setFull() {
-        document.fullscreenElement ? document.exitFullscreen() : document.documentElement.requestFullscreen?.().catch(() => {});
     }
 
     setClockBack() {

@@ -1,3 +1,4 @@
+import { always } from '../../commands/commands.js';
 import { byId } from '../../lib/dom.js';
 import { send } from '../../lib/http.js';
 import { Clock, told } from './clock.js';
@@ -37,7 +38,6 @@ export class Speaker {
 
     /** @param {import('../../commands/commands.js').Commands} commands */
     provide(commands) {
-        const always = (/** @type {() => void} */ act) => (/** @type {unknown} */ _, /** @type {boolean} */ go) => (go && act(), true);
         commands.provide('present', {
             presentOn: always(() => this.move(() => this.deck.on())),
             presentBack: always(() => this.move(() => this.deck.back())),
@@ -103,7 +103,7 @@ export class Speaker {
         byId('speaker-note').textContent = step?.note || (step ? 'Nothing is written for this section.' : '');
         byId('speaker-note').classList.toggle('is-empty', !step?.note);
         byId('speaker-note').scrollTop = 0;
-        byId('speaker-at').textContent = deck.isEnd ? 'The end' : `${deck.at + 1} of ${deck.told.steps.length}`;
+        byId('speaker-at').textContent = deck.where;
         byId('speaker-dark').setAttribute('aria-pressed', String(this.kept.dark));
         byId('present-says').textContent = this.kept.dark ? 'The screen is dark' : heard(deck);
         this.drawTime();

@@ -1,4 +1,5 @@
 import { byId } from '../../lib/dom.js';
+import { fullScreen } from '../../lib/full-screen.js';
 import { send } from '../../lib/http.js';
 import { Deck } from './deck.js';
 import { Follower } from './following.js';
@@ -17,7 +18,7 @@ export class Watch {
         this.isMap = false;
         /** What is shown, in one text. */
         this.was = '';
-        byId('watch-full').addEventListener('click', () => document.documentElement.requestFullscreen?.().catch(() => {}));
+        byId('watch-full').addEventListener('click', () => fullScreen());
         this.follower = new Follower(
             given.address,
             (state) => this.take(state),
