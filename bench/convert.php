@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 // Whole processes: converting 5,000 topics with 200,000 words, against what PHP itself needs for the same bytes.
 
+require __DIR__ . '/processes.php';
 const ROUNDS = 9;
 $folder = sys_get_temp_dir() . '/embrel-bench-' . getmypid();
 mkdir($folder);
@@ -45,18 +46,7 @@ $commands = [
     'write' => "php {$folder}/write.php {$folder}/parts {$folder}/floor.docx",
     'docx' => "php {$embrel} convert {$folder}/in.opml {$folder}/out2.docx",
 ];
-$times = [];
-for ($i = 0; $i < ROUNDS; ++$i) {
-    foreach ($commands as $name => $command) {
-        $start = hrtime(true);
-        shell_exec("{$command} > /dev/null 2>&1");
-        $times[$name][] = (hrtime(true) - $start) / 1e6;
-    }
-}
-array_walk($times, static function (array &$all): void {
-    sort($all);
-    $all = $all[intdiv(count($all), 2)];
-});
+$times = medians($commands, ROUNDS);
 printf(
     "convert to numbered text: %.2f times loading and walking the file (%.0f ms against %.0f ms)\n",
     $times['text'] / $times['walk'],

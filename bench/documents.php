@@ -5,6 +5,7 @@ declare(strict_types=1);
 // Whole processes: 1,000 topics with 100,000 words out as docx, odt, HTML and PDF, against PHP writing the same
 // bytes; documents in, against unzipping them and walking their XML. A word processor's times stand beside them.
 
+require __DIR__ . '/processes.php';
 const ROUNDS = 7;
 $folder = sys_get_temp_dir() . '/embrel-documents-' . getmypid();
 mkdir($folder);
@@ -33,25 +34,6 @@ function opml(int $topics, int $wordsEach, array $words): string
     return $xml . str_repeat('</outline>', $open) . '</body></opml>';
 }
 
-/** @param array<string, string> $commands @return array<string, float> the median of each in milliseconds, taken in turns */
-function medians(array $commands, int $rounds = ROUNDS): array
-{
-    $times = [];
-    for ($i = 0; $i < $rounds; ++$i) {
-        foreach ($commands as $name => $command) {
-            $start = hrtime(true);
-            shell_exec("{$command} > /dev/null 2>&1");
-            $times[$name][] = (hrtime(true) - $start) / 1e6;
-        }
-    }
-
-    return array_map(static function (array $all): float {
-        sort($all);
-
-        return $all[intdiv(count($all), 2)];
-    }, $times);
-}
-
 function peak(string $folder, string $command): float
 {
     file_put_contents(
@@ -64,33 +46,14 @@ function peak(string $folder, string $command): float
 }
 
 file_put_contents("{$folder}/in.opml", opml(1000, 100, $words));
-file_put_contents(
-    "{$folder}/write.php",
-    '<?php
-$parts = unserialize(file_get_contents($argv[1])); $out = $argv[2];
-if (count($parts) === 1) { $f = fopen($out, "w"); foreach (str_split($parts[""], 8192) as $s) { fwrite($f, $s); } fclose($f); exit; }
-$z = new ZipArchive(); $z->open($out, ZipArchive::CREATE | ZipArchive::OVERWRITE);
-foreach ($parts as $name => $bytes) { if (strlen($bytes) > 65536) { $x = new XMLWriter(); $x->openUri("$out.part"); foreach (str_split($bytes, 8192) as $s) { $x->writeRaw($s); } $x->flush(); unset($x); $z->addFile("$out.part", $name); } else { $z->addFromString($name, $bytes); } }
-$z->close();',
-);
 $commands = [];
 foreach (['docx', 'odt', 'html'] as $format) {
     shell_exec("php {$embrel} convert {$folder}/in.opml {$folder}/out.{$format} 2>/dev/null");
-    $parts = ['' => file_get_contents("{$folder}/out.{$format}")];
-    if ($format !== 'html') {
-        $zip = new ZipArchive();
-        $zip->open("{$folder}/out.{$format}");
-        $parts = [];
-        for ($i = 0; $i < $zip->numFiles; ++$i) {
-            $parts[$zip->getNameIndex($i)] = $zip->getFromIndex($i);
-        }
-    }
-    file_put_contents("{$folder}/parts.{$format}", serialize($parts));
-    $commands["{$format} floor"] = "php {$folder}/write.php {$folder}/parts.{$format} {$folder}/floor.{$format}";
+    $commands["{$format} floor"] = writing($folder, "{$folder}/out.{$format}");
     $commands[$format] = "php {$embrel} convert {$folder}/in.opml {$folder}/again.{$format}";
 }
 $commands['pdf'] = "php {$embrel} convert {$folder}/in.opml {$folder}/out.pdf";
-$times = medians($commands);
+$times = medians($commands, ROUNDS);
 $hasOffice = trim((string) shell_exec('command -v soffice')) !== '';
 $office = static fn(
     string $to,
@@ -136,7 +99,7 @@ foreach ($files as $name => $file) {
     $t = medians([
         'walk' => "php {$folder}/walk.php " . escapeshellarg($file) . " {$folder}/walked",
         'inspect' => "php {$embrel} inspect " . escapeshellarg($file),
-    ]);
+    ], ROUNDS);
     printf(
         "take in %s: %.2f times unzipping it and walking its XML (%.0f ms against %.0f ms), %.0f MB\n",
         $name,

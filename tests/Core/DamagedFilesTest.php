@@ -14,6 +14,7 @@ use Embrel\Writer\Format as Writing;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
+use Tests\Core\Build\Folder;
 use Tests\Core\Build\Notes;
 use Tests\Core\Build\Package;
 use Tests\Core\Build\Shelved;
@@ -21,19 +22,8 @@ use Tests\Core\Build\Shelved;
 /** Files that were damaged on the way are refused with a sentence, or read as far as they make sense; nothing else happens. */
 final class DamagedFilesTest extends TestCase
 {
+    use Folder;
     private const TIMES = 60;
-    private string $work;
-
-    protected function setUp(): void
-    {
-        $this->work = sys_get_temp_dir() . '/embrel-damaged-' . bin2hex(random_bytes(6));
-        mkdir($this->work);
-    }
-
-    protected function tearDown(): void
-    {
-        exec('rm -rf ' . escapeshellarg($this->work));
-    }
 
     /** @return iterable<string, array{string}> */
     public static function formats(): iterable
@@ -63,7 +53,7 @@ final class DamagedFilesTest extends TestCase
             } catch (Unreadable $why) {
                 self::assertMatchesRegularExpression('/[.!?]\z/', $why->getMessage(), "{$format}, {$i}");
             }
-            exec('rm -rf ' . escapeshellarg($this->work) . '/*');
+            exec('rm -rf ' . escapeshellarg($this->folder) . '/*');
         }
         self::assertGreaterThan(0, $read, 'Not every damage is fatal.');
     }
@@ -71,7 +61,7 @@ final class DamagedFilesTest extends TestCase
     private function written(string $format, \Embrel\Plan\Plan $plan, string $picture): string
     {
         $out = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No stream.');
-        Writing::from($format)->writer()->write($plan, new Choices(pictures: new Shelved([$picture])), $out, $this->work);
+        Writing::from($format)->writer()->write($plan, new Choices(pictures: new Shelved([$picture])), $out, $this->folder);
         rewind($out);
 
         return (string) stream_get_contents($out);
@@ -87,8 +77,8 @@ final class DamagedFilesTest extends TestCase
             $in,
             new Options(lists: true, stripNumbers: true),
             new CountedIds('07'),
-            $this->work,
-            new Shelf($this->work),
+            $this->folder,
+            new Shelf($this->folder),
         )->plan;
     }
 

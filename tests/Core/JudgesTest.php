@@ -15,6 +15,7 @@ use Embrel\Writer\Format;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
+use Tests\Core\Build\Folder;
 use Tests\Core\Build\Notes;
 use Tests\Core\Build\Package;
 use Tests\Core\Build\Shelved;
@@ -23,19 +24,8 @@ use Tests\Core\Build\Trees;
 /** Files that are handed over, judged by programs that others wrote: the sample plans, random ones, and real documents. */
 final class JudgesTest extends TestCase
 {
+    use Folder;
     private const RANDOM = 6;
-    private string $work;
-
-    protected function setUp(): void
-    {
-        $this->work = sys_get_temp_dir() . '/embrel-judges-' . bin2hex(random_bytes(6));
-        mkdir($this->work);
-    }
-
-    protected function tearDown(): void
-    {
-        exec('rm -rf ' . escapeshellarg($this->work));
-    }
 
     /** @return iterable<string, array{Format, string}> */
     public static function judges(): iterable
@@ -65,19 +55,19 @@ final class JudgesTest extends TestCase
     {
         $files = [];
         foreach ($this->plans() as $name => [$plan, $pictures]) {
-            $files[] = $path = "{$this->work}/{$name}.{$format->extension()}";
+            $files[] = $path = "{$this->folder}/{$name}.{$format->extension()}";
             $out = fopen($path, 'w') ?: throw new \RuntimeException($path);
             $format
                 ->writer()
                 ->write($plan, new Choices(
                     pictures: $pictures,
                     draft: new DraftChoices(headingDepth: 9, figures: true, date: '2026-11-23', remarks: self::remarks($plan)),
-                ), $out, $this->work);
+                ), $out, $this->folder);
             fclose($out);
         }
         self::assertGreaterThan(self::RANDOM, \count($files));
         exec(\sprintf($command, implode(' ', array_map(escapeshellarg(...), $files))), $said);
-        self::assertSame([], array_map(fn(string $line): string => str_replace("{$this->work}/", '', $line), $said));
+        self::assertSame([], array_map(fn(string $line): string => str_replace("{$this->folder}/", '', $line), $said));
     }
 
     /** @return list<Remark> some on topics, some on paragraphs, and one on the whole */

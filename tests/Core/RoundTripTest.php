@@ -24,28 +24,17 @@ use Embrel\Writer\Format as Writing;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
+use Tests\Core\Build\Folder;
 use Tests\Core\Build\Notes;
 use Tests\Core\Build\Trees;
 
 /** A plan goes out and comes back: the same tree, kinds, notes and pictures. What a format cannot hold is in docs/formats.md. */
 final class RoundTripTest extends TestCase
 {
+    use Folder;
     private const PLANS = 200;
     /** The order in which marks are compared; none of them says anything. */
     private const MARKS = ['bold', 'italic', 'underline', 'strike', 'highlight', 'superscript', 'subscript', 'code', 'link'];
-
-    private string $work;
-
-    protected function setUp(): void
-    {
-        $this->work = sys_get_temp_dir() . '/embrel-trip-' . bin2hex(random_bytes(6));
-        mkdir($this->work);
-    }
-
-    protected function tearDown(): void
-    {
-        exec('rm -rf ' . escapeshellarg($this->work));
-    }
 
     /** @return array<string, string> id → bytes of a picture */
     private static function pictures(): array
@@ -90,15 +79,15 @@ final class RoundTripTest extends TestCase
         );
         for ($seed = 1; $seed <= self::PLANS; ++$seed) {
             $plan = Notes::on(self::printed(Trees::random($seed, 25)), $seed, array_keys($all));
-            $out = fopen("{$this->work}/out", 'w+') ?: throw new \RuntimeException('No file.');
+            $out = fopen("{$this->folder}/out", 'w+') ?: throw new \RuntimeException('No file.');
             $writing = Writing::from($format)->coming($plan, $choices);
-            $writing->writer()->write($plan, $choices, $out, $this->work);
+            $writing->writer()->write($plan, $choices, $out, $this->folder);
             rewind($out);
             $reading = Reading::ofPath('x.' . $writing->extension());
             $back = $this->back($reading, $out, $format);
             self::assertSame(self::forms($plan, $format), self::forms($back, $format), "{$format}, plan {$seed}");
             fclose($out);
-            array_map(unlink(...), glob("{$this->work}/*") ?: []);
+            array_map(unlink(...), glob("{$this->folder}/*") ?: []);
         }
     }
 
@@ -107,7 +96,7 @@ final class RoundTripTest extends TestCase
     {
         $options = new Options('', firstIsTitle: $format === 'md');
 
-        return $reading->read($out, $options, new CountedIds('06'), $this->work, new Shelf($this->work))->plan;
+        return $reading->read($out, $options, new CountedIds('06'), $this->folder, new Shelf($this->folder))->plan;
     }
 
     /** @return iterable<string, array{string, string}> */
@@ -126,13 +115,13 @@ final class RoundTripTest extends TestCase
         $file = fopen(\dirname(__DIR__, 2) . "/database/seeders/plans/{$sample}", 'r') ?: throw new \RuntimeException($sample);
         $plan = Build::intake(Reading::ofPath($sample), $file, new Options('The sample'))->plan;
         $writing = Writing::from($format);
-        $out = fopen("{$this->work}/out", 'w+') ?: throw new \RuntimeException('No file.');
+        $out = fopen("{$this->folder}/out", 'w+') ?: throw new \RuntimeException('No file.');
         $writing
             ->writer()
             ->write($plan, new Choices(
                 draft: new DraftChoices(headingDepth: 9, contents: $format !== 'md', marks: true),
                 outline: new OutlineChoices(loose: true),
-            ), $out, $this->work);
+            ), $out, $this->folder);
         rewind($out);
         $back = $this->back(Reading::from($format), $out, $format);
         self::assertSame(self::forms($plan, $format), self::forms($back, $format));

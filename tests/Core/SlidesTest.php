@@ -18,37 +18,14 @@ use Embrel\Writer\Format;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
+use Tests\Core\Build\Folder;
 use Tests\Core\Build\Package;
 use Tests\Core\Build\Shelved;
 
 /** Slides: what stands in the files, and what a presentation program that we did not write makes of them. */
 final class SlidesTest extends TestCase
 {
-    private string $folder;
-
-    protected function setUp(): void
-    {
-        $this->folder = sys_get_temp_dir() . '/embrel-slides-' . bin2hex(random_bytes(6));
-        mkdir($this->folder);
-    }
-
-    protected function tearDown(): void
-    {
-        exec('rm -rf ' . escapeshellarg($this->folder));
-    }
-
-    private function written(Plan $plan, Format $format, Choices $choices = new Choices()): string
-    {
-        $path = "{$this->folder}/show.{$format->extension()}";
-        $out = fopen($path, 'w') ?: throw new \RuntimeException($path);
-        $this->said = $format->writer()->write($plan, $choices, $out, $this->folder);
-        fclose($out);
-
-        return $path;
-    }
-
-    /** @var list<string> */
-    private array $said = [];
+    use Folder;
 
     private static function plan(): Plan
     {
@@ -104,15 +81,9 @@ final class SlidesTest extends TestCase
     #[DataProvider('counts')]
     public function testAnotherProgramShowsEachAsAPage(Format $format, ShowChoices $show, int $count): void
     {
-        if (trim((string) shell_exec('command -v soffice')) === '') {
-            self::markTestSkipped('No presentation program is installed.');
-        }
         $path = $this->written(self::plan(), $format, new Choices(pictures: self::pictures(), show: $show));
         if ($format->extension() !== 'pdf') {
-            exec('soffice --headless -env:UserInstallation=file://' . $this->folder . '/profile --convert-to pdf --outdir '
-                . escapeshellarg($this->folder) . ' ' . escapeshellarg($path) . ' 2>&1', $lines);
-            $path = "{$this->folder}/show.pdf";
-            self::assertFileExists($path, implode("\n", $lines));
+            $path = $this->made('pdf', $path);
         }
         self::assertMatchesRegularExpression("/Pages:\\s+{$count}\\n/", (string) shell_exec('pdfinfo ' . escapeshellarg($path)));
         $text = (string) shell_exec('pdftotext -raw ' . escapeshellarg($path) . ' -');

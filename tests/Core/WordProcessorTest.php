@@ -21,27 +21,14 @@ use Embrel\Writer\Format;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
+use Tests\Core\Build\Folder;
 use Tests\Core\Build\Package;
 use Tests\Core\Build\Shelved;
 
 /** What a word processor that we did not write makes of our files, and we of its. */
 final class WordProcessorTest extends TestCase
 {
-    private string $folder;
-
-    protected function setUp(): void
-    {
-        if (trim((string) shell_exec('command -v soffice')) === '') {
-            self::markTestSkipped('No word processor is installed.');
-        }
-        $this->folder = sys_get_temp_dir() . '/embrel-office-' . bin2hex(random_bytes(6));
-        mkdir($this->folder);
-    }
-
-    protected function tearDown(): void
-    {
-        exec('rm -rf ' . escapeshellarg($this->folder));
-    }
+    use Folder;
 
     private static function plan(): Plan
     {
@@ -91,28 +78,8 @@ final class WordProcessorTest extends TestCase
 
     private function write(string $name, Format $format, Choices $choices, ?Plan $plan = null): void
     {
-        $out = fopen("{$this->folder}/{$name}", 'w') ?: throw new \RuntimeException('No file.');
-        mkdir("{$this->folder}/work");
-        $format
-            ->writer()
-            ->write(
-                $plan ?? self::plan(),
-                $choices->withPictures(new Shelved([Package::png(90, 60)]))->drafted(['date' => '2026-11-25']),
-                $out,
-                "{$this->folder}/work",
-            );
-        exec('rm -rf ' . escapeshellarg("{$this->folder}/work"));
-    }
-
-    private function convert(string $to, string $files): void
-    {
-        exec(
-            'cd '
-                . escapeshellarg($this->folder)
-                . ' && soffice --headless -env:UserInstallation=file://'
-                . escapeshellarg("{$this->folder}/profile")
-                . " --convert-to {$to} --outdir made {$files} 2>/dev/null",
-        );
+        $choices = $choices->withPictures(new Shelved([Package::png(90, 60)]))->drafted(['date' => '2026-11-25']);
+        $this->written($plan ?? self::plan(), $format, $choices, pathinfo($name, PATHINFO_FILENAME));
     }
 
     public function testEachStyleShowsHeadingsNumbersContentsHeadAndFoot(): void
@@ -131,7 +98,7 @@ final class WordProcessorTest extends TestCase
                 ));
             }
         }
-        $this->convert('pdf', '*.docx *.odt');
+        $this->made('pdf', ...glob("{$this->folder}/*.{docx,odt}", GLOB_BRACE) ?: []);
         foreach ($running as $style => $line) {
             foreach (['docx', 'odt'] as $kind) {
                 $text = strtr(
@@ -188,7 +155,7 @@ final class WordProcessorTest extends TestCase
                 $plan,
             );
         }
-        $this->convert('pdf', '*.docx *.odt');
+        $this->made('pdf', ...glob("{$this->folder}/*.{docx,odt}", GLOB_BRACE) ?: []);
         foreach (["{$this->folder}/made/front-docx.pdf", "{$this->folder}/made/front-odt.pdf", "{$this->folder}/front-pdf.pdf"] as $file) {
             $pages = explode("\f", (string) shell_exec('pdftotext -layout ' . escapeshellarg($file) . ' - 2>/dev/null'));
             foreach ($begin as $i => $line) {
@@ -210,8 +177,8 @@ final class WordProcessorTest extends TestCase
     {
         $this->write('ours.docx', Format::Docx, new Choices(draft: new DraftChoices(headingDepth: 9)));
         $this->write('theirs.odt', Format::Odt, new Choices(draft: new DraftChoices(headingDepth: 9)));
-        $this->convert('odt', 'ours.docx');
-        $this->convert('docx', 'theirs.odt');
+        $this->made('odt', "{$this->folder}/ours.docx");
+        $this->made('docx', "{$this->folder}/theirs.odt");
         foreach (['ours.odt' => Reading::Odt, 'theirs.docx' => Reading::Docx] as $name => $format) {
             $file = fopen("{$this->folder}/made/{$name}", 'r') ?: throw new \RuntimeException($name);
             $plan = $format->read($file, new Options('', stripNumbers: true), new CountedIds('05'), $this->folder, new Shelf($this->folder))

@@ -34,21 +34,11 @@ use Embrel\Writer\Html\HtmlWriter;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
+use Tests\Core\Build\Folder;
 
 final class WriterTest extends TestCase
 {
-    private string $folder;
-
-    protected function setUp(): void
-    {
-        $this->folder = sys_get_temp_dir() . '/embrel-test-' . bin2hex(random_bytes(6));
-        mkdir($this->folder);
-    }
-
-    protected function tearDown(): void
-    {
-        exec('rm -rf ' . escapeshellarg($this->folder));
-    }
+    use Folder;
 
     /** A plan with everything that a topic and a note can carry. */
     private static function rich(): Plan
@@ -378,23 +368,7 @@ final class WriterTest extends TestCase
     /** The plain text that a word processor makes of a file of ours. */
     private function asRead(Format $format, Plan $plan, Choices $choices): string
     {
-        $office = trim((string) shell_exec('command -v soffice'));
-        if ($office === '') {
-            self::markTestSkipped('No word processor is installed.');
-        }
-        file_put_contents("{$this->folder}/read.{$format->value}", $this->write($format, $plan, $choices));
-        exec(
-            escapeshellarg($office)
-                . ' --headless -env:UserInstallation=file://'
-                . escapeshellarg("{$this->folder}/profile")
-                . ' --convert-to txt:Text --outdir '
-                . escapeshellarg($this->folder)
-                . ' '
-                . escapeshellarg("{$this->folder}/read.{$format->value}")
-                . ' 2>/dev/null',
-        );
-
-        return str_replace("\u{FEFF}", '', (string) file_get_contents("{$this->folder}/read.txt"));
+        return str_replace("\u{FEFF}", '', (string) file_get_contents($this->made('txt:Text', $this->written($plan, $format, $choices))));
     }
 
     /**

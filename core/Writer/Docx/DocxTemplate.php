@@ -15,6 +15,7 @@ use Embrel\Draft\Draft;
 use Embrel\Plan\Plan;
 use Embrel\Writer\ListNumbers;
 use Embrel\Writer\Losses;
+use Embrel\Writer\OpcPackage;
 use Embrel\Writer\StyleNames;
 use Embrel\Writer\TemplateFields;
 use Embrel\Writer\TemplateStyles;
@@ -241,7 +242,7 @@ final class DocxTemplate
                     . '</Relationships>',
             )
             ->text($this->relationsName(), $this->relationsWith($body->runs))
-            ->text('docProps/core.xml', DocxWriter::DECLARATION . DocxWriter::properties($document))
+            ->text('docProps/core.xml', DocxWriter::DECLARATION . OpcPackage::properties($document->title, $document->properties))
             ->text('[Content_Types].xml', $this->types());
         DocxWriter::media($zip, $body->runs, $choices, $this->folder);
         $zip->sendTo($out);

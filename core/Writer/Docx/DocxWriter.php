@@ -12,6 +12,7 @@ use Embrel\Draft\Draft;
 use Embrel\Plan\Plan;
 use Embrel\Writer\ListNumbers;
 use Embrel\Writer\Losses;
+use Embrel\Writer\OpcPackage;
 use Embrel\Writer\StyleNames;
 use Embrel\Writer\TravellingFonts;
 use Embrel\Writer\Writer;
@@ -74,7 +75,7 @@ final class DocxWriter implements Writer
                     . Body::R
                     . '/extended-properties" Target="docProps/app.xml"/></Relationships>',
             )
-            ->text('docProps/core.xml', self::DECLARATION . self::properties($document))
+            ->text('docProps/core.xml', self::DECLARATION . OpcPackage::properties($document->title, $document->properties))
             ->text(
                 'docProps/app.xml',
                 self::DECLARATION
@@ -99,7 +100,9 @@ final class DocxWriter implements Writer
                 self::DECLARATION
                     . '<w:settings xmlns:w="'
                     . Body::W
-                    . '"><w:zoom w:percent="100"/>' . $fonts->setting() . '<w:defaultTabStop w:val="567"/><w:characterSpacingControl w:val="doNotCompress"/><w:footnotePr><w:footnote w:id="-1"/><w:footnote w:id="0"/></w:footnotePr>'
+                    . '"><w:zoom w:percent="100"/>' . $fonts->setting() . '<w:defaultTabStop w:val="567"/>'
+                    . '<w:characterSpacingControl w:val="doNotCompress"/><w:footnotePr><w:footnote w:id="-1"/>'
+                    . '<w:footnote w:id="0"/></w:footnotePr>'
                     . '<w:compat><w:compatSetting w:name="compatibilityMode" w:uri="http://schemas.microsoft.com/office/word" w:val="15"/></w:compat></w:settings>',
             );
         $fonts->write($zip);
@@ -149,23 +152,6 @@ final class DocxWriter implements Writer
         foreach ($runs->media as $id => ['relation' => $name, 'extension' => $extension]) {
             $zip->text("{$folder}/media/{$name}.{$extension}", (string) $choices->pictures?->bytes((string) $id));
         }
-    }
-
-    public static function properties(Document $document): string
-    {
-        return '<cp:coreProperties xmlns:cp="http://schemas.openxmlformats.org/package/2006/metadata/core-properties" xmlns:dc="http://purl.org/dc/elements/1.1/">'
-            . '<dc:title>'
-            . Xml::escaped($document->title)
-            . '</dc:title>'
-            . '<dc:subject>'
-            . Xml::escaped($document->properties->subject)
-            . '</dc:subject>'
-            . '<dc:creator>'
-            . Xml::escaped($document->properties->author)
-            . '</dc:creator>'
-            . '<dc:language>'
-            . Xml::escaped($document->properties->language)
-            . '</dc:language></cp:coreProperties>';
     }
 
     private function relations(Body $body): string

@@ -57,7 +57,8 @@ final class AloneRows
         return "<li role=\"treeitem\" id=\"t{$id}\" aria-labelledby=\"n{$id}\" aria-level=\"{$level}\" tabindex=\"-1\" class=\"kind-{$kind}"
             . ($note === '' ? '' : ' has-note')
             . '"'
-            . ($hasParts ? ' aria-expanded="true"' : '') . ' style="--l:' . ($level - 1) . ";--d:{$colour}\"><div class=\"row\" id=\"n{$id}\"><span class=\"n\">"
+            . ($hasParts ? ' aria-expanded="true"' : '') . ' style="--l:' . ($level - 1) . ";--d:{$colour}\">"
+            . "<div class=\"row\" id=\"n{$id}\"><span class=\"n\">"
             . HtmlWriter::escaped($number) . '</span><span class="t" dir="auto">' . (HtmlWriter::escaped($title) ?: 'Untitled') . '</span>'
             . ($words === 0 ? '' : "<small>{$words}</small>") . '</div>'
             . ($note === '' ? '' : "<div class=\"note\" dir=\"auto\">{$note}</div>") . "</li>\n";

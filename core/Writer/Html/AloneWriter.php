@@ -68,7 +68,8 @@ final class AloneWriter implements Writer
                 . self::head($title, $plan, $choices),
         );
         $rows->write($out);
-        fwrite($out, self::end() . '<script type="application/json" id="alone-data">' . $this->data($plan, $numbering, Deck::of($whole, $choices, false), $choices, $rows) . "</script>\n");
+        $data = $this->data($plan, $numbering, Deck::of($whole, $choices, false), $choices, $rows);
+        fwrite($out, self::end() . "<script type=\"application/json\" id=\"alone-data\">{$data}</script>\n");
         fwrite($out, "<script>{$script}</script>\n</body></html>\n");
 
         return [
@@ -110,7 +111,8 @@ final class AloneWriter implements Writer
             . '<div role="group" aria-label="Views"><button type="button" data-view="outline" aria-pressed="true">Outline</button>'
             . '<button type="button" data-view="map" aria-pressed="false">Map</button>'
             . '<button type="button" data-view="show" aria-pressed="false">Show</button></div>'
-            . '<input type="search" id="alone-find" aria-label="Find" placeholder="Find" autocomplete="off"><span id="alone-found" role="status"></span>'
+            . '<input type="search" id="alone-find" aria-label="Find" placeholder="Find" autocomplete="off">'
+            . '<span id="alone-found" role="status"></span>'
             . '<div role="group" aria-label="Fold to" class="alone-folds">'
             . implode('', array_map(static fn(int $level): string => "<button type=\"button\" data-level=\"{$level}\">{$level}</button>", [1, 2, 3]))
             . '<button type="button" data-level="0">all</button></div>'
@@ -130,13 +132,17 @@ final class AloneWriter implements Writer
                 $arrangements,
             ))
             . '</div><div role="group" aria-label="Size"><button type="button" data-size="smaller" aria-label="Smaller">−</button>'
-            . '<button type="button" data-size="larger" aria-label="Larger">+</button><button type="button" data-size="whole">Whole plan</button></div></div>'
+            . '<button type="button" data-size="larger" aria-label="Larger">+</button>'
+            . '<button type="button" data-size="whole">Whole plan</button></div></div>'
             . '<svg class="ground" id="alone-ground" tabindex="0" role="group" aria-label="The map: arrows go from topic to topic, Enter shows a note"></svg>'
-            . '<aside id="alone-note" aria-label="Note" hidden><button type="button" id="alone-close" aria-label="Close the note">×</button><div></div></aside></section>'
-            . '<section id="alone-show" class="is-night" aria-label="Show" hidden><div class="present-stage" id="present-stage"><div class="shown" id="shown"></div></div>'
+            . '<aside id="alone-note" aria-label="Note" hidden>'
+            . '<button type="button" id="alone-close" aria-label="Close the note">×</button><div></div></aside></section>'
+            . '<section id="alone-show" class="is-night" aria-label="Show" hidden>'
+            . '<div class="present-stage" id="present-stage"><div class="shown" id="shown"></div></div>'
             . '<div class="present-bar"><button type="button" class="present-play" id="present-play" aria-pressed="false" aria-label="Play"><span></span></button>'
             . '<button type="button" data-go="back">Back</button><button type="button" data-go="on">On</button><span id="alone-at"></span>'
-            . '<span class="space"></span><button type="button" data-go="full">The whole screen</button><button type="button" data-go="leave">Leave</button></div>'
+            . '<span class="space"></span><button type="button" data-go="full">The whole screen</button>'
+            . '<button type="button" data-go="leave">Leave</button></div>'
             . '<p class="visually-hidden" id="present-says" role="status"></p></section></main>';
     }
 

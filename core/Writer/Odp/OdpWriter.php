@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Odp;
 
-use Embrel\Archive\Xml;
 use Embrel\Archive\ZipFile;
+use Embrel\Document\PictureType;
 use Embrel\Draft\Choices;
 use Embrel\Plan\Plan;
+use Embrel\Writer\OdfPackage;
 use Embrel\Writer\PictureFiles;
 use Embrel\Writer\Slide;
 use Embrel\Writer\SlideLook;
@@ -33,9 +34,10 @@ final class OdpWriter implements Writer
         }
         fclose($body);
         $this->content($look, $plan, $page, $work);
+        $types = array_map(static fn(PictureType $type): string => $type->mediaType(), array_column($pictures->files, 'type', 'name'));
         $zip->text('styles.xml', self::DECLARATION . Styles::all($look, $plan->properties->language))
-            ->text('meta.xml', self::DECLARATION . self::meta($plan))
-            ->text('META-INF/manifest.xml', self::DECLARATION . self::manifest($pictures))
+            ->text('meta.xml', self::DECLARATION . OdfPackage::meta(Styles::namespaces(), $plan->title(), $plan->properties))
+            ->text('META-INF/manifest.xml', self::DECLARATION . OdfPackage::manifest(self::MEDIA_TYPE, $types))
             ->file('content.xml', "{$work}/content.xml")
             ->sendTo($out);
 
@@ -58,28 +60,5 @@ final class OdpWriter implements Writer
         fclose($out);
         fclose($body);
         unlink("{$work}/slides.xml");
-    }
-
-    private static function manifest(PictureFiles $pictures): string
-    {
-        $entries = '<manifest:file-entry manifest:full-path="/" manifest:version="1.3" manifest:media-type="' . self::MEDIA_TYPE . '"/>';
-        foreach (['content.xml', 'styles.xml', 'meta.xml'] as $part) {
-            $entries .= "<manifest:file-entry manifest:full-path=\"{$part}\" manifest:media-type=\"text/xml\"/>";
-        }
-        foreach ($pictures->files as ['name' => $name, 'type' => $type]) {
-            $entries .= "<manifest:file-entry manifest:full-path=\"{$name}\" manifest:media-type=\"{$type->mediaType()}\"/>";
-        }
-
-        return "<manifest:manifest xmlns:manifest=\"urn:oasis:names:tc:opendocument:xmlns:manifest:1.0\" manifest:version=\"1.3\">{$entries}</manifest:manifest>";
-    }
-
-    private static function meta(Plan $plan): string
-    {
-        return '<office:document-meta' . Styles::namespaces() . '><office:meta><meta:generator>Embrel</meta:generator>'
-            . '<dc:title>' . Xml::escaped($plan->title()) . '</dc:title>'
-            . '<dc:subject>' . Xml::escaped($plan->properties->subject) . '</dc:subject>'
-            . '<meta:initial-creator>' . Xml::escaped($plan->properties->author) . '</meta:initial-creator>'
-            . '<dc:creator>' . Xml::escaped($plan->properties->author) . '</dc:creator>'
-            . '<dc:language>' . Xml::escaped($plan->properties->language) . '</dc:language></office:meta></office:document-meta>';
     }
 }

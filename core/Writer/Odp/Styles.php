@@ -69,15 +69,19 @@ final class Styles
     {
         $frame = 'draw:stroke="none" draw:fill="none" fo:padding="0pt" draw:auto-grow-height="false" draw:auto-grow-width="false" fo:wrap-option="wrap"';
         $presentation = static fn(string $name, string $parent, string $align): string
-            => "<style:style style:name=\"{$name}\" style:family=\"presentation\" style:parent-style-name=\"{$parent}\"><style:graphic-properties {$frame} draw:textarea-vertical-align=\"{$align}\"/></style:style>";
+            => "<style:style style:name=\"{$name}\" style:family=\"presentation\" style:parent-style-name=\"{$parent}\">"
+                . "<style:graphic-properties {$frame} draw:textarea-vertical-align=\"{$align}\"/></style:style>";
 
-        return '<style:style style:name="slide" style:family="drawing-page"><style:drawing-page-properties presentation:display-footer="false" presentation:display-page-number="false" presentation:display-date-time="false"/></style:style>'
+        return '<style:style style:name="slide" style:family="drawing-page">'
+            . '<style:drawing-page-properties presentation:display-footer="false" presentation:display-page-number="false" presentation:display-date-time="false"/></style:style>'
             . $presentation('title', 'Slides-title', 'top')
             . $presentation('under', 'Slides-subtitle', 'top')
             . $presentation('lines', 'Slides-outline1', 'top')
             . $presentation('notes', 'Slides-notes', 'top')
-            . "<style:style style:name=\"box\" style:family=\"graphic\"><style:graphic-properties {$frame} draw:textarea-vertical-align=\"top\"/></style:style>"
-            . '<style:style style:name="picture" style:family="graphic"><style:graphic-properties draw:stroke="none" draw:fill="none"/></style:style>';
+            . '<style:style style:name="box" style:family="graphic">'
+            . "<style:graphic-properties {$frame} draw:textarea-vertical-align=\"top\"/></style:style>"
+            . '<style:style style:name="picture" style:family="graphic">'
+            . '<style:graphic-properties draw:stroke="none" draw:fill="none"/></style:style>';
     }
 
     public static function all(SlideLook $look, string $language): string
@@ -86,7 +90,9 @@ final class Styles
         $lang = ' fo:language="' . Xml::escaped($tag) . '" fo:country="' . ($country === '' ? 'none' : Xml::escaped($country)) . '"';
         $align = $look->isCentred ? 'center' : 'start';
         $style = static fn(string $name, string $paragraph, string $text): string
-            => "<style:style style:name=\"{$name}\" style:family=\"presentation\"><style:graphic-properties draw:stroke=\"none\" draw:fill=\"none\"/><style:paragraph-properties {$paragraph}/>{$text}</style:style>";
+            => "<style:style style:name=\"{$name}\" style:family=\"presentation\">"
+                . '<style:graphic-properties draw:stroke="none" draw:fill="none"/>'
+                . "<style:paragraph-properties {$paragraph}/>{$text}</style:style>";
         $levels = '';
         foreach (range(1, 9) as $n) {
             $levels .= $style(
@@ -105,12 +111,14 @@ final class Styles
             . '</office:styles><office:automatic-styles>'
             . self::page('wide', Slide::WIDTH, Slide::HEIGHT)
             . self::page('upright', 595.3, 841.9)
-            . '<style:style style:name="ground" style:family="drawing-page"><style:drawing-page-properties draw:fill="solid" draw:fill-color="' . SlideLook::GROUND . '"/></style:style>'
+            . '<style:style style:name="ground" style:family="drawing-page">'
+            . '<style:drawing-page-properties draw:fill="solid" draw:fill-color="' . SlideLook::GROUND . '"/></style:style>'
             . '</office:automatic-styles><office:master-styles>'
             . '<style:master-page style:name="Slides" style:page-layout-name="wide" draw:style-name="ground">'
             . self::holder('title', 'Slides-title', [Slide::LEFT, 60.0, 816.0, 60.0])
             . self::holder('outline', 'Slides-outline1', [Slide::LEFT, 140.0, 816.0, 360.0])
-            . '<presentation:notes style:page-layout-name="upright"><draw:page-thumbnail presentation:class="page" ' . self::place([57.0, 57.0, 480.0, 270.0]) . '/>'
+            . '<presentation:notes style:page-layout-name="upright">'
+            . '<draw:page-thumbnail presentation:class="page" ' . self::place([57.0, 57.0, 480.0, 270.0]) . '/>'
             . self::holder('notes', 'Slides-notes', [57.0, 360.0, 480.0, 420.0]) . '</presentation:notes>'
             . '</style:master-page></office:master-styles></office:document-styles>';
     }
@@ -126,7 +134,8 @@ final class Styles
     {
         $print = $width > $height ? 'landscape' : 'portrait';
 
-        return "<style:page-layout style:name=\"{$name}\"><style:page-layout-properties fo:margin-top=\"0pt\" fo:margin-bottom=\"0pt\" fo:margin-left=\"0pt\" fo:margin-right=\"0pt\" "
+        return "<style:page-layout style:name=\"{$name}\">"
+            . '<style:page-layout-properties fo:margin-top="0pt" fo:margin-bottom="0pt" fo:margin-left="0pt" fo:margin-right="0pt" '
             . "fo:page-width=\"{$width}pt\" fo:page-height=\"{$height}pt\" style:print-orientation=\"{$print}\"/></style:page-layout>";
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Odt;
 
-use Embrel\Archive\Xml;
 use Embrel\Archive\ZipFile;
 use Embrel\Document\Document;
 use Embrel\Document\PictureType;
@@ -13,6 +12,7 @@ use Embrel\Draft\Draft;
 use Embrel\Plan\Plan;
 use Embrel\Writer\ListNumbers;
 use Embrel\Writer\Losses;
+use Embrel\Writer\OdfPackage;
 use Embrel\Writer\TravellingFonts;
 use Embrel\Writer\Writer;
 
@@ -38,9 +38,13 @@ final class OdtWriter implements Writer
         $zip->stored('mimetype', self::MEDIA_TYPE)
             ->text(
                 'META-INF/manifest.xml',
-                self::DECLARATION . self::manifest([...$body->runs->media, ...array_keys($template->parts ?? [])], $carried),
+                self::DECLARATION
+                    . OdfPackage::manifest(
+                        self::MEDIA_TYPE,
+                        self::parts([...$body->runs->media, ...array_keys($template->parts ?? [])], $carried),
+                    ),
             )
-            ->text('meta.xml', self::DECLARATION . self::meta($document))
+            ->text('meta.xml', self::DECLARATION . OdfPackage::meta(OdtStyles::namespaces(), $document->title, $document->properties))
             ->text(
                 'styles.xml',
                 $template === null
@@ -105,44 +109,21 @@ final class OdtWriter implements Writer
     /**
      * @param array<array-key, string>             $media
      * @param array<string, array<string, string>> $carried
+     *
+     * @return array<string, string> path → media type
      */
-    private static function manifest(array $media, array $carried): string
+    private static function parts(array $media, array $carried): array
     {
-        $entries = '<manifest:file-entry manifest:full-path="/" manifest:version="1.3" manifest:media-type="' . self::MEDIA_TYPE . '"/>';
-        foreach (['content.xml', 'styles.xml', 'meta.xml'] as $part) {
-            $entries .= "<manifest:file-entry manifest:full-path=\"{$part}\" manifest:media-type=\"text/xml\"/>";
-        }
+        $parts = [];
         foreach ($carried as $font => $faces) {
             foreach (array_keys($faces) as $face) {
-                $part = OdtStyles::fontPart($font, $face);
-                $entries .= "<manifest:file-entry manifest:full-path=\"{$part}\" manifest:media-type=\"application/x-font-ttf\"/>";
+                $parts[OdtStyles::fontPart($font, $face)] = 'application/x-font-ttf';
             }
         }
         foreach ($media as $part) {
-            $entries
-                .= "<manifest:file-entry manifest:full-path=\"{$part}\" manifest:media-type=\""
-                . (str_ends_with($part, '.png') ? PictureType::Png : PictureType::Jpeg)->mediaType()
-                . '"/>';
+            $parts[$part] = (str_ends_with($part, '.png') ? PictureType::Png : PictureType::Jpeg)->mediaType();
         }
 
-        return "<manifest:manifest xmlns:manifest=\"urn:oasis:names:tc:opendocument:xmlns:manifest:1.0\" manifest:version=\"1.3\">{$entries}</manifest:manifest>";
-    }
-
-    private static function meta(Document $document): string
-    {
-        return '<office:document-meta'
-            . OdtStyles::namespaces()
-            . '><office:meta><meta:generator>Embrel</meta:generator><dc:title>'
-            . Xml::escaped($document->title)
-            . '</dc:title><dc:subject>'
-            . Xml::escaped($document->properties->subject)
-            . '</dc:subject>'
-            . '<meta:initial-creator>'
-            . Xml::escaped($document->properties->author)
-            . '</meta:initial-creator><dc:creator>'
-            . Xml::escaped($document->properties->author)
-            . '</dc:creator><dc:language>'
-            . Xml::escaped($document->properties->language)
-            . '</dc:language></office:meta></office:document-meta>';
+        return $parts;
     }
 }

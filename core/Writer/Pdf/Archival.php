@@ -20,7 +20,8 @@ final class Archival
             . '<pdfaid:part>2</pdfaid:part><pdfaid:conformance>U</pdfaid:conformance><pdf:Producer>Embrel</pdf:Producer>'
             . $text('title', $about['title'])
             . $text('description', $about['subject'])
-            . ($about['author'] === '' ? '' : '<dc:creator><rdf:Seq><rdf:li>' . Xml::escaped(Xml::plain($about['author'])) . '</rdf:li></rdf:Seq></dc:creator>')
+            . ($about['author'] === '' ? '' : '<dc:creator><rdf:Seq>'
+            . '<rdf:li>' . Xml::escaped(Xml::plain($about['author'])) . '</rdf:li></rdf:Seq></dc:creator>')
             . '<dc:language><rdf:Bag><rdf:li>' . Xml::escaped($about['language']) . '</rdf:li></rdf:Bag></dc:language>'
             . "</rdf:Description></rdf:RDF></x:xmpmeta>\n<?xpacket end=\"w\"?>";
 

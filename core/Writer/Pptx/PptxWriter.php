@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Pptx;
 
-use Embrel\Archive\Xml;
 use Embrel\Archive\ZipFile;
 use Embrel\Document\PictureType;
 use Embrel\Draft\Choices;
 use Embrel\Plan\Plan;
+use Embrel\Writer\OpcPackage;
 use Embrel\Writer\PictureFiles;
 use Embrel\Writer\Slide;
 use Embrel\Writer\SlideLook;
@@ -59,11 +59,12 @@ final class PptxWriter implements Writer
                 'core' => ['http://schemas.openxmlformats.org/package/2006/relationships/metadata/core-properties', 'docProps/core.xml'],
                 'app' => ['extended-properties', 'docProps/app.xml'],
             ]))
-            ->text('docProps/core.xml', self::DECLARATION . self::properties($plan))
+            ->text('docProps/core.xml', self::DECLARATION . OpcPackage::properties($plan->title(), $plan->properties))
             ->text(
                 'docProps/app.xml',
                 self::DECLARATION
-                    . '<Properties xmlns="http://schemas.openxmlformats.org/officeDocument/2006/extended-properties"><Application>Embrel</Application></Properties>',
+                    . '<Properties xmlns="http://schemas.openxmlformats.org/officeDocument/2006/extended-properties">'
+                    . '<Application>Embrel</Application></Properties>',
             )
             ->text('ppt/presentation.xml', self::DECLARATION . Masters::presentation($count))
             ->text('ppt/_rels/presentation.xml.rels', self::relations(
@@ -130,13 +131,5 @@ final class PptxWriter implements Writer
         }
 
         return "{$xml}</Types>";
-    }
-
-    private static function properties(Plan $plan): string
-    {
-        return '<cp:coreProperties xmlns:cp="http://schemas.openxmlformats.org/package/2006/metadata/core-properties" xmlns:dc="http://purl.org/dc/elements/1.1/">'
-            . '<dc:title>' . Xml::escaped($plan->title()) . '</dc:title><dc:subject>' . Xml::escaped($plan->properties->subject) . '</dc:subject>'
-            . '<dc:creator>' . Xml::escaped($plan->properties->author) . '</dc:creator><dc:language>' . Xml::escaped($plan->properties->language)
-            . '</dc:language></cp:coreProperties>';
     }
 }

@@ -56,7 +56,8 @@ final class Sheet
         $holder = $slide->isOpening() ? 'type="ctrTitle"' : 'type="title"';
         $size = (int) ($slide->titleSize() * 100);
 
-        return "<p:sp><p:nvSpPr><p:cNvPr id=\"2\" name=\"Title\"/><p:cNvSpPr><a:spLocks noGrp=\"1\"/></p:cNvSpPr><p:nvPr><p:ph {$holder}/></p:nvPr></p:nvSpPr><p:spPr>"
+        return '<p:sp><p:nvSpPr><p:cNvPr id="2" name="Title"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>'
+            . "<p:ph {$holder}/></p:nvPr></p:nvSpPr><p:spPr>"
             . Masters::place($slide->titleBox())
             . '</p:spPr><p:txBody><a:bodyPr anchor="t"><a:normAutofit/></a:bodyPr><a:lstStyle/>'
             . $this->paragraph($slide->title(), '', "sz=\"{$size}\"")
@@ -84,7 +85,8 @@ final class Sheet
         }
         $holder = $slide->isOpening() ? 'type="subTitle" idx="1"' : 'idx="1"';
 
-        return "<p:sp><p:nvSpPr><p:cNvPr id=\"3\" name=\"Text\"/><p:cNvSpPr><a:spLocks noGrp=\"1\"/></p:cNvSpPr><p:nvPr><p:ph {$holder}/></p:nvPr></p:nvSpPr><p:spPr>"
+        return '<p:sp><p:nvSpPr><p:cNvPr id="3" name="Text"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>'
+            . "<p:ph {$holder}/></p:nvPr></p:nvSpPr><p:spPr>"
             . Masters::place($slide->bodyBox())
             . "</p:spPr><p:txBody><a:bodyPr><a:normAutofit/></a:bodyPr><a:lstStyle/>{$paragraphs}</p:txBody></p:sp>";
     }
@@ -123,7 +125,9 @@ final class Sheet
         }
         $dye = $this->look->dye($slide->step->dye);
         $bar = $this->look->isDyed
-            ? '<p:sp><p:nvSpPr><p:cNvPr id="5" name="Line"><a:extLst><a:ext uri="{C183D7F6-B498-43B3-948B-1728B52AA6E4}"><adec:decorative xmlns:adec="http://schemas.microsoft.com/office/drawing/2017/decorative" val="1"/></a:ext></a:extLst></p:cNvPr><p:cNvSpPr/><p:nvPr userDrawn="1"/></p:nvSpPr><p:spPr>'
+            ? '<p:sp><p:nvSpPr><p:cNvPr id="5" name="Line"><a:extLst><a:ext uri="{C183D7F6-B498-43B3-948B-1728B52AA6E4}">'
+                . '<adec:decorative xmlns:adec="http://schemas.microsoft.com/office/drawing/2017/decorative" val="1"/>'
+                . '</a:ext></a:extLst></p:cNvPr><p:cNvSpPr/><p:nvPr userDrawn="1"/></p:nvSpPr><p:spPr>'
                 . Masters::place([40.0, 40.0, 4.0, Slide::HEIGHT - 80.0])
                 . '<a:prstGeom prst="rect"><a:avLst/></a:prstGeom>' . Masters::colour($dye) . '<a:ln><a:noFill/></a:ln></p:spPr></p:sp>'
             : '';
@@ -134,17 +138,23 @@ final class Sheet
     /** @param array{float, float, float, float} $box */
     private function box(int $id, string $name, string $text, array $box, float $size, string $colour, bool $isBold = false): string
     {
+        $place = $name === 'Number' && $this->look->isCentred ? ' algn="ctr"' : '';
+        $type = 'sz="' . (int) ($size * 100) . '"' . ($isBold ? ' b="1"' : '');
+
         return "<p:sp><p:nvSpPr><p:cNvPr id=\"{$id}\" name=\"{$name}\"/><p:cNvSpPr txBox=\"1\"/><p:nvPr/></p:nvSpPr><p:spPr>"
             . Masters::place($box)
-            . '<a:prstGeom prst="rect"><a:avLst/></a:prstGeom><a:noFill/></p:spPr><p:txBody><a:bodyPr wrap="square" lIns="0" tIns="0" rIns="0" bIns="0"/><a:lstStyle/>'
-            . $this->paragraph($text, $name === 'Number' && $this->look->isCentred ? ' algn="ctr"' : '', 'sz="' . (int) ($size * 100) . '"' . ($isBold ? ' b="1"' : ''), Masters::colour($colour))
+            . '<a:prstGeom prst="rect"><a:avLst/></a:prstGeom><a:noFill/></p:spPr><p:txBody>'
+            . '<a:bodyPr wrap="square" lIns="0" tIns="0" rIns="0" bIns="0"/><a:lstStyle/>'
+            . $this->paragraph($text, $place, $type, Masters::colour($colour))
             . '</p:txBody></p:sp>';
     }
 
     /** @param array{float, float, float, float} $box */
     private function picture(int $i, string $says, array $box): string
     {
-        return '<p:pic><p:nvPicPr><p:cNvPr id="' . (10 + $i) . '" name="Picture ' . ($i + 1) . '" descr="' . Xml::escaped(Xml::plain($says)) . '"/><p:cNvPicPr><a:picLocks noChangeAspect="1"/></p:cNvPicPr><p:nvPr/></p:nvPicPr>'
+        return '<p:pic><p:nvPicPr><p:cNvPr id="' . (10 + $i) . '" name="Picture ' . ($i + 1) . '" '
+            . 'descr="' . Xml::escaped(Xml::plain($says)) . '"/>'
+            . '<p:cNvPicPr><a:picLocks noChangeAspect="1"/></p:cNvPicPr><p:nvPr/></p:nvPicPr>'
             . "<p:blipFill><a:blip r:embed=\"picture{$i}\"/><a:stretch><a:fillRect/></a:stretch></p:blipFill><p:spPr>"
             . Masters::place($box)
             . '<a:prstGeom prst="rect"><a:avLst/></a:prstGeom></p:spPr></p:pic>';
@@ -157,7 +167,8 @@ final class Sheet
 
     private function run(string $text, string $type, string $fill): string
     {
-        return '<a:r><a:rPr lang="' . Xml::escaped($this->language) . "\" {$type}>{$fill}</a:rPr><a:t>" . Xml::escaped(Xml::plain($text)) . '</a:t></a:r>';
+        return '<a:r><a:rPr lang="' . Xml::escaped($this->language) . "\" {$type}>{$fill}</a:rPr>"
+            . '<a:t>' . Xml::escaped(Xml::plain($text)) . '</a:t></a:r>';
     }
 
     private static function direction(string $text): string
@@ -172,8 +183,10 @@ final class Sheet
             $paragraphs .= $this->paragraph($row, '', 'sz="1200"');
         }
         $shapes
-            = '<p:sp><p:nvSpPr><p:cNvPr id="2" name="Slide"/><p:cNvSpPr><a:spLocks noGrp="1" noRot="1" noChangeAspect="1"/></p:cNvSpPr><p:nvPr><p:ph type="sldImg" idx="2"/></p:nvPr></p:nvSpPr><p:spPr/></p:sp>'
-            . '<p:sp><p:nvSpPr><p:cNvPr id="3" name="Notes"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr><p:ph type="body" sz="quarter" idx="3"/></p:nvPr></p:nvSpPr><p:spPr/>'
+            = '<p:sp><p:nvSpPr><p:cNvPr id="2" name="Slide"/><p:cNvSpPr><a:spLocks noGrp="1" noRot="1" noChangeAspect="1"/>'
+                . '</p:cNvSpPr><p:nvPr><p:ph type="sldImg" idx="2"/></p:nvPr></p:nvSpPr><p:spPr/></p:sp>'
+            . '<p:sp><p:nvSpPr><p:cNvPr id="3" name="Notes"/><p:cNvSpPr><a:spLocks noGrp="1"/></p:cNvSpPr><p:nvPr>'
+            . '<p:ph type="body" sz="quarter" idx="3"/></p:nvPr></p:nvSpPr><p:spPr/>'
             . "<p:txBody><a:bodyPr/><a:lstStyle/>{$paragraphs}</p:txBody></p:sp>";
 
         return Masters::open('notes') . Masters::tree($shapes) . '<p:clrMapOvr><a:masterClrMapping/></p:clrMapOvr></p:notes>';

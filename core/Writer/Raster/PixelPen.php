@@ -195,29 +195,38 @@ final class PixelPen implements Pen
         float $width = 1.0,
         bool $isDashed = false,
     ): void {
-        $around = static function (float $radius, float $from = 0.0, float $to = 2 * M_PI, int $pieces = 2 * self::PIECES) use ($x, $y): array {
-            $points = [];
-            for ($k = 0; $k < $pieces; ++$k) {
-                $angle = $from + (($to - $from) * $k) / $pieces;
-                array_push($points, $x + $radius * cos($angle), $y + $radius * sin($angle));
-            }
-
-            return $points;
-        };
         if ($isDashed && $stroke !== null) {
-            $fill === null ? null : $this->form($around($radius), $fill);
+            $fill === null ? null : $this->form(self::around($x, $y, $radius), $fill);
             for ($from = 0.0; $from < 2 * M_PI; $from += (2 * self::DASH) / $radius) {
-                $this->stroke($around($radius, $from, $from + self::DASH / $radius, 4), $stroke, $width);
+                $this->stroke(self::around($x, $y, $radius, $from, $from + self::DASH / $radius, 4), $stroke, $width);
             }
         } elseif ($stroke !== null && $fill !== null) {
-            $this->form($around($radius + $width / 2), $stroke);
-            $this->form($around($radius - $width / 2), $fill);
+            $this->form(self::around($x, $y, $radius + $width / 2), $stroke);
+            $this->form(self::around($x, $y, $radius - $width / 2), $fill);
         } elseif ($fill !== null) {
-            $this->form($around($radius), $fill);
+            $this->form(self::around($x, $y, $radius), $fill);
         } elseif ($stroke !== null) {
-            $points = $around($radius);
+            $points = self::around($x, $y, $radius);
             $this->stroke([...$points, $points[0], $points[1]], $stroke, $width);
         }
+    }
+
+    /** @return list<float> points on a circle, or on an arc of it */
+    private static function around(
+        float $x,
+        float $y,
+        float $radius,
+        float $from = 0.0,
+        float $to = 2 * M_PI,
+        int $pieces = 2 * self::PIECES,
+    ): array {
+        $points = [];
+        for ($k = 0; $k < $pieces; ++$k) {
+            $angle = $from + (($to - $from) * $k) / $pieces;
+            array_push($points, $x + $radius * cos($angle), $y + $radius * sin($angle));
+        }
+
+        return $points;
     }
 
     public function rectangle(

@@ -17,6 +17,7 @@ final readonly class RasterWriter implements Writer
     private const MOST = 32_000_000;
     private const SIDE = ['png' => 100_000, 'jpeg' => 65_000, 'webp' => 16_000];
     private const QUALITY = 88;
+    private const TOO_LARGE = 'The map is too large for a picture of that size: it is %.2F times as large instead of %d.';
 
     /** @param string $type png, jpeg or webp */
     public function __construct(private string $type) {}
@@ -40,7 +41,7 @@ final readonly class RasterWriter implements Writer
         };
 
         return array_values(array_filter([
-            $scale < $wanted - 0.01 ? \sprintf('The map is too large for a picture of that size: it is %.2F times as large instead of %d.', $scale, $wanted) : '',
+            $scale < $wanted - 0.01 ? \sprintf(self::TOO_LARGE, $scale, $wanted) : '',
             $pen->lost === 0 ? '' : "Signs that the fonts of the map do not hold ({$pen->lost}) stand as question marks. SVG shows them.",
         ]));
     }

@@ -10,7 +10,7 @@
 <main class="present-main">
     <nav aria-label="Main sections"><ul class="present-mains" id="present-mains"></ul></nav>
     <div class="present-stage" id="present-stage">
-        <section class="shown" id="shown" lang="{{ $deck['language'] }}" aria-label="What is shown"></section>
+        <section class="shown" id="shown" lang="{{ $deck['language'] }}" aria-label="What is shown" hidden></section>
         <div id="map-side" hidden><h1 class="visually-hidden">{{ $title }}</h1><svg class="ground" id="shown-map" role="group"
             aria-label="The map"></svg></div>
     </div>

@@ -52,6 +52,8 @@ export class Present {
     begin() {
         this.windows.ask();
         this.draw();
+        // It is hidden until keys are heard: who sees it may press one.
+        byId('shown').hidden = this.isMap;
         setInterval(() => this.bar.drawTime(this.clock, this.deck), 500);
     }
 
