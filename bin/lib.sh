@@ -7,7 +7,7 @@ export LC_ALL=C.UTF-8
 say() { printf '\033[1m%s\033[0m\n' "$*"; }
 fail() { printf '\033[31m%s\033[0m\n' "$*" >&2; exit 1; }
 
-PACKAGES="php8.2-cli php8.2-mysql php8.2-zip php8.2-gd php8.2-curl php8.2-mbstring php8.2-intl php8.2-xml php-league-config mariadb-server unzip"
+PACKAGES="php8.2-cli php8.2-mysql php8.2-zip php8.2-gd php8.2-curl php8.2-mbstring php8.2-intl php8.2-xml php-league-config mariadb-server unzip libharfbuzz-bin libfribidi-bin fonts-noto-core fonts-noto-cjk"
 
 # Installs the Debian packages given that are missing; without the rights, prints the command and stops.
 need_packages() {
@@ -49,7 +49,7 @@ install_php() { (cd "$ROOT" && COMPOSER_ALLOW_SUPERUSER=1 composer install --no-
 # Not `npm ci`: that wants the packages for every other system too, which not every registry has.
 install_js() { (cd "$ROOT" && PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 npm install --no-save --no-audit --no-fund --loglevel=error >/dev/null) || fail "npm could not install its packages. Run: npm install"; }
 build_assets() {
-  (cd "$ROOT" && npx vite build --logLevel error && npx vite build --config vite.alone.config.js --logLevel error) \
+  (cd "$ROOT" && node bin/hyphens.mjs && npx vite build --logLevel error && npx vite build --config vite.alone.config.js --logLevel error) \
     || fail "The styles and scripts could not be built. Run: npm run build"
 }
 
@@ -59,7 +59,7 @@ install_and_build() {
   [ -f "$ROOT/public/build/manifest.json" ] || rm -f "$ROOT/storage/framework/assets.stamp"
   say "PHP packages"; when_changed composer composer.json compat -- install_php
   say "JavaScript packages"; when_changed npm package.json package-lock.json -- install_js
-  say "Styles and scripts"; when_changed assets resources vite.config.js vite.alone.config.js package.json -- build_assets
+  say "Styles and scripts"; when_changed assets resources/{css,fonts,icons,js,views} resources/keys.json bin/hyphens.mjs vite.config.js vite.alone.config.js package.json -- build_assets
   return 0
 }
 

@@ -41,10 +41,13 @@ Route::post('/read/{end}/password', [C\ReadController::class, 'password'])
 Route::middleware(['throttle:links', ByLink::class])->prefix('/read/{end}')->where(['end' => Links::FORM])->group(static function (): void {
     Route::get('/', [C\ReadController::class, 'outline'])->name('read');
     Route::get('/map', [C\ReadController::class, 'map'])->name('read.map');
-    Route::get('/map.{type}', [C\ReadController::class, 'mapPicture'])->where('type', 'png|jpeg|webp')->name('read.map-picture');
+    Route::get('/map.{type}', [C\ReadController::class, 'mapPicture'])
+        ->where('type', 'png|jpeg|webp')
+        ->middleware('throttle:pages')
+        ->name('read.map-picture');
     Route::get('/draft', [C\ReadController::class, 'draft'])->name('read.draft');
-    Route::get('/pages', [C\ReadController::class, 'pages'])->name('read.pages');
-    Route::get('/page', [C\ReadController::class, 'alone'])->name('read.page');
+    Route::get('/pages', [C\ReadController::class, 'pages'])->middleware('throttle:pages')->name('read.pages');
+    Route::get('/page', [C\ReadController::class, 'alone'])->middleware('throttle:pages')->name('read.page');
     Route::get('/pictures/{picture}', [C\ReadController::class, 'picture'])->where('picture', '[0-9a-f]{64}')->name('read.picture');
     Route::post('/comments', [C\ReadController::class, 'comment'])->middleware('throttle:comments')->name('read.comments');
     Route::post('/copy', [C\ReadController::class, 'copy'])->middleware('throttle:uploads')->name('read.copy');

@@ -95,7 +95,9 @@ final class AppServiceProvider extends ServiceProvider
         );
         RateLimiter::for(
             'pages',
-            static fn(Request $request): Limit => Limit::perMinute(60)->by((string) $request->user()?->getAuthIdentifier()),
+            static fn(Request $request): Limit => Limit::perMinute(60)->by(
+                (string) ($request->user()?->getAuthIdentifier() ?? $request->ip()),
+            ),
         );
         RateLimiter::for(
             'uploads',

@@ -7,6 +7,7 @@ namespace App\Store;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Draft\DraftChoices;
+use Embrel\Fonts\Typefaces;
 use Embrel\Id\CountedIds;
 use Embrel\Intake\Options;
 use Embrel\Numbering\Numbering;
@@ -14,7 +15,6 @@ use Embrel\Pages\Typesetter;
 use Embrel\Plan\Plan;
 use Embrel\Reader\TextOutline\TextReader;
 use Embrel\Writer\MapDrawing;
-use Embrel\Writer\Pdf\PdfWriter;
 use Embrel\Writer\Svg\PageSvg;
 use Embrel\Writer\Svg\SvgWriter;
 use Illuminate\Support\Facades\Cache;
@@ -66,7 +66,7 @@ final class Glimpse
             ];
         }
         $choices = new Choices(draft: new DraftChoices(contents: false));
-        $book = Typesetter::book(Draft::of($plan, $choices), PdfWriter::typefaces(), null);
+        $book = Typesetter::book(Draft::of($plan, $choices), Typefaces::shipped($plan->properties->language), null);
 
         return [
             'title' => self::TITLE,

@@ -13,6 +13,7 @@ use Embrel\Draft\MapChoices;
 use Embrel\Draft\Printed;
 use Embrel\Draft\Printing;
 use Embrel\Film\Frame;
+use Embrel\Fonts\Typefaces;
 use Embrel\Layout\Map\Arrangement;
 use Embrel\Layout\Map\Look;
 use Embrel\Numbering\Numbering;
@@ -22,7 +23,6 @@ use Embrel\Plan\Plan;
 use Embrel\Plan\Shown;
 use Embrel\Writer\Html\HtmlWriter;
 use Embrel\Writer\MapDrawing;
-use Embrel\Writer\Pdf\PdfWriter;
 use Embrel\Writer\Svg\PageSvg;
 use Embrel\Writer\Svg\SvgWriter;
 
@@ -122,7 +122,8 @@ final class ReadPlan
     public function pages(): array
     {
         $choices = $this->choices(HandedOver::beginning($this->plan));
-        $book = Typesetter::book(Draft::of($this->plan, $choices), PdfWriter::typefaces(), $choices->pictures);
+        $faces = Typefaces::shipped($this->plan->properties->language);
+        $book = Typesetter::book(Draft::of($this->plan, $choices), $faces, $choices->pictures);
         $pages = [];
         foreach (\array_slice($book->pages, 0, self::PAGES) as $i => $page) {
             $pages[] = PageSvg::of($page, $book, $i + 1, $this->address(...));

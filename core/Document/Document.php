@@ -54,6 +54,7 @@ final readonly class Document
             null,
             false,
             false,
+            false,
         ),
         public array $figures = [],
         public array $leftOut = [],

@@ -59,6 +59,7 @@ final readonly class Style
         'logo' => null,
         'is_dyed' => false,
         'is_justified' => false,
+        'is_hyphenated' => false,
     ];
     /** In millimetres, upright. */
     public const PAPERS = ['a4' => [210.0, 297.0], 'a5' => [148.0, 210.0], 'letter' => [215.9, 279.4], 'legal' => [215.9, 355.6]];
@@ -97,6 +98,7 @@ final readonly class Style
      * @param list<string> $footer
      * @param string|null  $logo     the id of a picture of the plan, for {logo}
      * @param bool         $isDyed   whether headings take the colour of their section
+     * @param bool         $isHyphenated whether words of the text are divided at the ends of lines
      */
     public function __construct(
         public string $name,
@@ -118,6 +120,7 @@ final readonly class Style
         public ?string $logo,
         public bool $isDyed,
         public bool $isJustified,
+        public bool $isHyphenated,
     ) {}
 
     /** @param string $name of one of our own; the report where there is none of that name */
@@ -169,6 +172,7 @@ final readonly class Style
                 : throw MalformedShape::expected('a picture', 'style.logo'),
             $all->bool('is_dyed'),
             $all->bool('is_justified'),
+            $all->bool('is_hyphenated'),
         );
     }
 
@@ -266,6 +270,7 @@ final readonly class Style
             'logo' => $this->logo,
             'is_dyed' => $this->isDyed,
             'is_justified' => $this->isJustified,
+            'is_hyphenated' => $this->isHyphenated,
         ];
     }
 

@@ -14,8 +14,25 @@ final class Typefaces
     /** @var array<string, TrueType|null> */
     private array $fonts = [];
 
-    /** @param \Closure(string): string $read the bytes of a font by its name, such as serif-bold-latin; empty where there is none */
-    public function __construct(public readonly \Closure $read) {}
+    /** @var array<string, array<string, bool>> face → text → whether the face holds all of it */
+    private array $held = [];
+    public readonly Shaping $shaping;
+
+    /**
+     * @param \Closure(string): string $read     the bytes of a font by its name, such as serif-bold-latin; empty where there is none
+     * @param Shaper|null              $shaper   of the scripts that those fonts do not hold
+     * @param string                   $language of the text
+     */
+    public function __construct(public readonly \Closure $read, ?Shaper $shaper = null, string $language = '')
+    {
+        $this->shaping = new Shaping($shaper, new InstalledFonts(), $language);
+    }
+
+    /** The fonts that are shipped; other scripts by what is installed. */
+    public static function shipped(string $language): self
+    {
+        return new self(Shipped::bytes(...), HarfBuzz::ofMachine(), $language);
+    }
 
     /** @param string $family serif, sans or mono */
     public static function face(string $family, bool $bold, bool $italic): string
@@ -41,9 +58,44 @@ final class Typefaces
         return $sum * $size;
     }
 
+    /** Whether a face has a sign for each of a text; the unseen ones need none, and marks on letters more than that. */
+    public function holds(string $text, string $face): bool
+    {
+        return $this->held[$face][$text] ??= $this->heldAll($text, $face);
+    }
+
+    private function heldAll(string $text, string $face): bool
+    {
+        foreach (mb_str_split($text) as $sign) {
+            $at = mb_ord($sign);
+            $isHeld = $at >= 32 && $at < 127;
+            foreach ($isHeld ? [] : self::PARTS as $part) {
+                $isHeld = $isHeld || $this->font("{$face}-{$part}")?->glyph($at) !== null;
+            }
+            if (!$isHeld && preg_match('/\A[\s\p{Cf}\p{Cc}]\z/u', $sign) !== 1) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * What draws a text that the face does not hold, or that is read from right to left.
+     *
+     * @return list<Glyphs|string>|null its parts as they are read; null: not yet
+     */
+    public function glyphs(string $text, string $face, bool $isRightToLeft): ?array
+    {
+        return $this->shaping->glyphs($text, $face, $isRightToLeft, fn(string $sign): bool => $this->holds($sign, $face));
+    }
+
     private function advance(string $sign, string $face): float
     {
         $at = mb_ord($sign);
+        if ($at > 0x7E && preg_match('/\A\p{Cf}\z/u', $sign) === 1) {
+            return 0.0;
+        }
         foreach (self::PARTS as $part) {
             $font = $this->font("{$face}-{$part}");
             $glyph = $font?->glyph($at);

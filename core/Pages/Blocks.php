@@ -54,6 +54,7 @@ final class Blocks
             $style->line,
             firstLine: $style->firstLine * Style::POINTS,
             align: $style->isJustified ? 'justify' : 'left',
+            divides: $style->isHyphenated,
         );
     }
 
@@ -257,6 +258,10 @@ final class Blocks
             ($width ?? $this->width) - ($setting->italic && $setting->indent >= self::QUOTE ? self::QUOTE : 0.0),
             $this->footnote(...),
         ));
+        foreach ($lines as $line) {
+            // A quotation is narrower at both sides.
+            $line->mirror = $line->mirror === null ? null : $width ?? $this->width;
+        }
 
         return new Group(Structure::tag($lines, $tag), 0.0, $gap);
     }

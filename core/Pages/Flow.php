@@ -57,9 +57,7 @@ final class Flow
             $y = $this->bottom - $this->notesHeight + self::NOTES_GAP;
             $page->add(new Piece(Piece::RULE, $this->left, $y - 5.0, 120.0, 0.5, colour: Style::RULE));
             foreach ($this->notes as $line) {
-                foreach ($line->pieces as $piece) {
-                    $page->add($piece->moved($this->left, $y, $line->tag));
-                }
+                array_map($page->add(...), $line->placed($this->left, $y));
                 $y += $line->height;
             }
         }
@@ -164,9 +162,7 @@ final class Flow
         if ($line->ground !== null) {
             $page->add(new Piece(Piece::BOX, $this->left, $this->y, 0.0, $line->height + 0.4, colour: $line->ground));
         }
-        foreach ($line->pieces as $piece) {
-            $page->add($piece->moved($this->left, $this->y, $line->tag));
-        }
+        array_map($page->add(...), $line->placed($this->left, $this->y));
         foreach ($line->anchors as $anchor) {
             $page->anchors[$anchor] ??= $this->y;
         }
@@ -233,9 +229,7 @@ final class Flow
         foreach ($row->cells as $c => $lines) {
             $y = $this->y + Row::PADDING;
             foreach ($lines as $line) {
-                foreach ($line->pieces as $piece) {
-                    $page->add($piece->moved($this->left + $row->edges[$c] + Row::PADDING, $y, $line->tag));
-                }
+                array_map($page->add(...), $line->placed($this->left + $row->edges[$c] + Row::PADDING, $y));
                 foreach ($line->footnotes as $note) {
                     $this->notesHeight
                         += ($this->notes === [] ? self::NOTES_GAP : 0.0)

@@ -16,6 +16,7 @@ final class Line
      * @param array{string, int, string}|null $heading title, level and colour, where a heading begins here
      * @param string|null          $ground  a colour behind the whole line
      * @param int                  $tag     what it is, in the structure of its book
+     * @param float|null           $mirror  how wide its column is, where it is read from right to left: its pieces are measured from the right
      */
     public function __construct(
         public readonly float $height,
@@ -26,7 +27,18 @@ final class Line
         public ?array $heading = null,
         public readonly ?string $ground = null,
         public int $tag = Structure::NONE,
+        public ?float $mirror = null,
     ) {}
+
+    /** @return list<Piece> its pieces, where the line stands at a place */
+    public function placed(float $x, float $y): array
+    {
+        return array_map(fn(Piece $piece): Piece => $piece->moved(
+            $this->mirror === null ? $x : $x + $this->mirror - 2 * $piece->x - $piece->width,
+            $y,
+            $this->tag,
+        ), $this->pieces);
+    }
 
     public static function space(float $height): self
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Pages;
 
+use Embrel\Fonts\Glyphs;
+
 /**
  * One page: what stands on it, measured from its upper left corner, in points. A page that is full is kept
  * packed: a book has thousands.
@@ -39,7 +41,8 @@ final class Page
     /** @return list<Piece> */
     private function unpacked(): array
     {
-        $pieces = $this->packed === '' ? [] : unserialize((string) gzinflate($this->packed), ['allowed_classes' => [Piece::class]]);
+        $allowed = ['allowed_classes' => [Piece::class, Glyphs::class]];
+        $pieces = $this->packed === '' ? [] : unserialize((string) gzinflate($this->packed), $allowed);
 
         return array_values(array_filter(\is_array($pieces) ? $pieces : [], static fn(mixed $piece): bool => $piece instanceof Piece));
     }

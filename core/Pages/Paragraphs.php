@@ -6,26 +6,34 @@ namespace Embrel\Pages;
 
 use Embrel\Document\Style;
 use Embrel\Fonts\Typefaces;
+use Embrel\Language\Hyphenation;
 use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
 use Embrel\RichText\NodeType;
 
 /**
- * Breaks paragraphs into lines: between words, between any two signs of the scripts that are written
- * without spaces, and within a word only where it alone is too wide. First fit, as word processors do.
+ * Breaks paragraphs into lines: between units, within a word where the style lets it be divided, and anywhere only where a word
+ * alone is too wide. First fit, as word processors do.
+ *
+ * @phpstan-import-type Run from Units
+ * @phpstan-import-type Part from Units
  */
 final class Paragraphs
 {
-    /** Spaces; signs after which a line may end; anything else up to the next of these. */
-    private const PIECES = '/\s+|[\x{1100}-\x{11FF}\x{2E80}-\x{9FFF}\x{AC00}-\x{D7FF}\x{F900}-\x{FAFF}\x{FF00}-\x{FFEF}\x{20000}-\x{3FFFF}][、。，．：；！？）」』】]*|[^\s\x{1100}-\x{11FF}\x{2E80}-\x{9FFF}\x{AC00}-\x{D7FF}\x{F900}-\x{FAFF}\x{FF00}-\x{FFEF}\x{20000}-\x{3FFFF}-]*-+|[^\s\x{1100}-\x{11FF}\x{2E80}-\x{9FFF}\x{AC00}-\x{D7FF}\x{F900}-\x{FAFF}\x{FF00}-\x{FFEF}\x{20000}-\x{3FFFF}-]+/u';
-    private const ASCII_PIECES = '/\s+|[^\s-]*-+|[^\s-]+/';
     /** How much of single spacing stands above the line, against the size of the type. */
     private const ABOVE = 0.78;
     private const RAISED = 0.62;
+    /** Signs of the scripts that are written without spaces. */
+    private const SQUARE = '/[\p{Han}\p{Hiragana}\p{Katakana}\x{3000}-\x{303F}\x{FF00}-\x{FFEF}]\z/u';
 
     private int $footnotes = 0;
 
-    public function __construct(private readonly Typefaces $faces) {}
+    private readonly Units $units;
+
+    public function __construct(private readonly Typefaces $faces, private readonly ?Hyphenation $hyphens = null)
+    {
+        $this->units = new Units($faces);
+    }
 
     /**
      * @param list<Node>                                    $inlines
@@ -48,7 +56,7 @@ final class Paragraphs
      * @param list<Node>                                    $inlines
      * @param (\Closure(Node, string): list<Line>)|null $footnote
      *
-     * @return list<array{text: string, face: string, size: float, colour: string, rise: float, link: string, marks: string, ground: bool, footnote: list<Line>|null}>
+     * @return list<Run>
      */
     private function runs(array $inlines, Setting $setting, ?\Closure $footnote): array
     {
@@ -70,7 +78,7 @@ final class Paragraphs
     }
 
     /**
-     * @return array{text: string, face: string, size: float, colour: string, rise: float, link: string, marks: string, ground: bool, footnote: list<Line>|null}
+     * @return Run
      */
     private function run(string $text, Setting $setting): array
     {
@@ -88,7 +96,7 @@ final class Paragraphs
     }
 
     /**
-     * @return array{text: string, face: string, size: float, colour: string, rise: float, link: string, marks: string, ground: bool, footnote: list<Line>|null}
+     * @return Run
      */
     private function marked(Node $node, Setting $setting): array
     {
@@ -116,54 +124,130 @@ final class Paragraphs
     }
 
     /**
-     * @param list<array{text: string, face: string, size: float, colour: string, rise: float, link: string, marks: string, ground: bool, footnote: list<Line>|null}> $runs
+     * @param list<Run> $runs
      *
      * @return list<Line>
      */
     private function broken(array $runs, Setting $setting, float $width): array
     {
         $lines = [];
-        $words = [];
-        $room = $width - $setting->indent;
+        $parts = [];
+        $hasWords = false;
+        $room = $width - $setting->indent + 0.01;
         $x = $setting->firstLine;
-        foreach ($runs as $run) {
-            $isAscii = preg_match('/[\x80-\xFF]/', $run['text']) !== 1;
-            preg_match_all($isAscii ? self::ASCII_PIECES : self::PIECES, $run['text'], $m);
-            foreach ($m[0] as $piece) {
-                $isSpace = $piece[0] <= ' ' || ($piece[0] === "\xC2" && trim($piece) === '');
-                if ($isSpace && str_contains($run['text'], "\n") && str_contains($piece, "\n")) {
-                    for ($n = substr_count($piece, "\n"); $n > 0; --$n) {
-                        $lines[] = $this->line($words, $setting, $width, $lines === [], true);
-                        [$words, $x] = [[], 0.0];
-                    }
-                    continue;
+        [$units, $isRightToLeft] = $this->units->of($runs);
+        $end = function (bool $isLast) use (&$lines, &$parts, &$hasWords, &$x, $setting, $width, $isRightToLeft): void {
+            $lines[] = $this->line($parts, $setting, $width, $lines === [], $isLast, $isRightToLeft);
+            [$parts, $hasWords, $x] = [[], false, 0.0];
+        };
+        foreach ($units as $unit) {
+            $isSpace = $unit[0]['isSpace'];
+            if ($isSpace && str_contains($unit[0]['run']['text'], "\n")) {
+                for ($n = substr_count(implode('', array_column(array_column($unit, 'run'), 'text')), "\n"); $n > 0; --$n) {
+                    $end(true);
                 }
-                $piece = $isSpace ? str_replace("\t", '    ', $piece) : $piece;
-                $wide = $this->faces->width($piece, $run['face'], $run['size']);
-                while (!$isSpace && $x + $wide > $room + 0.01) {
-                    if (array_filter($words, static fn(array $word): bool => !$word[1]) !== []) {
-                        $lines[] = $this->line($words, $setting, $width, $lines === [], false);
-                        [$words, $x] = [[], 0.0];
-                        continue;
-                    }
-                    $head = $this->fitting($piece, $run['face'], $run['size'], $room - $x);
-                    if ($head === $piece) {
-                        break;
-                    }
-                    $words[] = [['text' => $head] + $run, false, $this->faces->width($head, $run['face'], $run['size'])];
-                    $lines[] = $this->line($words, $setting, $width, $lines === [], false);
-                    [$words, $x, $piece] = [[], 0.0, substr($piece, \strlen($head))];
-                    $wide = $this->faces->width($piece, $run['face'], $run['size']);
+                continue;
+            }
+            $wide = self::width($unit);
+            while (!$isSpace && $x + $wide > $room) {
+                $cut = $this->divided($unit, $room - $x, $setting) ?? ($hasWords ? null : $this->cut($unit, $room - $x));
+                if ($cut === null && !$hasWords) {
+                    break;
                 }
-                if (!$isSpace || $words !== []) {
-                    $words[] = [['text' => $piece] + $run, $isSpace, $wide];
-                    $x += $wide;
-                }
+                array_push($parts, ...$cut[0] ?? []);
+                $end(false);
+                $unit = $cut[1] ?? $unit;
+                $wide = self::width($unit);
+            }
+            if (!$isSpace || $parts !== []) {
+                array_push($parts, ...$unit);
+                $hasWords = $hasWords || !$isSpace;
+                $x += $wide;
             }
         }
-        $lines[] = $this->line($words, $setting, $width, $lines === [], true);
+        $end(true);
 
         return $lines;
+    }
+
+    /** @param list<Part> $parts */
+    private static function width(array $parts): float
+    {
+        return \count($parts) === 1 ? $parts[0]['wide'] : array_sum(array_column($parts, 'wide'));
+    }
+
+    /**
+     * A word where its language lets it be divided, as far along as there is room for.
+     *
+     * @param list<Part> $unit
+     *
+     * @return array{list<Part>, list<Part>}|null
+     */
+    private function divided(array $unit, float $room, Setting $setting): ?array
+    {
+        if ($this->hyphens === null || !$setting->divides || $unit[0]['glyphs'] !== null || $room <= 0.0) {
+            return null;
+        }
+        ['run' => $run, 'level' => $level] = $unit[0];
+        foreach (array_reverse($this->hyphens->points($run['text'])) as $at) {
+            $head = $this->units->part($run, mb_substr($run['text'], 0, $at) . '-', false, $level);
+            if ($head['wide'] <= $room) {
+                return [[$head], [$this->units->part($run, mb_substr($run['text'], $at), false, $level), ...\array_slice($unit, 1)]];
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * As many whole signs as fit, at least one.
+     *
+     * @param list<Part> $unit
+     *
+     * @return array{list<Part>, list<Part>}|null null: it cannot be cut
+     */
+    private function cut(array $unit, float $room): ?array
+    {
+        $head = [];
+        foreach ($unit as $i => $part) {
+            if ($part['wide'] <= $room) {
+                $head[] = $part;
+                $room -= $part['wide'];
+                continue;
+            }
+            [$first, $rest] = $this->cutPart($part, $room, $head === []);
+            $head = $first === null ? $head : [...$head, $first];
+            $tail = [...$rest === null ? [] : [$rest], ...\array_slice($unit, $i + 1)];
+
+            return $head === [] || $tail === [] ? null : [$head, $tail];
+        }
+
+        return null;
+    }
+
+    /**
+     * @param Part $part
+     *
+     * @return array{Part|null, Part|null}
+     */
+    private function cutPart(array $part, float $room, bool $mustGoOn): array
+    {
+        ['run' => $run, 'glyphs' => $glyphs, 'level' => $level] = $part;
+        if ($glyphs !== null) {
+            [$head, $tail] = $glyphs->divided($room / $run['size']);
+            if (!$mustGoOn && $head->width() * $run['size'] > $room) {
+                return [null, $part];
+            }
+
+            return [Units::drawn($run, $head, $level), $tail === null ? null : Units::drawn($run, $tail, $level)];
+        }
+        $head = $this->fitting($run['text'], $run['face'], $run['size'], $room);
+        if (!$mustGoOn && $this->faces->width($head, $run['face'], $run['size']) > $room) {
+            return [null, $part];
+        }
+        $tail = substr($run['text'], \strlen($head));
+
+        return [$this->units->part($run, $head, false, $level), $tail === '' ? null : $this->units->part($run, $tail, false, $level)];
     }
 
     /** As many whole signs as fit, at least one. */
@@ -183,34 +267,29 @@ final class Paragraphs
         return $head === '' ? $word : $head;
     }
 
-    /**
-     * @param list<array{array{text: string, face: string, size: float, colour: string, rise: float, link: string, marks: string, ground: bool, footnote: list<Line>|null}, bool, float}> $words run, whether it is space, and width
-     */
-    private function line(array $words, Setting $setting, float $width, bool $isFirst, bool $isLast): Line
+    /** @param list<Part> $parts */
+    private function line(array $parts, Setting $setting, float $width, bool $isFirst, bool $isLast, bool $isRightToLeft): Line
     {
-        while ($words !== [] && $words[\count($words) - 1][1]) {
-            array_pop($words);
+        while ($parts !== [] && $parts[\count($parts) - 1]['isSpace']) {
+            array_pop($parts);
         }
-        $natural = $spaces = 0.0;
-        $gaps = 0;
-        foreach ($words as [, $isSpace, $wide]) {
-            $natural += $wide;
-            $gaps += $isSpace ? 1 : 0;
-        }
+        $natural = self::width($parts);
         $indent = $setting->indent + ($isFirst ? $setting->firstLine : 0.0);
         $rest = $width - $indent - $natural;
-        $x
+        $start
             = $indent
             + match ($setting->align) {
                 'center' => max(0.0, $rest / 2),
                 'right' => max(0.0, $rest),
                 default => 0.0,
             };
-        $stretch = $setting->align === 'justify' && !$isLast && $gaps > 0 && $rest > 0 && $rest < $width * 0.3 ? $rest / $gaps : 0.0;
+        $gaps = $setting->align === 'justify' && !$isLast && $rest > 0 && $rest < $width * 0.3 ? self::gaps($parts) : 0;
         $height = $setting->size * Style::SINGLE * $setting->spacing;
         $ascent = $height - $setting->size * (Style::SINGLE - self::ABOVE - 0.14);
-        $line = new Line($height, $ascent, ground: $setting->ground);
-        foreach ($this->joined($words, $stretch) as [$run, $wide]) {
+        $line = new Line($height, $ascent, ground: $setting->ground, mirror: $isRightToLeft ? $width : null);
+        foreach ($this->joined($parts, $gaps > 0 ? $rest / $gaps : 0.0, $isRightToLeft) as [$part, $at]) {
+            ['run' => $run, 'wide' => $wide, 'glyphs' => $glyphs] = $part;
+            $x = $start + $at;
             if ($run['ground']) {
                 $line->pieces[] = new Piece(
                     Piece::BOX,
@@ -233,8 +312,8 @@ final class Paragraphs
                 $run['colour'],
                 $run['link'],
                 $run['marks'],
+                glyphs: $glyphs,
             );
-            $x += $wide;
             if ($run['footnote'] !== null) {
                 $line->footnotes[] = $run['footnote'];
             }
@@ -244,40 +323,114 @@ final class Paragraphs
     }
 
     /**
-     * Words that follow each other in the same run are set together; where spaces are stretched, each alone.
+     * How many places of a line can be widened: its spaces, and what is between two signs of scripts without any.
      *
-     * @param list<array{array{text: string, face: string, size: float, colour: string, rise: float, link: string, marks: string, ground: bool, footnote: list<Line>|null}, bool, float}> $words
-     *
-     * @return list<array{array{text: string, face: string, size: float, colour: string, rise: float, link: string, marks: string, ground: bool, footnote: list<Line>|null}, float}>
+     * @param list<Part> $parts
      */
-    private function joined(array $words, float $stretch): array
+    private static function gaps(array $parts): int
     {
+        $gaps = 0;
+        foreach ($parts as $i => $part) {
+            $gaps += self::widens($parts, $i) ? 1 : 0;
+        }
+
+        return $gaps;
+    }
+
+    /** @param list<Part> $parts */
+    private static function widens(array $parts, int $i): bool
+    {
+        return $parts[$i]['isSpace']
+            || ($parts[$i]['glyphs'] !== null && isset($parts[$i + 1]['glyphs']) && preg_match(self::SQUARE, $parts[$i]['run']['text']) === 1);
+    }
+
+    /**
+     * The parts of a line, each with its place from where the line begins. What follows in the same run is set together; where
+     * spaces are widened, each alone.
+     *
+     * @param list<Part> $parts
+     *
+     * @return list<array{Part, float}> in the order in which they are read
+     */
+    private function joined(array $parts, float $stretch, bool $isRightToLeft): array
+    {
+        foreach ($parts as $i => $part) {
+            $parts[$i]['room'] = $part['wide'] + ($stretch > 0.0 && self::widens($parts, $i) ? $stretch : 0.0);
+        }
+        $places = self::places($parts, $isRightToLeft);
         $out = [];
         $last = null;
-        foreach ($words as [$run, $isSpace, $wide]) {
-            $wide += $isSpace ? $stretch : 0.0;
-            $isSame
-                = $last !== null
-                && $stretch === 0.0
-                && $last['face'] === $run['face']
-                && $last['size'] === $run['size']
-                && $last['rise'] === $run['rise']
-                && $last['link'] === $run['link']
-                && $last['marks'] === $run['marks']
-                && $last['colour'] === $run['colour']
-                && $last['ground'] === $run['ground']
-                && $last['footnote'] === null
-                && $run['footnote'] === null;
-            if ($isSame) {
+        foreach ($parts as $i => $part) {
+            $part['wide'] = $part['isSpace'] ? $part['room'] : $part['wide'];
+            if ($last !== null && $stretch === 0.0 && self::isLike($last, $part)) {
                 $at = \count($out) - 1;
-                $out[$at][0]['text'] .= $run['text'];
-                $out[$at][1] += $wide;
+                $out[$at][0]['run']['text'] .= $part['run']['text'];
+                $out[$at][0]['wide'] += $part['wide'];
+                $out[$at][0]['glyphs'] = $part['glyphs'] === null ? null : $out[$at][0]['glyphs']?->with($part['glyphs']);
+                $out[$at][1] = min($out[$at][1], $places[$i]);
             } else {
-                $out[] = [$run, $wide];
+                $out[] = [$part, $places[$i]];
             }
-            $last = $run;
+            $last = $part;
         }
 
         return $out;
+    }
+
+    /**
+     * Where each part begins, after the parts of other directions have been turned round (UAX #9, rule L2).
+     *
+     * @param list<array{room: float, level: int}> $parts
+     *
+     * @return array<int, float>
+     */
+    private static function places(array $parts, bool $isRightToLeft): array
+    {
+        $order = array_keys($parts);
+        $levels = array_column($parts, 'level');
+        for ($level = $levels === [] ? 0 : max($levels); $level > 0; --$level) {
+            $turned = [];
+            $run = [];
+            foreach ($order as $i) {
+                if ($levels[$i] >= $level) {
+                    array_unshift($run, $i);
+                } else {
+                    array_push($turned, ...$run, ...[$i]);
+                    $run = [];
+                }
+            }
+            $order = [...$turned, ...$run];
+        }
+        $x = 0.0;
+        $places = [];
+        foreach ($isRightToLeft ? array_reverse($order) : $order as $i) {
+            $places[$i] = $x;
+            $x += $parts[$i]['room'];
+        }
+
+        return $places;
+    }
+
+    /**
+     * Whether two parts that follow each other are drawn as one.
+     *
+     * @param Part $one
+     * @param Part $next
+     */
+    private static function isLike(array $one, array $next): bool
+    {
+        [$a, $b] = [$one['run'], $next['run']];
+
+        return $one['level'] === $next['level']
+            && ($one['glyphs']->font ?? '') === ($next['glyphs']->font ?? '')
+            && $a['face'] === $b['face']
+            && $a['size'] === $b['size']
+            && $a['rise'] === $b['rise']
+            && $a['link'] === $b['link']
+            && $a['marks'] === $b['marks']
+            && $a['colour'] === $b['colour']
+            && $a['ground'] === $b['ground']
+            && $a['footnote'] === null
+            && $b['footnote'] === null;
     }
 }

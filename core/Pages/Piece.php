@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Pages;
 
+use Embrel\Fonts\Glyphs;
+
 /** Something at its place in a line or on a page. Lengths are points. */
 final readonly class Piece
 {
@@ -24,6 +26,7 @@ final readonly class Piece
      * @param string $says   what a picture shows; the whole title, where a heading begins
      * @param int    $level  of the heading that begins here; 0 for none
      * @param int    $tag    what it is, in the structure of its book; Structure::NONE: what its line is, or decoration
+     * @param Glyphs|null $glyphs what draws a text that its face does not hold, or that is read from right to left
      */
     public function __construct(
         public string $kind,
@@ -40,6 +43,7 @@ final readonly class Piece
         public string $says = '',
         public int $level = 0,
         public int $tag = Structure::NONE,
+        public ?Glyphs $glyphs = null,
     ) {}
 
     /** @param int $tag what it is, where it does not know that itself */
@@ -60,6 +64,7 @@ final readonly class Piece
             $this->says,
             $this->level,
             $this->tag === Structure::NONE ? $tag : $this->tag,
+            $this->glyphs,
         );
     }
 
@@ -80,6 +85,7 @@ final readonly class Piece
             $this->marks,
             $this->says,
             tag: $this->tag,
+            glyphs: $this->glyphs,
         );
     }
 }

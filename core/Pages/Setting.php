@@ -18,6 +18,7 @@ final readonly class Setting
      * @param string      $align     left, center, right or justify
      * @param string      $link      where all of it leads; empty for nowhere
      * @param string|null $ground    a colour behind it
+     * @param bool        $divides   whether words may be divided at the ends of lines
      */
     public function __construct(
         public string $family,
@@ -31,6 +32,7 @@ final readonly class Setting
         public string $colour = Style::INK,
         public string $link = '',
         public ?string $ground = null,
+        public bool $divides = false,
     ) {}
 
     public function face(): string

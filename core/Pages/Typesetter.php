@@ -10,6 +10,8 @@ use Embrel\Document\Pictures;
 use Embrel\Document\Role;
 use Embrel\Document\Style;
 use Embrel\Fonts\Typefaces;
+use Embrel\Language\Hyphenation;
+use Embrel\Language\Language;
 
 /** Sets a draft in pages: title, contents and figures with the pages they are on, text, and what runs at head and foot. */
 final class Typesetter
@@ -31,7 +33,8 @@ final class Typesetter
         private readonly Typefaces $faces,
         private readonly ?Pictures $pictures,
     ) {
-        $this->paragraphs = new Paragraphs($faces);
+        $hyphens = $document->style->isHyphenated ? Hyphenation::of(Language::of($document->properties->language)) : null;
+        $this->paragraphs = new Paragraphs($faces, $hyphens);
         $this->structure = new Structure();
         $this->front = $this->structure->add('Sect');
         $this->blocks = new Blocks($document, $this->paragraphs, $faces, $pictures, $this->structure, $this->structure->add('Sect'));
@@ -41,7 +44,7 @@ final class Typesetter
 
     public static function book(Document $document, Typefaces $faces, ?Pictures $pictures): Book
     {
-        return (new self($document, $faces, $pictures))->set();
+        return $faces->shaping->settled(static fn(): Book => (new self($document, $faces, $pictures))->set());
     }
 
     private function set(): Book
@@ -183,6 +186,9 @@ final class Typesetter
             link: "#{$place}",
         );
         $lines = $this->paragraphs->text($text, $setting, $this->width - 34.0);
+        foreach ($lines as $line) {
+            $line->mirror = $line->mirror === null ? null : $this->width;
+        }
         $last = $lines[\count($lines) - 1];
         $number = $page > 0 ? (string) $page : '';
         $wide = $this->faces->width($number, $setting->face(), $setting->size);

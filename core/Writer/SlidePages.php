@@ -41,6 +41,16 @@ final class SlidePages
         $this->look = SlideLook::of($choices->draft->style());
     }
 
+    /** @return array{self, Book} as often as it takes until all scripts are shaped */
+    public static function settled(Plan $plan, Choices $choices, Typefaces $faces, bool $isHandout): array
+    {
+        return $faces->shaping->settled(static function () use ($plan, $choices, $faces, $isHandout): array {
+            $slides = new self($plan, $choices, $faces);
+
+            return [$slides, $isHandout ? $slides->handouts() : $slides->slides()];
+        });
+    }
+
     public function slides(): Book
     {
         $pages = [];
@@ -135,8 +145,8 @@ final class SlidePages
     {
         $pieces = [];
         foreach ($lines as $line) {
-            foreach ($line->pieces as $piece) {
-                $pieces[] = $piece->moved($x, $y, $line->tag);
+            foreach ($line->placed($x, $y) as $piece) {
+                $pieces[] = $piece;
             }
             $y += $line->height;
         }

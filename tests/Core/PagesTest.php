@@ -8,6 +8,7 @@ use Embrel\Document\Style;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Draft\DraftChoices;
+use Embrel\Fonts\Typefaces;
 use Embrel\Pages\Book;
 use Embrel\Pages\Piece;
 use Embrel\Pages\Typesetter;
@@ -16,7 +17,6 @@ use Embrel\Plan\Plan;
 use Embrel\Plan\Properties;
 use Embrel\RichText\NodeType;
 use Embrel\Writer\Format;
-use Embrel\Writer\Pdf\PdfWriter;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
@@ -30,7 +30,7 @@ final class PagesTest extends TestCase
 {
     private static function book(Plan $plan, Choices $choices = new Choices()): Book
     {
-        return Typesetter::book(Draft::of($plan, $choices), PdfWriter::typefaces(), $choices->pictures);
+        return Typesetter::book(Draft::of($plan, $choices), Typefaces::shipped('en'), $choices->pictures);
     }
 
     /** @return list<string> the text of each page */

@@ -21,6 +21,7 @@ use App\Store\WorkFolder;
 use Embrel\Document\Document;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
+use Embrel\Fonts\Typefaces;
 use Embrel\Layout\Map\Sheets;
 use Embrel\Numbering\Numbering;
 use Embrel\Pages\Book;
@@ -33,7 +34,6 @@ use Embrel\Writer\Html\HtmlWriter;
 use Embrel\Writer\LeftOut;
 use Embrel\Writer\Losses;
 use Embrel\Writer\MapDrawing;
-use Embrel\Writer\Pdf\PdfWriter;
 use Embrel\Writer\Slide;
 use Embrel\Writer\SlidePages;
 use Embrel\Writer\Svg\PageSvg;
@@ -134,7 +134,8 @@ final class HandOverController
     private function pages(HandOverRequest $request, Plan $plan, CorePlan $tree, Choices $choices, Format $format): View
     {
         $document = Draft::of($tree, $choices);
-        $book = Typesetter::book($document, PdfWriter::typefaces(), $choices->pictures);
+        $faces = Typefaces::shipped($document->properties->language);
+        $book = Typesetter::book($document, $faces, $choices->pictures);
         $isLong = HandedOver::isLong($tree);
         $said = $request->integer('page') > 0 || $isLong ? [] : $this->text($tree, $choices, $format)[1];
 
@@ -149,8 +150,8 @@ final class HandOverController
     /** Slides, or sheets of them, as they are in the PDF. */
     private function slides(HandOverRequest $request, Plan $plan, CorePlan $tree, Choices $choices, Format $format): View
     {
-        $slides = new SlidePages($tree, $choices, PdfWriter::typefaces());
-        $book = $format->has(Feature::Handout) ? $slides->handouts() : $slides->slides();
+        $faces = Typefaces::shipped($tree->properties->language);
+        [$slides, $book] = SlidePages::settled($tree, $choices, $faces, $format->has(Feature::Handout));
         $count = \count($book->pages);
         $what = $format->has(Feature::Handout) ? ['sheet', 'sheets'] : ['slide', 'slides'];
 

@@ -101,6 +101,7 @@ final class DocxWriter implements Writer
                     . '<w:settings xmlns:w="'
                     . Body::W
                     . '"><w:zoom w:percent="100"/>' . $fonts->setting() . '<w:defaultTabStop w:val="567"/>'
+                    . ($document->style->isHyphenated ? '<w:autoHyphenation/>' : '')
                     . '<w:characterSpacingControl w:val="doNotCompress"/><w:footnotePr><w:footnote w:id="-1"/>'
                     . '<w:footnote w:id="0"/></w:footnotePr>'
                     . '<w:compat><w:compatSetting w:name="compatibilityMode" w:uri="http://schemas.microsoft.com/office/word" w:val="15"/></w:compat></w:settings>',

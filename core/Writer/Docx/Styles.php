@@ -121,6 +121,7 @@ final class Styles
                 "Heading{$level}",
                 '<w:keepNext/><w:keepLines/>'
                     . $list
+                    . ($style->isHyphenated ? '<w:suppressAutoHyphens/>' : '')
                     . '<w:spacing w:before="'
                     . ($level === 1 ? 480 : 280)
                     . "\" w:after=\"120\"{$single}/>"

@@ -11,7 +11,6 @@ use Embrel\Document\Element;
 use Embrel\Document\Role;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
-use Embrel\Fonts\Shipped;
 use Embrel\Fonts\Typefaces;
 use Embrel\Pages\Typesetter;
 use Embrel\Plan\Plan;
@@ -74,7 +73,7 @@ final class EpubWriter implements Writer
      */
     private static function breaks(Document $document, Choices $choices): array
     {
-        $book = Typesetter::book($document, new Typefaces(Shipped::bytes(...)), $choices->pictures);
+        $book = Typesetter::book($document, Typefaces::shipped($document->properties->language), $choices->pictures);
         $breaks = [];
         foreach (Typesetter::begins($document, $book) as $i => $page) {
             $breaks[spl_object_id($document->elements[$i])] = $page;

@@ -20,7 +20,9 @@ final class Sheet
         ];
         $indent = $style->firstLine > 0 ? "p + p { text-indent: {$style->firstLine}mm; }" : '';
         $centre = $style->isTitleCentred ? '.doc-title, .doc-subtitle, .doc-author { text-align: center; }' : '';
-        $justify = $style->isJustified ? 'p { text-align: justify; hyphens: auto; }' : '';
+        $justify = $style->isJustified || $style->isHyphenated
+            ? 'p {' . ($style->isJustified ? ' text-align: justify;' : '') . ' hyphens: auto; }'
+            : '';
         $text = self::family($style->font);
         $head = self::family($style->headingFont);
 

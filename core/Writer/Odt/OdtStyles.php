@@ -104,7 +104,9 @@ final class OdtStyles
                 'Standard',
                 ($style->firstLine > 0 ? "fo:text-indent=\"{$style->firstLine}mm\" " : '')
                     . ($style->isJustified ? 'fo:text-align="justify"' : ''),
-                '',
+                $style->isHyphenated
+                    ? 'fo:hyphenate="true" fo:hyphenation-remain-char-count="2" fo:hyphenation-push-char-count="2"'
+                    : '',
             )
             . self::paragraph(
                 'Heading',

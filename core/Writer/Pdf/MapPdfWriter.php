@@ -6,7 +6,7 @@ namespace Embrel\Writer\Pdf;
 
 use Embrel\Draft\Choices;
 use Embrel\Fonts\Face;
-use Embrel\Fonts\Shipped;
+use Embrel\Fonts\Typefaces;
 use Embrel\Layout\Map\Sheets;
 use Embrel\Plan\Plan;
 use Embrel\Writer\MapDrawing;
@@ -24,9 +24,13 @@ final class MapPdfWriter implements Writer
     {
         $drawing = new MapDrawing($plan, $choices);
         $file = new PdfFile($out);
-        $fonts = new PdfFonts(Shipped::bytes(...));
-        $pen = new PdfPen($fonts, $file);
-        $drawing->with($pen);
+        $faces = Typefaces::shipped($plan->properties->language);
+        $fonts = new PdfFonts($faces);
+        $pen = new PdfPen($fonts, $file, $faces);
+        $faces->shaping->settled(static function () use ($drawing, $pen): void {
+            $pen->begin();
+            $drawing->with($pen);
+        });
         $sheets = Sheets::of($drawing->room(), $choices->map->paper ?? $plan->properties->pageSize, $choices->map->severalSheets);
         [$tree, $map, $resources] = [$file->reserve(), $file->reserve(), $file->reserve()];
         [$left, $top, $width, $height] = array_map(static fn(float $number): string => \sprintf('%.2F', $number), $drawing->room());
@@ -70,7 +74,7 @@ final class MapPdfWriter implements Writer
 
         return $pen->lost === 0
             ? []
-            : ["Signs that the fonts of the map do not hold ({$pen->lost}) stand as question marks. SVG, PNG and paper show them."];
+            : ["Signs that the fonts of the map do not hold ({$pen->lost}) stand as question marks. SVG and paper show them.", ...$faces->shaping->said()];
     }
 
     /** @return list<int> */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Embrel\Writer\Pdf;
 
 use Embrel\Document\Pictures;
-use Embrel\Fonts\Shipped;
 use Embrel\Fonts\Typefaces;
 use Embrel\Pages\Book;
 use Embrel\Pages\Page;
@@ -27,15 +26,10 @@ final class PdfBook
     public int $lost = 0;
 
     /** @param resource $out */
-    public function __construct($out, private readonly ?Pictures $pictures)
+    public function __construct($out, Typefaces $faces, private readonly ?Pictures $pictures)
     {
         $this->file = new PdfFile($out);
-        $this->fonts = new PdfFonts(Shipped::bytes(...));
-    }
-
-    public static function typefaces(): Typefaces
-    {
-        return new Typefaces(Shipped::bytes(...));
+        $this->fonts = new PdfFonts($faces);
     }
 
     /** @param array{title: string, author: string, subject: string, language: string} $about */
@@ -165,8 +159,22 @@ final class PdfBook
     private function text(Piece $piece, float $height): string
     {
         $y = $height - $piece->y;
-        $out = 'BT ' . self::colour($piece->colour) . \sprintf('%.2F %.2F Td ', $piece->x, $y);
-        $font = $run = '';
+        $out = 'BT ' . self::colour($piece->colour) . \sprintf('%.2F %.2F Td ', $piece->x, $y)
+            . ($piece->glyphs === null ? $this->signs($piece) : $this->fonts->shown($piece->glyphs, $piece->size))
+            . "ET\n";
+        foreach (['u' => -0.11, 's' => 0.26] as $mark => $rise) {
+            $out .= str_contains($piece->marks, $mark)
+                ? self::rectangle($piece->x, $y + $rise * $piece->size, $piece->width, max(0.4, $piece->size * 0.05), $piece->colour)
+                : '';
+        }
+
+        return $out;
+    }
+
+    /** A text sign by sign, in runs of one font. */
+    private function signs(Piece $piece): string
+    {
+        $out = $font = $run = '';
         foreach (mb_str_split($piece->text) as $sign) {
             if (preg_match('/\A[\p{Cf}\p{Cc}]\z/u', $sign) === 1) {
                 continue;
@@ -178,14 +186,8 @@ final class PdfBook
             }
             $run .= \sprintf('%04X', $glyph);
         }
-        $out .= ($run === '' ? '' : "<{$run}> Tj ") . "ET\n";
-        foreach (['u' => -0.11, 's' => 0.26] as $mark => $rise) {
-            $out .= str_contains($piece->marks, $mark)
-                ? self::rectangle($piece->x, $y + $rise * $piece->size, $piece->width, max(0.4, $piece->size * 0.05), $piece->colour)
-                : '';
-        }
 
-        return $out;
+        return $out . ($run === '' ? '' : "<{$run}> Tj ");
     }
 
     /** @return array{string, int} */

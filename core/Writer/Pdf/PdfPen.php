@@ -6,7 +6,11 @@ namespace Embrel\Writer\Pdf;
 
 use Embrel\Fonts\Face;
 use Embrel\Fonts\Ruler;
+use Embrel\Fonts\Typefaces;
 use Embrel\Fonts\Widths;
+use Embrel\Pages\Paragraphs;
+use Embrel\Pages\Piece;
+use Embrel\Pages\Setting;
 use Embrel\Writer\Arc;
 use Embrel\Writer\Path;
 use Embrel\Writer\Pen;
@@ -24,9 +28,15 @@ final class PdfPen implements Pen
     public array $images = [];
     private readonly Ruler $ruler;
 
-    public function __construct(private readonly PdfFonts $fonts, private readonly PdfFile $file)
+    public function __construct(private readonly PdfFonts $fonts, private readonly PdfFile $file, private readonly Typefaces $faces)
     {
         $this->ruler = new Ruler();
+    }
+
+    /** On an empty sheet. */
+    public function begin(): void
+    {
+        [$this->content, $this->lost] = ['', 0];
     }
 
     private static function n(float ...$numbers): string
@@ -181,7 +191,23 @@ final class PdfPen implements Pen
         bool $isItalic = false,
     ): void {
         $width = $this->ruler->width($text, $face, $size);
-        $this->set($text, $x - ($isCentred ? $width / 2 : ($isRightToLeft ? $width : 0.0)), $y, $face, $size, $colour, false, $isItalic);
+        $x -= $isCentred ? $width / 2 : ($isRightToLeft ? $width : 0.0);
+        if ($this->faces->holds($text, $face->value)) {
+            $this->set($text, $x, $y, $face, $size, $colour, false, $isItalic);
+
+            return;
+        }
+        // As wide as the drawing has made room for.
+        $line = (new Paragraphs($this->faces))->text($text, new Setting($face->value, $size), INF)[0];
+        $wide = array_sum(array_map(static fn(Piece $piece): float => $piece->width, $line->pieces));
+        $x += $isCentred ? ($width - $wide) / 2 : ($isRightToLeft ? $width - $wide : 0.0);
+        $line->mirror = $line->mirror === null ? null : $wide;
+        foreach ($line->placed($x, $y) as $piece) {
+            $piece->glyphs === null
+                ? $this->set($piece->text, $piece->x, $y, $face, $size, $colour, false, $isItalic)
+                : $this->content .= 'BT ' . $this->colour($colour, 'rg') . self::n(1.0, 0.0, 0.0, -1.0, $piece->x, $y) . ' Tm '
+                    . $this->fonts->shown($piece->glyphs, $size) . "ET\n";
+        }
     }
 
     public function number(string $number, float $x, float $y, float $size, string $colour, bool $isCentred = false): void

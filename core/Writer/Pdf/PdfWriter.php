@@ -20,24 +20,20 @@ final class PdfWriter implements Writer
     public function write(Plan $plan, Choices $choices, $out, string $work): array
     {
         $document = Draft::of($plan, $choices);
-        $pdf = new PdfBook($out, $choices->pictures);
-        $pdf->write(Typesetter::book($document, self::typefaces(), $choices->pictures), [
+        $faces = Typefaces::shipped($document->properties->language);
+        $pdf = new PdfBook($out, $faces, $choices->pictures);
+        $pdf->write(Typesetter::book($document, $faces, $choices->pictures), [
             'title' => $document->title,
             'author' => $document->properties->author,
             'subject' => $document->properties->subject,
             'language' => $document->properties->language,
         ]);
 
-        return self::said($document, $choices, $pdf->lost);
-    }
-
-    public static function typefaces(): Typefaces
-    {
-        return PdfBook::typefaces();
+        return self::said($document, $choices, $pdf->lost, $faces);
     }
 
     /** @return list<string> */
-    private static function said(Document $document, Choices $choices, int $lost): array
+    private static function said(Document $document, Choices $choices, int $lost, Typefaces $faces): array
     {
         $losses = new Losses();
         foreach ($document->elements as $element) {
@@ -55,6 +51,7 @@ final class PdfWriter implements Writer
             : [
                 ...$said,
                 "Signs that the fonts of the pages do not hold ({$lost}) stand as question marks. docx, odt and HTML show them.",
+                ...$faces->shaping->said(),
             ];
     }
 }

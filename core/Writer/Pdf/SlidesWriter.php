@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Writer\Pdf;
 
 use Embrel\Draft\Choices;
+use Embrel\Fonts\Typefaces;
 use Embrel\Plan\Plan;
 use Embrel\Writer\Slide;
 use Embrel\Writer\SlidePages;
@@ -17,9 +18,10 @@ final readonly class SlidesWriter implements Writer
 
     public function write(Plan $plan, Choices $choices, $out, string $work): array
     {
-        $slides = new SlidePages($plan, $choices, PdfBook::typefaces());
-        $pdf = new PdfBook($out, $choices->pictures);
-        $pdf->write($this->isHandout ? $slides->handouts() : $slides->slides(), [
+        $faces = Typefaces::shipped($plan->properties->language);
+        [$slides, $book] = SlidePages::settled($plan, $choices, $faces, $this->isHandout);
+        $pdf = new PdfBook($out, $faces, $choices->pictures);
+        $pdf->write($book, [
             'title' => $plan->title(),
             'author' => $plan->properties->author,
             'subject' => $plan->properties->subject,
@@ -29,6 +31,10 @@ final readonly class SlidesWriter implements Writer
 
         return $pdf->lost === 0
             ? $said
-            : [...$said, "Signs that the fonts of the pages do not hold ({$pdf->lost}) stand as question marks. pptx and odp show them."];
+            : [
+                ...$said,
+                "Signs that the fonts of the pages do not hold ({$pdf->lost}) stand as question marks. pptx and odp show them.",
+                ...$faces->shaping->said(),
+            ];
     }
 }

@@ -66,6 +66,7 @@ export const styleDialog = component({
             logo: given.logo,
             is_dyed: given.is_dyed,
             is_justified: given.is_justified,
+            is_hyphenated: given.is_hyphenated,
         };
     },
     async saveStyle() {

@@ -196,6 +196,7 @@
                 x-model="set.title_fields"> {{ $name }}</label>@endforeach</span></fieldset>
             <label class="choice"><span>Each main section begins a page</span><input type="checkbox" x-model="set.breaks"></label>
             <label class="choice"><span>Lines of equal length</span><input type="checkbox" x-model="set.is_justified"></label>
+            <label class="choice"><span>Words divided at the ends of lines</span><input type="checkbox" x-model="set.is_hyphenated"></label>
             <label class="choice"><span>Headings in the colours of their sections</span><input type="checkbox"
                 x-model="set.is_dyed"></label>
             <div class="dialog-foot"><button class="plain danger" type="button" x-show="isOwnStyle"

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Fonts;
+
+/** What draws a text: glyphs of one font from left to right, where each stands, and of which part of the text it is. */
+final readonly class Glyphs
+{
+    /**
+     * Of each glyph: its number, the byte of the text where its cluster begins, and in sizes of the type how far it takes the
+     * pen on, how far it stands to the right of it, and how far above.
+     *
+     * @param string                                     $font its name among the installed ones
+     * @param string                                     $text in the order in which it is read
+     * @param list<array{int, int, float, float, float}> $glyphs
+     */
+    public function __construct(public string $font, public string $text, public array $glyphs, public bool $isRightToLeft = false) {}
+
+    /** @return float in sizes of the type */
+    public function width(): float
+    {
+        return array_sum(array_column($this->glyphs, 2));
+    }
+
+    /** @return int how many signs the font has nothing for */
+    public function lost(): int
+    {
+        return \count(array_filter($this->glyphs, static fn(array $glyph): bool => $glyph[0] === 0));
+    }
+
+    /**
+     * As many clusters as have room, one at least, and the rest: each is drawn as it was, as letters that are joined stay so.
+     *
+     * @param float $room in sizes of the type
+     *
+     * @return array{self, self|null}
+     */
+    public function divided(float $room): array
+    {
+        $wide = [];
+        foreach ($this->glyphs as [, $byte, $advance]) {
+            $wide[$byte] = ($wide[$byte] ?? 0.0) + $advance;
+        }
+        ksort($wide);
+        $taken = 0.0;
+        foreach ($wide as $byte => $advance) {
+            if ($byte > 0 && $taken + $advance > $room) {
+                return [$this->part(0, $byte), $this->part($byte, \strlen($this->text))];
+            }
+            $taken += $advance;
+        }
+
+        return [$this, null];
+    }
+
+    private function part(int $from, int $to): self
+    {
+        $glyphs = [];
+        foreach ($this->glyphs as $glyph) {
+            if ($glyph[1] >= $from && $glyph[1] < $to) {
+                $glyph[1] -= $from;
+                $glyphs[] = $glyph;
+            }
+        }
+
+        return new self($this->font, substr($this->text, $from, $to - $from), $glyphs, $this->isRightToLeft);
+    }
+
+    /** With what is read after it. */
+    public function with(self $next): self
+    {
+        $at = \strlen($this->text);
+        $moved = array_map(static fn(array $glyph): array => [$glyph[0], $glyph[1] + $at, $glyph[2], $glyph[3], $glyph[4]], $next->glyphs);
+        $glyphs = $this->isRightToLeft ? [...$moved, ...$this->glyphs] : [...$this->glyphs, ...$moved];
+
+        return new self($this->font, $this->text . $next->text, $glyphs, $this->isRightToLeft);
+    }
+}
