@@ -79,6 +79,20 @@ printf(
     peak($folder, "{$embrel} convert {$folder}/in.opml {$folder}/m.pdf"),
 );
 
+// The same words with a letter that the shipped fonts do not hold in each: every word is shaped by HarfBuzz.
+file_put_contents("{$folder}/shaped.opml", opml(1000, 100, array_map(static fn(string $word): string => "{$word}ế", $words)));
+$t = medians([
+    'plain' => "php {$embrel} convert {$folder}/in.opml {$folder}/again.pdf",
+    'shaped' => "php {$embrel} convert {$folder}/shaped.opml {$folder}/shaped.pdf",
+], ROUNDS);
+printf(
+    "convert 100,000 Latin words to pdf, each shaped: %.2f times without (%.0f ms against %.0f ms), %.0f MB\n",
+    $t['shaped'] / $t['plain'],
+    $t['shaped'],
+    $t['plain'],
+    peak($folder, "{$embrel} convert {$folder}/shaped.opml {$folder}/m.pdf"),
+);
+
 // Documents in. The floor unzips everything and walks the XML of the text.
 file_put_contents(
     "{$folder}/walk.php",

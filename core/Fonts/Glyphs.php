@@ -7,6 +7,9 @@ namespace Embrel\Fonts;
 /** What draws a text: glyphs of one font from left to right, where each stands, and of which part of the text it is. */
 final readonly class Glyphs
 {
+    /** In sizes of the type. */
+    public float $width;
+
     /**
      * Of each glyph: its number, the byte of the text where its cluster begins, and in sizes of the type how far it takes the
      * pen on, how far it stands to the right of it, and how far above.
@@ -14,19 +17,16 @@ final readonly class Glyphs
      * @param string                                     $font its name among the installed ones
      * @param string                                     $text in the order in which it is read
      * @param list<array{int, int, float, float, float}> $glyphs
+     * @param int                                        $id   by which the shaping that it is of knows it
      */
-    public function __construct(public string $font, public string $text, public array $glyphs, public bool $isRightToLeft = false) {}
-
-    /** @return float in sizes of the type */
-    public function width(): float
-    {
-        return array_sum(array_column($this->glyphs, 2));
-    }
-
-    /** @return int how many signs the font has nothing for */
-    public function lost(): int
-    {
-        return \count(array_filter($this->glyphs, static fn(array $glyph): bool => $glyph[0] === 0));
+    public function __construct(
+        public string $font,
+        public string $text,
+        public array $glyphs,
+        public bool $isRightToLeft = false,
+        public int $id = 0,
+    ) {
+        $this->width = array_sum(array_column($glyphs, 2));
     }
 
     /**
@@ -65,15 +65,5 @@ final readonly class Glyphs
         }
 
         return new self($this->font, substr($this->text, $from, $to - $from), $glyphs, $this->isRightToLeft);
-    }
-
-    /** With what is read after it. */
-    public function with(self $next): self
-    {
-        $at = \strlen($this->text);
-        $moved = array_map(static fn(array $glyph): array => [$glyph[0], $glyph[1] + $at, $glyph[2], $glyph[3], $glyph[4]], $next->glyphs);
-        $glyphs = $this->isRightToLeft ? [...$moved, ...$this->glyphs] : [...$this->glyphs, ...$moved];
-
-        return new self($this->font, $this->text . $next->text, $glyphs, $this->isRightToLeft);
     }
 }

@@ -14,6 +14,8 @@ final class Shaping
     private array $wanted = [];
     /** @var array<string, list<Glyphs|string>> face, direction and text → its parts as they are read; a string for what nothing draws */
     private array $shaped = [];
+    /** @var list<Glyphs> */
+    private array $kept = [];
     /** @var array<string, true> */
     private array $unordered = [];
     /** @var array<string, list<int>> paragraph → its level, then those of its signs */
@@ -46,6 +48,17 @@ final class Shaping
         $this->wanted[$key] = ['face' => $face, 'text' => $text, 'isRightToLeft' => $isRightToLeft];
 
         return null;
+    }
+
+    /** Glyphs that pages can name by a number: these may stand on many, and a page is kept small. */
+    public function kept(Glyphs $glyphs): Glyphs
+    {
+        return $this->kept[] = new Glyphs($glyphs->font, $glyphs->text, $glyphs->glyphs, $glyphs->isRightToLeft, \count($this->kept));
+    }
+
+    public function of(int $id): Glyphs
+    {
+        return $this->kept[$id] ?? throw new \OutOfBoundsException("Nothing was shaped as {$id}.");
     }
 
     /** @return list<int>|null the level of a paragraph, then that of each of its signs; null: not yet, or nothing orders it */
@@ -104,7 +117,7 @@ final class Shaping
             }
         }
         foreach ($runs === [] ? [] : $shaper->shape($runs, $this->language) as $i => $glyphs) {
-            $parts[$of[$i][0]][$of[$i][1]] = $glyphs;
+            $parts[$of[$i][0]][$of[$i][1]] = $this->kept($glyphs);
         }
         foreach ($parts as $key => $these) {
             $this->shaped[$key] = array_values($these);

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Embrel\Pages;
 
-use Embrel\Fonts\Glyphs;
-
 /**
  * One page: what stands on it, measured from its upper left corner, in points. A page that is full is kept
  * packed: a book has thousands.
@@ -41,8 +39,7 @@ final class Page
     /** @return list<Piece> */
     private function unpacked(): array
     {
-        $allowed = ['allowed_classes' => [Piece::class, Glyphs::class]];
-        $pieces = $this->packed === '' ? [] : unserialize((string) gzinflate($this->packed), $allowed);
+        $pieces = $this->packed === '' ? [] : unserialize((string) gzinflate($this->packed), ['allowed_classes' => [Piece::class]]);
 
         return array_values(array_filter(\is_array($pieces) ? $pieces : [], static fn(mixed $piece): bool => $piece instanceof Piece));
     }

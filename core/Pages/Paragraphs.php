@@ -235,11 +235,16 @@ final class Paragraphs
         ['run' => $run, 'glyphs' => $glyphs, 'level' => $level] = $part;
         if ($glyphs !== null) {
             [$head, $tail] = $glyphs->divided($room / $run['size']);
-            if (!$mustGoOn && $head->width() * $run['size'] > $room) {
+            if (!$mustGoOn && $head->width * $run['size'] > $room) {
                 return [null, $part];
             }
 
-            return [Units::drawn($run, $head, $level), $tail === null ? null : Units::drawn($run, $tail, $level)];
+            $shaping = $this->faces->shaping;
+
+            return [
+                Units::drawn($run, $shaping->kept($head), $level),
+                $tail === null ? null : Units::drawn($run, $shaping->kept($tail), $level),
+            ];
         }
         $head = $this->fitting($run['text'], $run['face'], $run['size'], $room);
         if (!$mustGoOn && $this->faces->width($head, $run['face'], $run['size']) > $room) {
@@ -288,7 +293,7 @@ final class Paragraphs
         $ascent = $height - $setting->size * (Style::SINGLE - self::ABOVE - 0.14);
         $line = new Line($height, $ascent, ground: $setting->ground, mirror: $isRightToLeft ? $width : null);
         foreach ($this->joined($parts, $gaps > 0 ? $rest / $gaps : 0.0, $isRightToLeft) as [$part, $at]) {
-            ['run' => $run, 'wide' => $wide, 'glyphs' => $glyphs] = $part;
+            ['run' => $run, 'wide' => $wide] = $part;
             $x = $start + $at;
             if ($run['ground']) {
                 $line->pieces[] = new Piece(
@@ -312,7 +317,8 @@ final class Paragraphs
                 $run['colour'],
                 $run['link'],
                 $run['marks'],
-                glyphs: $glyphs,
+                glyphs: $part['ids'],
+                isRightToLeft: $part['level'] % 2 === 1,
             );
             if ($run['footnote'] !== null) {
                 $line->footnotes[] = $run['footnote'];
@@ -350,7 +356,7 @@ final class Paragraphs
      *
      * @param list<Part> $parts
      *
-     * @return list<array{Part, float}> in the order in which they are read
+     * @return list<array{array{run: Run, wide: float, level: int, ids: list<int|string>}, float}> in the order in which they are read
      */
     private function joined(array $parts, float $stretch, bool $isRightToLeft): array
     {
@@ -358,18 +364,21 @@ final class Paragraphs
             $parts[$i]['room'] = $part['wide'] + ($stretch > 0.0 && self::widens($parts, $i) ? $stretch : 0.0);
         }
         $places = self::places($parts, $isRightToLeft);
+        $isShaped = array_filter(array_column($parts, 'glyphs')) !== [];
         $out = [];
         $last = null;
         foreach ($parts as $i => $part) {
             $part['wide'] = $part['isSpace'] ? $part['room'] : $part['wide'];
+            $drawn = !$isShaped ? [] : [$part['glyphs']->id ?? $part['run']['text']];
             if ($last !== null && $stretch === 0.0 && self::isLike($last, $part)) {
                 $at = \count($out) - 1;
                 $out[$at][0]['run']['text'] .= $part['run']['text'];
                 $out[$at][0]['wide'] += $part['wide'];
-                $out[$at][0]['glyphs'] = $part['glyphs'] === null ? null : $out[$at][0]['glyphs']?->with($part['glyphs']);
+                $ids = $part['level'] % 2 === 1 ? [...$drawn, ...$out[$at][0]['ids']] : [...$out[$at][0]['ids'], ...$drawn];
+                $out[$at][0]['ids'] = $ids;
                 $out[$at][1] = min($out[$at][1], $places[$i]);
             } else {
-                $out[] = [$part, $places[$i]];
+                $out[] = [$part + ['ids' => $drawn], $places[$i]];
             }
             $last = $part;
         }
@@ -422,7 +431,6 @@ final class Paragraphs
         [$a, $b] = [$one['run'], $next['run']];
 
         return $one['level'] === $next['level']
-            && ($one['glyphs']->font ?? '') === ($next['glyphs']->font ?? '')
             && $a['face'] === $b['face']
             && $a['size'] === $b['size']
             && $a['rise'] === $b['rise']

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Embrel\Pages;
 
-use Embrel\Fonts\Glyphs;
-
 /** Something at its place in a line or on a page. Lengths are points. */
 final readonly class Piece
 {
@@ -26,7 +24,8 @@ final readonly class Piece
      * @param string $says   what a picture shows; the whole title, where a heading begins
      * @param int    $level  of the heading that begins here; 0 for none
      * @param int    $tag    what it is, in the structure of its book; Structure::NONE: what its line is, or decoration
-     * @param Glyphs|null $glyphs what draws a text that its face does not hold, or that is read from right to left
+     * @param list<int|string> $glyphs what draws it from left to right, where some of it was shaped: the number of that, or a
+     *                       text that its face draws; empty: its face draws all of it
      */
     public function __construct(
         public string $kind,
@@ -43,7 +42,9 @@ final readonly class Piece
         public string $says = '',
         public int $level = 0,
         public int $tag = Structure::NONE,
-        public ?Glyphs $glyphs = null,
+        /** @var list<int|string> */
+        public array $glyphs = [],
+        public bool $isRightToLeft = false,
     ) {}
 
     /** @param int $tag what it is, where it does not know that itself */
@@ -65,6 +66,7 @@ final readonly class Piece
             $this->level,
             $this->tag === Structure::NONE ? $tag : $this->tag,
             $this->glyphs,
+            $this->isRightToLeft,
         );
     }
 
@@ -86,6 +88,7 @@ final readonly class Piece
             $this->says,
             tag: $this->tag,
             glyphs: $this->glyphs,
+            isRightToLeft: $this->isRightToLeft,
         );
     }
 }

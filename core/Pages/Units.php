@@ -165,7 +165,7 @@ final class Units
      */
     public static function drawn(array $run, Glyphs $glyphs, int $level): array
     {
-        $wide = $glyphs->width() * $run['size'];
+        $wide = $glyphs->width * $run['size'];
 
         return ['run' => ['text' => $glyphs->text] + $run, 'isSpace' => false, 'wide' => $wide, 'glyphs' => $glyphs, 'level' => $level];
     }

@@ -160,7 +160,11 @@ final class PdfBook
     {
         $y = $height - $piece->y;
         $out = 'BT ' . self::colour($piece->colour) . \sprintf('%.2F %.2F Td ', $piece->x, $y)
-            . ($piece->glyphs === null ? $this->signs($piece) : $this->fonts->shown($piece->glyphs, $piece->size))
+            . $this->fonts->shown(
+                $piece->glyphs === [] ? [$piece->text] : $piece->glyphs,
+                $piece->size,
+                fn(string $text): string => $this->signs($text, $piece->face, $piece->size),
+            )
             . "ET\n";
         foreach (['u' => -0.11, 's' => 0.26] as $mark => $rise) {
             $out .= str_contains($piece->marks, $mark)
@@ -172,16 +176,16 @@ final class PdfBook
     }
 
     /** A text sign by sign, in runs of one font. */
-    private function signs(Piece $piece): string
+    private function signs(string $text, string $face, float $size): string
     {
         $out = $font = $run = '';
-        foreach (mb_str_split($piece->text) as $sign) {
+        foreach (mb_str_split($text) as $sign) {
             if (preg_match('/\A[\p{Cf}\p{Cc}]\z/u', $sign) === 1) {
                 continue;
             }
-            [$name, $glyph] = $this->fonts->glyph($piece->face, $sign) ?? $this->missing($piece->face);
+            [$name, $glyph] = $this->fonts->glyph($face, $sign) ?? $this->missing($face);
             if ($name !== $font) {
-                $out .= ($run === '' ? '' : "<{$run}> Tj ") . "/{$name} " . \sprintf('%.2F', $piece->size) . ' Tf ';
+                $out .= ($run === '' ? '' : "<{$run}> Tj ") . "/{$name} " . \sprintf('%.2F', $size) . ' Tf ';
                 [$font, $run] = [$name, ''];
             }
             $run .= \sprintf('%04X', $glyph);

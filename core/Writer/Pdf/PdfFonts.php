@@ -21,6 +21,8 @@ final class PdfFonts
     private array $fonts = [];
     /** @var array<string, array<int, string>> installed font → glyph → the text that it was first met in */
     private array $shaped = [];
+    /** @var array<string, string> what was shaped, and the size → what shows it */
+    private array $operators = [];
     /** @var array<string, array<string, array{string, int}>> face → sign → font and glyph */
     private array $known = [];
     /** @var array<string, array<int, int>> font → glyph → the sign it draws */
@@ -64,13 +66,31 @@ final class PdfFonts
         return $this->font($font)?->width($glyph) ?? 0.0;
     }
 
-    /** The operators that show glyphs, each at its place; where these do not tell what is written, it is said beside them. */
-    public function shown(Glyphs $glyphs, float $size): string
+    /**
+     * The operators that show a text, some of which was shaped.
+     *
+     * @param list<int|string>          $parts from left to right, as a piece has them
+     * @param \Closure(string): string $plain what shows a text that was not shaped
+     */
+    public function shown(array $parts, float $size, \Closure $plain): string
+    {
+        $out = '';
+        foreach ($parts as $part) {
+            $out .= \is_string($part)
+                ? $plain($part)
+                : $this->operators["{$part} {$size}"] ??= $this->operators($this->faces->shaping->of($part), $size);
+        }
+
+        return $out;
+    }
+
+    /** Each glyph at its place. Where glyphs do not tell what is written, it is said beside them. */
+    private function operators(Glyphs $glyphs, float $size): string
     {
         $font = $this->faces->shaping->fonts->font($glyphs->font) ?? throw new \RuntimeException('A font has gone.');
-        $name = self::named($glyphs->font);
         $said = $this->said($glyphs);
-        $out = $run = '';
+        $out = '/' . self::named($glyphs->font) . \sprintf(' %.2F Tf ', $size);
+        $run = '';
         $rise = $shift = 0.0;
         foreach ($glyphs->glyphs as [$glyph, , $advance, $right, $above]) {
             if ($above !== $rise) {
@@ -78,12 +98,17 @@ final class PdfFonts
                 [$rise, $run] = [$above, ''];
             }
             $shift += $right * 1000;
-            $run .= (abs($shift) < 0.5 ? '' : ' ' . round(-$shift) . ' ') . \sprintf('<%04X>', $glyph);
+            $run .= self::moved($shift) . \sprintf('<%04X>', $glyph);
             $shift = ($advance - $right) * 1000 - $font->width($glyph);
         }
-        $out = "/{$name} " . \sprintf('%.2F', $size) . " Tf {$out}[{$run}] TJ " . ($rise === 0.0 ? '' : '0 Ts ');
+        $out .= "[{$run}" . self::moved($shift) . '] TJ ' . ($rise === 0.0 ? '' : '0 Ts ');
 
         return $said === $glyphs->text ? $out : '/Span << /ActualText ' . PdfFile::text($glyphs->text) . " >> BDC {$out}EMC ";
+    }
+
+    private static function moved(float $thousandths): string
+    {
+        return abs($thousandths) < 0.5 ? '' : ' ' . round(-$thousandths) . ' ';
     }
 
     /** What glyphs say by themselves, each of which says the same wherever it stands; null: not what is meant. */

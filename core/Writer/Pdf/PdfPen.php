@@ -203,10 +203,12 @@ final class PdfPen implements Pen
         $x += $isCentred ? ($width - $wide) / 2 : ($isRightToLeft ? $width - $wide : 0.0);
         $line->mirror = $line->mirror === null ? null : $wide;
         foreach ($line->placed($x, $y) as $piece) {
-            $piece->glyphs === null
-                ? $this->set($piece->text, $piece->x, $y, $face, $size, $colour, false, $isItalic)
-                : $this->content .= 'BT ' . $this->colour($colour, 'rg') . self::n(1.0, 0.0, 0.0, -1.0, $piece->x, $y) . ' Tm '
-                    . $this->fonts->shown($piece->glyphs, $size) . "ET\n";
+            $this->content .= 'BT ' . $this->colour($colour, 'rg') . self::n(1.0, 0.0, 0.0, -1.0, $piece->x, $y) . ' Tm '
+                . $this->fonts->shown(
+                    $piece->glyphs === [] ? [$piece->text] : $piece->glyphs,
+                    $size,
+                    fn(string $plain): string => $this->signs($plain, $face, $size),
+                ) . "ET\n";
         }
     }
 
@@ -224,12 +226,16 @@ final class PdfPen implements Pen
         );
     }
 
-    /** Sign by sign, in runs of one font; digits of numbers all as wide as each other. */
     private function set(string $text, float $x, float $y, Face $face, float $size, string $colour, bool $isTabular, bool $isItalic): void
     {
-        $out = 'BT ' . $this->colour($colour, 'rg') . self::n(1.0, 0.0, $isItalic ? -0.2 : 0.0, -1.0, $x, $y) . ' Tm ';
-        $font = '';
-        $run = '';
+        $this->content .= 'BT ' . $this->colour($colour, 'rg') . self::n(1.0, 0.0, $isItalic ? -0.2 : 0.0, -1.0, $x, $y) . ' Tm '
+            . $this->signs($text, $face, $size, $isTabular) . "ET\n";
+    }
+
+    /** Sign by sign, in runs of one font; digits of numbers all as wide as each other. */
+    private function signs(string $text, Face $face, float $size, bool $isTabular = false): string
+    {
+        $out = $font = $run = '';
         foreach (mb_str_split($text) as $sign) {
             $glyph = $this->fonts->glyph($face->value, $sign) ?? $this->missing($face);
             if ($glyph[0] !== $font) {
@@ -243,7 +249,8 @@ final class PdfPen implements Pen
                 . \sprintf('<%04X>', $glyph[1])
                 . ($aside === 0.0 ? '' : ' ' . self::n(-$aside) . ' ');
         }
-        $this->content .= $out . ($run === '' ? '' : "[{$run}] TJ ") . "ET\n";
+
+        return $out . ($run === '' ? '' : "[{$run}] TJ ");
     }
 
     /** @return array{string, int} */
