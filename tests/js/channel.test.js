@@ -5,13 +5,14 @@ import { browser } from './browser.js';
 const server = browser();
 server.answer = async () => ({ status: 200, body: { revision: 7 } });
 const { Channel } = await import('../../resources/js/sync/channel.js');
+const { lose } = await import('../../resources/js/sync/shown.js');
 
 /** A page whose queue the test fills and empties, and what it asked for. */
 function opened(base = 5) {
     const asked = server.requests;
     asked.length = 0;
     const taken = [];
-    const queue = { base, heard: 0, shown: new Set(), isEmpty: true, flush: async () => {}, tell() {} };
+    const queue = { base, heard: 0, isLost: false, shown: new Set(), isEmpty: true, flush: async () => {}, tell() {} };
     const session = {
         data: { user: 1, pulse: '/pulse?', stream: '' },
         address: '/plans/P',
@@ -51,4 +52,22 @@ test('what the answer to one’s own changes tells is not asked for again', asyn
     queue.base = 6;
     await channel.catchUp();
     assert.deepEqual(asked, []);
+});
+
+test('what was asked for before a change was refused does not stand for the whole that is asked for then', async () => {
+    const { channel, queue, asked, taken } = opened();
+    let first;
+    server.answer = () => new Promise((resolve) => (first = () => resolve({ status: 200, body: { revision: 7 } })));
+    const before = channel.ask();
+    lose(queue);
+    first();
+    await before;
+    assert.deepEqual(taken, []);
+    // Nor does what another tells meanwhile.
+    server.answer = async () => ({ status: 200, body: { revision: 7, whole: true } });
+    channel.take({ revision: 8 });
+    await channel.catchUp();
+    assert.match(asked.at(-1).address, /changes\?since=0$/);
+    assert.deepEqual(taken, [7]);
+    assert.equal(queue.base, 7);
 });

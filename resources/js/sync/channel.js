@@ -1,7 +1,7 @@
 import { newId } from '../lib/ids.js';
 import { send } from '../lib/http.js';
 import { Stream } from './stream.js';
-import { hear, isBehind, knownFrom, settle } from './shown.js';
+import { hear, isBehind, knownFrom, settle, suits } from './shown.js';
 
 const POLL_IN_VIEW = 3000;
 const POLL_HIDDEN = 30000;
@@ -91,7 +91,7 @@ export class Channel {
     /** @param {any} answer */
     take(answer) {
         const { queue } = this.session;
-        if (answer?.revision > knownFrom(queue) && queue.isEmpty) {
+        if (answer?.revision > knownFrom(queue) && queue.isEmpty && suits(queue, answer)) {
             settle(queue, answer.revision);
             this.session.take(answer, true);
             // Where one's own undo is told again, it is one's own doing in another window.

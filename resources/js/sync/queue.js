@@ -40,6 +40,7 @@ export class Queue {
         this.base = revision;
         /** The furthest that the plan is told to stand, and what the page may show elsewhere than it was told (shown.js). */
         this.heard = 0;
+        this.isLost = false;
         this.shown = /** @type {Set<string>} */ (new Set());
         this.beside = beside;
         this.onAnswer = onAnswer;
@@ -241,8 +242,7 @@ export class Queue {
 
     /** Takes over what tabs that are no longer open have left behind. */
     async adopt() {
-        const left = await leftBehind(this.prefix, this.tab);
-        this.adopted = left;
+        const left = (this.adopted = await leftBehind(this.prefix, this.tab));
         if (left.length) {
             this.memory = new Map([...left.map((change) => /** @type {[string, Change]} */ ([change.id, change])), ...this.memory]);
         }

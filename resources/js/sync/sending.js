@@ -1,5 +1,5 @@
 import { Refusal, send } from '../lib/http.js';
-import { passOver, settle, toldOf } from './shown.js';
+import { passOver, settle, suits, toldOf } from './shown.js';
 
 export const RETRY_AFTER = 3000;
 const GIVE_UP_AFTER = 3;
@@ -19,8 +19,10 @@ export async function sendBatch(queue, batch) {
         // A change that was made while this was under way is not in the answer: the next one tells all.
         if (queue.isEmpty) {
             queue.alone = false;
-            settle(queue, answer.revision);
-            queue.onAnswer(answer, batch);
+            if (suits(queue, answer)) {
+                settle(queue, answer.revision);
+                queue.onAnswer(answer, batch);
+            }
             queue.tell('saved');
         } else {
             passOver(queue, batch);

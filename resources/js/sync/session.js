@@ -5,7 +5,7 @@ import { Channel } from './channel.js';
 import { Queue } from './queue.js';
 import { noteOf, startFromShelf } from './from-shelf.js';
 import { Shelf } from './shelf.js';
-import { hear, knownFrom, settle } from './shown.js';
+import { hear, knownFrom, lose, settle, suits } from './shown.js';
 import { stepBack } from './step-back.js';
 import { upload } from './upload.js';
 
@@ -147,7 +147,7 @@ export class Session {
         this.tree.isAstray = false;
         this.tree.take(answer);
         if (this.tree.isAstray) {
-            this.queue.base = 0;
+            lose(this.queue);
             this.channel.ask();
             return;
         }
@@ -161,7 +161,7 @@ export class Session {
             change: batch.find((change) => change.id === one.id),
         }));
         this.on.refused(lost.filter((one) => one.change));
-        this.queue.base = 0;
+        lose(this.queue);
         await this.channel.ask();
     }
 
@@ -196,7 +196,7 @@ export class Session {
         }
         hear(this.queue, answer.revision);
         // While changes are on their way it would show the plan without them; what they are answered tells it, or it is asked for then.
-        if (this.queue.isEmpty && answer.revision >= this.queue.base) {
+        if (this.queue.isEmpty && answer.revision >= this.queue.base && suits(this.queue, answer)) {
             settle(this.queue, answer.revision);
             this.queue.savedAt = new Date();
             this.take(answer, true);

@@ -23,6 +23,21 @@ export const toldOf = ({ base, shown }) => (shown.size > MOST ? { base: 0 } : sh
 export const knownFrom = ({ base, shown }) => (shown.size ? 0 : base);
 
 /**
+ * The page shows what the plan does not have, such as a change that was refused: only the plan told whole puts that right.
+ * @param {Queue} queue
+ */
+export function lose(queue) {
+    queue.base = 0;
+    queue.isLost = true;
+}
+
+/**
+ * Whether an answer can be taken in: what was asked for before the page lost its place may come after that.
+ * @param {Queue} queue @param {Record<string, any>} answer
+ */
+export const suits = (queue, answer) => !queue.isLost || answer.whole === true;
+
+/**
  * How far the plan is told to stand, be it while changes are on their way and nothing can be taken in.
  * @param {Queue} queue @param {number} revision
  */
@@ -31,10 +46,11 @@ export function hear(queue, revision) {
 }
 
 /** Whether the plan stands further on than the page has it. @param {Queue} queue */
-export const isBehind = ({ base, heard }) => heard > base;
+export const isBehind = ({ base, heard, isLost }) => isLost || heard > base;
 
 /** The page has taken in how the plan stands at a revision. @param {Queue} queue @param {number} revision */
 export function settle(queue, revision) {
     queue.base = revision;
+    queue.isLost = false;
     queue.shown.clear();
 }
