@@ -148,20 +148,7 @@ final class Blocks
         Structure::tag($lines, $this->structure->add('H' . min(6, $element->level), $this->root));
         $lines[0]->heading = [$title, $element->level, $colour];
         if ($lines[0]->pieces !== []) {
-            $first = $lines[0]->pieces[0];
-            $lines[0]->pieces[0] = new Piece(
-                $first->kind,
-                $first->x,
-                $first->y,
-                $first->width,
-                0.0,
-                $first->text,
-                $first->face,
-                $first->size,
-                $first->colour,
-                says: $title,
-                level: $element->level,
-            );
+            $lines[0]->pieces[0] = $lines[0]->pieces[0]->heading($title, $element->level);
         }
         $group = new Group(
             $lines,

@@ -70,6 +70,13 @@ final readonly class Piece
         );
     }
 
+    /** Where a heading begins, with the whole of its title. */
+    public function heading(string $title, int $level): self
+    {
+        // @phpstan-ignore argument.type (each is the field's own value)
+        return new self(...(['says' => $title, 'level' => $level] + get_object_vars($this)));
+    }
+
     /** Smaller or larger, seen from a point. */
     public function scaled(float $scale, float $x, float $y): self
     {

@@ -26,7 +26,7 @@ enum Feature: string
     case Handout = 'handout';
     /** A map made of pixels. */
     case Pixels = 'pixels';
-    /** A map on sheets of paper. */
+    /** A file of sheets of paper, which a browser can print as well. */
     case Sheets = 'sheets';
     /** Its pages are those that are shown before it is handed over. */
     case Paged = 'paged';

@@ -304,6 +304,34 @@ test('choices and pages stand side by side on a tablet; on a phone the pages com
     expect(writer.problems).toEqual([]);
 });
 
+test('scripts of any direction stand in the pages, and the browser prints the same pages', async ({ page }, info) => {
+    const writer = new Writer(page);
+    await writer.signUp();
+    await page.goto('/intake');
+    const text = '# המים\n\nהסכר קרס בשעה ארבע (1953).\n\n# 潮水\n\n潮水在四点半冲破堤坝。\n';
+    await page.getByLabel('File', { exact: true }).setInputFiles({ name: 'Tides.md', mimeType: 'text/markdown', buffer: Buffer.from(text) });
+    await page.getByRole('button', { name: 'Take it as a new plan' }).click();
+    await page.waitForURL(/plans\/\w+$/);
+    await page.goto(`${page.url()}/hand-over`);
+    await format(page, 'PDF pdf');
+    const heading = page.getByLabel('Preview').getByRole('heading', { name: '1 המים' });
+    await expect(heading).toBeVisible();
+    await expect(page.getByText(/question marks/)).toHaveCount(0);
+    // Read from right to left, it stands at the right.
+    const [sheet, box] = [await page.getByRole('group', { name: 'Page 2' }).boundingBox(), await heading.boundingBox()];
+    expect(box.x).toBeGreaterThan(sheet.x + sheet.width / 2);
+    const file = await downloaded(page, info);
+    const found = execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' });
+    for (const word of ['המים', 'הסכר', '潮水在四点半冲破堤坝']) {
+        expect(found).toContain(word);
+    }
+    const [printed] = await Promise.all([page.waitForEvent('popup'), page.getByRole('link', { name: 'Print…' }).click()]);
+    await expect(printed.getByRole('group', { name: 'Page 2' })).toBeVisible();
+    await expect(printed.getByRole('heading', { name: '2 潮水' })).toBeVisible();
+    expect(await findings(printed)).toEqual([]);
+    expect(writer.problems).toEqual([]);
+});
+
 test('one branch is handed over from its menu', async ({ page }) => {
     const writer = await atHandOver(page);
     await page.goto(page.url().replace('/hand-over', ''));

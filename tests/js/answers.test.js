@@ -106,3 +106,34 @@ test('what changes named whose answer was passed over goes along with the next, 
     settle(queue, 9);
     assert.deepEqual([toldOf(queue), knownFrom(queue)], [{ base: 9 }, 9]);
 });
+
+test('a topic that was moved shows no number until it is answered, and then what it was told, or has as before', () => {
+    tree.take({
+        ...nothing,
+        numbers: {
+            all: true,
+            runs: [
+                { parent: ROOT, from: 0, own: ['1', '2'] },
+                { parent: 'b', from: 0, own: ['2.1'] },
+            ],
+        },
+    });
+    const labels = () => ['a', 'b', 'b1'].map((id) => tree.get(id).label);
+    tree.mirror({ type: 'move', ids: ['b'], at: { parent: ROOT, after: null } });
+    tree.mirror({ type: 'move', ids: ['b'], at: { parent: ROOT, after: 'a' } });
+    assert.deepEqual(labels(), ['1', '', '']);
+    tree.take({ ...nothing, topics: [{ id: 'b', parent: ROOT, title: 'b', after: 'a' }] });
+    assert.deepEqual(labels(), ['1', '2', '2.1']);
+    tree.mirror({ type: 'move', ids: ['b'], at: { parent: ROOT, after: null } });
+    tree.take({
+        ...nothing,
+        numbers: {
+            all: false,
+            runs: [
+                { under: 'b', was: '2', is: '1' },
+                { parent: ROOT, from: 0, own: ['1', '2'] },
+            ],
+        },
+    });
+    assert.deepEqual(labels(), ['2', '1', '1.1']);
+});

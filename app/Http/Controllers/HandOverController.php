@@ -19,6 +19,7 @@ use App\Store\Tasks;
 use App\Store\Templates;
 use App\Store\WorkFolder;
 use Embrel\Document\Document;
+use Embrel\Document\Style;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Fonts\Typefaces;
@@ -150,8 +151,7 @@ final class HandOverController
     /** Slides, or sheets of them, as they are in the PDF. */
     private function slides(HandOverRequest $request, Plan $plan, CorePlan $tree, Choices $choices, Format $format): View
     {
-        $faces = Typefaces::shipped($tree->properties->language);
-        [$slides, $book] = SlidePages::settled($tree, $choices, $faces, $format->has(Feature::Handout));
+        [$slides, $book] = $this->set($tree, $choices, $format);
         $count = \count($book->pages);
         $what = $format->has(Feature::Handout) ? ['sheet', 'sheets'] : ['slide', 'slides'];
 
@@ -159,6 +159,29 @@ final class HandOverController
             number_format($count) . ' ' . $what[$count === 1 ? 0 : 1],
             ...Slide::said($slides->leftOut, $slides->gone),
         ], HandedOver::isLong($tree));
+    }
+
+    /** @return array{SlidePages, Book} */
+    private function set(CorePlan $tree, Choices $choices, Format $format): array
+    {
+        return SlidePages::settled($tree, $choices, Typefaces::shipped($tree->properties->language), $format->has(Feature::Handout));
+    }
+
+    /** @return list<string> pages of a book as pictures */
+    private function drawn(Book $book, Plan $plan, Choices $choices, int $from, ?int $many): array
+    {
+        $pages = [];
+        foreach (\array_slice($book->pages, $from, $many) as $i => $page) {
+            $pages[] = PageSvg::of(
+                $page,
+                $book,
+                $from + $i + 1,
+                static fn(string $id): string => ($choices->pictures instanceof WithLogo ? $choices->pictures->address($id) : null)
+                    ?? route('plan.picture', [$plan, $id]),
+            );
+        }
+
+        return $pages;
     }
 
     /**
@@ -169,19 +192,9 @@ final class HandOverController
     private function paged(HandOverRequest $request, Plan $plan, Book $book, Choices $choices, array $said, bool $isLong): View
     {
         $from = $request->integer('page');
-        $pages = [];
-        foreach (\array_slice($book->pages, $from, self::PAGES) as $i => $page) {
-            $pages[] = PageSvg::of(
-                $page,
-                $book,
-                $from + $i + 1,
-                static fn(string $id): string => ($choices->pictures instanceof WithLogo ? $choices->pictures->address($id) : null)
-                    ?? route('plan.picture', [$plan, $id]),
-            );
-        }
 
         return view('plans.pages', [
-            'pages' => $pages,
+            'pages' => $this->drawn($book, $plan, $choices, $from, self::PAGES),
             'count' => \count($book->pages),
             'from' => $from,
             'next' => $from + self::PAGES < \count($book->pages) ? $from + self::PAGES : null,
@@ -245,11 +258,25 @@ final class HandOverController
         return [$text . (feof($out) ? '' : "\n…"), $said];
     }
 
-    /** The map alone, on sheets of paper. */
+    /** What a browser prints: the map alone on sheets of paper, or all pages as they are in the PDF. */
     public function sheets(HandOverRequest $request, Plan $plan): View
     {
         $tree = $this->store->load($plan, true);
         $choices = $request->choices($tree);
+        $format = $request->writing();
+        if (!$format->has(Feature::Map)) {
+            HandedOver::isLong($tree) && abort(409, 'This plan is long: its PDF is made in the background. Hand it over from its page.');
+            $book = $format->has(Feature::Slides)
+                ? $this->set($tree, $choices, $format)[1]
+                : Typesetter::book(Draft::of($tree, $choices), Typefaces::shipped($tree->properties->language), $choices->pictures);
+
+            return view('plans.printed', [
+                'title' => $plan->title,
+                'pages' => $this->drawn($book, $plan, $choices, 0, null),
+                'width' => round($book->width / Style::POINTS, 2),
+                'height' => round($book->height / Style::POINTS, 2),
+            ]);
+        }
         $drawing = new MapDrawing($tree, $choices);
 
         return view('plans.sheets', [

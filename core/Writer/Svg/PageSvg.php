@@ -68,7 +68,7 @@ final class PageSvg
         $decoration = ['u' => 'underline', 's' => 'line-through', 'us' => 'underline line-through'][$piece->marks] ?? '';
         $text
             = '<text x="'
-            . self::n($piece->x)
+            . self::n($piece->x + ($piece->isRightToLeft ? $piece->width : 0.0))
             . '" y="'
             . self::n($piece->y)
             . '" textLength="'
@@ -80,6 +80,10 @@ final class PageSvg
             . "\" fill=\"{$piece->colour}\""
             . (str_contains($piece->face, '-bold') ? ' font-weight="680"' : '')
             . (str_contains($piece->face, '-italic') ? ' font-style="italic"' : '')
+            // Letters that join stay joined: they are made narrower or wider, not set apart.
+            . ($piece->glyphs === [] ? '' : ' lengthAdjust="spacingAndGlyphs"')
+            . (trim($piece->text) === $piece->text ? '' : ' xml:space="preserve"')
+            . ($piece->isRightToLeft ? ' direction="rtl" unicode-bidi="bidi-override"' : '')
             . ($decoration === '' ? '' : " text-decoration=\"{$decoration}\"")
             . ($piece->level === 0
                 ? ''

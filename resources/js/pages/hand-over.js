@@ -68,8 +68,11 @@ export default function handOver() {
             get isMap() {
                 return this.is('map');
             },
-            get isPaper() {
+            get isPrinted() {
                 return this.is('sheets');
+            },
+            get isPaper() {
+                return this.isMap && this.isPrinted;
             },
             get isAlone() {
                 return this.is('alone');

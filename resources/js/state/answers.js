@@ -6,6 +6,12 @@ import { ROOT, TRAY, usual } from './topics.js';
  * @param {import('./topics.js').Answer} answer
  */
 export function takeAnswer(tree, answer) {
+    // What is told is what is new since the page was told last, numbers that it hid among it.
+    tree.hidden.forEach((label, id) => {
+        const topic = tree.get(id);
+        topic && (topic.label = label);
+    });
+    tree.hidden.clear();
     // Told the whole, nothing stands where it stood.
     answer.whole && tree.parts.clear();
     for (const row of answer.topics) {

@@ -45,9 +45,7 @@ export const mirrors = {
         tree.detach(ids);
         tree.insert(ids, { ...at, after });
         for (const id of ids) {
-            tree.branch(id).forEach((under) => {
-                tree.get(under).label = '';
-            });
+            tree.branch(id).forEach((under) => hideNumber(tree, under));
         }
     },
 
@@ -170,6 +168,13 @@ export const mirrors = {
         }
     },
 };
+
+/** A topic stands elsewhere: what number it has there is for PHP to say. @param {Tree} tree @param {string} id */
+function hideNumber(tree, id) {
+    const topic = tree.get(id);
+    tree.hidden.has(id) || tree.hidden.set(id, topic.label);
+    topic.label = '';
+}
 
 /**
  * A field of topics, by the operation of its name.

@@ -32,6 +32,8 @@ export class Tree {
         this.parts = new Map();
         /** Topic → its words, and how full its floret is. @type {Map<string, [number, number]>} */
         this.figures = new Map();
+        /** The numbers that topics were told, and have elsewhere until the next answer. @type {Map<string, string>} */
+        this.hidden = new Map();
         /** @type {Map<string, Relation>} */
         this.relations = new Map();
         /** What is known of topics beside the plan. */

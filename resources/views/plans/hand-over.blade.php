@@ -123,7 +123,7 @@
                     x-on:click="openChoices">Choices</button>
                 <button type="button" class="plain" x-show="canCopy" x-on:click="copyText" x-text="copyLabel">Copy the outline</button>
                 <button type="button" class="plain" x-on:click="openSending">Send by mail…</button>
-                <a class="plain" x-show="isPaper" x-bind:href="sheets" target="_blank">Print…</a><a class="primary" x-bind:href="address"
+                <a class="plain" x-show="isPrinted" x-bind:href="sheets" target="_blank">Print…</a><a class="primary" x-bind:href="address"
                     download x-on:click="leave" x-text="verb">Download the draft</a></div>
         </main>
     </div>

@@ -1,20 +1,7 @@
-<!doctype html>
-<html lang="en">
-<head>
-    <meta charset="utf-8">
-    <meta name="viewport" content="width=device-width, initial-scale=1">
-    <meta name="color-scheme" content="light">
-    <title>Map: {{ $title }}</title>
-    @vite(['resources/css/sheets.css', 'resources/js/sheets.js'])
-    <link rel="stylesheet" href="{{ route('sheets.style', ['width' => $sheets->width, 'height' => $sheets->height]) }}">
-</head>
-<body>
-<header class="share">
-    <span>{{ count($sheets->tiles) === 1 ? 'One sheet'
+<x-layouts.printed :title="$title" :width="$sheets->width" :height="$sheets->height">
+    <x-slot:says>{{ count($sheets->tiles) === 1 ? 'One sheet'
         : count($sheets->tiles) . ' sheets, ' . $sheets->columns . ' across and ' . $sheets->rows . ' down' }}. Printing to a file gives a
-        PDF.</span>
-    <button type="button" id="print">Print…</button>
-</header>
+        PDF.</x-slot:says>
 <div class="whole" aria-hidden="true">{!! $svg !!}</div>
 @foreach ($sheets->tiles as $tile)
     <section class="sheet" style="width:{{ $sheets->width }}mm;height:{{ $sheets->height }}mm" aria-label="Sheet {{ $loop->iteration }}">
@@ -27,5 +14,4 @@
         @endif
     </section>
 @endforeach
-</body>
-</html>
+</x-layouts.printed>
