@@ -11,9 +11,12 @@
 </head>
 <body>
 <header class="bar">
-    <span>{{ $says }}</span>
+    <h1 dir="auto">{{ $title === '' ? 'Untitled' : $title }}</h1>
+    <p>{{ $says }}</p>
     <button type="button" id="print">Print…</button>
 </header>
+<main>
 {{ $slot }}
+</main>
 </body>
 </html>
