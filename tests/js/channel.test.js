@@ -65,9 +65,23 @@ test('what was asked for before a change was refused does not stand for the whol
     assert.deepEqual(taken, []);
     // Nor does what another tells meanwhile.
     server.answer = async () => ({ status: 200, body: { revision: 7, whole: true } });
-    channel.take({ revision: 8 });
+    channel.take({ revision: 8 }, 5);
     await channel.catchUp();
     assert.match(asked.at(-1).address, /changes\?since=0$/);
     assert.deepEqual(taken, [7]);
     assert.equal(queue.base, 7);
+});
+
+test('an answer holds for the page as it was when it was asked for: what came and went again meanwhile is not in it', async () => {
+    const { channel, queue, asked, taken } = opened(144);
+    const answers = [];
+    server.answer = () => new Promise((resolve) => answers.push((revision) => resolve({ status: 200, body: { revision } })));
+    const [early, late] = [channel.ask(), channel.ask()];
+    answers[1](145);
+    await late;
+    assert.deepEqual([taken, queue.base], [[145], 145]);
+    answers[0](146);
+    await early;
+    assert.deepEqual([taken, queue.base], [[145], 145], 'it tells what is new since 144');
+    assert.match(asked.at(-1).address, /changes\?since=145$/);
 });

@@ -66,13 +66,14 @@ export class Channel {
         if (!queue.isEmpty) {
             return queue.flush();
         }
-        const answer = await send('GET', `${session.address}/changes?since=${knownFrom(queue)}`).catch((error) => error);
+        const from = knownFrom(queue);
+        const answer = await send('GET', `${session.address}/changes?since=${from}`).catch((error) => error);
         if (answer?.status === 401 || answer?.status === 419) {
             queue.tell('signed-out');
         } else if (answer?.status === 403 || answer?.status === 404) {
             this.on.people();
         } else {
-            this.take(answer);
+            this.take(answer, from);
         }
         return undefined;
     }
@@ -88,15 +89,21 @@ export class Channel {
         }
     }
 
-    /** @param {any} answer */
-    take(answer) {
+    /** What is new since a revision. @param {any} answer @param {number} from */
+    take(answer, from) {
         const { queue } = this.session;
-        if (answer?.revision > knownFrom(queue) && queue.isEmpty && suits(queue, answer)) {
-            settle(queue, answer.revision);
-            this.session.take(answer, true);
-            // Where one's own undo is told again, it is one's own doing in another window.
-            answer.steps || this.on.fresh(answer);
+        if (!(answer?.revision > knownFrom(queue)) || !queue.isEmpty) {
+            return;
         }
+        if (!suits(queue, answer, from)) {
+            hear(queue, answer.revision);
+            this.ask();
+            return;
+        }
+        settle(queue, answer.revision);
+        this.session.take(answer, true);
+        // Where one's own undo is told again, it is one's own doing in another window.
+        answer.steps || this.on.fresh(answer);
     }
 
     /** Nothing more of this plan is for this page. */
@@ -131,7 +138,7 @@ export class Channel {
         const { queue, data } = this.session;
         hear(queue, news.revision);
         if (queue.isEmpty && knownFrom(queue) === from && !by.includes(data.user)) {
-            this.take(news);
+            this.take(news, from);
         } else if (queue.isEmpty && isBehind(queue)) {
             this.ask();
         }

@@ -175,8 +175,9 @@ export class Session {
         }
         await this.queue.flush();
         try {
-            const answer = await send('POST', `${this.address}/${path}`, { base: knownFrom(this.queue), ...body });
-            this.taken(answer);
+            const from = knownFrom(this.queue);
+            const answer = await send('POST', `${this.address}/${path}`, { base: from, ...body });
+            this.taken(answer, from);
             // What was on its way may have been taken in before it: then no answer to that tells it.
             await this.channel.catchUp();
             return answer;
@@ -189,14 +190,14 @@ export class Session {
         }
     }
 
-    /** Takes in what an answer says has changed. @param {Record<string, any>} answer */
-    taken(answer) {
+    /** Takes in what an answer says has changed since a revision. @param {Record<string, any>} answer @param {number} from */
+    taken(answer, from) {
         if (!answer.numbers) {
             return;
         }
         hear(this.queue, answer.revision);
         // While changes are on their way it would show the plan without them; what they are answered tells it, or it is asked for then.
-        if (this.queue.isEmpty && answer.revision >= this.queue.base && suits(this.queue, answer)) {
+        if (this.queue.isEmpty && answer.revision >= this.queue.base && suits(this.queue, answer, from)) {
             settle(this.queue, answer.revision);
             this.queue.savedAt = new Date();
             this.take(answer, true);

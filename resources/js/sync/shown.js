@@ -32,10 +32,11 @@ export function lose(queue) {
 }
 
 /**
- * Whether an answer can be taken in: what was asked for before the page lost its place may come after that.
- * @param {Queue} queue @param {Record<string, any>} answer
+ * Whether an answer can be taken in: it tells what is new since the revision that it was asked from, and the page may have been
+ * told more, or have lost its place, meanwhile. What came and went again in between is in no such answer.
+ * @param {Queue} queue @param {Record<string, any>} answer @param {number} from
  */
-export const suits = (queue, answer) => !queue.isLost || answer.whole === true;
+export const suits = (queue, answer, from) => answer.whole === true || (!queue.isLost && from === knownFrom(queue));
 
 /**
  * How far the plan is told to stand, be it while changes are on their way and nothing can be taken in.

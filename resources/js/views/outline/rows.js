@@ -164,8 +164,9 @@ export class Rows {
         }
         for (const [id, node] of this.drawn) {
             if (!wanted.has(id) || !this.index.has(id)) {
-                node.remove();
+                // First forgotten: a field that goes with it ends its writing, and that draws the rows anew.
                 this.drawn.delete(id);
+                node.remove();
             }
         }
         let before = null;

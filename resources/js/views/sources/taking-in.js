@@ -67,11 +67,13 @@ export class TakingIn {
             return;
         }
         const body = new FormData();
-        body.append('base', String(this.page.queue.base));
+        const from = this.page.queue.base;
+        body.append('base', String(from));
         file ? body.append('file', file) : body.append('text', text);
         const answer = await this.page.upload('source-list', body);
         if (answer) {
-            this.page.session.taken(answer);
+            this.page.session.taken(answer, from);
+            this.page.session.channel.catchUp();
             this.load();
             this.report(answer);
         }
