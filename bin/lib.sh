@@ -148,4 +148,4 @@ app_key() { # a key for sessions and cookies, made once
 }
 
 # What PHP must allow for the product's limits: an intake of 64 MB, and no more.
-PHP_SETTINGS=(-d upload_max_filesize=64M -d post_max_size=66M -d memory_limit=512M -d max_input_vars=5000 -d opcache.enable=1 -d opcache.enable_cli=1 -d opcache.jit=function -d opcache.jit_buffer_size=64M -d opcache.validate_timestamps=1 -d opcache.revalidate_freq=1 -d realpath_cache_ttl=300 -d zend.exception_ignore_args=1 -d display_errors=0 -d expose_php=0)
+PHP_SETTINGS=(-d upload_max_filesize=100M -d post_max_size=102M -d memory_limit=512M -d max_input_vars=5000 -d opcache.enable=1 -d opcache.enable_cli=1 -d opcache.jit=function -d opcache.jit_buffer_size=64M -d opcache.validate_timestamps=1 -d opcache.revalidate_freq=1 -d realpath_cache_ttl=300 -d zend.exception_ignore_args=1 -d display_errors=0 -d expose_php=0)

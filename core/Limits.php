@@ -22,6 +22,9 @@ final class Limits
     /** A file on a source or topic, and all of a plan. */
     public const ATTACHMENT = 20 * 1024 * 1024;
     public const ATTACHMENTS = 200 * 1024 * 1024;
+    /** Of one sound or film, and of all of a plan. */
+    public const MEDIA = 100 * 1024 * 1024;
+    public const MEDIA_ALL = 1024 * 1024 * 1024;
     /** Sources of a plan; of one, in characters: its dates, names, other fields and its remark; and how many people it may have. */
     public const SOURCES = 10_000;
     public const SOURCE_DATE = 60;

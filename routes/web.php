@@ -187,6 +187,9 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('/plans/{plan}/attachments/{attachment}', [C\AttachmentController::class, 'show'])
             ->scopeBindings()
             ->name('plan.attachment');
+        Route::get('/plans/{plan}/attachments/{attachment}/play', [C\AttachmentController::class, 'play'])
+            ->scopeBindings()
+            ->name('plan.attachment.play');
         Route::get('/plans/{plan}/history', [C\HistoryController::class, 'index'])->name('plan.history');
         Route::get('/plans/{plan}/history/steps', [C\HistoryController::class, 'steps'])->name('plan.steps');
         Route::get('/plans/{plan}/history/sides', [C\FilmController::class, 'sides'])->name('plan.sides');

@@ -10,6 +10,8 @@ use Symfony\Component\HttpFoundation\ServerBag;
 /** How much a request may bring, known before any of it is read: files where files are taken, else no more than a batch of changes. */
 final class BodySize
 {
+    /** Where sounds and films are taken. */
+    private const MEDIA = '#\A/plans/[^/]+/attachments/?\z#';
     private const FILES = '#\A/(?:intake(?:/files|/preview)?|templates|plans/[^/]+/(?:pictures|source-list|attachments))/?\z#';
 
     /** A body that does not say how long it is could be of any length. */
@@ -22,8 +24,12 @@ final class BodySize
     public static function limit(ServerBag $server): int
     {
         $isForm = str_starts_with(strtolower(trim($server->getString('CONTENT_TYPE'))), 'multipart/form-data');
-        $takesFiles = preg_match(self::FILES, (string) parse_url($server->getString('REQUEST_URI'), PHP_URL_PATH)) === 1;
+        $path = (string) parse_url($server->getString('REQUEST_URI'), PHP_URL_PATH);
 
-        return $isForm && $takesFiles ? Limits::INTAKE + 1024 * 1024 : Limits::BATCH + 64 * 1024;
+        return match (true) {
+            $isForm && preg_match(self::MEDIA, $path) === 1 => Limits::MEDIA + 1024 * 1024,
+            $isForm && preg_match(self::FILES, $path) === 1 => Limits::INTAKE + 1024 * 1024,
+            default => Limits::BATCH + 64 * 1024,
+        };
     }
 }

@@ -31,6 +31,12 @@ final class Attachment extends Model
         return ['bytes' => 'integer', 'removed_at' => 'datetime'];
     }
 
+    /** @return string|null sound or film, where it can be played; else null */
+    public function plays(): ?string
+    {
+        return ['audio' => 'sound', 'video' => 'film'][strstr($this->type, '/', true)] ?? null;
+    }
+
     public function path(): string
     {
         return "{$this->plan_id}/{$this->hash}";

@@ -7,6 +7,7 @@ namespace App\Store;
 use App\Models\Attachment;
 use App\Models\Plan;
 use Embrel\Limits;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use League\Flysystem\FilesystemException;
 
@@ -22,25 +23,36 @@ final class Attachments
         'text/plain' => 'txt',
         'audio/mpeg' => 'mp3',
         'audio/ogg' => 'ogg',
-        'application/ogg' => 'ogg',
         'audio/wav' => 'wav',
-        'audio/x-wav' => 'wav',
-        'audio/vnd.wave' => 'wav',
         'audio/flac' => 'flac',
-        'audio/x-flac' => 'flac',
         'audio/mp4' => 'm4a',
-        'audio/x-m4a' => 'm4a',
-        'video/mp4' => 'm4a',
+        'audio/webm' => 'weba',
+        'video/mp4' => 'mp4',
+        'video/webm' => 'webm',
+        'video/ogg' => 'ogv',
+        'video/quicktime' => 'mov',
     ];
+    /** What others call the same. */
+    private const ALSO = [
+        'application/ogg' => 'audio/ogg',
+        'audio/x-wav' => 'audio/wav',
+        'audio/vnd.wave' => 'audio/wav',
+        'audio/x-flac' => 'audio/flac',
+        'audio/x-m4a' => 'audio/mp4',
+        'video/x-m4v' => 'video/mp4',
+    ];
+    /** Of a film, in bytes: the parts in which it is said to have pictures (Matroska's codecs of video, ISO 14496-12, 8.4.3, Ogg's codecs). */
+    private const PICTURES = '/V_(?:VP8|VP9|AV1|MPEG)|hdlr.{8}vide|\x01video|\x80theora/s';
+    private const SEARCHED = 1 << 20;
 
     public const DISK = 'attachments';
 
-    /** @return array<string, list<array{id: string, name: string, bytes: int}>> source or topic → its files */
+    /** @return array<string, list<array{id: string, name: string, bytes: int, plays: string|null}>> source or topic → its files; `plays`: sound or film */
     public static function of(string $plan): array
     {
         $files = [];
         foreach (Attachment::query()->where('plan_id', $plan)->where('removed_at', null)->get()->sortBy('id') as $one) {
-            $files[$one->holder][] = ['id' => $one->id, 'name' => $one->name, 'bytes' => $one->bytes];
+            $files[$one->holder][] = ['id' => $one->id, 'name' => $one->name, 'bytes' => $one->bytes, 'plays' => $one->plays()];
         }
 
         return $files;
@@ -48,23 +60,20 @@ final class Attachments
 
     /**
      * @param string $holder the id of a source, a topic or a comment of the plan
+     * @param string $path   of the file as it came
      *
      * @throws \DomainException with a sentence for the person
      */
-    public static function keep(string $plan, string $id, string $holder, string $name, string $bytes): void
+    public static function keep(string $plan, string $id, string $holder, string $name, string $path): void
     {
-        $size = \strlen($bytes);
-        if ($size > Limits::ATTACHMENT) {
-            throw new \DomainException('A file may have 20 MB at most.');
-        }
-        $type = (string) (new \finfo(FILEINFO_MIME_TYPE))->buffer($bytes);
+        $size = (int) filesize($path);
+        $type = self::type($path);
         $extension
             = self::TYPES[$type]
             ?? throw new \DomainException(
-                'This kind of file is not taken: PDF, pictures (PNG, JPEG, WebP, GIF), sounds (MP3, Ogg, WAV, FLAC, M4A) and plain text '
-                    . 'are.',
+                'This kind of file is not taken: PDF, pictures (PNG, JPEG, WebP, GIF), sounds (MP3, Ogg, WAV, FLAC, M4A, WebM), films (MP4, WebM, Ogg, '
+                    . 'MOV) and plain text are.',
             );
-        $hash = hash('sha256', $bytes);
         $one = new Attachment([
             'plan_id' => $plan,
             'id' => $id,
@@ -72,23 +81,28 @@ final class Attachments
             'name' => self::named($name, $extension),
             'type' => $type,
             'bytes' => $size,
-            'hash' => $hash,
+            'hash' => (string) hash_file('sha256', $path),
         ]);
+        if ($size > ($one->plays() === null ? Limits::ATTACHMENT : Limits::MEDIA)) {
+            throw new \DomainException('A file may have 20 MB at most, a sound or a film 100 MB.');
+        }
         // Before the plan is locked: bytes may take their time. Where they are not kept in the end, they go again.
-        self::write($one, $bytes);
+        self::write($one, $path);
         try {
-            Transaction::of(static function () use ($plan, $size, $one, $bytes): void {
+            Transaction::of(static function () use ($plan, $one, $path): void {
                 // One at a time, so that two at once do not pass the limit together.
                 self::lock($plan);
                 self::isThere($plan, $one->holder) || throw new \DomainException('What the file was to hang on is no longer in this plan.');
-                $all = Attachment::query()->where('plan_id', $plan);
-                if ((int) $all->clone()->whereNull('removed_at')->sum('bytes') + $size > Limits::ATTACHMENTS) {
-                    throw new \DomainException('The files of a plan may have 200 MB in all. Take some out, or save this one smaller.');
+                [$of, $most] = self::limit($one);
+                if ((int) $of->whereNull('removed_at')->sum('bytes') + $one->bytes > $most) {
+                    throw new \DomainException($one->plays() === null
+                        ? 'The files of a plan may have 200 MB in all. Take some out, or save this one smaller.'
+                        : 'The sounds and films of a plan may have 1 GB in all. Take some out, or save this one smaller.');
                 }
                 Attachment::query()->insertOrIgnore([$one->getAttributes()]);
                 // Another, who had brought the same and could not keep it, may have dropped it just now.
-                self::write($one, $bytes);
-                self::makeRoom($plan);
+                self::write($one, $path);
+                self::makeRoom($one);
             });
         } catch (\Throwable $why) {
             Transaction::of(static function () use ($one): void {
@@ -100,27 +114,58 @@ final class Attachments
         }
     }
 
+    /** The media type by what is in a file; of one that could be either, whether there are pictures in it. */
+    private static function type(string $path): string
+    {
+        $said = (string) (new \finfo(FILEINFO_MIME_TYPE))->file($path);
+        $type = self::ALSO[$said] ?? $said;
+        if (!\in_array($type, ['video/mp4', 'video/webm', 'audio/ogg', 'video/ogg'], true)) {
+            return $type;
+        }
+        // What says so stands near the beginning, or at the end.
+        $size = (int) filesize($path);
+        $isFilm = preg_match(self::PICTURES, (string) file_get_contents($path, false, null, 0, self::SEARCHED)) === 1
+            || preg_match(self::PICTURES, (string) file_get_contents($path, false, null, max(0, $size - self::SEARCHED))) === 1;
+
+        return ($isFilm ? 'video' : 'audio') . strstr($type, '/');
+    }
+
+    /** @return array{Builder<Attachment>, int} those that count with it, and how many bytes they may have in all */
+    private static function limit(Attachment $one): array
+    {
+        $all = Attachment::query()->where('plan_id', $one->plan_id);
+        $isPlayed = $one->plays() !== null;
+        $all->where(static fn(Builder $query) => $isPlayed
+            ? $query->where('type', 'like', 'audio/%')->orWhere('type', 'like', 'video/%')
+            : $query->where('type', 'not like', 'audio/%')->where('type', 'not like', 'video/%'));
+
+        return [$all, $isPlayed ? Limits::MEDIA_ALL : Limits::ATTACHMENTS];
+    }
+
     private static function lock(string $plan): void
     {
         Plan::withTrashed()->whereKey($plan)->lockForUpdate()->value('id');
     }
 
-    private static function write(Attachment $one, string $bytes): void
+    private static function write(Attachment $one, string $path): void
     {
+        $in = fopen($path, 'r') ?: throw new \RuntimeException('The file that came cannot be read.');
         try {
-            self::disk()->write($one->plan_id, $one->hash, $bytes);
+            self::disk()->write($one->plan_id, $one->hash, $in);
         } catch (FilesystemException) {
             throw new \DomainException('The file could not be written on this machine. Nothing was kept.');
+        } finally {
+            \is_resource($in) && fclose($in);
         }
     }
 
     /** Files that were taken off, and make more than the limit with the others, go for good: the longest gone first. */
-    private static function makeRoom(string $plan): void
+    private static function makeRoom(Attachment $new): void
     {
-        $all = (int) Attachment::query()->where('plan_id', $plan)->sum('bytes');
-        $gone = Attachment::query()->where('plan_id', $plan)->where('removed_at', '!=', null)->get()->sortBy('removed_at');
-        foreach ($gone as $one) {
-            if ($all <= Limits::ATTACHMENTS) {
+        [$of, $most] = self::limit($new);
+        $all = (int) $of->clone()->sum('bytes');
+        foreach ($of->where('removed_at', '!=', null)->get()->sortBy('removed_at') as $one) {
+            if ($all <= $most) {
                 return;
             }
             $one->delete();

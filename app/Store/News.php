@@ -141,9 +141,12 @@ final class News
      */
     private static function ofSome(PlanRow $row, Difference $did, int $revision, array $named): array
     {
-        $topics = $named === [] ? [] : (new PlanRows())->some($row->id, $named, $revision);
+        $rows = new PlanRows();
 
-        return PlanView::ofSome($row, $revision, $did, $topics);
+        return $named === []
+            ? PlanView::ofSome($row, $revision, $did, [])
+            : ['removed' => $rows->gone($row->id, $named, $revision)]
+                + PlanView::ofSome($row, $revision, $did, $rows->some($row->id, $named, $revision));
     }
 
     /**

@@ -14,8 +14,12 @@ final readonly class PlanDisk
 
     public function __construct(private string $disk) {}
 
-    /** Whole or not at all: under their name they are only when all of them are written. */
-    public function write(string $plan, string $hash, string $bytes): void
+    /**
+     * Whole or not at all: under their name they are only when all of them are written.
+     *
+     * @param string|resource $bytes or what they are read from
+     */
+    public function write(string $plan, string $hash, $bytes): void
     {
         $disk = Storage::disk($this->disk);
         if (!$disk->exists("{$plan}/{$hash}")) {

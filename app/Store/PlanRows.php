@@ -216,6 +216,20 @@ final class PlanRows
         return array_map(static fn(array $row): array => [self::topic($row), (string) $row[1]], [...$rows]);
     }
 
+    /**
+     * Which of some ids are topics that were removed, up to a revision.
+     *
+     * @param list<string> $ids
+     *
+     * @return list<string>
+     */
+    public function gone(string $planId, array $ids, int $revision): array
+    {
+        $gone = DB::table('topics')->where('plan_id', $planId)->whereIn('id', $ids)->whereNotNull('removed_at');
+
+        return array_values(array_map(strval(...), $gone->where('revision', '<=', $revision)->pluck('id')->all()));
+    }
+
     /** @param list<mixed> $row in the order of the columns */
     public static function topic(array $row): Topic
     {

@@ -49,14 +49,16 @@ final class PlanView
      * What has changed: rows, those that stand elsewhere with the sibling they stand after, numbers as runs, words.
      *
      * @param Sight|null   $known the plan as the page has it, that `sight` was made from; null: the page is told all
-     * @param list<string> $named topics that are told with their places whatever has become of them
+     * @param list<string> $named topics that are told with their places, or as gone, whatever has become of them
      *
      * @return array<string, mixed>
      */
     public static function since(PlanRow $row, Sight $sight, ?Sight $known, array $named = []): array
     {
         $plan = $sight->plan;
-        $named = array_values(array_filter($named, $plan->isLive(...)));
+        // What came and went since the page knew the plan is in no difference: the page may show it nevertheless.
+        $gone = array_values(array_filter($named, static fn(string $id): bool => !$plan->isLive($id)));
+        $named = array_values(array_diff($named, $gone));
         $comparison = $known === null ? null : $sight->comparison;
         $brought = $comparison === null ? [] : self::brought($known->plan, $plan, $comparison);
         $placed = $comparison === null ? null : array_flip([...$named, ...$comparison->reordered, ...$brought]);
@@ -68,7 +70,10 @@ final class PlanView
             'whole' => $known === null,
             'rootRevised' => \in_array(Plan::ROOT, $changed, true),
             'topics' => self::told($plan, array_values(array_filter($changed, $plan->isLive(...))), $placed),
-            'removed' => array_values(array_filter($changed, static fn(string $id): bool => !$plan->isLive($id))),
+            'removed' => array_values(array_unique([
+                ...array_filter($changed, static fn(string $id): bool => !$plan->isLive($id)),
+                ...$gone,
+            ])),
             'numbers' => [
                 'all' => $known === null,
                 'runs' => match (true) {

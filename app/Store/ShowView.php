@@ -40,13 +40,28 @@ final readonly class ShowView
     /**
      * The steps in reading order.
      *
-     * @param bool $notes whether what is said with each is told: the audience does not see it
+     * @param bool $notes whether what is said with each is told, and what is played: a screen elsewhere shows neither
      *
      * @return array<string, mixed>
      */
     public function deck(bool $notes): array
     {
-        return Deck::of($this->plan, new Choices(show: $this->choices()), $notes) + ['print' => self::print($this->row, $this->user)];
+        return Deck::of($this->plan, new Choices(show: $this->choices()), $notes)
+            + ['print' => self::print($this->row, $this->user)]
+            + ($notes ? ['media' => (object) $this->media()] : []);
+    }
+
+    /** @return array<string, list<array{id: string, name: string, plays: string}>> topic → the sounds and films that hang on it */
+    public function media(): array
+    {
+        $media = [];
+        foreach (Attachments::of($this->row->id) as $topic => $files) {
+            foreach ($this->plan->isLive((string) $topic) ? $files : [] as ['id' => $id, 'name' => $name, 'plays' => $plays]) {
+                $plays === null ?: $media[(string) $topic][] = ['id' => $id, 'name' => $name, 'plays' => $plays];
+            }
+        }
+
+        return $media;
     }
 
     /** @return list<array{string, string, int, int}> what can be left out or shown whole: id, number and title, level, how much is under it */

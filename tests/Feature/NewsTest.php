@@ -191,6 +191,25 @@ final class NewsTest extends TestCase
         $this->postJson("/plans/{$this->row->id}/operations", $bad)->assertStatus(422);
     }
 
+    public function testWhatThePageMadeAndAnotherTookBackMeanwhileIsToldAsGone(): void
+    {
+        // It was added, and passed over in the answer; the same person took it back in another window.
+        foreach ([['type' => 'flag', 'value' => 'key'], ['type' => 'move', 'at' => ['parent' => $this->id('C'), 'after' => null]]] as $next) {
+            $made = self::newId();
+            $base = $this->row->refresh()->revision;
+            $this->send(['type' => 'add', 'at' => ['parent' => Plan::TRAY, 'after' => null], 'topics' => [['id' => $made, 'title' => 'X']]])
+                ->assertOk();
+            $this->postJson("/plans/{$this->row->id}/undo", ['base' => $this->row->refresh()->revision])->assertOk();
+            $answer = $this->postJson("/plans/{$this->row->id}/operations", [
+                'base' => $base,
+                'shown' => [$made],
+                'operations' => [['id' => self::newId(), 'step' => self::newId(), 'ids' => [$this->id('A')]] + $next],
+            ])->assertOk();
+            self::assertSame([], $answer->json('refused'));
+            self::assertContains($made, $answer->json('removed'));
+        }
+    }
+
     public function testWhatIsMovedWhileItIsToldIsToldWithItsPlaceThen(): void
     {
         $store = app(PlanStore::class);

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Download;
+use App\Http\Played;
 use App\Http\Requests\AttachmentRequest;
 use App\Models\Attachment;
 use App\Models\Plan;
 use App\Store\Attachments;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Files on sources and topics: kept, given out as downloads, and taken off. */
@@ -24,8 +26,8 @@ final class AttachmentController
     public function store(AttachmentRequest $request, Plan $plan): JsonResponse
     {
         try {
-            ['name' => $name, 'bytes' => $bytes] = $request->kept();
-            Attachments::keep($plan->id, $request->id(), $request->holder(), $name, $bytes);
+            ['name' => $name, 'path' => $path] = $request->kept();
+            Attachments::keep($plan->id, $request->id(), $request->holder(), $name, $path);
         } catch (\DomainException $why) {
             return response()->json(['message' => $why->getMessage()], 422);
         }
@@ -36,6 +38,14 @@ final class AttachmentController
     public function show(Plan $plan, Attachment $attachment): StreamedResponse
     {
         return Download::of(Attachments::DISK, $attachment->path(), $attachment->name, $attachment->type);
+    }
+
+    /** A sound or a film, in place. */
+    public function play(Request $request, Plan $plan, Attachment $attachment): Response
+    {
+        return $attachment->plays() === null || $attachment->removed_at !== null
+            ? abort(404)
+            : Played::of(Attachments::DISK, $attachment->path(), $attachment->type, $request);
     }
 
     public function destroy(Request $request, Plan $plan, string $attachment): JsonResponse

@@ -81,8 +81,8 @@ final class CommentController
             throw new NotThere();
         }
         try {
-            ['name' => $name, 'bytes' => $bytes] = $request->kept();
-            Attachments::keep($plan->id, $request->id(), $comment, $name, $bytes);
+            ['name' => $name, 'path' => $path] = $request->kept();
+            Attachments::keep($plan->id, $request->id(), $comment, $name, $path);
         } catch (\DomainException $why) {
             throw ValidationException::withMessages(['file' => $why->getMessage()]);
         }

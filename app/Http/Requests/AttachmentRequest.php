@@ -12,6 +12,9 @@ use Illuminate\Http\UploadedFile;
 /** A file, or the readable text of a page, and what it is to hang on. */
 final class AttachmentRequest extends FormRequest
 {
+    /** @var resource|null a text, as long as it is asked for: it goes with the request */
+    private $written;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -29,7 +32,7 @@ final class AttachmentRequest extends FormRequest
     }
 
     /**
-     * @return array{name: string, bytes: string}
+     * @return array{name: string, path: string} its name, and where it lies while it is asked
      *
      * @throws \DomainException with a sentence for the person
      */
@@ -37,13 +40,16 @@ final class AttachmentRequest extends FormRequest
     {
         $file = $this->file('file');
         if ($file instanceof UploadedFile && $file->isValid()) {
-            return ['name' => $file->getClientOriginalName(), 'bytes' => (string) file_get_contents($file->getPathname())];
+            return ['name' => $file->getClientOriginalName(), 'path' => $file->getPathname()];
         }
         $text = Given::text($this, 'text');
         if ($text === '') {
-            throw new \DomainException('The file did not arrive. A file may have 20 MB at most.');
+            throw new \DomainException('The file did not arrive. A file may have 20 MB at most, a sound or a film 100 MB.');
         }
 
-        return ['name' => ($this->string('name')->toString() ?: 'Text') . '.txt', 'bytes' => $text];
+        $this->written = tmpfile() ?: throw new \RuntimeException('There is no room for a text.');
+        fwrite($this->written, $text);
+
+        return ['name' => ($this->string('name')->toString() ?: 'Text') . '.txt', 'path' => stream_get_meta_data($this->written)['uri'] ?? ''];
     }
 }

@@ -2,8 +2,13 @@ import { send } from '../lib/http.js';
 import { newId } from '../lib/ids.js';
 import { say } from './toast.js';
 import { element } from './element.js';
+import { player } from './player.js';
+import { Recorder } from './recorder.js';
 
-/** A file that hangs on a source or a topic. @typedef {{id: string, name: string, bytes: number}} Attached */
+/**
+ * A file that hangs on a source or a topic.
+ * @typedef {{id: string, name: string, bytes: number, plays: 'sound' | 'film' | null}} Attached
+ */
 
 /** The files that hang on a source or a topic. */
 export class Files {
@@ -46,10 +51,20 @@ export class Files {
                         },
                         'Take off',
                     ),
+                    file.plays && player(`${this.session.address}/attachments/${file.id}/play`, file.name, file.plays),
                 ),
             ),
-            element('button', { type: 'button', class: 'plain', onclick: () => chooser.click() }, 'Add a file…'),
-            element('small', { class: 'quiet' }, ' PDF, pictures, sounds, text; 20 MB each'),
+            element(
+                'p',
+                { class: 'row-acts' },
+                element('button', { type: 'button', class: 'plain', onclick: () => chooser.click() }, 'Add a file…'),
+                element(
+                    'button',
+                    { type: 'button', class: 'plain', onclick: () => new Recorder((file) => this.take(holder, file).then(changed)).open() },
+                    'Record…',
+                ),
+            ),
+            element('small', { class: 'quiet' }, 'PDF, pictures and text to 20 MB; sounds and films to 100 MB'),
         );
     }
 

@@ -155,7 +155,7 @@ export class Rows {
         const top = this.scroller.scrollTop;
         const from = Math.max(0, this.at(top) - SPARE);
         const to = Math.min(this.list.length - 1, this.at(top + this.scroller.clientHeight) + SPARE);
-        const wanted = new Set(this.list.slice(from, to + 1).map(({ id }) => id));
+        const wanted = /** @type {Set<any>} */ (new Set(this.list.slice(from, to + 1).map(({ id }) => id)));
         if (this.outline.writing) {
             wanted.add(this.outline.writing);
         }

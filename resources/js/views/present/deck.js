@@ -11,7 +11,8 @@
  *
  * A plan that is shown, as core/Show/Deck tells it.
  * @typedef {{title: string, language: string, steps: Step[], seconds: number[], mains: [string, string, string, string][],
- *     choices: Choices, left: number, print: string}} Told
+ *     choices: Choices, left: number, print: string,
+ *     media?: Record<string, {id: string, name: string, plays: 'sound' | 'film'}[]>}} Told
  *
  * Where one is: a step, and how many of its lines stand there.
  * @typedef {{at: number, stop: number}} Spot

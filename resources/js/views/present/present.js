@@ -30,7 +30,7 @@ export class Present {
         const pictureOf = (/** @type {string} */ id) => `${given.plan}/pictures/${id}`;
         this.deck = new Deck(given.deck);
         this.clock = new Clock();
-        this.screen = new Screen(byId('shown'), pictureOf);
+        this.screen = new Screen(byId('shown'), pictureOf, (id) => `${given.plan}/attachments/${id}/play`);
         this.map = new OnMap(byId('shown-map', SVGSVGElement), pictureOf, () => send('GET', `${given.address}/map`));
         this.isDark = false;
         this.isMap = false;
@@ -67,6 +67,7 @@ export class Present {
             presentPlay: always(() => this.player.toggle()),
             presentFaster: always(() => this.player.faster(1)),
             presentSlower: always(() => this.player.faster(-1)),
+            presentMedia: always(() => this.screen.playMedia() || this.says('Nothing here is to be heard or seen.')),
             presentDark: always(() => this.setDark(!this.isDark)),
             presentMap: always(() => this.setMap(!this.isMap)),
             presentNotes: always(() => this.openNotes()),

@@ -1,12 +1,19 @@
+import { allOf } from '../../lib/dom.js';
 import { classes, colour, element } from '../../ui/element.js';
+import { player } from '../../ui/player.js';
 
 /** @typedef {import('./deck.js').Step} Step @typedef {import('./deck.js').Deck} Deck */
 
 /** Shows one step: its number and title, its lines, its picture. */
 export class Screen {
-    /** @param {HTMLElement} box @param {(id: string) => string} pictureOf the address of a picture */
-    constructor(box, pictureOf) {
+    /**
+     * @param {HTMLElement} box
+     * @param {(id: string) => string} pictureOf the address of a picture
+     * @param {(id: string) => string} [mediaOf] of a sound or a film
+     */
+    constructor(box, pictureOf, mediaOf = () => '') {
         this.box = box;
+        this.mediaOf = mediaOf;
         this.pictureOf = pictureOf;
         /** The step that is drawn. @type {Step | null | undefined} */
         this.drawn = undefined;
@@ -16,7 +23,7 @@ export class Screen {
     show(deck, step = deck.step, shown = deck.shown) {
         if (this.drawn !== step) {
             this.drawn = step;
-            this.box.replaceChildren(...(step ? this.made(step) : end(deck)));
+            this.box.replaceChildren(...(step ? [...this.made(step), ...this.media(step, deck)] : end(deck)));
             this.box.className = classes(
                 'shown',
                 step ? `size-${step.size}` : 'is-end',
@@ -47,6 +54,22 @@ export class Screen {
                 shot && element('div', { class: 'shots' }, ...step.shots.slice(0, 2).map((one) => this.picture(one))),
             ),
         ].filter((one) => one !== '');
+    }
+
+    /** What hangs on a section to be heard and seen; on the first of its parts. @param {Step} step @param {Deck} deck */
+    media(step, deck) {
+        const media = step.part ? [] : (deck.told.media?.[step.topic] ?? []);
+        return media.length
+            ? [element('div', { class: 'shown-media' }, ...media.map(({ id, name, plays }) => player(this.mediaOf(id), name, plays)))]
+            : [];
+    }
+
+    /** Plays the first, or pauses what plays. */
+    playMedia() {
+        const all = allOf(this.box, 'audio, video', HTMLMediaElement);
+        const playing = all.find((one) => !one.paused && !one.ended);
+        playing ? playing.pause() : all[0]?.play().catch(() => {});
+        return all.length > 0;
     }
 
     /** @param {[string, string, string]} shot */
