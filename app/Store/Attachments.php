@@ -41,7 +41,7 @@ final class Attachments
         'audio/x-m4a' => 'audio/mp4',
         'video/x-m4v' => 'video/mp4',
     ];
-    /** Of a film, in bytes: the parts in which it is said to have pictures (Matroska's codecs of video, ISO 14496-12, 8.4.3, Ogg's codecs). */
+    /** Where a film says that it has pictures: the codecs of Matroska and Ogg, and ISO 14496-12, 8.4.3. */
     private const PICTURES = '/V_(?:VP8|VP9|AV1|MPEG)|hdlr.{8}vide|\x01video|\x80theora/s';
     private const SEARCHED = 1 << 20;
 
@@ -60,11 +60,24 @@ final class Attachments
 
     /**
      * @param string $holder the id of a source, a topic or a comment of the plan
-     * @param string $path   of the file as it came
+     * @param string|\SplFileInfo $file its bytes, or the file as it came
      *
      * @throws \DomainException with a sentence for the person
      */
-    public static function keep(string $plan, string $id, string $holder, string $name, string $path): void
+    public static function keep(string $plan, string $id, string $holder, string $name, string|\SplFileInfo $file): void
+    {
+        if ($file instanceof \SplFileInfo) {
+            self::keepFile($plan, $id, $holder, $name, $file->getPathname());
+
+            return;
+        }
+        WorkFolder::with(static function (string $folder) use ($plan, $id, $holder, $name, $file): void {
+            file_put_contents("{$folder}/file", $file);
+            self::keepFile($plan, $id, $holder, $name, "{$folder}/file");
+        });
+    }
+
+    private static function keepFile(string $plan, string $id, string $holder, string $name, string $path): void
     {
         $size = (int) filesize($path);
         $type = self::type($path);

@@ -42,6 +42,7 @@ final class AccessTest extends TestCase
                 ],
                 [self::READ, 'GET', ['/place-names', '/landing', '/find', '/pictures/{picture}', '/source-list', '/source-list/elsewhere']],
                 [self::READ, 'GET', ['/check', '/findings', '/rules', '/small-map']],
+                [self::READ, 'GET', ['/attachments/{attachment}/play']],
                 [self::READ, 'GET', ['/schedule', '/days', '/days/calendar', '/days/table', '/written-today']],
                 [self::WRITE, 'POST', ['/findings/mend', '/days/read', '/patterns']],
                 [self::READ, 'GET', ['/source-list/file', '/cited', '/research', '/all-notes', '/attachments']],

@@ -194,7 +194,8 @@ final class NewsTest extends TestCase
     public function testWhatThePageMadeAndAnotherTookBackMeanwhileIsToldAsGone(): void
     {
         // It was added, and passed over in the answer; the same person took it back in another window.
-        foreach ([['type' => 'flag', 'value' => 'key'], ['type' => 'move', 'at' => ['parent' => $this->id('C'), 'after' => null]]] as $next) {
+        $moves = ['type' => 'move', 'at' => ['parent' => $this->id('C'), 'after' => null]];
+        foreach ([['type' => 'flag', 'value' => 'key'], $moves] as $next) {
             $made = self::newId();
             $base = $this->row->refresh()->revision;
             $this->send(['type' => 'add', 'at' => ['parent' => Plan::TRAY, 'after' => null], 'topics' => [['id' => $made, 'title' => 'X']]])

@@ -26,8 +26,8 @@ final class AttachmentController
     public function store(AttachmentRequest $request, Plan $plan): JsonResponse
     {
         try {
-            ['name' => $name, 'path' => $path] = $request->kept();
-            Attachments::keep($plan->id, $request->id(), $request->holder(), $name, $path);
+            ['name' => $name, 'file' => $file] = $request->kept();
+            Attachments::keep($plan->id, $request->id(), $request->holder(), $name, $file);
         } catch (\DomainException $why) {
             return response()->json(['message' => $why->getMessage()], 422);
         }

@@ -81,8 +81,8 @@ final class CommentController
             throw new NotThere();
         }
         try {
-            ['name' => $name, 'path' => $path] = $request->kept();
-            Attachments::keep($plan->id, $request->id(), $comment, $name, $path);
+            ['name' => $name, 'file' => $file] = $request->kept();
+            Attachments::keep($plan->id, $request->id(), $comment, $name, $file);
         } catch (\DomainException $why) {
             throw ValidationException::withMessages(['file' => $why->getMessage()]);
         }

@@ -12,9 +12,6 @@ use Illuminate\Http\UploadedFile;
 /** A file, or the readable text of a page, and what it is to hang on. */
 final class AttachmentRequest extends FormRequest
 {
-    /** @var resource|null a text, as long as it is asked for: it goes with the request */
-    private $written;
-
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -32,7 +29,7 @@ final class AttachmentRequest extends FormRequest
     }
 
     /**
-     * @return array{name: string, path: string} its name, and where it lies while it is asked
+     * @return array{name: string, file: string|UploadedFile} its name, and its bytes or where they are
      *
      * @throws \DomainException with a sentence for the person
      */
@@ -40,16 +37,14 @@ final class AttachmentRequest extends FormRequest
     {
         $file = $this->file('file');
         if ($file instanceof UploadedFile && $file->isValid()) {
-            return ['name' => $file->getClientOriginalName(), 'path' => $file->getPathname()];
+            return ['name' => $file->getClientOriginalName(), 'file' => $file];
         }
         $text = Given::text($this, 'text');
         if ($text === '') {
             throw new \DomainException('The file did not arrive. A file may have 20 MB at most, a sound or a film 100 MB.');
         }
 
-        $this->written = tmpfile() ?: throw new \RuntimeException('There is no room for a text.');
-        fwrite($this->written, $text);
 
-        return ['name' => ($this->string('name')->toString() ?: 'Text') . '.txt', 'path' => stream_get_meta_data($this->written)['uri'] ?? ''];
+        return ['name' => ($this->string('name')->toString() ?: 'Text') . '.txt', 'file' => $text];
     }
 }

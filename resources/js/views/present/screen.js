@@ -23,12 +23,12 @@ export class Screen {
     show(deck, step = deck.step, shown = deck.shown) {
         if (this.drawn !== step) {
             this.drawn = step;
-            this.box.replaceChildren(...(step ? [...this.made(step), ...this.media(step, deck)] : end(deck)));
+            this.box.replaceChildren(...(step ? this.made(step, this.media(step, deck)) : end(deck)));
             this.box.className = classes(
                 'shown',
                 step ? `size-${step.size}` : 'is-end',
                 step?.level === 0 && 'is-opening',
-                !!step?.shots.length && 'has-shot',
+                (!!step?.shots.length || !!this.box.querySelector('.shown-media')) && 'has-shot',
             );
             this.box.style.setProperty('--d', colour(step?.dye ?? 'slate'));
             this.box.style.setProperty('--scale', String(step?.scale ?? Math.min(1, Math.sqrt(9 / Math.max(1, deck.told.mains.length)))));
@@ -40,8 +40,8 @@ export class Screen {
         });
     }
 
-    /** @param {Step} step */
-    made(step) {
+    /** @param {Step} step @param {HTMLElement | null} media */
+    made(step, media) {
         const [shot] = step.shots;
         return [
             step.number && element('p', { class: 'k' }, step.number),
@@ -51,17 +51,23 @@ export class Screen {
                 'div',
                 { class: 'shown-body' },
                 step.lines.length > 0 && element('ul', {}, ...step.lines.map(line)),
-                shot && element('div', { class: 'shots' }, ...step.shots.slice(0, 2).map((one) => this.picture(one))),
+                shot && !media && this.shots(step),
+                media && element('div', { class: 'shown-side' }, shot && this.shots(step), media),
             ),
         ].filter((one) => one !== '');
     }
 
-    /** What hangs on a section to be heard and seen; on the first of its parts. @param {Step} step @param {Deck} deck */
+    /**
+     * What hangs on a section, and on what appears with it, to be heard and seen; on the first of its parts.
+     * @param {Step} step @param {Deck} deck
+     */
     media(step, deck) {
-        const media = step.part ? [] : (deck.told.media?.[step.topic] ?? []);
-        return media.length
-            ? [element('div', { class: 'shown-media' }, ...media.map(({ id, name, plays }) => player(this.mediaOf(id), name, plays)))]
-            : [];
+        const topics = step.part ? [] : [...new Set([step.topic, ...step.lines.map(([topic]) => topic)])];
+        const media = topics.flatMap((topic) => deck.told.media?.[topic] ?? []);
+        const played = media.map(({ id, name, plays }) =>
+            element('figure', {}, player(this.mediaOf(id), name, plays), element('figcaption', {}, name.replace(/\.\w+$/, ''))),
+        );
+        return media.length ? element('div', { class: 'shown-media' }, ...played) : null;
     }
 
     /** Plays the first, or pauses what plays. */
@@ -70,6 +76,11 @@ export class Screen {
         const playing = all.find((one) => !one.paused && !one.ended);
         playing ? playing.pause() : all[0]?.play().catch(() => {});
         return all.length > 0;
+    }
+
+    /** @param {Step} step */
+    shots(step) {
+        return element('div', { class: 'shots' }, ...step.shots.slice(0, 2).map((one) => this.picture(one)));
     }
 
     /** @param {[string, string, string]} shot */
