@@ -122,6 +122,17 @@ final class ScriptsTest extends TestCase
         }
     }
 
+    public function testAWordProcessorSetsParagraphsFromRightToLeftToo(): void
+    {
+        foreach ([Format::Docx, Format::Odt] as $format) {
+            $pdf = $this->made('pdf', $this->written(self::noted(self::TEXTS['he'], 'he'), $format, name: $format->value));
+            // The first word ends at the right margin (of A4: 595 points less 71); told as it is seen, from left to right.
+            preg_match_all('/xMax="([\d.]+)"[^>]*>([^<]+)</', (string) shell_exec('pdftotext -bbox ' . escapeshellarg($pdf) . ' -'), $m);
+            $ends = array_combine($m[2], array_map(floatval(...), $m[1]));
+            self::assertEqualsWithDelta(524.0, $ends['רכסה'], 3.0, $format->value);
+        }
+    }
+
     public function testLettersJoinAsTheyDoInTheirScript(): void
     {
         $faces = Typefaces::shipped('ar');

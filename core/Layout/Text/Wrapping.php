@@ -92,6 +92,13 @@ final class Wrapping
         return [$head, substr($piece, \strlen($head))];
     }
 
+    /** The same of a text among the elements of a document. */
+    public static function isXmlRightToLeft(string $xml): bool
+    {
+        // No letter of these scripts begins with a lesser byte.
+        return preg_match('/[\xD6-\xEF]/', $xml) === 1 && self::isRightToLeft(strip_tags($xml));
+    }
+
     /** Whether a text runs from right to left: its first letter with a direction says so (UAX #9, rules P2 and P3). */
     public static function isRightToLeft(string $text): bool
     {

@@ -12,6 +12,7 @@ use Embrel\Document\Pictures;
 use Embrel\Document\Remarks;
 use Embrel\Document\Role;
 use Embrel\Document\Style;
+use Embrel\Layout\Text\Wrapping;
 use Embrel\RichText\Node;
 use Embrel\RichText\NodeType;
 use Embrel\Writer\Losses;
@@ -357,6 +358,11 @@ final class Body
     private function paragraph(string $style, string $runs, string $properties = ''): void
     {
         $style = $style === '' ? '' : '<w:pStyle w:val="' . $this->names->of($style) . '"/>';
+        if (Wrapping::isXmlRightToLeft($runs)) {
+            // Its place among the properties is before these (ECMA-376, 17.3.1.26).
+            $parts = preg_split('/(?=<w:(?:spacing|ind|contextualSpacing|jc|outlineLvl)\b)/', $properties, 2) ?: [''];
+            $properties = "{$parts[0]}<w:bidi/>" . ($parts[1] ?? '');
+        }
         $properties = $style . $properties;
         $this->raw('<w:p>' . ($properties === '' ? '' : "<w:pPr>{$properties}</w:pPr>") . $runs . '</w:p>');
     }

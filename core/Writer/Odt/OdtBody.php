@@ -13,6 +13,7 @@ use Embrel\Document\Remark;
 use Embrel\Document\Remarks;
 use Embrel\Document\Role;
 use Embrel\Document\Style;
+use Embrel\Layout\Text\Wrapping;
 use Embrel\RichText\Node;
 use Embrel\RichText\NodeType;
 use Embrel\Writer\ListNumbers;
@@ -96,7 +97,7 @@ final class OdtBody
 
     private function paragraph(string $style, string $runs): void
     {
-        $style = $this->template?->name($style) ?? $style;
+        $style = $this->turned($this->template?->name($style) ?? $style, $runs);
         $this->put("<text:p text:style-name=\"{$style}\">{$runs}</text:p>");
     }
 
@@ -216,18 +217,36 @@ final class OdtBody
             = $this->document->style->isDyed && $element->dye !== ''
                 ? $this->coloured($this->template?->name("Heading_20_{$level}") ?? "Heading_20_{$level}", $element->dye)
                 : $this->template?->name("Heading_20_{$level}") ?? "Heading_20_{$level}";
+        $marked = $this->marked($element);
+        $colour = $this->turned($colour, $marked);
         $this->put(
             "<text:h text:style-name=\"{$colour}\" text:outline-level=\"{$level}\""
                 . ($isCounted ? '' : ' text:is-list-header="true"')
-                . ">{$number}"
-                . $this->marked($element)
-                . '</text:h>',
+                . ">{$number}{$marked}</text:h>",
         );
     }
 
     private function coloured(string $parent, string $colour): string
     {
         $key = "style:parent-style-name=\"{$parent}\"><style:text-properties fo:color=\"" . strtolower($colour) . '"/>';
+
+        return $this->paragraphs[$key] ??= 'P' . (\count($this->paragraphs) + 1);
+    }
+
+    /** The style, and of a text that is read from right to left the same the other way round. */
+    private function turned(string $style, string $runs): string
+    {
+        if (!Wrapping::isXmlRightToLeft($runs)) {
+            return $style;
+        }
+        // What is made for one paragraph can be the parent of none.
+        $made = (string) array_search($style, $this->paragraphs, true);
+        [$open, $rest] = explode('>', $made === '' ? "style:parent-style-name=\"{$style}\">" : $made, 2);
+        $way = '<style:paragraph-properties style:writing-mode="rl-tb"'
+            . ($this->document->style->isJustified ? '' : ' fo:text-align="right"');
+        $key = str_starts_with($rest, '<style:paragraph-properties')
+            ? "{$open}>{$way}" . substr($rest, \strlen('<style:paragraph-properties'))
+            : "{$open}>{$way}/>{$rest}";
 
         return $this->paragraphs[$key] ??= 'P' . (\count($this->paragraphs) + 1);
     }

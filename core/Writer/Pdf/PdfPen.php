@@ -200,7 +200,7 @@ final class PdfPen implements Pen
         // As wide as the drawing has made room for.
         $line = (new Paragraphs($this->faces))->text($text, new Setting($face->value, $size), INF)[0];
         $wide = array_sum(array_map(static fn(Piece $piece): float => $piece->width, $line->pieces));
-        $x += $isCentred ? ($width - $wide) / 2 : ($isRightToLeft ? $width - $wide : 0.0);
+        $x += $isCentred ? ($width - $wide) / 2 : 0.0;
         $line->mirror = $line->mirror === null ? null : $wide;
         foreach ($line->placed($x, $y) as $piece) {
             $this->content .= 'BT ' . $this->colour($colour, 'rg') . self::n(1.0, 0.0, 0.0, -1.0, $piece->x, $y) . ' Tm '
