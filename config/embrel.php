@@ -7,6 +7,8 @@ return [
     'sign_ins_a_minute' => (int) env('EMBREL_SIGN_INS_A_MINUTE', 10),
     // Where addresses of the web are looked up: `stand-in`, a small server of made-up pages on this machine, or `web`.
     'page_reader' => env('EMBREL_PAGE_READER', 'stand-in'),
+    // A service of pictures: its address; as a rule the stand-in's two dozen.
+    'pictures' => rtrim((string) env('EMBREL_PICTURES', ''), '/'),
     'stand_in_port' => (int) env('EMBREL_STAND_IN_PORT', 8079),
     // Servers in front of this one whose word on who asks is taken: their addresses, with commas between them; none as a rule.
     'proxies' => array_values(array_filter(array_map(trim(...), explode(',', (string) env('EMBREL_PROXIES', ''))))),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers as C;
 use App\Http\Middleware\ByLink;
+use App\Pages\PictureFinder;
 use App\Store\Links;
 use Embrel\Id\Ulid;
 use Illuminate\Support\Facades\Route;
@@ -259,6 +260,13 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('/plans/{plan}/pictures', [C\PictureController::class, 'store'])
             ->middleware('throttle:uploads')
             ->name('plan.pictures');
+        Route::middleware('throttle:pages')->where(['found' => PictureFinder::ID])->group(static function (): void {
+            Route::get('/plans/{plan}/picture-finder', [C\PictureFinderController::class, 'index']);
+            Route::post('/plans/{plan}/picture-finder/{found}', [C\PictureFinderController::class, 'store']);
+        });
+        Route::get('/plans/{plan}/picture-finder/{found}/small', [C\PictureFinderController::class, 'small'])
+            ->where(['found' => PictureFinder::ID])
+            ->middleware('throttle:small-pictures');
         Route::post('/plans/{plan}/source-list', [C\SourceController::class, 'store'])->middleware('throttle:uploads');
         Route::post('/plans/{plan}/research', [C\ResearchController::class, 'store']);
         Route::post('/plans/{plan}/attachments', [C\AttachmentController::class, 'store'])->middleware('throttle:uploads');

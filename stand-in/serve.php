@@ -39,6 +39,38 @@ if ($host === 'odd.example') {
     };
 }
 
+// A service of pictures: two dozen, found by the words that they are known by.
+if ($host === 'pictures.example') {
+    $json = static fn(mixed $what, int $status = 200): true => $answer((string) json_encode($what, JSON_UNESCAPED_UNICODE), 'application/json', $status);
+    /** @var list<array{id: string, title: string, words: string, author: string, licence: string, width: int, height: int}> $all */
+    $all = json_decode((string) file_get_contents(__DIR__ . '/pictures/list.json'), true);
+    $about = static fn(array $one): array => ['page' => "https://pictures.example/about/{$one['id']}"] + $one;
+    if ($path === 'find') {
+        $given = is_string($_GET['words'] ?? null) ? mb_strtolower($_GET['words']) : '';
+        if ($given === 'nothing but trouble') {
+            return $json(['error' => 'out of order'], 503);
+        }
+        $ranked = [];
+        foreach ($all as $i => $one) {
+            $known = preg_split('/[^\p{L}]+/u', mb_strtolower("{$one['title']} {$one['words']}"), flags: PREG_SPLIT_NO_EMPTY) ?: [];
+            $asked = preg_split('/[^\p{L}]+/u', $given, flags: PREG_SPLIT_NO_EMPTY) ?: [];
+            $hits = count(array_filter($asked, static fn(string $word): bool => in_array(rtrim($word, 's'), $known, true) || in_array($word, $known, true)));
+            $hits > 0 ? $ranked[$i] = $hits : null;
+        }
+        arsort($ranked);
+
+        return $json(['pictures' => array_map(static fn(int $i): array => $about($all[$i]), array_keys($ranked))]);
+    }
+    [$what, $id] = [...explode('/', $path), ''];
+    foreach ($all as $one) {
+        if ($one['id'] === $id) {
+            return $what === 'about' ? $json($about($one)) : $answer((string) file_get_contents(__DIR__ . "/pictures/{$id}.jpg"), 'image/jpeg');
+        }
+    }
+
+    return $json(['error' => 'no such picture'], 404);
+}
+
 $file = __DIR__ . '/pages/' . $host . '/' . ($path === '' ? 'index' : $path) . '.html';
 if (preg_match('/\A[a-z0-9.-]+\z/', $host) !== 1 || preg_match('/\A[a-z0-9-]*\z/', $path) !== 1 || !is_file($file)) {
     return $answer('<title>No such page</title>', status: 404);

@@ -8,8 +8,10 @@ use App\Http\Given;
 use App\Models\DraftTemplate;
 use App\Models\PlanPattern;
 use App\Models\Task;
+use App\Pages\HttpPictures;
 use App\Pages\HttpReader;
 use App\Pages\PageReader;
+use App\Pages\PictureFinder;
 use App\Pages\PublicRoute;
 use App\Pages\StandInRoute;
 use App\Policies\OwnPolicy;
@@ -31,6 +33,9 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->singleton(Ids::class, NewIds::class);
+        $this->app->bind(PictureFinder::class, static fn(): PictureFinder => config('embrel.pictures') === ''
+            ? new HttpPictures(new StandInRoute((int) config('embrel.stand_in_port')), 'http://pictures.example')
+            : new HttpPictures(new PublicRoute(), (string) config('embrel.pictures')));
         $this->app->bind(
             PageReader::class,
             static fn(): PageReader => new HttpReader(
@@ -98,6 +103,11 @@ final class AppServiceProvider extends ServiceProvider
             static fn(Request $request): Limit => Limit::perMinute(60)->by(
                 (string) ($request->user()?->getAuthIdentifier() ?? $request->ip()),
             ),
+        );
+        // As many as some lists of found pictures have.
+        RateLimiter::for(
+            'small-pictures',
+            static fn(Request $request): Limit => Limit::perMinute(600)->by((string) $request->user()?->getAuthIdentifier()),
         );
         RateLimiter::for(
             'uploads',

@@ -2,6 +2,7 @@ import { send } from '../lib/http.js';
 import { words } from '../lib/vocabulary.js';
 import { labelsOf, sameLabel } from '../state/labels.js';
 import { colour, element } from './element.js';
+import { PictureFinder } from './picture-finder.js';
 import { putPicture } from './put-picture.js';
 import { Popover } from './popover.js';
 
@@ -203,6 +204,17 @@ export class TopicFields extends Popover {
             'picture',
             file,
             element('button', { type: 'button', onclick: () => file.click() }, topic.picture ? 'Another…' : 'Choose…'),
+            element(
+                'button',
+                {
+                    type: 'button',
+                    onclick: () => {
+                        this.close();
+                        new PictureFinder(this.outline.page.session, id).open();
+                    },
+                },
+                'Find…',
+            ),
             topic.picture && element('button', { type: 'button', onclick: () => this.set('picture', null) }, 'Take it off'),
         );
     }

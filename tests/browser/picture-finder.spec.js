@@ -1,0 +1,41 @@
+import { expect } from '@playwright/test';
+import { findings, planOf, test } from './writer.js';
+
+test('a picture is found by words, put on a topic with whose it is, and taken back in one step', async ({ page }) => {
+    const writer = await planOf(page, 'Coast', 'Lighthouse', 'Wall');
+    await writer.saved();
+    await writer.mark(/Lighthouse/);
+    await writer.row(/Lighthouse/).getByRole('button', { name: /^More for/ }).click();
+    await page.getByRole('dialog', { name: /^Topic:/ }).getByRole('button', { name: 'Find…' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Find a picture' });
+    // What the topic is called is looked for at once by Enter.
+    await expect(dialog.getByRole('searchbox', { name: 'Words' })).toHaveValue('Lighthouse');
+    await writer.type('[Enter]');
+    await expect(dialog.getByRole('status')).toHaveText('2 pictures. Choose one to put it on the topic.');
+    const first = dialog.getByRole('listitem').first();
+    await expect.poll(() => first.locator('img').evaluate((image) => image.naturalWidth)).toBe(480);
+    expect(await findings(page)).toEqual([]);
+    await dialog.getByRole('searchbox').fill('xylophone');
+    await writer.type('[Enter]');
+    await expect(dialog.getByRole('status')).toHaveText('No picture was found. Try another word.');
+    writer.expectRefused(/^422 GET .*\/picture-finder$/);
+    await dialog.getByRole('searchbox').fill('nothing but trouble');
+    await writer.type('[Enter]');
+    await expect(dialog.getByRole('status')).toHaveText('The service of pictures could not be used. The site answered with an error (503).');
+    await dialog.getByRole('searchbox').fill('lighthouse night');
+    await writer.type('[Enter]');
+    await dialog.getByRole('button', { name: /A lighthouse at night/ }).click();
+    await expect(dialog).toHaveCount(0);
+    await expect(page.getByText(/“A lighthouse at night” by .* is on the topic, and among the sources/)).toBeVisible();
+    await writer.saved();
+    await writer.view('Sources');
+    await expect(page.getByRole('list', { name: 'Sources' })).toContainText('A lighthouse at night');
+    await writer.view('Map');
+    await expect(page.locator('svg image')).toHaveCount(1);
+    await writer.view('Outline');
+    await writer.mark(/Wall/);
+    await writer.type('[Control+z]');
+    await writer.saved();
+    await writer.view('Sources');
+    await expect(page.getByText('A lighthouse at night')).toHaveCount(0);
+});
