@@ -201,7 +201,8 @@ final class DoorsTest extends TestCase
     {
         config(['embrel.sign_ins_a_minute' => 3]);
         $most = ['sign-in' => 3, 'uploads' => 30, 'pages' => 60]
-            + ['links' => 20, 'watching' => 20, 'link-password' => 10, 'letters' => 60, 'comments' => 120, 'invitations' => 60, 'small-pictures' => 600];
+            + ['links' => 20, 'watching' => 20, 'link-password' => 10, 'letters' => 60, 'comments' => 120]
+            + ['invitations' => 60, 'small-pictures' => 600];
         $limited = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {
             $by = array_values(
@@ -212,7 +213,8 @@ final class DoorsTest extends TestCase
             }
             $limited[] = $name = implode(' ', [$route->methods()[0], $route->uri()]);
             $address = '/' . strtr($route->uri(), ['{plan}' => $this->row->id, '{token}' => str_repeat('a', 40)]
-                + ['{end}' => str_repeat('A', 26), '{picture}' => str_repeat('a', 64), '{user}' => '1', '{type}' => 'png', '{found}' => 'none']
+                + ['{end}' => str_repeat('A', 26), '{picture}' => str_repeat('a', 64), '{user}' => '1']
+                + ['{type}' => 'png', '{found}' => 'none']
                 + array_fill_keys(['{comment}', '{vote}'], self::newId()));
             Cache::flush();
             \in_array('guest', $route->gatherMiddleware(), true) ? Auth::logout() : $this->actingAs($this->user);
