@@ -174,7 +174,7 @@ final class MapDrawing
         foreach ($label->lines as $i => $line) {
             $this->pen->text(
                 $line,
-                $label->isRightToLeft ? $x + $label->width : $x + $label->indent,
+                $label->isRightToLeft ? $x + $label->linesEnd : $x + $label->indent,
                 $label->baseline($i),
                 $label->face,
                 $label->size,

@@ -7,18 +7,22 @@ namespace Tests\Core;
 use Embrel\Document\Style;
 use Embrel\Draft\Choices;
 use Embrel\Draft\DraftChoices;
+use Embrel\Fonts\Face;
 use Embrel\Fonts\Glyphs;
 use Embrel\Fonts\HarfBuzz;
 use Embrel\Fonts\Shipped;
 use Embrel\Fonts\Typefaces;
 use Embrel\Language\Hyphenation;
 use Embrel\Language\Language;
+use Embrel\Layout\Text\Wrapping;
 use Embrel\Pages\Line;
 use Embrel\Pages\Paragraphs;
 use Embrel\Pages\Piece;
 use Embrel\Pages\Setting;
 use Embrel\Plan\Plan;
 use Embrel\Writer\Format;
+use Embrel\Writer\Raster\Canvas;
+use Embrel\Writer\Raster\PixelPen;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
@@ -177,6 +181,48 @@ final class ScriptsTest extends TestCase
             }
             self::assertSame(trim($visual[$i]), trim($seen), $line);
         }
+    }
+
+    /** Of scripts whose fonts are TrueType: as much ink as HarfBuzz's own viewer has. */
+    #[DataProvider('outlined')]
+    public function testAPictureMadeOfPixelsHasTheGlyphsToo(string $language): void
+    {
+        self::needs('hb-view');
+        $word = mb_substr(explode(' ', self::TEXTS[$language])[0], 0, 9);
+        $faces = Typefaces::shipped($language);
+        [$pen, $font] = $faces->shaping->settled(static function () use ($faces, $word): array {
+            $pen = new PixelPen(-20.0, -100.0, 1.0, $faces);
+            $pen->text($word, 0.0, 0.0, Face::Regular, 64.0, '#000000');
+            $shaped = $faces->glyphs($word, 'regular', Wrapping::isRightToLeft($word))[0] ?? '';
+
+            return [$pen, \is_string($shaped) ? null : $faces->shaping->fonts->font($shaped->font)];
+        });
+        self::assertSame(0, $pen->lost);
+        $ours = self::ink((new Canvas(700, 160, '#FFFFFF'))->paint($pen));
+        $path = "{$this->folder}/{$language}.png";
+        $what = escapeshellarg((string) $font?->path) . ' ' . escapeshellarg($word);
+        exec("hb-view --font-size=64 --margin=20 --output-file={$path} {$what}");
+        $theirs = self::ink(imagecreatefrompng($path) ?: self::fail('hb-view drew nothing.'));
+        // The edges of forms count with them here: half a pixel around, at twice the size.
+        self::assertEqualsWithDelta(1.05, $ours / $theirs, 0.07, $language);
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function outlined(): iterable
+    {
+        yield from ['ar' => ['ar'], 'he' => ['he'], 'hi' => ['hi'], 'th' => ['th']];
+    }
+
+    private static function ink(\GdImage $image): float
+    {
+        $ink = 0;
+        for ($x = 0, $width = imagesx($image); $x < $width; ++$x) {
+            for ($y = 0, $height = imagesy($image); $y < $height; ++$y) {
+                $ink += 255 - (imagecolorsforindex($image, (int) imagecolorat($image, $x, $y))['green'] ?? 255);
+            }
+        }
+
+        return (float) $ink;
     }
 
     public function testWhatNothingDrawsIsSaidAndTheRestStands(): void

@@ -19,6 +19,7 @@ final readonly class Label
      *     kind, flag, label, note or words; its text; from the start of the content, and down from the middle of the
      *     whole; of a label its dye and its width too
      * @param float                                     $indent where the lines begin: after the number, where that is written before them
+     * @param float                                     $linesEnd where the longest line ends: there those begin that are read from right to left
      * @param float                                     $width  of the content
      * @param int                                       $inside how many topics are folded away in it
      */
@@ -32,6 +33,7 @@ final readonly class Label
         public float $size,
         public float $start,
         public float $indent,
+        public float $linesEnd,
         public float $width,
         public float $height,
         public bool $isRightToLeft,

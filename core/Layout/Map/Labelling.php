@@ -96,6 +96,7 @@ final class Labelling
             $size,
             $level === 1 ? $this->mainStart : 15.0,
             $indent,
+            $indent + $widest,
             $width,
             max($height, $level === 1 ? 2 * Spacing::DISC : 15.0),
             $isRightToLeft,

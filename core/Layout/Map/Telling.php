@@ -144,6 +144,7 @@ final class Telling
             round($label->filled, 3),
             $picture->stalk($i),
             $label->picture === null ? null : [$label->picture->id, ...$label->pictureBox() ?? []],
+            round($label->linesEnd, 1),
         ];
     }
 

@@ -8,12 +8,10 @@ use Embrel\Fonts\Face;
 use Embrel\Fonts\Ruler;
 use Embrel\Fonts\Typefaces;
 use Embrel\Fonts\Widths;
-use Embrel\Pages\Paragraphs;
-use Embrel\Pages\Piece;
-use Embrel\Pages\Setting;
 use Embrel\Writer\Arc;
 use Embrel\Writer\Path;
 use Embrel\Writer\Pen;
+use Embrel\Writer\ShapedLine;
 
 /** Draws as PDF operators. The caller turns the y axis down; text is turned back up as it is set. */
 final class PdfPen implements Pen
@@ -197,18 +195,11 @@ final class PdfPen implements Pen
 
             return;
         }
-        // As wide as the drawing has made room for.
-        $line = (new Paragraphs($this->faces))->text($text, new Setting($face->value, $size), INF)[0];
-        $wide = array_sum(array_map(static fn(Piece $piece): float => $piece->width, $line->pieces));
-        $x += $isCentred ? ($width - $wide) / 2 : 0.0;
-        $line->mirror = $line->mirror === null ? null : $wide;
-        foreach ($line->placed($x, $y) as $piece) {
-            $this->content .= 'BT ' . $this->colour($colour, 'rg') . self::n(1.0, 0.0, 0.0, -1.0, $piece->x, $y) . ' Tm '
-                . $this->fonts->shown(
-                    $piece->glyphs === [] ? [$piece->text] : $piece->glyphs,
-                    $size,
-                    fn(string $plain): string => $this->signs($plain, $face, $size),
-                ) . "ET\n";
+        $side = $isCentred ? 0.5 : ($isRightToLeft ? 1.0 : 0.0);
+        foreach (ShapedLine::of($this->faces, $text, $face->value, $size, $width, $side) as [$part, $at]) {
+            $this->content .= 'BT ' . $this->colour($colour, 'rg') . self::n(1.0, 0.0, 0.0, -1.0, $x + $at, $y) . ' Tm '
+                . (\is_string($part) ? $this->signs($part, $face, $size) : $this->fonts->shown([$part->id], $size, static fn(): string => ''))
+                . "ET\n";
         }
     }
 

@@ -58,7 +58,7 @@ final class Canvas
             $this->picture($picture);
         }
         foreach ($pen->texts as $text) {
-            $path = Shipped::path($text['font']);
+            $path = $text['font'][0] === '/' ? $text['font'] : Shipped::path($text['font']);
             if ($path !== null) {
                 // Sizes are points at 96 to the inch.
                 imagettftext(

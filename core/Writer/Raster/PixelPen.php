@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace Embrel\Writer\Raster;
 
 use Embrel\Fonts\Face;
+use Embrel\Fonts\Glyphs;
+use Embrel\Fonts\Outline;
 use Embrel\Fonts\Ruler;
 use Embrel\Fonts\Shipped;
 use Embrel\Fonts\TrueType;
+use Embrel\Fonts\Typefaces;
 use Embrel\Fonts\Widths;
 use Embrel\Writer\Arc;
 use Embrel\Writer\Path;
 use Embrel\Writer\Pen;
+use Embrel\Writer\ShapedLine;
 
 /**
  * Takes down what is drawn, in pixels of the picture: forms as polygons, each with how far it reaches, and texts. `Canvas`
@@ -42,8 +46,11 @@ final class PixelPen implements Pen
     /** @var array<string, TrueType|null> */
     private array $fonts = [];
 
+    /** @var array<string, Outline> */
+    private array $outlines = [];
+
     /** @param float $scale pixels of the picture for one of the map */
-    public function __construct(float $left, float $top, private readonly float $scale)
+    public function __construct(float $left, float $top, private readonly float $scale, private readonly Typefaces $faces)
     {
         [$this->x, $this->y] = [-$left * $scale, -$top * $scale];
         $this->ruler = new Ruler();
@@ -279,7 +286,53 @@ final class PixelPen implements Pen
         bool $isItalic = false,
     ): void {
         $width = $this->ruler->width($text, $face, $size);
-        $this->set($text, $x - ($isCentred ? $width / 2 : ($isRightToLeft ? $width : 0.0)), $y, $face, $size, $colour, $isItalic);
+        $x -= $isCentred ? $width / 2 : ($isRightToLeft ? $width : 0.0);
+        if ($this->faces->holds($text, $face->value)) {
+            $this->set($text, $x, $y, $face, $size, $colour, $isItalic);
+
+            return;
+        }
+        $side = $isCentred ? 0.5 : ($isRightToLeft ? 1.0 : 0.0);
+        foreach (ShapedLine::of($this->faces, $text, $face->value, $size, $width, $side) as [$part, $at]) {
+            \is_string($part)
+                ? $this->set($part, $x + $at, $y, $face, $size, $colour, $isItalic)
+                : $this->shaped($part, $x + $at, $y, $size, $colour);
+        }
+    }
+
+    /** What other fonts draw: their outlines as forms; of those that are no TrueType outlines the text, in the font as it is. */
+    private function shaped(Glyphs $glyphs, float $x, float $y, float $size, string $colour): void
+    {
+        $font = $this->faces->shaping->fonts->font($glyphs->font);
+        if ($font === null || $font->isCompact()) {
+            $font === null ? ++$this->lost : $this->put($glyphs->text, $x, $y, $size, $colour, $font->path);
+
+            return;
+        }
+        $outline = $this->outlines[$glyphs->font] ??= new Outline($font);
+        foreach ($glyphs->glyphs as [$glyph, , $advance, $right, $above]) {
+            $this->glyph($outline->of($glyph), $x + $right * $size, $y - $above * $size, $size, $colour);
+            $x += $advance * $size;
+        }
+    }
+
+    /**
+     * One form: from each contour it goes back to where the first began, so that what is within another is a hole.
+     *
+     * @param list<list<float>> $contours
+     */
+    private function glyph(array $contours, float $x, float $y, float $size, string $colour): void
+    {
+        $points = [];
+        foreach ($contours as $contour) {
+            $first = \array_slice($contour, 0, 2);
+            array_push($points, ...$contour, ...$first, ...\array_slice($contours[0], 0, 2));
+        }
+        $placed = [];
+        foreach ($points as $i => $at) {
+            $placed[] = $i % 2 === 0 ? $x + $at * $size : $y - $at * $size;
+        }
+        $placed === [] ? null : $this->form($placed, $colour);
     }
 
     /** In runs of one font. */

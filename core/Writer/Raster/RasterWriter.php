@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Writer\Raster;
 
 use Embrel\Draft\Choices;
+use Embrel\Fonts\Typefaces;
 use Embrel\Layout\Map\Palette;
 use Embrel\Plan\Plan;
 use Embrel\Writer\MapDrawing;
@@ -29,8 +30,13 @@ final readonly class RasterWriter implements Writer
         $wanted = (float) max(1, min(4, $choices->map->scale));
         $side = self::SIDE[$this->type] ?? 16_000;
         $scale = min($wanted, $side / $width, $side / $height, sqrt(self::MOST / ($width * $height)));
-        $pen = new PixelPen($left, $top, $scale);
-        $drawing->with($pen);
+        $faces = Typefaces::shipped($plan->properties->language);
+        $pen = $faces->shaping->settled(static function () use ($drawing, $left, $top, $scale, $faces): PixelPen {
+            $pen = new PixelPen($left, $top, $scale, $faces);
+            $drawing->with($pen);
+
+            return $pen;
+        });
         // A JPEG cannot be seen through.
         $ground = $choices->map->ground || $this->type === 'jpeg' ? Palette::SHEET : null;
         $image = (new Canvas((int) ceil($width * $scale), (int) ceil($height * $scale), $ground))->paint($pen);
@@ -43,6 +49,7 @@ final readonly class RasterWriter implements Writer
         return array_values(array_filter([
             $scale < $wanted - 0.01 ? \sprintf(self::TOO_LARGE, $scale, $wanted) : '',
             $pen->lost === 0 ? '' : "Signs that the fonts of the map do not hold ({$pen->lost}) stand as question marks. SVG shows them.",
+            ...$pen->lost === 0 ? [] : $faces->shaping->said(),
         ]));
     }
 }

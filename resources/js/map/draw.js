@@ -50,7 +50,7 @@ export function label(shape, hasParts, signs, pictureOf) {
         nodes.push(svg('text', { class: 'number', x, y: shape.baseline, 'font-size': shape.size }, `${shape.number} `));
     }
     if (shape.lines.length) {
-        const at = shape.isRightToLeft ? x + shape.width : x + shape.indent;
+        const at = shape.isRightToLeft ? x + shape.linesEnd : x + shape.indent;
         nodes.push(
             svg(
                 'text',

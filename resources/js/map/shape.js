@@ -55,9 +55,11 @@ export class Shape {
         this.stalk = told[19];
         /** Its id, left, top, width and height. @type {[string, number, number, number, number] | null} */
         this.picture = told[20];
+        /** Where the longest line ends: there those begin that are read from right to left. @type {number} */
+        this.linesEnd = told[21];
         this.section = section;
         /** All that is drawn of it but its number, wherever it stands: as long as this is the same, its label is. */
-        this.looks = JSON.stringify([...told.slice(0, 2), ...told.slice(4, 10), ...told.slice(11, 19), told[20]]);
+        this.looks = JSON.stringify([...told.slice(0, 2), ...told.slice(4, 10), ...told.slice(11, 19), told[20], told[21]]);
         /** Its floret, on the map. */
         this.x = 0;
         this.y = 0;
