@@ -257,6 +257,12 @@ final class Typesetter
                     continue;
                 }
                 $text = $isField ? $facts[$piece] ?? $this->document->field($piece) : $piece;
+                if (!$this->faces->holds($text, $setting->face())) {
+                    [$others, $wide] = $this->shaped($text, $setting, $x, $y);
+                    array_push($pieces, ...$others);
+                    $x += $wide;
+                    continue;
+                }
                 $wide = $this->faces->width($text, $setting->face(), $setting->size);
                 $pieces[] = new Piece(Piece::TEXT, $x, $y, $wide, 0.0, $text, $setting->face(), $setting->size, $setting->colour);
                 $x += $wide;
@@ -266,6 +272,19 @@ final class Typesetter
                 $page->add($piece->moved($start, 0.0));
             }
         }
+    }
+
+    /** @return array{list<Piece>, float} a line of a text that the face does not hold, and how wide it is with the spaces around it */
+    private function shaped(string $text, Setting $setting, float $x, float $y): array
+    {
+        $line = $this->paragraphs->text(trim($text), $setting, INF)[0];
+        $wide = array_sum(array_map(static fn(Piece $piece): float => $piece->width, $line->pieces));
+        $line->mirror = $line->mirror === null ? null : $wide;
+        $one = $this->faces->width(' ', $setting->face(), $setting->size);
+        $space = static fn(string $trimmed): float => (\strlen($text) - \strlen($trimmed)) * $one;
+        $before = $space(ltrim($text));
+
+        return [$line->placed($x + $before, $y - $line->ascent), $before + $wide + $space(rtrim($text))];
     }
 
     private function logo(float $x, float $y): ?Piece

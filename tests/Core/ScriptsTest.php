@@ -20,6 +20,7 @@ use Embrel\Pages\Paragraphs;
 use Embrel\Pages\Piece;
 use Embrel\Pages\Setting;
 use Embrel\Plan\Plan;
+use Embrel\Plan\Properties;
 use Embrel\Writer\Format;
 use Embrel\Writer\Raster\Canvas;
 use Embrel\Writer\Raster\PixelPen;
@@ -233,6 +234,17 @@ final class ScriptsTest extends TestCase
         $this->written(Build::plan("Marsh \u{F8F0}"), Format::Pdf);
         self::assertStringContainsString('stand as question marks', implode($this->said));
         self::assertStringContainsString('No font that is installed here', implode($this->said));
+    }
+
+    public function testWhatRunsAtTheFootOfAPageIsShapedAsWell(): void
+    {
+        $plan = Build::plan('Marsh')->withProperties(new Properties(author: '潮水'));
+        $style = Style::of(['footer' => ['by {author} ', 'מים', '{page}']] + Style::own('report')->toArray());
+        $path = $this->written($plan, Format::Pdf, new Choices(draft: new DraftChoices(style: $style)));
+        self::assertSame([], $this->said);
+        $foot = self::bare((string) shell_exec('pdftotext -layout ' . escapeshellarg($path) . ' -'));
+        self::assertStringContainsString('by潮水', $foot);
+        self::assertStringContainsString('מים', $foot);
     }
 
     public function testWithoutTheProgramsItSaysWhatIsMissing(): void
