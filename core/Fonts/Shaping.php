@@ -22,6 +22,7 @@ final class Shaping
     private array $levels = [];
     /** @var array<string, int> script → how many of its signs are asked for that nothing draws */
     public array $missing = [];
+    private bool $hasFailed = false;
 
     public function __construct(
         public readonly ?Shaper $shaper,
@@ -101,7 +102,8 @@ final class Shaping
         }
         if ($this->unordered !== []) {
             $paragraphs = array_map(strval(...), array_keys($this->unordered));
-            $this->levels += array_combine($paragraphs, $shaper->levels($paragraphs));
+            $this->levels += $this->tried(static fn(): array => array_combine($paragraphs, $shaper->levels($paragraphs)))
+                ?? array_fill_keys($paragraphs, [0]);
             $this->unordered = [];
         }
         $runs = $of = [];
@@ -116,13 +118,38 @@ final class Shaping
                 }
             }
         }
-        foreach ($runs === [] ? [] : $shaper->shape($runs, $this->language) as $i => $glyphs) {
+        $shaped = $runs === [] ? [] : $this->tried(fn(): array => $shaper->shape($runs, $this->language));
+        foreach ($shaped === null ? $runs : [] as ['text' => $text]) {
+            $script = self::script($text);
+            $this->missing[$script] = ($this->missing[$script] ?? 0) + 1;
+        }
+        foreach ($shaped ?? [] as $i => $glyphs) {
             $parts[$of[$i][0]][$of[$i][1]] = $this->kept($glyphs);
         }
         foreach ($parts as $key => $these) {
             $this->shaped[$key] = array_values($these);
         }
         $this->wanted = [];
+    }
+
+    /**
+     * A program that fails takes no document with it: what it was to shape stands as if it were not there.
+     *
+     * @template T
+     *
+     * @param \Closure(): T $ask
+     *
+     * @return T|null
+     */
+    private function tried(\Closure $ask): mixed
+    {
+        try {
+            return $ask();
+        } catch (\RuntimeException) {
+            $this->hasFailed = true;
+
+            return null;
+        }
     }
 
     /**
@@ -217,9 +244,11 @@ final class Shaping
             return [];
         }
         $named = array_diff(array_keys($this->missing), ['Common']);
-        $why = $this->shaper === null
-            ? 'HarfBuzz and FriBidi, which set them, are not installed here.'
-            : 'No font that is installed here holds them.';
+        $why = match (true) {
+            $this->shaper === null => 'HarfBuzz and FriBidi, which set them, are not installed here.',
+            $this->hasFailed => 'HarfBuzz and FriBidi, which set them, failed at it.',
+            default => 'No font that is installed here holds them.',
+        };
 
         return [
             ($named === [] ? '' : 'They are of ' . strtr(implode(', ', $named), '_', ' ') . '. ') . $why

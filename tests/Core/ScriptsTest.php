@@ -259,6 +259,18 @@ final class ScriptsTest extends TestCase
         ], $faces->shaping->said());
     }
 
+    public function testAProgramThatFailsTakesNoDocumentWithIt(): void
+    {
+        foreach (['hb-shape', 'hb-subset', 'fribidi'] as $program) {
+            file_put_contents("{$this->folder}/{$program}", "#!/bin/sh\nexit 1\n");
+            chmod("{$this->folder}/{$program}", 0o755);
+        }
+        $faces = new Typefaces(Shipped::bytes(...), HarfBuzz::ofMachine([$this->folder]), 'he');
+        $lines = self::lines($faces, 'מים and sea', 400.0);
+        self::assertSame('מים and sea', implode('', array_map(static fn(Piece $piece): string => $piece->text, $lines[0]->pieces)));
+        self::assertStringContainsString('failed at it', implode($faces->shaping->said()));
+    }
+
     /** @return iterable<string, array{string, string, string}> language, the patterns of the package, a text */
     public static function languages(): iterable
     {
