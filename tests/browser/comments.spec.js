@@ -171,6 +171,38 @@ test('three people vote: each gives signs, counted when it is closed', async ({ 
     expect([...writer.problems, ...jory.problems, ...ondine.problems]).toEqual([]);
 });
 
+test('signs that are given faster than they are answered all count, and what is typed stays when others vote', async ({ page, browser }) => {
+    const writer = await planOf(page, 'Marsh', 'Wall', 'Tide');
+    const jory = await another(browser, page, 'writes');
+    await writer.inPlanMenu('Votes…');
+    const votes = (who) => who.page.getByRole('dialog', { name: 'Votes' });
+    await votes(writer).getByLabel('What is asked').fill('Which first?');
+    await votes(writer).getByLabel(/Signs for each person/).fill('4');
+    await votes(writer).getByRole('button', { name: 'Open the vote' }).click();
+    await expect(votes(writer).getByRole('region', { name: 'Which first?' })).toBeVisible();
+    await jory.inPlanMenu('Votes…');
+    await page.route('**/votes/*', async (route) => {
+        await new Promise((resolve) => setTimeout(resolve, 1500));
+        await route.continue();
+    });
+    await votes(writer).getByLabel(/1 Wall/).fill('1');
+    await writer.type('[Tab]');
+    await votes(writer).getByLabel(/2 Tide/).fill('3');
+    await writer.type('[Tab]');
+    await expect(votes(writer)).toContainText('You have 0 of 4 signs left');
+    await page.unroute('**/votes/*');
+    await expect(votes(jory)).toContainText('1 person voted');
+    // Jory is at a field while the writer gives otherwise.
+    await votes(jory).getByLabel(/1 Wall/).fill('2');
+    await votes(writer).getByLabel(/2 Tide/).fill('2');
+    await writer.type('[Tab]');
+    await expect(votes(jory).getByRole('listitem').filter({ hasText: 'Tide' })).toContainText('2');
+    await expect(votes(jory).getByLabel(/1 Wall/)).toHaveValue('2');
+    await jory.type('[Tab]');
+    await expect(votes(jory)).toContainText('You have 2 of 4 signs left');
+    expect([...writer.problems, ...jory.problems]).toEqual([]);
+});
+
 test('the note of a topic shows its comments beside it, and marks the words', async ({ page, browser }) => {
     const writer = await written(page);
     const ondine = await another(browser, page, 'comments', 'Ondine Lark');

@@ -32,6 +32,8 @@ export class Votes {
         this.votes = [];
         /** Vote → its topics as they are shown. @type {Map<string, string[]>} */
         this.orders = new Map();
+        /** One after the other, so that what is told last is how it stands. @type {Promise<boolean>} */
+        this.running = Promise.resolve(true);
         this.form.addEventListener('submit', (event) => {
             event.preventDefault();
             this.begin();
@@ -64,7 +66,13 @@ export class Votes {
     }
 
     /** @param {string} method @param {string} path @param {object | null} [body] */
-    async set(method, path, body = null) {
+    set(method, path, body = null) {
+        this.running = this.running.then(() => this.ask(method, path, body));
+        return this.running;
+    }
+
+    /** @param {string} method @param {string} path @param {object | null} body */
+    async ask(method, path, body) {
         try {
             this.votes = (await send(method, `${this.page.address}/${path}`, body)).votes;
             this.error.textContent = '';
@@ -86,10 +94,15 @@ export class Votes {
     }
 
     draw() {
-        const held = document.activeElement instanceof HTMLElement ? document.activeElement.dataset.held : null;
+        const active = document.activeElement;
+        const held = active instanceof HTMLInputElement ? active.dataset.held : null;
+        // What is being typed stays.
+        const typed = active instanceof HTMLInputElement && active.value !== active.defaultValue ? active.value : null;
         this.list.replaceChildren(...this.votes.map((vote) => this.vote(vote, !vote.isClosed && held?.startsWith(vote.id) === true)));
         firstOf(this.dialog, '.votes-none').hidden = this.votes.length > 0;
-        held && /** @type {HTMLElement | null} */ (this.list.querySelector(`[data-held="${held}"]`))?.focus();
+        const field = held ? /** @type {HTMLInputElement | null} */ (this.list.querySelector(`[data-held="${held}"]`)) : null;
+        field?.focus();
+        field && typed !== null && (field.value = typed);
     }
 
     /** @param {Vote} vote @param {boolean} isGiving the keyboard is in it */
@@ -144,8 +157,12 @@ export class Votes {
     field(vote, id, name, left) {
         const own = vote.own[id] ?? 0;
         const give = (/** @type {Event} */ event) => {
-            const signs = Math.max(0, Math.min(own + left, Math.round(Number(fieldOf(event).value) || 0)));
-            this.set('PUT', `votes/${vote.id}`, { signs: { ...vote.own, [id]: signs } });
+            // What was given to others just now counts, be it answered or not.
+            const others = Object.entries(vote.own).reduce((sum, [topic, signs]) => sum + (topic === id ? 0 : signs), 0);
+            const signs = Math.max(0, Math.min(vote.signs - others, Math.round(Number(fieldOf(event).value) || 0)));
+            vote.own = { ...vote.own, [id]: signs };
+            event.currentTarget instanceof HTMLInputElement && (event.currentTarget.defaultValue = event.currentTarget.value);
+            this.set('PUT', `votes/${vote.id}`, { signs: vote.own });
         };
         return element('input', {
             type: 'number',
