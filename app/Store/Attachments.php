@@ -14,37 +14,6 @@ use League\Flysystem\FilesystemException;
 /** Files that hang on a source or a topic: kept outside of what the web can reach, by their content. */
 final class Attachments
 {
-    private const TYPES = [
-        'application/pdf' => 'pdf',
-        'image/png' => 'png',
-        'image/jpeg' => 'jpg',
-        'image/webp' => 'webp',
-        'image/gif' => 'gif',
-        'text/plain' => 'txt',
-        'audio/mpeg' => 'mp3',
-        'audio/ogg' => 'ogg',
-        'audio/wav' => 'wav',
-        'audio/flac' => 'flac',
-        'audio/mp4' => 'm4a',
-        'audio/webm' => 'weba',
-        'video/mp4' => 'mp4',
-        'video/webm' => 'webm',
-        'video/ogg' => 'ogv',
-        'video/quicktime' => 'mov',
-    ];
-    /** What others call the same. */
-    private const ALSO = [
-        'application/ogg' => 'audio/ogg',
-        'audio/x-wav' => 'audio/wav',
-        'audio/vnd.wave' => 'audio/wav',
-        'audio/x-flac' => 'audio/flac',
-        'audio/x-m4a' => 'audio/mp4',
-        'video/x-m4v' => 'video/mp4',
-    ];
-    /** Where a film says that it has pictures: the codecs of Matroska and Ogg, and ISO 14496-12, 8.4.3. */
-    private const PICTURES = '/V_(?:VP8|VP9|AV1|MPEG)|hdlr.{8}vide|\x01video|\x80theora/s';
-    private const SEARCHED = 1 << 20;
-
     public const DISK = 'attachments';
 
     /** @return array<string, list<array{id: string, name: string, bytes: int, plays: string|null}>> source or topic → its files; `plays`: sound or film */
@@ -80,19 +49,13 @@ final class Attachments
     private static function keepFile(string $plan, string $id, string $holder, string $name, string $path): void
     {
         $size = (int) filesize($path);
-        $type = self::type($path);
-        $extension
-            = self::TYPES[$type]
-            ?? throw new \DomainException(
-                'This kind of file is not taken: PDF, pictures (PNG, JPEG, WebP, GIF), sounds (MP3, Ogg, WAV, FLAC, M4A, WebM), films (MP4, WebM, Ogg, '
-                    . 'MOV) and plain text are.',
-            );
+        $type = FileType::of($path);
         $one = new Attachment([
             'plan_id' => $plan,
             'id' => $id,
             'holder' => $holder,
-            'name' => self::named($name, $extension),
-            'type' => $type,
+            'name' => self::named($name, $type->extension),
+            'type' => $type->media,
             'bytes' => $size,
             'hash' => (string) hash_file('sha256', $path),
         ]);
@@ -125,22 +88,6 @@ final class Attachments
 
             throw $why;
         }
-    }
-
-    /** The media type by what is in a file; of one that could be either, whether there are pictures in it. */
-    private static function type(string $path): string
-    {
-        $said = (string) (new \finfo(FILEINFO_MIME_TYPE))->file($path);
-        $type = self::ALSO[$said] ?? $said;
-        if (!\in_array($type, ['video/mp4', 'video/webm', 'audio/ogg', 'video/ogg'], true)) {
-            return $type;
-        }
-        // What says so stands near the beginning, or at the end.
-        $size = (int) filesize($path);
-        $isFilm = preg_match(self::PICTURES, (string) file_get_contents($path, false, null, 0, self::SEARCHED)) === 1
-            || preg_match(self::PICTURES, (string) file_get_contents($path, false, null, max(0, $size - self::SEARCHED))) === 1;
-
-        return ($isFilm ? 'video' : 'audio') . strstr($type, '/');
     }
 
     /** @return array{Builder<Attachment>, int} those that count with it, and how many bytes they may have in all */

@@ -102,11 +102,15 @@ final class ReadPlan
         return SvgWriter::element(new MapDrawing($this->plan, $this->mapChoices($arrangement, false)), 'map');
     }
 
-    public function mapChoices(string $arrangement, bool $ground = true): Choices
+    /** @param int $scale of a picture made of pixels, 1 to 4 */
+    public function mapChoices(string $arrangement, bool $ground = true, int $scale = 2): Choices
     {
         $look = Look::from(['arrangement' => (Arrangement::tryFrom($arrangement) ?? Arrangement::Both)->value]);
 
-        return new Choices(pictures: $ground ? new PlanPictures($this->link->plan_id) : null, map: new MapChoices($look, ground: $ground));
+        return new Choices(
+            pictures: $ground ? new PlanPictures($this->link->plan_id) : null,
+            map: new MapChoices($look, ground: $ground, scale: $scale),
+        );
     }
 
     /** As it is handed over to who reads it. */

@@ -13,11 +13,6 @@ final class Cut
     /** Of a line, in sizes of the type. */
     private const ABOVE = 0.94;
     private const BELOW = 0.26;
-    private const MORE = 0x0020;
-    private const WORDS = 0x0001;
-    private const SCALE = 0x0008;
-    private const TWO_SCALES = 0x0040;
-    private const FOUR_SCALES = 0x0080;
 
     /** @var list<TrueType> */
     private readonly array $parts;
@@ -44,7 +39,8 @@ final class Cut
     public static function of(array $parts, ?array $signs, string $family, bool $isBold, bool $isItalic): string
     {
         $cut = new self($parts);
-        foreach ($signs ?? array_merge(...array_map(static fn(TrueType $part): array => $part->signs(), $cut->parts)) as $sign) {
+        $all = array_map(static fn(TrueType $part): array => array_keys($part->signs()), $cut->parts);
+        foreach ($signs ?? array_merge(...$all) as $sign) {
             $sign < 0xFFFF ? $cut->sign($sign) : null;
         }
 
@@ -74,30 +70,12 @@ final class Cut
         $this->outlines[$new] = '';
         $this->metrics .= $this->parts[$part]->metric($glyph);
         $outline = $this->parts[$part]->outline($glyph);
-        // A glyph that is put together has less than no contours.
-        if ($outline !== '' && \ord($outline[0]) >= 0x80) {
-            $at = 10;
-            do {
-                $flags = self::word($outline, $at);
-                $component = pack('n', $this->glyph($part, self::word($outline, $at + 2)));
-                $outline = substr_replace($outline, $component, $at + 2, 2);
-                $at += 4 + (($flags & self::WORDS) !== 0 ? 4 : 2)
-                    + match (true) {
-                        ($flags & self::SCALE) !== 0 => 2,
-                        ($flags & self::TWO_SCALES) !== 0 => 4,
-                        ($flags & self::FOUR_SCALES) !== 0 => 8,
-                        default => 0,
-                    };
-            } while (($flags & self::MORE) !== 0);
+        foreach (Component::of($outline) as $component) {
+            $outline = substr_replace($outline, pack('n', $this->glyph($part, $component->glyph)), $component->at, 2);
         }
         $this->outlines[$new] = $outline;
 
         return $new;
-    }
-
-    private static function word(string $bytes, int $at): int
-    {
-        return (\ord($bytes[$at]) << 8) | \ord($bytes[$at + 1]);
     }
 
     private function font(string $family, bool $isBold, bool $isItalic): string

@@ -21,7 +21,7 @@ final class Shaping
     /** @var array<string, list<int>> paragraph → its level, then those of its signs */
     private array $levels = [];
     /** @var array<string, int> script → how many of its signs are asked for that nothing draws */
-    public array $missing = [];
+    private array $missing = [];
     private bool $hasFailed = false;
 
     public function __construct(
@@ -120,8 +120,7 @@ final class Shaping
         }
         $shaped = $runs === [] ? [] : $this->tried(fn(): array => $shaper->shape($runs, $this->language));
         foreach ($shaped === null ? $runs : [] as ['text' => $text]) {
-            $script = self::script($text);
-            $this->missing[$script] = ($this->missing[$script] ?? 0) + 1;
+            $this->lacks(self::script($text));
         }
         foreach ($shaped ?? [] as $i => $glyphs) {
             $parts[$of[$i][0]][$of[$i][1]] = $this->kept($glyphs);
@@ -168,7 +167,7 @@ final class Shaping
             $script = $scripts[$i] === 'Common' ? $script : $scripts[$i];
             $stays = $last !== null && ($scripts[$i] === 'Common' || $scripts[$i] === $scripts[$i - 1]) && $this->holds($last, $cluster);
             $name = $stays ? $last : $this->named($cluster, $script, $face);
-            $name === null ? $this->missing[$scripts[$i]] = ($this->missing[$scripts[$i]] ?? 0) + 1 : null;
+            $name === null ? $this->lacks($scripts[$i]) : null;
             $before = $parts !== [] && $name === $last ? array_pop($parts)['part'] : '';
             $parts[] = ['part' => $before . $cluster, 'name' => $name];
             $last = $name;
@@ -225,14 +224,18 @@ final class Shaping
         return 'Common';
     }
 
+    private function lacks(string $script): void
+    {
+        $this->missing[$script] = ($this->missing[$script] ?? 0) + 1;
+    }
+
     /** @param \Closure(string): bool $isHeld */
     private function miss(string $text, \Closure $isHeld): void
     {
         preg_match_all('/\X/u', $text, $m);
         foreach ($m[0] as $cluster) {
             if (!$isHeld(mb_substr($cluster, 0, 1))) {
-                $script = self::script($cluster);
-                $this->missing[$script] = ($this->missing[$script] ?? 0) + 1;
+                $this->lacks(self::script($cluster));
             }
         }
     }

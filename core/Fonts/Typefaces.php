@@ -16,6 +16,8 @@ final class Typefaces
 
     /** @var array<string, array<string, bool>> face → text → whether the face holds all of it */
     private array $held = [];
+    /** @var array<string, array<string, array{string, int}|null>> face → sign → the part that draws it, and the glyph */
+    private array $signs = [];
     public readonly Shaping $shaping;
 
     /**
@@ -23,7 +25,7 @@ final class Typefaces
      * @param Shaper|null              $shaper   of the scripts that those fonts do not hold
      * @param string                   $language of the text
      */
-    public function __construct(public readonly \Closure $read, ?Shaper $shaper = null, string $language = '')
+    public function __construct(private readonly \Closure $read, ?Shaper $shaper = null, string $language = '')
     {
         $this->shaping = new Shaping($shaper, new InstalledFonts(), $language);
     }
@@ -67,12 +69,7 @@ final class Typefaces
     private function heldAll(string $text, string $face): bool
     {
         foreach (mb_str_split($text) as $sign) {
-            $at = mb_ord($sign);
-            $isHeld = $at >= 32 && $at < 127;
-            foreach ($isHeld ? [] : self::PARTS as $part) {
-                $isHeld = $isHeld || $this->font("{$face}-{$part}")?->glyph($at) !== null;
-            }
-            if (!$isHeld && preg_match('/\A[\s\p{Cf}\p{Cc}]\z/u', $sign) !== 1) {
+            if ($this->sign($sign, $face) === null && preg_match('/\A[\s\p{Cf}\p{Cc}]\z/u', $sign) !== 1) {
                 return false;
             }
         }
@@ -96,12 +93,10 @@ final class Typefaces
         if ($at > 0x7E && preg_match('/\A\p{Cf}\z/u', $sign) === 1) {
             return 0.0;
         }
-        foreach (self::PARTS as $part) {
-            $font = $this->font("{$face}-{$part}");
-            $glyph = $font?->glyph($at);
-            if ($font !== null && $glyph !== null) {
-                return $font->width($glyph) / 1000;
-            }
+        [$part, $glyph] = $this->sign($sign, $face) ?? ['', 0];
+        $font = $part === '' ? null : $this->part($part);
+        if ($font !== null) {
+            return $font->width($glyph) / 1000;
         }
 
         // What no font of ours holds: the square signs of East Asia, marks that stand on others, and the rest.
@@ -112,7 +107,31 @@ final class Typefaces
         };
     }
 
-    private function font(string $name): ?TrueType
+    /** @return array{string, int}|null the part of a face that draws a sign, such as serif-bold-latin, and the glyph; null: none does */
+    public function sign(string $sign, string $face): ?array
+    {
+        if (!\array_key_exists($sign, $this->signs[$face] ?? [])) {
+            $this->signs[$face][$sign] = $this->among($sign, $face);
+        }
+
+        return $this->signs[$face][$sign];
+    }
+
+    /** @return array{string, int}|null */
+    private function among(string $sign, string $face): ?array
+    {
+        foreach (self::PARTS as $part) {
+            $glyph = $this->part("{$face}-{$part}")?->glyph(mb_ord($sign));
+            if ($glyph !== null) {
+                return ["{$face}-{$part}", $glyph];
+            }
+        }
+
+        return null;
+    }
+
+    /** @return TrueType|null a part of a face by its name; null where there is none */
+    public function part(string $name): ?TrueType
     {
         if (!\array_key_exists($name, $this->fonts)) {
             $bytes = ($this->read)($name);

@@ -25,20 +25,17 @@ final class Blocks
 
     private readonly Setting $text;
     private readonly float $width;
-    /** The height that is left for text on a page. */
-    private readonly float $tallest;
+    private readonly Figures $figures;
     /** The tag under which what comes stands. */
     private int $parent;
     /** @var array<int, array{list: int, body: int}> level → the list that is open there, and the body of its last item */
     private array $lists = [];
-    /** @var array<int, int> figure → 1, for those that have their place already */
-    private array $figures = [];
 
     public function __construct(
         private readonly Document $document,
         private readonly Paragraphs $paragraphs,
         private readonly Typefaces $faces,
-        private readonly ?Pictures $pictures,
+        ?Pictures $pictures,
         private readonly Structure $structure,
         private readonly int $root,
     ) {
@@ -47,7 +44,6 @@ final class Blocks
         [$width, $height] = $style->page($document->properties->pageSize);
         [$top, $right, $bottom, $left] = $style->edges();
         $this->width = $width - $left - $right;
-        $this->tallest = $height - $top - $bottom;
         $this->text = new Setting(
             Style::family($style->font),
             $style->size,
@@ -56,6 +52,15 @@ final class Blocks
             align: $style->isJustified ? 'justify' : 'left',
             divides: $style->isHyphenated,
         );
+        $small = $this->text->with([
+            'firstLine' => 0.0,
+            'size' => $style->smallSize(),
+            'spacing' => 1.0,
+            'italic' => true,
+            'align' => 'left',
+            'colour' => Style::SOFT,
+        ]);
+        $this->figures = new Figures($paragraphs, $pictures, $structure, $small, $this->width, $height - $top - $bottom);
     }
 
     public function text(): Setting
@@ -75,7 +80,7 @@ final class Blocks
         return match ($element->role) {
             Role::Heading => [$this->heading($element)],
             Role::Item => [$this->item($element)],
-            Role::Picture => $this->topicPicture($element, $indent),
+            Role::Picture => $this->figures->ofTopic($element, $indent, $this->parent),
             Role::Reference => [
                 $this->paragraph(
                     $element->block->content ?? [],
@@ -314,7 +319,7 @@ final class Blocks
                 ),
             ],
             NodeType::Table => $width === null ? [$this->table($node, $indent)] : $this->flattened($node, $indent, $width),
-            NodeType::Picture => $this->picture($node, $indent, $width ?? $this->width),
+            NodeType::Picture => $this->figures->ofNote($node, $indent, $width ?? $this->width, $this->parent),
             default => [],
         };
     }
@@ -399,88 +404,6 @@ final class Blocks
         }
 
         return new Group(Structure::tag($lines, $this->structure->add('P', $this->parent)), 2.0, 8.0);
-    }
-
-    /** @return list<Group> */
-    private function topicPicture(Element $element, float $indent): array
-    {
-        $picture = $element->picture;
-        if ($picture === null || $this->pictures?->bytes($picture->id) === null) {
-            return [];
-        }
-
-        return [
-            new Group(
-                [
-                    $this->image(
-                        $picture->id,
-                        $picture->shown * Style::PICTURE * 0.75,
-                        $picture->height / $picture->width,
-                        $indent,
-                        $this->width,
-                        '',
-                        $element->title,
-                    ),
-                ],
-                2.0,
-                8.0,
-            ),
-        ];
-    }
-
-    /** @return list<Group> the picture, and its caption, which stays with it */
-    private function picture(Node $node, float $indent, float $width): array
-    {
-        $caption = $node->string('caption') ?? '';
-        $id = $node->string('picture');
-        $bytes = $id === null ? null : $this->pictures?->bytes($id);
-        $size = $bytes === null ? false : @getimagesizefromstring($bytes);
-        $small = $this->text->with([
-            'indent' => $indent,
-            'firstLine' => 0.0,
-            'size' => $this->document->style->smallSize(),
-            'spacing' => 1.0,
-            'italic' => true,
-            'align' => 'left',
-            'colour' => Style::SOFT,
-        ]);
-        $says = $caption === '' && $size === false ? $node->string('alt') ?? '' : $caption;
-        $below = static fn(): array => [];
-        if ($says !== '') {
-            $lines = $this->paragraphs->text($says, $small, $width);
-            $below = fn(): array => [new Group(Structure::tag($lines, $this->structure->add('Caption', $this->parent)), 3.0, 9.0)];
-        }
-        if ($id === null || $size === false || $size[0] === 0) {
-            return $below();
-        }
-        $line = $this->image(
-            $id,
-            $node->int('width', $size[0]) * 0.75,
-            $size[1] / $size[0],
-            $indent,
-            $width,
-            $node->string('href') ?? '',
-            $node->string('alt') ?? $caption,
-        );
-        $below = $below();
-        $figure = $node->int('figure', 0);
-        if ($figure > 0 && !isset($this->figures[$figure])) {
-            $this->figures[$figure] = 1;
-            $line->anchors[] = "_f{$figure}";
-        }
-
-        return [new Group([$line], 4.0, $below === [] ? 8.0 : 0.0, keepsNext: $below !== []), ...$below];
-    }
-
-    /** @param float $wide in points; a picture is never wider than the text, nor higher than a page */
-    private function image(string $id, float $wide, float $aspect, float $indent, float $width, string $link, string $says): Line
-    {
-        $wide = min($wide, $width - $indent, ($this->tallest * 0.92) / $aspect);
-        $high = $wide * $aspect;
-
-        $piece = new Piece(Piece::PICTURE, $indent, 0.0, $wide, $high, $id, link: $link, says: $says);
-
-        return new Line($high, $high, [$piece], tag: $this->structure->add('Figure', $this->parent, $says === '' ? 'Picture' : $says));
     }
 
     private function table(Node $table, float $indent): Group

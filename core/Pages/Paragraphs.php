@@ -20,11 +20,7 @@ use Embrel\RichText\NodeType;
  */
 final class Paragraphs
 {
-    /** How much of single spacing stands above the line, against the size of the type. */
-    private const ABOVE = 0.78;
     private const RAISED = 0.62;
-    /** Signs of the scripts that are written without spaces. */
-    private const SQUARE = '/[\p{Han}\p{Hiragana}\p{Katakana}\x{3000}-\x{303F}\x{FF00}-\x{FFEF}]\z/u';
 
     private int $footnotes = 0;
 
@@ -136,8 +132,8 @@ final class Paragraphs
         $room = $width - $setting->indent + 0.01;
         $x = $setting->firstLine;
         [$units, $isRightToLeft] = $this->units->of($runs);
-        $end = function (bool $isLast) use (&$lines, &$parts, &$hasWords, &$x, $setting, $width, $isRightToLeft): void {
-            $lines[] = $this->line($parts, $setting, $width, $lines === [], $isLast, $isRightToLeft);
+        $end = static function (bool $isLast) use (&$lines, &$parts, &$hasWords, &$x, $setting, $width, $isRightToLeft): void {
+            $lines[] = Placing::line($parts, $setting, $width, $lines === [], $isLast, $isRightToLeft);
             [$parts, $hasWords, $x] = [[], false, 0.0];
         };
         foreach ($units as $unit) {
@@ -148,7 +144,7 @@ final class Paragraphs
                 }
                 continue;
             }
-            $wide = self::width($unit);
+            $wide = Placing::width($unit);
             while (!$isSpace && $x + $wide > $room) {
                 $cut = $this->divided($unit, $room - $x, $setting) ?? ($hasWords ? null : $this->cut($unit, $room - $x));
                 if ($cut === null && !$hasWords) {
@@ -157,7 +153,7 @@ final class Paragraphs
                 array_push($parts, ...$cut[0] ?? []);
                 $end(false);
                 $unit = $cut[1] ?? $unit;
-                $wide = self::width($unit);
+                $wide = Placing::width($unit);
             }
             if (!$isSpace || $parts !== []) {
                 array_push($parts, ...$unit);
@@ -168,12 +164,6 @@ final class Paragraphs
         $end(true);
 
         return $lines;
-    }
-
-    /** @param list<Part> $parts */
-    private static function width(array $parts): float
-    {
-        return \count($parts) === 1 ? $parts[0]['wide'] : array_sum(array_column($parts, 'wide'));
     }
 
     /**
@@ -270,175 +260,5 @@ final class Paragraphs
         }
 
         return $head === '' ? $word : $head;
-    }
-
-    /** @param list<Part> $parts */
-    private function line(array $parts, Setting $setting, float $width, bool $isFirst, bool $isLast, bool $isRightToLeft): Line
-    {
-        while ($parts !== [] && $parts[\count($parts) - 1]['isSpace']) {
-            array_pop($parts);
-        }
-        $natural = self::width($parts);
-        $indent = $setting->indent + ($isFirst ? $setting->firstLine : 0.0);
-        $rest = $width - $indent - $natural;
-        $start
-            = $indent
-            + match ($setting->align) {
-                'center' => max(0.0, $rest / 2),
-                'right' => max(0.0, $rest),
-                default => 0.0,
-            };
-        $gaps = $setting->align === 'justify' && !$isLast && $rest > 0 && $rest < $width * 0.3 ? self::gaps($parts) : 0;
-        $height = $setting->size * Style::SINGLE * $setting->spacing;
-        $ascent = $height - $setting->size * (Style::SINGLE - self::ABOVE - 0.14);
-        $line = new Line($height, $ascent, ground: $setting->ground, mirror: $isRightToLeft ? $width : null);
-        foreach ($this->joined($parts, $gaps > 0 ? $rest / $gaps : 0.0, $isRightToLeft) as [$part, $at]) {
-            ['run' => $run, 'wide' => $wide] = $part;
-            $x = $start + $at;
-            if ($run['ground']) {
-                $line->pieces[] = new Piece(
-                    Piece::BOX,
-                    $x,
-                    $ascent - $setting->size * 0.85,
-                    $wide,
-                    $setting->size * 1.1,
-                    colour: Style::HIGHLIGHT,
-                );
-            }
-            $line->pieces[] = new Piece(
-                Piece::TEXT,
-                $x,
-                $ascent - $run['rise'],
-                $wide,
-                0.0,
-                $run['text'],
-                $run['face'],
-                $run['size'],
-                $run['colour'],
-                $run['link'],
-                $run['marks'],
-                glyphs: $part['ids'],
-                isRightToLeft: $part['level'] % 2 === 1,
-            );
-            if ($run['footnote'] !== null) {
-                $line->footnotes[] = $run['footnote'];
-            }
-        }
-
-        return $line;
-    }
-
-    /**
-     * How many places of a line can be widened: its spaces, and what is between two signs of scripts without any.
-     *
-     * @param list<Part> $parts
-     */
-    private static function gaps(array $parts): int
-    {
-        $gaps = 0;
-        foreach ($parts as $i => $part) {
-            $gaps += self::widens($parts, $i) ? 1 : 0;
-        }
-
-        return $gaps;
-    }
-
-    /** @param list<Part> $parts */
-    private static function widens(array $parts, int $i): bool
-    {
-        return $parts[$i]['isSpace']
-            || ($parts[$i]['glyphs'] !== null && isset($parts[$i + 1]['glyphs']) && preg_match(self::SQUARE, $parts[$i]['run']['text']) === 1);
-    }
-
-    /**
-     * The parts of a line, each with its place from where the line begins. What follows in the same run is set together; where
-     * spaces are widened, each alone.
-     *
-     * @param list<Part> $parts
-     *
-     * @return list<array{array{run: Run, wide: float, level: int, ids: list<int|string>}, float}> in the order in which they are read
-     */
-    private function joined(array $parts, float $stretch, bool $isRightToLeft): array
-    {
-        foreach ($parts as $i => $part) {
-            $parts[$i]['room'] = $part['wide'] + ($stretch > 0.0 && self::widens($parts, $i) ? $stretch : 0.0);
-        }
-        $places = self::places($parts, $isRightToLeft);
-        $isShaped = array_filter(array_column($parts, 'glyphs')) !== [];
-        $out = [];
-        $last = null;
-        foreach ($parts as $i => $part) {
-            $part['wide'] = $part['isSpace'] ? $part['room'] : $part['wide'];
-            $drawn = !$isShaped ? [] : [$part['glyphs']->id ?? $part['run']['text']];
-            if ($last !== null && $stretch === 0.0 && self::isLike($last, $part)) {
-                $at = \count($out) - 1;
-                $out[$at][0]['run']['text'] .= $part['run']['text'];
-                $out[$at][0]['wide'] += $part['wide'];
-                $ids = $part['level'] % 2 === 1 ? [...$drawn, ...$out[$at][0]['ids']] : [...$out[$at][0]['ids'], ...$drawn];
-                $out[$at][0]['ids'] = $ids;
-                $out[$at][1] = min($out[$at][1], $places[$i]);
-            } else {
-                $out[] = [$part + ['ids' => $drawn], $places[$i]];
-            }
-            $last = $part;
-        }
-
-        return $out;
-    }
-
-    /**
-     * Where each part begins, after the parts of other directions have been turned round (UAX #9, rule L2).
-     *
-     * @param list<array{room: float, level: int}> $parts
-     *
-     * @return array<int, float>
-     */
-    private static function places(array $parts, bool $isRightToLeft): array
-    {
-        $order = array_keys($parts);
-        $levels = array_column($parts, 'level');
-        for ($level = $levels === [] ? 0 : max($levels); $level > 0; --$level) {
-            $turned = [];
-            $run = [];
-            foreach ($order as $i) {
-                if ($levels[$i] >= $level) {
-                    array_unshift($run, $i);
-                } else {
-                    array_push($turned, ...$run, ...[$i]);
-                    $run = [];
-                }
-            }
-            $order = [...$turned, ...$run];
-        }
-        $x = 0.0;
-        $places = [];
-        foreach ($isRightToLeft ? array_reverse($order) : $order as $i) {
-            $places[$i] = $x;
-            $x += $parts[$i]['room'];
-        }
-
-        return $places;
-    }
-
-    /**
-     * Whether two parts that follow each other are drawn as one.
-     *
-     * @param Part $one
-     * @param Part $next
-     */
-    private static function isLike(array $one, array $next): bool
-    {
-        [$a, $b] = [$one['run'], $next['run']];
-
-        return $one['level'] === $next['level']
-            && $a['face'] === $b['face']
-            && $a['size'] === $b['size']
-            && $a['rise'] === $b['rise']
-            && $a['link'] === $b['link']
-            && $a['marks'] === $b['marks']
-            && $a['colour'] === $b['colour']
-            && $a['ground'] === $b['ground']
-            && $a['footnote'] === null
-            && $b['footnote'] === null;
     }
 }

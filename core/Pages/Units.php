@@ -6,12 +6,23 @@ namespace Embrel\Pages;
 
 use Embrel\Fonts\Glyphs;
 use Embrel\Fonts\Typefaces;
+use Embrel\Layout\Text\Wrapping;
 
 /**
  * The runs of a paragraph in units that stay together on a line: a word with what clings to it, or the space between two.
  * Scripts with rules of their own are divided as ICU has it (UAX #14), the others between words and after hyphens.
  *
- * @phpstan-type Run array{text: string, face: string, size: float, colour: string, rise: float, link: string, marks: string, ground: bool, footnote: list<Line>|null}
+ * @phpstan-type Run array{
+ *     text: string,
+ *     face: string,
+ *     size: float,
+ *     colour: string,
+ *     rise: float,
+ *     link: string,
+ *     marks: string,
+ *     ground: bool,
+ *     footnote: list<Line>|null,
+ * }
  * @phpstan-type Part array{run: Run, isSpace: bool, wide: float, glyphs: Glyphs|null, level: int}
  */
 final class Units
@@ -20,9 +31,6 @@ final class Units
     private const ASCII = '/\s+|[^\s-]*-+|[^\s-]+/';
     /** Scripts other than those whose words stand between spaces and whose letters stand one after the other. */
     private const OWN_RULES = '/[\x{590}-\x{1DFF}\x{2E80}-\x{FAFF}\x{FB07}-\x{10FFFF}]/u';
-    private const RIGHT_TO_LEFT
-        = '/[\x{590}-\x{8FF}\x{200F}\x{202B}\x{202E}\x{2067}\x{FB1D}-\x{FDFF}\x{FE70}-\x{FEFF}\x{10800}-\x{10FFF}\x{1E800}-\x{1EFFF}]/u';
-
     /** Spaces at which a line may end. */
     private const SPACE = '/[ \t-\r\x{1680}\x{2000}-\x{2006}\x{2008}-\x{200A}\x{205F}\x{3000}]/u';
 
@@ -46,7 +54,7 @@ final class Units
             return [$this->plain($runs), false];
         }
         $levels = null;
-        if (preg_match(self::RIGHT_TO_LEFT, $text) === 1) {
+        if (Wrapping::mayTurn($text)) {
             $levels = $this->faces->shaping->levels($text);
             if ($levels === null && $this->faces->shaping->shaper !== null) {
                 // What is asked for before its order is known would be shaped in vain.

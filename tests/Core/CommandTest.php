@@ -84,6 +84,19 @@ final class CommandTest extends TestCase
         self::assertStringStartsWith('%PDF-1.7', (string) file_get_contents("{$this->folder}/out.pdf"));
     }
 
+    public function testConvertDrawsTheMapInPixels(): void
+    {
+        foreach (['png' => 'image/png', 'jpg' => 'image/jpeg', 'webp' => 'image/webp'] as $extension => $type) {
+            $sizes = [];
+            foreach ([1, 3] as $scale) {
+                self::assertSame([0, '', ''], $this->embrel('convert', 'in.txt', "out.{$extension}", "--scale={$scale}"));
+                $sizes[] = $size = getimagesize("{$this->folder}/out.{$extension}") ?: self::fail($extension);
+                self::assertSame($type, $size['mime']);
+            }
+            self::assertEqualsWithDelta(3.0, $sizes[1][0] / $sizes[0][0], 0.02, $extension);
+        }
+    }
+
     /** @return iterable<string, array{list<string>, int, string}> */
     public static function mistakes(): iterable
     {

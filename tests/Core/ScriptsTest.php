@@ -275,7 +275,7 @@ final class ScriptsTest extends TestCase
     public static function languages(): iterable
     {
         yield 'en' => ['en', 'en-us', 'The embankment surrendered unexpectedly; photographers documented extraordinary circumstances nevertheless.'];
-        yield 'de' => ['de', 'de-1996', 'Überschwemmungen beschädigten jahrhundertealte Küstenschutzanlagen; Verantwortliche beschwichtigten Bürgerversammlungen.'];
+        yield 'de' => ['de', 'de-1996', 'Überschwemmungen beschädigten jahrhundertealte Küstenschutzanlagen; Verantwortliche beschwichtigten.'];
         yield 'fr' => ['fr', 'fr', 'Les habitants découvrirent soudainement l’effondrement épouvantable des fortifications côtières.'];
         yield 'es' => ['es', 'es', 'Las inundaciones destruyeron completamente las fortificaciones costeras; nadie comprendía aquella catástrofe.'];
         yield 'it' => ['it', 'it', 'Gli abitanti abbandonarono precipitosamente le abitazioni danneggiate dalle inondazioni improvvise.'];

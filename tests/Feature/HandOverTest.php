@@ -120,6 +120,29 @@ final class HandOverTest extends TestCase
         $this->getJson('/styles')->assertJsonMissingPath($id);
     }
 
+    public function testFontsTravelAsFarAsThatIsChosen(): void
+    {
+        $sizes = [];
+        foreach (['cut', 'whole', 'none'] as $fonts) {
+            $answer = $this->get("/plans/{$this->row->id}/hand-over/file?format=docx&carried_fonts={$fonts}")->assertOk();
+            $path = (string) tempnam(sys_get_temp_dir(), 'fonts');
+            file_put_contents($path, $answer->streamedContent());
+            $zip = new \ZipArchive();
+            self::assertTrue($zip->open($path));
+            $sizes[$fonts] = 0;
+            for ($i = 0; $i < $zip->numFiles; ++$i) {
+                $part = $zip->statIndex($i) ?: self::fail();
+                $sizes[$fonts] += str_ends_with($part['name'], '.odttf') ? $part['size'] : 0;
+            }
+            $zip->close();
+            unlink($path);
+        }
+        self::assertSame(0, $sizes['none']);
+        self::assertGreaterThan(0, $sizes['cut']);
+        self::assertGreaterThan(2 * $sizes['cut'], $sizes['whole']);
+        $this->getJson("/plans/{$this->row->id}/hand-over/file?format=docx&carried_fonts=all")->assertStatus(422);
+    }
+
     public function testATemplateOfOnesOwn(): void
     {
         $file = Package::docx(

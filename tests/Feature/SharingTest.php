@@ -219,6 +219,30 @@ final class SharingTest extends TestCase
         }
     }
 
+    public function testALinkGivesThePictureOfTheMapWithoutWhatIsNotForThem(): void
+    {
+        $this->row = $this->start("Wall\n  Clay\n  Never print this\nTide");
+        $this->send(['type' => 'kind', 'ids' => [$this->id('Never print this')], 'value' => 'aside'])->assertOk();
+        $path = $this->link();
+        $size = function (string $picture) use ($path): array {
+            $answer = $this->get("{$path}/{$picture}")->assertOk();
+            $size = getimagesizefromstring($answer->streamedContent()) ?: [0, 0, 'mime' => ''];
+            self::assertSame($size['mime'], $answer->headers->get('Content-Type'));
+
+            return $size;
+        };
+        self::assertSame(['image/png', 'image/jpeg', 'image/webp'], array_map(
+            static fn(string $type): string => $size("map.{$type}")['mime'],
+            ['png', 'jpeg', 'webp'],
+        ));
+        [$wide, $high] = $size('map.png?scale=1');
+        [$wider, $higher] = $size('map.png?scale=4');
+        self::assertEqualsWithDelta([4.0, 4.0], [$wider / $wide, $higher / $high], 0.02);
+        $this->actingAs($this->user)->putJson("/plans/{$this->row->id}/link", ['shows_asides' => true])->assertOk();
+        $this->app['auth']->forgetGuards();
+        self::assertGreaterThan($high, $size('map.png?scale=1')[1], 'The aside stands in it now.');
+    }
+
     public function testALinkIsRenewedEndsAndIsSwitchedOff(): void
     {
         $old = $this->link(['ends_on' => now()->addDays(2)->format('Y-m-d')]);

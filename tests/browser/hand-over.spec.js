@@ -93,6 +93,26 @@ test('a style is changed, kept under a name, used and removed', async ({ page },
     expect(writer.problems).toEqual([]);
 });
 
+test('a style divides words at the ends of lines, and sets these to one length', async ({ page }, info) => {
+    const writer = await atHandOver(page);
+    await format(page, 'PDF pdf');
+    await page.getByRole('button', { name: 'Change this style…' }).click();
+    const dialog = page.getByRole('dialog', { name: 'How the draft is set' });
+    await dialog.getByLabel('Kept under the name').fill('Columns');
+    await dialog.getByLabel('Size of the text, points').fill('24');
+    await dialog.getByLabel('Lines of equal length').check();
+    await dialog.getByLabel('Words divided at the ends of lines').check();
+    await dialog.getByRole('button', { name: 'Keep and use' }).click();
+    await expect(dialog).toBeHidden();
+    await expect(page.getByLabel('Preview').getByText(/\p{L}-$/u).first()).toBeVisible();
+    const file = await downloaded(page, info);
+    expect(execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' })).toMatch(/\p{L}-\n/u);
+    // Of the style that divides nothing none is divided.
+    await page.getByRole('combobox', { name: 'Style', exact: true }).selectOption('report');
+    await expect(page.getByLabel('Preview').getByText(/\p{L}-$/u)).toHaveCount(0);
+    expect(writer.problems).toEqual([]);
+});
+
 test('a template of one’s own is used, and which of its styles is for what can be changed', async ({ page }, info) => {
     const writer = await atHandOver(page);
     const own = await downloaded(page, info);

@@ -48,6 +48,12 @@ test('a sound is recorded on the spot, heard before it is kept, plays in its pla
     expect(await findings(page)).toEqual([]);
     await writer.type('v');
     await expect.poll(() => sound.evaluate((media) => media.currentTime)).toBeGreaterThan(0);
+    // It plays in one window: the speaker's own shows what is said, and no player.
+    const [speaker] = await Promise.all([page.waitForEvent('popup'), writer.type('n')]);
+    await expect(speaker.getByRole('heading', { name: 'The bell' }).first()).toBeVisible();
+    await expect(speaker.locator('audio, video')).toHaveCount(0);
+    await expect(speaker.getByText(/cannot play/)).toHaveCount(0);
+    await speaker.close();
     await writer.type('[PageDown]');
     await expect(sound).toHaveCount(0);
     await writer.type('v');

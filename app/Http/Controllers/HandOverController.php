@@ -135,8 +135,7 @@ final class HandOverController
     private function pages(HandOverRequest $request, Plan $plan, CorePlan $tree, Choices $choices, Format $format): View
     {
         $document = Draft::of($tree, $choices);
-        $faces = Typefaces::shipped($document->properties->language);
-        $book = Typesetter::book($document, $faces, $choices->pictures);
+        $book = self::book($document, $choices);
         $isLong = HandedOver::isLong($tree);
         $said = $request->integer('page') > 0 || $isLong ? [] : $this->text($tree, $choices, $format)[1];
 
@@ -151,7 +150,7 @@ final class HandOverController
     /** Slides, or sheets of them, as they are in the PDF. */
     private function slides(HandOverRequest $request, Plan $plan, CorePlan $tree, Choices $choices, Format $format): View
     {
-        [$slides, $book] = $this->set($tree, $choices, $format);
+        [$slides, $book] = self::slideBook($tree, $choices, $format);
         $count = \count($book->pages);
         $what = $format->has(Feature::Handout) ? ['sheet', 'sheets'] : ['slide', 'slides'];
 
@@ -161,8 +160,13 @@ final class HandOverController
         ], HandedOver::isLong($tree));
     }
 
+    private static function book(Document $document, Choices $choices): Book
+    {
+        return Typesetter::book($document, Typefaces::shipped($document->properties->language), $choices->pictures);
+    }
+
     /** @return array{SlidePages, Book} */
-    private function set(CorePlan $tree, Choices $choices, Format $format): array
+    private static function slideBook(CorePlan $tree, Choices $choices, Format $format): array
     {
         return SlidePages::settled($tree, $choices, Typefaces::shipped($tree->properties->language), $format->has(Feature::Handout));
     }
@@ -267,8 +271,8 @@ final class HandOverController
         if (!$format->has(Feature::Map)) {
             HandedOver::isLong($tree) && abort(409, 'This plan is long: its PDF is made in the background. Hand it over from its page.');
             $book = $format->has(Feature::Slides)
-                ? $this->set($tree, $choices, $format)[1]
-                : Typesetter::book(Draft::of($tree, $choices), Typefaces::shipped($tree->properties->language), $choices->pictures);
+                ? self::slideBook($tree, $choices, $format)[1]
+                : self::book(Draft::of($tree, $choices), $choices);
 
             return view('plans.printed', [
                 'title' => $plan->title,

@@ -54,7 +54,7 @@ final class ReadController
     {
         $read = new ReadPlan(ByLink::link($request), $this->store);
         $format = Format::from($type);
-        $choices = $read->mapChoices(Given::text($request, 'as') ?: 'both');
+        $choices = $read->mapChoices(Given::text($request, 'as') ?: 'both', scale: max(1, min(4, $request->integer('scale', 2))));
 
         return response()->stream(static function () use ($read, $choices, $format): void {
             $out = fopen('php://output', 'w') ?: throw new \RuntimeException('The answer cannot be written.');

@@ -16,7 +16,9 @@ final class SecurityHeaders
 {
     private const HEADERS = [
         'Content-Security-Policy'
-            => "default-src 'self'; script-src 'self'; style-src 'self'; style-src-attr 'unsafe-inline'; img-src 'self' data:; font-src 'self'; media-src 'self' blob:; connect-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
+            => "default-src 'self'; script-src 'self'; style-src 'self'; style-src-attr 'unsafe-inline'; "
+                . "img-src 'self' data:; font-src 'self'; media-src 'self' blob:; connect-src 'self'; "
+                . "object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
         'X-Content-Type-Options' => 'nosniff',
         'X-Frame-Options' => 'DENY',
         'Referrer-Policy' => 'same-origin',

@@ -13,6 +13,10 @@ use Embrel\Fonts\Ruler;
  */
 final class Wrapping
 {
+    /** The scripts that are read from right to left; and the signs that make a text be. */
+    private const TURNED = '\x{0590}-\x{08FF}\x{FB1D}-\x{FDFF}\x{FE70}-\x{FEFC}\x{10800}-\x{10FFF}\x{1E800}-\x{1EFFF}';
+    private const TURNING = '\x{200F}\x{202B}\x{202E}\x{2067}';
+
     /** Han, kana, hangul and their punctuation: a line may end after any of them. */
     private const PIECES = '/[\x{1100}-\x{11FF}\x{2E80}-\x{9FFF}\x{AC00}-\x{D7FF}\x{F900}-\x{FAFF}\x{FF00}-\x{FFEF}\x{1F000}-\x{1FAFF}\x{20000}-\x{3FFFF}]|[^\s\x{1100}-\x{11FF}\x{2E80}-\x{9FFF}\x{AC00}-\x{D7FF}\x{F900}-\x{FAFF}\x{FF00}-\x{FFEF}\x{1F000}-\x{1FAFF}\x{20000}-\x{3FFFF}]+|\s+/u';
     /** Signs that do not begin a line. */
@@ -92,19 +96,16 @@ final class Wrapping
         return [$head, substr($piece, \strlen($head))];
     }
 
-    /** The same of a text among the elements of a document. */
-    public static function isXmlRightToLeft(string $xml): bool
+    /** Whether anything in a text may run from right to left, letters or signs that only say so. */
+    public static function mayTurn(string $text): bool
     {
-        // No letter of these scripts begins with a lesser byte.
-        return preg_match('/[\xD6-\xEF]/', $xml) === 1 && self::isRightToLeft(strip_tags($xml));
+        // No such sign begins with a lesser byte.
+        return preg_match('/[\xD6-\xF0]/', $text) === 1 && preg_match('/[' . self::TURNED . self::TURNING . ']/u', $text) === 1;
     }
 
     /** Whether a text runs from right to left: its first letter with a direction says so (UAX #9, rules P2 and P3). */
     public static function isRightToLeft(string $text): bool
     {
-        return preg_match(
-            '/\A[^\p{L}]*+[\p{Hebrew}\p{Arabic}\p{Syriac}\p{Thaana}\p{Nko}\x{0590}-\x{08FF}\x{FB1D}-\x{FDFF}\x{FE70}-\x{FEFC}]/u',
-            $text,
-        ) === 1;
+        return preg_match('/\A[^\p{L}]*+[' . self::TURNED . ']/u', $text) === 1;
     }
 }

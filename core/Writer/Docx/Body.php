@@ -358,7 +358,7 @@ final class Body
     private function paragraph(string $style, string $runs, string $properties = ''): void
     {
         $style = $style === '' ? '' : '<w:pStyle w:val="' . $this->names->of($style) . '"/>';
-        if (Wrapping::isXmlRightToLeft($runs)) {
+        if (Wrapping::isRightToLeft(strip_tags($runs))) {
             // Its place among the properties is before these (ECMA-376, 17.3.1.26).
             $parts = preg_split('/(?=<w:(?:spacing|ind|contextualSpacing|jc|outlineLvl)\b)/', $properties, 2) ?: [''];
             $properties = "{$parts[0]}<w:bidi/>" . ($parts[1] ?? '');

@@ -73,7 +73,8 @@ final class Styles
                 . "<style:graphic-properties {$frame} draw:textarea-vertical-align=\"{$align}\"/></style:style>";
 
         return '<style:style style:name="slide" style:family="drawing-page">'
-            . '<style:drawing-page-properties presentation:display-footer="false" presentation:display-page-number="false" presentation:display-date-time="false"/></style:style>'
+            . '<style:drawing-page-properties presentation:display-footer="false" '
+                . 'presentation:display-page-number="false" presentation:display-date-time="false"/></style:style>'
             . $presentation('title', 'Slides-title', 'top')
             . $presentation('under', 'Slides-subtitle', 'top')
             . $presentation('lines', 'Slides-outline1', 'top')

@@ -236,7 +236,7 @@ final class OdtBody
     /** The style, and of a text that is read from right to left the same the other way round. */
     private function turned(string $style, string $runs): string
     {
-        if (!Wrapping::isXmlRightToLeft($runs)) {
+        if (!Wrapping::isRightToLeft(strip_tags($runs))) {
             return $style;
         }
         // What is made for one paragraph can be the parent of none.

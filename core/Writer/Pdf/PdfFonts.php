@@ -7,24 +7,18 @@ namespace Embrel\Writer\Pdf;
 use Embrel\Fonts\Glyphs;
 use Embrel\Fonts\InstalledFont;
 use Embrel\Fonts\Sfnt;
-use Embrel\Fonts\TrueType;
 use Embrel\Fonts\Typefaces;
 
 /** The fonts of a PDF file: each face in two parts, Latin and extended Latin, of which only those are embedded that were used. */
 final class PdfFonts
 {
-    private const PARTS = ['latin', 'latin-ext', 'greek', 'cyrillic'];
     /** For a glyph that is part of what another one says. */
     private const UNSEEN = "\u{200B}";
 
-    /** @var array<string, TrueType|null> null: there is no such part */
-    private array $fonts = [];
     /** @var array<string, array<int, string>> installed font → glyph → the text that it was first met in */
     private array $shaped = [];
     /** @var array<string, string> what was shaped, and the size → what shows it */
     private array $operators = [];
-    /** @var array<string, array<string, array{string, int}>> face → sign → font and glyph */
-    private array $known = [];
     /** @var array<string, array<int, int>> font → glyph → the sign it draws */
     private array $used = [];
 
@@ -33,37 +27,18 @@ final class PdfFonts
     /** @return array{string, int}|null the font that draws a sign, and the glyph; null where none does */
     public function glyph(string $face, string $sign): ?array
     {
-        if (isset($this->known[$face][$sign])) {
-            return $this->known[$face][$sign];
-        }
-        $at = mb_ord($sign);
-        foreach (self::PARTS as $part) {
-            $name = "{$face}-{$part}";
-            $glyph = $this->font($name)?->glyph($at);
-            if ($glyph !== null) {
-                $this->used[$name][$glyph] = $at;
-
-                return $this->known[$face][$sign] = [$name, $glyph];
-            }
+        $found = $this->faces->sign($sign, $face);
+        if ($found !== null) {
+            $this->used[$found[0]][$found[1]] = mb_ord($sign);
         }
 
-        return null;
-    }
-
-    private function font(string $name): ?TrueType
-    {
-        if (!\array_key_exists($name, $this->fonts)) {
-            $bytes = ($this->faces->read)($name);
-            $this->fonts[$name] = $bytes === '' ? null : new TrueType($bytes);
-        }
-
-        return $this->fonts[$name];
+        return $found;
     }
 
     /** @return float the advance of a glyph, in thousandths of the size */
     public function width(string $font, int $glyph): float
     {
-        return $this->font($font)?->width($glyph) ?? 0.0;
+        return $this->faces->part($font)?->width($glyph) ?? 0.0;
     }
 
     /**
@@ -147,7 +122,7 @@ final class PdfFonts
     {
         $entries = '';
         foreach ($this->used as $name => $glyphs) {
-            $font = $this->font($name) ?? throw new \RuntimeException('A font cannot be read.');
+            $font = $this->faces->part($name) ?? throw new \RuntimeException('A font cannot be read.');
             $program = '/FontFile2 ' . $file->stream($font->bytes, '/Length1 ' . \strlen($font->bytes)) . ' 0 R';
             $entries .= self::entry($file, $name, $font, array_map(mb_chr(...), $glyphs), $program, isCompact: false);
         }
@@ -167,7 +142,7 @@ final class PdfFonts
     private function shapedEntry(PdfFile $file, string $name, InstalledFont $font, string $bytes): string
     {
         // Outlines of CFF are embedded without what is around them (ISO 32000-1, table 126).
-        $compact = $font->isCompact() ? InstalledFont::tableOf($bytes, 'CFF ') : null;
+        $compact = $font->isCompact() ? Sfnt::tableOf($bytes, 'CFF ') : null;
         $program = $compact === null
             ? '/FontFile2 ' . $file->stream($bytes, '/Length1 ' . \strlen($bytes)) . ' 0 R'
             : '/FontFile3 ' . $file->stream($compact, '/Subtype /CIDFontType0C') . ' 0 R';

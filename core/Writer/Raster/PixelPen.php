@@ -8,8 +8,6 @@ use Embrel\Fonts\Face;
 use Embrel\Fonts\Glyphs;
 use Embrel\Fonts\Outline;
 use Embrel\Fonts\Ruler;
-use Embrel\Fonts\Shipped;
-use Embrel\Fonts\TrueType;
 use Embrel\Fonts\Typefaces;
 use Embrel\Fonts\Widths;
 use Embrel\Writer\Arc;
@@ -27,7 +25,6 @@ final class PixelPen implements Pen
     private const PIECES = 12;
     /** How long a dash is, and the room behind it, in pixels of the map. */
     private const DASH = 2.0;
-    private const PARTS = ['latin', 'latin-ext'];
     private const ITALIC = ['regular' => 'sans-italic', 'strong' => 'sans-bold-italic', 'title' => 'serif-bold-italic'];
 
     /** @var list<array{points: list<float>, colour: string, top: float, bottom: float, left: float, right: float, opacity: float}> */
@@ -43,9 +40,6 @@ final class PixelPen implements Pen
     private float $y;
     private float $side = 1.0;
     private readonly Ruler $ruler;
-    /** @var array<string, TrueType|null> */
-    private array $fonts = [];
-
     /** @var array<string, Outline> */
     private array $outlines = [];
 
@@ -341,18 +335,19 @@ final class PixelPen implements Pen
         $name = $isItalic ? self::ITALIC[$face->value] : $face->value;
         $run = $font = '';
         foreach (mb_str_split($text) as $sign) {
-            $part = $this->part($name, $sign);
-            $this->lost += $part === null ? 1 : 0;
-            $part ??= self::PARTS[0];
-            $sign = $this->part($name, $sign) === null ? '?' : $sign;
+            $part = $this->faces->sign($sign, $name)[0] ?? null;
+            if ($part === null) {
+                ++$this->lost;
+                [$part, $sign] = [$this->faces->sign('?', $name)[0] ?? $font, '?'];
+            }
             if ($part !== $font && $run !== '') {
-                $this->put($run, $x, $y, $size, $colour, "{$name}-{$font}");
+                $this->put($run, $x, $y, $size, $colour, $font);
                 $x += $this->ruler->width($run, $face, $size);
                 $run = '';
             }
             [$font, $run] = [$part, $run . $sign];
         }
-        $run === '' ? null : $this->put($run, $x, $y, $size, $colour, "{$name}-{$font}");
+        $run === '' ? null : $this->put($run, $x, $y, $size, $colour, $font);
     }
 
     private function put(string $text, float $x, float $y, float $size, string $colour, string $font): void
@@ -365,22 +360,6 @@ final class PixelPen implements Pen
             'colour' => $colour,
             'font' => $font,
         ];
-    }
-
-    private function part(string $name, string $sign): ?string
-    {
-        foreach (self::PARTS as $part) {
-            $key = "{$name}-{$part}";
-            if (!\array_key_exists($key, $this->fonts)) {
-                $bytes = Shipped::bytes($key);
-                $this->fonts[$key] = $bytes === '' ? null : new TrueType($bytes);
-            }
-            if ($this->fonts[$key]?->glyph(mb_ord($sign)) !== null) {
-                return $part;
-            }
-        }
-
-        return null;
     }
 
     public function number(string $number, float $x, float $y, float $size, string $colour, bool $isCentred = false): void

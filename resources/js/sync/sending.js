@@ -1,5 +1,5 @@
 import { Refusal, send } from '../lib/http.js';
-import { passOver, settle, toldOf } from './shown.js';
+import { knownFrom, passOver, settle, suits, toldOf } from './shown.js';
 
 export const RETRY_AFTER = 3000;
 const GIVE_UP_AFTER = 3;
@@ -13,14 +13,14 @@ const GIVE_UP_AFTER = 3;
 export async function sendBatch(queue, batch) {
     batch.forEach((change) => queue.gone.add(change.id));
     try {
-        const { base } = queue;
+        const from = knownFrom(queue);
         const answer = await send('POST', `${queue.address}/operations`, { ...toldOf(queue), operations: batch, ...queue.beside() });
         batch.forEach((change) => queue.forget(change.id, change.tab));
         queue.savedAt = new Date();
         // A change that was made while this was under way is not in the answer: the next one tells all.
         if (queue.isEmpty) {
             queue.alone = false;
-            if (answer.whole || (!queue.isLost && queue.base === base)) {
+            if (suits(queue, answer, from)) {
                 settle(queue, answer.revision);
                 queue.onAnswer(answer, batch);
             }

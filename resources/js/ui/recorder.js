@@ -1,3 +1,5 @@
+import { today } from '../lib/days.js';
+import { minutes } from '../lib/span.js';
 import { element } from './element.js';
 import { say } from './toast.js';
 import { player } from './player.js';
@@ -117,7 +119,7 @@ export class Recorder {
         }
         recorder.start(PIECE);
         this.begun = Date.now();
-        this.clock = setInterval(() => this.tell(`Recording: ${span(Date.now() - (this.begun ?? 0))}`, true), 250);
+        this.clock = setInterval(() => this.tell(`Recording: ${minutes((Date.now() - (this.begun ?? 0)) / 1000)}`, true), 250);
         this.draw(['Stop', () => this.stop(), 'primary']);
     }
 
@@ -141,9 +143,7 @@ export class Recorder {
     /** @param {string} type */
     show(type) {
         const [, container] = /\/(webm|mp4|ogg)/.exec(type) ?? ['', 'webm'];
-        const now = new Date();
-        const two = (/** @type {number} */ n) => String(n).padStart(2, '0');
-        const at = `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())} ${two(now.getHours())}.${two(now.getMinutes())}`;
+        const at = `${today()} ${new Date().toTimeString().slice(0, 5).replace(':', '.')}`;
         const extension = EXTENSIONS[container][this.what];
         const file = new File(this.pieces, `Recorded ${at}.${extension}`, { type });
         this.file = file;
@@ -197,10 +197,4 @@ export class Recorder {
             say('The recording was let go.', { label: 'Keep it', act: () => this.kept(file) });
         }
     }
-}
-
-/** @param {number} milliseconds */
-function span(milliseconds) {
-    const seconds = Math.floor(milliseconds / 1000);
-    return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }

@@ -1,5 +1,4 @@
-/** @param {number} seconds */
-export const minutes = (seconds) => `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
+import { minutes } from '../../lib/span.js';
 
 /** Of the time that was planned, this much is left when the clock begins to warn, in seconds; or a tenth of it. */
 const NEAR = 120;

@@ -9,9 +9,9 @@ export class Screen {
     /**
      * @param {HTMLElement} box
      * @param {(id: string) => string} pictureOf the address of a picture
-     * @param {(id: string) => string} [mediaOf] of a sound or a film
+     * @param {((id: string) => string) | null} [mediaOf] of a sound or a film; null: none plays here
      */
-    constructor(box, pictureOf, mediaOf = () => '') {
+    constructor(box, pictureOf, mediaOf = null) {
         this.box = box;
         this.mediaOf = mediaOf;
         this.pictureOf = pictureOf;
@@ -62,10 +62,11 @@ export class Screen {
      * @param {Step} step @param {Deck} deck
      */
     media(step, deck) {
-        const topics = step.part ? [] : [...new Set([step.topic, ...step.lines.map(([topic]) => topic)])];
+        const { mediaOf } = this;
+        const topics = step.part || !mediaOf ? [] : [...new Set([step.topic, ...step.lines.map(([topic]) => topic)])];
         const media = topics.flatMap((topic) => deck.told.media?.[topic] ?? []);
         const played = media.map(({ id, name, plays }) =>
-            element('figure', {}, player(this.mediaOf(id), name, plays), element('figcaption', {}, name.replace(/\.\w+$/, ''))),
+            element('figure', {}, player(mediaOf?.(id) ?? '', name, plays), element('figcaption', {}, name.replace(/\.\w+$/, ''))),
         );
         return media.length ? element('div', { class: 'shown-media' }, ...played) : null;
     }
