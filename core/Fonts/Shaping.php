@@ -86,12 +86,18 @@ final class Shaping
     {
         $made = $make();
         // What is read from right to left is only known, and asked for in that way, when its order is.
-        for ($again = 0; $again < 2 && ($this->wanted !== [] || $this->unordered !== []); ++$again) {
+        for ($again = 0; $again < 2 && $this->isAsked(); ++$again) {
             $this->fulfil();
             $made = $make();
         }
 
         return $made;
+    }
+
+    /** Whether something is asked for that is not shaped: what is made meanwhile is made once more. */
+    public function isAsked(): bool
+    {
+        return $this->wanted !== [] || $this->unordered !== [];
     }
 
     private function fulfil(): void

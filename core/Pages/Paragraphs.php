@@ -126,12 +126,19 @@ final class Paragraphs
      */
     private function broken(array $runs, Setting $setting, float $width): array
     {
+        [$units, $isRightToLeft] = $this->units->of($runs);
+        if ($this->faces->shaping->isAsked()) {
+            // All of it is set once more: until then only what is in it matters.
+            foreach ($units as $_) {
+            }
+
+            return [Line::space($setting->size)];
+        }
         $lines = [];
         $parts = [];
         $hasWords = false;
         $room = $width - $setting->indent + 0.01;
         $x = $setting->firstLine;
-        [$units, $isRightToLeft] = $this->units->of($runs);
         $end = static function (bool $isLast) use (&$lines, &$parts, &$hasWords, &$x, $setting, $width, $isRightToLeft): void {
             $lines[] = Placing::line($parts, $setting, $width, $lines === [], $isLast, $isRightToLeft);
             [$parts, $hasWords, $x] = [[], false, 0.0];

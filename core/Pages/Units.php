@@ -45,7 +45,7 @@ final class Units
     /**
      * @param list<Run> $runs
      *
-     * @return array{iterable<list<Part>>, bool} the units in the order in which they are read, and whether the paragraph is read from right to left
+     * @return array{\Generator<int, list<Part>>, bool} the units in the order in which they are read, and whether the paragraph is read from right to left
      */
     public function of(array $runs): array
     {
