@@ -26,7 +26,7 @@ final class PackageTest extends TestCase
     /** The order of children that ECMA-376, part 1, gives (the sequences of annex A), as far as we write them. */
     private const ORDER = [
         'pPr'
-            => 'pStyle keepNext keepLines pageBreakBefore widowControl numPr pBdr shd tabs spacing ind contextualSpacing jc outlineLvl '
+            => 'pStyle keepNext keepLines pageBreakBefore widowControl numPr pBdr shd tabs bidi spacing ind contextualSpacing jc outlineLvl '
                 . 'rPr sectPr',
         'rPr' => 'rStyle rFonts b bCs i iCs strike dstrike vanish color spacing sz szCs highlight u shd vertAlign lang',
         'sectPr' => 'headerReference footerReference pgSz pgMar cols titlePg',
