@@ -17,6 +17,11 @@ const FACES = [
     ['STRONG', 'atkinson-hyperlegible-next', 680],
     ['TITLE', 'literata', 600],
 ];
+/** Those of drafts in which titles may be set as well: their fonts are made below. */
+const MEASURED = [
+    ['SERIF', 'literata', 400],
+    ['SERIF_STRONG', 'literata', 680],
+];
 const ranges = [...readFileSync(`${root}resources/css/tokens.css`, 'utf8').matchAll(/normal\.woff2"\); unicode-range: ([^;]+);/g)].map(([, list]) => list.split(', ').map((range) => range.slice(2).split('-').map((hex) => parseInt(hex, 16))));
 
 async function widths(family, weight) {
@@ -57,7 +62,7 @@ const table = async ([name, family, weight]) => {
 };
 
 const tables = [];
-for (const face of FACES) {
+for (const face of [...FACES, ...MEASURED]) {
     tables.push(await table(face));
 }
 const code = `<?php

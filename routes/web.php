@@ -115,6 +115,15 @@ Route::middleware('auth')->group(static function (): void {
     Route::get('/styles', [C\StyleController::class, 'index'])->name('styles');
     Route::post('/styles', [C\StyleController::class, 'store']);
     Route::delete('/styles/{style}', [C\StyleController::class, 'destroy']);
+    Route::get('/map-styles', [C\MapStyleController::class, 'index'])->name('map-styles');
+    Route::post('/map-styles', [C\MapStyleController::class, 'store']);
+    Route::middleware('throttle:uploads')->group(static function (): void {
+        Route::post('/map-styles/file', [C\MapStyleController::class, 'takeIn']);
+        Route::post('/map-styles/pictures', [C\MapStyleController::class, 'keepPicture']);
+    });
+    Route::get('/map-styles/pictures/{picture}', [C\MapStyleController::class, 'picture']);
+    Route::get('/map-styles/{style}', [C\MapStyleController::class, 'show']);
+    Route::delete('/map-styles/{style}', [C\MapStyleController::class, 'destroy']);
     Route::post('/templates', [C\TemplateController::class, 'store'])
         ->middleware('throttle:uploads')
         ->name('templates');

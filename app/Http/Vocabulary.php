@@ -7,7 +7,11 @@ namespace App\Http;
 use App\Store\PlanView;
 use Embrel\Citation\CitationStyle;
 use Embrel\Citation\SourceKind;
+use Embrel\Layout\Map\Form;
+use Embrel\Layout\Map\Lettering;
+use Embrel\Layout\Map\Paper;
 use Embrel\Layout\Map\Signs;
+use Embrel\Layout\Map\Stalk;
 use Embrel\Layout\Map\Style;
 use Embrel\Limits;
 use Embrel\Operation\SortBy;
@@ -144,6 +148,14 @@ final class Vocabulary
             ),
             'mapSigns' => ['note' => Signs::NOTE, 'flags' => Signs::FLAGS],
             'mapStyles' => self::named(Style::cases(), static fn(Style $style): string => $style->name()),
+            'mapDresses' => array_combine(
+                array_column(Style::cases(), 'value'),
+                array_map(static fn(Style $style): array => $style->dress()->toArray(), Style::cases()),
+            ),
+            'mapForms' => self::named(Form::cases(), static fn(Form $form): string => $form->label()),
+            'mapStalks' => self::named(Stalk::cases(), static fn(Stalk $stalk): string => $stalk->label()),
+            'mapLetterings' => self::named(Lettering::cases(), static fn(Lettering $lettering): string => $lettering->label()),
+            'mapPapers' => self::named(Paper::cases(), static fn(Paper $paper): string => $paper->label()),
         ];
     }
 

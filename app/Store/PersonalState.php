@@ -54,7 +54,7 @@ final class PersonalState
 
     public function map(User $user, PlanRow $plan): Look
     {
-        return Look::from($this->kept($user, $plan, 'map'));
+        return MapStyles::look($user, $this->kept($user, $plan, 'map'));
     }
 
     public function keepMap(User $user, PlanRow $plan, Look $look): void

@@ -14,6 +14,8 @@ use Embrel\Id\CountedIds;
 use Embrel\Intake\Options;
 use Embrel\Intake\Result;
 use Embrel\Layout\Map\Arrangement;
+use Embrel\Layout\Map\Dress;
+use Embrel\Layout\Map\DressFile;
 use Embrel\Layout\Map\Look;
 use Embrel\Layout\Map\Sheets;
 use Embrel\Layout\Map\Style;
@@ -67,7 +69,8 @@ final class Command
                 $name === '--contents-depth' => $draft['contentsDepth'] = self::depth($value),
                 $name === '--arrangement' => $look['arrangement'] = Arrangement::tryFrom($value)
                     ?? throw new Usage("There is no arrangement called “{$value}”."),
-                $name === '--style' => $look['style'] = Style::tryFrom($value) ?? throw new Usage("There is no style called “{$value}”."),
+                $name === '--style' && Style::tryFrom($value) !== null => $look['style'] = Style::from($value),
+                $name === '--style' => [$look['own'], $map['back']] = self::ownStyle($value),
                 $name === '--paper' => $map['paper'] = isset(Sheets::PAPERS[$value])
                     ? $value
                     : throw new Usage("There is no paper called “{$value}”."),
@@ -97,6 +100,14 @@ final class Command
         ];
 
         return ['files' => $files, 'reading' => $reading, 'choices' => new Choices(...$choices)];
+    }
+
+    /** @return array{Dress, string|null} from a file: the style, and the picture on its ground */
+    private static function ownStyle(string $value): array
+    {
+        $file = is_file($value) ? file_get_contents($value) : false;
+
+        return $file === false ? throw new Usage("There is no style called “{$value}”.") : DressFile::read($file);
     }
 
     private static function depth(string $value): int

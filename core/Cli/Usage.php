@@ -23,6 +23,7 @@ final class Usage extends \InvalidArgumentException
           --strip-numbers
           --arrangement=spine|both|round           --fonts  SVG: with the fonts in it
           --style=reed|dense|broad|field|drafting  --no-ground  SVG: without a ground
+          --style=FILE    a map style of one’s own
           --paper=a4|a3|a2|letter|tabloid          --sheets  PDF: in its own size across several
           --levels=N (1 to 9)  slides: sections one by one   --each-line  one for each line that appears
           --on-a-sheet=2|4|6   handouts

@@ -16,6 +16,7 @@ final readonly class MapChoices
      * @param bool         $embedsFonts   with the fonts in the file
      * @param string|null  $paper         one of Sheets::PAPERS; null: as the plan has it
      * @param int          $scale         of a picture made of pixels, 1 to 4
+     * @param string|null  $back          the bytes of the picture on its ground, PNG or JPEG, where its style has one
      * @param bool         $severalSheets in its own size across several sheets, instead of on one
      */
     public function __construct(
@@ -26,5 +27,6 @@ final readonly class MapChoices
         public ?string $paper = null,
         public bool $severalSheets = false,
         public int $scale = 2,
+        public ?string $back = null,
     ) {}
 }

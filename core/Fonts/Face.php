@@ -10,6 +10,8 @@ enum Face: string
     case Regular = 'regular';
     case Strong = 'strong';
     case Title = 'title';
+    case Serif = 'serif';
+    case SerifStrong = 'serif-bold';
 
     /** @return array<array-key, int> sign → advance in ten-thousandths of the size */
     public function widths(): array
@@ -18,6 +20,8 @@ enum Face: string
             self::Regular => Widths::REGULAR,
             self::Strong => Widths::STRONG,
             self::Title => Widths::TITLE,
+            self::Serif => Widths::SERIF,
+            self::SerifStrong => Widths::SERIF_STRONG,
         };
     }
 }

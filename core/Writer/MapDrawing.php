@@ -7,9 +7,11 @@ namespace Embrel\Writer;
 use Embrel\Document\Pictures;
 use Embrel\Draft\Choices;
 use Embrel\Fonts\Face;
+use Embrel\Layout\Map\Dress;
+use Embrel\Layout\Map\Form;
+use Embrel\Layout\Map\Inks;
 use Embrel\Layout\Map\Label;
 use Embrel\Layout\Map\Labelling;
-use Embrel\Layout\Map\Palette;
 use Embrel\Layout\Map\Picture;
 use Embrel\Layout\Map\Routing;
 use Embrel\Layout\Map\Signs;
@@ -27,11 +29,15 @@ final class MapDrawing
 
     public readonly Picture $picture;
     private readonly ?Pictures $pictures;
+    private readonly Dress $dress;
+    public readonly Inks $inks;
     private Pen $pen;
 
     public function __construct(private readonly Plan $plan, private readonly Choices $choices)
     {
         $this->pictures = $choices->pictures;
+        $this->dress = $choices->map->look->dress();
+        $this->inks = $this->dress->inks();
         $this->picture = Picture::of(
             $plan,
             Numbering::of($plan, $choices->scheme, $choices->numberDepth),
@@ -54,15 +60,17 @@ final class MapDrawing
     {
         $this->pen = $pen;
         $picture = $this->picture;
-        if ($this->choices->map->ground) {
-            $pen->rectangle(...[...$this->room(), 0.0, Palette::SHEET]);
-        }
-        $this->grounds();
+        $this->ground();
+        $this->tints();
         foreach ($picture->geometry->spine as $i => [$x1, $y1, $x2, $y2]) {
             $dye = $picture->spineDye($i);
-            $pen->path("M{$x1} {$y1}L{$x2} {$y2}", $dye === null ? Palette::INK : Palette::dye($dye), 3.0);
+            $pen->path("M{$x1} {$y1}L{$x2} {$y2}", $dye === null ? $this->inks->ink : $this->inks->dye($dye), 3.0);
         }
         [$x, $y] = $picture->geometry->title;
+        if ($this->isPlated()) {
+            [$width, $height] = $picture->titleSize;
+            $this->plate($x - $width / 2 - 8, $y - $height / 2 - 4, $width + 16, $height + 8);
+        }
         foreach ($picture->title as $i => $line) {
             $pen->text(
                 $line,
@@ -70,7 +78,7 @@ final class MapDrawing
                 $y - $picture->titleSize[1] / 2 + Picture::TITLE * (Label::LINE * $i + 1.02),
                 Face::Title,
                 Picture::TITLE,
-                Palette::INK,
+                $this->inks->ink,
                 true,
             );
         }
@@ -83,16 +91,33 @@ final class MapDrawing
         $this->relations();
     }
 
-    private function grounds(): void
+    private function ground(): void
     {
-        if (!$this->picture->look->style->isTinted()) {
+        if (!$this->choices->map->ground) {
+            return;
+        }
+        $room = $this->room();
+        $back = $this->choices->map->back;
+        $size = $back === null ? false : @getimagesizefromstring($back);
+        $back !== null && $size !== false && $size[0] > 0 && $size[1] > 0
+            ? $this->pen->backdrop($back, ...[...$room, $this->inks->sheet])
+            : $this->pen->rectangle(...[...$room, 0.0, $this->inks->sheet]);
+        $lines = $this->dress->paper->lines(...$room);
+        if ($lines !== '') {
+            $this->pen->path($lines, $this->inks->rule(), 1.0);
+        }
+    }
+
+    private function tints(): void
+    {
+        if (!$this->dress->tints) {
             return;
         }
         foreach ($this->picture->sections as [$from, $to]) {
             if ($this->picture->labels[$from]->isLoose) {
                 continue;
             }
-            $tint = Palette::tint($this->picture->labels[$from]->dye);
+            $tint = $this->inks->tint($this->picture->labels[$from]->dye);
             $box = [INF, INF, -INF, -INF];
             for ($i = $from; $i < $to; ++$i) {
                 [$left, $top, $right, $bottom] = $this->picture->box($i, $from);
@@ -113,8 +138,8 @@ final class MapDrawing
                 $label = $this->picture->labels[$i];
                 $this->pen->path(
                     $this->picture->stalk($i),
-                    Palette::dye($label->dye),
-                    $this->picture->look->style->line($label->level),
+                    $this->inks->dye($label->dye),
+                    $this->dress->line($label->level),
                     null,
                     0.75,
                 );
@@ -128,11 +153,42 @@ final class MapDrawing
         [$x, $y] = $this->picture->geometry->point($i, $section);
         $isFlipped = $this->picture->geometry->standings[$section]->isMirrored;
         $this->pen->within($x, $y, false, function () use ($label, $i, $isFlipped): void {
-            $dye = Palette::dye($label->dye);
+            $dye = $this->inks->dye($label->dye);
+            $x = $isFlipped ? -($label->start + $label->width) : $label->start;
+            $this->form($label, $x, $dye);
             $label->level === 1 ? $this->disc($label, $dye, $isFlipped) : $this->floret($label, $dye);
-            $this->text($label, $isFlipped ? -($label->start + $label->width) : $label->start, $dye);
+            $this->text($label, $x, $dye);
             $this->exit($i, $dye, $isFlipped ? -1 : 1);
         });
+    }
+
+    /** What stands around the title of a topic. */
+    private function form(Label $label, float $x, string $dye): void
+    {
+        [$left, $top, $width, $height] = [$x - $label->room, -$label->height / 2, $label->width + 2 * $label->room, $label->height];
+        match ($this->dress->form($label->level)) {
+            Form::Plain => $this->isPlated() ? $this->plate($left - 3, $top, $width + 6, $height) : null,
+            Form::Underlined => $this->underlined($left, $top, $width, $height, $dye),
+            Form::Framed => $this->pen->rectangle($left, $top, $width, $height, 5.0, $this->inks->sheet, $dye, 1.4),
+            Form::Filled => $this->pen->rectangle($left, $top, $width, $height, 5.0, $this->inks->filled($label->dye)),
+        };
+    }
+
+    private function underlined(float $left, float $top, float $width, float $height, string $dye): void
+    {
+        $this->isPlated() ? $this->plate($left - 3, $top, $width + 6, $height) : null;
+        $this->pen->path("M{$left} " . ($top + $height - 1) . 'H' . ($left + $width), $dye, 1.8);
+    }
+
+    /** On a picture text stands on a plate of the ground, so that it can be read whatever the picture shows. */
+    private function isPlated(): bool
+    {
+        return $this->choices->map->back !== null;
+    }
+
+    private function plate(float $left, float $top, float $width, float $height): void
+    {
+        $this->pen->rectangle($left, $top, $width, $height, 5.0, $this->inks->sheet);
     }
 
     private function disc(Label $label, string $dye, bool $isFlipped): void
@@ -142,7 +198,7 @@ final class MapDrawing
             $this->pen->path($isFlipped ? 'M-14 0H-28' : 'M14 0H28', $dye, 3.0);
         }
         $this->pen->circle(0.0, 0.0, Spacing::DISC, $dye);
-        $this->pen->number($short, 0.0, 5.0, \strlen($short) > 3 ? 9.0 : (\strlen($short) > 2 ? 11.0 : 14.0), Palette::SHEET, true);
+        $this->pen->number($short, 0.0, 5.0, \strlen($short) > 3 ? 9.0 : (\strlen($short) > 2 ? 11.0 : 14.0), $this->inks->sheet, true);
     }
 
     private function floret(Label $label, string $dye): void
@@ -150,7 +206,7 @@ final class MapDrawing
         if (!$label->hasFloret) {
             return;
         }
-        $this->pen->circle(0.0, 0.0, 5.2, Palette::SHEET, $dye, 1.8, $label->isLoose);
+        $this->pen->circle(0.0, 0.0, 5.2, $this->inks->sheet, $dye, 1.8, $label->isLoose);
         if ($label->filled >= 0.999) {
             $this->pen->circle(0.0, 0.0, 5.2, $dye);
         } elseif ($label->filled > 0.0) {
@@ -168,7 +224,8 @@ final class MapDrawing
     private function text(Label $label, float $x, string $dye): void
     {
         if ($label->number !== '' && $label->indent > 0.0) {
-            $this->pen->number($label->number, $x, $label->baseline(0), $label->size, $dye);
+            $colour = $this->dress->form($label->level) === Form::Filled ? $this->inks->ink : $dye;
+            $this->pen->number($label->number, $x, $label->baseline(0), $label->size, $colour);
         }
         $isFaint = $label->isUntitled || $this->plan->topics[$label->id]->kind === Kind::Aside;
         foreach ($label->lines as $i => $line) {
@@ -178,7 +235,7 @@ final class MapDrawing
                 $label->baseline($i),
                 $label->face,
                 $label->size,
-                $isFaint ? Palette::FAINT : Palette::INK,
+                $isFaint ? $this->inks->faint : $this->inks->ink,
                 false,
                 $label->isRightToLeft,
                 $label->isUntitled,
@@ -201,21 +258,21 @@ final class MapDrawing
 
     private function pill(string $text, float $x, float $y, string $dye, float $width): void
     {
-        $this->pen->rectangle($x, $y - 12, $width, 16.0, 8.0, Palette::SHEET, Palette::dye($dye));
-        $this->pen->text($text, $x + Labelling::PILL, $y, Face::Regular, self::SMALL, Palette::SOFT);
+        $this->pen->rectangle($x, $y - 12, $width, 16.0, 8.0, $this->inks->sheet, $this->inks->dye($dye));
+        $this->pen->text($text, $x + Labelling::PILL, $y, Face::Regular, self::SMALL, $this->inks->soft);
     }
 
     private function mark(string $which, string $text, float $x, float $y): void
     {
-        $colour = $which === 'words' ? Palette::FAINT : Palette::SOFT;
+        $colour = $which === 'words' ? $this->inks->faint : $this->inks->soft;
         if ($which === 'note') {
-            $this->pen->within($x, $y - 10, false, fn() => $this->pen->path(Signs::NOTE, Palette::FAINT, 1.2));
+            $this->pen->within($x, $y - 10, false, fn() => $this->pen->path(Signs::NOTE, $this->inks->faint, 1.2));
 
             return;
         }
         if ($which === 'flag') {
             [$form, $dye] = Signs::FLAGS[$text];
-            $colour = Palette::dye($dye);
+            $colour = $this->inks->dye($dye);
             $this->pen->within($x, $y - 9, false, fn() => $this->pen->path($form, null, 0.0, $colour));
             $x += 14;
         }
@@ -229,7 +286,7 @@ final class MapDrawing
         $end = $out * $this->picture->boxes->widths[$i];
         if ($label->inside > 0) {
             $width = $this->picture->boxes->widths[$i] - $label->start - $label->width - 10;
-            $this->pen->rectangle($out > 0 ? $end - $width : $end, -9.0, $width, 18.0, 9.0, Palette::SHEET, $dye, 1.4);
+            $this->pen->rectangle($out > 0 ? $end - $width : $end, -9.0, $width, 18.0, 9.0, $this->inks->sheet, $dye, 1.4);
             $this->pen->text((string) $label->inside, $end - ($out * $width) / 2, 4.2, Face::Regular, self::SMALL, $dye, true);
         } elseif (($this->picture->boxes->parents[$i + 1] ?? -1) === $i) {
             $this->pen->circle($end, 0.0, $label->level === 1 ? 3.2 : 2.4, $dye);
@@ -241,13 +298,13 @@ final class MapDrawing
         foreach (
             $this->plan->relations === [] ? [] : (new Routing($this->picture, $this->plan))->tracks($this->plan->relations) as $track
         ) {
-            $colour = $track->relation->dye === null ? Palette::INK : Palette::dye($track->relation->dye->value);
+            $colour = $track->relation->dye === null ? $this->inks->ink : $this->inks->dye($track->relation->dye->value);
             foreach ([$track->path(), ...$track->heads()] as $path) {
                 $this->pen->path($path, $colour, 1.3);
             }
             if ($track->relation->label !== '') {
                 [[$x, $y], [$width, $height]] = [$track->label, $track->room];
-                $this->pen->rectangle($x - $width / 2, $y - $height / 2, $width, $height, 3.0, Palette::SHEET);
+                $this->pen->rectangle($x - $width / 2, $y - $height / 2, $width, $height, 3.0, $this->inks->sheet);
                 $this->pen->text($track->relation->label, $x, $y + Routing::SIZE * 0.35, Face::Regular, Routing::SIZE, $colour, true);
             }
         }

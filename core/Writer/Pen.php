@@ -58,4 +58,11 @@ interface Pen
 
     /** @param string $bytes of a PNG or JPEG file */
     public function image(string $bytes, float $x, float $y, float $width, float $height): void;
+
+    /**
+     * A rectangle of a colour under everything else, and on it a picture that covers it all: what reaches beyond is cut off.
+     *
+     * @param string $bytes of a PNG or JPEG file
+     */
+    public function backdrop(string $bytes, float $x, float $y, float $width, float $height, string $colour): void;
 }

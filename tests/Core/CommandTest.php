@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Embrel\Layout\Map\Dress;
+use Embrel\Layout\Map\DressFile;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Build\Package;
 
 /** The command line, run as its users run it. */
 final class CommandTest extends TestCase
@@ -82,6 +85,15 @@ final class CommandTest extends TestCase
         self::assertNotSame(file_get_contents("{$this->folder}/spine.svg"), file_get_contents("{$this->folder}/round.svg"));
         self::assertSame([0, '', ''], $this->embrel('convert', 'in.txt', 'out.pdf', '--paper=a3', '--sheets', '--style=field'));
         self::assertStringStartsWith('%PDF-1.7', (string) file_get_contents("{$this->folder}/out.pdf"));
+        file_put_contents("{$this->folder}/own.json", DressFile::write(new Dress('Mine', ground: '#13202e'), Package::png()));
+        self::assertSame([0, '', ''], $this->embrel('convert', 'in.txt', 'own.svg', '--style=own.json'));
+        $svg = (string) file_get_contents("{$this->folder}/own.svg");
+        self::assertStringContainsString('fill="#13202e"', $svg);
+        self::assertStringContainsString('data:image/png', $svg);
+        file_put_contents("{$this->folder}/none.json", '{}');
+        [$code, , $says] = $this->embrel('convert', 'in.txt', 'a.svg', '--style=none.json');
+        self::assertSame(1, $code);
+        self::assertStringContainsString('not the file of a map style', $says);
     }
 
     public function testConvertDrawsTheMapInPixels(): void

@@ -11,6 +11,7 @@ use App\Models\Plan;
 use App\Models\TaskKind;
 use App\Store\Attachments;
 use App\Store\HandedOver;
+use App\Store\MapStyles;
 use App\Store\PersonalState;
 use App\Store\PlanChecks;
 use App\Store\PlanStore;
@@ -84,6 +85,7 @@ final class HandOverController
             'files' => array_merge(...array_values(Attachments::of($plan->id))),
             'seen' => $request->boolean('seen'),
             'look' => $personal->map($user, $plan),
+            'ownMapStyles' => MapStyles::kept($user),
             'kept' => $kept,
             'serious' => PlanChecks::of($plan, $user)->serious(),
             'styles' => $styles->all($user),

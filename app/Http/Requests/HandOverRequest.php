@@ -7,6 +7,8 @@ namespace App\Http\Requests;
 use App\Models\Plan;
 use App\Models\User;
 use App\Rules\Id;
+use App\Store\MapBacks;
+use App\Store\MapStyles;
 use App\Store\PersonalState;
 use App\Store\PlanPictures;
 use App\Store\SaidRemarks;
@@ -70,7 +72,7 @@ final class HandOverRequest extends FormRequest
             'loose' => ['nullable', 'boolean'],
             'all_sources' => ['nullable', 'boolean'],
             'arrangement' => ['nullable', Rule::enum(Arrangement::class)],
-            'style' => ['nullable', Rule::enum(Style::class)],
+            'style' => ['bail', 'nullable', 'string', 'max:26', 'ascii'],
             'seen' => ['nullable', 'boolean'],
             'ground' => ['nullable', 'boolean'],
             'scale' => ['nullable', 'integer', 'between:1,4'],
@@ -106,11 +108,16 @@ final class HandOverRequest extends FormRequest
     /** As the person sees it, or as usual; both in the arrangement that was chosen. */
     private function map(): Look
     {
-        $look = $this->boolean('seen') ? (new PersonalState())->map($this->person(), $this->plan())->toArray() : [];
+        $stored = $this->boolean('seen') ? (new PersonalState())->map($this->person(), $this->plan())->toArray() : [];
+        $style = $this->string('style')->toString();
+        $chosen = Style::tryFrom($style) === null && $style !== '' ? ['own' => $style] : array_filter(['style' => $style]);
 
-        return Look::from(
-            array_filter(['arrangement' => $this->string('arrangement')->toString(), 'style' => $this->string('style')->toString()])
-                + $look,
+        return MapStyles::look(
+            $this->person(),
+            array_filter(['arrangement' => $this->string('arrangement')->toString()])
+                + $chosen
+                + (isset($chosen['style']) ? ['own' => ''] : [])
+                + $stored,
         );
     }
 
@@ -160,6 +167,7 @@ final class HandOverRequest extends FormRequest
         $from = $this->string('from')->toString();
         $numberDepth = $this->input('number_depth');
         [$style, $pictures] = $this->look();
+        $map = $this->map();
 
         return new Choices(
             from: $from !== '' && $plan->has($from) && $plan->home($from) === CorePlan::ROOT
@@ -175,13 +183,14 @@ final class HandOverRequest extends FormRequest
             pictures: $pictures,
             draft: $this->draft($style, $most),
             map: new MapChoices(
-                $this->map(),
+                $map,
                 $this->boolean('seen') ? (new PersonalState())->folds($this->person(), $this->plan()) : [],
                 $this->boolean('ground', true),
                 $this->boolean('fonts'),
                 $this->string('paper')->toString() ?: null,
                 $this->boolean('several'),
                 $this->integer('scale') ?: 2,
+                $map->own === null ? null : MapBacks::bytes($this->person(), $map->own->picture),
             ),
             outline: new OutlineChoices($this->boolean('other_notes', true), $this->boolean('loose')),
             show: $this->show(),

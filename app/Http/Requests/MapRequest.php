@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Models\Plan;
 use App\Rules\Id;
+use App\Store\MapStyles;
 use App\Store\MapView;
 use App\Store\PlanRows;
 use App\Store\Sight;
@@ -30,7 +31,7 @@ final class MapRequest extends FormRequest
     {
         $look = $request->json('map.look');
 
-        return Look::from(\is_array($look) ? $look : []);
+        return MapStyles::look($request->user(), \is_array($look) ? $look : []);
     }
 
     /** @return array<string, mixed>|null the map as asked for beside something else; null where it was not */

@@ -17,6 +17,8 @@ final class Growing
     private array $widths = [];
     /** @var list<float> */
     private array $heights = [];
+    private readonly Dress $dress;
+    private readonly Inks $inks;
 
     /** @param array<string, true> $folded */
     public function __construct(
@@ -24,7 +26,10 @@ final class Growing
         private readonly Labelling $labelling,
         private readonly Look $look,
         private readonly array $folded,
-    ) {}
+    ) {
+        $this->dress = $look->dress();
+        $this->inks = $this->dress->inks();
+    }
 
     /** Adds a branch; its head stands for itself at a level. */
     public function add(string $head, int $level): void
@@ -37,10 +42,11 @@ final class Growing
             $parts = $this->plan->parts[$id] ?? [];
             $isFolded = $parts !== [] && (isset($this->folded[$id]) || $this->look->branches === $level);
             $inside = $isFolded ? \count($this->plan->branch($id)) - 1 : 0;
+            $own = $topic->dye->value ?? $dye;
             $label = $this->labelling->label(
                 $id,
                 $level,
-                $topic->dye->value ?? $dye,
+                $this->shown($level, $own),
                 $topic->size?->factor() ?? $factor,
                 $inside,
                 $isLoose,
@@ -51,11 +57,12 @@ final class Growing
             $this->widths[]
                 = $label->start
                 + $label->width
+                + $label->room
                 + ($inside > 0 ? 24.0 + $this->labelling->sign((string) $inside) : ($parts === [] ? 4.0 : ($level === 1 ? 14.0 : 9.0)));
             $this->heights[] = $label->height;
             if (!$isFolded && $parts !== []) {
                 [$dye, $factor] = [
-                    $topic->alone?->holdsDye() === true ? $dye : $label->dye,
+                    $topic->alone?->holdsDye() === true ? $dye : $own,
                     $topic->alone?->holdsSize() === true ? $factor : $topic->size?->factor() ?? $factor,
                 ];
                 for ($i = \count($parts) - 1; $i >= 0; --$i) {
@@ -63,6 +70,14 @@ final class Growing
                 }
             }
         }
+    }
+
+    /** The dye in which a topic is drawn: a name as it is, a colour as it can be seen on the ground. */
+    private function shown(int $level, string $dye): string
+    {
+        $dye = $this->dress->dyed($level, $dye);
+
+        return $dye[0] === '#' ? $this->inks->dye($dye) : $dye;
     }
 
     /** @return array{string, float} the dye and the size that a topic takes over from those above it */

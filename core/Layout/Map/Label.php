@@ -22,6 +22,8 @@ final readonly class Label
      * @param float                                     $linesEnd where the longest line ends: there those begin that are read from right to left
      * @param float                                     $width  of the content
      * @param int                                       $inside how many topics are folded away in it
+     * @param float                                     $pad    of its height, what is kept above the content, and below it
+     * @param float                                     $room   beside the content, on either side, for what stands around it
      */
     public function __construct(
         public string $id,
@@ -44,6 +46,8 @@ final readonly class Label
         public bool $hasFloret,
         public bool $isLoose = false,
         public ?Picture $picture = null,
+        public float $pad = 0.0,
+        public float $room = 0.0,
     ) {}
 
     /** How much higher a line stands than the size of its type. */
@@ -54,14 +58,17 @@ final readonly class Label
      */
     public function pictureBox(): ?array
     {
-        return $this->picture === null
-            ? null
-            : [0.0, $this->height / 2 - $this->picture->shownHeight() - 2.0, (float) $this->picture->shown, $this->picture->shownHeight()];
+        if ($this->picture === null) {
+            return null;
+        }
+        $high = $this->picture->shownHeight();
+
+        return [0.0, $this->height / 2 - $this->pad - $high - 2.0, (float) $this->picture->shown, $high];
     }
 
     /** @return float from the middle of the label to the base line of a line of its title */
     public function baseline(int $line): float
     {
-        return -$this->height / 2 + 2.0 + $this->size * self::LINE * $line + $this->size * 1.02;
+        return -$this->height / 2 + $this->pad + 2.0 + $this->size * self::LINE * $line + $this->size * 1.02;
     }
 }

@@ -30,6 +30,7 @@ final class Labelling
     private readonly Wrapping $wrapping;
     private readonly float $mainStart;
     private readonly float $wrap;
+    private readonly Dress $dress;
 
     public function __construct(
         private readonly Plan $plan,
@@ -39,6 +40,7 @@ final class Labelling
         private readonly Ruler $ruler = new Ruler(),
     ) {
         $this->wrapping = new Wrapping($ruler);
+        $this->dress = $look->dress();
         // Rays are short: a long one makes the whole circle large, and all of it small to see.
         $this->wrap = $look->arrangement === Arrangement::Round ? min(170.0, (float) $look->wrap) : (float) $look->wrap;
         $this->mainStart = $look->arrangement === Arrangement::Spine ? 34.0 : 22.0;
@@ -51,8 +53,8 @@ final class Labelling
     public function label(string $id, int $level, string $dye, float $factor, int $inside, bool $isLoose = false): Label
     {
         $topic = $this->plan->topics[$id];
-        $size = round($this->look->style->size($level) * $factor, 1);
-        $face = $level === 1 ? Face::Strong : Face::Regular;
+        $size = round($this->dress->size($level) * $factor, 1);
+        $face = $this->dress->lettering->face($level);
         $isShown = $this->look->titles === 0 || $level <= $this->look->titles;
         $number = $isShown ? $this->numbering->own($id) : '';
         // The disc of a main section holds its number; only one with a word to it, as Chapter 1, stands before the title too.
@@ -86,6 +88,9 @@ final class Labelling
             $width = max($width, (float) $picture->shown);
         }
 
+        $room = $this->dress->form($level)->room();
+        $high = max($height + 2 * $room, $level === 1 ? 2 * Spacing::DISC : 15.0);
+
         return new Label(
             $id,
             $level,
@@ -94,11 +99,11 @@ final class Labelling
             $marks,
             $face,
             $size,
-            $level === 1 ? $this->mainStart : 15.0,
+            ($level === 1 ? $this->mainStart : 15.0) + $room,
             $indent,
             $indent + $widest,
             $width,
-            max($height, $level === 1 ? 2 * Spacing::DISC : 15.0),
+            $high,
             $isRightToLeft,
             $topic->title === '',
             $inside,
@@ -107,6 +112,8 @@ final class Labelling
             $topic->kind !== Kind::Aside,
             $isLoose,
             $picture,
+            ($high - $height) / 2,
+            $room,
         );
     }
 

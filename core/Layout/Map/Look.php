@@ -15,6 +15,8 @@ final readonly class Look
      * @param int $branches the last level of which topics are shown; 0: all
      * @param int $titles   the last level of which titles are shown; 0: all
      * @param int $notes    the last level of which notes, words and flags are shown; 0: all
+     * @param Dress|null $own one's own style, which is drawn instead
+     * @param string     $ownId under which it is kept; '' while it is being made
      */
     public function __construct(
         public Arrangement $arrangement = Arrangement::Spine,
@@ -23,7 +25,20 @@ final readonly class Look
         public int $branches = 0,
         public int $titles = 0,
         public int $notes = 0,
+        public ?Dress $own = null,
+        public string $ownId = '',
     ) {}
+
+    public function dress(): Dress
+    {
+        return $this->own ?? $this->style->dress();
+    }
+
+    /** The same in a style of one's own. */
+    public function dressed(Dress $own, string $id = ''): self
+    {
+        return new self($this->arrangement, $this->style, $this->wrap, $this->branches, $this->titles, $this->notes, $own, $id);
+    }
 
     /** @param array<array-key, mixed> $stored what is missing, or is none of what it can be, is as usual */
     public static function from(array $stored): self
@@ -41,7 +56,7 @@ final readonly class Look
         );
     }
 
-    /** @return array{arrangement: string, style: string, wrap: int, branches: int, titles: int, notes: int} */
+    /** @return array{arrangement: string, style: string, wrap: int, branches: int, titles: int, notes: int, own: string} */
     public function toArray(): array
     {
         return [
@@ -51,6 +66,7 @@ final readonly class Look
             'branches' => $this->branches,
             'titles' => $this->titles,
             'notes' => $this->notes,
+            'own' => $this->ownId,
         ];
     }
 }

@@ -31,6 +31,7 @@ final readonly class Picture
         public array $title,
         public array $titleSize,
         public array $sections,
+        private Stalk $stalk,
     ) {}
 
     /**
@@ -65,7 +66,7 @@ final readonly class Picture
             max(array_map(static fn(string $line): float => $ruler->width($line, Face::Title, self::TITLE), $lines)),
             \count($lines) * self::TITLE * Label::LINE,
         ];
-        $spacing = Spacing::of($look->style);
+        $spacing = Spacing::of($look->dress());
         $geometry = Geometry::of($look->arrangement, $boxes, $spacing, $size);
         $placed
             = $start === Plan::ROOT
@@ -82,7 +83,9 @@ final readonly class Picture
             $boxes = $boxes->and($loose->boxes());
         }
 
-        return new self($look, [...$growing->labels, ...$loose->labels], $boxes, $geometry, $lines, $size, $boxes->trees());
+        $labels = [...$growing->labels, ...$loose->labels];
+
+        return new self($look, $labels, $boxes, $geometry, $lines, $size, $boxes->trees(), $look->dress()->stalk);
     }
 
     /** The dye of one of the lines that carry the main sections; null: ink. */
@@ -114,8 +117,8 @@ final readonly class Picture
         );
 
         return match (true) {
-            $this->look->style->stalk() === Stalk::Straight => "M{$x1} {$y1}L{$x4} {$y4}",
-            $this->look->style->stalk() === Stalk::Angled => "M{$x1} {$y1}H" . round(($x1 + $x4) / 2, 1) . "V{$y4}H{$x4}",
+            $this->stalk === Stalk::Straight => "M{$x1} {$y1}L{$x4} {$y4}",
+            $this->stalk === Stalk::Angled => "M{$x1} {$y1}H" . round(($x1 + $x4) / 2, 1) . "V{$y4}H{$x4}",
             default => "M{$x1} {$y1}C{$x2} {$y2} {$x3} {$y3} {$x4} {$y4}",
         };
     }

@@ -18,8 +18,8 @@ final readonly class Spacing
      */
     public function __construct(public float $rows = 7.0, public float $sections = 18.0, public float $reach = 54.0) {}
 
-    public static function of(Style $style): self
+    public static function of(Dress $dress): self
     {
-        return new self(7.0 * $style->room(), 18.0 * $style->room(), 54.0 * min(1.2, max(0.7, $style->room())));
+        return new self(7.0 * $dress->room, 18.0 * $dress->room, 54.0 * min(1.2, max(0.7, $dress->room)));
     }
 }

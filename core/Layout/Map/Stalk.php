@@ -10,4 +10,13 @@ enum Stalk: string
     case Curved = 'curved';
     case Straight = 'straight';
     case Angled = 'angled';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Curved => 'Curved',
+            self::Straight => 'Straight',
+            self::Angled => 'At right angles',
+        };
+    }
 }

@@ -24,51 +24,15 @@ enum Style: string
         };
     }
 
-    public function stalk(): Stalk
+    /** All that it says, as a person may make another of it. */
+    public function dress(): Dress
     {
         return match ($this) {
-            self::Drafting => Stalk::Angled,
-            self::Dense => Stalk::Straight,
-            default => Stalk::Curved,
+            self::Reed => new Dress('Reed'),
+            self::Dense => new Dress('Dense', Stalk::Straight, [1.2, 1.2, 1.2], [14.0, 13.0, 12.5], 0.45),
+            self::Broad => new Dress('Broad', lines: [4.0, 4.0, 3.0], sizes: [21.0, 18.0, 16.0], room: 1.25),
+            self::Field => new Dress('Field', lines: [2.2, 2.2, 1.6], room: 1.15, tints: true),
+            self::Drafting => new Dress('Drafting', Stalk::Angled, [1.2, 1.2, 1.2]),
         };
-    }
-
-    /** @return float the width of a stalk to a topic of a level, in pixels */
-    public function line(int $level): float
-    {
-        return match ($this) {
-            self::Broad => $level <= 2 ? 4.0 : 3.0,
-            self::Drafting, self::Dense => 1.2,
-            default => $level <= 2 ? 2.2 : 1.6,
-        };
-    }
-
-    /** @return float the size of type at a level, in pixels */
-    public function size(int $level): float
-    {
-        $sizes = match ($this) {
-            self::Broad => [21.0, 18.0, 16.0],
-            self::Dense => [14.0, 13.0, 12.5],
-            default => [16.0, 15.0, 14.5],
-        };
-
-        return $sizes[min($level, 3) - 1];
-    }
-
-    /** @return float by what the room between topics is multiplied */
-    public function room(): float
-    {
-        return match ($this) {
-            self::Dense => 0.45,
-            self::Broad => 1.25,
-            self::Field => 1.15,
-            default => 1.0,
-        };
-    }
-
-    /** Whether each main section stands on a tint of its dye. */
-    public function isTinted(): bool
-    {
-        return $this === self::Field;
     }
 }

@@ -41,7 +41,7 @@ final class Telling
         $geometry = $picture->geometry;
 
         return [
-            'look' => $look->toArray() + ['ground' => $look->style->isTinted(), 'lines' => array_map($look->style->line(...), [1, 2, 3])],
+            'look' => $look->toArray() + self::dress($look->dress()),
             'start' => $start,
             'title' => [
                 'lines' => $picture->title,
@@ -53,6 +53,22 @@ final class Telling
             'bounds' => self::rounded($picture->bounds()),
             'sections' => $sections,
             'relations' => self::relations($picture, $plan, $relations),
+        ];
+    }
+
+    /** @return array<string, mixed> what the page draws by it: the rest is in the geometry */
+    private static function dress(Dress $dress): array
+    {
+        $inks = $dress->inks();
+
+        return [
+            'tints' => $dress->tints,
+            'lines' => $dress->lines,
+            'forms' => array_map(static fn(Form $form): array => [$form->value, $form->room()], $dress->forms),
+            'lettering' => $dress->lettering->value,
+            'inks' => (object) $inks->properties(),
+            'paper' => $dress->paper === Paper::Plain ? null : [$dress->paper->value, Paper::STEP],
+            'back' => $dress->picture,
         ];
     }
 
@@ -87,7 +103,7 @@ final class Telling
             $places .= pack('e3', $geometry->x[$i], $geometry->y[$i], $picture->boxes->widths[$i]);
         }
 
-        return hash('xxh64', serialize([\array_slice($picture->labels, $from, $to - $from), $picture->look->style]) . $places);
+        return hash('xxh64', serialize([\array_slice($picture->labels, $from, $to - $from), $picture->look->dress()]) . $places);
     }
 
     /**

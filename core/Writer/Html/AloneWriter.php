@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Writer\Html;
 
 use Embrel\Archive\Built;
+use Embrel\Document\PictureType;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Printing;
 use Embrel\Fonts\WebFonts;
@@ -152,7 +153,8 @@ final class AloneWriter implements Writer
         $totals = WordTotals::of($plan);
         $maps = [];
         foreach (Arrangement::cases() as $arrangement) {
-            $look = new Look($arrangement, $choices->map->look->style, $choices->map->look->wrap);
+            $seen = $choices->map->look;
+            $look = new Look($arrangement, $seen->style, $seen->wrap, own: $seen->own, ownId: $seen->ownId);
             $maps[$arrangement->value] = Telling::of($plan, $numbering, $totals, $look, [], $choices->from, [], $plan->relations);
         }
 
@@ -161,6 +163,8 @@ final class AloneWriter implements Writer
             'maps' => $maps,
             'deck' => $deck,
             'pictures' => (object) $rows->pictures,
+            'back' => $choices->map->back === null ? '' : 'data:' . PictureType::of($choices->map->back)->mediaType() . ';base64,'
+                . base64_encode($choices->map->back),
             'signs' => ['note' => Signs::NOTE, 'flags' => Signs::FLAGS],
         ], JSON_HEX_TAG | JSON_HEX_AMP | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
     }

@@ -258,4 +258,15 @@ final class PdfPen implements Pen
         $this->images[$name] ??= PdfFile::picture($this->file, $bytes);
         $this->content .= 'q ' . self::n($width, 0.0, 0.0, -$height, $x, $y + $height) . " cm /{$name} Do Q\n";
     }
+
+    public function backdrop(string $bytes, float $x, float $y, float $width, float $height, string $colour): void
+    {
+        $this->rectangle($x, $y, $width, $height, 0.0, $colour);
+        $size = getimagesizefromstring($bytes) ?: [1, 1];
+        $scale = max($width / $size[0], $height / $size[1]);
+        [$wide, $high] = [$size[0] * $scale, $size[1] * $scale];
+        $this->content .= 'q ' . self::n($x, $y, $width, $height) . " re W n\n";
+        $this->image($bytes, $x + ($width - $wide) / 2, $y + ($height - $high) / 2, $wide, $high);
+        $this->content .= "Q\n";
+    }
 }

@@ -18,7 +18,7 @@ final class Canvas
     public function __construct(private readonly int $width, private readonly int $height, private readonly ?string $ground)
     {
         $this->image = self::made($width, $height);
-        $this->clear($this->image);
+        $this->clear($this->image, $ground);
     }
 
     private static function made(int $width, int $height): \GdImage
@@ -26,10 +26,10 @@ final class Canvas
         return imagecreatetruecolor(max(1, $width), max(1, $height)) ?: throw new \RuntimeException('There is no room for the picture.');
     }
 
-    private function clear(\GdImage $image): void
+    private function clear(\GdImage $image, ?string $ground): void
     {
         imagealphablending($image, false);
-        $colour = $this->ground === null ? imagecolorallocatealpha($image, 255, 255, 255, 127) : self::colour($image, $this->ground);
+        $colour = $ground === null ? imagecolorallocatealpha($image, 255, 255, 255, 127) : self::colour($image, $ground);
         imagefilledrectangle($image, 0, 0, imagesx($image), imagesy($image), (int) $colour);
         imagealphablending($image, true);
         imagesavealpha($image, true);
@@ -45,6 +45,7 @@ final class Canvas
 
     public function paint(PixelPen $pen): \GdImage
     {
+        $pen->backdrop === null ? null : $this->backdrop($pen->backdrop);
         $bands = [];
         foreach ($pen->forms as $i => $form) {
             for ($band = max(0, intdiv((int) $form['top'], self::BAND)); $band * self::BAND < min($this->height, $form['bottom'] + 1); ++$band) {
@@ -52,7 +53,7 @@ final class Canvas
             }
         }
         foreach ($bands as $band => $forms) {
-            $this->band($band * self::BAND, array_map(static fn(int $i): array => $pen->forms[$i], $forms));
+            $this->band($band * self::BAND, array_map(static fn(int $i): array => $pen->forms[$i], $forms), $pen->backdrop !== null);
         }
         foreach ($pen->images as $picture) {
             $this->picture($picture);
@@ -78,7 +79,7 @@ final class Canvas
     }
 
     /** @param list<array{points: list<float>, colour: string, top: float, bottom: float, left: float, right: float, opacity: float}> $forms */
-    private function band(int $top, array $forms): void
+    private function band(int $top, array $forms, bool $isOver): void
     {
         $left = (int) max(0, floor(min([$this->width, ...array_column($forms, 'left')])) - 1);
         $right = (int) min($this->width, ceil(max([0, ...array_column($forms, 'right')])) + 1);
@@ -87,7 +88,7 @@ final class Canvas
             return;
         }
         $fine = self::made(($right - $left) * self::FINE, $height * self::FINE);
-        $this->clear($fine);
+        $this->clear($fine, $isOver ? null : $this->ground);
         foreach ($forms as $form) {
             $points = [];
             foreach ($form['points'] as $i => $at) {
@@ -95,7 +96,7 @@ final class Canvas
             }
             imagefilledpolygon($fine, $points, self::colour($fine, $form['colour'], $form['opacity']));
         }
-        imagealphablending($this->image, false);
+        imagealphablending($this->image, $isOver);
         imagecopyresampled(
             $this->image,
             $fine,
@@ -109,6 +110,19 @@ final class Canvas
             $height * self::FINE,
         );
         imagealphablending($this->image, true);
+    }
+
+    /** As large as covers everything, its middle in the middle. */
+    private function backdrop(string $bytes): void
+    {
+        $image = @imagecreatefromstring($bytes);
+        if ($image !== false) {
+            [$width, $height] = [imagesx($image), imagesy($image)];
+            $scale = max($this->width / $width, $this->height / $height);
+            [$wide, $high] = [max(1, (int) round($this->width / $scale)), max(1, (int) round($this->height / $scale))];
+            [$x, $y] = [intdiv($width - $wide, 2), intdiv($height - $high, 2)];
+            imagecopyresampled($this->image, $image, 0, 0, $x, $y, $this->width, $this->height, $wide, $high);
+        }
     }
 
     /** @param array{bytes: string, x: float, y: float, width: float, height: float} $picture */

@@ -25,7 +25,8 @@ final class PixelPen implements Pen
     private const PIECES = 12;
     /** How long a dash is, and the room behind it, in pixels of the map. */
     private const DASH = 2.0;
-    private const ITALIC = ['regular' => 'sans-italic', 'strong' => 'sans-bold-italic', 'title' => 'serif-bold-italic'];
+    private const ITALIC = ['regular' => 'sans-italic', 'strong' => 'sans-bold-italic', 'title' => 'serif-bold-italic']
+        + ['serif' => 'serif-italic', 'serif-bold' => 'serif-bold-italic'];
 
     /** @var list<array{points: list<float>, colour: string, top: float, bottom: float, left: float, right: float, opacity: float}> */
     public array $forms = [];
@@ -33,6 +34,8 @@ final class PixelPen implements Pen
     public array $texts = [];
     /** @var list<array{bytes: string, x: float, y: float, width: float, height: float}> */
     public array $images = [];
+    /** The bytes of the picture under everything else. */
+    public ?string $backdrop = null;
     /** How many signs no font of ours holds. */
     public int $lost = 0;
 
@@ -382,5 +385,11 @@ final class PixelPen implements Pen
             'width' => $width * $this->scale,
             'height' => $height * $this->scale,
         ];
+    }
+
+    /** The colour is that of the canvas, which this covers. */
+    public function backdrop(string $bytes, float $x, float $y, float $width, float $height, string $colour): void
+    {
+        $this->backdrop = $bytes;
     }
 }

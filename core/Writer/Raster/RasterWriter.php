@@ -6,7 +6,6 @@ namespace Embrel\Writer\Raster;
 
 use Embrel\Draft\Choices;
 use Embrel\Fonts\Typefaces;
-use Embrel\Layout\Map\Palette;
 use Embrel\Plan\Plan;
 use Embrel\Writer\MapDrawing;
 use Embrel\Writer\Writer;
@@ -38,7 +37,7 @@ final readonly class RasterWriter implements Writer
             return $pen;
         });
         // A JPEG cannot be seen through.
-        $ground = $choices->map->ground || $this->type === 'jpeg' ? Palette::SHEET : null;
+        $ground = $choices->map->ground || $this->type === 'jpeg' ? $drawing->inks->sheet : null;
         $image = (new Canvas((int) ceil($width * $scale), (int) ceil($height * $scale), $ground))->paint($pen);
         match ($this->type) {
             'jpeg' => imagejpeg($image, $out, self::QUALITY),

@@ -12,6 +12,8 @@ use Embrel\Writer\Pen;
 /** Draws in SVG. A text is as long as it was measured, where that is exact, so that it keeps its room with any font. */
 final class SvgPen implements Pen
 {
+    /** Face → its class in the styles of the file. */
+    private const CLASSES = ['regular' => '', 'strong' => 's', 'title' => 't', 'serif' => 'r', 'serif-bold' => 'r s'];
     private int $written = 0;
     private readonly Ruler $ruler;
 
@@ -89,7 +91,7 @@ final class SvgPen implements Pen
         bool $isRightToLeft = false,
         bool $isItalic = false,
     ): void {
-        $class = ['regular' => [], 'strong' => ['class' => 's'], 'title' => ['class' => 't']][$face->value];
+        $class = self::CLASSES[$face->value] === '' ? [] : ['class' => self::CLASSES[$face->value]];
         $length
             = $text !== '' && !$isItalic && $this->ruler->isExact($text, $face)
                 ? ['textLength' => $this->ruler->width($text, $face, $size), 'lengthAdjust' => 'spacingAndGlyphs']
@@ -118,15 +120,22 @@ final class SvgPen implements Pen
         );
     }
 
-    public function image(string $bytes, float $x, float $y, float $width, float $height): void
+    /** @param array<string, string> $more attributes */
+    public function image(string $bytes, float $x, float $y, float $width, float $height, array $more = []): void
     {
-        $this->element('image', [
+        $this->element('image', $more + [
             'x' => $x,
             'y' => $y,
             'width' => $width,
             'height' => $height,
             'href' => 'data:' . PictureType::of($bytes)->mediaType() . ';base64,' . base64_encode($bytes),
         ]);
+    }
+
+    public function backdrop(string $bytes, float $x, float $y, float $width, float $height, string $colour): void
+    {
+        $this->rectangle($x, $y, $width, $height, 0.0, $colour);
+        $this->image($bytes, $x, $y, $width, $height, ['preserveAspectRatio' => 'xMidYMid slice']);
     }
 
     /** @param array<string, string|int|float> $attributes */

@@ -1,5 +1,5 @@
 import { colour } from '../ui/element.js';
-import { beside, label, renumber, svg } from './draw.js';
+import { beside, formOf, label, renumber, svg } from './draw.js';
 import { Shape } from './shape.js';
 import { drawGround } from './ground.js';
 import { Stalks } from './stalks.js';
@@ -8,7 +8,8 @@ import { Stalks } from './stalks.js';
  * @typedef {import('./camera.js').Box} Box
  * @typedef {{id: string, at: [number, number, boolean], print: string, shapes: Shape[]}} Section
  * @typedef {SVGGElement & {shape?: Shape, looks?: string, number?: string, badge?: SVGElement | null}} Leaf
- * @typedef {{arrangement: string, ground: boolean, lines: number[], [more: string]: any}} Look
+ * @typedef {{arrangement: string, tints: boolean, lines: number[], forms: [string, number][], lettering: string}} Drawn
+ * @typedef {Drawn & {inks: Record<string, string>, paper: [string, number] | null, back: string, [more: string]: any}} Look
  * @typedef {{lines: string[], size: number, at: [number, number], room: [number, number]}} Title
  * @typedef {{id: string, at: [number, number, boolean], print: string, topics?: any[][]}} ToldSection
  *
@@ -29,6 +30,7 @@ const SPARE = 0.3;
  * @property {(id: string) => boolean} keeps whether a topic is drawn though it is out of sight
  * @property {import('./draw.js').Signs} signs of notes and flags, as paths
  * @property {(id: string) => string} pictureOf the address of a picture
+ * @property {(id: string) => string} [backOf] the address of a picture on the ground; without it there is none
  */
 
 /**
@@ -77,7 +79,7 @@ export class Canvas {
 
     /** Takes in a map: sections that it does not tell anew are moved as a whole. @param {Told} told */
     take(told) {
-        this.told = told;
+        this.told = this.topics.backOf ? told : { ...told, look: { ...told.look, back: '' } };
         /** @type {Map<string, Section>} */
         const sections = new Map();
         /** @type {Map<string, Shape>} */
@@ -100,7 +102,7 @@ export class Canvas {
         this.sections = sections;
         this.shapes = shapes;
         this.isStale = true;
-        drawGround(this, told);
+        drawGround(this, this.told);
         this.lines.renew();
     }
 
@@ -202,14 +204,15 @@ export class Canvas {
     leaf(shape) {
         const node = this.drawn.get(shape.id) ?? this.newLeaf(shape.id);
         const hasParts = shape.inside > 0 || this.topics.hasParts(shape.id);
-        const looks = `${hasParts} ${shape.isMirrored} ${shape.looks}`;
+        const form = formOf(/** @type {Told} */ (this.told).look, shape.level);
+        const looks = `${hasParts} ${shape.isMirrored} ${form.of} ${form.isPlated} ${shape.looks}`;
         node.shape = shape;
         if (node.looks !== looks) {
             node.looks = looks;
             node.badge?.remove();
             node.badge = shape.isMain || shape.inside ? this.over.appendChild(beside(shape)) : null;
             node.badge?.style.setProperty('--d', colour(shape.dye));
-            node.replaceChildren(...label(shape, hasParts, this.topics.signs, this.topics.pictureOf));
+            node.replaceChildren(...label(shape, hasParts, this.topics.signs, this.topics.pictureOf, form));
             node.style.setProperty('--d', colour(shape.dye));
         } else if (node.number !== shape.number) {
             // When a section moves, all that changes of most topics is their number.

@@ -35,19 +35,27 @@ function floretPath(radius, filled) {
  * @param {boolean} hasParts
  * @param {Signs} signs the forms of note and flags, as PHP has them
  * @param {(id: string) => string} pictureOf the address of a picture
+ * @param {Form} form what stands around its title
  * @returns {SVGElement[]}
  */
-export function label(shape, hasParts, signs, pictureOf) {
+export function label(shape, hasParts, signs, pictureOf, form) {
     const x = shape.textX;
     /** @type {SVGElement[]} */
     const nodes = [
+        ...around(shape, form),
         svg('rect', { class: 'back', x: x - 5, y: -shape.height / 2, width: shape.width + 10, height: shape.height, rx: 2 }),
         svg('rect', { class: 'under', x: x - 5, y: shape.height / 2 - 3, width: shape.width + 10, height: 3 }),
     ];
     nodes.push(...(shape.isMain ? disc(shape) : floret(shape)));
     // That of a main section stands in its disc; with a word to it, before the title too.
     if (shape.number && shape.indent > 0) {
-        nodes.push(svg('text', { class: 'number', x, y: shape.baseline, 'font-size': shape.size }, `${shape.number} `));
+        nodes.push(
+            svg(
+                'text',
+                { class: form.of === 'filled' ? 'number on-fill' : 'number', x, y: shape.baseline, 'font-size': shape.size },
+                `${shape.number} `,
+            ),
+        );
     }
     if (shape.lines.length) {
         const at = shape.isRightToLeft ? x + shape.linesEnd : x + shape.indent;
@@ -87,6 +95,33 @@ export function label(shape, hasParts, signs, pictureOf) {
     );
     if (hasParts) {
         nodes.push(knob(shape));
+    }
+    return nodes;
+}
+
+/**
+ * How the titles of a level stand: in what, how far from it, and whether on a plate of the ground, as they do on a picture.
+ * @typedef {{of: string, room: number, isPlated: boolean}} Form
+ */
+
+/** @param {import('./canvas.js').Look} look @param {number} level @returns {Form} */
+export function formOf(look, level) {
+    const [of, room] = look.forms[Math.min(level, 3) - 1];
+    return { of, room, isPlated: look.back !== '' && (of === 'plain' || of === 'underlined') };
+}
+
+/** A plate of the ground, on which text can be read. @param {number} x @param {number} y @param {number} width @param {number} height */
+export const plate = (x, y, width, height) => svg('rect', { class: 'plate', x, y, width, height, rx: 5 });
+
+/** @param {Shape} shape @param {Form} form @returns {SVGElement[]} */
+function around(shape, { of, room, isPlated }) {
+    const [x, y, width] = [shape.textX - room, -shape.height / 2, shape.width + 2 * room];
+    /** @type {SVGElement[]} */
+    const nodes = isPlated ? [plate(x - 3, y, width + 6, shape.height)] : [];
+    if (of === 'underlined') {
+        nodes.push(svg('path', { class: 'form-underlined', d: `M${x} ${y + shape.height - 1}h${width}` }));
+    } else if (of !== 'plain') {
+        nodes.push(svg('rect', { class: `form-${of}`, x, y, width, height: shape.height, rx: 5 }));
     }
     return nodes;
 }

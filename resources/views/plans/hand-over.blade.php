@@ -7,7 +7,7 @@
     $mapStyles = array_map(
         static fn(\Embrel\Layout\Map\Style $style): string => Str::before($style->name(), ':'),
         array_column(\Embrel\Layout\Map\Style::cases(), null, 'value'),
-    );
+    ) + array_map(static fn(\Embrel\Layout\Map\Dress $dress): string => $dress->name, $ownMapStyles);
 @endphp
 <x-plan-frame :plan="$plan" current="hand-over" :title="'Hand over: ' . $plan->title . ' – Embrel'" class="beside" x-data="handOver"
     data-address="{{ route('hand-over', $plan) }}" data-format="{{ $chosen }}" data-features="{{ json_encode(\Embrel\Writer\Format::features()) }}"
@@ -51,7 +51,7 @@
             <h2 x-show="isMap || isAlone">How it is drawn</h2>
             <x-choose label="Arrangement" name="arrangement" :of="['spine' => 'Spine', 'both' => 'Both sides', 'round' => 'Round']"
                 :chosen="$look->arrangement->value" when="isMap" />
-            <x-choose label="Style" name="style" :of="$mapStyles" :chosen="$look->style->value" when="isMap || isAlone" />
+            <x-choose label="Style" name="style" :of="$mapStyles" :chosen="$look->ownId ?: $look->style->value" when="isMap || isAlone" />
             <x-tick label="White ground" name="ground" :on="$is('ground')" when="isMap && !isPaper" />
             <x-choose label="File" :of="['svg' => 'SVG, text as text', 'fonts' => 'SVG with its fonts', '1' => 'PNG', '2' => 'PNG, twice as large',
                 '3' => 'PNG, three times as large', '4' => 'PNG, four times as large', 'jpeg' => 'JPEG', 'webp' => 'WebP']" when="isMap && !isPaper" x-model="kind" />

@@ -8,7 +8,7 @@ export class Ground {
         this.maps = data.maps;
         this.open = open;
         this.box = byId('alone-ground', SVGSVGElement);
-        this.map = new OnMap(this.box, pictureOf);
+        this.map = new OnMap(this.box, pictureOf, undefined, data.back ? () => data.back : undefined);
         this.at = -1;
         for (const button of allOf(document, '[data-arrangement]', HTMLElement)) {
             button.addEventListener('click', () => this.arrange(button.dataset.arrangement ?? 'spine'));

@@ -92,6 +92,7 @@ export class Stage {
             dress: (leaves) => this.name(leaves),
             signs: words().mapSigns,
             pictureOf: (id) => `${this.page.address}/pictures/${id}`,
+            backOf: (id) => `/map-styles/pictures/${id}`,
         });
         this.camera = new Camera(this.ground, {
             onMove: () => this.camera && canvas.told && canvas.move(this.camera),

@@ -64,9 +64,10 @@ export class MapView extends Walking {
         return this.page.view === 'map';
     }
 
-    /** How much of the right edge the note covers, in pixels. */
+    /** How much of the right edge the note covers, or what a style is made in, in pixels. */
     get taken() {
-        return !byId('note').hidden && this.box.clientWidth > 700 ? byId('note').offsetWidth + 16 : 0;
+        const over = Math.max(byId('note').offsetWidth, this.panel.maker.box?.offsetWidth ?? 0);
+        return over && this.box.clientWidth > 700 ? over + 16 : 0;
     }
 
     // ---- As a view of the page

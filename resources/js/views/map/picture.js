@@ -26,6 +26,7 @@ export class Picture extends Canvas {
             dress: () => this.fresh(),
             signs: words().mapSigns,
             pictureOf: (id) => `${map.page.address}/pictures/${id}`,
+            backOf: (id) => `/map-styles/pictures/${id}`,
         });
         this.map = map;
         this.outline = outline;

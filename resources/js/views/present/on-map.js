@@ -16,11 +16,13 @@ export class OnMap {
      * @param {SVGSVGElement} ground
      * @param {(id: string) => string} pictureOf the address of a picture
      * @param {() => Promise<any>} [told] the map, as PHP tells it
+     * @param {(id: string) => string} [backOf] the address of a picture on its ground
      */
-    constructor(ground, pictureOf, told) {
+    constructor(ground, pictureOf, told, backOf) {
         this.ground = ground;
         this.pictureOf = pictureOf;
         this.told = told;
+        this.backOf = backOf;
         /** @type {Map<string, string>} */
         this.parents = new Map();
         /** @type {Set<string>} */
@@ -66,6 +68,7 @@ export class OnMap {
             dress: (leaves) => leaves.forEach((leaf, id) => this.dress(leaf, id)),
             signs: words().mapSigns,
             pictureOf: this.pictureOf,
+            backOf: this.backOf,
         });
         return canvas;
     }

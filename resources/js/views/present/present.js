@@ -31,7 +31,8 @@ export class Present {
         this.deck = new Deck(given.deck);
         this.clock = new Clock();
         this.screen = new Screen(byId('shown'), pictureOf, (id) => `${given.plan}/attachments/${id}/play`);
-        this.map = new OnMap(byId('shown-map', SVGSVGElement), pictureOf, () => send('GET', `${given.address}/map`));
+        const backOf = (/** @type {string} */ id) => `/map-styles/pictures/${id}`;
+        this.map = new OnMap(byId('shown-map', SVGSVGElement), pictureOf, () => send('GET', `${given.address}/map`), backOf);
         this.isDark = false;
         this.isMap = false;
         this.player = new Player({
