@@ -136,6 +136,7 @@ export class LooksPanel {
     make() {
         this.unpreviewed();
         this.panel.close(false);
+        this.map.page.bars.open(false);
         this.maker.open(null);
     }
 

@@ -66,8 +66,9 @@ export class MapView extends Walking {
 
     /** How much of the right edge the note covers, or what a style is made in, in pixels. */
     get taken() {
-        const over = Math.max(byId('note').offsetWidth, this.panel.maker.box?.offsetWidth ?? 0);
-        return over && this.box.clientWidth > 700 ? over + 16 : 0;
+        const { clientWidth: width } = this.box;
+        const over = Math.max(width > 700 ? byId('note').offsetWidth : 0, width > 1000 ? (this.panel.maker.box?.offsetWidth ?? 0) : 0);
+        return over && over + 16;
     }
 
     // ---- As a view of the page
