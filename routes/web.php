@@ -115,6 +115,7 @@ Route::middleware('auth')->group(static function (): void {
     Route::get('/styles', [C\StyleController::class, 'index'])->name('styles');
     Route::post('/styles', [C\StyleController::class, 'store']);
     Route::delete('/styles/{style}', [C\StyleController::class, 'destroy']);
+    Route::get('/signs', C\SignController::class)->name('signs');
     Route::get('/map-styles', [C\MapStyleController::class, 'index'])->name('map-styles');
     Route::post('/map-styles', [C\MapStyleController::class, 'store']);
     Route::middleware('throttle:uploads')->group(static function (): void {

@@ -14,6 +14,7 @@ use Embrel\Plan\Field;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Relation;
+use Embrel\Plan\Sign;
 use Embrel\Plan\Topic;
 
 /** What a page is told of a plan: the whole at first, then what has changed. Everything is computed here, the page only shows it. */
@@ -42,7 +43,7 @@ final class PlanView
             'strip' => $sight->strip(),
             'words' => $sight->words(),
             'properties' => $plan->properties->toArray(),
-        ] + self::summary($plan->title(), $plan->properties->target?->words, $plan->topic(Plan::ROOT)->noted);
+        ] + self::signs($topics) + self::summary($plan->title(), $plan->properties->target?->words, $plan->topic(Plan::ROOT)->noted);
     }
 
     /**
@@ -64,12 +65,13 @@ final class PlanView
         $placed = $comparison === null ? null : array_flip([...$named, ...$comparison->reordered, ...$brought]);
         $ids = ($comparison === null ? $plan->topics : $comparison->changed) + ($placed ?? []);
         $changed = array_map(strval(...), array_keys(array_diff_key($ids, [Plan::BIN => 1])));
+        $topics = self::told($plan, array_values(array_filter($changed, $plan->isLive(...))), $placed);
 
         return [
             'revision' => $row->revision,
             'whole' => $known === null,
             'rootRevised' => \in_array(Plan::ROOT, $changed, true),
-            'topics' => self::told($plan, array_values(array_filter($changed, $plan->isLive(...))), $placed),
+            'topics' => $topics,
             'removed' => array_values(array_unique([
                 ...array_filter($changed, static fn(string $id): bool => !$plan->isLive($id)),
                 ...$gone,
@@ -84,6 +86,7 @@ final class PlanView
             ],
             'figures' => self::figures($sight, $known, $changed),
         ]
+            + self::signs($topics)
             + ($known !== null && $known->plan->relations === $plan->relations ? [] : ['relations' => self::relations($row->id)])
             + ($known !== null && $known->plan->sources === $plan->sources && !self::citesOtherwise($known->plan, $plan)
                 ? []
@@ -155,8 +158,29 @@ final class PlanView
             'title' => $row->title,
             'target' => $row->target_words,
         ]
+            + self::signs($told)
             + ($did->relations === [] ? [] : ['relations' => self::relations($row->id)])
             + ($did->sources === [] ? [] : ['sources' => PlanSources::labels($row)]);
+    }
+
+    /**
+     * The forms of the signs on topics that are told, by their names.
+     *
+     * @param array<array-key, array<string, mixed>> $topics
+     *
+     * @return array{signs?: array<string, string>}
+     */
+    private static function signs(array $topics): array
+    {
+        $forms = [];
+        foreach ($topics as $topic) {
+            $name = $topic[Field::Sign->value] ?? null;
+            if (\is_string($name)) {
+                $forms[$name] ??= Sign::of($name)->form();
+            }
+        }
+
+        return $forms === [] ? [] : ['signs' => $forms];
     }
 
     /** @return array{title: string, target: int|null, noted: bool} */

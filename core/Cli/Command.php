@@ -66,6 +66,7 @@ final class Command
                 $argument === '--lists' => $reading['lists'] = true,
                 $argument === '--no-notes' => $choices['notes'] = false,
                 $argument === '--no-contents' => $draft['contents'] = false,
+                $argument === '--signs' => $draft['signs'] = true,
                 $name === '--contents-depth' => $draft['contentsDepth'] = self::depth($value),
                 $name === '--arrangement' => $look['arrangement'] = Arrangement::tryFrom($value)
                     ?? throw new Usage("There is no arrangement called “{$value}”."),

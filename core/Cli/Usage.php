@@ -20,7 +20,7 @@ final class Usage extends \InvalidArgumentException
           --numbering=decimal|essay|chapter|none   --number-depth=N (1 to 9)
           --heading-depth=N (1 to 9)               --no-notes
           --no-contents                            --contents-depth=N (1 to 9)
-          --strip-numbers
+          --strip-numbers                          --signs  drafts: signs after titles
           --arrangement=spine|both|round           --fonts  SVG: with the fonts in it
           --style=reed|dense|broad|field|drafting  --no-ground  SVG: without a ground
           --style=FILE    a map style of one’s own

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Document;
 
 use Embrel\Plan\Picture;
+use Embrel\Plan\Sign;
 use Embrel\RichText\Node;
 
 /**
@@ -31,6 +32,7 @@ final readonly class Element
      * @param list<Heard> $heard  recorded changes and comments in the text of a topic
      * @param bool      $isDeep   of a heading: a section that came back as an item, because it stands deeper than headings go
      * @param string    $typed    of a topic that came back: what looked like its number, and was taken off its title
+     * @param Sign|null $sign     of a heading or item: stands after its title
      * @param Anchor|null $anchor by which the topic is found again when the document comes back
      */
     public function __construct(
@@ -50,6 +52,7 @@ final readonly class Element
         public string $typed = '',
         public bool $isDeep = false,
         public array $heard = [],
+        public ?Sign $sign = null,
     ) {}
 
     /** @param array<string, mixed> $changes field → value of the field's own type */

@@ -76,6 +76,7 @@ final class Outlining
             appendix: $appendix,
             dye: $dye,
             anchor: $this->anchor($topic, $role, $level),
+            sign: $this->choices->draft->signs && ($role === Role::Heading || $role === Role::Item) ? $topic->sign : null,
         );
         // A point set as text is a paragraph of its title.
         $this->elements[] = $role === Role::Body ? $element->with(['block' => Node::plain($topic->title), 'number' => '']) : $element;

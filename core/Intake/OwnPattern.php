@@ -104,6 +104,7 @@ final class OwnPattern
             size: $topic->size,
             alone: $topic->alone,
             labels: $topic->labels,
+            sign: $topic->sign,
         );
         $note = self::note($topic->note, $withNotes);
 

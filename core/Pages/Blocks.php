@@ -18,6 +18,8 @@ use Embrel\RichText\NodeType;
 final class Blocks
 {
     /** How far a list level is set in, and the label stands before it. */
+    /** What the sign of a topic takes of a line, in sizes of its type: itself, and the space before it. */
+    private const SIGN = 1.35;
     private const STEP = 18.0;
     private const LABEL = 14.0;
     private const QUOTE = 28.0;
@@ -149,7 +151,8 @@ final class Blocks
         $colour = $style->isDyed && $element->dye !== '' ? $element->dye : $this->text->colour;
         $setting = new Setting(Style::family($style->headingFont), $size, 1.08, true, colour: $colour);
         $title = trim("{$element->number} {$element->title}");
-        $lines = $this->paragraphs->text($title, $setting, $this->width);
+        $lines = $this->paragraphs->text($title, $setting, $this->width - self::roomOfSign($element, $size));
+        self::sign($lines, $element, $size, $colour);
         Structure::tag($lines, $this->structure->add('H' . min(6, $element->level), $this->root));
         $lines[0]->heading = [$title, $element->level, $colour];
         if ($lines[0]->pieces !== []) {
@@ -170,7 +173,10 @@ final class Blocks
     {
         $setting = $this->text->with(['indent' => $element->level * self::STEP, 'firstLine' => 0.0, 'align' => 'left']);
         $label = $element->number === '' ? self::BULLETS[max(0, $element->level - 1) % 3] : $element->number;
-        $lines = $this->paragraphs->text($element->title, $this->behind($label, $setting), $this->width);
+        $room = self::roomOfSign($element, $setting->size);
+        $lines = $this->paragraphs->text($element->title, $this->behind($label, $setting), $this->width - $room);
+        $colour = $this->document->style->isDyed && $element->dye !== '' ? $element->dye : $setting->colour;
+        self::sign($lines, $element, $setting->size, $colour);
         $list = $this->lists[$element->level]['list'] ?? $this->structure->add('L', $this->parent);
         [$mark, $body] = $this->listItem($list);
         $this->lists[$element->level] = ['list' => $list, 'body' => $body];
@@ -178,6 +184,27 @@ final class Blocks
         Structure::tag($lines, $body);
 
         return $this->anchored(new Group($lines, 0.0, 3.0), $element);
+    }
+
+    private static function roomOfSign(Element $element, float $size): float
+    {
+        return $element->sign === null ? 0.0 : $size * self::SIGN;
+    }
+
+    /**
+     * Sets the sign of a topic after the last line of its title, as high as letters are.
+     *
+     * @param list<Line> $lines
+     */
+    private static function sign(array $lines, Element $element, float $size, string $colour): void
+    {
+        $last = $lines === [] ? null : $lines[\count($lines) - 1];
+        if ($element->sign === null || $last === null) {
+            return;
+        }
+        $ends = array_map(static fn(Piece $piece): float => $piece->x + $piece->width, $last->pieces);
+        $x = ($ends === [] ? 0.0 : max($ends)) + $size * (self::SIGN - 1.0);
+        $last->pieces[] = new Piece(Piece::SIGN, $x, $last->ascent - $size * 0.86, $size, $size, $element->sign->name, colour: $colour);
     }
 
     /** The first line begins further in where a label would not fit before it. */

@@ -11,12 +11,14 @@ final readonly class Piece
     public const PICTURE = 'picture';
     public const RULE = 'rule';
     public const BOX = 'box';
+    /** The sign of a topic, which says nothing by itself. */
+    public const SIGN = 'sign';
 
     /**
      * @param string $kind   one of the constants
      * @param float  $x      from the left edge of the text
      * @param float  $y      of a text its baseline, of others their top; within a line: from its top
-     * @param string $text   or the id of a picture
+     * @param string $text   or the id of a picture, or the name of a sign
      * @param string $face   of a text
      * @param string $colour of text and rule, or what fills a box; six hexadecimal digits after a #
      * @param string $link   an address, or # and the name of a place; empty for none

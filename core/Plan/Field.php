@@ -28,6 +28,7 @@ enum Field: string
     case Numbered = 'numbered';
     case Dye = 'dye';
     case Flag = 'flag';
+    case Sign = 'sign';
     case Labels = 'labels';
     case Target = 'target';
     case Size = 'size';
@@ -65,6 +66,11 @@ enum Field: string
                 'written' => static fn(?Dye $dye): ?string => $dye?->stored(),
             ],
             self::Flag => self::ofEnum($this->value, Flag::class, null) + ['table' => true],
+            self::Sign => [
+                'usual' => null,
+                'read' => static fn(Shape $form, string $key): Sign => Sign::of($form->string($key)),
+                'written' => static fn(?Sign $sign): ?string => $sign?->name,
+            ],
             self::Labels => [
                 'usual' => [],
                 'read' => static fn(Shape $form, string $key): array => Label::names($form->list($key)),

@@ -49,6 +49,7 @@ final readonly class Topic
         public ?string $due = null,
         public ?string $done = null,
         public ?Again $again = null,
+        public ?Sign $sign = null,
     ) {}
 
     /** @throws InvalidValue when the title is too long; line feeds become spaces, control characters go */
@@ -65,6 +66,7 @@ final readonly class Topic
         return $this->title === ''
             && !$this->noted
             && $this->flag === null
+            && $this->sign === null
             && $this->target === null
             && $this->picture === null
             && $this->labels === []

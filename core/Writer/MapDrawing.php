@@ -19,6 +19,7 @@ use Embrel\Layout\Map\Spacing;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
+use Embrel\Plan\Sign;
 use Embrel\Plan\WordTotals;
 
 /** Draws the map of a plan, as its page shows it by day, with the pen of any format. */
@@ -251,7 +252,7 @@ final class MapDrawing
             if ($which === 'label') {
                 $this->pill($text, $x + $at, $y, $mark[4] ?? 'slate', $mark[5] ?? 0.0);
             } else {
-                $this->mark($which, $text, $x + $at, $y);
+                $this->mark($which, $text, $x + $at, $y, $dye);
             }
         }
     }
@@ -262,11 +263,17 @@ final class MapDrawing
         $this->pen->text($text, $x + Labelling::PILL, $y, Face::Regular, self::SMALL, $this->inks->soft);
     }
 
-    private function mark(string $which, string $text, float $x, float $y): void
+    private function mark(string $which, string $text, float $x, float $y, string $dye): void
     {
         $colour = $which === 'words' ? $this->inks->faint : $this->inks->soft;
         if ($which === 'note') {
             $this->pen->within($x, $y - 10, false, fn() => $this->pen->path(Signs::NOTE, $this->inks->faint, 1.2));
+
+            return;
+        }
+        if ($which === 'sign') {
+            $width = Sign::LINE * (Labelling::SIGN / Sign::SQUARE);
+            $this->pen->within($x, $y - 12.5, false, fn() => $this->pen->path(Sign::of($text)->form(Labelling::SIGN), $dye, $width));
 
             return;
         }

@@ -16,7 +16,7 @@ final readonly class Label
     /**
      * @param non-empty-list<string>|array{}            $lines none where titles are hidden
      * @param list<array{0: string, 1: string, 2: float, 3: float, 4?: string, 5?: float}> $marks
-     *     kind, flag, label, note or words; its text; from the start of the content, and down from the middle of the
+     *     kind, sign, flag, label, note or words; its text; from the start of the content, and down from the middle of the
      *     whole; of a label its dye and its width too
      * @param float                                     $indent where the lines begin: after the number, where that is written before them
      * @param float                                     $linesEnd where the longest line ends: there those begin that are read from right to left

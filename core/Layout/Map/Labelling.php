@@ -22,6 +22,7 @@ final class Labelling
     private const MARK = 12.0;
     private const GAP = 8.0;
     private const NOTE = 14.0;
+    public const SIGN = 16.0;
     /** Between the text of a label and the line around it. */
     public const PILL = 7.0;
     /** How far signs may reach beyond the width of titles. */
@@ -123,6 +124,9 @@ final class Labelling
         $signs = [];
         if ($topic->kind !== Kind::Section) {
             $signs[] = ['kind', $topic->kind->value, $this->sign($topic->kind->value), null];
+        }
+        if ($topic->sign !== null) {
+            $signs[] = ['sign', $topic->sign->name, self::SIGN, null];
         }
         if ($topic->flag !== null) {
             $signs[] = ['flag', $topic->flag->label(), $this->sign($topic->flag->label()) + 14.0, null];

@@ -53,7 +53,22 @@ final class Telling
             'bounds' => self::rounded($picture->bounds()),
             'sections' => $sections,
             'relations' => self::relations($picture, $plan, $relations),
+            'signs' => (object) self::signs($picture, $plan),
         ];
+    }
+
+    /** @return array<string, string> the forms of the signs that are drawn, by their names */
+    private static function signs(Picture $picture, Plan $plan): array
+    {
+        $forms = [];
+        foreach ($picture->labels as $label) {
+            $sign = $plan->topics[$label->id]->sign;
+            if ($sign !== null) {
+                $forms[$sign->name] ??= $sign->form();
+            }
+        }
+
+        return $forms;
     }
 
     /** @return array<string, mixed> what the page draws by it: the rest is in the geometry */

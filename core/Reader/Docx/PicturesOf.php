@@ -11,6 +11,7 @@ use Embrel\Archive\Xml;
 use Embrel\Document\Reading;
 use Embrel\Limits;
 use Embrel\Plan\Picture;
+use Embrel\Plan\Sign;
 use Embrel\Reader\PicturePlace;
 use Embrel\RichText\Node;
 
@@ -47,14 +48,17 @@ final class PicturesOf
      */
     public function read(Xml $xml, \Closure $box): ?Node
     {
-        $found = ['relation' => '', 'width' => 0, 'alt' => ''];
+        $found = ['relation' => '', 'width' => 0, 'alt' => '', 'name' => ''];
         $this->look($xml, $found, $box);
 
-        return $found['relation'] === '' ? null : $this->node($found['relation'], $found['width'], $found['alt']);
+        // A sign that Embrel drew beside a title is no picture of it.
+        $isNone = $found['relation'] === '' || str_starts_with($found['name'], Sign::DRAWN);
+
+        return $isNone ? null : $this->node($found['relation'], $found['width'], $found['alt']);
     }
 
     /**
-     * @param array{relation: string, width: int, alt: string} $found
+     * @param array{relation: string, width: int, alt: string, name: string} $found
      * @param \Closure(): void                                  $box
      */
     private function look(Xml $xml, array &$found, \Closure $box): void
@@ -62,7 +66,7 @@ final class PicturesOf
         foreach ($xml->children() as $name) {
             match ($name) {
                 'extent' => ($found['width'] = (int) round((float) $xml->get('cx') / self::EMU)),
-                'docPr' => ($found['alt'] = trim((string) ($xml->get('descr') ?? $xml->get('title')))),
+                'docPr' => $this->named($xml, $found),
                 'blip' => ($found['relation'] = (string) ($xml->get('r:embed') ?? $xml->get('r:link'))),
                 'imagedata' => ($found['relation'] = (string) $xml->get('r:id')),
                 'shape' => $this->shape($xml, $found),
@@ -76,7 +80,14 @@ final class PicturesOf
         }
     }
 
-    /** @param array{relation: string, width: int, alt: string} $found */
+    /** @param array{relation: string, width: int, alt: string, name: string} $found */
+    private function named(Xml $xml, array &$found): void
+    {
+        $found['alt'] = trim((string) ($xml->get('descr') ?? $xml->get('title')));
+        $found['name'] = (string) $xml->get('name');
+    }
+
+    /** @param array{relation: string, width: int, alt: string, name: string} $found */
     private function shape(Xml $xml, array &$found): void
     {
         if (preg_match('/(?:\A|;)width:([\d.]+)pt/', (string) $xml->get('style'), $m) === 1) {

@@ -10,6 +10,7 @@ use Embrel\Archive\Xml;
 use Embrel\Document\Anchor;
 use Embrel\Document\Column;
 use Embrel\Document\Reading;
+use Embrel\Plan\Sign;
 use Embrel\Reader\PicturePlace;
 use Embrel\Reader\RunMarks;
 use Embrel\RichText\Flow;
@@ -456,6 +457,8 @@ final class OdtBody
     private function frame(Flow $flow, array $attrs): void
     {
         $width = OdtPictures::pixels((string) $this->xml->get('svg:width'));
+        // A sign that Embrel drew beside a title is no picture of it.
+        $isSign = str_starts_with((string) $this->xml->get('draw:name'), Sign::DRAWN);
         $target = null;
         foreach ($this->xml->children() as $name) {
             if ($name === 'image') {
@@ -472,7 +475,7 @@ final class OdtBody
                 $this->reading->remark('An object of another program, such as a formula or a chart, was left out.');
             }
         }
-        if ($target !== null && $target !== '') {
+        if ($target !== null && $target !== '' && !$isSign) {
             $picture = $this->pictures->at($target, $width, $attrs);
             $picture === null ? null : $flow->put($picture);
         }

@@ -16,6 +16,7 @@ use Embrel\Layout\Text\Wrapping;
 use Embrel\RichText\Node;
 use Embrel\RichText\NodeType;
 use Embrel\Writer\Losses;
+use Embrel\Writer\SignPicture;
 use Embrel\Writer\StyleNames;
 
 /** The main part: title, contents and figures as fields, and elements, streamed as WordprocessingML. */
@@ -331,13 +332,20 @@ final class Body
     private function marked(Element $element, string $number, string $runs): string
     {
         $name = $this->anchors[$element->topic] ?? null;
-        $runs = $this->comments->onTopic($element->topic, $runs);
+        $runs = $this->comments->onTopic($element->topic, $runs) . $this->sign($element);
         if ($name === null) {
             return $number . $runs;
         }
         $id = ++$this->bookmarks;
 
         return "{$number}<w:bookmarkStart w:id=\"{$id}\" w:name=\"{$name}\"/>{$runs}<w:bookmarkEnd w:id=\"{$id}\"/>";
+    }
+
+    private function sign(Element $element): string
+    {
+        $sign = SignPicture::of($this->document, $element);
+
+        return $sign === null ? '' : Runs::text(' ') . $this->runs->sign($sign);
     }
 
     /** A bookmark that tells where a quotation, a block of code or a picture of a topic begins. */

@@ -151,7 +151,7 @@ final class DocxWriter implements Writer
     public static function media(ZipFile $zip, Runs $runs, Choices $choices, string $folder = 'word'): void
     {
         foreach ($runs->media as $id => ['relation' => $name, 'extension' => $extension]) {
-            $zip->text("{$folder}/media/{$name}.{$extension}", (string) $choices->pictures?->bytes((string) $id));
+            $zip->text("{$folder}/media/{$name}.{$extension}", (string) ($runs->drawn[$id] ?? $choices->pictures?->bytes((string) $id)));
         }
     }
 

@@ -11,6 +11,7 @@ use Embrel\Document\PictureType;
 use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
 use Embrel\Writer\RunWalk;
+use Embrel\Writer\SignPicture;
 use Embrel\Writer\StyleNames;
 
 /** Runs of text, links, footnotes and pictures, and what the package must hold for them. */
@@ -35,6 +36,8 @@ final class Runs extends RunWalk
     public array $footnotes = [];
     /** @var array<string, array{relation: string, extension: string}> picture → how the document names it */
     public array $media = [];
+    /** @var array<string, string> the bytes of pictures that were drawn for it, by their names among those */
+    public array $drawn = [];
     private int $drawings = 0;
     private bool $isInFootnote = false;
 
@@ -131,20 +134,29 @@ final class Runs extends RunWalk
         );
     }
 
+    public function sign(SignPicture $sign): string
+    {
+        $this->drawn[$sign->id()] ??= $sign->png();
+        $this->media[$sign->id()] ??= ['relation' => 'p' . (\count($this->media) + 1), 'extension' => 'png'];
+
+        return self::pictureXml($this->media[$sign->id()]['relation'], ++$this->drawings, $sign->size * 9525, 1.0, '', $sign->name());
+    }
+
     /** @param float $width in English Metric Units: 9525 to a pixel, 635 to a twentieth of a point */
-    public static function pictureXml(string $relation, int $id, float $width, float $aspect, string $says): string
+    public static function pictureXml(string $relation, int $id, float $width, float $aspect, string $says, string $called = ''): string
     {
         $size = 'cx="' . (int) $width . '" cy="' . max(1, (int) ($width * $aspect)) . '"';
         $name = Xml::escaped($says);
+        $called = $called === '' ? "Picture {$id}" : Xml::escaped($called);
 
         return '<w:r><w:drawing><wp:inline xmlns:wp="http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing" distT="0" '
             . 'distB="0" distL="0" distR="0"><wp:extent '
             . $size
-            . "/><wp:docPr id=\"{$id}\" name=\"Picture {$id}\" descr=\"{$name}\"/>"
+            . "/><wp:docPr id=\"{$id}\" name=\"{$called}\" descr=\"{$name}\"/>"
             . '<a:graphic xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main"><a:graphicData '
                 . 'uri="http://schemas.openxmlformats.org/drawingml/2006/picture"><pic:pic '
                 . 'xmlns:pic="http://schemas.openxmlformats.org/drawingml/2006/picture">'
-            . "<pic:nvPicPr><pic:cNvPr id=\"{$id}\" name=\"Picture {$id}\"/><pic:cNvPicPr/></pic:nvPicPr><pic:blipFill><a:blip r:embed=\"{$relation}\"/><a:stretch><a:fillRect/></a:stretch></pic:blipFill>"
+            . "<pic:nvPicPr><pic:cNvPr id=\"{$id}\" name=\"{$called}\"/><pic:cNvPicPr/></pic:nvPicPr><pic:blipFill><a:blip r:embed=\"{$relation}\"/><a:stretch><a:fillRect/></a:stretch></pic:blipFill>"
             . '<pic:spPr><a:xfrm><a:off x="0" y="0"/><a:ext '
             . $size
             . '/></a:xfrm><a:prstGeom '

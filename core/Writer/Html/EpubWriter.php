@@ -185,7 +185,9 @@ final class EpubWriter implements Writer
                 . 'media-type="text/css"/>';
         $spine = '';
         foreach ($pages as $i => $page) {
-            $manifest .= "<item id=\"page{$i}\" href=\"{$page['name']}\" media-type=\"application/xhtml+xml\"/>";
+            $isDrawn = array_filter($page['elements'], static fn(Element $element): bool => $element->sign !== null) !== [];
+            $manifest .= "<item id=\"page{$i}\" href=\"{$page['name']}\" media-type=\"application/xhtml+xml\""
+                . ($isDrawn ? ' properties="svg"/>' : '/>');
             $spine .= "<itemref idref=\"page{$i}\"/>" . ($i === 0 ? '<itemref idref="nav"/>' : '');
         }
         foreach (array_values($pictures->files) as $i => $file) {

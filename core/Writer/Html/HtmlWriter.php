@@ -197,12 +197,23 @@ final class HtmlWriter
             . "</{$tag}>";
     }
 
+    /** A drawing that says nothing by itself; in the colour of its text, or of its section where that is dyed. */
+    private static function sign(Element $element): string
+    {
+        return $element->sign === null
+            ? ''
+            : ' <svg xmlns="http://www.w3.org/2000/svg" class="draft-sign" viewBox="0 0 24 24" width="20" height="20" aria-hidden="true" '
+                . 'fill="none" stroke="currentColor" stroke-width="2" stroke-linecap="round" stroke-linejoin="round">'
+                . "<path d=\"{$element->sign->form()}\"/></svg>";
+    }
+
     private function numbered(Element $element): string
     {
         $number = $element->number === '' ? '' : '<span class="draft-number">' . self::escaped($element->number) . '</span> ';
 
         return $number
-            . (!$this->isFile ? self::escaped($element->title) : '<span class="draft-title">' . self::escaped($element->title) . '</span>');
+            . (!$this->isFile ? self::escaped($element->title) : '<span class="draft-title">' . self::escaped($element->title) . '</span>')
+            . self::sign($element);
     }
 
     private function node(Node $node): string

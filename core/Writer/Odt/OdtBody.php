@@ -18,6 +18,7 @@ use Embrel\RichText\Node;
 use Embrel\RichText\NodeType;
 use Embrel\Writer\ListNumbers;
 use Embrel\Writer\Losses;
+use Embrel\Writer\SignPicture;
 
 /** The text of an OpenDocument text, streamed to a file of its own, as its styles of runs are known only at the end. */
 final class OdtBody
@@ -277,9 +278,16 @@ final class OdtBody
     private function marked(Element $element): string
     {
         $name = $this->anchors[$element->topic] ?? null;
-        $text = self::annotated($this->remarks->at($element->topic), OdtRuns::text($element->title));
+        $text = self::annotated($this->remarks->at($element->topic), OdtRuns::text($element->title)) . $this->sign($element);
 
         return $name === null ? $text : "<text:bookmark-start text:name=\"{$name}\"/>{$text}<text:bookmark-end text:name=\"{$name}\"/>";
+    }
+
+    private function sign(Element $element): string
+    {
+        $sign = SignPicture::of($this->document, $element);
+
+        return $sign === null ? '' : ' ' . $this->runs->sign($sign);
     }
 
     /** The runs of a block, with what was said about it. */

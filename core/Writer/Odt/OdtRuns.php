@@ -11,6 +11,7 @@ use Embrel\Document\Style;
 use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
 use Embrel\Writer\RunWalk;
+use Embrel\Writer\SignPicture;
 
 /** Runs of text, links, footnotes and pictures, the styles that they need and the pictures that the package must hold. */
 final class OdtRuns extends RunWalk
@@ -30,6 +31,8 @@ final class OdtRuns extends RunWalk
     private array $styles = [];
     /** @var array<string, string> picture → the name of its part */
     public array $media = [];
+    /** @var array<string, string> the bytes of pictures that were drawn for it, by their names among those */
+    public array $drawn = [];
     private int $footnotes = 0;
     private int $frames = 0;
 
@@ -128,12 +131,25 @@ final class OdtRuns extends RunWalk
     {
         $part = $this->media[$picture] ??= 'Pictures/' . substr($picture, 0, 32) . '.' . PictureType::of($bytes)->value;
         $width = min($width, $this->widest);
-        $n = ++$this->frames;
 
-        return "<draw:frame draw:name=\"Picture {$n}\" text:anchor-type=\"as-char\" svg:width=\""
+        return self::frame($part, 'Picture ' . ++$this->frames, $width, $width * $aspect, $says);
+    }
+
+    public function sign(SignPicture $sign): string
+    {
+        $this->drawn[$sign->id()] ??= $sign->png();
+        $part = $this->media[$sign->id()] ??= "Pictures/{$sign->id()}.png";
+
+        return self::frame($part, $sign->name(), $sign->size, $sign->size, '');
+    }
+
+    /** @param float $width in pixels, as the height */
+    private static function frame(string $part, string $name, float $width, float $height, string $says): string
+    {
+        return '<draw:frame draw:name="' . Xml::escaped($name) . '" text:anchor-type="as-char" svg:width="'
             . \sprintf('%.4Fin', $width / 96)
             . '" svg:height="'
-            . \sprintf('%.4Fin', max(1.0, $width * $aspect) / 96)
+            . \sprintf('%.4Fin', max(1.0, $height) / 96)
             . '">'
             . "<draw:image xlink:href=\"{$part}\" xlink:type=\"simple\" xlink:show=\"embed\" xlink:actuate=\"onLoad\"/>"
             . ($says === '' ? '' : '<svg:desc>' . Xml::escaped($says) . '</svg:desc>')

@@ -53,7 +53,7 @@ final class OdtWriter implements Writer
             )
             ->file('content.xml', "{$work}/content.xml");
         foreach ($body->runs->media as $id => $part) {
-            $zip->text($part, (string) $choices->pictures?->bytes((string) $id));
+            $zip->text($part, (string) ($body->runs->drawn[$id] ?? $choices->pictures?->bytes((string) $id)));
         }
         foreach ($carried as $font => $faces) {
             foreach ($faces as $face => $bytes) {

@@ -136,7 +136,7 @@ final class OpmlWriter implements Writer
             $own[$field->value] = $field->isInOutlines() ? $field->written($topic) : null;
         }
         $own = [
-            'spot' => $loose ? $own['spot'] : null,
+            'spot' => $loose ? Field::Spot->written($topic) : null,
             'loose' => $loose ? 'true' : null,
             // By this its references find it again, whatever id it gets.
             'id' => isset($this->printed->referenced[$topic->id]) ? $topic->id : null,

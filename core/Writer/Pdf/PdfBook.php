@@ -9,6 +9,7 @@ use Embrel\Fonts\Typefaces;
 use Embrel\Pages\Book;
 use Embrel\Pages\Page;
 use Embrel\Pages\Piece;
+use Embrel\Plan\Sign;
 use Embrel\RichText\Schema;
 
 /**
@@ -90,6 +91,7 @@ final class PdfBook
             $drawn = match ($piece->kind) {
                 Piece::TEXT => $this->text($piece, $book->height),
                 Piece::PICTURE => $this->picture($piece, $book->height),
+                Piece::SIGN => self::sign($piece, $book->height),
                 Piece::RULE => self::rectangle($piece->x, $book->height - $piece->y, $piece->width, $piece->height, $piece->colour),
                 default => self::rectangle(
                     $piece->x,
@@ -139,6 +141,15 @@ final class PdfBook
             : $this->tags->link($piece->tag, $page, $annotation);
 
         return '/' . ($annotation === null ? $this->tags->type($piece->tag) : 'Link') . " << /MCID {$mark} >> BDC\n";
+    }
+
+    private static function sign(Piece $piece, float $high): string
+    {
+        return \sprintf('q 1 0 0 -1 %.2F %.2F cm ', $piece->x, $high - $piece->y)
+            . str_replace(' rg', ' RG', self::colour($piece->colour))
+            . \sprintf('%.2F w 1 J 1 j ', $piece->width * (Sign::LINE / Sign::SQUARE))
+            . PdfPen::operators(Sign::of($piece->text)->form($piece->width))
+            . "S Q\n";
     }
 
     private static function rectangle(float $x, float $y, float $width, float $height, string $colour): string

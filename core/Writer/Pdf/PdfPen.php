@@ -68,7 +68,7 @@ final class PdfPen implements Pen
     }
 
     /** A path of SVG as operators: straight lines, curves, and arcs of circles as curves. */
-    private static function operators(string $path): string
+    public static function operators(string $path): string
     {
         $out = '';
         foreach (Path::of($path) as [$command, $x, $y, $n]) {

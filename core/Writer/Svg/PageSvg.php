@@ -8,6 +8,7 @@ use Embrel\Archive\Xml;
 use Embrel\Pages\Book;
 use Embrel\Pages\Page;
 use Embrel\Pages\Piece;
+use Embrel\Plan\Sign;
 
 /** A page of a book as a picture for the screen, in the fonts of the application: its text is text. */
 final class PageSvg
@@ -38,6 +39,9 @@ final class PageSvg
                     . '" role="img" aria-label="'
                     . (Xml::escaped($piece->says) ?: 'Picture')
                     . '"/>',
+                Piece::SIGN => '<path fill="none" stroke-linecap="round" stroke-linejoin="round" stroke="' . $piece->colour
+                    . '" stroke-width="' . self::n($piece->width * Sign::LINE / Sign::SQUARE) . '" transform="translate('
+                    . self::n($piece->x) . ' ' . self::n($piece->y) . ')" d="' . Sign::of($piece->text)->form($piece->width) . '"/>',
                 default => '<rect x="'
                     . self::n($piece->x)
                     . '" y="'

@@ -1,5 +1,6 @@
-import { colour } from '../ui/element.js';
-import { beside, formOf, label, renumber, svg } from './draw.js';
+import { colour, svg } from '../ui/element.js';
+import { learnSigns } from '../lib/sign-forms.js';
+import { beside, formOf, label, renumber } from './draw.js';
 import { Shape } from './shape.js';
 import { drawGround } from './ground.js';
 import { Stalks } from './stalks.js';
@@ -79,6 +80,7 @@ export class Canvas {
 
     /** Takes in a map: sections that it does not tell anew are moved as a whole. @param {Told} told */
     take(told) {
+        learnSigns(told.signs);
         this.told = this.topics.backOf ? told : { ...told, look: { ...told.look, back: '' } };
         /** @type {Map<string, Section>} */
         const sections = new Map();

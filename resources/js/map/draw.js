@@ -1,22 +1,12 @@
-import { colour, dress } from '../ui/element.js';
+import { signForm } from '../lib/sign-forms.js';
+import { colour, svg } from '../ui/element.js';
 
 /** How far from the end of a topic the handle of its relations stands. */
 const HANDLE = 16;
-const SVG = 'http://www.w3.org/2000/svg';
+/** Of the sign of a topic, as core/Layout/Map/Labelling has it. */
+const SIGN = 16;
 
 /** @typedef {import('./shape.js').Shape} Shape @typedef {{note: string, flags: Record<string, [string, string]>}} Signs */
-
-/**
- * An SVG element with attributes and children; text is always text.
- * @template {keyof SVGElementTagNameMap} T
- * @param {T} tag
- * @param {import('../ui/element.js').Given} attributes
- * @param {...import('../ui/element.js').Child} children
- * @returns {SVGElementTagNameMap[T]}
- */
-export function svg(tag, attributes = {}, ...children) {
-    return dress(document.createElementNS(SVG, tag), attributes, children);
-}
 
 /** A disc that is filled from below as far as a share. @param {number} radius @param {number} filled */
 function floretPath(radius, filled) {
@@ -191,6 +181,10 @@ function sign([which, text, at, y, dye, width], x, signs) {
             svg('rect', { class: 'hit', x: -4, y: -5, width: 22, height: 22 }),
             svg('path', { d: signs.note }),
         );
+    }
+    if (which === 'sign') {
+        const transform = `translate(${x + at} ${y - 12.5}) scale(${SIGN / 24})`;
+        return svg('path', { class: 'topic-sign', 'aria-hidden': 'true', d: signForm(text), transform });
     }
     if (which === 'flag') {
         return svg(

@@ -1,5 +1,5 @@
-import { colour } from '../ui/element.js';
-import { plate, svg } from './draw.js';
+import { colour, svg } from '../ui/element.js';
+import { plate } from './draw.js';
 
 /** How far the ground reaches beyond what stands on it, as in core/Writer/MapDrawing. */
 const MARGIN = 24;

@@ -1,5 +1,4 @@
-import { colour } from '../ui/element.js';
-import { svg } from './draw.js';
+import { colour, svg } from '../ui/element.js';
 
 /** @typedef {import('./shape.js').Shape} Shape */
 

@@ -1,3 +1,4 @@
+import { signName } from '../lib/sign-forms.js';
 import { signsOfWork } from './work.js';
 
 /** Two names that differ in capitals alone are one label. @param {string} name */
@@ -23,10 +24,10 @@ export function labelsOf(tree) {
 export const dyeOfLabel = (tree, name) =>
     (tree.properties.labels ?? []).find((/** @type {[string, string]} */ [listed]) => listed === name)?.[1] ?? 'slate';
 
-/** @typedef {'kind' | 'flag' | 'label' | 'who' | 'due' | 'due-soon' | 'done' | 'said' | 'fresh' | 'here'} Which */
+/** @typedef {'kind' | 'sign' | 'flag' | 'label' | 'who' | 'due' | 'due-soon' | 'done' | 'said' | 'fresh' | 'here'} Which */
 /**
  * What stands beside the title of a topic, wherever it is shown: which sign, its text, what is said of it, and its dye.
- * @typedef {{which: Which, text: string, says: string, flag?: string, dye?: string}} Sign
+ * @typedef {{which: Which, text: string, says: string, sign?: string, flag?: string, dye?: string}} Sign
  */
 
 /** @param {import('./plan.js').Tree} tree @param {import('./topics.js').Topic} topic @returns {Sign[]} */
@@ -35,6 +36,9 @@ export function signsOf(tree, topic) {
     const signs = [];
     if (topic.kind !== 'section') {
         signs.push({ which: 'kind', text: topic.kind, says: topic.kind });
+    }
+    if (topic.sign) {
+        signs.push({ which: 'sign', text: '', says: `sign ${signName(topic.sign)}`, sign: topic.sign });
     }
     if (topic.flag) {
         const text = topic.flag.replace('-', ' ');

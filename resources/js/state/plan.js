@@ -2,6 +2,7 @@ import { Beside } from './beside.js';
 import { hasWork } from './work.js';
 import { renamedStrip, takeAnswer } from './answers.js';
 import { rowsUnder } from './rows.js';
+import { learnSigns } from '../lib/sign-forms.js';
 import { words } from '../lib/vocabulary.js';
 import { mirrorField, mirrors } from './operations.js';
 import { ROOT, usual } from './topics.js';
@@ -10,8 +11,7 @@ export { ROOT, TRAY } from './topics.js';
 
 /**
  * @typedef {import('./topics.js').Topic} Topic
- * @typedef {import('./topics.js').Relation} Relation
- * @typedef {import('./topics.js').Place} Place
+ * @typedef {import('./topics.js').Relation} Relation @typedef {import('./topics.js').Place} Place
  * @typedef {import('./topics.js').Operation} Operation
  * @typedef {import('./topics.js').Row} Row
  * @typedef {import('./topics.js').NoteBearer} NoteBearer
@@ -59,6 +59,7 @@ export class Tree {
 
     /** @param {Answer} data */
     tell(data) {
+        learnSigns(data.signs);
         if (data.relations) {
             this.relations = new Map(data.relations.map((/** @type {Relation} */ relation) => [relation.id, relation]));
         }
@@ -150,8 +151,8 @@ export class Tree {
     /** Whether nobody has written anything on a topic, or set anything on it. @param {string} id */
     isBare(id) {
         const topic = this.get(id);
-        const { title, noted, flag, target, picture, labels } = topic;
-        return !(title || noted || flag || target || picture || labels.length || this.partsOf(id).length || hasWork(topic));
+        const { title, noted, flag, sign, target, picture, labels } = topic;
+        return !(title || noted || flag || sign || target || picture || labels.length || this.partsOf(id).length || hasWork(topic));
     }
 
     /** Takes out a topic of which the server was never told. @param {string} id */

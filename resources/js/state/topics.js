@@ -10,6 +10,7 @@ import { words } from '../lib/vocabulary.js';
  * @property {string} numbered
  * @property {string | null} dye
  * @property {string | null} flag
+ * @property {string | null} sign
  * @property {number | null} target
  * @property {boolean} noted
  * @property {string | null} size

@@ -1,3 +1,5 @@
+const SVG = 'http://www.w3.org/2000/svg';
+
 /**
  * What an element is given: attributes, listeners (`on…`) and custom properties (`--…`); what is null, undefined or false is left out.
  * @typedef {Record<string, any>} Given
@@ -14,6 +16,18 @@
  */
 export function element(tag, attributes = {}, ...children) {
     return dress(document.createElement(tag), attributes, children);
+}
+
+/**
+ * An SVG element with attributes and children; text is always text.
+ * @template {keyof SVGElementTagNameMap} T
+ * @param {T} tag
+ * @param {Given} attributes
+ * @param {...Child} children
+ * @returns {SVGElementTagNameMap[T]}
+ */
+export function svg(tag, attributes = {}, ...children) {
+    return dress(document.createElementNS(SVG, tag), attributes, children);
 }
 
 /**

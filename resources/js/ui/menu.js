@@ -2,6 +2,7 @@ import { keyOf, nameOf } from '../commands/commands.js';
 import { words } from '../lib/vocabulary.js';
 import { element } from './element.js';
 import { Files } from './files.js';
+import { signField } from './sign-field.js';
 import { TopicFields } from './topic-fields.js';
 
 /** What is done with a topic, in the order of the menu; their names and keys stand in the table of commands. */
@@ -78,6 +79,7 @@ export class Menu extends TopicFields {
                     ],
                     set('flag'),
                 ),
+                this.group('Sign', 'sign', ...signField(topic.sign, set('sign'))),
                 this.labels(topic),
                 this.outline.page.work.group(this, this.ids),
                 this.choice(

@@ -43,6 +43,7 @@
             <x-choose label="Asides" name="asides" :of="['out' => 'Left out', 'text' => 'As paragraphs']"
                 :chosen="$one('asides', 'out')" when="isDraft" />
             <x-tick label="Sections without text" name="empty" :on="$is('empty')" when="isDraft" />
+            <x-tick label="Signs, after titles" name="signs" :on="$is('signs', false)" when="isDraft" />
             <x-tick label="Relations, as “See also”" name="see_also" :on="$is('see_also', false)" when="isDraft" />
             <x-tick label="List of references" name="sources" :on="$is('sources')" when="isDraft" />
             <x-tick label="Also sources that are never cited" name="all_sources" :on="$is('all_sources', false)" when="isDraft || isText" />

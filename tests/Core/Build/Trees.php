@@ -10,6 +10,7 @@ use Embrel\Plan\Flag;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Picture;
 use Embrel\Plan\Plan;
+use Embrel\Plan\Sign;
 use Embrel\Plan\Size;
 use Embrel\Plan\Topic;
 
@@ -74,6 +75,7 @@ final class Trees
             'picture' => $picture,
             'size' => mt_rand(0, 9) === 0 ? Size::cases()[mt_rand(0, 2)] : null,
             'labels' => mt_rand(0, 5) === 0 ? ['archive', 'field'] : [],
+            'sign' => $n % 9 === 4 ? Sign::of('anchor') : null,
             'flag' => mt_rand(0, 4) === 0 ? Flag::cases()[mt_rand(0, 7)] : null,
             'dye' => mt_rand(0, 6) === 0 ? Dye::of(Dye::NAMES[$n % 8]) : null,
             'noted' => $noted,

@@ -1,6 +1,5 @@
 import { BESIDE } from '../../state/beside.js';
-import { svg } from '../../map/draw.js';
-import { colour } from '../../ui/element.js';
+import { colour, svg } from '../../ui/element.js';
 
 const SIZE = 7;
 const BUBBLE = 'M-7-6h14a2 2 0 0 1 2 2v6a2 2 0 0 1-2 2h-8l-5 4v-4h-1a2 2 0 0 1-2-2v-6a2 2 0 0 1 2-2z';

@@ -1,7 +1,6 @@
 import { around, idOf } from '../../lib/dom.js';
 import { follow, isDrag } from '../../lib/pressing.js';
-import { element } from '../../ui/element.js';
-import { svg } from '../../map/draw.js';
+import { element, svg } from '../../ui/element.js';
 import { Dragging } from './dragging.js';
 
 /** What a pointer does on the map: marks, writes, folds, draws a rectangle around topics, and drags branches to another place. */

@@ -1,7 +1,6 @@
 import { around, firstOf, idAround, idOf } from '../../lib/dom.js';
 import { isDrag } from '../../lib/pressing.js';
-import { colour } from '../../ui/element.js';
-import { svg } from '../../map/draw.js';
+import { colour, svg } from '../../ui/element.js';
 
 /** The topic under a pointer. @param {MouseEvent} event */
 const leafAt = ({ clientX, clientY }) => {

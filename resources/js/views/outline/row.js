@@ -1,5 +1,6 @@
 import { childrenOf } from '../../lib/dom.js';
 import { counted, figures } from '../../lib/counted.js';
+import { signIcon } from '../../ui/sign-icon.js';
 import { BESIDE } from '../../state/beside.js';
 import { rowSigns, signsOf } from '../../state/labels.js';
 import { classes, colour, element, icon, setAttributes } from '../../ui/element.js';
@@ -147,11 +148,13 @@ function showSigns(box, signs) {
     if ((box.dataset.are ?? '[]') !== are) {
         box.dataset.are = are;
         box.replaceChildren(
-            ...signs.map(({ which, text, flag, dye }) =>
+            ...signs.map(({ which, text, sign, flag, dye }) =>
                 // What is beside the plan is told in words, behind all that is read here: this is a picture of it.
                 BESIDE.has(which)
                     ? element('span', { class: `k ${which}`, 'data-sign': text, '--d': dye && colour(dye) })
-                    : element('span', { class: `k ${which}`, 'data-flag': flag, '--d': dye && colour(dye) }, ` ${text}`),
+                    : sign
+                      ? element('span', { class: 'k sign' }, signIcon(sign))
+                      : element('span', { class: `k ${which}`, 'data-flag': flag, '--d': dye && colour(dye) }, ` ${text}`),
             ),
         );
     }

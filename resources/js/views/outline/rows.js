@@ -7,7 +7,7 @@ import { Wrapping } from './wrapping.js';
 const SPARE = 12;
 
 /** How much wider than its text a sign is, beside what every sign is. */
-const MORE = { kind: 0, flag: 0.9, label: 0.375, who: 0.5, due: 0, 'due-soon': 0, done: 0, said: 0.2, fresh: 0.5, here: 0.8 };
+const MORE = { kind: 0, sign: 0.9, flag: 0.9, label: 0.375, who: 0.5, due: 0, 'due-soon': 0, done: 0, said: 0.2, fresh: 0.5, here: 0.8 };
 
 /**
  * The rows of the outline: a tree for screen readers, of which only those in view are in the page.
