@@ -61,7 +61,7 @@ final class JudgesTest extends TestCase
                 ->writer()
                 ->write($plan, new Choices(
                     pictures: $pictures,
-                    draft: new DraftChoices(headingDepth: 9, figures: true, date: '2026-11-23', remarks: self::remarks($plan)),
+                    draft: new DraftChoices(headingDepth: 9, figures: true, date: '2026-11-23', remarks: self::remarks($plan), signs: true),
                 ), $out, $this->folder);
             fclose($out);
         }

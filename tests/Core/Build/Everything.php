@@ -16,6 +16,7 @@ use Embrel\Plan\Numbered;
 use Embrel\Plan\Picture;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Relation;
+use Embrel\Plan\Sign;
 use Embrel\Plan\Target;
 use Embrel\Plan\Topic;
 use Embrel\RichText\Mark;
@@ -64,7 +65,7 @@ final class Everything
             'Tables' => ['numbered' => Numbered::Appendix],
             'What was there' => ['flag' => Flag::Key, 'labels' => ['archive', 'field'], 'target' => Target::of(120)],
             'Plants' => ['dye' => Dye::of('#ab12cd'), 'picture' => Picture::of("{$picture}:60x40@80")],
-            'Rich in birds' => ['dye' => Dye::of('fern')],
+            'Rich in birds' => ['dye' => Dye::of('fern'), 'sign' => Sign::of('bird')],
             'Waders' => ['kind' => Kind::Point],
             'Ducks' => ['kind' => Kind::Point],
             'Pell says' => ['kind' => Kind::Quote],
