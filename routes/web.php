@@ -279,6 +279,9 @@ Route::middleware('auth')->group(static function (): void {
             ->middleware('throttle:small-pictures');
         Route::post('/plans/{plan}/source-list', [C\SourceController::class, 'store'])->middleware('throttle:uploads');
         Route::post('/plans/{plan}/research', [C\ResearchController::class, 'store']);
+        Route::get('/plans/{plan}/questions', [C\QuestionController::class, 'index']);
+        Route::post('/plans/{plan}/questions', [C\QuestionController::class, 'store']);
+        Route::delete('/plans/{plan}/questions', [C\QuestionController::class, 'destroy']);
         Route::post('/plans/{plan}/attachments', [C\AttachmentController::class, 'store'])->middleware('throttle:uploads');
         Route::delete('/plans/{plan}/attachments/{attachment}', [C\AttachmentController::class, 'destroy']);
         Route::post('/plans/{plan}/copies', C\CopyController::class)->name('plan.copies');

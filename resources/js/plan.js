@@ -22,6 +22,7 @@ import { HereNow } from './ui/here.js';
 import { KeysDialog } from './ui/keys-dialog.js';
 import { LabelsDialog } from './ui/labels-dialog.js';
 import { Patterns } from './ui/patterns.js';
+import { Questions } from './ui/questions.js';
 import { NumberForms } from './ui/number-forms.js';
 import { PropertiesDialog } from './ui/properties.js';
 import { Refusals } from './ui/refusals.js';
@@ -86,6 +87,7 @@ function compose(data) {
     page.work = new WorkFields(session, data.people);
     page.labels = new LabelsDialog(session, (label) => page.outline.looks.onlyLabelled(label));
     page.patterns = new Patterns(page);
+    page.questions = new Questions(page);
     page.sharing = new Sharing(session);
     page.talk = new TalkPanel(page, new Talking(session, new Talk(data.fresh.talk), () => page.talk.draw()));
     const narrow = matchMedia('(max-width: 32.5em)');

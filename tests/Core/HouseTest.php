@@ -21,6 +21,7 @@ final class HouseTest extends TestCase
         ['Numbering', 'Operation'],
         ['Search'],
         ['Check', 'Pace', 'Comment'],
+        ['Prompt'],
         ['Layout'],
         ['Document'],
         ['Draft'],

@@ -61,6 +61,7 @@ declare module './page.js' {
         work: import('../ui/work.js').WorkFields;
         numberForms: import('../ui/number-forms.js').NumberForms;
         patterns: import('../ui/patterns.js').Patterns;
+        questions: import('../ui/questions.js').Questions;
         sharing: import('../ui/sharing.js').Sharing;
         votes: import('../ui/votes.js').Votes;
         here: import('../ui/here.js').HereNow;
@@ -104,6 +105,7 @@ declare module './anywhere.js' {
         keys: import('../ui/keys-dialog.js').KeysDialog;
         labels: import('../ui/labels-dialog.js').LabelsDialog;
         patterns: import('../ui/patterns.js').Patterns;
+        questions: import('../ui/questions.js').Questions;
         sharing: import('../ui/sharing.js').Sharing;
         votes: import('../ui/votes.js').Votes;
         talk: import('../ui/talk-panel.js').TalkPanel;
@@ -220,6 +222,7 @@ declare module './gather/ideas.js' {
 declare module './gather/idea-field.js' {
     interface IdeaField {
         inside: HTMLElement;
+        asking: import('./gather/asking.js').Asking;
         isLoose(id: string): boolean;
     }
 }

@@ -47,6 +47,10 @@
     your own on topics, such as “field” or “archive”. Press K on a topic to put one on it.</p><ul class="labels-list"
     id="labels-list"></ul><p class="hint" id="labels-alike">Two that are called alike become one.</p><div class="dialog-foot"><button class="plain"
     type="button" data-close>Close</button></div></dialog>
+<dialog id="questions" class="wide" aria-labelledby="questions-head"><h2 id="questions-head">Questions</h2><p class="hint">Take those that
+    lead on. In the note a question waits for its answer, and never prints.</p><ul class="questions" id="questions-list"></ul><p
+    id="questions-said" role="status"></p><div class="dialog-foot"><button class="plain" type="button" id="questions-again" hidden>Ask all
+    again</button><button class="plain" type="button" data-close>Close</button></div></dialog>
 <dialog id="days-back" aria-labelledby="days-back-head"><h2 id="days-back-head">Days from a file</h2><p id="days-back-says"></p><ul
     class="changes" id="days-back-list"></ul><div class="dialog-foot"><button class="plain" type="button"
     data-close>Leave it</button><button class="primary" type="button" data-do>Change the plan</button></div></dialog>

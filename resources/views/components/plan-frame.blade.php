@@ -48,6 +48,7 @@
             <a role="menuitem" href="{{ $doing('labels') }}" data-command="labels" @if ($reads) hidden @endif>Labels…
                 <small id="menu-labels">{{ $labels() }}</small></a>
             <a role="menuitem" href="{{ $doing('openingNote') }}" data-command="openingNote">Opening note</a>
+            <a role="menuitem" href="{{ $doing('askNext') }}" data-command="askNext" @if ($reads) hidden @endif>Questions about what comes next…</a>
             <hr @if ($reads) hidden @endif>
             <a role="menuitem" href="{{ route('intake', ['into' => $plan->id]) }}" @if ($reads) hidden @endif>Bring in a file or text…</a>
             <a role="menuitem" href="{{ $doing('bringInPlan') }}" data-command="bringInPlan" @if ($reads) hidden @endif>Bring in another plan…</a>

@@ -1,13 +1,17 @@
 import { keyOf, nameOf } from '../../commands/commands.js';
 import { element } from '../../ui/element.js';
 
+/** Whether it is one place where nothing is written, about which something can be asked. @param {{group: any, one: any}} found */
+export const asks = ({ group, one }) => group.rule.startsWith('empty-') && (one !== null || group.count === 1);
+
 /**
  * All that can be done with what was found.
  * @param {import('./findings.js').Findings} findings
  * @param {{group: any, one: any}} found one: null where it is all that a rule has found
  * @param {HTMLElement} anchor
  */
-export function askWhatToDo(findings, { group, one }, anchor) {
+export function askWhatToDo(findings, found, anchor) {
+    const { group, one } = found;
     const only = one ?? (group.count === 1 ? group.findings[0] : null);
     const act = (/** @type {string} */ id, /** @type {() => unknown} */ does, name = nameOf('check', id)) =>
         element(
@@ -32,6 +36,7 @@ export function askWhatToDo(findings, { group, one }, anchor) {
             { class: 'acts-list one-column' },
             only && act('goThere', () => findings.go(group, only)),
             mayWrite && group.mends && act('mend', () => findings.mend(group, one), mends),
+            mayWrite && asks(found) && act('askAbout', () => findings.page.questions.open(only.topic)),
             mayWrite && only && act('setAside', () => findings.setAside(only)),
             mayWrite && act('ruleOff', () => findings.switchOff(group)),
         ),

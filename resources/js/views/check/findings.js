@@ -4,7 +4,7 @@ import { actionFor } from '../../lib/keys.js';
 import { when } from '../../commands/commands.js';
 import { Asking } from '../../ui/asking.js';
 import { Popover } from '../../ui/popover.js';
-import { askWhatToDo } from './finding-menu.js';
+import { askWhatToDo, asks } from './finding-menu.js';
 import { goToFinding } from './going-there.js';
 import { asideRow, groupRow } from './found-rows.js';
 
@@ -77,6 +77,7 @@ export class Findings {
                 (/** @type {any} */ { group }) => group.mends,
                 (/** @type {any} */ { group, one }) => this.mend(group, one),
             ),
+            askAbout: row(asks, (/** @type {any} */ { group, one }) => this.page.questions.open((one ?? group.findings[0]).topic)),
             setAside: row(
                 (/** @type {any} */ { group, one }) => one || group.count === 1,
                 (/** @type {any} */ { group, one }) => this.setAside(one ?? group.findings[0]),

@@ -179,6 +179,8 @@ export class Draft extends Sections {
         }
         if (act?.dataset.act === 'write') {
             this.edit(id);
+        } else if (act?.dataset.act === 'ask') {
+            this.page.questions.open(id);
         } else if (act) {
             this.asked = id;
             this.page.outline.menu.open(id, act);

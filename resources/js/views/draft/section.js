@@ -75,6 +75,13 @@ export function section(draft, id, level, depth) {
                     'Write',
                 ),
             mayWrite &&
+                !draft.html.has(id) &&
+                element(
+                    'button',
+                    { type: 'button', class: 'plain write-here', 'data-act': 'ask', 'aria-label': `Questions about ${name}` },
+                    'Ask me',
+                ),
+            mayWrite &&
                 id !== ROOT &&
                 element(
                     'button',

@@ -6,6 +6,7 @@ import { actionFor, digitOf } from '../../lib/keys.js';
 import { whenAsked } from '../../ui/context.js';
 import { whenLeft } from '../../lib/fields.js';
 import { Popover } from '../../ui/popover.js';
+import { Asking } from './asking.js';
 import { Sorting } from './sorting.js';
 import { TRAY } from '../../state/plan.js';
 import { IdeaField } from './idea-field.js';
@@ -32,6 +33,7 @@ export class Gather extends IdeaField {
         this.sources = [];
         this.sorting = new Sorting(this);
         this.places = this.sorting.places;
+        this.asking = new Asking(this);
         this.clock = new Clock(byId('clock'), `embrel.clock.${page.data.plan}`, (minutes) =>
             page.say(`${minutes} minutes are over. ${this.count()} ideas are waiting here.`),
         );

@@ -38,6 +38,7 @@ export class IdeaField extends Ideas {
         this.page.catch(topics, this.parents.at(-1) ?? TRAY);
         this.last = topics.filter((/** @type {any} */ topic) => !topic.parent).at(-1).id;
         this.input.value = '';
+        this.asking.next();
     }
 
     /** @param {Event} event */

@@ -73,6 +73,7 @@ export function rowCommands(outline) {
             (/** @type {string} */ id) => parts(id).length > 0,
             (/** @type {{id: string}} */ { id }) => page.patterns.keep(id),
         ),
+        askAbout: row((/** @type {{id: string}} */ { id }) => page.questions.open(id)),
         setPattern: row((/** @type {{id: string}} */ { id }) => page.patterns.set(id)),
         takeInBelow: row((/** @type {{id: string}} */ { id }) => page.leaveFor(`/intake?into=${page.data.plan}&under=${id}`)),
 

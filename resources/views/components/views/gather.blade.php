@@ -6,6 +6,9 @@
             <div class="gather-field"><span class="inside-of" id="gather-inside" hidden></span><input id="gather-input" aria-label="An idea"
                 aria-describedby="gather-hint" placeholder="What could be in it?" maxlength="1000" autocomplete="off"></div>
         </form>
+        <p class="gather-asks" id="gather-asks" role="status" hidden></p>
+        <div class="gather-asking"><button class="pill" type="button" id="gather-ask">Ask me something</button><button class="pill"
+            type="button" id="gather-skip" hidden>Another question</button></div>
         <p class="hint" id="gather-hint">Enter keeps the idea. Paste a list and every line becomes one. Tab makes the next ones parts of the
             last. Down goes to sorting.</p>
         <div class="ideas" id="ideas" role="listbox" tabindex="0" aria-label="Loose ideas" aria-multiselectable="true" hidden></div>
