@@ -6,7 +6,7 @@ const rows = (page) => dialog(page).getByRole('listitem');
 
 async function ask(page, name) {
     await page.getByRole('treeitem', { name }).click({ button: 'right' });
-    await page.getByRole('button', { name: 'Questions…' }).click();
+    await page.getByRole('button', { name: 'Ask about it…' }).click();
     await expect(rows(page)).toHaveCount(6);
 }
 
@@ -71,7 +71,7 @@ test('Gather asks one question at a time, and what is typed is an idea; an empty
     await page.getByRole('button', { name: 'Ask no more' }).click();
     await expect(asks).toBeHidden();
     await writer.view('Draft');
-    await page.getByRole('button', { name: 'Questions about Market' }).click();
+    await page.getByRole('button', { name: 'Ask me about Market' }).click();
     await expect(dialog(page)).toHaveAccessibleName('Questions about “2 Market”');
     await expect(rows(page)).toHaveCount(6);
     await page.keyboard.press('n');

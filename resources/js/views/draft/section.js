@@ -78,7 +78,7 @@ export function section(draft, id, level, depth) {
                 !draft.html.has(id) &&
                 element(
                     'button',
-                    { type: 'button', class: 'plain write-here', 'data-act': 'ask', 'aria-label': `Questions about ${name}` },
+                    { type: 'button', class: 'plain write-here', 'data-act': 'ask', 'aria-label': `Ask me about ${name}` },
                     'Ask me',
                 ),
             mayWrite &&
