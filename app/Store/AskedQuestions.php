@@ -6,6 +6,7 @@ namespace App\Store;
 
 use App\Models\Plan as PlanRow;
 use App\Models\User;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** Which questions a person was asked of a topic, and has taken or let go. */
@@ -30,7 +31,7 @@ final class AskedQuestions
         self::rows($user, $plan, $topic)->delete();
     }
 
-    private static function rows(User $user, PlanRow $plan, string $topic): \Illuminate\Database\Query\Builder
+    private static function rows(User $user, PlanRow $plan, string $topic): Builder
     {
         return DB::table('asked_questions')->where('user_id', $user->id)->where('plan_id', $plan->id)->where('topic_id', $topic);
     }

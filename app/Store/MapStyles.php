@@ -11,6 +11,7 @@ use Embrel\Layout\Map\DressFile;
 use Embrel\Layout\Map\Look;
 use Embrel\Layout\Map\Style;
 use Embrel\MalformedShape;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** The styles of the map that a person keeps under names, beside those of ours. */
@@ -55,7 +56,7 @@ final class MapStyles
         if ($dress->name === '') {
             throw new \DomainException('A style needs a name.');
         }
-        if (\in_array($dress->name, array_map(static fn(Style $style): string => $style->dress()->name, Style::cases()), true)) {
+        if (self::isOurs($dress->name)) {
             throw new \DomainException("“{$dress->name}” is one of Embrel’s own styles. Give yours another name.");
         }
         if ($dress->picture !== '' && MapBacks::bytes($user, $dress->picture) === null) {
@@ -63,9 +64,8 @@ final class MapStyles
         }
 
         return Transaction::of(static function () use ($user, $dress): string {
-            $own = DB::table('map_styles')->where('user_id', $user->id);
-            $id = $own->clone()->where('name', $dress->name)->lockForUpdate()->value('id');
-            if ($id === null && $own->count() >= self::MOST) {
+            $id = self::named($user, $dress->name)->lockForUpdate()->value('id');
+            if ($id === null && DB::table('map_styles')->where('user_id', $user->id)->count() >= self::MOST) {
                 throw new \DomainException('Fifty styles are kept already. Remove one that is not needed first.');
             }
             $id = \is_string($id) ? $id : (new NewIds())->next();
@@ -78,6 +78,19 @@ final class MapStyles
 
             return $id;
         });
+    }
+
+    private static function isOurs(string $name): bool
+    {
+        $ours = array_map(static fn(Style $style): string => mb_strtolower($style->dress()->name), Style::cases());
+
+        return \in_array(mb_strtolower($name), $ours, true);
+    }
+
+    /** Those of that name, whether it is written large or small: one at the most. */
+    private static function named(User $user, string $name): Builder
+    {
+        return DB::table('map_styles')->where('user_id', $user->id)->where('name', $name);
     }
 
     public static function forget(User $user, string $id): void
@@ -95,10 +108,8 @@ final class MapStyles
     public static function takeIn(User $user, string $file): string
     {
         [$dress, $picture] = DressFile::read($file);
-        $ours = array_map(static fn(Style $style): Dress => $style->dress(), Style::cases());
-        $taken = array_map(static fn(Dress $one): string => $one->name, [...$ours, ...array_values(self::kept($user))]);
         $wanted = $name = $dress->name === '' ? 'A style from a file' : $dress->name;
-        for ($i = 2; \in_array($name, $taken, true); ++$i) {
+        for ($i = 2; self::isOurs($name) || self::named($user, $name)->exists(); ++$i) {
             $name = mb_substr($wanted, 0, Dress::NAME - 4) . " {$i}";
         }
         $settings = ['name' => $name, 'picture' => $picture === null ? '' : MapBacks::keep($user, $picture)];

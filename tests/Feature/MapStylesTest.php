@@ -114,6 +114,8 @@ final class MapStylesTest extends TestCase
         self::assertSame(['Night shift', 'serif'], [$taken->json("kept.{$new}.name"), $taken->json("kept.{$new}.lettering")]);
         $this->get('/map-styles/pictures/' . $taken->json("kept.{$new}.picture"))->assertOk();
         self::assertContains('Night shift 2', array_column($upload($file)->assertOk()->json('kept'), 'name'), 'Beside the first.');
+        $small = $upload(str_replace('Night shift', 'NIGHT SHIFT', $file))->assertOk()->json('kept');
+        self::assertCount(3, $small, 'Written otherwise it is the same name, and nothing is written over.');
         $upload('{"kind": "poem"}')->assertStatus(422)->assertJsonPath('message', 'This is not the file of a map style.');
         $this->postJson('/map-styles/file')->assertStatus(422);
 
