@@ -279,4 +279,19 @@ final class IntakeTest extends TestCase
             ->json('repairs.0');
         self::assertStringContainsString('Nothing in it is marked as a heading', $says);
     }
+
+    public function testAPastedOutlineOfAProgramBecomesTheTreeThatWasMeant(): void
+    {
+        $text = "Sure! Here is it:\n\n**Central topic: Bells**\n**Branch 1: Casting**\n- **Bronze**: copper and tin\n**Branch 2: Tuning**\n- Ear\n\nLet me know!";
+        $seen = $this->postJson('/intake/preview', ['text' => $text])->assertOk();
+        $seen->assertJsonPath('isGenerated', true)->assertJsonPath('isMarkdown', false)->assertJsonPath('title', 'Bells');
+        self::assertStringStartsWith('This looks like an outline that a program has written', $seen->json('repairs.0'));
+        // As it stands, or as Markdown, where one says so.
+        foreach ([['as_written' => '1'], ['markdown' => '0'], ['markdown' => '1']] as $how) {
+            $this->postJson('/intake/preview', ['text' => $text] + $how)->assertOk()->assertJsonPath('isGenerated', false);
+        }
+        $address = (string) $this->postJson('/intake', ['text' => $text])->assertOk()->assertJsonPath('title', 'Bells')->json('address');
+        $this->get($address)->assertOk()->assertSee('Casting')->assertDontSee('Branch 1');
+        $this->postJson('/intake/preview', ['text' => "Sea\n  Tides\nLand"])->assertOk()->assertJsonPath('isGenerated', false);
+    }
 }

@@ -176,3 +176,21 @@ test('text comes in below a topic, from its menu, without a section around it', 
     await writer.expectOutline('1 Why\n  1.1 Storms\n2 Before');
     expect(writer.problems).toEqual([]);
 });
+
+test('an outline that a program has written becomes the tree that was meant, or comes as it stands', async ({ page }) => {
+    const writer = new Writer(page);
+    await writer.signUp();
+    await page.goto('/intake');
+    await page.getByLabel(/paste text/).fill(
+        ['Sure! Here is it:', '', '**Central topic: Bells**', '**Branch 1: Casting**', '- **Bronze**: copper and tin', '**Branch 2: Tuning**', '', 'Let me know!'].join('\n'),
+    );
+    await expect(page.getByText('This looks like an outline that a program has written')).toBeVisible();
+    await expect(page.getByText('Branch 1')).toHaveCount(0);
+    await page.getByLabel('As it stands, with all that is around the outline').check();
+    await expect(page.getByText('**Branch 1: Casting**')).toBeVisible();
+    await page.getByLabel('As it stands, with all that is around the outline').uncheck();
+    await expect(page.getByText('**Branch 1: Casting**')).toHaveCount(0);
+    await page.getByRole('button', { name: 'Take it as a new plan' }).click();
+    await expect(page.getByRole('treeitem', { name: /1 Casting/ })).toBeVisible();
+    await expect(page.getByRole('treeitem', { name: /1\.1 Bronze/ })).toBeVisible();
+});

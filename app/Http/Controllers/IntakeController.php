@@ -24,6 +24,8 @@ use Illuminate\Http\UploadedFile;
 final class IntakeController
 {
     /** A file larger than this is taken in through the queue. */
+    private const GENERATED = 'This looks like an outline that a program has written: it is taken without its marks and numbers, and without '
+        . 'what stands around it.';
     private const LARGE = 1024 * 1024;
     /** Of what was left out, in characters, for each piece. */
     private const SHOWN = 4000;
@@ -80,12 +82,14 @@ final class IntakeController
         $result = $this->intakes->read($in, $format, $options);
 
         $title = $result->plan->title();
+        $isGenerated = $request->generated() !== null;
 
         return response()->json(
             Outline::of($result->plan) + [
                 'isMarkdown' => $request->isPasted() && $request->isMarkdown(),
                 'firstIsTitle' => $options->firstIsTitle ?? $title !== $options->title,
-                'repairs' => $result->repairs,
+                'isGenerated' => $isGenerated,
+                'repairs' => $isGenerated ? [self::GENERATED, ...$result->repairs] : $result->repairs,
                 'leftOut' => array_map(
                     static fn(array $one): array => ['text' => mb_strimwidth($one['text'], 0, self::SHOWN, '…')] + $one,
                     $result->leftOut,

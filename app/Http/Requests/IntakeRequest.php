@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Rules\Id;
 use App\Store\WaitingFiles;
+use Embrel\Intake\Generated;
 use Embrel\Intake\Options;
 use Embrel\Limits;
 use Embrel\Reader\Format;
@@ -16,6 +17,9 @@ use Illuminate\Http\UploadedFile;
 
 final class IntakeRequest extends FormRequest
 {
+    /** The outline that was meant; false as long as nobody has looked. */
+    private string|false|null $outline = false;
+
     public function authorize(): bool
     {
         return $this->user() !== null;
@@ -35,6 +39,7 @@ final class IntakeRequest extends FormRequest
             'descriptions' => ['boolean'],
             'lists' => ['boolean'],
             'markdown' => ['nullable', 'boolean'],
+            'as_written' => ['nullable', 'boolean'],
             'notes' => ['boolean'],
             'left_out' => ['boolean'],
             'first_is_title' => ['nullable', 'boolean'],
@@ -89,7 +94,21 @@ final class IntakeRequest extends FormRequest
     /** Whether pasted text is Markdown: as the person says, else as it looks. */
     public function isMarkdown(): bool
     {
-        return $this->filled('markdown') ? $this->boolean('markdown') : Recognition::isMarkdown($this->string('text')->toString());
+        return $this->filled('markdown')
+            ? $this->boolean('markdown')
+            : $this->generated() === null && Recognition::isMarkdown($this->string('text')->toString());
+    }
+
+    /** The outline that was meant, where pasted text looks as if a program had written it and nobody said how it is to be read. */
+    public function generated(): ?string
+    {
+        if ($this->outline === false) {
+            $this->outline = !$this->isPasted() || $this->filled('markdown') || $this->boolean('as_written')
+                ? null
+                : Generated::outline($this->string('text')->toString());
+        }
+
+        return $this->outline;
     }
 
     /**
@@ -114,7 +133,7 @@ final class IntakeRequest extends FormRequest
             $name = 'Untitled.' . ($this->isMarkdown() ? 'md' : 'txt');
             $in = fopen('php://temp', 'w+');
             if ($in !== false) {
-                fwrite($in, (string) $this->input('text'));
+                fwrite($in, $this->generated() ?? (string) $this->input('text'));
                 rewind($in);
             }
         }

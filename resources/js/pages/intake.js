@@ -27,6 +27,7 @@ export default function intake() {
             lists: false,
             markdown: false,
             markdownWasSet: false,
+            asWritten: false,
             notes: true,
             keepsLeftOut: false,
             firstIsTitle: false,
@@ -44,7 +45,7 @@ export default function intake() {
             ticket: 0,
             init() {
                 this.into = this.$root.dataset.into ?? '';
-                for (const name of ['stripNumbers', 'descriptions', 'lists', 'notes', 'keepsLeftOut', 'depth']) {
+                for (const name of ['stripNumbers', 'descriptions', 'lists', 'notes', 'keepsLeftOut', 'depth', 'asWritten']) {
                     this.$watch(name, () => this.look());
                 }
                 // What is recognised by itself is shown as recognised, and holds as chosen once it was chosen.
@@ -62,6 +63,9 @@ export default function intake() {
                 if (this.$root.dataset.waits) {
                     this.found(this.$root.dataset.waits);
                 }
+            },
+            get isGenerated() {
+                return this.isPasted && (this.asWritten || !!this.seen?.isGenerated);
             },
             get isMarkdown() {
                 return this.token ? /\.(md|markdown|zip)$/i.test(this.fileName) : this.markdown;
@@ -161,6 +165,7 @@ export default function intake() {
                     lists: this.lists,
                     notes: this.notes,
                     left_out: this.keepsLeftOut,
+                    as_written: this.asWritten,
                     ...(this.markdownWasSet && { markdown: this.markdown }),
                     ...(this.titleWasSet && { first_is_title: this.firstIsTitle }),
                     ...(this.boldWasSet && { bold_lines: this.boldLines }),

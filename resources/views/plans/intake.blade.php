@@ -16,6 +16,8 @@
                 <h2 class="mt-4">How to read it</h2>
                 <label class="choice"><span>Title of the plan</span><input class="box" x-model="title" maxlength="1000"
                     placeholder="From the file"></label>
+                <label class="choice" x-show="isGenerated" x-cloak><span>As it stands, with all that is around the outline</span><input
+                    type="checkbox" x-model="asWritten"></label>
                 <label class="choice" x-show="isPasted"><span>It is Markdown</span><input type="checkbox" x-model="markdown"></label>
                 <label class="choice"><span>Notes too, not the titles alone</span><input type="checkbox" x-model="notes"></label>
                 <label class="choice" x-show="isDocument"><span>Lists become points</span><input type="checkbox" x-model="lists"></label>
