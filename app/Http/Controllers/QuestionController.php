@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Given;
 use App\Models\Plan;
+use App\Rules\Id;
 use App\Store\AskedQuestions;
 use App\Store\PlanNotes;
 use App\Store\PlanStore;
@@ -54,7 +55,8 @@ final class QuestionController
     /** All may be asked again of a topic. */
     public function destroy(Request $request, Plan $plan): Response
     {
-        AskedQuestions::forget(Given::person($request), $plan, Given::text($request, 'topic'));
+        $topic = Given::text($request, 'topic');
+        Id::fits($topic) ? AskedQuestions::forget(Given::person($request), $plan, $topic) : abort(422);
 
         return response()->noContent();
     }
