@@ -52,6 +52,7 @@ export class Drawing {
         this.ticket = null;
         this.isStale = false;
         this.side.dataset.arrangement = told.look.arrangement;
+        this.side.dataset.style = told.look.own || told.look.style;
         const { state } = this.outline;
         if (told.folded?.length && state.mapFolds.get() === null && state.ownFolds.get().size === 0) {
             state.foldMap(told.folded);
