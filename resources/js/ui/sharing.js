@@ -169,7 +169,12 @@ export class Sharing {
     }
 
     leaving() {
-        const form = element('form', { method: 'post', action: `${this.session.address}/people/me` });
+        // Who leaves is not told a moment later that they may see it no more.
+        const form = element('form', {
+            method: 'post',
+            action: `${this.session.address}/people/me`,
+            onsubmit: () => this.session.channel.stop(),
+        });
         form.append(
             element('input', {
                 type: 'hidden',
