@@ -62,7 +62,7 @@ final class GeneratedTest extends TestCase
         yield 'Markdown with code in it' => ["# How\n\nRun this:\n\n```\n./make all\n./make test\n```\n\nThen look.\n\n## Why\n\nBecause it is fast.\n\nIt works."];
         yield 'a letter with two bold words' => ["**Dear Ada**\n\nIt was a good day.\nWe saw the sea.\nIt was calm.\n\n**Ben**"];
         yield 'signs alone' => ["---\n***\n```\n```"];
-        yield 'hostile' => [str_repeat('**', 4000) . "\n" . str_repeat("- [", 3000) . "\n" . str_repeat('│', 5000)];
+        yield 'hostile' => [str_repeat('**', 4000) . "\n" . str_repeat('- [', 3000) . "\n" . str_repeat('│', 5000)];
     }
 
     #[DataProvider('others')]
