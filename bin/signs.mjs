@@ -50,7 +50,10 @@ const round = (x, y, rx, ry) => `M${x - rx} ${y}a${rx} ${ry} 0 1 0 ${2 * rx} 0a$
 const box = (x, y, width, height, given) => {
     const r = Math.min(given, width / 2, height / 2);
     return r
-        ? `M${x + r} ${y}h${width - 2 * r}a${r} ${r} 0 0 1 ${r} ${r}v${height - 2 * r}a${r} ${r} 0 0 1 ${-r} ${r}h${2 * r - width}a${r} ${r} 0 0 1 ${-r} ${-r}v${2 * r - height}a${r} ${r} 0 0 1 ${r} ${-r}z`
+        ? [
+              `M${x + r} ${y}h${width - 2 * r}a${r} ${r} 0 0 1 ${r} ${r}v${height - 2 * r}a${r} ${r} 0 0 1 ${-r} ${r}`,
+              `h${2 * r - width}a${r} ${r} 0 0 1 ${-r} ${-r}v${2 * r - height}a${r} ${r} 0 0 1 ${r} ${-r}z`,
+          ].join('')
         : `M${x} ${y}h${width}v${height}h${-width}z`;
 };
 const drawn = {
@@ -84,14 +87,26 @@ function cubic([command, ...n], _, x, y) {
 }
 
 const names = [...new Set(NAMES.trim().split(/\s+/))].sort();
-const quoted = (text) => `'${text.replace(/[\\']/g, '\\$&')}'`;
+/** A text as PHP has it, in lines that can be read: broken before a command of a path, or between words. */
+function quoted(text) {
+    const pieces = text.match(/[A-Z][^A-Z]*|[^ ]+ ?/g) ?? [];
+    const lines = [''];
+    for (const piece of pieces) {
+        if (lines.at(-1).length + piece.length > 110) {
+            lines.push('');
+        }
+        lines[lines.length - 1] += piece;
+    }
+    return lines.map((line) => `'${line.replace(/[\\']/g, '\\$&')}'`).join('\n                . ');
+}
 const missing = names.filter((name) => !tags[name]);
 if (missing.length) {
     throw new Error(`There are no such icons: ${missing.join(', ')}`);
 }
 const rows = names.map((name) => {
     const words = [...new Set([...name.split('-'), ...tags[name].flatMap((tag) => tag.toLowerCase().split(/[\s/-]+/))])];
-    return `        ${quoted(name)} => [\n            ${quoted(form(name))},\n            ${quoted(words.filter((word) => /^[a-z]{2,}$/.test(word)).join(' '))},\n        ],`;
+    const found = words.filter((word) => /^[a-z]{2,}$/.test(word)).join(' ');
+    return `        ${quoted(name)} => [\n            ${quoted(form(name))},\n            ${quoted(found)},\n        ],`;
 });
 writeFileSync(
     `${root}core/Plan/SignForms.php`,

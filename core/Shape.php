@@ -54,6 +54,33 @@ final class Shape
         return $this->has($key) ? $this->int($key) : $default;
     }
 
+    /** A number within limits. */
+    public function number(string $key, float $least, float $most): float
+    {
+        return $this->within($this->raw($key), $key, $least, $most);
+    }
+
+    /** @return list<float> so many numbers within limits */
+    public function numbers(string $key, int $count, float $least, float $most): array
+    {
+        return array_map(fn(mixed $one): float => $this->within($one, $key, $least, $most), $this->several($key, $count));
+    }
+
+    private function within(mixed $value, string $key, float $least, float $most): float
+    {
+        return (\is_int($value) || \is_float($value)) && $value >= $least && $value <= $most
+            ? (float) $value
+            : throw MalformedShape::expected("a number from {$least} to {$most}", "{$this->where}.{$key}");
+    }
+
+    /** @return list<mixed> so many */
+    public function several(string $key, int $count): array
+    {
+        $list = $this->list($key);
+
+        return \count($list) === $count ? $list : throw MalformedShape::expected("{$count} of them", "{$this->where}.{$key}");
+    }
+
     public function bool(string $key): bool
     {
         $value = $this->raw($key);

@@ -123,8 +123,8 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('/map-styles/pictures', [C\MapStyleController::class, 'keepPicture']);
     });
     Route::get('/map-styles/pictures/{picture}', [C\MapStyleController::class, 'picture'])->where('picture', '[0-9a-f]{64}');
-    Route::get('/map-styles/{style}', [C\MapStyleController::class, 'show'])->where('style', '[0-9A-Z]{26}');
-    Route::delete('/map-styles/{style}', [C\MapStyleController::class, 'destroy'])->where('style', '[0-9A-Z]{26}');
+    Route::get('/map-styles/{style}', [C\MapStyleController::class, 'show']);
+    Route::delete('/map-styles/{style}', [C\MapStyleController::class, 'destroy']);
     Route::post('/templates', [C\TemplateController::class, 'store'])
         ->middleware('throttle:uploads')
         ->name('templates');

@@ -164,23 +164,17 @@ final class PlanView
     }
 
     /**
-     * The forms of the signs on topics that are told, by their names.
+     * The signs on topics that are told.
      *
      * @param array<array-key, array<string, mixed>> $topics
      *
-     * @return array{signs?: array<string, string>}
+     * @return array{signs?: array<string, array{string, string}>}
      */
     private static function signs(array $topics): array
     {
-        $forms = [];
-        foreach ($topics as $topic) {
-            $name = $topic[Field::Sign->value] ?? null;
-            if (\is_string($name)) {
-                $forms[$name] ??= Sign::of($name)->form();
-            }
-        }
+        $signs = Sign::told(array_filter(array_column($topics, Field::Sign->value), \is_string(...)));
 
-        return $forms === [] ? [] : ['signs' => $forms];
+        return $signs === [] ? [] : ['signs' => $signs];
     }
 
     /** @return array{title: string, target: int|null, noted: bool} */

@@ -154,12 +154,12 @@ final readonly class Style
             self::text($all->string('name'), 'name', 80),
             self::font($all, 'font'),
             self::font($all, 'heading_font'),
-            self::number($all->raw('size'), 6.0, 36.0, 'size'),
-            self::numbers($all, 'heading_sizes', 3, 6.0, 72.0),
-            self::number($all->raw('line'), 0.8, 3.0, 'line'),
-            self::number($all->raw('gap'), 0.0, 72.0, 'gap'),
-            self::number($all->raw('first_line'), 0.0, 60.0, 'first_line'),
-            self::numbers($all, 'margins', 4, 5.0, 80.0),
+            $all->number('size', 6.0, 36.0),
+            $all->numbers('heading_sizes', 3, 6.0, 72.0),
+            $all->number('line', 0.8, 3.0),
+            $all->number('gap', 0.0, 72.0),
+            $all->number('first_line', 0.0, 60.0),
+            $all->numbers('margins', 4, 5.0, 80.0),
             $paper === null || isset(self::PAPERS[$paper]) ? $paper : throw MalformedShape::expected('a size of paper', 'style.paper'),
             $all->bool('breaks'),
             $all->bool('has_title_page'),
@@ -196,23 +196,6 @@ final readonly class Style
         return preg_match('/\A[\p{L}\p{N}][\p{L}\p{N} _.-]{0,59}\z/u', $name) === 1;
     }
 
-    private static function number(mixed $value, float $least, float $most, string $key): float
-    {
-        return (\is_int($value) || \is_float($value)) && $value >= $least && $value <= $most
-            ? (float) $value
-            : throw MalformedShape::expected("a number from {$least} to {$most}", "style.{$key}");
-    }
-
-    /** @return list<float> */
-    private static function numbers(Shape $all, string $key, int $count, float $least, float $most): array
-    {
-        $list = $all->list($key);
-
-        return \count($list) === $count
-            ? array_map(static fn(mixed $one): float => self::number($one, $least, $most, $key), $list)
-            : throw MalformedShape::expected("{$count} numbers", "style.{$key}");
-    }
-
     /**
      * @param list<string> $known
      *
@@ -234,16 +217,12 @@ final readonly class Style
     /** @return list<string> */
     private static function running(Shape $all, string $key): array
     {
-        $list = $all->list($key);
-        if (\count($list) !== 3) {
-            throw MalformedShape::expected('left, centre and right', "style.{$key}");
-        }
-
+        // Left, centre and right.
         return array_map(
             static fn(mixed $one): string => \is_string($one) && mb_check_encoding($one, 'UTF-8')
                 ? self::text($one, $key, 200)
                 : throw MalformedShape::expected('text', "style.{$key}"),
-            $list,
+            $all->several($key, 3),
         );
     }
 

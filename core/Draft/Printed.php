@@ -236,7 +236,7 @@ final class Printed
     /** Number and title of a topic, as a reference to it is printed. */
     public function says(string $topic): string
     {
-        return trim($this->numbering->own($topic) . ' ' . $this->plan->topic($topic)->title) ?: '–';
+        return $this->numbering->titled($this->plan->topic($topic)) ?: '–';
     }
 
     private function lack(string $what): void

@@ -58,7 +58,7 @@ final class SeeAlso
         $runs = [Node::text($says, [new Mark(MarkType::Italic)])];
         foreach ($related as $i => [$id, $label]) {
             $i === 0 ? null : ($runs[] = Node::text('; '));
-            $runs[] = Node::text(trim($numbering->own($id) . ' ' . $plan->topic($id)->title) ?: '–', [
+            $runs[] = Node::text($numbering->titled($plan->topic($id)) ?: '–', [
                 TopicLink::to($id),
             ]);
             $label === '' ? null : ($runs[] = Node::text(" ({$label})"));

@@ -6,6 +6,7 @@ namespace Embrel\Numbering;
 
 use Embrel\Plan\Plan;
 use Embrel\Plan\Scheme;
+use Embrel\Plan\Topic;
 
 /**
  * The numbers of a plan's topics. Sections take numbers; points only in the essay scheme; quotes
@@ -47,6 +48,12 @@ final readonly class Numbering
     public function own(string $id): string
     {
         return $this->own[$id] ?? '';
+    }
+
+    /** Its number and its title, as it is called where it does not stand. */
+    public function titled(Topic $topic): string
+    {
+        return trim("{$this->own($topic->id)} {$topic->title}");
     }
 
     /** What names it from afar. */

@@ -44,6 +44,24 @@ final readonly class Sign
     }
 
     /**
+     * What a page must know to draw signs and to say them.
+     *
+     * @param iterable<string> $names
+     *
+     * @return array<string, array{string, string}> name → form, as it is said
+     */
+    public static function told(iterable $names): array
+    {
+        $told = [];
+        foreach ($names as $name) {
+            $sign = self::of($name);
+            $told[$name] ??= [$sign->form(), $sign->label()];
+        }
+
+        return $told;
+    }
+
+    /**
      * Signs by words, those first whose names have them; each word may be the beginning of one.
      *
      * @param string $words none: all of them

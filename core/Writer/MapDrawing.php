@@ -167,18 +167,16 @@ final class MapDrawing
     private function form(Label $label, float $x, string $dye): void
     {
         [$left, $top, $width, $height] = [$x - $label->room, -$label->height / 2, $label->width + 2 * $label->room, $label->height];
-        match ($this->dress->form($label->level)) {
-            Form::Plain => $this->isPlated() ? $this->plate($left - 3, $top, $width + 6, $height) : null,
-            Form::Underlined => $this->underlined($left, $top, $width, $height, $dye),
+        $form = $this->dress->form($label->level);
+        if ($form->isOpen() && $this->isPlated()) {
+            $this->plate($left - 3, $top, $width + 6, $height);
+        }
+        match ($form) {
+            Form::Plain => null,
+            Form::Underlined => $this->pen->path("M{$left} " . ($top + $height - 1) . 'H' . ($left + $width), $dye, 1.8),
             Form::Framed => $this->pen->rectangle($left, $top, $width, $height, 5.0, $this->inks->sheet, $dye, 1.4),
             Form::Filled => $this->pen->rectangle($left, $top, $width, $height, 5.0, $this->inks->filled($label->dye)),
         };
-    }
-
-    private function underlined(float $left, float $top, float $width, float $height, string $dye): void
-    {
-        $this->isPlated() ? $this->plate($left - 3, $top, $width + 6, $height) : null;
-        $this->pen->path("M{$left} " . ($top + $height - 1) . 'H' . ($left + $width), $dye, 1.8);
     }
 
     /** On a picture text stands on a plate of the ground, so that it can be read whatever the picture shows. */

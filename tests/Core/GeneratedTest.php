@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Embrel\Intake\Generated;
 use Embrel\Intake\Options;
 use Embrel\Reader\Format;
+use Embrel\Reader\TextOutline\Generated;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;

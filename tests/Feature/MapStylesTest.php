@@ -78,6 +78,24 @@ final class MapStylesTest extends TestCase
             ->assertJsonPath('look.lettering', 'sans');
     }
 
+    public function testItIsShownToAnAudienceInTheFilmAndInAPageThatStandsAlone(): void
+    {
+        $this->actingAs($this->user);
+        $row = $this->start("Clay\n  Tide");
+        $id = $this->keep(['picture' => $this->backOf(Package::png(30, 20))]);
+        $this->postJson("/plans/{$row->id}/map", ['map' => ['look' => ['own' => $id]], 'keep' => true])->assertOk();
+        foreach (["/plans/{$row->id}/present/map", "/plans/{$row->id}/film/map/1"] as $address) {
+            $this->getJson($address)->assertOk()->assertJsonPath('look.inks.sheet', '#13202e');
+        }
+        $alone = $this->get("/plans/{$row->id}/hand-over/file?format=alone&style={$id}")->assertOk()->streamedContent();
+        self::assertStringContainsString('"lettering":"serif"', $alone);
+        self::assertStringContainsString('"back":"data:image/jpeg;base64,', $alone);
+        foreach (['map-pdf' => '%PDF', 'png' => "\x89PNG"] as $format => $begins) {
+            $file = $this->get("/plans/{$row->id}/hand-over/file?format={$format}&style={$id}")->assertOk()->streamedContent();
+            self::assertStringStartsWith($begins, $file);
+        }
+    }
+
     public function testOneThatIsBeingMadeIsSeenAndNotKept(): void
     {
         $this->actingAs($this->user);

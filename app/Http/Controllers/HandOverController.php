@@ -56,7 +56,7 @@ final class HandOverController
 
     public function __construct(private readonly PlanStore $store) {}
 
-    public function show(Request $request, Plan $plan, PersonalState $personal, Styles $styles, Templates $templates): View
+    public function show(Request $request, Plan $plan, PersonalState $personal, Templates $templates): View
     {
         $user = Given::person($request);
         $tree = $this->store->load($plan);
@@ -67,7 +67,7 @@ final class HandOverController
             if ($id === $from || ($level <= 3 && $tree->topic($id)->kind === Kind::Section)) {
                 $branches[] = [
                     'id' => $id,
-                    'name' => str_repeat("\u{2003}", $level - 1) . trim($numbering->own($id) . ' ' . $tree->topic($id)->title),
+                    'name' => str_repeat("\u{2003}", $level - 1) . $numbering->titled($tree->topic($id)),
                 ];
             }
         }
@@ -88,7 +88,7 @@ final class HandOverController
             'ownMapStyles' => MapStyles::kept($user),
             'kept' => $kept,
             'serious' => PlanChecks::of($plan, $user)->serious(),
-            'styles' => $styles->all($user),
+            'styles' => Styles::all($user),
             'templates' => $templates->names($user),
             'show' => $personal->present($user, $plan),
         ]);

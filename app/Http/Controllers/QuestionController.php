@@ -18,6 +18,7 @@ use Embrel\Prompt\Question;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Validation\Rule;
 
 /** What can be asked of a topic, or of what is to be written next; each once. */
 final class QuestionController
@@ -29,7 +30,7 @@ final class QuestionController
         $tree->has($topic) && $tree->isLive($topic) && $topic !== CorePlan::TRAY ? null : abort(404);
         $asked = AskedQuestions::of(Given::person($request), $plan, $topic);
         $questions = Asking::of($tree, $topic, PlanNotes::of($plan, $topic)[0] ?? null, $asked);
-        $title = $topic === CorePlan::ROOT ? $tree->title() : trim(Numbering::of($tree)->own($topic) . ' ' . $tree->topic($topic)->title);
+        $title = $topic === CorePlan::ROOT ? $tree->title() : Numbering::of($tree)->titled($tree->topic($topic));
 
         return response()->json([
             'topic' => $topic,
@@ -43,10 +44,9 @@ final class QuestionController
     public function store(Request $request, Plan $plan): Response
     {
         $given = $request->validate([
-            'topic' => ['required', 'string', 'size:26', 'alpha_num:ascii'],
-            'question' => ['required', 'string', 'max:40'],
+            'topic' => ['required', new Id()],
+            'question' => ['required', 'string', Rule::in(array_keys(Bank::ALL))],
         ]);
-        isset(Bank::ALL[$given['question']]) ? null : abort(422);
         AskedQuestions::remember(Given::person($request), $plan, $given['topic'], $given['question']);
 
         return response()->noContent();
@@ -55,8 +55,8 @@ final class QuestionController
     /** All may be asked again of a topic. */
     public function destroy(Request $request, Plan $plan): Response
     {
-        $topic = Given::text($request, 'topic');
-        Id::fits($topic) ? AskedQuestions::forget(Given::person($request), $plan, $topic) : abort(422);
+        $given = $request->validate(['topic' => ['required', new Id()]]);
+        AskedQuestions::forget(Given::person($request), $plan, $given['topic']);
 
         return response()->noContent();
     }

@@ -16,11 +16,8 @@ final class SignController
 
     public function __invoke(Request $request): JsonResponse
     {
-        $signs = [];
-        foreach (\array_slice(Sign::found(mb_substr(Given::text($request, 'words'), 0, 100)), 0, self::MOST) as $sign) {
-            $signs[$sign->name] = $sign->form();
-        }
+        $found = \array_slice(Sign::found(mb_substr(Given::text($request, 'words'), 0, 100)), 0, self::MOST);
 
-        return response()->json(['signs' => (object) $signs]);
+        return response()->json(['signs' => (object) Sign::told(array_column($found, 'name'))]);
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Given;
-use App\Models\DraftStyle;
 use App\Store\Styles;
 use Embrel\Document\Style;
 use Embrel\MalformedShape;
@@ -16,18 +15,16 @@ use Illuminate\Http\Response;
 /** The styles of drafts that a person keeps. */
 final class StyleController
 {
-    public function __construct(private readonly Styles $styles) {}
-
     public function index(Request $request): JsonResponse
     {
-        return response()->json($this->styles->all(Given::person($request)));
+        return response()->json(Styles::all(Given::person($request)));
     }
 
     public function store(Request $request): JsonResponse
     {
         $settings = $request->json()->all()['settings'] ?? null;
         try {
-            $id = $this->styles->keep(Given::person($request), Style::of(\is_array($settings) ? $settings : []));
+            $id = Styles::keep(Given::person($request), Style::of(\is_array($settings) ? $settings : []));
         } catch (MalformedShape|\DomainException $why) {
             return response()->json(['message' => $why->getMessage()], 422);
         }
@@ -38,7 +35,7 @@ final class StyleController
     /** One's own; of another's nothing is said, and nothing happens. */
     public function destroy(Request $request, string $style): Response
     {
-        DraftStyle::query()->where('user_id', $request->user()?->id)->whereKey($style)->delete();
+        Styles::forget(Given::person($request), $style);
 
         return response()->noContent();
     }

@@ -28,7 +28,6 @@ use Embrel\Draft\ShowChoices;
 use Embrel\Layout\Map\Arrangement;
 use Embrel\Layout\Map\Look;
 use Embrel\Layout\Map\Sheets;
-use Embrel\Layout\Map\Style;
 use Embrel\Plan\Plan as CorePlan;
 use Embrel\Plan\Scheme;
 use Embrel\Writer\Feature;
@@ -111,15 +110,10 @@ final class HandOverRequest extends FormRequest
     {
         $stored = $this->boolean('seen') ? (new PersonalState())->map($this->person(), $this->plan())->toArray() : [];
         $style = $this->string('style')->toString();
-        $chosen = Style::tryFrom($style) === null && $style !== '' ? ['own' => $style] : array_filter(['style' => $style]);
+        // One of ours by its name, or one's own by its id: what it is not, it is not taken for.
+        $chosen = array_filter(['arrangement' => $this->string('arrangement')->toString(), 'style' => $style]);
 
-        return MapStyles::look(
-            $this->person(),
-            array_filter(['arrangement' => $this->string('arrangement')->toString()])
-                + $chosen
-                + (isset($chosen['style']) ? ['own' => ''] : [])
-                + $stored,
-        );
+        return MapStyles::look($this->person(), $chosen + ($style === '' ? [] : ['own' => $style]) + $stored);
     }
 
     private function person(): User
@@ -137,7 +131,7 @@ final class HandOverRequest extends FormRequest
     /** @return array{DraftStyle, Pictures|null} as the template looks, where one is used */
     private function look(): array
     {
-        $style = app(Styles::class)->find($this->person(), $this->string('draft_style')->toString() ?: 'report');
+        $style = Styles::find($this->person(), $this->string('draft_style')->toString() ?: 'report');
         $pictures = new PlanPictures($this->plan()->id);
         $template = $this->template();
 

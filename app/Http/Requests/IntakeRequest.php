@@ -6,11 +6,11 @@ namespace App\Http\Requests;
 
 use App\Rules\Id;
 use App\Store\WaitingFiles;
-use Embrel\Intake\Generated;
 use Embrel\Intake\Options;
 use Embrel\Limits;
 use Embrel\Reader\Format;
 use Embrel\Reader\Markdown\Recognition;
+use Embrel\Reader\TextOutline\Generated;
 use Embrel\Reader\Unreadable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;

@@ -48,8 +48,7 @@ final readonly class Saying
 
             return Node::text(
                 $this->plan->has($topic) && $this->plan->isLive($topic)
-                    ? (trim($this->numbering->own($topic) . ' ' . $this->plan->topic($topic)->title)
-                    ?: '–')
+                    ? ($this->numbering->titled($this->plan->topic($topic)) ?: '–')
                     : '[?]',
             );
         }

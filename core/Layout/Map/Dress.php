@@ -16,18 +16,20 @@ use Embrel\Shape;
  */
 final readonly class Dress
 {
+    /** The first, the second, and all below. */
+    public const LEVELS = 3;
     public const NAME = 60;
     public const LINE = [0.5, 8.0];
     public const SIZE = [9.0, 48.0];
     public const ROOM = [0.3, 2.5];
 
     /**
-     * @param array{float, float, float}    $lines   widths of the stalks, in pixels
-     * @param array{float, float, float}    $sizes   of type, in pixels
+     * @param list<float> $lines   widths of the stalks, in pixels
+     * @param list<float> $sizes   of type, in pixels
      * @param float                         $room    by what the room between topics is multiplied
      * @param bool                          $tints   whether each main section stands on a tint of its dye
-     * @param array{Form, Form, Form}       $forms   what stands around titles
-     * @param array{string, string, string} $dyes    in what topics are drawn: a dye or colour; '' in that which they have
+     * @param list<Form> $forms   what stands around titles
+     * @param list<string> $dyes    in what topics are drawn: a dye or colour; '' in that which they have
      * @param string                        $ground  a colour; '' as the page has it
      * @param string                        $picture on the ground: SHA-256 of its bytes; '' for none
      */
@@ -65,41 +67,17 @@ final readonly class Dress
         return new self(
             mb_substr(trim(Text::line($all->string('name'))), 0, self::NAME),
             Stalk::tryFrom($all->string('stalk')) ?? throw MalformedShape::expected('a form of lines', 'style.stalk'),
-            self::three($all, 'lines', static fn(mixed $one): float => self::number($one, self::LINE, 'lines')),
-            self::three($all, 'sizes', static fn(mixed $one): float => self::number($one, self::SIZE, 'sizes')),
-            self::number($all->raw('room'), self::ROOM, 'room'),
+            $all->numbers('lines', self::LEVELS, ...self::LINE),
+            $all->numbers('sizes', self::LEVELS, ...self::SIZE),
+            $all->number('room', ...self::ROOM),
             $all->bool('tints'),
-            self::three($all, 'forms', self::formed(...)),
-            self::three($all, 'dyes', static fn(mixed $one): string => self::dye($one, 'dyes')),
+            array_map(self::formed(...), $all->several('forms', self::LEVELS)),
+            array_map(static fn(mixed $one): string => self::dye($one, 'dyes'), $all->several('dyes', self::LEVELS)),
             Lettering::tryFrom($all->string('lettering')) ?? throw MalformedShape::expected('a lettering', 'style.lettering'),
             $ground === '' || $ground[0] === '#' ? $ground : throw MalformedShape::expected('a colour', 'style.ground'),
             Paper::tryFrom($all->string('paper')) ?? throw MalformedShape::expected('a paper', 'style.paper'),
             preg_match('/\A(?:[0-9a-f]{64})?\z/', $picture) === 1 ? $picture : throw MalformedShape::expected('a picture', 'style.picture'),
         );
-    }
-
-    /**
-     * @template T
-     *
-     * @param \Closure(mixed): T $one
-     *
-     * @return array{T, T, T}
-     */
-    private static function three(Shape $all, string $key, \Closure $one): array
-    {
-        $list = $all->list($key);
-
-        return \count($list) === 3
-            ? [$one($list[0]), $one($list[1]), $one($list[2])]
-            : throw MalformedShape::expected('one for each of three levels', "style.{$key}");
-    }
-
-    /** @param array{float, float} $limits */
-    private static function number(mixed $value, array $limits, string $key): float
-    {
-        return (\is_int($value) || \is_float($value)) && $value >= $limits[0] && $value <= $limits[1]
-            ? round((float) $value, 2)
-            : throw MalformedShape::expected("a number from {$limits[0]} to {$limits[1]}", "style.{$key}");
     }
 
     private static function formed(mixed $value): Form
@@ -116,7 +94,7 @@ final readonly class Dress
         }
     }
 
-    /** @return array{name: string, stalk: string, lines: list<float>, sizes: list<float>, room: float, tints: bool, forms: list<string>, dyes: list<string>, lettering: string, ground: string, paper: string, picture: string} */
+    /** @return array<string, mixed> what of() takes */
     public function toArray(): array
     {
         return [
@@ -135,27 +113,32 @@ final readonly class Dress
         ];
     }
 
+    private static function at(int $level): int
+    {
+        return min($level, self::LEVELS) - 1;
+    }
+
     /** @return float the width of a stalk to a topic of a level, in pixels */
     public function line(int $level): float
     {
-        return $this->lines[min($level, 3) - 1];
+        return $this->lines[self::at($level)];
     }
 
     /** @return float the size of type at a level, in pixels */
     public function size(int $level): float
     {
-        return $this->sizes[min($level, 3) - 1];
+        return $this->sizes[self::at($level)];
     }
 
     public function form(int $level): Form
     {
-        return $this->forms[min($level, 3) - 1];
+        return $this->forms[self::at($level)];
     }
 
     /** In what a topic of a level is drawn that has a dye, or has taken it over. */
     public function dyed(int $level, string $dye): string
     {
-        return $this->dyes[min($level, 3) - 1] ?: $dye;
+        return $this->dyes[self::at($level)] ?: $dye;
     }
 
     public function inks(): Inks

@@ -22,6 +22,12 @@ enum Form: string
         };
     }
 
+    /** Whether a title stands on the ground itself: where that is a picture, on a plate of its own. */
+    public function isOpen(): bool
+    {
+        return $this === self::Plain || $this === self::Underlined;
+    }
+
     /** @return float between the text and what is around it, in pixels */
     public function room(): float
     {

@@ -17,7 +17,6 @@ final readonly class Inks
     private const SOFT = 6.5;
     private const ENOUGH = 5.4;
     private const STEPS = 20;
-    private const TINT = 0.14;
     private const FILLED = 0.22;
     private const MARKED = '#E3D44A';
 
@@ -44,19 +43,19 @@ final readonly class Inks
     /** A dye as the ground of a text. */
     public function tint(string $dye): string
     {
-        return $this->ground === '' ? Palette::tint($dye) : self::mixed($this->dye($dye), $this->sheet, self::TINT);
+        return Palette::mixed($this->dye($dye), $this->sheet, Palette::TINT);
     }
 
     /** A dye as what a title stands on that is filled with it: stronger than a tint, so that it is seen on one. */
     public function filled(string $dye): string
     {
-        return self::mixed($this->dye($dye), $this->sheet, self::FILLED);
+        return Palette::mixed($this->dye($dye), $this->sheet, self::FILLED);
     }
 
     /** The lines of paper. */
     public function rule(): string
     {
-        return self::mixed($this->faint, $this->sheet, 0.25);
+        return Palette::mixed($this->faint, $this->sheet, 0.25);
     }
 
     /**
@@ -71,7 +70,7 @@ final readonly class Inks
         }
         $named = ['sheet' => $this->sheet, 'ground' => $this->sheet, 'ink' => $this->ink, 'ink-soft' => $this->soft]
             + ['ink-faint' => $this->faint, 'edge' => $this->soft, 'line' => $this->rule(), 'aubergine' => $this->ink]
-            + ['fennel-soft' => self::mixed(self::MARKED, $this->sheet, 0.25)];
+            + ['fennel-soft' => Palette::mixed(self::MARKED, $this->sheet, 0.25)];
 
         return $named + array_map($this->dye(...), Palette::DYES);
     }
@@ -84,7 +83,7 @@ final readonly class Inks
         }
         $end = self::contrast('#000000', $this->ground) >= self::contrast('#FFFFFF', $this->ground) ? '#000000' : '#FFFFFF';
         for ($step = 0; $step < self::STEPS; ++$step) {
-            $mixed = self::mixed($end, $colour, $step / self::STEPS);
+            $mixed = Palette::mixed($end, $colour, $step / self::STEPS);
             if (self::contrast($mixed, $this->ground) >= $enough) {
                 return $mixed;
             }
@@ -96,17 +95,5 @@ final readonly class Inks
     private static function contrast(string $one, string $other): float
     {
         return Dye::of($one)->contrast($other);
-    }
-
-    /** @param float $share of the first, 0 to 1 */
-    private static function mixed(string $one, string $other, float $share): string
-    {
-        $mixed = array_map(
-            static fn(string $a, string $b): string => \sprintf('%02X', (int) round(hexdec($a) * $share + hexdec($b) * (1 - $share))),
-            str_split(substr($one, 1), 2),
-            str_split(substr($other, 1), 2),
-        );
-
-        return '#' . implode('', $mixed);
     }
 }

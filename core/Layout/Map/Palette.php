@@ -21,8 +21,9 @@ final class Palette
         'verdigris' => '#287572',
         'slate' => '#5A6472',
     ];
-    /** How much of its dye the ground of a main section takes on, of 100. */
-    private const TINT = 14;
+
+    /** How much of its dye the ground of a main section takes on. */
+    public const TINT = 0.14;
 
     public static function dye(string $dye): string
     {
@@ -32,12 +33,16 @@ final class Palette
     /** A dye as the ground of a text. */
     public static function tint(string $dye): string
     {
+        return self::mixed(self::dye($dye), self::SHEET, self::TINT);
+    }
+
+    /** @param float $share of the first, 0 to 1 */
+    public static function mixed(string $one, string $other, float $share): string
+    {
         $mixed = array_map(
-            static fn(string $pair): string => \sprintf(
-                '%02X',
-                (int) round((hexdec($pair) * self::TINT) / 100 + (255 * (100 - self::TINT)) / 100),
-            ),
-            str_split(substr(self::dye($dye), 1), 2),
+            static fn(string $a, string $b): string => \sprintf('%02X', (int) round(hexdec($a) * $share + hexdec($b) * (1 - $share))),
+            str_split(substr($one, 1), 2),
+            str_split(substr($other, 1), 2),
         );
 
         return '#' . implode('', $mixed);

@@ -7,6 +7,7 @@ namespace Embrel\Layout\Map;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Plan;
 use Embrel\Plan\Relation;
+use Embrel\Plan\Sign;
 use Embrel\Plan\WordTotals;
 
 /**
@@ -57,18 +58,12 @@ final class Telling
         ];
     }
 
-    /** @return array<string, string> the forms of the signs that are drawn, by their names */
+    /** @return array<string, array{string, string}> the signs that are drawn */
     private static function signs(Picture $picture, Plan $plan): array
     {
-        $forms = [];
-        foreach ($picture->labels as $label) {
-            $sign = $plan->topics[$label->id]->sign;
-            if ($sign !== null) {
-                $forms[$sign->name] ??= $sign->form();
-            }
-        }
+        $signs = array_map(static fn(Label $label): ?string => $plan->topics[$label->id]->sign?->name, $picture->labels);
 
-        return $forms;
+        return Sign::told(array_filter($signs, \is_string(...)));
     }
 
     /** @return array<string, mixed> what the page draws by it: the rest is in the geometry */
@@ -79,7 +74,7 @@ final class Telling
         return [
             'tints' => $dress->tints,
             'lines' => $dress->lines,
-            'forms' => array_map(static fn(Form $form): array => [$form->value, $form->room()], $dress->forms),
+            'forms' => array_map(static fn(Form $form): array => [$form->value, $form->room(), $form->isOpen()], $dress->forms),
             'lettering' => $dress->lettering->value,
             'inks' => (object) $inks->properties(),
             'paper' => $dress->paper === Paper::Plain ? null : [$dress->paper->value, Paper::STEP],

@@ -74,6 +74,12 @@ final class MarkdownReader implements DocumentReader
         return $this->reading->done();
     }
 
+    /** Reads single lines for their words alone. */
+    public static function plainLines(): PlainLine
+    {
+        return new PlainLine(self::environment());
+    }
+
     private static function environment(): Environment
     {
         $environment = new Environment(['max_nesting_level' => self::MAX_NESTING, 'max_delimiters_per_line' => 2000]);

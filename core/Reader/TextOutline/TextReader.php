@@ -18,15 +18,12 @@ use Embrel\RichText\Node;
 /**
  * Indented text: a line a topic. A line that is indented deeper than the one before is one level
  * deeper, however much deeper; a tab counts as four columns. One list sign at the start of a line
- * (- * + • – ◦ ▪) and the space after it are taken off; where only one line of several begins with one,
+ * (- * + • – ◦ ▪ ‣ · ○ ● ■) and the space after it are taken off; where only one line of several begins with one,
  * it is part of the line. Lines that start with a bar are the note of the topic above, as our own
  * numbered outline writes them.
  */
 final class TextReader implements Reader
 {
-    private const TAB = 4;
-    private const BULLET = '/\A[-*+•–◦▪‣·]\s+(?=\S)/u';
-
     public function read($in, Options $options, Ids $ids): Result
     {
         $growing = new Growing($ids, $options->title);
@@ -45,7 +42,7 @@ final class TextReader implements Reader
                 continue;
             }
             $this->addTo($growing, $topic);
-            $title = $hasBullets ? preg_replace(self::BULLET, '', $text) ?? $text : $text;
+            $title = $hasBullets ? preg_replace(Line::BULLET, '', $text) ?? $text : $text;
             $topic = ['level' => $this->level($column, $columns, $growing, $number), 'title' => $title, 'note' => [], 'column' => $column];
             if ($growing->count() >= Limits::TOPICS) {
                 throw Unreadable::tooManyTopics($number);
@@ -75,7 +72,7 @@ final class TextReader implements Reader
         foreach (Source::lines($in) as $line) {
             $text = ltrim($line);
             $lines += $text === '' ? 0 : 1;
-            $bullets += preg_match(self::BULLET, $text) === 1 ? 1 : 0;
+            $bullets += preg_match(Line::BULLET, $text) === 1 ? 1 : 0;
             if ($bullets > 1) {
                 break;
             }
@@ -95,12 +92,12 @@ final class TextReader implements Reader
 
     private function column(string $line, Growing $growing): int
     {
-        $indent = substr($line, 0, strspn($line, " \t"));
+        $indent = Line::indent($line);
         if (str_contains($indent, "\t") && str_contains($indent, ' ')) {
             $growing->repaired('A line was indented with both tabs and spaces; a tab was read as four columns.');
         }
 
-        return \strlen($indent) + (self::TAB - 1) * substr_count($indent, "\t");
+        return Line::column($line);
     }
 
     /** @param list<int> $columns */
@@ -110,8 +107,8 @@ final class TextReader implements Reader
             array_pop($columns);
         }
         $above = $columns === [] ? 0 : $columns[\count($columns) - 1];
-        $step = \count($columns) > 1 ? $columns[1] - $columns[0] : self::TAB;
-        if ($column - $above > max($step, self::TAB) || ($columns === [] && $column > 0)) {
+        $step = \count($columns) > 1 ? $columns[1] - $columns[0] : Line::TAB;
+        if ($column - $above > max($step, Line::TAB) || ($columns === [] && $column > 0)) {
             $growing->repaired('A line skipped a level; it stands one level below the line above it.');
         }
         $columns[] = $column;

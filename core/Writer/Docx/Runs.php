@@ -156,7 +156,8 @@ final class Runs extends RunWalk
             . '<a:graphic xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main"><a:graphicData '
                 . 'uri="http://schemas.openxmlformats.org/drawingml/2006/picture"><pic:pic '
                 . 'xmlns:pic="http://schemas.openxmlformats.org/drawingml/2006/picture">'
-            . "<pic:nvPicPr><pic:cNvPr id=\"{$id}\" name=\"{$called}\"/><pic:cNvPicPr/></pic:nvPicPr><pic:blipFill><a:blip r:embed=\"{$relation}\"/><a:stretch><a:fillRect/></a:stretch></pic:blipFill>"
+            . "<pic:nvPicPr><pic:cNvPr id=\"{$id}\" name=\"{$called}\"/><pic:cNvPicPr/></pic:nvPicPr>"
+            . "<pic:blipFill><a:blip r:embed=\"{$relation}\"/><a:stretch><a:fillRect/></a:stretch></pic:blipFill>"
             . '<pic:spPr><a:xfrm><a:off x="0" y="0"/><a:ext '
             . $size
             . '/></a:xfrm><a:prstGeom '

@@ -82,8 +82,9 @@ final class SvgWriter implements Writer
     private function styles(Choices $choices, SvgPen $pen): array
     {
         $css
-            = 'text{font-family:Hyperlegible,"Atkinson Hyperlegible '
-                . 'Next",Verdana,sans-serif;font-kerning:none;font-variant-ligatures:none}.r,.t{font-family:Literata,Georgia,serif}.t{font-weight:600}.n{font-weight:680;font-variant-numeric:tabular-nums}.s{font-weight:680}';
+            = 'text{font-family:Hyperlegible,"Atkinson Hyperlegible Next",Verdana,sans-serif;font-kerning:none;font-variant-ligatures:none}'
+            . '.r,.t{font-family:Literata,Georgia,serif}.t{font-weight:600}'
+            . '.n{font-weight:680;font-variant-numeric:tabular-nums}.s{font-weight:680}';
         $missing = [];
         foreach ($choices->map->embedsFonts ? self::FAMILIES : [] as $name => $family) {
             foreach (self::RANGES as $isExtended => $range) {

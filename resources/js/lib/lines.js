@@ -3,7 +3,7 @@ import { words } from './vocabulary.js';
 
 const TAB = '    ';
 /** One sign of a list at the start of a line, and the space after it, as PHP has it (Reader/TextOutline). */
-const BULLET = /^[-*+•–◦▪‣·]\s+(?=\S)/u;
+const BULLET = /^[-*+•–◦▪‣·○●■]\s+(?=\S)/u;
 
 /** A line on its way to be a topic. @typedef {{depth: number, text: string, note?: string[]}} Line */
 

@@ -1,20 +1,20 @@
 /**
- * The forms of signs on topics, by their names: PHP tells those that a plan carries, and those that are found. Known to no
- * view: what has none is drawn as nothing until it is told.
- * @type {Map<string, string>}
+ * The signs on topics, by their names: their forms, and what is said of them. PHP tells those that a plan carries, and those
+ * that are found; what nobody has told yet is drawn as nothing.
+ * @type {Map<string, [string, string]>}
  */
-const forms = new Map();
+const signs = new Map();
 
-/** @param {Record<string, string> | undefined} told */
+/** @param {Record<string, [string, string]> | undefined} told */
 export function learnSigns(told) {
-    Object.entries(told ?? {}).forEach(([name, form]) => forms.set(name, form));
+    Object.entries(told ?? {}).forEach(([name, sign]) => signs.set(name, sign));
 }
 
 /** Those that are known. @returns {string[]} */
-export const knownSigns = () => [...forms.keys()];
+export const knownSigns = () => [...signs.keys()];
 
 /** @param {string} name */
-export const signForm = (name) => forms.get(name) ?? '';
+export const signForm = (name) => signs.get(name)?.[0] ?? '';
 
 /** As it is said. @param {string} name */
-export const signName = (name) => name.replace(/-\d+\b/g, '').replaceAll('-', ' ');
+export const signName = (name) => signs.get(name)?.[1] ?? name;

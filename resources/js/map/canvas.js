@@ -9,7 +9,7 @@ import { Stalks } from './stalks.js';
  * @typedef {import('./camera.js').Box} Box
  * @typedef {{id: string, at: [number, number, boolean], print: string, shapes: Shape[]}} Section
  * @typedef {SVGGElement & {shape?: Shape, looks?: string, number?: string, badge?: SVGElement | null}} Leaf
- * @typedef {{arrangement: string, tints: boolean, lines: number[], forms: [string, number][], lettering: string}} Drawn
+ * @typedef {{arrangement: string, tints: boolean, lines: number[], forms: [string, number, boolean][], lettering: string}} Drawn
  * @typedef {Drawn & {inks: Record<string, string>, paper: [string, number] | null, back: string, [more: string]: any}} Look
  * @typedef {{lines: string[], size: number, at: [number, number], room: [number, number]}} Title
  * @typedef {{id: string, at: [number, number, boolean], print: string, topics?: any[][]}} ToldSection

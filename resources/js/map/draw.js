@@ -96,8 +96,8 @@ export function label(shape, hasParts, signs, pictureOf, form) {
 
 /** @param {import('./canvas.js').Look} look @param {number} level @returns {Form} */
 export function formOf(look, level) {
-    const [of, room] = look.forms[Math.min(level, 3) - 1];
-    return { of, room, isPlated: look.back !== '' && (of === 'plain' || of === 'underlined') };
+    const [of, room, isOpen] = look.forms[Math.min(level, look.forms.length) - 1];
+    return { of, room, isPlated: look.back !== '' && isOpen };
 }
 
 /** A plate of the ground, on which text can be read. @param {number} x @param {number} y @param {number} width @param {number} height */

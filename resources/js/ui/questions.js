@@ -30,6 +30,26 @@ export class Questions {
         return `${this.page.address}/questions`;
     }
 
+    /**
+     * What can be asked of a topic; '' of what is to be written next. What was done here comes to the server first.
+     * @param {string} topic
+     * @returns {Promise<{topic: string, title: string, asked: number, questions: Question[]}>}
+     */
+    async of(topic) {
+        await this.page.queue.flush();
+        return send('GET', `${this.address}?topic=${topic}`);
+    }
+
+    /** It was taken or let go, and does not come again. @param {string} topic @param {string} question */
+    remember(topic, question) {
+        return send('POST', this.address, { topic, question });
+    }
+
+    /** The keyboard goes to the first question, else to the foot. */
+    focus() {
+        firstOf(this.dialog, 'li button, .dialog-foot button').focus();
+    }
+
     /** @param {string | null} topic null: what is to be written next */
     async open(topic) {
         this.page.commit();
@@ -39,14 +59,13 @@ export class Questions {
         this.again.hidden = true;
         this.dialog.showModal();
         await this.ask(topic ?? '');
-        firstOf(this.dialog, 'li button, .dialog-foot button').focus();
+        this.focus();
     }
 
     /** @param {string} topic */
     async ask(topic) {
         try {
-            await this.page.queue.flush();
-            const { topic: of, title, questions, asked } = await send('GET', `${this.address}?topic=${topic}`);
+            const { topic: of, title, questions, asked } = await this.of(topic);
             this.topic = of;
             this.head.textContent = title ? `Questions about “${title}”` : 'Questions';
             this.list.replaceChildren(...questions.map((/** @type {Question} */ one) => this.entry(one)));
@@ -103,19 +122,19 @@ export class Questions {
         row.remove();
         next?.querySelector('button')?.focus();
         const { topic } = this;
-        await send('POST', this.address, { topic, question: question.id }).catch((error) => (this.said.textContent = reason(error)));
+        await this.remember(topic, question.id).catch((error) => (this.said.textContent = reason(error)));
         this.again.hidden = false;
         // The next ones come when all that were shown are answered.
         if (!this.list.children.length) {
             await this.ask(topic);
-            firstOf(this.dialog, 'li button, .dialog-foot button').focus();
+            this.focus();
         }
     }
 
     async askAgain() {
         await send('DELETE', `${this.address}?topic=${this.topic}`).catch((error) => (this.said.textContent = reason(error)));
         await this.ask(this.topic);
-        firstOf(this.dialog, 'li button, .dialog-foot button').focus();
+        this.focus();
     }
 
     /** Arrows go from question to question; a letter takes the one at hand. @param {KeyboardEvent} event */

@@ -1,5 +1,5 @@
 import { byId } from '../../lib/dom.js';
-import { reason, send } from '../../lib/http.js';
+import { reason } from '../../lib/http.js';
 
 /** @typedef {{topic: string, question: {id: string, text: string}}} Asked */
 
@@ -17,16 +17,15 @@ export class Asking {
         this.skip.addEventListener('click', () => this.next());
     }
 
-    get address() {
-        return `${this.gather.page.address}/questions`;
+    get questions() {
+        return this.gather.page.questions;
     }
 
     async ask() {
         const { gather } = this;
         gather.input.focus();
         try {
-            await gather.page.queue.flush();
-            const { topic, title, questions } = await send('GET', `${this.address}?topic=`);
+            const { topic, title, questions } = await this.questions.of('');
             this.now = questions.length ? { topic, question: questions[0] } : null;
             this.box.textContent = questions.length ? `${title ? `${title}: ` : ''}${questions[0].text}` : 'Nothing more to ask for now.';
         } catch (error) {
@@ -46,7 +45,7 @@ export class Asking {
     async next() {
         const { now } = this;
         if (now) {
-            await send('POST', this.address, { topic: now.topic, question: now.question.id }).catch(() => null);
+            await this.questions.remember(now.topic, now.question.id).catch(() => null);
             await this.ask();
         }
     }

@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Intake;
+namespace Embrel\Reader\TextOutline;
+
+use Embrel\Reader\Markdown\MarkdownReader;
+use Embrel\Reader\Markdown\PlainLine;
 
 /**
  * An outline as programs that write text give it, turned into the one that was meant: without the sentences around it,
@@ -11,12 +14,21 @@ namespace Embrel\Intake;
  */
 final class Generated
 {
-    private const BEFORE = '/\A(?:here(?:’s|\'s| is| are)|sure|certainly|of course|absolutely|below is|great|hier (?:ist|sind)|gern|natürlich|klar|selbstverständlich)\b/iu';
-    private const AFTER = '/\A(?:let me know|would you like|do you want|feel free|hope this|i hope|if you(?:’d|\'d| would| want| like)|this (?:outline|structure|map)|lass(?:en sie)? mich|möchte[nst]|sag(?:en sie)? bescheid|ich hoffe|wenn (?:du|sie)|diese gliederung)\b/iu';
+    private const BEFORE
+        = '/\A(?:here(?:’s|\'s| is| are)|sure|certainly|of course|absolutely|below is|great|hier (?:ist|sind)'
+        . '|gern|natürlich|klar|selbstverständlich)\b/iu';
+    private const AFTER
+        = '/\A(?:let me know|would you like|do you want|feel free|hope this|i hope|if you(?:’d|\'d| would| want'
+        . '| like)|this (?:outline|structure|map)|lass(?:en sie)? mich|möchte[nst]|sag(?:en sie)? bescheid'
+        . '|ich hoffe|wenn (?:du|sie)|diese gliederung)\b/iu';
     private const FENCE = '/^[ \t]*(`{3,}|~{3,})[^\n]*\n(.*?)^[ \t]*\1[ \t]*$/ms';
     /** What the first of all is called, and what others are. */
-    private const ROOT = 'cent(?:ral|er|re) (?:topic|idea|theme|node|concept)|(?:main|core) (?:topic|idea|theme|title)|root(?: node)?|zentrale[rs]? (?:thema|idee|begriff)|hauptthema|wurzel';
-    private const BRANCH = '(?:(?:main|sub|side)[- ]?)?branch|(?:sub|child)[- ]?(?:topic|node|point|section)|(?:haupt|neben|unter)?(?:ast|zweig)|unter(?:thema|punkt)|(?:main|key) point';
+    private const ROOT
+        = 'cent(?:ral|er|re) (?:topic|idea|theme|node|concept)|(?:main|core) (?:topic|idea|theme|title)'
+        . '|root(?: node)?|zentrale[rs]? (?:thema|idee|begriff)|hauptthema|wurzel';
+    private const BRANCH
+        = '(?:(?:main|sub|side)[- ]?)?branch|(?:sub|child)[- ]?(?:topic|node|point|section)|(?:haupt|neben'
+        . '|unter)?(?:ast|zweig)|unter(?:thema|punkt)|(?:main|key) point';
     private const LABEL = '/\A(?:(?<root>' . self::ROOT . ')|(?<branch>' . self::BRANCH . '))'
         . '(?:\s+(?:\d{1,3}|[A-Z]|[IVX]{1,5}))?(?:\s*:|\s[–—-]\s)\s*/iu';
     private const MARKED = '/\A\s*(?:#{1,6}\s|[-*+•]\s|\d+[.)]\s|[│├└])/u';
@@ -24,32 +36,41 @@ final class Generated
     /** Those that stand under others that are called branches. */
     private const BELOW = '/\A(?:sub|child|side|neben|unter)/iu';
     private const NUMBER = '/\A(?:(?<deep>\d{1,3}(?:\.\d{1,3})+)\.?|\(?(?<form>\d{1,3}|[ivx]{1,5}|[a-z])[.)])\s+(?=\S)/iu';
-    private const BULLET = '/\A(?:[-*+•–◦▪‣·○●■]|—)\s+(?:\[[ xX]\]\s+)?(?=\S)/u';
+    private const TICK = '/\A\[[ xX]\]\s+(?=\S)/u';
     private const TREE = '/\A[\s│|]*(?:[├└]─*|[│|]\s+)\s*/u';
     private const BOLD = '/\A(?:\*\*|__)(.+?)(?:\*\*|__):?\z/u';
     private const HEADING = '/\A(#{1,6})\s+(.+?)\s*#*\z/u';
     private const RULE = '/\A(?:[-*_=]\s*){3,}\z/u';
-    private const TAB = 4;
+
+    /** @var array<string, string> line → its words alone: each is asked for several times */
+    private array $plain = [];
 
     /**
-     * @return string|null indented by tabs, a topic a line, notes behind a bar, as Reader\TextOutline reads it; null where
+     * @return string|null indented by tabs, a topic a line, notes behind a bar, as TextReader reads it; null where
      *                     the text does not look as if a program had written it
      */
     public static function outline(string $text): ?string
     {
+        return (new self(MarkdownReader::plainLines()))->meant($text);
+    }
+
+    private function __construct(private readonly PlainLine $lines) {}
+
+    private function meant(string $text): ?string
+    {
         $text = str_replace(["\r\n", "\r"], "\n", $text);
-        $within = self::fenced($text);
-        $lines = self::lines($within ?? $text);
-        if (!self::looksSo($text, $lines, $within !== null)) {
+        $within = $this->fenced($text);
+        $lines = $this->lines($within ?? $text);
+        if (!$this->looksSo($text, $lines, $within !== null)) {
             return null;
         }
-        $topics = self::topics($lines);
+        $topics = $this->topics($lines);
 
-        return \count($topics) < 2 ? null : self::written($topics);
+        return \count($topics) < 2 ? null : $this->written($topics);
     }
 
     /** What stands in a fence, where that is an outline. */
-    private static function fenced(string $text): ?string
+    private function fenced(string $text): ?string
     {
         if (preg_match_all(self::FENCE, "{$text}\n", $found) !== 1) {
             return null;
@@ -66,17 +87,15 @@ final class Generated
      * @return list<array{column: int, kind: string, form: string, text: string}> kind: heading, deep, tree, number, bullet, bold or
      *     text; form: the marks of a heading, how a number is written
      */
-    private static function lines(string $text): array
+    private function lines(string $text): array
     {
         $lines = [];
         foreach (explode("\n", $text) as $line) {
-            $indent = substr($line, 0, strspn($line, " \t"));
-            $column = \strlen($indent) + (self::TAB - 1) * substr_count($indent, "\t");
-            $line = trim($line);
+            [$indent, $column, $line] = [Line::indent($line), Line::column($line), trim($line)];
             if ($line === '' || preg_match(self::RULE, $line) === 1) {
                 continue;
             }
-            $lines[] = self::line($column, $line, $indent . $line);
+            $lines[] = $this->line($column, $line, $indent . $line);
         }
         // What a drawn tree grows from has no line before it.
         foreach ($lines as $i => $line) {
@@ -89,7 +108,7 @@ final class Generated
     }
 
     /** @return array{column: int, kind: string, form: string, text: string} */
-    private static function line(int $column, string $line, string $whole): array
+    private function line(int $column, string $line, string $whole): array
     {
         if (preg_match(self::HEADING, $line, $m) === 1) {
             return ['column' => \strlen($m[1]), 'kind' => 'heading', 'form' => $m[1], 'text' => $m[2]];
@@ -115,20 +134,21 @@ final class Generated
                 'text' => str_repeat('*', $marks) . substr($bare, \strlen($m[0])),
             ];
         }
-        if (preg_match(self::BULLET, $line, $m) === 1) {
-            return ['column' => $column, 'kind' => 'bullet', 'form' => '', 'text' => substr($line, \strlen($m[0]))];
+        $item = preg_replace(Line::BULLET, '', $line) ?? $line;
+        if ($item !== $line) {
+            return ['column' => $column, 'kind' => 'bullet', 'form' => '', 'text' => preg_replace(self::TICK, '', $item) ?? $item];
         }
 
-        return preg_match(self::BOLD, $line) === 1 || preg_match(self::LABEL, self::plain($line)) === 1
+        return preg_match(self::BOLD, $line) === 1 || preg_match(self::LABEL, $this->plain($line)) === 1
             ? ['column' => $column, 'kind' => 'bold', 'form' => '', 'text' => $line]
             : ['column' => $column, 'kind' => 'text', 'form' => '', 'text' => $line];
     }
 
     /** @param list<array{column: int, kind: string, form: string, text: string}> $lines */
-    private static function looksSo(string $text, array $lines, bool $isFenced): bool
+    private function looksSo(string $text, array $lines, bool $isFenced): bool
     {
         $kinds = array_count_values(array_column($lines, 'kind'));
-        $labels = array_filter($lines, static fn(array $line): bool => preg_match(self::LABEL, self::plain($line['text'])) === 1);
+        $labels = array_filter($lines, fn(array $line): bool => preg_match(self::LABEL, $this->plain($line['text'])) === 1);
         $bold = array_filter($lines, static fn(array $line): bool => preg_match('/\A(?:\*\*|__)\S/u', $line['text']) === 1);
         $listed = ($kinds['bullet'] ?? 0) + ($kinds['number'] ?? 0) + ($kinds['tree'] ?? 0) + ($kinds['deep'] ?? 0);
         $all = array_values(array_filter(array_map(trim(...), explode("\n", $text)), static fn(string $line): bool => $line !== ''));
@@ -145,9 +165,9 @@ final class Generated
      *
      * @return list<array{level: int, title: string, notes: list<string>}>
      */
-    private static function topics(array $lines): array
+    private function topics(array $lines): array
     {
-        $ranks = self::ranks($lines);
+        $ranks = $this->ranks($lines);
         /** @var list<array{level: int, title: string, notes: list<string>}> $topics */
         $topics = [];
         $open = [];
@@ -158,11 +178,11 @@ final class Generated
                 if ($last !== null) {
                     // Where nothing stands above it yet, and at the end, it speaks to the writer, not in the outline.
                     $isAround = preg_match(self::AFTER, $line['text']) === 1;
-                    $topics[] = $isAround ? $last : ['notes' => [...$last['notes'], self::plain($line['text'])]] + $last;
+                    $topics[] = $isAround ? $last : ['notes' => [...$last['notes'], $this->plain($line['text'])]] + $last;
                 }
                 continue;
             }
-            [$title, $note, $isRoot] = self::titled($line['text']);
+            [$title, $note, $isRoot] = $this->titled($line['text']);
             if ($title === '') {
                 continue;
             }
@@ -193,7 +213,7 @@ final class Generated
      *
      * @return list<float>
      */
-    private static function ranks(array $lines): array
+    private function ranks(array $lines): array
     {
         $numbered = array_filter($lines, static fn(array $line): bool => $line['kind'] === 'number');
         $isFlat = \count(array_unique(array_column($numbered, 'column'))) === 1;
@@ -201,9 +221,9 @@ final class Generated
         $columns = array_flip(array_column($numbered, 'column'));
         $hasDeep = \in_array('deep', array_column($lines, 'kind'), true);
 
-        return array_map(static fn(array $line): float => match ($line['kind']) {
+        return array_map(fn(array $line): float => match ($line['kind']) {
             'heading' => (float) $line['column'],
-            'bold' => 10.0 + $line['column'] / 1000 + (preg_match(self::BELOW, self::plain($line['text'])) === 1 ? 0.5 : 0.0),
+            'bold' => 10.0 + $line['column'] / 1000 + (preg_match(self::BELOW, $this->plain($line['text'])) === 1 ? 0.5 : 0.0),
             'deep' => 20.0 + $line['column'],
             'number' => $hasDeep && $line['form'] === '1' ? 21.0 : 100.0 + $line['column'] + ($forms[$line['form']] ?? 0) * 0.1,
             'bullet' => 100.0 + $line['column'] + (isset($columns[$line['column']]) ? 0.9 : 0.0),
@@ -212,15 +232,15 @@ final class Generated
     }
 
     /** @return array{string, string, bool} a title, what explains it, and whether it is called the first of all */
-    private static function titled(string $text): array
+    private function titled(string $text): array
     {
         $note = '';
         // What is bold at the start of a line, before a colon or a dash, is its title.
         if (preg_match(self::LEAD, $text, $m) === 1 && ($m[2] !== '' || $m[3] !== '') && $m[4] !== '') {
-            $isLabel = preg_match(self::LABEL, self::plain($m[1]) . ': ') === 1;
-            [$text, $note] = $isLabel ? [self::plain($m[1]) . ': ' . $m[4], ''] : [$m[1], self::plain($m[4])];
+            $isLabel = preg_match(self::LABEL, $this->plain($m[1]) . ': ') === 1;
+            [$text, $note] = $isLabel ? [$this->plain($m[1]) . ': ' . $m[4], ''] : [$m[1], $this->plain($m[4])];
         }
-        $title = self::plain($text);
+        $title = $this->plain($text);
         $isRoot = preg_match(self::LABEL, $title, $m) === 1 && $m['root'] !== '';
         foreach ([self::LABEL, self::NUMBER, '/\s*:\z/u'] as $form) {
             $title = preg_replace($form, '', $title) ?? $title;
@@ -230,25 +250,21 @@ final class Generated
     }
 
     /** Without marks, addresses, and pictures at the start that only decorate. */
-    private static function plain(string $text): string
+    private function plain(string $text): string
     {
-        $forms = [
-            '/!?\[([^\]]*)\]\([^)]*\)/u' => '$1',
-            '/(\*\*|__|`|~~)(.+?)\1/u' => '$2',
-            '/(?<![\p{L}\p{N}*_])([*_])(?=\S)(.+?)(?<=\S)\1(?![\p{L}\p{N}*_])/u' => '$2',
-            '/\A(?:\*\*|__)|(?:\*\*|__)\z/u' => '',
-            '/\A(?:[\p{So}\x{1F3FB}-\x{1F3FF}\x{FE0F}\x{200D}]+\s*)+/u' => '',
-        ];
-        foreach ($forms as $form => $is) {
-            // What is too long or too tangled for a form stays as it is.
-            $text = preg_replace($form, $is, $text) ?? $text;
+        if (isset($this->plain[$text])) {
+            return $this->plain[$text];
         }
+        $words = $this->lines->of($text);
+        // One that is opened at the start and never closed, as where a title is longer than its bold part.
+        $words = preg_replace('/\A(?:\*\*|__)(?!.*(?:\*\*|__))/u', '', $words) ?? $words;
+        $words = preg_replace('/\A(?:[\p{So}\x{1F3FB}-\x{1F3FF}\x{FE0F}\x{200D}]+\s*)+/u', '', $words) ?? $words;
 
-        return trim($text);
+        return $this->plain[$text] = trim($words);
     }
 
     /** @param list<array{level: int, title: string, notes: list<string>}> $topics */
-    private static function written(array $topics): string
+    private function written(array $topics): string
     {
         $out = '';
         foreach ($topics as ['level' => $level, 'title' => $title, 'notes' => $notes]) {
