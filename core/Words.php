@@ -10,6 +10,12 @@ namespace Embrel;
  */
 final class Words
 {
+    /** A word as an index holds one: letters and digits, with an apostrophe between letters. */
+    private const ONE = "/[\\p{L}\\p{N}][\\p{L}\\p{M}\\p{N}]*+(?:['’]\\p{L}++)?/u";
+    private const ASCII_ONE = "/[A-Za-z0-9]++(?:'[A-Za-z]++)?/";
+    /** Whether there is a letter of a script that is written without spaces. */
+    private const HAS_UNSPACED
+        = '/[\x{0E00}-\x{0EFF}\x{1000}-\x{109F}\x{1780}-\x{17FF}\x{2E80}-\x{30FF}\x{3400}-\x{9FFF}\x{F900}-\x{FAFF}\x{20000}-\x{3FFFF}]/u';
     private const UNSPACED = '[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}\p{Lao}\p{Khmer}\p{Myanmar}\x{30FC}]+';
     /** Possessive, and anchored at the start of a run: linear on any input. */
     private const RUN = '/(?<![^\p{Z}\s])[^\p{Z}\s\p{L}\p{Nd}]*+[\p{L}\p{Nd}]/u';
@@ -23,12 +29,7 @@ final class Words
             return (int) preg_match_all(self::ASCII_RUN, $text);
         }
         $unspaced = 0;
-        if (
-            preg_match(
-                '/[\x{0E00}-\x{0EFF}\x{1000}-\x{109F}\x{1780}-\x{17FF}\x{2E80}-\x{30FF}\x{3400}-\x{9FFF}\x{F900}-\x{FAFF}\x{20000}-\x{3FFFF}]/u',
-                $text,
-            ) === 1
-        ) {
+        if (preg_match(self::HAS_UNSPACED, $text) === 1) {
             $text
                 = preg_replace_callback(
                     '/' . self::UNSPACED . '/u',
@@ -42,6 +43,44 @@ final class Words
         }
 
         return $unspaced + (int) preg_match_all(self::RUN, $text);
+    }
+
+    /**
+     * The words of a text, as they stand there and in their order, without what stands around them; where they are
+     * written without spaces, as ICU divides them. Of what is not UTF-8 there are none.
+     *
+     * @return array<int, string> where each begins, in bytes → word
+     */
+    public static function of(string $text): array
+    {
+        $isAscii = preg_match('/[\x80-\xFF]/', $text) !== 1;
+        preg_match_all($isAscii ? self::ASCII_ONE : self::ONE, $text, $m, PREG_OFFSET_CAPTURE);
+        $words = array_column($m[0], 0, 1);
+        if ($isAscii || preg_match(self::HAS_UNSPACED, $text) !== 1) {
+            return $words;
+        }
+        $divided = [];
+        foreach ($words as $at => $word) {
+            $divided += preg_match(self::HAS_UNSPACED, $word) === 1 ? self::divided($word, $at) : [$at => $word];
+        }
+
+        return $divided;
+    }
+
+    /** @return array<int, string> */
+    private static function divided(string $text, int $from): array
+    {
+        $breaks = \IntlBreakIterator::createWordInstance('en');
+        if (!($breaks instanceof \IntlRuleBasedBreakIterator)) {
+            return [$from => $text];
+        }
+        $breaks->setText($text);
+        $words = [];
+        for ($at = 0; ($next = $breaks->next()) !== \IntlBreakIterator::DONE; $at = $next) {
+            $words[$from + $at] = substr($text, $at, $next - $at);
+        }
+
+        return $words;
     }
 
     private static function byDictionary(string $text): int

@@ -38,6 +38,7 @@ enum Rule: string
     case LongSentence = 'long-sentence';
     case LongParagraph = 'long-paragraph';
     case Passive = 'passive';
+    case Scaffold = 'scaffold';
     case Flagged = 'flagged';
     case WorkLate = 'work-late';
     case DaysReversed = 'days-reversed';
@@ -68,6 +69,7 @@ enum Rule: string
             self::WorkLate,
             self::DaysReversed,
             self::WordTwice,
+            self::Scaffold,
             self::ReasonAlone,
             self::ObjectionOpen => Weight::Doubtful,
             default => Weight::Slight,

@@ -16,4 +16,6 @@ enum MarkType: string
     case Subscript = 'subscript';
     case Code = 'code';
     case Link = 'link';
+    /** What holds a first draft together until it has been rewritten: it never prints. */
+    case Scaffold = 'scaffold';
 }

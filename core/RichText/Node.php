@@ -167,6 +167,37 @@ final readonly class Node
         }
     }
 
+    /** What of it can print: itself where all can, null where nothing is left of it. */
+    public function printing(): ?self
+    {
+        if ($this->type === NodeType::Question || ($this->marks !== [] && $this->has(MarkType::Scaffold))) {
+            return null;
+        }
+        if ($this->content === [] || !$this->holdsScaffold()) {
+            return $this;
+        }
+        $content = array_values(array_filter(
+            array_map(static fn(self $node): ?self => $node->printing(), $this->content),
+            static fn(?self $node): bool => $node !== null,
+        ));
+        $isCell = $this->type === NodeType::TableCell || $this->type === NodeType::TableHeader;
+
+        return $content === [] && !$isCell
+            ? null
+            : new self($this->type, $this->attrs, $content === [] ? [self::paragraph([])] : $content, $this->text, $this->marks);
+    }
+
+    public function holdsScaffold(): bool
+    {
+        foreach ($this->content as $node) {
+            if (($node->marks !== [] && $node->has(MarkType::Scaffold)) || ($node->content !== [] && $node->holdsScaffold())) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @param array<string, string> $topics see Note::retargeted() */
     public function retargeted(array $topics): self
     {

@@ -110,12 +110,18 @@ final readonly class Note
         return implode("\n", array_map(static fn(Node $block): string => $block->plainText($withFootnotes), array_values($this->blocks)));
     }
 
-    /** Without the questions that the writer answers in it: what of it can print. */
+    /** Without the questions that the writer answers in it, and without scaffolding: what of it can print. */
     public function printing(): self
     {
-        $blocks = array_filter($this->blocks, static fn(Node $block): bool => $block->type !== NodeType::Question);
+        $blocks = [];
+        foreach ($this->blocks as $id => $block) {
+            $printing = $block->printing();
+            if ($printing !== null) {
+                $blocks[$id] = $printing;
+            }
+        }
 
-        return \count($blocks) === \count($this->blocks) ? $this : new self($blocks);
+        return $blocks === $this->blocks ? $this : new self($blocks);
     }
 
     public function words(): int

@@ -66,6 +66,7 @@ final class Texts implements RuleSet
                         Reading::SENTENCE => $spot->words > $longest ? Rule::LongSentence : null,
                         Reading::PARAGRAPH => $spot->words > $most ? Rule::LongParagraph : null,
                         Reading::PASSIVE => Rule::Passive,
+                        Reading::SCAFFOLD => Rule::Scaffold,
                         default => str_starts_with($spot->sign, Reading::QUOTES) && $spot->sign !== Reading::QUOTES . $usual
                             ? Rule::UnlikeQuotes
                             : null,

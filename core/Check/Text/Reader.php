@@ -92,8 +92,9 @@ final class Reader
             return;
         }
         $this->things($block, $id);
+        $block->holdsScaffold() ? $this->scaffolds($block, $id) : null;
         $isOthers = $block->type === NodeType::Blockquote;
-        foreach (self::holdsCode($block) ? self::linesWithoutCode($block) : Lines::of($block) as $i => $line) {
+        foreach (self::holdsOther($block) ? self::proseLines($block) : Lines::of($block) as $i => $line) {
             if ($line === '') {
                 continue;
             }
@@ -104,10 +105,11 @@ final class Reader
         }
     }
 
-    private static function holdsCode(Node $node): bool
+    /** Whether there is code in it, or scaffolding: neither is prose. */
+    private static function holdsOther(Node $node): bool
     {
         foreach ($node->content as $inner) {
-            if ($inner->marks !== [] ? $inner->has(MarkType::Code) : $inner->content !== [] && self::holdsCode($inner)) {
+            if ($inner->marks !== [] ? self::isOther($inner) : $inner->content !== [] && self::holdsOther($inner)) {
                 return true;
             }
         }
@@ -115,15 +117,20 @@ final class Reader
         return false;
     }
 
-    /** @return list<string> with one sign in the place of each letter of code: it is not prose */
-    private static function linesWithoutCode(Node $block): array
+    private static function isOther(Node $inline): bool
+    {
+        return $inline->has(MarkType::Code) || $inline->has(MarkType::Scaffold);
+    }
+
+    /** @return list<string> with one sign in the place of each letter of what is no prose */
+    private static function proseLines(Node $block): array
     {
         $lines = [];
         Lines::map($block, static function (Node $line) use (&$lines): Node {
             $text = '';
             foreach ($line->content as $inline) {
                 $own = Lines::text(new Node($line->type, [], [$inline]));
-                $text .= $inline->isText() && $inline->has(MarkType::Code) ? str_repeat("\u{FFFC}", mb_strlen($own)) : $own;
+                $text .= $inline->isText() && self::isOther($inline) ? str_repeat("\u{FFFC}", mb_strlen($own)) : $own;
             }
             $lines[] = $text;
 
@@ -131,6 +138,25 @@ final class Reader
         });
 
         return $lines;
+    }
+
+    /** What still waits to be rewritten, line by line. */
+    private function scaffolds(Node $block, string $id): void
+    {
+        $i = 0;
+        Lines::map($block, function (Node $line) use ($id, &$i): Node {
+            $at = 0;
+            foreach ($line->content as $inline) {
+                $text = Lines::text(new Node($line->type, [], [$inline]));
+                if ($inline->isText() && $inline->has(MarkType::Scaffold) && trim($text) !== '') {
+                    $this->spots[] = new Spot(Reading::SCAFFOLD, $id, $i, $at, mb_strlen($text), self::short($text));
+                }
+                $at += mb_strlen($text);
+            }
+            ++$i;
+
+            return $line;
+        });
     }
 
     /** Citations, references, pictures, and quotations that name no source. */

@@ -14,7 +14,7 @@ use Embrel\Shape;
 final readonly class Reading
 {
     /** Of the stored form and of what is looked for: another one is read anew. */
-    public const VERSION = 2;
+    public const VERSION = 3;
     public const TWO_SPACES = 'spaces';
     public const WORD_TWICE = 'twice';
     public const STRAIGHT = 'straight';
@@ -29,11 +29,12 @@ final readonly class Reading
     public const REFERS = 'refers';
     public const NO_CAPTION = 'caption';
     public const NO_ALTERNATIVE = 'alternative';
+    public const SCAFFOLD = 'scaffold';
 
     /**
      * @param list<Spot>         $spots  in reading order
      * @param array<string, int> $quotes kind of quotation marks (en, de, fr) → how many open there
-     * @param bool               $onlyAsks whether there is nothing in it but questions that wait for an answer
+     * @param bool               $onlyAsks whether there is nothing in it but questions that wait for an answer, and scaffolding
      */
     public function __construct(
         public string $language,

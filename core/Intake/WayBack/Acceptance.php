@@ -15,7 +15,6 @@ use Embrel\Operation\Retitle;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
-use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 
 /** The changes of a file that the writer accepts, as one operation on the plan. */
@@ -94,7 +93,7 @@ final class Acceptance
             }
             $order[] = $id;
         }
-        $order = self::withQuestions($old, $order);
+        $order = self::withUnprinted($old, $order);
         $remove = array_values(array_diff(array_map(strval(...), array_keys($old->blocks)), $order));
         $was = [];
         foreach ($remove as $id) {
@@ -104,17 +103,17 @@ final class Acceptance
     }
 
     /**
-     * What the writer was asked did not go out, and stays behind the block behind which it stood.
+     * What the writer was asked, and scaffolding, did not go out, and stays behind the block behind which it stood.
      *
      * @param list<string> $order
      *
      * @return list<string>
      */
-    public static function withQuestions(Note $old, array $order): array
+    public static function withUnprinted(Note $old, array $order): array
     {
         $before = null;
         foreach ($old->blocks as $id => $block) {
-            if ($block->type === NodeType::Question) {
+            if ($block->printing() === null) {
                 $at = $before === null ? 0 : array_search($before, $order, true);
                 array_splice($order, $at === false ? \count($order) : $at + ($before === null ? 0 : 1), 0, [(string) $id]);
             }

@@ -30,12 +30,12 @@ final readonly class Saying
 
     public function note(?Note $note): string
     {
-        return $note === null ? '' : Comparison::text(Note::of(array_map($this->node(...), array_values($note->blocks))));
+        return $note === null ? '' : Comparison::text(Note::of(array_map($this->node(...), array_values($note->printing()->blocks))));
     }
 
     public function block(Node $block): string
     {
-        return Comparison::blockText($this->node($block));
+        return Comparison::blockText($this->node($block->printing() ?? $block));
     }
 
     private function node(Node $node): Node

@@ -344,10 +344,17 @@ final class HtmlWriter
                         . '"'
                         . ($this->isFile || $mark->attrs['href'][0] === '#' ? '' : ' rel="noopener noreferrer" target="_blank"')
                         . ">{$html}</a>"
-                    : '<' . self::MARKS[$mark->type->value] . ">{$html}</" . self::MARKS[$mark->type->value] . '>';
+                    : self::marked($mark->type, $html);
         }
 
         return $html;
+    }
+
+    private static function marked(MarkType $mark, string $html): string
+    {
+        $tag = self::MARKS[$mark->value] ?? null;
+
+        return $tag === null ? "<span class=\"scaffold\">{$html}</span>" : "<{$tag}>{$html}</{$tag}>";
     }
 
     private function place(string $href): string

@@ -249,6 +249,7 @@ final class LatexWriter implements Writer
         foreach ($node->marks as $mark) {
             $href = $mark->attrs['href'] ?? '';
             $text = match (true) {
+                $mark->type === MarkType::Scaffold => '',
                 $mark->type !== MarkType::Link => '\\' . self::MARKS[$mark->type->value] . "{{$text}}",
                 str_starts_with($href, '#') => '\hyperref[' . preg_replace('/[^A-Za-z0-9_-]/', '', substr($href, 1)) . "]{{$text}}",
                 default => '\href{'
