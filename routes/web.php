@@ -180,6 +180,11 @@ Route::middleware('auth')->group(static function (): void {
         Route::put('/plans/{plan}/folds', C\FoldController::class)->name('plan.folds');
         Route::put('/plans/{plan}/look', C\LookController::class)->name('plan.look');
         Route::get('/plans/{plan}/find', [C\FindController::class, 'show'])->name('plan.find');
+        Route::post('/plans/{plan}/near', [C\PromptController::class, 'near']);
+        Route::get('/plans/{plan}/alike', [C\PromptController::class, 'alike']);
+        Route::get('/plans/{plan}/terms', [C\PromptController::class, 'terms']);
+        Route::get('/plans/{plan}/shorter', [C\PromptController::class, 'shorter']);
+        Route::get('/plans/{plan}/first-draft', [C\PromptController::class, 'firstDraft']);
         Route::get('/plans/{plan}/pictures/{picture}', [C\PictureController::class, 'show'])
             ->where('picture', '[0-9a-f]{64}')
             ->scopeBindings()

@@ -9,6 +9,7 @@ use App\Models\Attachment;
 use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Citation\Label;
+use Embrel\Citation\SourceForm;
 use Embrel\Citation\Terms;
 use Embrel\Language\Tongue;
 use Embrel\Numbering\Numbering;
@@ -88,9 +89,11 @@ final class NearBy
     /** @return array<string, PlanRow> those that the person may read, this one first, then as they were changed */
     private function plans(): array
     {
-        $plans = Access::readable($this->user->id)->whereKeyNot($this->plan->id)->orderByDesc('changed_at')->limit(self::PLANS)->get();
+        $others = Access::readable($this->user->id)->whereKeyNot($this->plan->id)->orderByDesc('changed_at')->limit(self::PLANS);
+        /** @var array<string, PlanRow> $plans */
+        $plans = $others->get()->keyBy('id')->all();
 
-        return [$this->plan->id => $this->plan] + $plans->keyBy('id')->all();
+        return [$this->plan->id => $this->plan] + $plans;
     }
 
     /**
@@ -157,12 +160,13 @@ final class NearBy
             return new \EmptyIterator();
         }
         // Numbers of our own alone.
-        $statement = DB::connection()->getPdo()->query(\sprintf(
+        $statement = DB::connection()->getPdo()->prepare(\sprintf(
             'SELECT plan, word, passage, times, words FROM passage_words WHERE plan IN (%s) AND word IN (%s)',
             implode(',', $plans),
             implode(',', $words),
         ));
         $statement->setFetchMode(\PDO::FETCH_NUM);
+        $statement->execute();
 
         return $statement;
     }
@@ -200,7 +204,7 @@ final class NearBy
             }
             $one = $this->one($plans[$plan], $row, $sought);
             if ($one !== null && $one['text'] !== $marked) {
-                $taken[$key] = ($taken[$key] ?? 0) + ($row->kind === PassageIndex::TITLE ? self::OF_ONE : 1);
+                $taken[$key] = ($taken[$key] ?? 0) + 1;
                 $shown[] = $one;
             }
             if (\count($shown) === self::SHOWN) {
@@ -229,11 +233,15 @@ final class NearBy
             $ties[mb_strtolower(mb_substr($told['text'], $from, $length))] = true;
         }
 
+        $isOwn = $plan->id === $this->plan->id;
+
         return [
-            'plan' => $plan->id === $this->plan->id ? null : ['id' => $plan->id, 'title' => $plan->title],
+            'plan' => $isOwn ? null : ['id' => $plan->id, 'title' => $plan->title],
             'kind' => $row->kind,
             'spots' => $spots,
             'ties' => array_map(strval(...), array_keys($ties)),
+            // What of another plan is quoted brings the sources along that it cites.
+            'sources' => $isOwn ? [] : self::sources($plan, array_column($told['cites'], 'source')),
         ] + $told;
     }
 
@@ -271,6 +279,18 @@ final class NearBy
         return $items;
     }
 
+    /**
+     * @param list<string> $ids
+     *
+     * @return list<array<string, mixed>> their stored forms
+     */
+    private static function sources(PlanRow $plan, array $ids): array
+    {
+        $rows = DB::table('sources')->where('plan_id', $plan->id)->whereIn('id', $ids)->whereNull('removed_at')->get(['id', 'title', 'body']);
+
+        return array_values($rows->map(static fn(\stdClass $row): array => SourceForm::toArray(PlanRows::source($row)))->all());
+    }
+
     /** @return array<string, mixed>|null */
     private function ofSource(PlanRow $plan, string $id): ?array
     {
@@ -291,7 +311,7 @@ final class NearBy
     /** @return array<string, mixed>|null */
     private function ofPage(PlanRow $plan, \stdClass $row): ?array
     {
-        $file = Attachment::query()->where('plan_id', $plan->id)->where('id', $row->thing)->whereNull('removed_at')->first();
+        $file = Attachment::query()->where('plan_id', $plan->id)->where('id', $row->thing)->where('removed_at', null)->get()->first();
         $text = $file === null ? null : PassageIndex::paragraphs($file)[(int) $row->block] ?? null;
         if ($file === null || $text === null) {
             return null;

@@ -46,7 +46,7 @@ final class PassageIndex
     {
         $plans = [...$plans];
         $known = DB::table('passage_plans')->whereIn('plan_id', array_map(static fn(PlanRow $plan): string => $plan->id, $plans))->get()->keyBy('plan_id');
-        $files = $this->filesAhead(array_map(static fn(PlanRow $plan): string => $plan->id, $plans));
+        $files = $this->filesAhead(array_values(array_map(static fn(PlanRow $plan): string => $plan->id, $plans)));
         $late = 0;
         foreach ($plans as $plan) {
             $state = $known->get($plan->id);
@@ -194,7 +194,7 @@ final class PassageIndex
         $ids = self::files()->where('attachments.plan_id', $plan->id)->where(static fn(Builder $either) => $either
             ->whereNull('passages.thing')
             ->orWhereNotNull('attachments.removed_at'))->distinct()->pluck('attachments.id')->all();
-        foreach (Attachment::query()->where('plan_id', $plan->id)->whereIn('id', $ids)->get() as $file) {
+        foreach (Attachment::query()->where('plan_id', $plan->id)->get()->whereIn('id', $ids) as $file) {
             $paragraphs = $file->removed_at === null ? self::paragraphs($file) : [];
             // One that says nothing is remembered as having been read.
             $texts[$file->id] = $file->removed_at === null ? array_map(

@@ -1,0 +1,230 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Store;
+
+use App\Models\Plan as PlanRow;
+use Embrel\Citation\Cited;
+use Embrel\Citation\Label;
+use Embrel\Citation\Terms as CitationTerms;
+use Embrel\Language\Tongue;
+use Embrel\Numbering\Numbering;
+use Embrel\Plan\Kind;
+use Embrel\Plan\Plan;
+use Embrel\Prompt\Drafting\FirstDraft;
+use Embrel\Prompt\Drafting\Piece;
+use Embrel\Prompt\Drafting\Sketch;
+use Embrel\Prompt\Shorter\MainSentences;
+use Embrel\Prompt\Shorter\Saying;
+use Embrel\Prompt\Shorter\Sayings;
+use Embrel\Prompt\Terms\KeyPhrases;
+use Embrel\Prompt\Terms\Term;
+use Embrel\Prompt\Terms\Untaken;
+use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
+use Embrel\RichText\Note;
+use Embrel\Words;
+use Illuminate\Support\Facades\DB;
+
+/** What is made of a plan's own words: its terms, its main sentences, first drafts. Nothing of it is kept before somebody takes it. */
+final class PlanPrompts
+{
+    /** Notes that are read whole; of a plan, so many that have words, in reading order. */
+    private const NOTES = 2_000;
+    private const CHUNK = 500;
+
+    /** @param Plan $plan the tree, without notes */
+    public function __construct(private readonly PlanRow $row, private readonly Plan $plan) {}
+
+    /**
+     * What a branch is about, and what of the plan's title its main sections do not take up.
+     *
+     * @return array{terms: list<array<string, mixed>>, untaken: list<array{section: array{string, string}, words: list<string>}>}
+     */
+    public function terms(string $branch): array
+    {
+        $tongue = Tongue::of($this->row->language);
+        $texts = $this->texts($this->plan->branch($branch));
+        $terms = array_map(
+            fn(Term $term): array => ['words' => $term->words, 'times' => $term->times, 'first' => $this->called($term->first)],
+            KeyPhrases::of($tongue, $texts),
+        );
+        $sections = [];
+        foreach ($branch === Plan::ROOT ? $this->plan->parts(Plan::ROOT) : array_intersect($this->plan->parts(Plan::ROOT), [$branch]) as $section) {
+            $ids = $this->plan->branch($section);
+            $sections[$section] = implode("\n", $branch === Plan::ROOT || $branch === $section
+                ? array_intersect_key($texts, array_flip($ids))
+                : []);
+        }
+        $untaken = [];
+        foreach (Untaken::of($tongue, "{$this->plan->title()} {$this->row->properties()->subtitle}", $sections) as $section => $words) {
+            $untaken[] = ['section' => $this->called((string) $section), 'words' => $words];
+        }
+
+        return ['terms' => $terms, 'untaken' => $untaken];
+    }
+
+    /**
+     * The main sentences of a branch, up to a number of words.
+     *
+     * @return array{of: int, words: int, sentences: list<array{text: string, from: array{string, string}, block: string}>} of: how many words the branch has
+     */
+    public function shorter(string $branch, int $words): array
+    {
+        $language = $this->row->language;
+        $sayings = [];
+        foreach ($this->notes($this->plan->branch($branch)) as $id => $note) {
+            array_push($sayings, ...Sayings::of((string) $id, $note, $language));
+        }
+        $count = static fn(array $some): int => array_sum(array_map(static fn(Saying $one): int => Words::in($one->text), $some));
+        $chosen = MainSentences::of(Tongue::of($language), $sayings, $words);
+
+        return [
+            'of' => $count($sayings),
+            'words' => $count($chosen),
+            'sentences' => array_map(
+                fn(Saying $one): array => ['text' => $one->text, 'from' => $this->called($one->topic), 'block' => $one->block],
+                $chosen,
+            ),
+        ];
+    }
+
+    /**
+     * The first draft of one section of a branch.
+     *
+     * @param string $section '' the first of the branch
+     *
+     * @return array<string, mixed>
+     */
+    public function firstDraft(string $branch, string $section = ''): array
+    {
+        $sections = FirstDraft::sections($this->plan, $branch);
+        $section = \in_array($section, $sections, true) ? $section : $sections[0] ?? '';
+        if ($section === '') {
+            return ['sections' => [], 'section' => null];
+        }
+        $rows = new PlanRows();
+        $ids = \array_slice($this->plan->branch($section), 0, self::NOTES);
+        $plan = $rows->withRelations($rows->withSources($rows->withNotes($this->plan, $this->row->id, $ids), $this->row->id), $this->row->id);
+        $sketch = FirstDraft::of($plan, $section);
+
+        return [
+            'sections' => array_map($this->called(...), $sections),
+            'section' => $this->called($section),
+            'isWritten' => $this->plan->topic($section)->words > 0,
+            'hasOwn' => $sketch->hasOwn(),
+            'paragraphs' => $this->shown($sketch, $plan),
+            'blocks' => array_map(static fn(Node $block): array => $block->toArray(), $sketch->blocks(new NewIds())),
+            'used' => $this->used($sketch, $section),
+        ];
+    }
+
+    /** @return list<list<array<string, mixed>>> paragraphs of pieces, each with what it is and where it comes from */
+    private function shown(Sketch $sketch, Plan $plan): array
+    {
+        $paragraphs = [];
+        foreach ($sketch->parts as $part) {
+            $pieces = [];
+            foreach ($part as $piece) {
+                if ($piece instanceof Piece) {
+                    $pieces[] = ['what' => $piece->what, 'text' => $this->said($piece->inlines, $plan), 'from' => $this->called($piece->from)];
+                }
+            }
+            if ($pieces === [] && $part[0] instanceof Node) {
+                $pieces[] = [
+                    'what' => $part[0]->type->value,
+                    'text' => $this->said([$part[0]], $plan),
+                    'from' => $this->called(\is_string($part[1] ?? null) ? $part[1] : Plan::ROOT),
+                ];
+            }
+            $paragraphs[] = $pieces;
+        }
+
+        return $paragraphs;
+    }
+
+    /**
+     * @param list<Node> $nodes
+     */
+    private function said(array $nodes, Plan $plan): string
+    {
+        $text = '';
+        foreach ($nodes as $node) {
+            $text .= match (true) {
+                $node->type === NodeType::Citation => '(' . Label::of(
+                    Cited::of($node),
+                    $plan->sources,
+                    CitationTerms::of($this->row->language),
+                ) . ')',
+                $node->content !== [] && $node->type !== NodeType::Footnote => $this->said($node->content, $plan) . "\n",
+                default => $node->plainText(true),
+            };
+        }
+
+        return trim($text, "\n");
+    }
+
+    /** @return list<string> the points whose words went into it */
+    private function used(Sketch $sketch, string $section): array
+    {
+        $used = [];
+        foreach ($sketch->parts as $part) {
+            foreach ($part as $i => $piece) {
+                $from = $piece instanceof Piece ? $piece->from : ($i === 1 && \is_string($piece) ? $piece : '');
+                if ($from !== '' && $from !== $section && $this->plan->topic($from)->kind !== Kind::Aside) {
+                    $used[$from] = true;
+                }
+            }
+        }
+
+        return array_map(strval(...), array_keys($used));
+    }
+
+    /** @return array{string, string} a topic, and how it is called */
+    private function called(string $id): array
+    {
+        return [$id, $id === Plan::ROOT ? $this->plan->title() : Numbering::of($this->plan)->titled($this->plan->topic($id))];
+    }
+
+    /**
+     * Titles and notes as texts, in reading order.
+     *
+     * @param list<string> $ids
+     *
+     * @return array<string, string>
+     */
+    private function texts(array $ids): array
+    {
+        $texts = array_combine($ids, array_map(fn(string $id): string => $this->plan->topics[$id]->title, $ids));
+        $query = DB::table('notes')->where('plan_id', $this->row->id)->select(['topic_id', 'plain']);
+        if (\count($ids) < self::CHUNK) {
+            $query->whereIn('topic_id', $ids);
+        }
+        foreach ($query->cursor() as $note) {
+            if (isset($texts[$note->topic_id])) {
+                $texts[$note->topic_id] .= "\n{$note->plain}";
+            }
+        }
+
+        return $texts;
+    }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return \Generator<string, Note> in their order
+     */
+    private function notes(array $ids): \Generator
+    {
+        $noted = array_values(array_filter($ids, fn(string $id): bool => $this->plan->topics[$id]->words > 0));
+        foreach (array_chunk(\array_slice($noted, 0, self::NOTES), self::CHUNK) as $chunk) {
+            $bodies = DB::table('notes')->where('plan_id', $this->row->id)->whereIn('topic_id', $chunk)->pluck('body', 'topic_id');
+            foreach ($chunk as $id) {
+                if (isset($bodies[$id])) {
+                    yield $id => Note::fromJson($bodies[$id]);
+                }
+            }
+        }
+    }
+}
