@@ -29,7 +29,7 @@ final class Words
             return (int) preg_match_all(self::ASCII_RUN, $text);
         }
         $unspaced = 0;
-        if (preg_match(self::HAS_UNSPACED, $text) === 1) {
+        if (self::areUnspaced($text)) {
             $text
                 = preg_replace_callback(
                     '/' . self::UNSPACED . '/u',
@@ -56,15 +56,21 @@ final class Words
         $isAscii = preg_match('/[\x80-\xFF]/', $text) !== 1;
         preg_match_all($isAscii ? self::ASCII_ONE : self::ONE, $text, $m, PREG_OFFSET_CAPTURE);
         $words = array_column($m[0], 0, 1);
-        if ($isAscii || preg_match(self::HAS_UNSPACED, $text) !== 1) {
+        if ($isAscii || !self::areUnspaced($text)) {
             return $words;
         }
         $divided = [];
         foreach ($words as $at => $word) {
-            $divided += preg_match(self::HAS_UNSPACED, $word) === 1 ? self::divided($word, $at) : [$at => $word];
+            $divided += self::areUnspaced($word) ? self::divided($word, $at) : [$at => $word];
         }
 
         return $divided;
+    }
+
+    /** Whether a text has words of scripts that are written without spaces. */
+    public static function areUnspaced(string $text): bool
+    {
+        return preg_match(self::HAS_UNSPACED, $text) === 1;
     }
 
     /** @return array<int, string> */

@@ -15,7 +15,6 @@ final class EnglishStemmer extends Stemmer
         'atlas' => 'atlas', 'cosmos' => 'cosmos', 'bias' => 'bias', 'andes' => 'andes',
     ];
     private const AFTER_1A = ['inning', 'outing', 'canning', 'herring', 'earring', 'proceed', 'exceed', 'succeed'];
-    /** Longest first, as all that follow. */
     private const STEP_2 = [
         'ational' => 'ate', 'fulness' => 'ful', 'iveness' => 'ive', 'ization' => 'ize', 'ousness' => 'ous', 'biliti' => 'ble',
         'lessli' => 'less', 'tional' => 'tion', 'alism' => 'al', 'aliti' => 'al', 'ation' => 'ate', 'entli' => 'ent', 'fulli' => 'ful',
@@ -26,10 +25,10 @@ final class EnglishStemmer extends Stemmer
         'ational' => 'ate', 'tional' => 'tion', 'alize' => 'al', 'ative' => '', 'icate' => 'ic', 'iciti' => 'ic', 'ical' => 'ic',
         'ness' => '', 'ful' => '',
     ];
-    private const STEP_4 = [
-        ...['ement', 'able', 'ance', 'ence', 'ible', 'ment', 'ant', 'ate', 'ent', 'ion', 'ism', 'iti', 'ive', 'ize', 'ous'],
-        ...['al', 'er', 'ic'],
-    ];
+    private const IN_STEP_2 = 'ational|fulness|iveness|ization|ousness|biliti|lessli|tional|alism|aliti|ation|entli|fulli|iviti|ousli|abli|alli'
+        . '|anci|ator|enci|izer|bli|ogi|li';
+    private const IN_STEP_3 = 'ational|tional|alize|ative|icate|iciti|ical|ness|ful';
+    private const STEP_4 = 'ement|able|ance|ence|ible|ment|ant|ate|ent|ion|ism|iti|ive|ize|ous|al|er|ic';
 
     protected function shortened(string $word): string
     {
@@ -67,7 +66,7 @@ final class EnglishStemmer extends Stemmer
 
     private static function step1b(string $word, int $r1): string
     {
-        $ending = self::ending($word, ['eedly', 'ingly', 'edly', 'eed', 'ing', 'ed']);
+        $ending = self::ending($word, 'eedly|ingly|edly|eed|ing|ed');
         $stem = $ending === null ? $word : substr($word, 0, -\strlen($ending));
         if ($ending === 'eed' || $ending === 'eedly') {
             return \strlen($stem) >= $r1 ? $stem . 'ee' : $word;
@@ -86,7 +85,7 @@ final class EnglishStemmer extends Stemmer
 
     private static function step2(string $word, int $r1): string
     {
-        $ending = self::ending($word, array_keys(self::STEP_2));
+        $ending = self::ending($word, self::IN_STEP_2);
         $stem = $ending === null ? $word : substr($word, 0, -\strlen($ending));
         if ($ending === null || \strlen($stem) < $r1) {
             return $word;
@@ -101,7 +100,7 @@ final class EnglishStemmer extends Stemmer
 
     private static function step3(string $word, int $r1, int $r2): string
     {
-        $ending = self::ending($word, array_keys(self::STEP_3));
+        $ending = self::ending($word, self::IN_STEP_3);
         $stem = $ending === null ? $word : substr($word, 0, -\strlen($ending));
 
         return $ending === null || \strlen($stem) < ($ending === 'ative' ? max($r1, $r2) : $r1) ? $word : $stem . self::STEP_3[$ending];

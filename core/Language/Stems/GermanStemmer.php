@@ -25,7 +25,7 @@ final class GermanStemmer extends Stemmer
 
     private static function step1(string $word, int $r1): string
     {
-        $ending = self::ending($word, ['ern', 'em', 'er', 'en', 'es', 'e', 's']);
+        $ending = self::ending($word, 'ern|em|er|en|es|e|s');
         $stem = $ending === null ? $word : substr($word, 0, -\strlen($ending));
         if ($ending === null || \strlen($stem) < $r1 || ($ending === 's' && preg_match('/[bdfghklmnrt]\z/', $stem) !== 1)) {
             return $word;
@@ -37,7 +37,7 @@ final class GermanStemmer extends Stemmer
 
     private static function step2(string $word, int $r1): string
     {
-        $ending = self::ending($word, ['est', 'en', 'er', 'st']);
+        $ending = self::ending($word, 'est|en|er|st');
         $stem = $ending === null ? $word : substr($word, 0, -\strlen($ending));
 
         return $ending === null || \strlen($stem) < $r1 || ($ending === 'st' && preg_match('/...[bdfghklmnt]\z/s', $stem) !== 1)
@@ -47,7 +47,7 @@ final class GermanStemmer extends Stemmer
 
     private static function step3(string $word, int $r1, int $r2): string
     {
-        $ending = self::ending($word, ['isch', 'lich', 'heit', 'keit', 'end', 'ung', 'ig', 'ik']);
+        $ending = self::ending($word, 'isch|lich|heit|keit|end|ung|ig|ik');
         $stem = $ending === null ? $word : substr($word, 0, -\strlen($ending));
         if ($ending === null || \strlen($stem) < $r2) {
             return $word;

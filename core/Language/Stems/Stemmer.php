@@ -46,6 +46,9 @@ abstract class Stemmer
     /** A letter is one byte here: what the rules do not speak of stands as a sign of its own. */
     private function found(string $word): string
     {
+        if (preg_match('/[^\x00-\x7F]/', $word) !== 1) {
+            return $this->shortened($word);
+        }
         $signs = [];
         $letters = (string) preg_replace_callback('/[^\x00-\x7F]/u', static function (array $m) use (&$signs): string {
             return $signs[$m[0]] ??= \chr(0x80 + \count($signs) % 0x70);
@@ -70,16 +73,10 @@ abstract class Stemmer
     /**
      * The longest of some endings that a word has.
      *
-     * @param list<string> $endings longest first
+     * @param string $endings as the alternatives of a pattern
      */
-    protected static function ending(string $word, array $endings): ?string
+    protected static function ending(string $word, string $endings): ?string
     {
-        foreach ($endings as $ending) {
-            if (str_ends_with($word, $ending)) {
-                return $ending;
-            }
-        }
-
-        return null;
+        return preg_match("/(?:{$endings})\\z/", $word, $m) === 1 ? $m[0] : null;
     }
 }
