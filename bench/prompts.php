@@ -69,6 +69,8 @@ $middle = static function (array $times): float {
     return $times[intdiv(count($times), 2)];
 };
 
+// A person of their own, so that nothing but these plans is read.
+$user = User::query()->create(['name' => 'Prompts', 'email' => uniqid('prompts') . '@example.org', 'password' => 'a long secret']);
 $store = app(PlanStore::class);
 $rows = [];
 for ($p = 0; $p < PLANS; ++$p) {

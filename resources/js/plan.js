@@ -88,6 +88,9 @@ function compose(data) {
     page.labels = new LabelsDialog(session, (label) => page.outline.looks.onlyLabelled(label));
     page.patterns = new Patterns(page);
     page.questions = new Questions(page);
+    /** Fetched when it is first wanted. @type {Promise<import('./views/prompts/panel.js').Prompts> | null} */
+    let prompts = null;
+    page.prompts = () => (prompts ??= import('./views/prompts/panel.js').then(({ Prompts }) => (page.promptsNow = new Prompts(page))));
     page.sharing = new Sharing(session);
     page.talk = new TalkPanel(page, new Talking(session, new Talk(data.fresh.talk), () => page.talk.draw()));
     const narrow = matchMedia('(max-width: 32.5em)');

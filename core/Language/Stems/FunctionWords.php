@@ -17,7 +17,8 @@ final class FunctionWords
         . 'really same say says shall she should shouldn\'t since so some someone something sometimes soon still such take than that that\'s the their '
         . 'theirs them themselves then there there\'s therefore these they this those though through throughout thus to together too toward towards '
         . 'under until up upon us use used using very was wasn\'t we well went were weren\'t what whatever when whenever where whereas wherever '
-        . 'whether which while who whoever whole whom whose why will with within without won\'t would wouldn\'t yes yet you your yours yourself';
+        . 'whether which while who whoever whole whom whose why will with within without won\'t would wouldn\'t yes yet you your yours yourself two three four five six seven eight nine ten twenty '
+        . 'hundred thousand first second third year years';
     private const DE = 'aber alle allem allen aller alles als also am an andere anderem anderen anderer anderes auch auf aus bei beide beiden beim '
         . 'bereits besonders bin bis bist da dabei dadurch dafür dagegen daher dahin damals damit danach dann daran darauf daraus darf darin darum '
         . 'darunter darüber das dass daß davon davor dazu dein deine deinem deinen deiner dem den denen denn dennoch der deren derer des deshalb '
@@ -30,7 +31,8 @@ final class FunctionWords
         . 'seines seit selbst sich sie sind so sobald sodass sogar solche solchem solchen solcher soll sollen sollte sollten sondern sonst soweit '
         . 'sowie sowohl statt trotz über um und uns unser unsere unserem unseren unserer unter viel viele vielen vieler vom von vor wann war waren '
         . 'warum was weder wegen weil weiter welche welchem welchen welcher welches wem wen wenig wenige wenn wer werde werden wessen wie wieder '
-        . 'will wir wird wo wobei wodurch wohl wollen worden worin wurde wurden während würde würden zu zum zur zwar zwischen';
+        . 'will wir wird wo wobei wodurch wohl wollen worden worin wurde wurden während würde würden zu zum zur zwar zwischen zwei drei vier fünf sechs '
+        . 'sieben acht neun zehn zwanzig hundert tausend erste ersten zweite zweiten dritte dritten jahr jahre jahren';
 
     /** @return array<string, true> of a language, in small letters; of one without a list none */
     public static function of(string $primary): array

@@ -7,6 +7,7 @@ import { newId } from '../lib/ids.js';
 import { words } from '../lib/vocabulary.js';
 import { isSafe } from './links.js';
 import { NoteDocument, Question } from './question.js';
+import { Scaffold } from './scaffold.js';
 import { typographic } from './typographic.js';
 import { Table, cell, tabular } from './tables.js';
 
@@ -115,6 +116,7 @@ export function extensions({ views, on, option, language }) {
         }),
         NoteDocument,
         Question,
+        Scaffold,
         Highlight,
         script('superscript', 'sup', 'Mod-Shift-='),
         script('subscript', 'sub', 'Mod-Shift--'),

@@ -41,6 +41,7 @@ export class TalkPanel extends TalkActs {
     }
 
     show() {
+        this.page.promptsNow?.isOpen && this.page.promptsNow.close();
         this.box.hidden = false;
         byId('plan').classList.add('has-talk');
         this.draw();

@@ -92,6 +92,7 @@ export class Anywhere extends Going {
             keepVersion: always(() => this.version.open()),
             keepPattern: always(() => this.patterns.keep(ROOT)),
             setPattern: always(() => this.patterns.set(ROOT)),
+            prompts: always(async () => (await this.prompts()).toggle()),
             askNext: always(() => this.questions.open(null)),
             handOver: always(() => this.leaveFor(`${this.address}/hand-over`)),
             allPlans: always(() => this.leaveFor('/plans')),

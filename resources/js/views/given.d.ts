@@ -62,6 +62,8 @@ declare module './page.js' {
         numberForms: import('../ui/number-forms.js').NumberForms;
         patterns: import('../ui/patterns.js').Patterns;
         questions: import('../ui/questions.js').Questions;
+        prompts: () => Promise<import('./prompts/panel.js').Prompts>;
+        promptsNow?: import('./prompts/panel.js').Prompts;
         sharing: import('../ui/sharing.js').Sharing;
         votes: import('../ui/votes.js').Votes;
         here: import('../ui/here.js').HereNow;
@@ -106,6 +108,8 @@ declare module './anywhere.js' {
         labels: import('../ui/labels-dialog.js').LabelsDialog;
         patterns: import('../ui/patterns.js').Patterns;
         questions: import('../ui/questions.js').Questions;
+        prompts: () => Promise<import('./prompts/panel.js').Prompts>;
+        promptsNow?: import('./prompts/panel.js').Prompts;
         sharing: import('../ui/sharing.js').Sharing;
         votes: import('../ui/votes.js').Votes;
         talk: import('../ui/talk-panel.js').TalkPanel;

@@ -24,6 +24,7 @@
             <b>1 · 1.1</b> {!! $arrow !!}</button></span>
         <span class="setting" id="bar-sort"><button type="button" aria-haspopup="dialog">Sort…</button></span>
         <button type="button" data-command="goSchedule">Schedule</button>
+        <button type="button" data-command="prompts" aria-pressed="false" title="Questions, what belongs near, terms, a first draft (Alt P)">Prompts</button>
         <button type="button" data-command="comments" aria-pressed="false">Comments<b></b></button>
     </div>
     <div class="bar" data-bar="schedule" role="toolbar" aria-label="Tools of the schedule" @if ($view !== 'schedule') hidden @endif>
@@ -58,6 +59,7 @@
             title="Draw a rectangle around topics (Shift and drag)">Mark with a rectangle</button>
         <button type="button" data-tool="look" aria-haspopup="dialog">How the map is drawn {!! $arrow !!}</button>
         <button type="button" data-tool="full" aria-pressed="false">Full screen</button>
+        <button type="button" data-command="prompts" aria-pressed="false" title="Questions, what belongs near, terms, a first draft (Alt P)">Prompts</button>
         <button type="button" data-command="comments" aria-pressed="false">Comments<b></b></button>
     </div>
     <div class="bar" data-bar="gather" role="toolbar" aria-label="Tools of gathering" @if ($view !== 'gather') hidden @endif>
@@ -71,6 +73,7 @@
         <span class="group" role="group" aria-label="Width">Width @foreach (['narrow' => 'Narrow', 'middle' => 'Middle',
             'wide' => 'Wide'] as $width => $name)<button type="button" class="width-{{ $width }}" data-width="{{ $width }}"
             aria-label="{{ $name }}" title="{{ $name }}" aria-pressed="false"><b>A</b></button>@endforeach</span>
+        <button type="button" data-command="prompts" aria-pressed="false" title="Questions, what belongs near, terms, a first draft (Alt P)">Prompts</button>
         <button type="button" data-command="comments" aria-pressed="false">Comments<b></b></button>
         <button type="button" id="draft-beside" aria-pressed="false" title="The outline beside the text">Outline beside</button>
         <button type="button" id="draft-go" title="To a section by number or title (Alt G)">Go to…</button>

@@ -21,6 +21,7 @@
     <x-views.schedule :view="$view"/>
     <x-views.film :view="$view" :plan="$plan"/>
     <x-talk/>
+    <x-prompts/>
     <x-catch-line :view="$view"/>
     <x-slot:after>
         <div class="visually-hidden" id="live" aria-live="polite"></div>

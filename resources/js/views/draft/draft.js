@@ -181,6 +181,8 @@ export class Draft extends Sections {
             this.edit(id);
         } else if (act?.dataset.act === 'ask') {
             this.page.questions.open(id);
+        } else if (act?.dataset.act === 'sketch') {
+            this.page.prompts().then((prompts) => prompts.open('draft', id));
         } else if (act) {
             this.asked = id;
             this.page.outline.menu.open(id, act);

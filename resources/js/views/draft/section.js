@@ -82,6 +82,15 @@ export function section(draft, id, level, depth) {
                     'Ask me',
                 ),
             mayWrite &&
+                !draft.html.has(id) &&
+                kind === 'section' &&
+                id !== ROOT &&
+                element(
+                    'button',
+                    { type: 'button', class: 'plain write-here', 'data-act': 'sketch', 'aria-label': `First draft of ${name}` },
+                    'First draft',
+                ),
+            mayWrite &&
                 id !== ROOT &&
                 element(
                     'button',

@@ -74,6 +74,8 @@ export function rowCommands(outline) {
             (/** @type {{id: string}} */ { id }) => page.patterns.keep(id),
         ),
         askAbout: row((/** @type {{id: string}} */ { id }) => page.questions.open(id)),
+        nearIt: row(async (/** @type {{id: string}} */ { id }) => (await page.prompts()).open('near', id)),
+        draftIt: row(async (/** @type {{id: string}} */ { id }) => (await page.prompts()).open('draft', id)),
         setPattern: row((/** @type {{id: string}} */ { id }) => page.patterns.set(id)),
         takeInBelow: row((/** @type {{id: string}} */ { id }) => page.leaveFor(`/intake?into=${page.data.plan}&under=${id}`)),
 
