@@ -31,6 +31,7 @@ use Illuminate\Support\Facades\Auth;
  * @property list<array{string, string}>|null $labels
  * @property list<string>|null               $rules_off
  * @property list<array{string, string}>|null $set_aside
+ * @property list<array{string, string}>|null $terms
  * @property list<string>|null               $number_forms
  * @property int|null                        $offered_to whom its owner would hand it to
  * @property int                             $people_revision
@@ -59,6 +60,7 @@ final class Plan extends Model
             'labels' => 'array',
             'rules_off' => 'array',
             'set_aside' => 'array',
+            'terms' => 'array',
             'number_forms' => 'array',
             'due_on' => 'date:Y-m-d',
             'changed_at' => 'datetime',
@@ -143,6 +145,7 @@ final class Plan extends Model
                 'labels' => $this->labels ?? [],
                 'rules_off' => $this->rules_off ?? [],
                 'set_aside' => $this->set_aside ?? [],
+                'terms' => $this->terms ?? [],
                 'number_forms' => $this->number_forms ?? [],
             ]
                 + array_intersect_key($row, [

@@ -24,7 +24,10 @@ use Embrel\RichText\Note;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
-/** What bears on a topic or on a marked passage: passages of this plan, of others that the person may read, of kept pages and of sources. */
+/**
+ * What bears on a topic or on a marked passage: passages of this plan, of others that the person may read, of kept
+ * pages and of sources.
+ */
 final class NearBy
 {
     /** In seconds: so long plans are read that the index does not know yet. The rest is read when one asks again. */
@@ -67,7 +70,10 @@ final class NearBy
         (new PassageIndex(microtime(true) + self::READING))->follow([$plan]);
         $texts = [];
         $rows = DB::table('passage_words')
-            ->join('passages', static fn($join) => $join->on('passages.plan', 'passage_words.plan')->on('passages.passage', 'passage_words.passage'))
+            ->join(
+                'passages',
+                static fn($join) => $join->on('passages.plan', 'passage_words.plan')->on('passages.passage', 'passage_words.passage'),
+            )
             ->join('passage_plans', 'passage_plans.number', '=', 'passages.plan')
             ->where('plan_id', $plan->id)
             ->where('kind', PassageIndex::NOTE)
@@ -140,7 +146,11 @@ final class NearBy
             $signs[PassageIndex::sign((string) $stem)] = $word;
         }
         $having = [];
-        $counts = DB::table('passage_words')->where('plan', $number)->whereIn('word', array_keys($signs))->groupBy('word')->selectRaw('word, COUNT(*) AS n');
+        $counts = DB::table('passage_words')
+            ->where('plan', $number)
+            ->whereIn('word', array_keys($signs))
+            ->groupBy('word')
+            ->selectRaw('word, COUNT(*) AS n');
         foreach ($counts->pluck('n', 'word') as $sign => $n) {
             $having[$signs[$sign]] = (int) $n;
         }
@@ -191,7 +201,9 @@ final class NearBy
                 $any->orWhere(static fn(Builder $one) => $one->where('plan', $plan)->whereIn('passage', $passages));
             }
         });
-        $rows = $ranks === [] ? [] : $query->get(['plan', 'passage', 'kind', 'thing', 'block'])->keyBy(static fn(\stdClass $row): int => $row->plan << 32 | $row->passage);
+        $rows = $ranks === [] ? [] : $query->get(['plan', 'passage', 'kind', 'thing', 'block'])->keyBy(
+            static fn(\stdClass $row): int => $row->plan << 32 | $row->passage,
+        );
         $taken = $shown = [];
         foreach ($ranks as $name => $_) {
             $row = $rows[$name] ?? null;
@@ -248,7 +260,11 @@ final class NearBy
     /** @return array<string, mixed>|null */
     private function ofTopic(PlanRow $plan, \stdClass $row): ?array
     {
-        $topic = DB::table('topics')->where('plan_id', $plan->id)->where('id', $row->thing)->whereNull('removed_at')->first(['id', 'title']);
+        $topic = DB::table('topics')
+            ->where('plan_id', $plan->id)
+            ->where('id', $row->thing)
+            ->whereNull('removed_at')
+            ->first(['id', 'title']);
         if ($topic === null) {
             return null;
         }
@@ -263,7 +279,11 @@ final class NearBy
         $note = PlanNotes::of($plan, $topic->id)[0] ?? Note::empty();
         $text = Passages::ofNote($note)[$row->block] ?? null;
 
-        return $text === null ? null : $told + ['block' => $row->block, 'text' => $text, 'cites' => self::cites($note->blocks[$row->block])];
+        return $text === null ? null : $told + [
+            'block' => $row->block,
+            'text' => $text,
+            'cites' => self::cites($note->blocks[$row->block]),
+        ];
     }
 
     /** @return list<array<string, mixed>> what the citations of a block name */
@@ -286,7 +306,11 @@ final class NearBy
      */
     private static function sources(PlanRow $plan, array $ids): array
     {
-        $rows = DB::table('sources')->where('plan_id', $plan->id)->whereIn('id', $ids)->whereNull('removed_at')->get(['id', 'title', 'body']);
+        $rows = DB::table('sources')
+            ->where('plan_id', $plan->id)
+            ->whereIn('id', $ids)
+            ->whereNull('removed_at')
+            ->get(['id', 'title', 'body']);
 
         return array_values($rows->map(static fn(\stdClass $row): array => SourceForm::toArray(PlanRows::source($row)))->all());
     }

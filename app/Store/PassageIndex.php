@@ -45,7 +45,10 @@ final class PassageIndex
     public function follow(iterable $plans): int
     {
         $plans = [...$plans];
-        $known = DB::table('passage_plans')->whereIn('plan_id', array_map(static fn(PlanRow $plan): string => $plan->id, $plans))->get()->keyBy('plan_id');
+        $known = DB::table('passage_plans')->whereIn(
+            'plan_id',
+            array_map(static fn(PlanRow $plan): string => $plan->id, $plans),
+        )->get()->keyBy('plan_id');
         $files = $this->filesAhead(array_values(array_map(static fn(PlanRow $plan): string => $plan->id, $plans)));
         $late = 0;
         foreach ($plans as $plan) {
@@ -169,7 +172,10 @@ final class PassageIndex
      */
     private static function blocks(array $texts): array
     {
-        return array_map(static fn(string $block): array => [self::NOTE, $block, $texts[$block]], array_map(strval(...), array_keys($texts)));
+        return array_map(
+            static fn(string $block): array => [self::NOTE, $block, $texts[$block]],
+            array_map(strval(...), array_keys($texts)),
+        );
     }
 
     /** @return array<string, list<array{string, string, string}>> the sources that were changed after a revision */
@@ -177,7 +183,10 @@ final class PassageIndex
     {
         $query = DB::table('sources')->where('sources.plan_id', $plan->id);
         if ($revision > 0) {
-            $query->whereIn('id', DB::table('operation_things')->where('plan_id', $plan->id)->where('seq', '>', $revision)->select('thing'));
+            $query->whereIn(
+                'id',
+                DB::table('operation_things')->where('plan_id', $plan->id)->where('seq', '>', $revision)->select('thing'),
+            );
         }
         $texts = [];
         foreach ($query->get(['id', 'title', 'body', 'removed_at']) as $row) {

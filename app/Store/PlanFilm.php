@@ -24,7 +24,7 @@ final class PlanFilm
         'note' => ['note', 'edit-source', 'source', 'unsource'],
         'title' => ['retitle', 'split', 'join'],
         'order' => ['add', 'remove', 'drop', 'restore', 'move', 'wrap', 'dissolve', 'sort', 'copy', 'fold', 'divide', 'compound'],
-        'plan' => ['plan', 'rule', 'set-aside', 'change-label'],
+        'plan' => ['plan', 'rule', 'set-aside', 'term', 'change-label'],
     ];
 
     public function __construct(private readonly History $history) {}

@@ -40,7 +40,7 @@ final class PlanPrompts
     /**
      * What a branch is about, and what of the plan's title its main sections do not take up.
      *
-     * @return array{terms: list<array<string, mixed>>, untaken: list<array{section: array{string, string}, words: list<string>}>}
+     * @return array{terms: list<array<string, mixed>>, untaken: list<array{section: array{string, string}, words: list<string>}>, chosen: list<array{string, string}>}
      */
     public function terms(string $branch): array
     {
@@ -50,19 +50,27 @@ final class PlanPrompts
             fn(Term $term): array => ['words' => $term->words, 'times' => $term->times, 'first' => $this->called($term->first)],
             KeyPhrases::of($tongue, $texts),
         );
+        $main = $this->plan->parts(Plan::ROOT);
         $sections = [];
-        foreach ($branch === Plan::ROOT ? $this->plan->parts(Plan::ROOT) : array_intersect($this->plan->parts(Plan::ROOT), [$branch]) as $section) {
-            $ids = $this->plan->branch($section);
-            $sections[$section] = implode("\n", $branch === Plan::ROOT || $branch === $section
-                ? array_intersect_key($texts, array_flip($ids))
-                : []);
+        foreach ($branch === Plan::ROOT ? $main : array_intersect($main, [$branch]) as $section) {
+            $sections[$section] = implode("\n", array_intersect_key($texts, array_flip($this->plan->branch($section))));
         }
         $untaken = [];
         foreach (Untaken::of($tongue, "{$this->plan->title()} {$this->row->properties()->subtitle}", $sections) as $section => $words) {
             $untaken[] = ['section' => $this->called((string) $section), 'words' => $words];
         }
 
-        return ['terms' => $terms, 'untaken' => $untaken];
+        $chosen = $this->row->properties()->terms;
+
+        return [
+            'terms' => $terms,
+            'untaken' => $untaken,
+            'chosen' => array_values(array_map(
+                static fn(int|string $words, string $says): array => [(string) $words, $says],
+                array_keys($chosen),
+                $chosen,
+            )),
+        ];
     }
 
     /**
@@ -106,7 +114,10 @@ final class PlanPrompts
         }
         $rows = new PlanRows();
         $ids = \array_slice($this->plan->branch($section), 0, self::NOTES);
-        $plan = $rows->withRelations($rows->withSources($rows->withNotes($this->plan, $this->row->id, $ids), $this->row->id), $this->row->id);
+        $plan = $rows->withRelations(
+            $rows->withSources($rows->withNotes($this->plan, $this->row->id, $ids), $this->row->id),
+            $this->row->id,
+        );
         $sketch = FirstDraft::of($plan, $section);
 
         return [
@@ -128,7 +139,11 @@ final class PlanPrompts
             $pieces = [];
             foreach ($part as $piece) {
                 if ($piece instanceof Piece) {
-                    $pieces[] = ['what' => $piece->what, 'text' => $this->said($piece->inlines, $plan), 'from' => $this->called($piece->from)];
+                    $pieces[] = [
+                        'what' => $piece->what,
+                        'text' => $this->said($piece->inlines, $plan),
+                        'from' => $this->called($piece->from),
+                    ];
                 }
             }
             if ($pieces === [] && $part[0] instanceof Node) {

@@ -66,6 +66,12 @@ final readonly class Document
         public array $remarks = [],
     ) {}
 
+    /** @param list<Element> $elements */
+    public function withElements(array $elements): self
+    {
+        return new self(...['elements' => $elements] + get_object_vars($this)); // @phpstan-ignore argument.type (as they were)
+    }
+
     public function words(): int
     {
         return $this->counted->in($this->elements);

@@ -32,6 +32,8 @@ final readonly class Element
      * @param list<Heard> $heard  recorded changes and comments in the text of a topic
      * @param bool      $isDeep   of a heading: a section that came back as an item, because it stands deeper than headings go
      * @param string    $typed    of a topic that came back: what looked like its number, and was taken off its title
+     * @param list<array{place: string, topic: string, element: int, page?: int}> $places
+     *     of an entry of the index: the bookmarks where its term stands, the section of each, and the page, where it is known
      * @param Sign|null $sign     of a heading or item: stands after its title
      * @param Anchor|null $anchor by which the topic is found again when the document comes back
      */
@@ -53,6 +55,7 @@ final readonly class Element
         public bool $isDeep = false,
         public array $heard = [],
         public ?Sign $sign = null,
+        public array $places = [],
     ) {}
 
     /** @param array<string, mixed> $changes field → value of the field's own type */

@@ -64,7 +64,7 @@ final class Contents
     {
         return match ($element->role) {
             Role::Heading => 3,
-            Role::Body, Role::Reference, Role::SeeAlso => $element->block?->type === NodeType::Picture
+            Role::Body, Role::Reference, Role::SeeAlso, Role::IndexEntry => $element->block?->type === NodeType::Picture
                 ? 15
                 : 1 + (int) ceil(Words::in($element->block?->plainText() ?? '') / $this->wordsALine),
             Role::Picture => 1 + (int) ((($element->picture?->shownHeight() ?? 0.0) * Style::PICTURE) / 20),

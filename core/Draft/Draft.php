@@ -9,9 +9,12 @@ use Embrel\Document\Document;
 use Embrel\Document\Element;
 use Embrel\Document\Origin;
 use Embrel\Document\Role;
+use Embrel\Language\Language;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
+use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
 
 /** From plan to document, in named passes: outline with numbers, notes, related sections, references, figures, contents. */
@@ -39,9 +42,13 @@ final class Draft
             $leftOut['pictures'] = ($leftOut['pictures'] ?? 0) + $without;
         }
         $elements = $draft->seeAlso ? SeeAlso::in($elements, $plan, $numbering) : $elements;
+        $language = Language::of($plan->properties->language);
+        $elements = $draft->glossary ? [...$elements, ...self::glossary($plan, $language)] : $elements;
         $elements = $draft->sources && $printed !== null ? self::withReferences($elements, $printed) : $elements;
         [$elements, $captions]
             = $draft->figures && $draft->showsPictures ? Figures::counted($elements, $plan->properties->language) : [$elements, []];
+        $terms = array_map(strval(...), array_keys($plan->properties->terms));
+        $elements = $draft->index ? Index::in($elements, $terms, $language) : $elements;
         $hasPages = $draft->contents || $captions !== [];
         $pages = $hasPages ? new Contents($elements, $draft->style(), $plan->properties->pageSize, $draft->contentsDepth) : null;
         $whole = $choices->from === Plan::ROOT;
@@ -68,6 +75,27 @@ final class Draft
             self::origin($choices),
             $draft->remarks,
         );
+    }
+
+    /** @return list<Element> the terms that have a meaning, under a heading of their own */
+    private static function glossary(Plan $plan, Language $language): array
+    {
+        $terms = array_filter($plan->properties->terms, static fn(string $says): bool => $says !== '');
+        $body = array_map(
+            static fn(int|string $term, string $says): Element => new Element(
+                Role::Body,
+                0,
+                topic: Index::GLOSSARY,
+                block: Node::paragraph([Node::text((string) $term, [new Mark(MarkType::Bold)]), Node::text(": {$says}")]),
+            ),
+            array_keys($terms),
+            $terms,
+        );
+
+        return $body === [] ? [] : [
+            new Element(Role::Heading, 1, title: $language->say('glossary'), topic: Index::GLOSSARY, depth: 1),
+            ...$body,
+        ];
     }
 
     /** With the kinds of topics that are not in it. */

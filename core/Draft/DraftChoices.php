@@ -33,6 +33,8 @@ final readonly class DraftChoices
      * @param list<Remark>  $remarks       docx and odt: what was said about it, to be handed over beside it
      * @param bool          $fonts         docx and odt: the fonts of our styles go along, cut to the letters that are used
      * @param bool          $wholeFonts    with all their letters, for who goes on writing in them
+     * @param bool          $glossary      with the terms that were chosen, and what each means
+     * @param bool          $index         with an index of them
      * @param bool          $signs         the signs of topics stand after their titles
      * @param Origin|null   $origin        of which plan at which revision it is a draft; null: not known
      */
@@ -58,6 +60,8 @@ final readonly class DraftChoices
         public bool $fonts = true,
         public bool $wholeFonts = false,
         public bool $signs = false,
+        public bool $glossary = false,
+        public bool $index = false,
     ) {}
 
     public function style(): Style

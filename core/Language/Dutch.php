@@ -42,6 +42,8 @@ final class Dutch
             'noTitle' => 'Zonder titel',
             'contents' => 'Inhoud',
             'figures' => 'Figuren',
+            'glossary' => 'Woordenlijst',
+            'index' => 'Register',
             'references' => 'Referenties',
             'bibliography' => 'Bibliografie',
             'worksCited' => 'Geciteerde werken',

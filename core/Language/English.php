@@ -42,6 +42,8 @@ final class English
             'noTitle' => 'Untitled',
             'contents' => 'Contents',
             'figures' => 'Figures',
+            'glossary' => 'Glossary',
+            'index' => 'Index',
             'references' => 'References',
             'bibliography' => 'Bibliography',
             'worksCited' => 'Works Cited',

@@ -42,6 +42,8 @@ final class French
             'noTitle' => 'Sans titre',
             'contents' => 'Table des matières',
             'figures' => 'Figures',
+            'glossary' => 'Glossaire',
+            'index' => 'Index',
             'references' => 'Références',
             'bibliography' => 'Bibliographie',
             'worksCited' => 'Ouvrages cités',

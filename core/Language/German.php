@@ -42,6 +42,8 @@ final class German
             'noTitle' => 'Ohne Titel',
             'contents' => 'Inhalt',
             'figures' => 'Abbildungen',
+            'glossary' => 'Glossar',
+            'index' => 'Register',
             'references' => 'Literatur',
             'bibliography' => 'Literaturverzeichnis',
             'worksCited' => 'Zitierte Werke',

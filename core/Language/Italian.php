@@ -42,6 +42,8 @@ final class Italian
             'noTitle' => 'Senza titolo',
             'contents' => 'Indice',
             'figures' => 'Figure',
+            'glossary' => 'Glossario',
+            'index' => 'Indice analitico',
             'references' => 'Riferimenti bibliografici',
             'bibliography' => 'Bibliografia',
             'worksCited' => 'Opere citate',

@@ -42,6 +42,8 @@ final class Polish
             'noTitle' => 'Bez tytułu',
             'contents' => 'Spis treści',
             'figures' => 'Rysunki',
+            'glossary' => 'Słowniczek',
+            'index' => 'Indeks',
             'references' => 'Bibliografia',
             'bibliography' => 'Bibliografia',
             'worksCited' => 'Cytowane prace',

@@ -42,6 +42,8 @@ final class Portuguese
             'noTitle' => 'Sem título',
             'contents' => 'Índice',
             'figures' => 'Figuras',
+            'glossary' => 'Glossário',
+            'index' => 'Índice remissivo',
             'references' => 'Referências',
             'bibliography' => 'Bibliografia',
             'worksCited' => 'Obras citadas',

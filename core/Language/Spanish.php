@@ -42,6 +42,8 @@ final class Spanish
             'noTitle' => 'Sin título',
             'contents' => 'Índice',
             'figures' => 'Figuras',
+            'glossary' => 'Glosario',
+            'index' => 'Índice alfabético',
             'references' => 'Referencias',
             'bibliography' => 'Bibliografía',
             'worksCited' => 'Obras citadas',

@@ -87,6 +87,7 @@ final class Codec
                 Checking::finding($s->string('finding')),
                 $s->has('why') ? Checking::why($s->string('why')) : null,
             ),
+            'term' => new SetTerm($s->string('words'), $s->has('says') ? $s->string('says') : null),
             'rule' => new SwitchRule(Checking::rule($s->string('rule')), $s->bool('on')),
             'work' => self::work($s),
             'finish' => new FinishWork($s->ids('ids'), Day::of($s->string('on'))),

@@ -52,6 +52,7 @@ final class Wording
                     ', ',
                     array_map(static fn(int|string $name): string => strtr((string) $name, '_', ' '), array_keys($operation->set)),
                 ),
+            $operation instanceof SetTerm => ($operation->says === null ? 'Let a term go: ' : 'Chose a term: ') . $operation->words,
             $operation instanceof SetAside => $operation->why === null ? 'Brought a finding back' : 'Set a finding aside',
             $operation instanceof SwitchRule => ($operation->isOn ? 'Switched a check on: ' : 'Switched a check off: ')
                 . strtr($operation->rule, '-', ' '),

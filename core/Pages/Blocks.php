@@ -11,6 +11,8 @@ use Embrel\Document\Pictures;
 use Embrel\Document\Role;
 use Embrel\Document\Style;
 use Embrel\Fonts\Typefaces;
+use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
 use Embrel\RichText\NodeType;
 
@@ -70,8 +72,12 @@ final class Blocks
         return $this->text;
     }
 
-    /** @return list<Group> */
-    public function of(Element $element): array
+    /**
+     * @param array<string, int> $pages of an index: place → page
+     *
+     * @return list<Group>
+     */
+    public function of(Element $element, array $pages = []): array
     {
         $level = $element->role === Role::Heading ? 0 : $element->level;
         $indent = $level * self::STEP;
@@ -90,6 +96,7 @@ final class Blocks
                     max(4.0, $this->document->style->gap),
                 ),
             ],
+            Role::IndexEntry => [$this->indexEntry($element, $pages)],
             Role::SeeAlso => [
                 $this->paragraph(
                     $element->block->content ?? [],
@@ -105,6 +112,26 @@ final class Blocks
             Role::Quote => [$this->anchored($this->quoteTitle($element, $indent), $element)],
             default => $this->body($element, $indent),
         };
+    }
+
+    /** @param array<string, int> $pages */
+    private function indexEntry(Element $element, array $pages): Group
+    {
+        $runs = [Node::text($element->title)];
+        $seen = [];
+        foreach ($element->places as ['place' => $place]) {
+            $page = $pages[$place] ?? null;
+            if ($page !== null && !isset($seen[$page])) {
+                $seen[$page] = true;
+                array_push($runs, Node::text(', '), Node::text((string) $page, [new Mark(MarkType::Link, ['href' => "#{$place}"])]));
+            }
+        }
+
+        return $this->paragraph(
+            $runs,
+            $this->text->with(['indent' => self::QUOTE, 'firstLine' => -self::QUOTE, 'align' => 'left', 'spacing' => 1.1]),
+            2.0,
+        );
     }
 
     private function quoteTitle(Element $element, float $indent): Group

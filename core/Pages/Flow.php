@@ -37,8 +37,10 @@ final class Flow
         $this->newPage();
     }
 
-    public function newPage(): void
+    /** @param bool $releases what waits to stay with what follows goes to the page at hand */
+    public function newPage(bool $releases = false): void
     {
+        $releases ? $this->release() : null;
         if ($this->isFresh && $this->pages !== []) {
             return;
         }

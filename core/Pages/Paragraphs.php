@@ -88,6 +88,7 @@ final class Paragraphs
             'marks' => '',
             'ground' => false,
             'footnote' => null,
+            'place' => '',
         ];
     }
 
@@ -96,7 +97,7 @@ final class Paragraphs
      */
     private function marked(Node $node, Setting $setting): array
     {
-        $run = $this->run($node->text, $setting);
+        $run = ['place' => $node->string('place') ?? ''] + $this->run($node->text, $setting);
         if ($node->marks === []) {
             return $run;
         }

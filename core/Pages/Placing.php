@@ -73,6 +73,9 @@ final class Placing
                 glyphs: $part['ids'],
                 isRightToLeft: $part['level'] % 2 === 1,
             );
+            if ($run['place'] !== '') {
+                $line->anchors[] = $run['place'];
+            }
             if ($run['footnote'] !== null) {
                 $line->footnotes[] = $run['footnote'];
             }
@@ -191,6 +194,7 @@ final class Placing
             && $a['marks'] === $b['marks']
             && $a['colour'] === $b['colour']
             && $a['ground'] === $b['ground']
+            && $a['place'] === $b['place']
             && $a['footnote'] === null
             && $b['footnote'] === null;
     }

@@ -9,6 +9,7 @@ use Embrel\Document\Document;
 use Embrel\Document\Pictures;
 use Embrel\Document\Role;
 use Embrel\Document\Style;
+use Embrel\Draft\Index;
 use Embrel\Fonts\Typefaces;
 use Embrel\Language\Hyphenation;
 use Embrel\Language\Language;
@@ -53,8 +54,14 @@ final class Typesetter
         // What comes before the text takes as many pages whatever the numbers in it are.
         $front = \count($this->front([])->pages) - ($this->sharesPage() ? 1 : 0);
         $text = $this->sharesPage() ? $this->front([], false) : new Flow($style, $this->document->properties->pageSize);
+        $index = [];
         foreach ($this->document->elements as $i => $element) {
-            foreach ($this->blocks->of($element) as $k => $group) {
+            if ($element->role === Role::Heading && $element->topic === Index::TOPIC) {
+                // What the index leads to is all in its place.
+                $text->newPage(true);
+                $index = self::placed($text, $front);
+            }
+            foreach ($this->blocks->of($element, $index) as $k => $group) {
                 if ($k === 0 && $group->lines !== []) {
                     $group->lines[0]->anchors[] = self::BEGINS . $i;
                 }
@@ -62,15 +69,23 @@ final class Typesetter
             }
         }
         $text->end();
-        $places = [];
-        foreach ($text->pages as $i => $page) {
-            $places += array_fill_keys(array_map(strval(...), array_keys($page->anchors)), $front + $i + 1);
-        }
+        $places = self::placed($text, $front);
         $pages = $this->sharesPage() ? $text->pages : [...$this->front($places)->pages, ...$text->pages];
         $this->running($pages);
         [$width, $height] = $style->page($this->document->properties->pageSize);
 
         return new Book($width, $height, $pages, $places, $this->structure);
+    }
+
+    /** @return array<string, int> place → the page that it is on */
+    private static function placed(Flow $text, int $front): array
+    {
+        $places = [];
+        foreach ($text->pages as $i => $page) {
+            $places += array_fill_keys(array_map(strval(...), array_keys($page->anchors)), $front + $i + 1);
+        }
+
+        return $places;
     }
 
     /**

@@ -22,6 +22,7 @@ use Embrel\Layout\Text\Wrapping;
  *     marks: string,
  *     ground: bool,
  *     footnote: list<Line>|null,
+ *     place: string,
  * }
  * @phpstan-type Part array{run: Run, isSpace: bool, wide: float, glyphs: Glyphs|null, level: int}
  */

@@ -27,11 +27,13 @@ final readonly class Properties
         'labels' => [],
         'rules_off' => [],
         'set_aside' => [],
+        'terms' => [],
     ];
     /** Before the name of a label, as a thing that changes by itself. */
     private const LABEL = 'label ';
     private const RULE_OFF = 'rule ';
     private const SET_ASIDE = 'aside ';
+    private const TERM = 'term ';
     private const TEXT_LENGTH = 300;
 
     /**
@@ -44,6 +46,7 @@ final readonly class Properties
      * @param list<string>          $rulesOff codes of the rules of Check that are switched off; one that there is no more is kept
      * @param list<string>          $numberForms for Scheme::Own: how each level from the first is written, as NumberForm takes it
      * @param array<string, string> $setAside key of a finding that is set aside → why, which may be empty
+     * @param array<array-key, string> $terms chosen for the glossary and the index → what each means, which may be empty
      */
     public function __construct(
         public string $subtitle = '',
@@ -62,6 +65,7 @@ final readonly class Properties
         public array $rulesOff = [],
         public array $setAside = [],
         public array $numberForms = [],
+        public array $terms = [],
     ) {}
 
     /**
@@ -97,6 +101,7 @@ final readonly class Properties
             Checking::rules($all->list('rules_off')),
             Checking::setAside($all->list('set_aside')),
             self::numberForms($all->list('number_forms')),
+            Glossary::terms($all->list('terms')),
         );
     }
 
@@ -128,6 +133,11 @@ final readonly class Properties
                 array_keys($this->setAside),
                 $this->setAside,
             ),
+            'terms' => array_map(
+                static fn(int|string $words, string $says): array => [(string) $words, $says],
+                array_keys($this->terms),
+                $this->terms,
+            ),
         ];
     }
 
@@ -139,7 +149,7 @@ final readonly class Properties
     public function things(): array
     {
         $things = $this->toArray();
-        unset($things['labels'], $things['rules_off'], $things['set_aside']);
+        unset($things['labels'], $things['rules_off'], $things['set_aside'], $things['terms']);
         foreach ($this->labels as $name => $dye) {
             $things[self::LABEL . Label::key((string) $name)] = [(string) $name, $dye->value];
         }
@@ -148,6 +158,9 @@ final readonly class Properties
         }
         foreach ($this->setAside as $finding => $why) {
             $things[self::SET_ASIDE . $finding] = [$finding, $why];
+        }
+        foreach ($this->terms as $words => $says) {
+            $things[self::TERM . Glossary::key((string) $words)] = [(string) $words, $says];
         }
 
         return $things;
@@ -165,7 +178,7 @@ final readonly class Properties
         if ($changes === []) {
             return $this;
         }
-        $lists = ['labels' => [], 'rules_off' => [], 'set_aside' => []];
+        $lists = ['labels' => [], 'rules_off' => [], 'set_aside' => [], 'terms' => []];
         $all = $this->things();
         foreach ($all + $changes as $thing => $_) {
             $list = self::listOf($thing);
@@ -184,6 +197,7 @@ final readonly class Properties
             str_starts_with($thing, self::LABEL) => 'labels',
             str_starts_with($thing, self::RULE_OFF) => 'rules_off',
             str_starts_with($thing, self::SET_ASIDE) => 'set_aside',
+            str_starts_with($thing, self::TERM) => 'terms',
             default => null,
         };
     }

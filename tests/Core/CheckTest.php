@@ -248,7 +248,8 @@ final class CheckTest extends TestCase
             $says('Der Deich wurde gebaut. Das Land wurde von Hand entwässert. Danach wurden Schafe gehalten.', 'de'),
             ['Tide'],
         ];
-        $scaffold = Node::paragraph([Node::text('First:', [new Mark(MarkType::Scaffold)]), Node::text(' The mud is deep.')], Build::ulid(55));
+        $marked = Node::text('First:', [new Mark(MarkType::Scaffold)]);
+        $scaffold = Node::paragraph([$marked, Node::text(' The mud is deep.')], Build::ulid(55));
         yield 'scaffolding that was not rewritten' => [Rule::Scaffold, self::plan('Tide', ['Tide' => [$scaffold]]), ['Tide']];
         yield 'a text without scaffolding' => [Rule::Scaffold, $says('First: The mud is deep.'), []];
         yield 'of other languages nothing is guessed' => [Rule::Passive, $says($passive, 'fr'), []];

@@ -48,7 +48,9 @@ final class FirstDraftTest extends TestCase
             $edit->put(isset($notes[$title]) ? $topic->withNote(Note::of($notes[$title])) : $topic);
         }
 
-        return $edit->done()->withSources(['0000000000000000000000000S' => new Source('0000000000000000000000000S', 'Slow Water', authors: [new Person('Pell', 'Ada')])]);
+        return $edit->done()->withSources(
+            ['0000000000000000000000000S' => new Source('0000000000000000000000000S', 'Slow Water', authors: [new Person('Pell', 'Ada')])],
+        );
     }
 
     private static function cite(): Node
@@ -148,7 +150,13 @@ final class FirstDraftTest extends TestCase
             'The town',
             'Buses are late.',
         ];
-        yield 'an aside is none of the draft' => ["The town\n  #Ask Pell\n    -Buses are late.", [], 'en', 'The town', '[This section is about one thing: the town.]'];
+        yield 'an aside is none of the draft' => [
+            "The town\n  #Ask Pell\n    -Buses are late.",
+            [],
+            'en',
+            'The town',
+            '[This section is about one thing: the town.]',
+        ];
         yield 'German' => [
             "Die Mauer hält nicht\n  -Der Bau von 1887\n  -Die Pumpen sind alt\n  -Einwand der Bauern\n  >Wasser ist langsam.",
             ['Wasser ist langsam.' => [Node::paragraph([self::cite()], 'A')]],
@@ -271,7 +279,9 @@ final class FirstDraftTest extends TestCase
             }
         }
 
-        return $edit->done()->withSources(['0000000000000000000000000S' => new Source('0000000000000000000000000S', 'Slow Water', authors: [new Person('Pell', 'Ada')])]);
+        return $edit->done()->withSources(
+            ['0000000000000000000000000S' => new Source('0000000000000000000000000S', 'Slow Water', authors: [new Person('Pell', 'Ada')])],
+        );
     }
 
     /** @return array{text: string, cites: list<string>, quotes: list<string>} what the draft of a section may say and must keep */
@@ -292,7 +302,8 @@ final class FirstDraftTest extends TestCase
                 $note = $topic->note?->printing();
                 $out['text'] .= " {$topic->title} {$note?->plainText(true)}";
                 array_push($out['cites'], ...$note === null ? [] : self::cites($note));
-                if ($topic->kind === Kind::Quote && $topic->title !== '' && preg_match('/\A\s*["“„«»‘]/u', (string) $note?->plainText()) !== 1) {
+                $isMarked = preg_match('/\A\s*["“„«»‘]/u', (string) $note?->plainText()) === 1;
+                if ($topic->kind === Kind::Quote && $topic->title !== '' && !$isMarked) {
                     $out['quotes'][] = self::flat($topic->title);
                 }
                 if ($topic->kind === Kind::Quote && $note !== null) {
@@ -332,7 +343,11 @@ final class FirstDraftTest extends TestCase
                 new Node(NodeType::ListItem, [], [Node::paragraph([Node::text('All of it.', $scaffold)])]),
                 new Node(NodeType::ListItem, [], [Node::paragraph([Node::text('Some', $scaffold), Node::text(' stays.')])]),
             ]),
-            new Node(NodeType::Table, ['id' => 'B'], [new Node(NodeType::TableRow, [], [Node::cell(false, [Node::paragraph([Node::text('x', $scaffold)])])])]),
+            new Node(
+                NodeType::Table,
+                ['id' => 'B'],
+                [new Node(NodeType::TableRow, [], [Node::cell(false, [Node::paragraph([Node::text('x', $scaffold)])])])],
+            ),
             Node::paragraph([Node::text('Gone.', $scaffold)], 'C'),
             Node::paragraph([], 'D'),
         ]);

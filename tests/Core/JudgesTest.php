@@ -57,11 +57,27 @@ final class JudgesTest extends TestCase
         foreach ($this->plans() as $name => [$plan, $pictures]) {
             $files[] = $path = "{$this->folder}/{$name}.{$format->extension()}";
             $out = fopen($path, 'w') ?: throw new \RuntimeException($path);
+            $terms = [
+                ['tide', 'The sea’s rise & “fall”'],
+                ['<wall>', ''],
+                ['Why the marsh matters', 'What is asked'],
+                ['盐沼', ''],
+                ['last', ''],
+            ];
+            $plan = $plan->withProperties($plan->properties->with(['terms' => $terms]));
             $format
                 ->writer()
                 ->write($plan, new Choices(
                     pictures: $pictures,
-                    draft: new DraftChoices(headingDepth: 9, figures: true, date: '2026-11-23', remarks: self::remarks($plan), signs: true),
+                    draft: new DraftChoices(
+                        headingDepth: 9,
+                        figures: true,
+                        date: '2026-11-23',
+                        remarks: self::remarks($plan),
+                        signs: true,
+                        glossary: true,
+                        index: true,
+                    ),
                 ), $out, $this->folder);
             fclose($out);
         }

@@ -66,7 +66,10 @@ final class NearTest extends TestCase
         for ($round = 0; $round < 50; ++$round) {
             $texts = [];
             for ($i = 0; $i < 30; ++$i) {
-                $texts["t{$i}"] = implode(' ', array_map(static fn(): string => $words[mt_rand(0, 11) % mt_rand(1, 12)], range(0, mt_rand(2, 40))));
+                $texts["t{$i}"] = implode(
+                    ' ',
+                    array_map(static fn(): string => $words[mt_rand(0, 11) % mt_rand(1, 12)], range(0, mt_rand(2, 40))),
+                );
             }
             $query = \array_slice($words, mt_rand(0, 6), 4);
             $expected = [];
@@ -169,7 +172,9 @@ final class NearTest extends TestCase
         $tide = 'The survey counted samphire, purslane, aster, lavender and cord grass at every tenth post along five lines, in March and September.';
         $again = 'In September and March the posts along the lines were levelled, and samphire, aster, purslane and lavender were counted by the survey.';
         $other = 'Fishermen from Teal End land bass, mullet, eels and crabs, and sell them on the quay to two hotels and a smokehouse every Friday evening.';
-        $near = Alike::texts(['a' => $tongue->stems($tide), 'b' => $tongue->stems($other), 'c' => $tongue->stems($again), 'd' => ['one' => 1]]);
+        $near = Alike::texts(
+            ['a' => $tongue->stems($tide), 'b' => $tongue->stems($other), 'c' => $tongue->stems($again), 'd' => ['one' => 1]],
+        );
         self::assertCount(1, $near);
         self::assertSame(['a', 'c'], \array_slice($near[0], 0, 2));
         self::assertSame([], Alike::texts([]));

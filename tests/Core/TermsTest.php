@@ -78,22 +78,39 @@ final class TermsTest extends TestCase
     public function testATextInALanguageWithoutStemsHasTermsToo(): void
     {
         self::assertSame([2, 'a'], self::terms('pl', ['a' => 'Słony brzeg. Słony brzeg rzeki.'])['Słony brzeg']);
-        self::assertSame(['河流'], array_map(static fn(Term $one): string => $one->words, KeyPhrases::of(Tongue::of('zh'), ['a' => '河流。河流。'])));
+        self::assertSame(
+            ['河流'],
+            array_map(static fn(Term $one): string => $one->words, KeyPhrases::of(Tongue::of('zh'), ['a' => '河流。河流。'])),
+        );
     }
 
     public function testWhatTheTitlePromisesAndASectionLeavesOutIsSaid(): void
     {
         $long = 'Water took the fields, the lanes and the church twice in one winter, and people left in boats that their neighbours had kept.';
         $sections = ['a' => "{$long} Floods came back.", 'b' => "{$long} The town paid for it.", 'c' => 'Short.'];
-        self::assertSame(['a' => ['Town', 'pay'], 'b' => ['flooded', 'pay']], Untaken::of(Tongue::of('en'), 'Should a flooded Town pay?', $sections));
+        self::assertSame(
+            ['a' => ['Town', 'pay'], 'b' => ['flooded', 'pay']],
+            Untaken::of(Tongue::of('en'), 'Should a flooded Town pay?', $sections),
+        );
         self::assertSame([], Untaken::of(Tongue::of('en'), 'What about it?', $sections));
     }
 
     public function testSentencesEndWhereTheyEnd(): void
     {
         self::assertSame(
-            ['Dr. Pell (p. 61) wrote it in 1994.', '“No!” she said.', 'It cost 3.5 million, e.g. for Mr. Smith.', 'The end?', 'Yes.', 'A title', 'More'],
-            Sentences::of("Dr. Pell (p. 61) wrote it in 1994. “No!” she said. It cost 3.5 million, e.g. for Mr. Smith. The end? Yes.\nA title\nMore", 'en'),
+            [
+                'Dr. Pell (p. 61) wrote it in 1994.',
+                '“No!” she said.',
+                'It cost 3.5 million, e.g. for Mr. Smith.',
+                'The end?',
+                'Yes.',
+                'A title',
+                'More',
+            ],
+            Sentences::of(
+                "Dr. Pell (p. 61) wrote it in 1994. “No!” she said. It cost 3.5 million, e.g. for Mr. Smith. The end? Yes.\nA title\nMore",
+                'en',
+            ),
         );
         self::assertSame(
             ['Das gilt z. B. für Dr. Müller.', 'Am 3. Mai kam er.', 'Ende.'],
@@ -132,7 +149,11 @@ final class TermsTest extends TestCase
         for ($round = 0; $round < 40; ++$round) {
             $sayings = [];
             for ($i = 0; $i < 40; ++$i) {
-                $sayings[] = new Saying('t', "b{$i}", implode(' ', array_map(static fn(): string => 'word' . mt_rand(1, 60), range(1, mt_rand(3, 20)))) . '.');
+                $sayings[] = new Saying(
+                    't',
+                    "b{$i}",
+                    implode(' ', array_map(static fn(): string => 'word' . mt_rand(1, 60), range(1, mt_rand(3, 20)))) . '.',
+                );
             }
             $wanted = mt_rand(0, 200);
             $chosen = MainSentences::of(Tongue::of('en'), $sayings, $wanted);
@@ -154,6 +175,9 @@ final class TermsTest extends TestCase
             new Node(NodeType::Question, ['id' => 'D'], [Node::text('Asked?')]),
             new Node(NodeType::BulletList, ['id' => 'E'], [new Node(NodeType::ListItem, [], [Node::plain('Three.')])]),
         ]);
-        self::assertSame(['One.', 'Two.', 'Three.'], array_map(static fn(Saying $one): string => $one->text, Sayings::of('t', $note, 'en')));
+        self::assertSame(
+            ['One.', 'Two.', 'Three.'],
+            array_map(static fn(Saying $one): string => $one->text, Sayings::of('t', $note, 'en')),
+        );
     }
 }

@@ -14,9 +14,12 @@ use Embrel\Intake\WayBack\Acceptance;
 use Embrel\Intake\WayBack\Change;
 use Embrel\Intake\WayBack\Comparison;
 use Embrel\Intake\WayBack\WordDiff;
+use Embrel\Operation\SetTerm;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
 use Embrel\Reader\Format as Reading;
+use Embrel\RichText\Mark;
+use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
 use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
@@ -124,6 +127,44 @@ final class WayBackTest extends TestCase
                     self::compared($plan, $reading, self::written($writing, $plan))->changes,
                 ),
                 "plan {$seed}",
+            );
+        }
+    }
+
+    /**
+     * What was printed of terms is no text of the writer's; and scaffolding, which was not printed, stays when a
+     * paragraph beside it is taken.
+     */
+    #[DataProvider('formats')]
+    public function testGlossaryIndexAndScaffoldingAreNoChange(Writing $writing, Reading $reading): void
+    {
+        $scaffold = [new Mark(MarkType::Scaffold)];
+        $note = Note::of([
+            Node::paragraph([Node::text('First: ', $scaffold), Node::text('The mud is deep.')], Build::ulid(60)),
+            Node::paragraph([Node::text('All of it waits.', $scaffold)], Build::ulid(61)),
+            Node::plain('A last word.', Build::ulid(62)),
+        ]);
+        $plan = self::plan();
+        $plan = $plan->with($plan->topic(Build::id($plan, 'Sand'))->withNote($note));
+        foreach (['mud' => 'What is left', 'parish' => ''] as $words => $says) {
+            $plan = (new SetTerm($words, $says))->apply($plan);
+        }
+        $choices = new Choices(draft: new DraftChoices(headingDepth: 9, marks: true, glossary: true, index: true));
+        $file = self::written($writing, $plan, $choices);
+        $keys = static fn(Comparison $compared): array => array_map(
+            static fn(Change $change): string => $change->key() . json_encode($change->words, JSON_UNESCAPED_UNICODE),
+            $compared->changes,
+        );
+        self::assertSame([], $keys(self::compared($plan, $reading, $file)));
+        if ($writing === Writing::Html) {
+            $compared = self::compared($plan, $reading, str_replace('A last word.', 'Another last word.', $file));
+            self::assertCount(1, $compared->changes);
+            $all = array_map(static fn(Change $change): string => $change->key(), $compared->changes);
+            $after = Acceptance::of($compared, $all, new CountedIds('08'))->apply($plan);
+            $blocks = $after->topic(Build::id($plan, 'Sand'))->note?->blocks ?? [];
+            self::assertSame(
+                ['First: The mud is deep.', 'All of it waits.', 'Another last word.'],
+                array_map(static fn(Node $block): string => $block->plainText(), array_values($blocks)),
             );
         }
     }

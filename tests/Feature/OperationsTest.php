@@ -354,6 +354,7 @@ final class OperationsTest extends TestCase
             'labels' => [['archive', 'woad'], ['field', 'fern']],
             'rules_off' => ['passive'],
             'set_aside' => [['empty-last:' . $this->id('C'), 'On purpose']],
+            'terms' => [['sea wall', 'What keeps the sea out']],
         ];
         $a = [$this->id('A')];
         $answer = $this->send(

@@ -12,7 +12,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Tests\Core\Build\Build;
 
-/** What is offered beside a plan, over HTTP: what belongs near, terms, main sentences, first drafts; and the index of words that follows the log. */
+/**
+ * What is offered beside a plan, over HTTP: what belongs near, terms, main sentences, first drafts; and the index of
+ * words that follows the log.
+ */
 final class PromptsTest extends TestCase
 {
     protected function setUp(): void
@@ -31,14 +34,20 @@ final class PromptsTest extends TestCase
     {
         $row ??= $this->row;
         $block = ['type' => $type, 'attrs' => ['id' => self::newId()], 'content' => [['type' => 'text', 'text' => $text]]];
-        $this->change(['type' => 'note', 'topic' => $topic, 'put' => [$block], 'remove' => [], 'order' => null, 'was' => (object) []], $row);
+        $this->change(
+            ['type' => 'note', 'topic' => $topic, 'put' => [$block], 'remove' => [], 'order' => null, 'was' => (object) []],
+            $row,
+        );
     }
 
     /** @param array<string, mixed> $operation */
     private function change(array $operation, ?PlanRow $row = null): void
     {
         $row ??= $this->row;
-        $this->postJson("/plans/{$row->id}/operations", ['base' => 0, 'operations' => [['id' => self::newId(), 'step' => self::newId()] + $operation]])
+        $this->postJson(
+            "/plans/{$row->id}/operations",
+            ['base' => 0, 'operations' => [['id' => self::newId(), 'step' => self::newId()] + $operation]],
+        )
             ->assertOk()
             ->assertJsonPath('refused', []);
     }
@@ -61,7 +70,10 @@ final class PromptsTest extends TestCase
         $this->note($this->id('Market'), 'Every stall was flooded, and the floods came back in spring.');
         $this->note(self::idIn($other, 'Great storms'), 'In 1953 the flood took the whole quay.', $other);
         $near = $this->near($this->id('The flood of 1953'))->assertOk()->json('passages');
-        self::assertSame(['In 1953 the flood took the whole quay.', 'Every stall was flooded, and the floods came back in spring.'], array_column($near, 'text'));
+        self::assertSame(
+            ['In 1953 the flood took the whole quay.', 'Every stall was flooded, and the floods came back in spring.'],
+            array_column($near, 'text'),
+        );
         self::assertSame(['1953', 'flood'], $near[0]['ties']);
         self::assertSame([[3, 4], [12, 5]], $near[0]['spots']);
         self::assertSame($other->id, $near[0]['plan']['id']);
@@ -114,9 +126,16 @@ final class PromptsTest extends TestCase
         $source = self::newId();
         $this->change(['type' => 'source', 'sources' => [['id' => $source, 'title' => 'Tide Tables']]], $other);
         $cite = ['type' => 'citation', 'attrs' => ['items' => [['source' => $source, 'pages' => '7']]]];
-        $block = ['type' => 'paragraph', 'attrs' => ['id' => self::newId()], 'content' => [['type' => 'text', 'text' => 'The flood of 1953 came at night '], $cite]];
+        $block = [
+            'type' => 'paragraph',
+            'attrs' => ['id' => self::newId()],
+            'content' => [['type' => 'text', 'text' => 'The flood of 1953 came at night '], $cite],
+        ];
         $topic = self::idIn($other, 'Great storms');
-        $this->change(['type' => 'note', 'topic' => $topic, 'put' => [$block], 'remove' => [], 'order' => null, 'was' => (object) []], $other);
+        $this->change(
+            ['type' => 'note', 'topic' => $topic, 'put' => [$block], 'remove' => [], 'order' => null, 'was' => (object) []],
+            $other,
+        );
         $near = $this->near($this->id('The flood of 1953'))->json('passages.0');
         self::assertSame([['source' => $source, 'pages' => '7']], $near['cites']);
         self::assertSame('Tide Tables', $near['sources'][0]['title']);
@@ -137,7 +156,11 @@ final class PromptsTest extends TestCase
         $source = self::newId();
         $this->change(['type' => 'source', 'sources' => [['id' => $source, 'title' => 'A page']]]);
         $file = UploadedFile::fake()->createWithContent('page.txt', "Ways in.\n\nThe flood of 1953 stood in the nave for a week.");
-        $this->post("/plans/{$this->row->id}/attachments", ['holder' => $source, 'id' => self::newId(), 'file' => $file], ['Accept' => 'application/json'])->assertSuccessful();
+        $this->post(
+            "/plans/{$this->row->id}/attachments",
+            ['holder' => $source, 'id' => self::newId(), 'file' => $file],
+            ['Accept' => 'application/json'],
+        )->assertSuccessful();
         $near = $this->near($this->id('The flood of 1953'))->assertOk()->json('passages');
         self::assertSame('The flood of 1953 stood in the nave for a week.', $near[0]['text']);
         self::assertSame('page', $near[0]['kind']);
@@ -157,7 +180,10 @@ final class PromptsTest extends TestCase
         $words = 'Samphire, purslane, aster, lavender and cord grass were counted at every tenth post along the five lines of the survey';
         $this->note(self::idIn($row, 'Costs of the wall'), "{$words} in March.", $row);
         $this->note(self::idIn($row, 'Birds'), "In September {$words}.", $row);
-        $this->getJson("/plans/{$row->id}/alike")->assertOk()->assertJsonPath('texts.0.0.1', '1 Costs of the wall')->assertJsonPath('texts.0.1.1', '3 Birds');
+        $this->getJson("/plans/{$row->id}/alike")->assertOk()->assertJsonPath(
+            'texts.0.0.1',
+            '1 Costs of the wall',
+        )->assertJsonPath('texts.0.1.1', '3 Birds');
     }
 
     public function testTermsOfABranchAreToldWithWhereTheyStandFirst(): void
@@ -167,12 +193,18 @@ final class PromptsTest extends TestCase
         $told = $this->getJson("/plans/{$this->row->id}/terms?topic={$this->id('Harbour')}")->assertOk();
         self::assertSame(['sea wall'], array_column($told->json('terms'), 'words'));
         $told->assertJsonPath('terms.0.times', 2)->assertJsonPath('terms.0.first.1', '1.1 The flood of 1953');
-        self::assertContains('stalls', array_map(mb_strtolower(...), array_column($this->getJson("/plans/{$this->row->id}/terms")->json('terms'), 'words')));
+        self::assertContains(
+            'stalls',
+            array_map(mb_strtolower(...), array_column($this->getJson("/plans/{$this->row->id}/terms")->json('terms'), 'words')),
+        );
     }
 
     public function testABranchIsToldInItsMainSentences(): void
     {
-        $this->note($this->id('The flood of 1953'), 'The wall leaks and the wall costs money every year. A heron stood on the roof of the old school that day.');
+        $this->note(
+            $this->id('The flood of 1953'),
+            'The wall leaks and the wall costs money every year. A heron stood on the roof of the old school that day.',
+        );
         $this->getJson("/plans/{$this->row->id}/shorter?topic={$this->id('Harbour')}&words=20")->assertOk()
             ->assertJsonPath('of', 22)
             ->assertJsonPath('words', 10)
@@ -185,12 +217,23 @@ final class PromptsTest extends TestCase
         $this->note($this->id('The flood of 1953'), 'The wall broke in six places.');
         $told = $this->getJson("/plans/{$this->row->id}/first-draft")->assertOk();
         $told->assertJsonPath('sections.0.1', '1 Harbour')->assertJsonPath('sections.1.1', '2 Market')->assertJsonPath('hasOwn', true);
-        $told->assertJsonPath('paragraphs.1.1.text', 'The wall broke in six places.')->assertJsonPath('paragraphs.1.1.from.1', '1.1 The flood of 1953');
+        $told->assertJsonPath(
+            'paragraphs.1.1.text',
+            'The wall broke in six places.',
+        )->assertJsonPath('paragraphs.1.1.from.1', '1.1 The flood of 1953');
         self::assertSame([$this->id('The flood of 1953')], $told->json('used'));
         $harbour = $this->id('Harbour');
-        $this->change(['type' => 'note', 'topic' => $harbour, 'put' => $told->json('blocks'), 'remove' => [], 'order' => null, 'was' => (object) []]);
-        self::assertSame(6, (int) DB::table('topics')->where('plan_id', $this->row->id)->where('id', $harbour)->value('words'), 'Scaffolding does not count.');
-        $this->getJson("/plans/{$this->row->id}/first-draft?section={$this->id('Market')}")->assertJsonPath('section.1', '2 Market')->assertJsonPath('hasOwn', false);
+        $this->change(
+            ['type' => 'note', 'topic' => $harbour, 'put' => $told->json('blocks'), 'remove' => [], 'order' => null, 'was' => (object) []],
+        );
+        self::assertSame(
+            6,
+            (int) DB::table('topics')->where('plan_id', $this->row->id)->where('id', $harbour)->value('words'),
+            'Scaffolding does not count.',
+        );
+        $this->getJson(
+            "/plans/{$this->row->id}/first-draft?section={$this->id('Market')}",
+        )->assertJsonPath('section.1', '2 Market')->assertJsonPath('hasOwn', false);
     }
 
     public function testAnEmptyPlanOffersNothingAndFailsNowhere(): void

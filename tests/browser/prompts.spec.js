@@ -87,7 +87,13 @@ test('terms are told with where they stand first, and a branch in its main sente
     await write(page, 'The old wall', 'The sea wall leaks and the sea wall costs money every year. A heron stood on a roof.');
     await offer(page, 'Harbour', 'Terms');
     await expect(cards(page).filter({ hasText: 'sea wall' })).toContainText('2 times');
-    await cards(page).filter({ hasText: 'sea wall' }).getByRole('button', { name: '1.1 The old wall' }).click();
+    await panel(page).getByRole('checkbox', { name: /^sea wall,/ }).check();
+    await panel(page).getByRole('textbox', { name: 'What sea wall means' }).fill('What keeps the sea out');
+    await panel(page).getByRole('textbox', { name: 'Another term' }).fill('heron');
+    await page.keyboard.press('Enter');
+    await expect(panel(page).getByRole('textbox', { name: 'What heron means' })).toBeVisible();
+    expect(await findings(page)).toEqual([]);
+    await cards(page).filter({ hasText: 'first in' }).first().getByRole('button', { name: '1.1 The old wall' }).click();
     await expect(page.getByRole('treeitem', { name: 'The old wall' })).toHaveAttribute('aria-selected', 'true');
     await offer(page, 'Harbour', 'Shorter');
     await panel(page).getByRole('combobox', { name: 'How long' }).selectOption('50');
@@ -97,6 +103,12 @@ test('terms are told with where they stand first, and a branch in its main sente
     await page.keyboard.press('n');
     await expect(note(page).locator('.scaffold')).toContainText('The sea wall leaks');
     await expect(page.locator('#note-words')).toHaveText('0 words');
+    // Hand over prints what was chosen.
+    await page.getByRole('link', { name: 'Hand over' }).click();
+    await page.getByRole('checkbox', { name: 'Glossary' }).check();
+    await page.getByRole('checkbox', { name: 'Index', exact: true }).check();
+    await expect(page.getByLabel('Preview')).toContainText('What keeps the sea out');
+    await expect(page.getByLabel('Preview')).toContainText(/heron\W+\d/);
 });
 
 test('a first draft is taken section by section; its scaffolding never prints until it is rewritten', async ({ page }) => {

@@ -28,7 +28,9 @@ final class PromptController
         $given = $request->validate(['topic' => ['required', new Id()], 'marked' => ['nullable', 'string', 'max:10000']]);
         $tree = $this->store->load($plan);
 
-        return response()->json(NearBy::of(Given::person($request), $plan, $tree, self::topic($tree, $given['topic']), $given['marked'] ?? ''));
+        return response()->json(
+            NearBy::of(Given::person($request), $plan, $tree, self::topic($tree, $given['topic']), $given['marked'] ?? ''),
+        );
     }
 
     public function alike(Plan $plan): JsonResponse

@@ -91,6 +91,8 @@ final class HandOverRequest extends FormRequest
             'signs' => ['nullable', 'boolean'],
             'sources' => ['nullable', 'boolean'],
             'figures' => ['nullable', 'boolean'],
+            'glossary' => ['nullable', 'boolean'],
+            'index' => ['nullable', 'boolean'],
             'marks' => ['nullable', 'boolean'],
             'carried_fonts' => ['nullable', Rule::in(['cut', 'whole', 'none'])],
             'slide_levels' => ['nullable', 'integer', 'between:1,9'],
@@ -222,6 +224,8 @@ final class HandOverRequest extends FormRequest
             signs: $this->boolean('signs'),
             sources: $this->boolean('sources', true),
             figures: $this->boolean('figures'),
+            glossary: $this->boolean('glossary'),
+            index: $this->boolean('index'),
             style: $style,
             counted: new Counted(
                 $this->boolean('count_titles'),

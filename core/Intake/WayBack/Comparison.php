@@ -6,6 +6,7 @@ namespace Embrel\Intake\WayBack;
 
 use Embrel\Document\Origin;
 use Embrel\Draft\Printed;
+use Embrel\Language\Language;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
@@ -223,7 +224,7 @@ final class Comparison
     private function added(string $there, ?string $above): void
     {
         $was = $this->wasOf[$there] ?? null;
-        if ($was === null && $this->isListOfReferences($there)) {
+        if ($was === null && $this->isOwnList($there)) {
             return;
         }
         // What the plan has let go since: nothing is new about it, unless the draft went on with it.
@@ -240,6 +241,31 @@ final class Comparison
                 . ($isOld ? ($above === null ? '' : ', ') . 'taken out of the plan since' : ''),
             before: $isOld ? $this->saying->note($this->was->topic($was)->note) : null,
         );
+    }
+
+    /** What the draft printed of itself: the list of references, the glossary, the index. */
+    private function isOwnList(string $there): bool
+    {
+        return $this->isListOfReferences($there) || $this->isListOfTerms($there);
+    }
+
+    /** A heading that a glossary or an index has, under which each line begins with a term that was chosen. */
+    private function isListOfTerms(string $there): bool
+    {
+        $topic = $this->raw->topic($there);
+        $language = Language::of($this->was->properties->language);
+        $terms = array_map(static fn(int|string $term): string => self::line((string) $term), array_keys($this->was->properties->terms));
+        if ($terms === [] || !\in_array(self::line($topic->title), [$language->say('glossary'), $language->say('index')], true)) {
+            return false;
+        }
+        foreach ($topic->note->blocks ?? [] as $block) {
+            $begins = array_filter($terms, static fn(string $term): bool => str_starts_with(self::blockText($block), $term));
+            if ($begins === []) {
+                return false;
+            }
+        }
+
+        return $this->raw->parts($there) === [];
     }
 
     /** The heading of the list of references, under which nothing is left but that list. */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Embrel\Language\Stems;
 
-/** Words that hold sentences together and tell nothing of what a text is about: articles, pronouns, prepositions, conjunctions, auxiliaries. */
+/**
+ * Words that hold sentences together and tell nothing of what a text is about: articles, pronouns, prepositions,
+ * conjunctions, auxiliaries.
+ */
 final class FunctionWords
 {
     private const EN = 'a about above across after again against all almost alone along already also although always am among an and another any '

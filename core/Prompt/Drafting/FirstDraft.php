@@ -209,7 +209,9 @@ final class FirstDraft
             $this->named($id, $tie, Titled::within($topic->title, $this->tongue, $this->text));
         } elseif ($topic->title !== '') {
             // A sentence goes on by itself where nothing but its place ties it; and nothing is added to a question.
-            $isTied = $tie !== Tie::First && !Tie::isSaidBy($topic->title) && ($kind === Titled::Statement || !\in_array($tie, [Tie::Addition, Tie::Last], true));
+            $isTied = $tie !== Tie::First
+                && !Tie::isSaidBy($topic->title)
+                && ($kind === Titled::Statement || !\in_array($tie, [Tie::Addition, Tie::Last], true));
             $isTied ? $this->scaffold($tie->value, $id) : null;
             $this->sketch->add(new Piece(Piece::TITLE, [Node::text(Titled::sentence($topic->title))], $id));
         }
@@ -248,7 +250,9 @@ final class FirstDraft
     {
         $topic = $this->plan->topic($id);
         $blocks = array_values(($topic->note ?? Note::empty())->printing()->blocks);
-        $words = Words::in($topic->title) + (int) array_sum(array_map(static fn(Node $block): int => Words::in($block->plainText()), $blocks));
+        $words = Words::in($topic->title) + (int) array_sum(
+            array_map(static fn(Node $block): int => Words::in($block->plainText()), $blocks),
+        );
         // Where the note holds the words in their marks, the title only says what they are.
         $title = preg_match('/\A\s*["“„«»‘]/u', $blocks === [] ? '' : $blocks[0]->plainText()) === 1 ? '' : $topic->title;
         $isProse = array_filter($blocks, static fn(Node $block): bool => $block->type !== NodeType::Paragraph) === [];

@@ -88,7 +88,10 @@ final class Frames
         $words = [];
         foreach (self::TABLE as $frames) {
             foreach ($frames as $forms) {
-                array_push($words, ...preg_split('/[^\p{L}]+/u', strtr(implode(' ', $forms), ['{t}' => '', '{a}' => '', '{s}' => ''])) ?: []);
+                array_push(
+                    $words,
+                    ...preg_split('/[^\p{L}]+/u', strtr(implode(' ', $forms), ['{t}' => '', '{a}' => '', '{s}' => ''])) ?: [],
+                );
             }
         }
 

@@ -58,7 +58,10 @@ final class Alike
         return $pairs;
     }
 
-    /** One word that stands again below another heading is a heading of its own, as “Method” is; and a part may be called as what it stands in. */
+    /**
+     * One word that stands again below another heading is a heading of its own, as “Method” is; and a part may be
+     * called as what it stands in.
+     */
     private static function isApart(Plan $plan, string $a, string $b, int $same): bool
     {
         return $plan->isWithin($b, $a) || ($same === 1 && $plan->parent($a) !== $plan->parent($b));

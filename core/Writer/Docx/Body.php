@@ -12,6 +12,7 @@ use Embrel\Document\Pictures;
 use Embrel\Document\Remarks;
 use Embrel\Document\Role;
 use Embrel\Document\Style;
+use Embrel\Draft\Index;
 use Embrel\Layout\Text\Wrapping;
 use Embrel\RichText\Node;
 use Embrel\RichText\NodeType;
@@ -31,6 +32,8 @@ final class Body
     public readonly Runs $runs;
     private \XMLWriter $xml;
     private int $bookmarks = 0;
+    /** @var array<string, list<string>> bookmark of a topic → the terms of the index that stand in its title */
+    private array $indexed;
     /** @var array<string, string> topic → the name of its bookmark */
     private array $anchors = [];
 
@@ -50,6 +53,7 @@ final class Body
         int $firstNote = 0,
     ) {
         $this->anchors = $document->anchors();
+        $this->indexed = Index::inTitles($document->elements);
         $this->comments = new Comments(Remarks::of($document));
         $this->runs = new Runs($document, $names, $pictures, $this->anchors, $firstNote);
         $this->pictures = $pictures;
@@ -212,6 +216,7 @@ final class Body
             Role::Item => $this->item($element),
             Role::Picture => $this->picture($element),
             Role::Reference => $this->paragraph('Bibliography', $this->runs->inlines($element->block->content ?? [])),
+            Role::IndexEntry => $this->indexEntry($element),
             Role::SeeAlso => $this->paragraph(
                 'SeeAlso',
                 $this->runs->inlines($element->block->content ?? []),
@@ -224,6 +229,19 @@ final class Body
             ),
             default => $this->bodyElement($element),
         };
+    }
+
+    /**
+     * Each page is a reference to the place, so that it is right wherever its pages are set; marks for an index of the
+     * program's own stand there too.
+     */
+    private function indexEntry(Element $element): void
+    {
+        $runs = Runs::text($element->title);
+        foreach ($element->places as $place) {
+            $runs .= Runs::text(', ') . Runs::field("PAGEREF {$place['place']} \\h", (string) ($place['page'] ?? 1));
+        }
+        $this->paragraph('Bibliography', $runs);
     }
 
     private function bodyElement(Element $element): void
@@ -248,7 +266,13 @@ final class Body
         $this->paragraph(
             '',
             $this->startOfBlock()
-                . $this->runs->drawing($picture->id, $bytes, $picture->shown * Style::PICTURE, $picture->height / $picture->width, $element->title),
+                . $this->runs->drawing(
+                    $picture->id,
+                    $bytes,
+                    $picture->shown * Style::PICTURE,
+                    $picture->height / $picture->width,
+                    $element->title,
+                ),
             self::indent($element->level),
         );
     }
@@ -332,13 +356,19 @@ final class Body
     private function marked(Element $element, string $number, string $runs): string
     {
         $name = $this->anchors[$element->topic] ?? null;
-        $runs = $this->comments->onTopic($element->topic, $runs) . $this->sign($element);
+        $runs = $this->comments->onTopic($element->topic, $runs) . $this->sign($element) . $this->entries($element);
         if ($name === null) {
             return $number . $runs;
         }
         $id = ++$this->bookmarks;
 
         return "{$number}<w:bookmarkStart w:id=\"{$id}\" w:name=\"{$name}\"/>{$runs}<w:bookmarkEnd w:id=\"{$id}\"/>";
+    }
+
+    /** Marks of the index in a title: a word processor that makes it anew finds them there. */
+    private function entries(Element $element): string
+    {
+        return implode('', array_map(Runs::entry(...), $this->indexed[$this->anchors[$element->topic] ?? ''] ?? []));
     }
 
     private function sign(Element $element): string

@@ -13,6 +13,7 @@ use Embrel\Document\Template;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Plan\Plan;
+use Embrel\Writer\IndexPages;
 use Embrel\Writer\ListNumbers;
 use Embrel\Writer\Losses;
 use Embrel\Writer\OpcPackage;
@@ -197,7 +198,7 @@ final class DocxTemplate
         $losses = new Losses();
         $losses->also($choices->draft->remarks === [] ? [] : ['remark' => \count($choices->draft->remarks)]);
         $choices = $choices->drafted(['remarks' => []]);
-        $document = Draft::of($plan, $choices);
+        $document = IndexPages::in(Draft::of($plan, $choices), $choices->pictures);
         $styles = Xml::dom($this->part('styles'));
         $names = $this->namesIn($styles, TemplateStyles::of($template)->chosen());
         $numbering = $this->name('numbering') === null ? null : Xml::dom($this->part('numbering'));

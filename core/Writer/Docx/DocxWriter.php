@@ -10,6 +10,7 @@ use Embrel\Document\Document;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Plan\Plan;
+use Embrel\Writer\IndexPages;
 use Embrel\Writer\ListNumbers;
 use Embrel\Writer\Losses;
 use Embrel\Writer\OpcPackage;
@@ -51,7 +52,7 @@ final class DocxWriter implements Writer
             return DocxTemplate::write($choices->draft->template, $plan, $choices, $out, $work);
         }
         $losses = new Losses();
-        $document = Draft::of($plan, $choices);
+        $document = IndexPages::in(Draft::of($plan, $choices), $choices->pictures);
         $lists = new Lists(new ListNumbers($document, ListNumbers::countsAbove($plan, $choices->from)));
         $body = new Body($document, $lists, $losses, $choices->pictures);
         $body->write("{$work}/document.xml");

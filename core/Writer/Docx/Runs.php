@@ -39,6 +39,7 @@ final class Runs extends RunWalk
     /** @var array<string, string> the bytes of pictures that were drawn for it, by their names among those */
     public array $drawn = [];
     private int $drawings = 0;
+    private int $indexMarks = 0;
     private bool $isInFootnote = false;
 
     /** @param array<string, string> $anchors topic → the name of its bookmark */
@@ -86,7 +87,33 @@ final class Runs extends RunWalk
         return '<w:r><w:br/></w:r>';
     }
 
+    /** A mark of the index (ECMA-376, part 1, 17.16.5.79): the word processor collects them. */
+    public static function entry(string $term): string
+    {
+        $term = Xml::escaped(str_replace(['\\', '"', ':'], ['', '”', ' '], $term));
+
+        return self::mark('begin') . "<w:r><w:instrText xml:space=\"preserve\"> XE \"{$term}\" </w:instrText></w:r>" . self::mark('end');
+    }
+
+    /** A bookmark where a term of the index stands, and its mark. */
+    private function indexed(Node $node): string
+    {
+        $place = $node->string('place');
+        if ($place === null) {
+            return '';
+        }
+        // Beyond the numbers of all other bookmarks.
+        $id = 1_000_000 + ++$this->indexMarks;
+
+        return "<w:bookmarkStart w:id=\"{$id}\" w:name=\"{$place}\"/><w:bookmarkEnd w:id=\"{$id}\"/>" . self::entry($node->string('term') ?? '');
+    }
+
     protected function run(Node $node): string
+    {
+        return $node->attrs === [] ? $this->plain($node) : $this->indexed($node) . $this->plain($node);
+    }
+
+    private function plain(Node $node): string
     {
         if ($node->marks === []) {
             return self::text($node->text);

@@ -13,6 +13,7 @@ use Embrel\Document\Remark;
 use Embrel\Document\Remarks;
 use Embrel\Document\Role;
 use Embrel\Document\Style;
+use Embrel\Draft\Index;
 use Embrel\Layout\Text\Wrapping;
 use Embrel\RichText\Node;
 use Embrel\RichText\NodeType;
@@ -32,6 +33,11 @@ final class OdtBody
     private int $bookmarks = 0;
     private int $tables = 0;
     private readonly Remarks $remarks;
+    /** @var array<string, list<string>> bookmark of a topic → the terms of the index that stand in its title */
+    private readonly array $indexed;
+    /** Whether an entry of the index is the first, and the last. */
+    private bool $isFirst = false;
+    private bool $isLast = false;
     /** How many lists of topics are open. */
     private int $items = 0;
     /** @var array<string, string> */
@@ -48,6 +54,7 @@ final class OdtBody
     ) {
         $this->anchors = $document->anchors();
         $this->remarks = Remarks::of($document);
+        $this->indexed = Index::inTitles($document->elements);
         $this->runs = new OdtRuns($pictures, $this->anchors, (OdtStyles::textWidth($document) / 25.4) * 96);
     }
 
@@ -56,7 +63,9 @@ final class OdtBody
     {
         $this->out = fopen($path, 'w') ?: throw new \RuntimeException('The document could not be written in the work folder.');
         $this->front();
-        foreach ($this->document->elements as $element) {
+        foreach ($this->document->elements as $i => $element) {
+            $this->isFirst = ($this->document->elements[$i - 1]->role ?? null) !== Role::IndexEntry;
+            $this->isLast = ($this->document->elements[$i + 1]->role ?? null) !== Role::IndexEntry;
             $this->closeItems($element->role === Role::Heading || $element->role === Role::Reference ? 0 : $element->level);
             $this->element($element);
         }
@@ -188,10 +197,29 @@ final class OdtBody
             Role::Item => $this->item($element),
             Role::Picture => $this->picture($element),
             Role::Reference => $this->paragraph('Bibliography_20_1', $this->runs->inlines($element->block->content ?? [])),
+            Role::IndexEntry => $this->indexEntry($element),
             Role::SeeAlso => $this->paragraph('See_20_Also', $this->runs->inlines($element->block->content ?? [])),
             Role::Quote => $this->paragraph($element->inQuote ? $this->kept('Quotations') : 'Quotations', $this->marked($element)),
             default => $this->bodyElement($element),
         };
+    }
+
+    /** All entries are one index that is filled in already; each page is a reference to the place. */
+    private function indexEntry(Element $element): void
+    {
+        if ($this->isFirst) {
+            $this->put('<text:alphabetical-index text:style-name="Index" text:name="Index1" text:protected="true"><text:alphabetical-index-source '
+                . 'text:ignore-case="true" text:combine-entries="true"><text:alphabetical-index-entry-template text:outline-level="1" '
+                . 'text:style-name="Bibliography_20_1"><text:index-entry-text/><text:index-entry-span>, </text:index-entry-span>'
+                . '<text:index-entry-page-number/></text:alphabetical-index-entry-template></text:alphabetical-index-source><text:index-body>');
+        }
+        $runs = OdtRuns::text($element->title);
+        foreach ($element->places as $place) {
+            $page = $place['page'] ?? 1;
+            $runs .= ", <text:bookmark-ref text:reference-format=\"page\" text:ref-name=\"{$place['place']}\">{$page}</text:bookmark-ref>";
+        }
+        $this->paragraph('Bibliography_20_1', $runs);
+        $this->isLast ? $this->put('</text:index-body></text:alphabetical-index>') : null;
     }
 
     private function bodyElement(Element $element): void
@@ -278,7 +306,8 @@ final class OdtBody
     private function marked(Element $element): string
     {
         $name = $this->anchors[$element->topic] ?? null;
-        $text = self::annotated($this->remarks->at($element->topic), OdtRuns::text($element->title)) . $this->sign($element);
+        $text = self::annotated($this->remarks->at($element->topic), OdtRuns::text($element->title)) . $this->sign($element)
+            . implode('', array_map(OdtRuns::entry(...), $this->indexed[$name ?? ''] ?? []));
 
         return $name === null ? $text : "<text:bookmark-start text:name=\"{$name}\"/>{$text}<text:bookmark-end text:name=\"{$name}\"/>";
     }

@@ -91,7 +91,22 @@ final class OdtRuns extends RunWalk
         return '<text:line-break/>';
     }
 
+    /** The mark of a term of the index, and a bookmark that its page is had from. */
+    public static function entry(string $term, string $place = ''): string
+    {
+        $term = Xml::escaped($term);
+
+        return ($place === '' ? '' : "<text:bookmark text:name=\"{$place}\"/>") . "<text:alphabetical-index-mark text:string-value=\"{$term}\"/>";
+    }
+
     protected function run(Node $node): string
+    {
+        $place = $node->attrs === [] ? null : $node->string('place');
+
+        return ($place === null ? '' : self::entry($node->string('term') ?? '', $place)) . $this->plain($node);
+    }
+
+    private function plain(Node $node): string
     {
         $text = self::text($node->text);
         if ($node->marks === []) {

@@ -10,6 +10,7 @@ use Embrel\Document\PictureType;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Plan\Plan;
+use Embrel\Writer\IndexPages;
 use Embrel\Writer\ListNumbers;
 use Embrel\Writer\Losses;
 use Embrel\Writer\OdfPackage;
@@ -25,7 +26,7 @@ final class OdtWriter implements Writer
     public function write(Plan $plan, Choices $choices, $out, string $work): array
     {
         $losses = new Losses();
-        $document = Draft::of($plan, $choices);
+        $document = IndexPages::in(Draft::of($plan, $choices), $choices->pictures);
         $numbers = new ListNumbers($document, ListNumbers::countsAbove($plan, $choices->from));
         $template = $choices->draft->template?->kind === 'odt' ? OdtTemplate::open($choices->draft->template) : null;
         $body = new OdtBody($document, $numbers, $losses, $choices->pictures, $template);

@@ -70,7 +70,9 @@ final class OpmlWriter implements Writer
             $xml->writeElement($name, $value);
         }
         // What was set aside is about topics that have other ids when they come home.
-        $left = ['set_aside' => 1] + ($plan->properties->rulesOff === [] ? ['rules_off' => 1] : []);
+        $left = ['set_aside' => 1]
+            + ($plan->properties->rulesOff === [] ? ['rules_off' => 1] : [])
+            + ($plan->properties->terms === [] ? ['terms' => 1] : []);
         $properties = array_diff_key($plan->properties->toArray(), $left);
         $xml->writeElement('e:plan', self::json($properties));
         // A branch takes along the sources that its notes cite.

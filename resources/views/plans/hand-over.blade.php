@@ -74,6 +74,10 @@
             <x-tick label="Contents page" name="contents" :on="$is('contents')" when="hasContents" />
             <x-choose label="Contents down to" name="contents_depth" :of="$levels" :chosen="$one('contents_depth', 3)" when="hasContents" />
             <x-tick label="List of figures" name="figures" :on="$is('figures', false)" when="hasContents" />
+            @if ($properties->terms !== [])
+                <x-tick label="Glossary" name="glossary" :on="$is('glossary', false)" when="isDraft" />
+                <x-tick label="Index" name="index" :on="$is('index', false)" when="isDraft" />
+            @endif
             <x-choose label="Style" name="draft_style" :of="array_map(fn ($style) => $style['name'], $styles)"
                 :chosen="$one('draft_style', 'report')" when="isStyled" x-model="draftStyle" />
             <p class="row-acts" x-show="isStyled"><button type="button" class="link" x-on:click="editStyle">Change this style…</button></p>

@@ -115,7 +115,7 @@ final class Everything
     private function text(string $source, Node $to): Note
     {
         $marked = [];
-        foreach (array_diff_key(MarkType::cases(), [8 => 'a link has an address']) as $mark) {
+        foreach (array_diff_key(MarkType::cases(), [8 => 'a link has an address', 9 => 'scaffolding stands below']) as $mark) {
             array_push($marked, Node::text($mark->value, [new Mark($mark)]), Node::text(' '));
         }
         $link = Node::text('a link', [new Mark(MarkType::Link, ['href' => "https://example.org/?a=1&b='2'"])]);
@@ -138,6 +138,7 @@ final class Everything
                 $this->id(),
             ),
             new Node(NodeType::Heading, ['level' => 2, 'id' => $this->id()], [Node::text('A heading in a note')]),
+            Node::paragraph([Node::text('What never prints', [new Mark(MarkType::Scaffold)])], Build::ulid(9_000)),
         ]);
     }
 

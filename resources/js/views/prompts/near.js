@@ -149,9 +149,9 @@ export class Near {
         const { panel } = this;
         panel.ask('GET', 'alike', ({ titles, texts }) => [
             element('button', { type: 'button', class: 'link', onclick: () => panel.draw() }, '← What belongs near'),
-            element('h3', {}, 'Titles that say nearly the same'),
+            element('h2', {}, 'Titles that say nearly the same'),
             titles.length ? this.pairs(titles, true) : element('p', { class: 'quiet' }, 'None.'),
-            element('h3', {}, 'Topics that speak of the same'),
+            element('h2', {}, 'Topics that speak of the same'),
             texts.length ? this.pairs(texts, false) : element('p', { class: 'quiet' }, 'None.'),
         ]);
     }
