@@ -9,6 +9,17 @@ return [
     'page_reader' => env('EMBREL_PAGE_READER', 'stand-in'),
     // A service of pictures: its address; as a rule the stand-in's two dozen.
     'pictures' => rtrim((string) env('EMBREL_PICTURES', ''), '/'),
+    // A server of language models that answers chat completions: used where both its address (without `/chat/completions`) and a key are
+    // set; else the stand-in on this machine. Each person may ask so often a day; an answer may take so many seconds, of which so many
+    // in silence.
+    'companion' => [
+        'address' => rtrim((string) env('EMBREL_COMPANION', ''), '/'),
+        'key' => (string) env('EMBREL_COMPANION_KEY', ''),
+        'model' => (string) env('EMBREL_COMPANION_MODEL', 'default'),
+        'a_day' => (int) env('EMBREL_COMPANION_A_DAY', 50),
+        'seconds' => (float) env('EMBREL_COMPANION_SECONDS', 60),
+        'silence' => (float) env('EMBREL_COMPANION_SILENCE', 20),
+    ],
     'stand_in_port' => (int) env('EMBREL_STAND_IN_PORT', 8079),
     // Servers in front of this one whose word on who asks is taken: their addresses, with commas between them; none as a rule.
     'proxies' => array_values(array_filter(array_map(trim(...), explode(',', (string) env('EMBREL_PROXIES', ''))))),

@@ -10,7 +10,10 @@ use Embrel\Id\Ulid;
 use Illuminate\Support\Facades\Route;
 
 // What is not of the form of an id is at no address.
-$ids = ['plan', 'topic', 'attachment', 'task', 'style', 'template', 'pattern', 'invitation', 'comment', 'vote', 'notice', 'sending'];
+$ids = [
+    ...['plan', 'topic', 'attachment', 'task', 'style', 'template', 'pattern', 'invitation', 'comment', 'vote', 'notice', 'sending'],
+    'letter',
+];
 foreach ($ids as $id) {
     Route::pattern($id, Ulid::FORM);
 }
@@ -287,6 +290,10 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('/plans/{plan}/questions', [C\QuestionController::class, 'index']);
         Route::post('/plans/{plan}/questions', [C\QuestionController::class, 'store']);
         Route::delete('/plans/{plan}/questions', [C\QuestionController::class, 'destroy']);
+        Route::get('/plans/{plan}/companion', [C\CompanionController::class, 'index']);
+        Route::post('/plans/{plan}/companion', [C\CompanionController::class, 'send'])->middleware('throttle:pages');
+        Route::post('/plans/{plan}/companion/parcel', [C\CompanionController::class, 'parcel']);
+        Route::post('/plans/{plan}/companion/{letter}/taken', [C\CompanionController::class, 'taken']);
         Route::post('/plans/{plan}/attachments', [C\AttachmentController::class, 'store'])->middleware('throttle:uploads');
         Route::delete('/plans/{plan}/attachments/{attachment}', [C\AttachmentController::class, 'destroy']);
         Route::post('/plans/{plan}/copies', C\CopyController::class)->name('plan.copies');
@@ -302,6 +309,7 @@ Route::middleware('auth')->group(static function (): void {
     // What is about a plan as a whole.
     Route::middleware('can:manage,plan')->group(static function (): void {
         Route::delete('/plans/{plan}', [C\PlanController::class, 'destroy']);
+        Route::put('/plans/{plan}/companion', [C\CompanionController::class, 'allow']);
         Route::post('/plans/{plan}/invitations', [C\PeopleController::class, 'invite'])->middleware('throttle:invitations');
         Route::delete('/plans/{plan}/invitations/{invitation}', [C\PeopleController::class, 'takeBack']);
         Route::put('/plans/{plan}/people/{person}', [C\PeopleController::class, 'update'])->where('person', '[0-9]{1,15}');

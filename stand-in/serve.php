@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 /**
- * The stand-in for the web: a dozen made-up pages, by the host that is asked and the path.
+ * The stand-in for the web: a dozen made-up pages, by the host that is asked and the path; pictures; a server of language models.
  * usage: php -S 127.0.0.1:PORT stand-in/serve.php
  */
 
@@ -37,6 +37,11 @@ if ($host === 'odd.example') {
         preg_match('/\Ascript\z/', $path) => $answer('<title>&lt;img src=x onerror=alert(1)&gt;</title><meta name="author" content="&lt;b&gt;Nobody&lt;/b&gt;"><p>Text</p>'),
         default => $answer('<title>Out of order</title>', status: 500),
     };
+}
+
+// A server of language models.
+if ($host === 'companion.example' && $path === 'chat/completions') {
+    return require __DIR__ . '/companion.php';
 }
 
 // A service of pictures: two dozen, found by the words that they are known by.

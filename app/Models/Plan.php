@@ -36,6 +36,7 @@ use Illuminate\Support\Facades\Auth;
  * @property int|null                        $offered_to whom its owner would hand it to
  * @property int                             $people_revision
  * @property int                             $talk_revision
+ * @property bool|int                        $allows_companion whether anything of it may be sent to a helper
  * @property bool                            $has_tree whether the tree is kept beside its rows
  * @property \Illuminate\Support\Carbon|null $due_on
  * @property \Illuminate\Support\Carbon|null $created_at

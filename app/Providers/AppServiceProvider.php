@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Companion\Companion;
+use App\Companion\HttpCompanion;
+use App\Companion\OwnRoute;
 use App\Http\Given;
 use App\Models\DraftTemplate;
 use App\Models\PlanPattern;
@@ -36,6 +39,21 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->bind(PictureFinder::class, static fn(): PictureFinder => config('embrel.pictures') === ''
             ? new HttpPictures(new StandInRoute((int) config('embrel.stand_in_port')), 'http://pictures.example')
             : new HttpPictures(new PublicRoute(), (string) config('embrel.pictures')));
+        $this->app->bind(Companion::class, static function (): Companion {
+            /** @var array{address: string, key: string, model: string, seconds: float, silence: float} $set */
+            $set = config('embrel.companion');
+            $isReal = $set['address'] !== '' && $set['key'] !== '';
+
+            return new HttpCompanion(
+                $isReal ? (string) parse_url($set['address'], PHP_URL_HOST) : 'a stand-in on this machine',
+                $isReal ? new OwnRoute() : new StandInRoute((int) config('embrel.stand_in_port')),
+                $isReal ? $set['address'] : 'http://companion.example',
+                $isReal ? $set['key'] : '',
+                $set['model'],
+                $set['seconds'],
+                $set['silence'],
+            );
+        });
         $this->app->bind(
             PageReader::class,
             static fn(): PageReader => new HttpReader(

@@ -20,6 +20,9 @@ use Embrel\RichText\Node;
 /** From plan to document, in named passes: outline with numbers, notes, related sections, references, figures, contents. */
 final class Draft
 {
+    /** The topic of the line that says that a helper drafted parts of the text. */
+    private const HELPED = 'helped';
+
     /** Plan with the notes loaded that are to be printed. */
     public static function of(Plan $plan, Choices $choices): Document
     {
@@ -43,6 +46,9 @@ final class Draft
         }
         $elements = $draft->seeAlso ? SeeAlso::in($elements, $plan, $numbering) : $elements;
         $language = Language::of($plan->properties->language);
+        if ($draft->helped) {
+            $elements[] = new Element(Role::Body, 0, topic: self::HELPED, block: Node::paragraph([Node::text($language->say('helped'))]));
+        }
         $elements = $draft->glossary ? [...$elements, ...self::glossary($plan, $language)] : $elements;
         $elements = $draft->sources && $printed !== null ? self::withReferences($elements, $printed) : $elements;
         [$elements, $captions]

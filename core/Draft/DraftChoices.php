@@ -33,6 +33,7 @@ final readonly class DraftChoices
      * @param list<Remark>  $remarks       docx and odt: what was said about it, to be handed over beside it
      * @param bool          $fonts         docx and odt: the fonts of our styles go along, cut to the letters that are used
      * @param bool          $wholeFonts    with all their letters, for who goes on writing in them
+     * @param bool          $helped        with a line that says that a helper drafted parts of it
      * @param bool          $glossary      with the terms that were chosen, and what each means
      * @param bool          $index         with an index of them
      * @param bool          $signs         the signs of topics stand after their titles
@@ -60,6 +61,7 @@ final readonly class DraftChoices
         public bool $fonts = true,
         public bool $wholeFonts = false,
         public bool $signs = false,
+        public bool $helped = false,
         public bool $glossary = false,
         public bool $index = false,
     ) {}

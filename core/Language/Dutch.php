@@ -44,6 +44,7 @@ final class Dutch
             'figures' => 'Figuren',
             'glossary' => 'Woordenlijst',
             'index' => 'Register',
+            'helped' => 'Delen van deze tekst zijn eerst door een computerprogramma geschetst en daarna herschreven.',
             'references' => 'Referenties',
             'bibliography' => 'Bibliografie',
             'worksCited' => 'Geciteerde werken',

@@ -44,6 +44,7 @@ final class English
             'figures' => 'Figures',
             'glossary' => 'Glossary',
             'index' => 'Index',
+            'helped' => 'Parts of this text were first drafted with a helper from outside, a computer program, and then rewritten.',
             'references' => 'References',
             'bibliography' => 'Bibliography',
             'worksCited' => 'Works Cited',

@@ -44,6 +44,7 @@ final class French
             'figures' => 'Figures',
             'glossary' => 'Glossaire',
             'index' => 'Index',
+            'helped' => 'Certaines parties de ce texte ont d’abord été ébauchées par un programme informatique, puis réécrites.',
             'references' => 'Références',
             'bibliography' => 'Bibliographie',
             'worksCited' => 'Ouvrages cités',

@@ -44,6 +44,7 @@ final class German
             'figures' => 'Abbildungen',
             'glossary' => 'Glossar',
             'index' => 'Register',
+            'helped' => 'Teile dieses Textes hat zuerst ein Computerprogramm als Hilfe von außen entworfen; danach wurden sie neu geschrieben.',
             'references' => 'Literatur',
             'bibliography' => 'Literaturverzeichnis',
             'worksCited' => 'Zitierte Werke',

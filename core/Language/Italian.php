@@ -44,6 +44,7 @@ final class Italian
             'figures' => 'Figure',
             'glossary' => 'Glossario',
             'index' => 'Indice analitico',
+            'helped' => 'Alcune parti di questo testo sono state abbozzate da un programma informatico e poi riscritte.',
             'references' => 'Riferimenti bibliografici',
             'bibliography' => 'Bibliografia',
             'worksCited' => 'Opere citate',

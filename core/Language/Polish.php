@@ -44,6 +44,7 @@ final class Polish
             'figures' => 'Rysunki',
             'glossary' => 'Słowniczek',
             'index' => 'Indeks',
+            'helped' => 'Części tego tekstu naszkicował najpierw program komputerowy, a potem zostały napisane na nowo.',
             'references' => 'Bibliografia',
             'bibliography' => 'Bibliografia',
             'worksCited' => 'Cytowane prace',

@@ -44,6 +44,7 @@ final class Portuguese
             'figures' => 'Figuras',
             'glossary' => 'Glossário',
             'index' => 'Índice remissivo',
+            'helped' => 'Partes deste texto foram primeiro esboçadas por um programa de computador e depois reescritas.',
             'references' => 'Referências',
             'bibliography' => 'Bibliografia',
             'worksCited' => 'Obras citadas',

@@ -44,6 +44,7 @@ final class Spanish
             'figures' => 'Figuras',
             'glossary' => 'Glosario',
             'index' => 'Índice alfabético',
+            'helped' => 'Algunas partes de este texto fueron esbozadas primero por un programa informático y después reescritas.',
             'references' => 'Referencias',
             'bibliography' => 'Bibliografía',
             'worksCited' => 'Obras citadas',

@@ -223,6 +223,12 @@ final class Codec
             throw MalformedShape::expected('at most ' . self::NESTING . ' compounds in each other', 'operations');
         }
 
-        return new Compound(array_map(static fn(Shape $one): Operation => self::operation($one, $nesting + 1), $s->objects('operations')));
+        $from = $s->has('from') ? $s->string('from') : '';
+        $isKnown = $from === '' || $from === Compound::HELPER;
+
+        return new Compound(
+            array_map(static fn(Shape $one): Operation => self::operation($one, $nesting + 1), $s->objects('operations')),
+            $isKnown ? $from : throw InvalidValue::field('from', $from),
+        );
     }
 }

@@ -9,8 +9,14 @@ use Embrel\Plan\Plan;
 /** Several operations as one: all or nothing. */
 final readonly class Compound extends Basic
 {
-    /** @param list<Operation> $operations */
-    public function __construct(public array $operations) {}
+    /** Taken from what a helper answered. */
+    public const HELPER = 'helper';
+
+    /**
+     * @param list<Operation> $operations
+     * @param string          $from       where they come from, which the history says: HELPER; '' of the writer's own
+     */
+    public function __construct(public array $operations, public string $from = '') {}
 
     public function apply(Plan $plan): Plan
     {
@@ -55,6 +61,7 @@ final readonly class Compound extends Basic
 
     public function toArray(): array
     {
-        return ['type' => 'compound', 'operations' => array_map(static fn(Operation $one): array => $one->toArray(), $this->operations)];
+        return ['type' => 'compound', 'operations' => array_map(static fn(Operation $one): array => $one->toArray(), $this->operations)]
+            + ($this->from === '' ? [] : ['from' => $this->from]);
     }
 }

@@ -72,7 +72,8 @@ final class Wording
                 . self::title($before, $operation->relations[0]->to ?? ''),
             $operation instanceof RemoveRelations => 'Removed a relation',
             $operation instanceof ChangeRelation => 'Changed a relation',
-            $operation instanceof Compound => self::compound($operation, $before),
+            $operation instanceof Compound => ($operation->from === Compound::HELPER ? 'From the helper: ' : '')
+                . self::compound($operation, $before),
             default => 'Changed the plan',
         };
 

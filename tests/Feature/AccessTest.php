@@ -44,6 +44,9 @@ final class AccessTest extends TestCase
                 [self::READ, 'GET', ['/check', '/findings', '/rules', '/small-map', '/alike', '/terms', '/shorter', '/first-draft']],
                 [self::READ, 'POST', ['/near']],
                 [self::READ, 'GET', ['/attachments/{attachment}/play']],
+                [self::WRITE, 'GET', ['/companion']],
+                [self::WRITE, 'POST', ['/companion', '/companion/parcel', '/companion/{letter}/taken']],
+                [self::OWN, 'PUT', ['/companion']],
                 [self::WRITE, 'GET', ['/picture-finder', '/picture-finder/{found}/small', '/questions']],
                 [self::WRITE, 'POST', ['/picture-finder/{found}', '/questions']],
                 [self::WRITE, 'DELETE', ['/questions']],
@@ -146,6 +149,7 @@ final class AccessTest extends TestCase
             '{found}' => 'heron',
             '{vote}' => self::newId(),
             '{comment}' => self::newId(),
+            '{letter}' => self::newId(),
             '{invitation}' => self::newId(),
             '{person}' => '999999',
         ]);

@@ -183,3 +183,80 @@ test('questions stand in the panel too; it makes way for comments, and readers t
     await panel(reader.page).getByRole('tab', { name: 'First draft' }).click();
     await expect(panel(reader.page).getByRole('button', { name: /^Take/ })).toHaveCount(0);
 });
+
+test('a helper is off until the owner allows it; what goes out is seen and taken out, the answer comes and is taken, and the history says so', async ({ page, browser }) => {
+    const writer = await planOf(page, 'Helped', 'The wall fails', '\tThe flood of 1953', 'Market');
+    await write(page, 'The flood of 1953', 'The wall broke in six places. Forty people died that night in the flood.');
+    await offer(page, 'The wall fails', 'Helper');
+    await expect(panel(page)).toContainText('Nothing of this plan goes out');
+    const other = await another(browser, page, 'writes');
+    await offer(other.page, 'The wall fails', 'Helper');
+    await expect(panel(other.page)).toContainText('Its owner has not allowed one');
+    await panel(page).getByRole('button', { name: 'Allow a helper for this plan' }).click();
+    const pieces = panel(page).locator('.prompt-pieces');
+    await expect(pieces.getByRole('listitem')).toHaveCount(3);
+    await expect(pieces).toContainText('Forty people died');
+    expect(await findings(page)).toEqual([]);
+    await panel(page).getByRole('combobox', { name: 'What to ask for' }).selectOption('A draft of this');
+    await expect(panel(page)).toContainText('Write a first draft');
+    await pieces.getByRole('checkbox', { name: 'Title' }).uncheck();
+    await panel(page).getByRole('button', { name: 'Send this' }).click();
+    const answer = panel(page).getByRole('region', { name: 'Answer' });
+    await expect(answer).toContainText('in six places');
+    await answer.getByRole('button', { name: /Take into the note/ }).click();
+    // What was sent is there to be looked at, without what was taken out.
+    await panel(page).getByText(/A draft of this, Robin Reed/).click();
+    await expect(panel(page).locator('.prompt-past')).toContainText('Outline: The wall fails');
+    await expect(panel(page).locator('.prompt-past')).not.toContainText('Title: Helped');
+    await expect(panel(page).locator('.prompt-past')).toContainText('taken');
+    // Questions come as a tree, of which some are taken.
+    await panel(page).getByRole('combobox', { name: 'What to ask for' }).selectOption('Questions');
+    await expect(panel(page)).toContainText('Ask the writer');
+    await panel(page).getByRole('button', { name: 'Send this' }).click();
+    const asked = answer.getByRole('checkbox');
+    await expect(asked.first()).toBeVisible();
+    const count = await asked.count();
+    await asked.first().uncheck();
+    await answer.getByRole('button', { name: /Take as parts/ }).click();
+    await expect(page.getByText(`Taken from the helper: ${count - 1} parts`)).toBeVisible();
+    await expect(page.getByRole('treeitem')).toHaveCount(3 + count - 1);
+    await page.keyboard.press('Escape');
+    await page.getByRole('treeitem', { name: 'The wall fails' }).click();
+    await page.keyboard.press('n');
+    await expect(note(page).locator('.scaffold').first()).toContainText('in six places');
+    await page.keyboard.press('Control+Enter');
+    await page.getByRole('treeitem', { name: 'Market' }).click();
+    await page.keyboard.press('Control+z');
+    await expect(page.getByRole('treeitem')).toHaveCount(3);
+    await writer.saved();
+    await page.goto(`${page.url().replace(/\/(draft|map)$/, '')}/history`);
+    await expect(page.getByText(/From the helper: Wrote in the note/).first()).toBeVisible();
+});
+
+test('an answer is stopped, and one that breaks off is said to; nothing of it is kept', async ({ page }) => {
+    const writer = await planOf(page, '(stand-in: slow)', 'The wall fails');
+    await write(page, 'The wall fails', 'The wall broke in six places. Forty people died that night in the flood, and nobody mended it for years.');
+    await offer(page, 'The wall fails', 'Helper');
+    await panel(page).getByRole('button', { name: 'Allow a helper for this plan' }).click();
+    await panel(page).getByRole('combobox', { name: 'What to ask for' }).selectOption('A summary');
+    await expect(panel(page)).toContainText('Sum up this part');
+    await panel(page).getByRole('button', { name: 'Send this' }).click();
+    const answer = panel(page).getByRole('region', { name: 'Answer' });
+    // It comes word by word.
+    await expect(answer).toContainText('wall');
+    await answer.getByRole('button', { name: 'Stop' }).click();
+    await expect(answer.getByRole('alert')).toContainText('Stopped');
+    await expect(answer.getByRole('button', { name: /Take/ })).toHaveCount(0);
+    await writer.anotherPlan('(stand-in: cut)', 'The wall fails');
+    await write(page, 'The wall fails', 'The wall broke in six places. Forty people died that night in the flood.');
+    await offer(page, 'The wall fails', 'Helper');
+    await panel(page).getByRole('button', { name: 'Allow a helper for this plan' }).click();
+    await panel(page).getByRole('combobox', { name: 'What to ask for' }).selectOption('A summary');
+    await expect(panel(page)).toContainText('(stand-in: cut)');
+    // The one that was stopped may take a moment to end.
+    await expect(async () => {
+        await panel(page).getByRole('button', { name: 'Send this' }).click();
+        await expect(answer.getByRole('alert')).toContainText('broke off', { timeout: 5000 });
+    }).toPass();
+    await expect(page.locator('#saved')).toContainText('Saved');
+});

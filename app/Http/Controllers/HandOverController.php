@@ -10,6 +10,7 @@ use App\Http\Requests\HandOverRequest;
 use App\Models\Plan;
 use App\Models\TaskKind;
 use App\Store\Attachments;
+use App\Store\CompanionLetters;
 use App\Store\HandedOver;
 use App\Store\MapStyles;
 use App\Store\PersonalState;
@@ -78,6 +79,7 @@ final class HandOverController
             'branches' => $branches,
             'from' => $from,
             'properties' => $tree->properties,
+            'wasHelped' => CompanionLetters::wasHelped($plan),
             'chosen' => (
                 Format::tryFrom(Given::text($request, 'format'))
                 ?? (Format::tryFrom((string) ($kept['format'] ?? '')) ?? Format::Docx)

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Intake\WayBack;
 
 use Embrel\Draft\Printed;
+use Embrel\Language\Language;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
@@ -17,7 +18,7 @@ use Embrel\RichText\NodeType;
  */
 final class OwnPrint
 {
-    /** @var array<string, true> the entries of the list of references */
+    /** @var array<string, true> the entries of the list of references, and the line that says that a helper drafted parts */
     private array $entries = [];
 
     private function __construct(private readonly Plan $was, Printed $printed)
@@ -25,6 +26,8 @@ final class OwnPrint
         foreach ($printed->references->list as $entry) {
             $this->entries[Comparison::blockText(Node::paragraph($entry['runs']))] = true;
         }
+        $helped = Language::of($was->properties->language)->say('helped');
+        $this->entries[Comparison::blockText(Node::plain($helped))] = true;
     }
 
     /** @param array<string, string> $here topic of the file → topic of the plan as it was handed over */

@@ -3,6 +3,14 @@ const PATIENCE = 60_000;
 /** The seal of forms, as the page brought it. */
 export const token = () => document.querySelector('meta[name=csrf-token]')?.getAttribute('content') ?? '';
 
+/** What every request of ours carries. @param {boolean} [isJson] whether its body is JSON */
+export const headers = (isJson = true) => ({
+    Accept: 'application/json',
+    'X-CSRF-TOKEN': token(),
+    'X-Requested-With': 'XMLHttpRequest',
+    ...(isJson ? { 'Content-Type': 'application/json' } : {}),
+});
+
 /** An answer that was not a success; `status` 0: the server was not reached. */
 export class Refusal extends Error {
     /** @param {number} status @param {string} message */
@@ -63,12 +71,7 @@ async function reach(method, address, body, options) {
             credentials: 'same-origin',
             ...options,
             ...(isForm ? {} : { signal: AbortSignal.timeout(PATIENCE) }),
-            headers: {
-                Accept: 'application/json',
-                'X-CSRF-TOKEN': token(),
-                'X-Requested-With': 'XMLHttpRequest',
-                ...(body && !isForm ? { 'Content-Type': 'application/json' } : {}),
-            },
+            headers: headers(!!body && !isForm),
             body: isForm || body === null ? /** @type {FormData | null} */ (body) : JSON.stringify(body),
         });
     } catch {

@@ -2,7 +2,7 @@
 <aside class="talk prompts" id="prompts" aria-label="Prompts" hidden>
     <div class="prompts-head">
         <div class="prompts-tabs" role="tablist" aria-label="What is offered">
-            @foreach (['asked' => 'Questions', 'near' => 'Near', 'terms' => 'Terms', 'shorter' => 'Shorter', 'draft' => 'First draft'] as $offer => $name)
+            @foreach (['asked' => 'Questions', 'near' => 'Near', 'terms' => 'Terms', 'shorter' => 'Shorter', 'draft' => 'First draft', 'helper' => 'Helper'] as $offer => $name)
                 <button type="button" role="tab" id="prompts-{{ $offer }}" data-offer="{{ $offer }}" aria-controls="prompts-body"
                     aria-selected="false" tabindex="-1">{{ $name }}</button>
             @endforeach

@@ -78,6 +78,9 @@
                 <x-tick label="Glossary" name="glossary" :on="$is('glossary', false)" when="isDraft" />
                 <x-tick label="Index" name="index" :on="$is('index', false)" when="isDraft" />
             @endif
+            @if ($wasHelped)
+                <x-tick label="A line that says that a helper was used" name="helped" :on="$is('helped', false)" when="isDraft" />
+            @endif
             <x-choose label="Style" name="draft_style" :of="array_map(fn ($style) => $style['name'], $styles)"
                 :chosen="$one('draft_style', 'report')" when="isStyled" x-model="draftStyle" />
             <p class="row-acts" x-show="isStyled"><button type="button" class="link" x-on:click="editStyle">Change this style…</button></p>

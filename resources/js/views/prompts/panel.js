@@ -5,6 +5,7 @@ import { ROOT } from '../../state/plan.js';
 import { markedWords } from '../../ui/marked-words.js';
 import { Asked } from './asked.js';
 import { Drafting } from './drafting.js';
+import { Helper } from './helper.js';
 import { Near } from './near.js';
 import { Shorter } from './shorter.js';
 import { Taking } from './taking.js';
@@ -32,6 +33,7 @@ export class Prompts extends Taking {
             terms: new Terms(this),
             shorter: new Shorter(this),
             draft: new Drafting(this),
+            helper: new Helper(this),
         };
         this.which = 'near';
         this.topic = ROOT;
