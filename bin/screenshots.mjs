@@ -162,6 +162,17 @@ async function film(one) {
     return one;
 }
 
+/** A first draft of a section of the essay, beside its text. */
+async function firstDraft(one) {
+    await one.getByRole('link', { name: 'Should Our Town Keep Its Night Bus?' }).click();
+    await one.waitForURL('**/plans/*');
+    await one.getByRole('link', { name: 'Draft', exact: true }).click();
+    await one.locator('[data-act=sketch]').first().evaluate((button) => button.click());
+    await one.getByRole('region', { name: 'First draft' }).waitFor();
+    await one.evaluate(() => document.fonts.ready);
+    await one.waitForTimeout(500);
+}
+
 const shot = (one, name) => one.screenshot({ path: `${folder}/${name}.png` });
 
 const main = await page();
@@ -214,8 +225,8 @@ await guest.goto(address);
 await guest.evaluate(() => document.fonts.ready);
 await shot(guest, 'welcome');
 const dark = await page({ colorScheme: 'dark' });
-await openReport(dark, true);
-await shot(dark, 'outline-dark');
+await firstDraft(dark);
+await shot(dark, 'first-draft');
 const phone = await page({ viewport: { width: 390, height: 844 }, hasTouch: true });
 await openReport(phone, false);
 await shot(phone, 'outline-phone');

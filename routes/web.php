@@ -291,7 +291,9 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('/plans/{plan}/questions', [C\QuestionController::class, 'store']);
         Route::delete('/plans/{plan}/questions', [C\QuestionController::class, 'destroy']);
         Route::get('/plans/{plan}/companion', [C\CompanionController::class, 'index']);
-        Route::post('/plans/{plan}/companion', [C\CompanionController::class, 'send'])->middleware('throttle:pages');
+        Route::post('/plans/{plan}/companion', [C\CompanionController::class, 'send'])
+            ->middleware('throttle:pages')
+            ->name('plan.companion.send');
         Route::post('/plans/{plan}/companion/parcel', [C\CompanionController::class, 'parcel']);
         Route::post('/plans/{plan}/companion/{letter}/taken', [C\CompanionController::class, 'taken']);
         Route::post('/plans/{plan}/attachments', [C\AttachmentController::class, 'store'])->middleware('throttle:uploads');

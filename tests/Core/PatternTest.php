@@ -215,8 +215,8 @@ final class PatternTest extends TestCase
             Node::plain('Three.', Build::ulid(314)),
         ]);
         $ids = static fn(int ...$numbers): array => array_map(Build::ulid(...), $numbers);
-        self::assertSame($ids(310, 311, 312, 313, 314), Acceptance::withQuestions($old, $ids(311, 312, 314)));
-        self::assertSame($ids(310, 311, 313, 399, 314), Acceptance::withQuestions($old, $ids(311, 399, 314)));
-        self::assertSame($ids(310, 313), Acceptance::withQuestions($old, []));
+        self::assertSame($ids(310, 311, 312, 313, 314), Acceptance::withUnprinted($old, $ids(311, 312, 314)));
+        self::assertSame($ids(310, 311, 313, 399, 314), Acceptance::withUnprinted($old, $ids(311, 399, 314)));
+        self::assertSame($ids(310, 313), Acceptance::withUnprinted($old, []));
     }
 }

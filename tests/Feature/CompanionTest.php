@@ -41,10 +41,9 @@ final class CompanionTest extends TestCase
      */
     private function ask(string $wish, array $without = [], string $topic = 'Harbour'): array
     {
-        $answer = $this->postJson(
-            "/plans/{$this->row->id}/companion",
-            ['topic' => $this->id($topic), 'wish' => $wish, 'without' => $without],
-        )->assertOk();
+        $asked = ['topic' => $this->id($topic), 'wish' => $wish];
+        $print = $this->postJson("/plans/{$this->row->id}/companion/parcel", $asked)->assertOk()->json('print');
+        $answer = $this->postJson("/plans/{$this->row->id}/companion", $asked + ['without' => $without, 'print' => $print])->assertOk();
         $lines = array_map(static fn(string $line): mixed => json_decode($line, true), explode("\n", trim($answer->streamedContent())));
 
         return array_values(array_filter($lines, static fn(mixed $line): bool => \is_array($line) && $line !== []));
@@ -166,7 +165,13 @@ final class CompanionTest extends TestCase
         self::assertSame(0, DB::table('companion_letters')->count());
         $held->release();
         $this->ask('questions');
-        $this->postJson("/plans/{$this->row->id}/companion", ['topic' => $this->id('Harbour'), 'wish' => 'ideas'])->assertStatus(429);
+        $asked = ['topic' => $this->id('Harbour'), 'wish' => 'ideas'];
+        $print = $this->postJson("/plans/{$this->row->id}/companion/parcel", $asked)->json('print');
+        $this->postJson("/plans/{$this->row->id}/companion", $asked + ['print' => $print])->assertStatus(429);
+        // What has changed since it was shown does not go out unseen.
+        $this->note('Boats', 'A secret.');
+        $this->postJson("/plans/{$this->row->id}/companion", $asked + ['print' => $print])->assertConflict();
+        $this->postJson("/plans/{$this->row->id}/companion", $asked)->assertUnprocessable();
         $this->getJson("/plans/{$this->row->id}/companion")->assertJsonPath('left', 0);
         $this->postJson("/plans/{$this->row->id}/companion", ['topic' => $this->id('Harbour'), 'wish' => 'jokes'])->assertUnprocessable();
     }

@@ -55,7 +55,7 @@ final class CompanionController
             $pieces[] = ['key' => (string) $key] + $piece;
         }
 
-        return response()->json(['instruction' => $parcel->instruction(), 'pieces' => $pieces]);
+        return response()->json(['instruction' => $parcel->instruction(), 'pieces' => $pieces, 'print' => $parcel->print()]);
     }
 
     /** The answer as it comes, a line of JSON each: `text` a piece, `failed` a sentence, at the end `id`, `topics` and `blocks`. */
@@ -127,6 +127,7 @@ final class CompanionController
         $given = $request->validate([
             'topic' => ['required', new Id()],
             'wish' => ['required', Rule::enum(Wish::class)],
+            'print' => [$request->routeIs('plan.companion.send') ? 'required' : 'nullable', 'string', 'size:64'],
             'without' => ['array', 'max:500'],
             'without.*' => ['string', 'max:26'],
         ]);
@@ -135,6 +136,9 @@ final class CompanionController
         $tree->has($topic) && $tree->isLive($topic) && $topic !== CorePlan::TRAY ? null : abort(404);
         $branch = \array_slice($tree->branch($topic), 0, 300);
         $parcel = Parcel::of((new PlanRows())->withNotes($tree, $plan->id, $branch), $topic, Wish::from($given['wish']));
+        if (isset($given['print']) && $given['print'] !== $parcel->print()) {
+            abort(409, 'What would go out has changed since it was shown. Nothing was sent; look at it again.');
+        }
 
         return [$topic, $parcel->without(array_values($given['without'] ?? []))];
     }

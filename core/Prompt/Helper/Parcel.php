@@ -73,6 +73,12 @@ final readonly class Parcel
         return "{$this->wish->instruction()} Write in the language “{$this->language}”.";
     }
 
+    /** By which it is known that what goes out is what was shown. */
+    public function print(): string
+    {
+        return hash('sha256', $this->instruction() . "\n" . $this->text());
+    }
+
     /** All pieces as the one text that goes out. */
     public function text(): string
     {

@@ -21,6 +21,8 @@ export class Helper {
     constructor(panel) {
         this.panel = panel;
         this.wish = 'questions';
+        /** By which what is sent is known to be what was shown. */
+        this.print = '';
         /** What stops the answer that is on its way. @type {AbortController | null} */
         this.stopping = null;
     }
@@ -97,19 +99,25 @@ export class Helper {
         if (!shown || !parcel || !told) {
             return;
         }
+        this.print = shown.print;
         const piece = (/** @type {{key: string, called: string, text: string}} */ { key, called, text }) =>
             element(
                 'li',
                 {},
                 element('label', { class: 'check' }, element('input', { type: 'checkbox', checked: true, value: key }), ` ${called}`),
-                element('p', { class: 'prompt-piece-text' }, text),
+                element('p', { class: 'prompt-piece-text', tabindex: 0 }, text),
             );
         const go = element('button', { type: 'button', class: 'primary', onclick: () => this.send() }, 'Send this');
         parcel.replaceChildren(
             element('h2', {}, `This goes to ${told.helper}`),
             element('p', { class: 'quiet' }, shown.instruction),
             element('ul', { class: 'prompt-pieces' }, ...shown.pieces.map(piece)),
-            element('p', { class: 'prompt-line' }, go, element('span', { class: 'quiet' }, `${counted(told.left, 'answer')} left today`)),
+            element(
+                'p',
+                { class: 'prompt-foot prompt-line' },
+                go,
+                element('span', { class: 'quiet' }, `${counted(told.left, 'answer')} left today`),
+            ),
         );
         go.disabled = told.left === 0;
     }
@@ -129,7 +137,7 @@ export class Helper {
         answer.replaceChildren(element('h2', {}, 'Answer'), text, stop);
         stop.focus();
         firstOf(parcel, '.primary', HTMLButtonElement).disabled = true;
-        const asked = { topic: panel.topic, wish: this.wish, without };
+        const asked = { topic: panel.topic, wish: this.wish, without, print: this.print };
         const end = await streamed(this.address, asked, stopping.signal, (piece) => text.append(piece));
         this.stopping = null;
         if (!answer.isConnected) {

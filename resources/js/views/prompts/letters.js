@@ -30,9 +30,9 @@ function entry({ wish, sent, answer, failed, taken, by, at, helper }) {
             {},
             element('summary', {}, `${name}, ${by}, ${new Date(at).toLocaleString('en-GB')}`, taken ? ' – taken' : ''),
             element('p', { class: 'quiet' }, `Sent to ${helper}:`),
-            element('p', { class: 'prompt-piece-text' }, sent),
+            element('p', { class: 'prompt-piece-text', tabindex: 0 }, sent),
             element('p', { class: 'quiet' }, failed === null ? 'Nothing came back.' : failed || 'What came back:'),
-            element('p', { class: 'prompt-piece-text' }, answer ?? ''),
+            element('p', { class: 'prompt-piece-text', tabindex: 0 }, answer ?? ''),
         ),
     );
 }
