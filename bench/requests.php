@@ -93,6 +93,12 @@ $requests = [
             'last' => true,
         ]),
     ],
+    'prompts, near, first' => ['POST', "/plans/{$plan}/near", (string) json_encode(['topic' => $topic])],
+    'prompts, near' => ['POST', "/plans/{$plan}/near", (string) json_encode(['topic' => $topic])],
+    'prompts, twice' => ['GET', "/plans/{$plan}/alike"],
+    'prompts, terms' => ['GET', "/plans/{$plan}/terms"],
+    'prompts, shorter' => ['GET', "/plans/{$plan}/shorter"],
+    'prompts, first draft' => ['GET', "/plans/{$plan}/first-draft"],
     'folds' => ['PUT', "/plans/{$plan}/folds", (string) json_encode(['folded' => $tree->standing()])],
 ];
 foreach (['docx', 'odt', 'pdf', 'html', 'pages', 'epub', 'tex', 'md', 'txt', 'opml', 'svg'] as $format) {

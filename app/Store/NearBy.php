@@ -38,6 +38,8 @@ final class NearBy
     private const LOOKED_AT = 200;
     private const PLANS = 500;
 
+    private ?Numbering $numbering = null;
+
     private function __construct(private readonly User $user, private readonly PlanRow $plan, private readonly Plan $tree) {}
 
     /**
@@ -270,7 +272,7 @@ final class NearBy
         }
         $isOwn = $plan->id === $this->plan->id;
         $called = $isOwn && $this->tree->has($topic->id) && $topic->id !== Plan::ROOT
-            ? Numbering::of($this->tree)->titled($this->tree->topic($topic->id))
+            ? ($this->numbering ??= Numbering::of($this->tree))->titled($this->tree->topic($topic->id))
             : ($topic->id === Plan::ROOT ? $plan->title : $topic->title);
         $told = ['topic' => $topic->id, 'called' => $called];
         if ($row->kind === PassageIndex::TITLE) {

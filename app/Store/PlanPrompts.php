@@ -34,8 +34,13 @@ final class PlanPrompts
     private const NOTES = 2_000;
     private const CHUNK = 500;
 
+    private readonly Numbering $numbering;
+
     /** @param Plan $plan the tree, without notes */
-    public function __construct(private readonly PlanRow $row, private readonly Plan $plan) {}
+    public function __construct(private readonly PlanRow $row, private readonly Plan $plan)
+    {
+        $this->numbering = Numbering::of($plan);
+    }
 
     /**
      * What a branch is about, and what of the plan's title its main sections do not take up.
@@ -53,7 +58,7 @@ final class PlanPrompts
         $main = $this->plan->parts(Plan::ROOT);
         $sections = [];
         foreach ($branch === Plan::ROOT ? $main : array_intersect($main, [$branch]) as $section) {
-            $sections[$section] = implode("\n", array_intersect_key($texts, array_flip($this->plan->branch($section))));
+            $sections[$section] = implode("\n", array_map(static fn(string $id): string => $texts[$id], $this->plan->branch($section)));
         }
         $untaken = [];
         foreach (Untaken::of($tongue, "{$this->plan->title()} {$this->row->properties()->subtitle}", $sections) as $section => $words) {
@@ -199,7 +204,7 @@ final class PlanPrompts
     /** @return array{string, string} a topic, and how it is called */
     private function called(string $id): array
     {
-        return [$id, $id === Plan::ROOT ? $this->plan->title() : Numbering::of($this->plan)->titled($this->plan->topic($id))];
+        return [$id, $id === Plan::ROOT ? $this->plan->title() : $this->numbering->titled($this->plan->topic($id))];
     }
 
     /**

@@ -23,11 +23,12 @@ async function offer(page, name, which) {
 }
 
 test('what belongs near is shown with the words that tie it, opened, quoted, referred to and related, each by a key and one step', async ({ page }) => {
-    await planOf(page, 'Near', 'The flood of 1953', 'Market', 'Quay');
+    await planOf(page, 'Near', 'The flood of 1953', 'Market', 'Quay', 'Boats');
     await write(page, 'Market', 'Every stall was flooded in 1953, and the floods came back.');
     await write(page, 'Quay', 'A flood of 1953 took the quay.');
+    await write(page, 'Boats', 'Boats went adrift in the flood of 1953, and in no flood since.');
     await offer(page, 'The flood of 1953', 'Near');
-    await expect(cards(page)).toHaveCount(2);
+    await expect(cards(page)).toHaveCount(3);
     await expect(cards(page).first().locator('.tie').first()).toHaveText(/flood/);
     expect(await findings(page)).toEqual([]);
     // What it stands in is opened below it, and closed.
@@ -37,9 +38,11 @@ test('what belongs near is shown with the words that tie it, opened, quoted, ref
     await expect(cards(page).first().getByRole('note')).toHaveCount(0);
     const text = await cards(page).first().locator('.prompt-text').textContent();
     await page.keyboard.press('q');
-    await expect(cards(page)).toHaveCount(1);
+    await expect(cards(page)).toHaveCount(2);
     await expect(page.getByText(/^Quoted in the note/)).toBeVisible();
     // The keyboard is at the next.
+    await page.keyboard.press('f');
+    await expect(page.getByText(/^Referred to in the note/)).toBeVisible();
     await page.keyboard.press('r');
     await expect(cards(page)).toHaveCount(0);
     await page.keyboard.press('Escape');
@@ -47,10 +50,12 @@ test('what belongs near is shown with the words that tie it, opened, quoted, ref
     await page.getByRole('treeitem', { name: 'The flood of 1953' }).click();
     await page.keyboard.press('n');
     await expect(note(page).locator('blockquote')).toHaveText(text);
+    await expect(note(page).locator('.is-reference')).toHaveCount(1);
     await page.keyboard.press('Control+Enter');
     await page.getByRole('treeitem', { name: 'Market' }).click();
-    await page.keyboard.press('Control+z');
-    await page.keyboard.press('Control+z');
+    for (let i = 0; i < 3; i++) {
+        await page.keyboard.press('Control+z');
+    }
     await page.getByRole('treeitem', { name: 'The flood of 1953' }).click();
     await page.keyboard.press('n');
     await expect(note(page).locator('blockquote')).toHaveCount(0);

@@ -23,6 +23,8 @@ final class KeyPhrases
         ...['.', ',', ';', ':', '!', '?', '(', ')', '[', ']', '{', '}', '"', "\n", "\r", '/', '|', '*', '=', '<', '>'],
         ...['“', '”', '„', '«', '»', '–', '—', '…', '。', '，', '、'],
     ];
+    /** In so many places it is looked whether a phrase stands without a capital. */
+    private const LOOKS = 50;
     /** In words: of a text that is longer, a form that stands once says nothing. */
     private const LONG = 20_000;
     /** In the place of what divides phrases; and behind a word with a capital, where nouns are known by it. */
@@ -211,12 +213,13 @@ final class KeyPhrases
     private function place(string $phrase, array $pieces): array
     {
         $first = $words = '';
+        $looks = self::LOOKS;
         foreach ($this->lines as $topic => $line) {
             for ($at = strpos($line, "{$phrase} "); $at !== false; $at = strpos($line, "{$phrase} ", $at + 1)) {
                 $here = implode(' ', \array_slice($pieces[$topic], substr_count($line, ' ', 0, $at), substr_count($phrase, ' ')));
                 [$first, $words] = $words === '' ? [(string) $topic, $here] : [$first, $words];
                 // A capital that begins a sentence or a title is none of the word.
-                if ($this->tongue->nounsHaveCapitals || preg_match('/\A\p{Lu}/u', $here) !== 1) {
+                if ($this->tongue->nounsHaveCapitals || --$looks === 0 || preg_match('/\A\p{Lu}/u', $here) !== 1) {
                     return [$first, $here];
                 }
             }

@@ -135,6 +135,7 @@ export class Prompts extends Taking {
         this.about.textContent = this.called(this.topic);
         this.about.title = this.called(this.topic);
         this.whole.setAttribute('aria-pressed', String(this.isWhole));
+        this.whole.hidden = !this.isWhole && this.topic === ROOT;
         this.whole.textContent = this.isWhole ? 'The topic in hand' : 'The whole plan';
         this.offers[this.which].draw();
     }
