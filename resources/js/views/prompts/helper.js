@@ -23,6 +23,7 @@ export class Helper {
         this.wish = 'questions';
         /** By which what is sent is known to be what was shown. */
         this.print = '';
+        this.looks = 0;
         /** What stops the answer that is on its way. @type {AbortController | null} */
         this.stopping = null;
     }
@@ -91,12 +92,14 @@ export class Helper {
     /** Exactly what would go out, each piece to be taken out. */
     async look() {
         const { panel, parcel, told } = this;
+        const look = ++this.looks;
         await panel.page.queue.flush();
         const shown = await send('POST', `${this.address}/parcel`, { topic: panel.topic, wish: this.wish }).catch((error) => {
             panel.say(reason(error));
             return null;
         });
-        if (!shown || !parcel || !told) {
+        // Only what was asked for last is shown, and sent.
+        if (!shown || !parcel || !told || look !== this.looks) {
             return;
         }
         this.print = shown.print;
