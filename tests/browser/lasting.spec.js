@@ -229,5 +229,5 @@ test('a page in view asks every three seconds whether something has changed, a h
     await pass(6, 3);
     expect(asked).toBe(0);
     await pass(1, 15);
-    expect(asked).toBe(1);
+    await expect.poll(() => asked).toBe(1);
 });

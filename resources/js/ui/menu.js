@@ -8,7 +8,7 @@ import { TopicFields } from './topic-fields.js';
 /** What is done with a topic, in the order of the menu; their names and keys stand in the table of commands. */
 const ACTS = [
     ['openNote', 'moveUp', 'moveDown', 'inward', 'outward', 'moveTo', 'toAnotherPlan', 'loosen'],
-    ['foldIn', 'dissolve', 'joinAbove', 'relate', 'sortOut', 'duplicate', 'askAbout', 'nearIt', 'draftIt'],
+    ['foldIn', 'dissolve', 'joinAbove', 'relate', 'sortOut', 'duplicate', 'askAbout', 'promptsOf'],
     ['sayAbout', 'copyLink', 'focusBranch', 'dimRest', 'markMore', 'handOverBranch', 'keepPattern', 'setPattern', 'takeInBelow', 'remove'],
 ];
 /** Where a new topic goes, seen from another: above it is a parent around it. */

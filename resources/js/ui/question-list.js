@@ -39,6 +39,9 @@ export class QuestionList {
      */
     async of(topic) {
         await this.page.queue.flush();
+        if (topic && !this.page.tree.noteBearer(topic)) {
+            throw new Error('This topic is there no more.');
+        }
         return send('GET', `${this.address}?topic=${topic}`);
     }
 

@@ -74,8 +74,7 @@ export function rowCommands(outline) {
             (/** @type {{id: string}} */ { id }) => page.patterns.keep(id),
         ),
         askAbout: row((/** @type {{id: string}} */ { id }) => page.questions.open(id)),
-        nearIt: row(async (/** @type {{id: string}} */ { id }) => (await page.prompts()).open('near', id)),
-        draftIt: row(async (/** @type {{id: string}} */ { id }) => (await page.prompts()).open('draft', id)),
+        promptsOf: row(async (/** @type {{id: string}} */ { id }) => (await page.prompts()).open('', id)),
         setPattern: row((/** @type {{id: string}} */ { id }) => page.patterns.set(id)),
         takeInBelow: row((/** @type {{id: string}} */ { id }) => page.leaveFor(`/intake?into=${page.data.plan}&under=${id}`)),
 

@@ -94,10 +94,12 @@ export class Helper {
         const { panel, parcel, told } = this;
         const look = ++this.looks;
         await panel.page.queue.flush();
-        const shown = await send('POST', `${this.address}/parcel`, { topic: panel.topic, wish: this.wish }).catch((error) => {
-            panel.say(reason(error));
-            return null;
-        });
+        const shown =
+            panel.isThere &&
+            (await send('POST', `${this.address}/parcel`, { topic: panel.topic, wish: this.wish }).catch((error) => {
+                panel.say(reason(error));
+                return null;
+            }));
         // Only what was asked for last is shown, and sent.
         if (!shown || !parcel || !told || look !== this.looks) {
             return;

@@ -67,12 +67,12 @@ export class Prompts extends Taking {
         this.isOpen ? this.close() : this.open(this.which);
     }
 
-    /** @param {string} which @param {string | null} [topic] null: the topic in hand */
+    /** @param {string} which '' as it was last @param {string | null} [topic] null: the topic in hand */
     open(which, topic = null) {
         this.page.commit();
         this.page.bars.open(false);
         this.page.talk.isOpen && this.page.talk.close();
-        this.which = which;
+        this.which = which || this.which;
         this.isWhole = topic === null && this.isWhole;
         this.topic = topic ?? this.here();
         this.marked = markedWords(this.page.note.isOpen ? this.page.note.topic : null);
@@ -81,7 +81,7 @@ export class Prompts extends Taking {
         this.buttons.forEach((button) => button.setAttribute('aria-pressed', 'true'));
         this.page.map?.narrowed?.();
         this.draw();
-        (this.tabs.find((tab) => tab.dataset.offer === which) ?? this.box).focus();
+        (this.tabs.find((tab) => tab.dataset.offer === this.which) ?? this.box).focus();
     }
 
     close() {
@@ -91,6 +91,11 @@ export class Prompts extends Taking {
         this.buttons.forEach((button) => button.setAttribute('aria-pressed', 'false'));
         this.page.map?.narrowed?.();
         this.page.back();
+    }
+
+    /** Whether what it is about is still in the plan. */
+    get isThere() {
+        return this.topic === ROOT || !!this.page.tree.noteBearer(this.topic);
     }
 
     /** The topic in hand, else the plan. */
@@ -159,6 +164,9 @@ export class Prompts extends Taking {
         this.say('');
         try {
             await this.page.queue.flush();
+            if (!this.isThere) {
+                throw new Error('This topic is there no more.');
+            }
             const told = await send(method, `${this.page.address}/${path}`, body);
             turn === this.turn && this.body.replaceChildren(...shown(told));
         } catch (error) {
