@@ -167,6 +167,8 @@ async function firstDraft(one) {
     await one.getByRole('link', { name: 'Should Our Town Keep Its Night Bus?' }).click();
     await one.waitForURL('**/plans/*');
     await one.getByRole('link', { name: 'Draft', exact: true }).click();
+    await one.getByText('Nothing written here yet').first().waitFor();
+    await one.waitForTimeout(900);
     await one.locator('[data-act=sketch]').first().evaluate((button) => button.click());
     await one.getByRole('region', { name: 'First draft' }).waitFor();
     await one.evaluate(() => document.fonts.ready);
