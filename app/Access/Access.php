@@ -75,6 +75,7 @@ final class Access
     public static function handOn(Plan $plan, User $heir): void
     {
         $plan->shares()->where('user_id', $heir->id)->delete();
-        $plan->owner()->associate($heir)->save();
+        // What one owner allowed is for the next to allow.
+        $plan->forceFill(['allows_companion' => false])->owner()->associate($heir)->save();
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Access\Access;
 use App\Companion\EventLines;
 use App\Models\Share;
 use Embrel\Plan\Plan as CorePlan;
@@ -64,6 +65,13 @@ final class CompanionTest extends TestCase
         Share::query()->where('user_id', $other->id)->update(['role' => 'comments']);
         $this->postJson("/plans/{$this->row->id}/companion", $asked)->assertForbidden();
         $this->postJson("/plans/{$this->row->id}/companion/parcel", $asked)->assertForbidden();
+    }
+
+    public function testAnotherOwnerAllowsItAnew(): void
+    {
+        $this->allow();
+        Access::handOn($this->row->refresh(), $this->account('eve'));
+        self::assertFalse((bool) $this->row->refresh()->allows_companion);
     }
 
     public function testWhatWouldGoOutIsShownAndIsAllThatGoesOut(): void

@@ -55,6 +55,8 @@ export function section(draft, id, level, depth) {
         read.append(element('p', { class: 'quiet' }, missing(tree, id)));
     }
     const mayWrite = draft.page.session.rights.mayWrite;
+    // A note that is there may still be on its way.
+    const isBlank = mayWrite && !draft.html.has(id) && !topic.noted;
     return element(
         'section',
         {
@@ -74,15 +76,13 @@ export function section(draft, id, level, depth) {
                     { type: 'button', class: 'plain write-here', 'data-act': 'write', 'aria-label': `Write in the note of ${name}` },
                     'Write',
                 ),
-            mayWrite &&
-                !draft.html.has(id) &&
+            isBlank &&
                 element(
                     'button',
                     { type: 'button', class: 'plain write-here', 'data-act': 'ask', 'aria-label': `Ask me about ${name}` },
                     'Ask me',
                 ),
-            mayWrite &&
-                !draft.html.has(id) &&
+            isBlank &&
                 kind === 'section' &&
                 id !== ROOT &&
                 element(
@@ -109,7 +109,7 @@ export function section(draft, id, level, depth) {
  */
 export function drawnFrom(draft, id, { level, depth }) {
     const { tree } = draft.page;
-    const { label, title, target } = tree.noteBearer(id);
+    const { label, title, target, noted } = tree.noteBearer(id);
     const kind = kindOf(tree, id);
     const dye = tree.get(tree.mainSection(id))?.dye;
     const parts = draft.html.has(id) ? 0 : tree.partsOf(id).length;
@@ -118,6 +118,7 @@ export function drawnFrom(draft, id, { level, depth }) {
         title,
         kind,
         target,
+        noted,
         dye,
         parts,
         tree.figures.get(id),

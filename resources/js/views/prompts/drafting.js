@@ -48,18 +48,21 @@ export class Drafting {
             element('strong', {}, panel.to(section)),
             element('span', { class: 'quiet' }, ` ${at + 1} of ${sections.length}`),
         );
-        return [sections.length > 1 || section[0] !== panel.topic ? head : '', this.said(told), this.draft(told), this.acts(told, at)];
+        const shown = told.paragraphs.length ? this.draft(told) : '';
+        return [sections.length > 1 || section[0] !== panel.topic ? head : '', this.said(told), shown, this.acts(told, at)];
     }
 
     /** @param {Told} told */
-    said({ section, isWritten, hasOwn }) {
+    said({ section, isWritten, hasOwn, paragraphs }) {
         const says = this.taken.has(section?.[0] ?? '')
             ? 'Taken.'
-            : isWritten
-              ? 'Something is written here already: it stays as it is, and this comes after it.'
-              : hasOwn
-                ? 'What is grey and in italics is scaffolding: it does not print until you rewrite it.'
-                : 'There are no points, quotations or notes here to write from yet.';
+            : isWritten && !paragraphs.length
+              ? 'Something is written here already, and there is nothing beside it to write more from.'
+              : isWritten
+                ? 'Something is written here already: it stays as it is, and this comes after it.'
+                : hasOwn
+                  ? 'What is grey and in italics is scaffolding: it does not print until you rewrite it.'
+                  : 'There are no points, quotations or notes here to write from yet.';
         return element('p', { class: 'quiet' }, says);
     }
 
