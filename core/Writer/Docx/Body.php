@@ -13,14 +13,13 @@ use Embrel\Document\Remarks;
 use Embrel\Document\Role;
 use Embrel\Document\Style;
 use Embrel\Draft\Index;
-use Embrel\Layout\Text\Wrapping;
 use Embrel\RichText\Node;
 use Embrel\RichText\NodeType;
 use Embrel\Writer\Losses;
 use Embrel\Writer\SignPicture;
 use Embrel\Writer\StyleNames;
 
-/** The main part: title, contents and figures as fields, and elements, streamed as WordprocessingML. */
+/** The main part: what stands in front, and the elements, streamed as WordprocessingML. */
 final class Body
 {
     public const W = 'http://schemas.openxmlformats.org/wordprocessingml/2006/main';
@@ -53,6 +52,7 @@ final class Body
         int $firstNote = 0,
     ) {
         $this->anchors = $document->anchors();
+        $this->paragraphs = new Paragraphs($names);
         $this->indexed = Index::inTitles($document->elements);
         $this->comments = new Comments(Remarks::of($document));
         $this->runs = new Runs($document, $names, $pictures, $this->anchors, $firstNote);
@@ -60,6 +60,7 @@ final class Body
     }
 
     private readonly ?Pictures $pictures;
+    private readonly Paragraphs $paragraphs;
     public readonly Comments $comments;
 
     /** The width between the margins, in twentieths of a point. */
@@ -83,130 +84,19 @@ final class Body
             $this->xml->writeAttribute("xmlns:{$prefix}", $namespace);
         }
         $this->xml->startElement('w:body');
-        $this->front();
+        $front = new Front($this->document, $this->paragraphs, $this->anchors);
+        $this->raw($front->xml($this->own, ++$this->bookmarks));
         foreach ($this->document->elements as $i => $element) {
             $this->element($element);
             if ($i % self::FLUSH_EVERY === 0) {
                 $this->xml->flush();
             }
         }
-        $this->raw($this->section === '' ? $this->sectionProperties() : $this->section);
+        $this->raw($this->section === '' ? $front->section() : $this->section);
         $this->xml->endElement();
         $this->xml->endElement();
         $this->xml->endDocument();
         $this->xml->flush();
-    }
-
-    private function sectionProperties(): string
-    {
-        $style = $this->document->style;
-        [$width, $height] = array_map(
-            static fn(float $one): int => (int) round($one * 20),
-            $style->page($this->document->properties->pageSize),
-        );
-        [$top, $right, $bottom, $left] = array_map(static fn(float $one): int => (int) round($one * 20), $style->edges());
-        $edge = static fn(int $margin): int => max(283, intdiv($margin, 2));
-
-        return '<w:sectPr>'
-            . ($style->hasHeader() ? '<w:headerReference w:type="default" r:id="header"/>' : '')
-            . ($style->hasFooter() ? '<w:footerReference w:type="default" r:id="footer"/>' : '')
-            . "<w:pgSz w:w=\"{$width}\" w:h=\"{$height}\"/><w:pgMar w:top=\"{$top}\" w:right=\"{$right}\" w:bottom=\"{$bottom}\" w:left=\"{$left}\" w:header=\"{$edge(
-                $top,
-            )}\" w:footer=\"{$edge($bottom)}\" w:gutter=\"0\"/>"
-            . ($style->hasTitlePage ? '<w:titlePg/>' : '')
-            . '</w:sectPr>';
-    }
-
-    private function front(): void
-    {
-        $style = $this->document->style;
-        if ($this->own !== '') {
-            $this->raw($this->own);
-            $this->frontLists();
-
-            return;
-        }
-        $id = ++$this->bookmarks;
-        $origin
-            = $this->document->origin === null
-                ? ''
-                : "<w:bookmarkStart w:id=\"{$id}\" w:name=\"{$this->document->origin->name()}\"/><w:bookmarkEnd w:id=\"{$id}\"/>";
-        $this->paragraph('Title', $origin . Runs::text($this->document->title));
-        foreach ($style->titleFields as $field) {
-            $text = $this->document->field($field);
-            $text === '' ? null : $this->paragraph($field === 'subtitle' ? 'Subtitle' : 'Author', Runs::text($text));
-        }
-        if ($style->hasTitlePage && $this->document->hasLists()) {
-            $this->pageBreak();
-        }
-        $this->frontLists();
-        if ($this->document->startsPage()) {
-            $this->pageBreak();
-        }
-    }
-
-    private function frontLists(): void
-    {
-        if ($this->document->contents !== []) {
-            $this->contents();
-        }
-        if ($this->document->figures !== []) {
-            $this->figures();
-        }
-    }
-
-    private function pageBreak(): void
-    {
-        $this->paragraph('', '<w:r><w:br w:type="page"/></w:r>');
-    }
-
-    /** The contents as a field that is filled in already: nothing has to be asked on opening. */
-    private function contents(): void
-    {
-        $this->paragraph('TOCHeading', Runs::text($this->document->contentsTitle()));
-        $last = \count($this->document->contents) - 1;
-        foreach ($this->document->contents as $i => ['element' => $element, 'page' => $page]) {
-            $anchor = $this->anchors[$element->topic] ?? (new Anchor($element->topic))->name();
-            $field = $i === 0 ? "TOC \\o \"1-{$this->document->contentsDepth}\" \\h \\z \\u" : '';
-            $this->entry(
-                'TOC' . $element->level,
-                $field,
-                $anchor,
-                ($element->number === '' ? '' : $element->number . ' ') . $element->title,
-                $page,
-                $i === $last,
-            );
-        }
-    }
-
-    private function figures(): void
-    {
-        $this->paragraph('TOCHeading', Runs::text($this->document->figuresTitle()));
-        $last = \count($this->document->figures) - 1;
-        foreach ($this->document->figures as $i => ['text' => $text, 'page' => $page]) {
-            $this->entry('TableofFigures', $i === 0 ? 'TOC \h \z \t "caption,1"' : '', '_f' . ($i + 1), $text, $page, $i === $last);
-        }
-    }
-
-    private function entry(string $style, string $field, string $anchor, string $text, int $page, bool $isLast): void
-    {
-        $begin
-            = $field === ''
-                ? ''
-                : Runs::mark('begin')
-                    . '<w:r><w:instrText xml:space="preserve"> '
-                    . Xml::escaped($field)
-                    . ' </w:instrText></w:r>'
-                    . Runs::mark('separate');
-        $entry
-            = '<w:hyperlink w:anchor="'
-            . $anchor
-            . '" w:history="1">'
-            . Runs::text($text)
-            . '<w:r><w:tab/></w:r>'
-            . Runs::field("PAGEREF {$anchor} \\h", (string) $page)
-            . '</w:hyperlink>';
-        $this->paragraph($style, $begin . $entry . ($isLast ? Runs::mark('end') : ''));
     }
 
     private function element(Element $element): void
@@ -395,14 +285,7 @@ final class Body
 
     private function paragraph(string $style, string $runs, string $properties = ''): void
     {
-        $style = $style === '' ? '' : '<w:pStyle w:val="' . $this->names->of($style) . '"/>';
-        if (Wrapping::isRightToLeft(strip_tags($runs))) {
-            // Its place among the properties is before these (ECMA-376, 17.3.1.26).
-            $parts = preg_split('/(?=<w:(?:spacing|ind|contextualSpacing|jc|outlineLvl)\b)/', $properties, 2) ?: [''];
-            $properties = "{$parts[0]}<w:bidi/>" . ($parts[1] ?? '');
-        }
-        $properties = $style . $properties;
-        $this->raw('<w:p>' . ($properties === '' ? '' : "<w:pPr>{$properties}</w:pPr>") . $runs . '</w:p>');
+        $this->raw($this->paragraphs->of($style, $runs, $properties));
     }
 
     private function raw(string $xml): void
