@@ -165,6 +165,14 @@ final class FirstDraftTest extends TestCase
             "[Darum geht es in diesem Abschnitt: Die Mauer hält nicht.]\n[Zuerst: Der Bau von 1887.] [Hinzu kommt:] Die Pumpen sind alt. [Auf der anderen Seite: Einwand der Bauern.] "
             . "[Mit den Worten von Ada Pell:] „Wasser ist langsam.“ \n[Das führt zurück zum Anfang: Die Mauer hält nicht.]",
         ];
+        yield 'titles that lead over by themselves' => [
+            "What to do\n  -First, a dam\n  -Then the sluice\n  -An example: Marl\n  -Objections",
+            [],
+            'en',
+            'What to do',
+            "[This section is about one thing: what to do.]\n[First, a dam.] [Then the sluice.] [An example: Marl.] [On the other hand: Objections.]\n"
+                . '[Which leads back to the beginning: what to do.]',
+        ];
         yield 'a language without scaffolding has what stands there alone' => [
             "Le mur\n  -Il fuit.\n  -Les pompes",
             [],

@@ -223,7 +223,10 @@ final class FirstDraft
     /** What something is called is no sentence yet: it waits to be made one. */
     private function named(string $id, Tie $tie, string $title): void
     {
-        $text = "{$this->frames?->say($tie->value)} " . Titled::sentence($title);
+        $sentence = Titled::sentence($title);
+        $text = Tie::isSaidBy($title)
+            ? mb_strtoupper(mb_substr($sentence, 0, 1)) . mb_substr($sentence, 1)
+            : "{$this->frames?->say($tie->value)} {$sentence}";
         $this->sketch->add(new Piece(Piece::SCAFFOLD, [Node::text($text, [new Mark(MarkType::Scaffold)])], $id));
     }
 

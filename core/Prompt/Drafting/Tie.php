@@ -35,6 +35,10 @@ enum Tie: string
         ['sequence', '/\A(?:then|next|after|afterwards|later|second(?:ly)?|third(?:ly)?|dann|danach|später|zweitens|drittens)\b/iu'],
         ['last', '/\A(?:finally|lastly|last|schließlich|zuletzt)\b/iu'],
     ];
+    /** Words with which a title leads over by itself: nothing need be said before them. */
+    private const LEADS = '/\A(?:but|however|yet|on the other hand|because|so|therefore|for example|an? examples?|e\.g\.|then|next|after that'
+        . '|afterwards|later|first(?:ly)?|second(?:ly)?|third(?:ly)?|finally|lastly|aber|doch|jedoch|dagegen|andererseits|weil|deshalb|daher'
+        . '|zum beispiel|ein beispiel|dann|danach|später|erstens|zweitens|drittens|zuerst|zunächst|schließlich|zuletzt)\b/iu';
     private const YEAR = '/(?<!\d)(?:1[0-9]{3}|20[0-9]{2})(?!\d)/';
 
     /**
@@ -72,7 +76,7 @@ enum Tie: string
     /** Whether a title itself begins with what ties it. */
     public static function isSaidBy(string $title): bool
     {
-        return self::named(self::TITLED, $title) !== null;
+        return preg_match(self::LEADS, $title) === 1;
     }
 
     /** @param list<array{string, string}> $forms */
