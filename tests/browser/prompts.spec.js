@@ -45,6 +45,15 @@ test('what belongs near is shown with the words that tie it, opened, quoted, ref
     await expect(page.getByText(/^Referred to in the note/)).toBeVisible();
     await page.keyboard.press('r');
     await expect(cards(page)).toHaveCount(0);
+    // Words that are marked in a text are asked about by themselves.
+    await page.getByRole('treeitem', { name: 'Quay' }).click();
+    await page.keyboard.press('n');
+    await expect(note(page)).toContainText('took the quay');
+    await note(page).press('Control+a');
+    await expect(panel(page)).toContainText('Near “A flood of 1953 took the quay.”');
+    await expect(cards(page).filter({ hasText: 'Boats went adrift' })).toBeVisible();
+    await page.keyboard.press('Control+Enter');
+    await panel(page).getByRole('tab', { name: 'Near' }).focus();
     await page.keyboard.press('Escape');
     await expect(panel(page)).toBeHidden();
     await page.getByRole('treeitem', { name: 'The flood of 1953' }).click();

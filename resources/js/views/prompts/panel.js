@@ -50,6 +50,7 @@ export class Prompts extends Taking {
         firstOf(this.box, '[data-close]').addEventListener('click', () => this.close());
         this.box.addEventListener('keydown', (event) => this.pressed(event));
         page.state.active.listen(() => this.follow());
+        document.addEventListener('selectionchange', () => this.isOpen && this.which === 'near' && this.follow());
         document.addEventListener('focusin', ({ target }) => target instanceof Element && target.closest('#draft, #note') && this.follow());
     }
 
@@ -75,7 +76,7 @@ export class Prompts extends Taking {
         this.which = which || this.which;
         this.isWhole = topic === null && this.isWhole;
         this.topic = topic ?? this.here();
-        this.marked = markedWords(this.page.note.isOpen ? this.page.note.topic : null);
+        this.marked = this.markedNow();
         this.box.hidden = false;
         byId('plan').classList.add('has-talk');
         this.buttons.forEach((button) => button.setAttribute('aria-pressed', 'true'));
@@ -115,14 +116,20 @@ export class Prompts extends Taking {
         this.draw();
     }
 
-    /** Goes along with the topic in hand, once it rests there. */
+    /** The words that are marked in a text. */
+    markedNow() {
+        return markedWords(this.page.note.isOpen ? this.page.note.topic : null);
+    }
+
+    /** Goes along with the topic in hand, and with words that are marked, once they rest. */
     follow() {
         clearTimeout(this.resting);
         this.resting = setTimeout(() => {
-            const to = this.here();
-            if (this.isOpen && this.offers[this.which].follows && to !== this.topic && !this.box.contains(held())) {
-                this.topic = to;
-                this.marked = null;
+            const marked = this.which === 'near' && !this.isWhole ? this.markedNow() : null;
+            const to = marked?.topic ?? this.here();
+            const isOther = to !== this.topic || marked?.words.text !== this.marked?.words.text;
+            if (this.isOpen && this.offers[this.which].follows && isOther && !this.box.contains(held())) {
+                [this.topic, this.marked] = [to, marked];
                 this.draw();
             }
         }, REST);
