@@ -22,7 +22,6 @@ export class Asked {
 
     draw() {
         const { panel } = this;
-        panel.turn++;
         panel.say('');
         if (!panel.mayWrite) {
             panel.body.replaceChildren(

@@ -35,7 +35,6 @@ export class Helper {
     draw() {
         const { panel } = this;
         if (!panel.mayWrite) {
-            panel.turn++;
             panel.say('');
             panel.body.replaceChildren(element('p', { class: 'quiet' }, 'A helper is for those who write in this plan.'));
             return;

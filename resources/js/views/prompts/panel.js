@@ -149,6 +149,9 @@ export class Prompts extends Taking {
         this.whole.setAttribute('aria-pressed', String(this.isWhole));
         this.whole.hidden = !this.isWhole && this.topic === ROOT;
         this.whole.textContent = this.isWhole ? 'The topic in hand' : 'The whole plan';
+        // What was asked for before, by another offer, is waited for no more.
+        this.turn++;
+        this.body.removeAttribute('aria-busy');
         this.offers[this.which].draw();
     }
 
