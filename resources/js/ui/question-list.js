@@ -26,6 +26,7 @@ export class QuestionList {
         this.list = list;
         this.on = on;
         this.topic = ROOT;
+        this.turn = 0;
     }
 
     get address() {
@@ -52,8 +53,13 @@ export class QuestionList {
 
     /** @param {string} topic '' what is to be written next */
     async ask(topic) {
+        const turn = ++this.turn;
         try {
             const told = await this.of(topic);
+            // Only what was asked for last is shown.
+            if (turn !== this.turn) {
+                return;
+            }
             this.topic = told.topic;
             this.list.replaceChildren(...told.questions.map((one) => this.entry(one)));
             this.on.says(told.questions.length ? '' : 'Nothing more to ask here.');
