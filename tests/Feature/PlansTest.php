@@ -72,7 +72,7 @@ final class PlansTest extends TestCase
             'picture' => str_repeat('a', 64),
             'person' => '999999',
         ] + array_fill_keys(['attachment', 'task', 'style', 'template', 'pattern'], self::newId())
-            + array_fill_keys(['invitation', 'comment', 'vote', 'notice', 'sending'], self::newId());
+            + array_fill_keys(['invitation', 'comment', 'vote', 'notice', 'sending', 'letter'], self::newId());
     }
 
     /** Another account's plan is not there, on any route; and no route is open to someone not signed in. */
