@@ -136,7 +136,12 @@ foreach (range(1, ROUNDS) as $i) {
     $times['phrases'][] = $time(static fn() => KeyPhrases::of(Tongue::of('en'), ['a' => $long]));
 }
 $first = $times['phrases'][0];
-printf("key phrases of 100,000 words: %.2f times counting them (%.0f ms, the first time %.0f; bound 8)\n", $middle($times['phrases']) / $middle($times['count']), $middle($times['phrases']), $first);
+printf(
+    "key phrases of 100,000 words: %.2f times counting them (%.0f ms, the first time %.0f; bound 8)\n",
+    $middle($times['phrases']) / $middle($times['count']),
+    $middle($times['phrases']),
+    $first,
+);
 
 $edit = new Edit(Plan::titled('Sections'));
 $of = new CountedIds();
@@ -160,5 +165,9 @@ foreach (range(1, ROUNDS) as $i) {
         }
     });
 }
-printf("first draft of 100 sections: %.2f times writing its HTML (%.1f ms; bound 4)\n", $middle($times['draft']) / $middle($times['html']), $middle($times['draft']));
+printf(
+    "first draft of 100 sections: %.2f times writing its HTML (%.1f ms; bound 4)\n",
+    $middle($times['draft']) / $middle($times['html']),
+    $middle($times['draft']),
+);
 printf("memory: %d MB (bound 256)\n", memory_get_peak_usage() >> 20);

@@ -63,9 +63,11 @@ final class NearBy
     }
 
     /**
-     * What the plan has twice: titles that say nearly the same, and topics that speak of the same.
+     * What the plan has twice: titles that say nearly the same, and topics that speak of the same. Pairs of topics,
+     * each with its id and how it is called.
      *
-     * @return array{titles: list<array{array{string, string}, array{string, string}}>, texts: list<array{array{string, string}, array{string, string}}>} pairs of topics, each with its id and how it is called
+     * @return array{titles: list<array{array{string, string}, array{string, string}}>,
+     * texts: list<array{array{string, string}, array{string, string}}>}
      */
     public static function alike(PlanRow $plan, Plan $tree): array
     {
@@ -85,7 +87,7 @@ final class NearBy
             $texts[$row->thing][$row->word] = ($texts[$row->thing][$row->word] ?? 0) + $row->times;
         }
         $numbering = Numbering::of($tree);
-        $called = static fn(string $id): array => [$id, $id === Plan::ROOT ? $tree->title() : $numbering->titled($tree->topic($id))];
+        $called = static fn(string $id): array => [$id, $numbering->titled($tree->topic($id))];
         $texts = array_filter($texts, static fn(string $id): bool => $tree->has($id), ARRAY_FILTER_USE_KEY);
 
         return [
@@ -271,7 +273,7 @@ final class NearBy
             return null;
         }
         $isOwn = $plan->id === $this->plan->id;
-        $called = $isOwn && $this->tree->has($topic->id) && $topic->id !== Plan::ROOT
+        $called = $isOwn && $this->tree->has($topic->id)
             ? ($this->numbering ??= Numbering::of($this->tree))->titled($this->tree->topic($topic->id))
             : ($topic->id === Plan::ROOT ? $plan->title : $topic->title);
         $told = ['topic' => $topic->id, 'called' => $called];

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace App\Store;
 
 use App\Models\Plan as PlanRow;
-use Embrel\Citation\Cited;
-use Embrel\Citation\Label;
-use Embrel\Citation\Terms as CitationTerms;
+use Embrel\Draft\InWords;
 use Embrel\Language\Tongue;
 use Embrel\Numbering\Numbering;
 use Embrel\Plan\Kind;
@@ -22,7 +20,6 @@ use Embrel\Prompt\Terms\KeyPhrases;
 use Embrel\Prompt\Terms\Term;
 use Embrel\Prompt\Terms\Untaken;
 use Embrel\RichText\Node;
-use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 use Embrel\Words;
 use Illuminate\Support\Facades\DB;
@@ -45,7 +42,8 @@ final class PlanPrompts
     /**
      * What a branch is about, and what of the plan's title its main sections do not take up.
      *
-     * @return array{terms: list<array<string, mixed>>, untaken: list<array{section: array{string, string}, words: list<string>}>, chosen: list<array{string, string}>}
+     * @return array{terms: list<array<string, mixed>>, chosen: list<array{string, string}>,
+     * untaken: list<array{section: array{string, string}, words: list<string>}>}
      */
     public function terms(string $branch): array
     {
@@ -139,72 +137,30 @@ final class PlanPrompts
     /** @return list<list<array<string, mixed>>> paragraphs of pieces, each with what it is and where it comes from */
     private function shown(Sketch $sketch, Plan $plan): array
     {
-        $paragraphs = [];
-        foreach ($sketch->parts as $part) {
-            $pieces = [];
-            foreach ($part as $piece) {
-                if ($piece instanceof Piece) {
-                    $pieces[] = [
-                        'what' => $piece->what,
-                        'text' => $this->said($piece->inlines, $plan),
-                        'from' => $this->called($piece->from),
-                    ];
-                }
-            }
-            if ($pieces === [] && $part[0] instanceof Node) {
-                $pieces[] = [
-                    'what' => $part[0]->type->value,
-                    'text' => $this->said([$part[0]], $plan),
-                    'from' => $this->called(\is_string($part[1] ?? null) ? $part[1] : Plan::ROOT),
-                ];
-            }
-            $paragraphs[] = $pieces;
-        }
+        $words = new InWords($plan);
 
-        return $paragraphs;
-    }
-
-    /**
-     * @param list<Node> $nodes
-     */
-    private function said(array $nodes, Plan $plan): string
-    {
-        $text = '';
-        foreach ($nodes as $node) {
-            $text .= match (true) {
-                $node->type === NodeType::Citation => '(' . Label::of(
-                    Cited::of($node),
-                    $plan->sources,
-                    CitationTerms::of($this->row->language),
-                ) . ')',
-                $node->content !== [] && $node->type !== NodeType::Footnote => $this->said($node->content, $plan) . "\n",
-                default => $node->plainText(true),
-            };
-        }
-
-        return trim($text, "\n");
+        return array_map(fn(array $part): array => array_map(fn(Piece $piece): array => [
+            'what' => $piece->what,
+            'text' => implode('', array_map(static fn(Node $node): string => $words->node($node)->plainText(true), $piece->nodes)),
+            'from' => $this->called($piece->from),
+        ], $part), $sketch->parts);
     }
 
     /** @return list<string> the points whose words went into it */
     private function used(Sketch $sketch, string $section): array
     {
-        $used = [];
-        foreach ($sketch->parts as $part) {
-            foreach ($part as $i => $piece) {
-                $from = $piece instanceof Piece ? $piece->from : ($i === 1 && \is_string($piece) ? $piece : '');
-                if ($from !== '' && $from !== $section && $this->plan->topic($from)->kind !== Kind::Aside) {
-                    $used[$from] = true;
-                }
-            }
-        }
+        $from = array_unique(array_map(static fn(Piece $piece): string => $piece->from, $sketch->pieces()));
 
-        return array_map(strval(...), array_keys($used));
+        return array_values(array_filter(
+            $from,
+            fn(string $id): bool => $id !== $section && $this->plan->topic($id)->kind !== Kind::Aside,
+        ));
     }
 
     /** @return array{string, string} a topic, and how it is called */
     private function called(string $id): array
     {
-        return [$id, $id === Plan::ROOT ? $this->plan->title() : $this->numbering->titled($this->plan->topic($id))];
+        return [$id, $this->numbering->titled($this->plan->topic($id))];
     }
 
     /**

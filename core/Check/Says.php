@@ -66,7 +66,11 @@ final readonly class Says
             Rule::WordTwice => ['A word twice in a row', 'One of them may be left over.', 'See it'],
             Rule::LongSentence => ['Sentences far longer than the rest', 'Some may be two.', 'See it'],
             Rule::LongParagraph => ['Paragraphs far longer than the rest', 'Some may be two.', 'See it'],
-            Rule::Scaffold => ['Scaffolding that waits to be rewritten', 'It holds a first draft together and never prints: what it says is missing there.', 'Rewrite it'],
+            Rule::Scaffold => [
+                'Scaffolding that waits to be rewritten',
+                'It holds a first draft together and never prints: what it says is missing there.',
+                'Rewrite it',
+            ],
             Rule::Passive => ['Passages in the passive', 'A guess, by the form of the verbs: who does what may be hidden.', 'See it'],
             Rule::Flagged => ['Flags that are not settled', 'Questions, things to check, and what waits.', 'See it'],
             Rule::WorkLate => ['Work past its date', 'It is not done, and its date has gone.', 'See it'],

@@ -243,6 +243,28 @@ final readonly class Node
         return implode($glue, array_map(static fn(self $node): string => $node->plainText($withFootnotes), $this->content));
     }
 
+    /**
+     * Inlines with what is set alike as one text; texts that are empty go.
+     *
+     * @param list<self> $inlines
+     *
+     * @return list<self>
+     */
+    public static function runs(array $inlines): array
+    {
+        $runs = [];
+        $last = -1;
+        foreach ($inlines as $node) {
+            if ($node->isText() && $last >= 0 && $runs[$last]->isText() && $runs[$last]->marks == $node->marks) {
+                $runs[$last] = self::text($runs[$last]->text . $node->text, $node->marks);
+            } elseif (!$node->isText() || $node->text !== '') {
+                $runs[++$last] = $node;
+            }
+        }
+
+        return array_values($runs);
+    }
+
     /** @return array<string, mixed> the stored form; see docs/note-schema.md */
     public function toArray(): array
     {

@@ -52,16 +52,10 @@ final class WordByWord
     {
         $inlines = [];
         foreach ($words as $word) {
-            $node = !$isCode ? $word->node : Node::text($word->node->plainText(true));
-            $last = \count($inlines) - 1;
-            if ($node->isText() && $last >= 0 && $inlines[$last]->isText() && $inlines[$last]->marks == $node->marks) {
-                $inlines[$last] = Node::text($inlines[$last]->text . $node->text, $node->marks);
-            } elseif (!$node->isText() || $node->text !== '') {
-                $inlines[] = $node;
-            }
+            $inlines[] = !$isCode ? $word->node : Node::text($word->node->plainText(true));
         }
 
-        return array_values($inlines);
+        return Node::runs($inlines);
     }
 
     /**

@@ -65,11 +65,11 @@ final class FirstDraftTest extends TestCase
         foreach ($sketch->parts as $part) {
             $line = [];
             foreach ($part as $piece) {
-                if ($piece instanceof Piece) {
-                    $line[] = $piece->what === Piece::SCAFFOLD ? "[{$piece->text()}]" : $piece->text();
-                } elseif ($piece instanceof Node) {
-                    $line[] = "<{$piece->type->value}> {$piece->plainText()}";
-                }
+                $line[] = match (true) {
+                    $piece->what === Piece::SCAFFOLD => "[{$piece->text()}]",
+                    $piece->block() !== null => "<{$piece->what}> {$piece->text()}",
+                    default => $piece->text(),
+                };
             }
             $lines[] = implode(' ', $line);
         }

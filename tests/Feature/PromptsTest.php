@@ -236,6 +236,24 @@ final class PromptsTest extends TestCase
         )->assertJsonPath('section.1', '2 Market')->assertJsonPath('hasOwn', false);
     }
 
+    public function testWhatAFirstDraftRefersToIsShownInWords(): void
+    {
+        $this->change([
+            'type' => 'note',
+            'topic' => $this->id('The flood of 1953'),
+            'put' => [['type' => 'paragraph', 'attrs' => ['id' => self::newId()], 'content' => [
+                ['type' => 'text', 'text' => 'As is said in '],
+                ['type' => 'topicRef', 'attrs' => ['topic' => $this->id('Market')]],
+                ['type' => 'text', 'text' => '.'],
+            ]]],
+            'remove' => [],
+            'order' => null,
+            'was' => (object) [],
+        ]);
+        $this->getJson("/plans/{$this->row->id}/first-draft")->assertOk()
+            ->assertJsonPath('paragraphs.1.1.text', 'As is said in 2 Market.');
+    }
+
     public function testAnEmptyPlanOffersNothingAndFailsNowhere(): void
     {
         $row = app(PlanStore::class)->create($this->user, Plan::titled('Empty'));

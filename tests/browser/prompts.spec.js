@@ -198,7 +198,7 @@ test('questions stand in the panel too; it makes way for comments, and readers t
     await expect(panel(reader.page).getByRole('button', { name: /^Take/ })).toHaveCount(0);
 });
 
-test('a helper is off until the owner allows it; what goes out is seen and taken out, the answer comes and is taken, and the history says so', async ({ page, browser }) => {
+test('a helper is off until allowed; what goes out is seen, its answer is taken, and the history says so', async ({ page, browser }) => {
     const writer = await planOf(page, 'Helped', 'The wall fails', '\tThe flood of 1953', 'Market');
     await write(page, 'The flood of 1953', 'The wall broke in six places. Forty people died that night in the flood.');
     await offer(page, 'The wall fails', 'Helper');

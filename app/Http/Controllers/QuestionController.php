@@ -30,7 +30,7 @@ final class QuestionController
         $tree->has($topic) && $tree->isLive($topic) && $topic !== CorePlan::TRAY ? null : abort(404);
         $asked = AskedQuestions::of(Given::person($request), $plan, $topic);
         $questions = Asking::of($tree, $topic, PlanNotes::of($plan, $topic)[0] ?? null, $asked);
-        $title = $topic === CorePlan::ROOT ? $tree->title() : Numbering::of($tree)->titled($tree->topic($topic));
+        $title = Numbering::of($tree)->titled($tree->topic($topic));
 
         return response()->json([
             'topic' => $topic,

@@ -20,7 +20,8 @@ final class FunctionWords
         . 'really same say says shall she should shouldn\'t since so some someone something sometimes soon still such take than that that\'s the their '
         . 'theirs them themselves then there there\'s therefore these they this those though through throughout thus to together too toward towards '
         . 'under until up upon us use used using very was wasn\'t we well went were weren\'t what whatever when whenever where whereas wherever '
-        . 'whether which while who whoever whole whom whose why will with within without won\'t would wouldn\'t yes yet you your yours yourself two three four five six seven eight nine ten twenty '
+        . 'whether which while who whoever whole whom whose why will with within without won\'t would wouldn\'t yes yet you your yours '
+        . 'yourself two three four five six seven eight nine ten twenty '
         . 'hundred thousand first second third year years';
     private const DE = 'aber alle allem allen aller alles als also am an andere anderem anderen anderer anderes auch auf aus bei beide beiden beim '
         . 'bereits besonders bin bis bist da dabei dadurch dafür dagegen daher dahin damals damit danach dann daran darauf daraus darf darin darum '

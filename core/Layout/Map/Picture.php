@@ -53,7 +53,7 @@ final readonly class Picture
             $growing->add($id, 1);
         }
         $boxes = $growing->boxes();
-        $title = $start === Plan::ROOT ? $plan->title() : $numbering->titled($plan->topic($start));
+        $title = $numbering->titled($plan->topic($start));
         $lines = (new Wrapping($ruler))->lines(
             $title === '' ? Labelling::UNTITLED : $title,
             Face::Title,

@@ -9,8 +9,6 @@ use Embrel\Language\Language;
 use Embrel\Language\Tongue;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Plan;
-use Embrel\RichText\Mark;
-use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
 use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
@@ -134,8 +132,7 @@ final class FirstDraft
     private function scaffold(string $what, string $from, array $with = []): void
     {
         if ($this->frames !== null) {
-            $text = $this->frames->say($what, $with);
-            $this->sketch->add(new Piece(Piece::SCAFFOLD, [Node::text($text, [new Mark(MarkType::Scaffold)])], $from));
+            $this->sketch->add(Piece::scaffold($this->frames->say($what, $with), $from));
         }
     }
 
@@ -227,17 +224,17 @@ final class FirstDraft
         $text = Tie::isSaidBy($title)
             ? mb_strtoupper(mb_substr($sentence, 0, 1)) . mb_substr($sentence, 1)
             : "{$this->frames?->say($tie->value)} {$sentence}";
-        $this->sketch->add(new Piece(Piece::SCAFFOLD, [Node::text($text, [new Mark(MarkType::Scaffold)])], $id));
+        $this->sketch->add(Piece::scaffold($text, $id));
     }
 
     /** What is in a note: the first paragraph goes on where the title ended, others are their own, and so is all that is no prose. */
     private function note(string $id, Note $note): void
     {
         $isFirst = true;
-        foreach ($note->printing()->blocks as $key => $block) {
+        foreach ($note->printing()->blocks as $block) {
             if ($block->type === NodeType::Paragraph) {
                 $isFirst ? null : $this->sketch->paragraph();
-                $this->sketch->add(new Piece(Piece::NOTE, $block->content, $id, (string) $key));
+                $this->sketch->add(new Piece(Piece::NOTE, $block->content, $id));
             } else {
                 if ($block->type === NodeType::Blockquote) {
                     $this->introduce($id, [$block]);
@@ -264,7 +261,7 @@ final class FirstDraft
         }
         $this->introduce($id, $blocks);
         if ($isProse && \count($blocks) < 2 && $words <= self::RUN_IN) {
-            $this->runIn($id, $title, $blocks[0]->content ?? [], $blocks === [] ? '' : (string) $blocks[0]->id());
+            $this->runIn($id, $title, $blocks[0]->content ?? []);
 
             return;
         }
@@ -279,7 +276,7 @@ final class FirstDraft
     }
 
     /** @param list<Node> $inlines of its note: more of its words, and what it cites, which stands behind the marks */
-    private function runIn(string $id, string $title, array $inlines, string $block): void
+    private function runIn(string $id, string $title, array $inlines): void
     {
         $said = $inlines;
         $cites = [];
@@ -298,7 +295,7 @@ final class FirstDraft
             ...$said,
             Node::text($close . ($cites === [] ? '' : ' ')),
             ...$cites,
-        ], static fn(Node $node): bool => !$node->isText() || $node->text !== '')), $id, $block));
+        ], static fn(Node $node): bool => !$node->isText() || $node->text !== '')), $id));
     }
 
     /** @param list<Node> $blocks */

@@ -12,7 +12,7 @@ use Embrel\RichText\Node;
 /** The first draft of one section, to be rewritten: paragraphs of pieces, and between them what is no prose. */
 final class Sketch
 {
-    /** @var list<list<Piece>|array{Node, string, string}> paragraphs; or a block with the topic and the block that it comes from */
+    /** @var list<list<Piece>> paragraphs; a block that is no prose is a piece alone */
     public array $parts = [];
     private bool $isOpen = false;
 
@@ -24,81 +24,56 @@ final class Sketch
 
     public function add(Piece $piece): void
     {
-        if ($piece->inlines === []) {
+        if ($piece->nodes === []) {
             return;
         }
         if (!$this->isOpen) {
             $this->parts[] = [];
             $this->isOpen = true;
         }
-        /** @var list<Piece> $last */
-        $last = array_pop($this->parts);
-        $this->parts[] = [...$last, $piece];
+        $this->parts[] = [...(array) array_pop($this->parts), $piece];
     }
 
     public function block(Node $block, string $from): void
     {
-        $this->parts[] = [$block, $from, (string) $block->id()];
+        $this->parts[] = [new Piece($block->type->value, [$block], $from)];
         $this->isOpen = false;
+    }
+
+    /** @return list<Piece> */
+    public function pieces(): array
+    {
+        return array_merge(...$this->parts);
     }
 
     /** Whether there is anything in it that the writer wrote or cited. */
     public function hasOwn(): bool
     {
-        foreach ($this->parts as $part) {
-            foreach ($part as $piece) {
-                if (!($piece instanceof Piece) || $piece->what !== Piece::SCAFFOLD) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
+        return array_filter($this->pieces(), static fn(Piece $piece): bool => $piece->what !== Piece::SCAFFOLD) !== [];
     }
 
     /** @return list<Node> blocks for a note, with ids of their own */
     public function blocks(Ids $ids): array
     {
-        $blocks = [];
-        foreach ($this->parts as $part) {
-            if (($part[0] ?? null) instanceof Node) {
-                $blocks[] = $part[0]->withId($ids->next());
-                continue;
-            }
-            $inlines = [];
-            $hasOwn = false;
-            foreach ($part as $piece) {
-                if ($piece instanceof Piece) {
-                    $isOwn = $piece->what !== Piece::SCAFFOLD;
-                    // The space before it goes with the scaffolding, unless it stands between two things that stay.
-                    $gap = Node::text(' ', $isOwn && $hasOwn ? [] : [new Mark(MarkType::Scaffold)]);
-                    array_push($inlines, ...$inlines === [] ? [] : [$gap], ...$piece->inlines);
-                    $hasOwn = $hasOwn || $isOwn;
-                }
-            }
-            $blocks[] = Node::paragraph(self::joined($inlines), $ids->next());
-        }
-
-        return $blocks;
+        return array_map(
+            static fn(array $part): Node => ($part[0] ?? null)?->block()?->withId($ids->next()) ?? self::prose($part, $ids->next()),
+            $this->parts,
+        );
     }
 
-    /**
-     * @param list<Node> $inlines
-     *
-     * @return list<Node> runs that are set alike as one
-     */
-    private static function joined(array $inlines): array
+    /** @param list<Piece> $pieces */
+    private static function prose(array $pieces, string $id): Node
     {
-        $out = [];
-        foreach ($inlines as $node) {
-            $last = array_pop($out);
-            array_push($out, ...match (true) {
-                $last === null => [$node],
-                $last->isText() && $node->isText() && $last->marks == $node->marks => [Node::text($last->text . $node->text, $last->marks)],
-                default => [$last, $node],
-            });
+        $inlines = [];
+        $hasOwn = false;
+        foreach ($pieces as $piece) {
+            $isOwn = $piece->what !== Piece::SCAFFOLD;
+            // The space before it goes with the scaffolding, unless it stands between two things that stay.
+            $gap = Node::text(' ', $isOwn && $hasOwn ? [] : [new Mark(MarkType::Scaffold)]);
+            array_push($inlines, ...$inlines === [] ? [] : [$gap], ...$piece->nodes);
+            $hasOwn = $hasOwn || $isOwn;
         }
 
-        return $out;
+        return Node::paragraph(Node::runs($inlines), $id);
     }
 }

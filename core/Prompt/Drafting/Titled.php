@@ -22,8 +22,8 @@ enum Titled: string
             . '|dürfen|bleibt|bleiben|macht|machen|braucht|brauchen|gibt|bringt|führt|zeigt|heißt|bedeutet|liegt|steht|fehlt|hilft|gilt|kommt|geht)(?=\s|\z)/u',
     ];
     /** What begins no sentence that states something. */
-    private const ASKS = '/\A(?:why|how|what|when|where|who|whom|whose|which|whether|that|if|because|warum|wie|was|wann|wo|wer|wen|wem|welche[rsmn]?|ob|dass|wenn'
-        . '|weil|wieso|weshalb)\b/iu';
+    private const ASKS = '/\A(?:why|how|what|when|where|who|whom|whose|which|whether|that|if|because|warum|wie|was|wann|wo|wer|wen|wem|welche[rsmn]?|ob|dass'
+        . '|wenn|weil|wieso|weshalb)\b/iu';
 
     public static function of(string $title, string $language): self
     {

@@ -92,7 +92,8 @@ final class KeyPhrases
             return rtrim(' ' . $this->tongue->stem($piece)) ?: self::BREAK;
         }
         // What clings to a word and is none of it.
-        $stem = preg_match("/\\A[^\\p{L}\\p{N}]*([\\p{L}\\p{N}][\\p{L}\\p{M}\\p{N}']*)[^\\p{L}\\p{N}]*\\z/u", $piece, $m) === 1 ? $this->tongue->stem(rtrim($m[1], "'")) : '';
+        $isWord = preg_match("/\\A[^\\p{L}\\p{N}]*([\\p{L}\\p{N}][\\p{L}\\p{M}\\p{N}']*)[^\\p{L}\\p{N}]*\\z/u", $piece, $m) === 1;
+        $stem = $isWord ? $this->tongue->stem(rtrim($m[1], "'")) : '';
         $isLarge = $this->tongue->nounsHaveCapitals && preg_match('/\A\p{Lu}/u', $piece) === 1;
 
         return $stem === '' ? self::BREAK : " {$stem}" . ($isLarge ? self::LARGE : '');
