@@ -254,6 +254,21 @@ final class PromptsTest extends TestCase
             ->assertJsonPath('paragraphs.1.1.text', 'As is said in 2 Market.');
     }
 
+    public function testAPersonWithFiveHundredPlansIsAnswered(): void
+    {
+        $this->note($this->id('The flood of 1953'), 'The herons came back to the weir.');
+        for ($i = 1; $i < 500; ++$i) {
+            $this->start($i === 1 ? 'Herons at the weir' : "Plan {$i}");
+        }
+        $left = 500;
+        do {
+            $told = $this->postJson("/plans/{$this->row->id}/near", ['topic' => $this->id('The flood of 1953')])->assertOk()->json();
+            self::assertLessThan($left, $told['unread'], 'Each time one asks some more are read.');
+            $left = $told['unread'];
+        } while ($left > 0);
+        self::assertContains('Herons at the weir', array_column($told['passages'], 'text'));
+    }
+
     public function testAnEmptyPlanOffersNothingAndFailsNowhere(): void
     {
         $row = app(PlanStore::class)->create($this->user, Plan::titled('Empty'));

@@ -245,6 +245,10 @@ test('a helper is off until allowed; what goes out is seen, its answer is taken,
     await writer.saved();
     await page.goto(`${page.url().replace(/\/(draft|map)$/, '')}/history`);
     await expect(page.getByText(/From the helper: Wrote in the note/).first()).toBeVisible();
+    // A line says so where it is handed over, if the writer wants one.
+    await page.goto(page.url().replace(/\/history.*$/, '/hand-over'));
+    await page.getByRole('checkbox', { name: 'A line that says that a helper was used' }).check();
+    await expect(page.getByLabel('Preview')).toContainText('a helper from outside');
 });
 
 test('an answer is stopped, and one that breaks off is said to; nothing of it is kept', async ({ page }) => {
