@@ -5,10 +5,13 @@ declare(strict_types=1);
 use App\Exceptions\Answers;
 use App\Http\Middleware\ChecksToken;
 use App\Http\Middleware\KnownHost;
+use App\Http\Middleware\NotesWriting;
+use App\Http\Middleware\ReadsLate;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\StartsSession;
 use App\Http\Middleware\StaysSignedIn;
 use App\Http\Middleware\WellFormed;
+use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -25,10 +28,12 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->convertEmptyStringsToNull(except: [static fn($request): bool => $request->isJson()]);
         $middleware->prepend([SecurityHeaders::class, KnownHost::class, WellFormed::class]);
         $middleware->web(
-            append: [StaysSignedIn::class],
+            append: [StaysSignedIn::class, NotesWriting::class],
             replace: [StartSession::class => StartsSession::class, ValidateCsrfToken::class => ChecksToken::class],
         );
         $middleware->appendToPriorityList(StartSession::class, StaysSignedIn::class);
+        $middleware->alias(['late' => ReadsLate::class]);
+        $middleware->appendToPriorityList(AuthenticatesRequests::class, ReadsLate::class);
         $middleware->redirectUsersTo('/plans');
     })
     ->withCommands([__DIR__ . '/../app/Console/Commands'])

@@ -2,4 +2,5 @@
 
 declare(strict_types=1);
 
-return ['default' => env('CACHE_STORE', 'file')];
+// Limits, locks and what is known for a moment: in files of this host, or (`redis`) where all hosts have them.
+return ['default' => env('CACHE_STORE', 'file'), 'prefix' => env('CACHE_PREFIX', 'embrel.'), 'stores' => ['redis' => ['driver' => 'redis', 'connection' => 'cache']]];

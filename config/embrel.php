@@ -14,7 +14,7 @@ return [
     // in silence.
     'companion' => [
         'address' => rtrim((string) env('EMBREL_COMPANION', ''), '/'),
-        'key' => (string) env('EMBREL_COMPANION_KEY', ''),
+        'key' => App\Hosts\Secret::of('EMBREL_COMPANION_KEY'),
         'model' => (string) env('EMBREL_COMPANION_MODEL', 'default'),
         'a_day' => (int) env('EMBREL_COMPANION_A_DAY', 50),
         'seconds' => (float) env('EMBREL_COMPANION_SECONDS', 60),
@@ -27,6 +27,8 @@ return [
     // an address pages ask every few seconds.
     'stream_url' => rtrim((string) env('EMBREL_STREAM_URL', ''), '/'),
     'stream_listen' => (string) env('EMBREL_STREAM_LISTEN', '127.0.0.1:8081'),
+    // Whether hosts tell each other by Redis what has changed: so where they share one.
+    'stream_over_redis' => (bool) env('EMBREL_STREAM_OVER_REDIS', env('CACHE_STORE') === 'redis'),
     // What a letter carries; a larger file waits behind a link.
     'letter_bytes' => 10 * 1024 * 1024,
     'days_kept_after_deleting' => 30,

@@ -13,7 +13,7 @@ return [
             'host' => env('MAIL_HOST', '127.0.0.1'),
             'port' => env('MAIL_PORT', 25),
             'username' => env('MAIL_USERNAME'),
-            'password' => env('MAIL_PASSWORD'),
+            'password' => App\Hosts\Secret::of('MAIL_PASSWORD') ?: null,
             'timeout' => 20,
         ],
     ],

@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Store\Tasks;
 use Illuminate\Support\Facades\Schedule;
 
-Schedule::command('embrel:purge')->everyThirtyMinutes()->withoutOverlapping();
-Schedule::command('embrel:letters')->hourly()->withoutOverlapping();
+// Where several hosts keep time, one of them does it.
+Schedule::command('embrel:purge')->everyThirtyMinutes()->withoutOverlapping()->onOneServer();
+Schedule::command('embrel:letters')->hourly()->withoutOverlapping()->onOneServer();
+Schedule::call(Tasks::sweep(...))->name('tasks')->everyTenSeconds()->onOneServer();

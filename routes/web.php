@@ -105,11 +105,11 @@ Route::middleware('auth')->group(static function (): void {
 
     Route::put('/account/letters', [C\LettersController::class, 'update'])->name('account.letters');
     Route::post('/notices/seen', [C\LettersController::class, 'seen'])->name('notices.seen');
-    Route::get('/plans', [C\PlanController::class, 'index'])->name('plans');
+    Route::middleware('late')->get('/plans', [C\PlanController::class, 'index'])->name('plans');
     Route::post('/plans', [C\PlanController::class, 'store']);
     Route::post('/plans/several', C\SeveralPlansController::class)->name('plans.several');
     Route::get('/dye', C\DyeController::class)->name('dye');
-    Route::get('/plan-names', C\PlanNamesController::class)->name('plan-names');
+    Route::middleware('late')->get('/plan-names', C\PlanNamesController::class)->name('plan-names');
 
     Route::get('/number-forms', [C\NumberFormController::class, 'index']);
     Route::post('/number-forms', [C\NumberFormController::class, 'store']);
@@ -167,7 +167,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('/plans/{plan}/days', [C\ScheduleController::class, 'show']);
         Route::get('/plans/{plan}/days/calendar', [C\ScheduleController::class, 'calendar'])->name('plan.calendar');
         Route::get('/plans/{plan}/days/table', [C\ScheduleController::class, 'table'])->name('plan.days-table');
-        Route::get('/plans/{plan}/small-map', C\SmallMapController::class)->name('plan.small-map');
+        Route::middleware('late')->get('/plans/{plan}/small-map', C\SmallMapController::class)->name('plan.small-map');
         Route::post('/plans/{plan}/pattern', [C\PatternController::class, 'store'])->name('plan.pattern');
         Route::post('/plans/{plan}/duplicate', [C\PlanController::class, 'duplicate'])->name('plan.duplicate');
         Route::get('/plans/{plan}/findings', [C\CheckController::class, 'show']);
@@ -182,7 +182,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('/plans/{plan}/landing', C\LandingController::class)->name('plan.landing');
         Route::put('/plans/{plan}/folds', C\FoldController::class)->name('plan.folds');
         Route::put('/plans/{plan}/look', C\LookController::class)->name('plan.look');
-        Route::get('/plans/{plan}/find', [C\FindController::class, 'show'])->name('plan.find');
+        Route::middleware('late')->get('/plans/{plan}/find', [C\FindController::class, 'show'])->name('plan.find');
         Route::post('/plans/{plan}/near', [C\PromptController::class, 'near']);
         Route::get('/plans/{plan}/alike', [C\PromptController::class, 'alike']);
         Route::get('/plans/{plan}/terms', [C\PromptController::class, 'terms']);
@@ -209,9 +209,9 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('/plans/{plan}/attachments/{attachment}/play', [C\AttachmentController::class, 'play'])
             ->scopeBindings()
             ->name('plan.attachment.play');
-        Route::get('/plans/{plan}/history', [C\HistoryController::class, 'index'])->name('plan.history');
-        Route::get('/plans/{plan}/history/steps', [C\HistoryController::class, 'steps'])->name('plan.steps');
-        Route::get('/plans/{plan}/history/sides', [C\FilmController::class, 'sides'])->name('plan.sides');
+        Route::middleware('late')->get('/plans/{plan}/history', [C\HistoryController::class, 'index'])->name('plan.history');
+        Route::middleware('late')->get('/plans/{plan}/history/steps', [C\HistoryController::class, 'steps'])->name('plan.steps');
+        Route::middleware('late')->get('/plans/{plan}/history/sides', [C\FilmController::class, 'sides'])->name('plan.sides');
         Route::get('/plans/{plan}/present', [C\PresentController::class, 'show'])->name('plan.present');
         Route::put('/plans/{plan}/present', [C\PresentController::class, 'keep']);
         Route::get('/plans/{plan}/present/speaker', [C\PresentController::class, 'speaker'])->name('plan.speaker');
@@ -221,10 +221,10 @@ Route::middleware('auth')->group(static function (): void {
         Route::post('/plans/{plan}/present/link', [C\PresentController::class, 'link']);
         Route::delete('/plans/{plan}/present/link', [C\PresentController::class, 'unlink']);
         Route::get('/plans/{plan}/film', [C\PlanController::class, 'film'])->name('plan.film');
-        Route::get('/plans/{plan}/film/steps', [C\FilmController::class, 'steps']);
-        Route::get('/plans/{plan}/film/frames', [C\FilmController::class, 'frames']);
-        Route::get('/plans/{plan}/film/map/{seq}', [C\FilmController::class, 'map'])->where('seq', '[0-9]{1,15}');
-        Route::get('/plans/{plan}/history/{seq}', [C\HistoryController::class, 'show'])
+        Route::middleware('late')->get('/plans/{plan}/film/steps', [C\FilmController::class, 'steps']);
+        Route::middleware('late')->get('/plans/{plan}/film/frames', [C\FilmController::class, 'frames']);
+        Route::middleware('late')->get('/plans/{plan}/film/map/{seq}', [C\FilmController::class, 'map'])->where('seq', '[0-9]{1,15}');
+        Route::middleware('late')->get('/plans/{plan}/history/{seq}', [C\HistoryController::class, 'show'])
             ->where('seq', '[0-9]{1,15}')
             ->name('plan.version');
         Route::post('/plans/{plan}/history/{seq}/plan', [C\HistoryController::class, 'newPlan'])
@@ -240,7 +240,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('/plans/{plan}/topics/{topic}/note', C\NoteController::class)->name('plan.note');
         Route::get('/plans/{plan}/shares', C\TargetShareController::class)->name('plan.shares');
         Route::get('/plans/{plan}/hand-over', [C\HandOverController::class, 'show'])->name('hand-over');
-        Route::get('/plans/{plan}/hand-over/preview', [C\HandOverController::class, 'preview'])->name('hand-over.preview');
+        Route::middleware('late')->get('/plans/{plan}/hand-over/preview', [C\HandOverController::class, 'preview'])->name('hand-over.preview');
         Route::put('/plans/{plan}/hand-over', [C\HandOverController::class, 'keep']);
         Route::post('/plans/{plan}/hand-over/task', [C\HandOverController::class, 'queue'])
             ->middleware('throttle:uploads')
@@ -248,7 +248,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('/plans/{plan}/hand-over/sendings', [C\SendingController::class, 'index']);
         Route::post('/plans/{plan}/hand-over/sendings', [C\SendingController::class, 'store'])->middleware('throttle:invitations');
         Route::delete('/plans/{plan}/hand-over/sendings/{sending}', [C\SendingController::class, 'destroy']);
-        Route::get('/plans/{plan}/hand-over/sheets', [C\HandOverController::class, 'sheets'])->name('hand-over.sheets');
+        Route::middleware('late')->get('/plans/{plan}/hand-over/sheets', [C\HandOverController::class, 'sheets'])->name('hand-over.sheets');
         Route::get('/plans/{plan}/hand-over/file', [C\HandOverController::class, 'download'])->name('hand-over.file');
     });
 

@@ -6,9 +6,11 @@ namespace App\Exceptions;
 
 use App\Store\NotThere;
 use App\Store\TooMuch;
+use Aws\Exception\AwsException;
 use Embrel\Operation\MalformedOperation;
 use Embrel\Operation\OperationRefused;
 use Embrel\Reader\Unreadable;
+use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
@@ -16,12 +18,24 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Str;
+use Predis\CommunicationException;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+use Symfony\Component\HttpKernel\Exception\ServiceUnavailableHttpException;
 use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 
 /** What the core refuses, as an answer to the person who asked. */
 final class Answers
 {
+    /** In seconds: so soon it may be asked again. */
+    private const AGAIN = 3;
+    private const AWAY = 'Embrel is away for a moment. What you wrote waits here and is sent as soon as it is back.';
+    /**
+     * Errors of MariaDB: too many connections, shutting down, out of disk, read only, no connection, lost ones, killed.
+     */
+    private const OF_THE_SERVER = [1021, 1040, 1053, 1114, 1226, 1290, 1836, 1927, 2002, 2003, 2006, 2013, 2026, 2055, 4031];
+
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([OperationRefused::class, MalformedOperation::class, Unreadable::class]);
@@ -31,6 +45,9 @@ final class Answers
             static fn(TooMuch $why): TooManyRequestsHttpException => new TooManyRequestsHttpException(null, $why->getMessage(), $why),
         );
         $exceptions->report(self::told(...))->stop();
+        $exceptions->render(static fn(\Throwable $why, Request $request): ?Response => self::isAway($why)
+            ? app(ExceptionHandler::class)->render($request, new ServiceUnavailableHttpException(self::AGAIN, self::AWAY, $why))
+            : null);
         $exceptions->render(static fn(MalformedOperation $why): JsonResponse => response()->json(['message' => $why->getMessage()], 422));
         $exceptions->render(
             static fn(OperationRefused $why): JsonResponse => response()->json(
@@ -45,6 +62,35 @@ final class Answers
                     ->withInput()
                     ->withErrors(['file' => $why->getMessage()]),
         );
+    }
+
+    /**
+     * Where a part of the whole does not answer (database, store, Redis), which is so for a moment as a rule: whoever asks is told to come
+     * again, and pages do so by themselves.
+     */
+    private static function isAway(\Throwable $why): bool
+    {
+        for ($at = $why instanceof HttpExceptionInterface ? null : $why; $at !== null; $at = $at->getPrevious()) {
+            $isAway = match (true) {
+                $at instanceof CommunicationException => true,
+                $at instanceof AwsException => $at->isConnectionError() || (int) $at->getStatusCode() >= 500,
+                $at instanceof \PDOException => self::isOfTheServer($at),
+                default => false,
+            };
+            if ($isAway) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether the database did not answer, or may not write just now; not that it was asked for something wrong. */
+    private static function isOfTheServer(\PDOException $why): bool
+    {
+        $number = \is_array($why->errorInfo) ? (int) ($why->errorInfo[1] ?? 0) : (int) $why->getCode();
+
+        return \in_array($number, self::OF_THE_SERVER, true) || str_contains($why->getMessage(), 'server has gone away');
     }
 
     /**

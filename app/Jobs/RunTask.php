@@ -45,6 +45,7 @@ final class RunTask implements ShouldQueue
             report($why);
         }
         self::$underWay = null;
+        Tasks::letGo($task);
     }
 
     /** Says so in the task when the process ends amid it, as by an error that PHP does not survive. */

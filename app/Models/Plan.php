@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Stream\Wire;
 use Embrel\Plan\Properties;
 use Illuminate\Contracts\Database\Eloquent\Builder as BuilderContract;
 use Illuminate\Database\Eloquent\Builder;
@@ -52,6 +53,12 @@ final class Plan extends Model
     protected $table = 'plans';
 
     protected $guarded = [];
+
+    protected static function booted(): void
+    {
+        self::updated(static fn(self $plan) => $plan->wasChanged('revision') ? Wire::changed($plan->id) : null);
+        self::deleted(static fn(self $plan) => Wire::changed($plan->id));
+    }
 
     protected function casts(): array
     {

@@ -61,7 +61,21 @@ final class Task extends Model
 
     public function failed(string $says): void
     {
-        $this->update(['state' => TaskState::Failed, 'says' => $says]);
+        $this->became(TaskState::Failed, ['says' => $says]);
+    }
+
+    /**
+     * Ends it, if it is under way still; whether it was.
+     *
+     * @param array<string, mixed> $with
+     */
+    public function became(TaskState $state, array $with): bool
+    {
+        $this->forceFill(['state' => $state] + $with);
+        $isOpen = self::query()->whereKey($this->id)->where('state', TaskState::Running)->update($this->getDirty() + ['updated_at' => now()]) === 1;
+        $this->syncOriginal();
+
+        return $isOpen;
     }
 
     /** Keeps the file that came of it, until it is fetched or a day old. */

@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Companion\Companion;
 use App\Companion\HttpCompanion;
 use App\Companion\OwnRoute;
+use App\Hosts\PrimaryFirst;
 use App\Http\Given;
 use App\Models\DraftTemplate;
 use App\Models\PlanPattern;
@@ -22,6 +23,7 @@ use App\Rules\Address;
 use App\Store\NewIds;
 use Embrel\Id\Ids;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Connection;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -36,6 +38,15 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->singleton(Ids::class, NewIds::class);
+        Connection::resolverFor(
+            'mariadb',
+            static fn(\PDO|\Closure $pdo, string $database, string $prefix, array $config): PrimaryFirst => new PrimaryFirst(
+                $pdo,
+                $database,
+                $prefix,
+                $config,
+            ),
+        );
         $this->app->bind(PictureFinder::class, static fn(): PictureFinder => config('embrel.pictures') === ''
             ? new HttpPictures(new StandInRoute((int) config('embrel.stand_in_port')), 'http://pictures.example')
             : new HttpPictures(new PublicRoute(), (string) config('embrel.pictures')));

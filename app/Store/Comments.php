@@ -7,6 +7,7 @@ namespace App\Store;
 use App\Models\Comment;
 use App\Models\Plan;
 use App\Models\User;
+use App\Stream\Wire;
 use Embrel\Comment\Anchor;
 use Embrel\Comment\Suggestion;
 use Embrel\Limits;
@@ -197,6 +198,7 @@ final class Comments
     public static function stamp(string $plan): int
     {
         DB::table('plans')->where('id', $plan)->increment('talk_revision');
+        Wire::changed($plan);
 
         return (int) DB::table('plans')->where('id', $plan)->value('talk_revision');
     }

@@ -5,9 +5,14 @@ declare(strict_types=1);
 namespace App\Store;
 
 use App\Models\User;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Session;
 
-/** Where a person is signed in: their sessions, each called after what the browser says of itself. */
+/**
+ * Where a person is signed in: their sessions, each called after what the browser says of itself. The table `sessions` is the list of
+ * them; where sessions themselves are kept elsewhere its rows have no content.
+ */
 final class Devices
 {
     private const BROWSERS = [
@@ -28,6 +33,29 @@ final class Devices
         'Mac OS X' => 'macOS',
         'Linux' => 'Linux',
     ];
+
+    public static function areListedApart(): bool
+    {
+        return !\in_array(config('session.driver'), ['database', 'array'], true);
+    }
+
+    /** Puts a session that is kept elsewhere in the list. */
+    public static function list(User $user, string $session, Request $request): void
+    {
+        DB::table('sessions')->upsert(
+            [
+                [
+                    'id' => $session,
+                    'user_id' => $user->id,
+                    'ip_address' => $request->ip(),
+                    'user_agent' => substr((string) $request->userAgent(), 0, 500),
+                    'payload' => '',
+                    'last_activity' => now()->getTimestamp(),
+                ],
+            ],
+            ['id'],
+        );
+    }
 
     /**
      * @return list<array{key: string, name: string, address: string, used: int, isThis: bool}> the one in hand first, then by when they were used last
@@ -58,6 +86,7 @@ final class Devices
     {
         foreach (DB::table('sessions')->where('user_id', $user->id)->where('id', '<>', $session)->pluck('id') as $id) {
             if ($key === null || hash_equals(self::key((string) $id), $key)) {
+                self::areListedApart() && Session::driver()->getHandler()->destroy((string) $id);
                 DB::table('sessions')->where('id', $id)->delete();
             }
         }

@@ -9,6 +9,7 @@ use App\Access\Role;
 use App\Models\Plan;
 use App\Models\Share;
 use App\Models\User;
+use App\Stream\Wire;
 use Illuminate\Support\Facades\DB;
 
 /** Who is in a plan, and what becomes of that. Each change is told to the pages that are open, which ask anew what they may. */
@@ -85,6 +86,7 @@ final class People
     public static function changed(Plan $plan): void
     {
         DB::table('plans')->where('id', $plan->id)->increment('people_revision');
+        Wire::changed($plan->id);
     }
 
     private static function share(Plan $plan, int $person): Share

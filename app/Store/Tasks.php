@@ -4,15 +4,22 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use App\Hosts\Replica;
 use App\Jobs\RunTask;
 use App\Models\Task;
 use App\Models\TaskKind;
 use App\Models\TaskState;
 use App\Models\User;
 use Embrel\Id\Ids;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 
-/** Long work that goes through the queue: whose turn it is, and how much of it is kept. */
+/**
+ * Long work that goes through the queue: whose turn it is, and how much of it is kept. The table says what is to be done, the queue only
+ * that there is something; so what the queue forgets is put in again. Who does a piece holds a lock of the database by its name, which
+ * goes with the process: where nobody holds it any more, the work was broken off.
+ */
 final readonly class Tasks
 {
     /** Of one person: how many may wait, and how many results are kept, with how many bytes in all. */
@@ -23,6 +30,9 @@ final readonly class Tasks
     private const LARGE = 4_000_000;
     /** In seconds; what runs longer has been given up (App\Jobs\RunTask). */
     private const LONGEST = 1_000;
+    /** In seconds: what waits longer was perhaps forgotten. */
+    private const FORGOTTEN = 10;
+    private const BROKEN_OFF = 'The machine that was at this stopped amid it. Nothing was lost; try again.';
 
     public function __construct(private Ids $ids) {}
 
@@ -73,10 +83,40 @@ final readonly class Tasks
             if ($next === null) {
                 return null;
             }
+            self::hold($next->id);
             $next->update(['state' => TaskState::Running]);
 
             return $next->refresh();
         });
+    }
+
+    private static function hold(string $task): void
+    {
+        DB::selectOne('SELECT GET_LOCK(?, 0)', [self::lock($task)]);
+    }
+
+    public static function letGo(Task $task): void
+    {
+        DB::selectOne('SELECT RELEASE_LOCK(?)', [self::lock($task->id)]);
+    }
+
+    private static function lock(string $task): string
+    {
+        return "embrel.task.{$task}";
+    }
+
+    /** Says of work whose process is gone that it was broken off, and has the queue know what waits. */
+    public static function sweep(): void
+    {
+        foreach (Task::query()->where('state', TaskState::Running)->get(['id', 'state']) as $task) {
+            if ((int) DB::selectOne('SELECT IS_FREE_LOCK(?) AS free', [self::lock($task->id)])?->free === 1) {
+                $task->failed(self::BROKEN_OFF);
+            }
+        }
+        $forgotten = Task::query()->where('state', TaskState::Waiting)->where('updated_at', '<', now()->subSeconds(self::FORGOTTEN));
+        if ($forgotten->exists() && Queue::size() === 0) {
+            RunTask::dispatch();
+        }
     }
 
     public static function areWaiting(): bool
@@ -84,10 +124,19 @@ final readonly class Tasks
         return Task::query()->where('state', TaskState::Waiting)->exists();
     }
 
-    /** @param array<string, mixed> $result */
+    /**
+     * Once only: of what was said to have failed meanwhile nothing is kept.
+     *
+     * @param array<string, mixed> $result
+     */
     public static function done(Task $task, array $result): void
     {
-        $task->update(['state' => TaskState::Done, 'result' => $result]);
+        if (!$task->became(TaskState::Done, ['result' => $result])) {
+            Storage::disk(Task::DISK)->delete($task->id);
+
+            return;
+        }
+        Replica::wrote((string) $task->user_id);
         self::makeRoom($task->user_id);
     }
 

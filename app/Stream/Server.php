@@ -18,6 +18,9 @@ final class Server
 {
     /** In seconds: how often it is looked for what has changed, told who is where, and given a sign of life. */
     private const LOOKS = 0.35;
+    /** Where others say what has changed, it is looked for less often, in looks, and what they said sooner, in seconds. */
+    private const EACH = 15;
+    private const HEARD = 0.05;
     private const PLACES = 0.4;
     private const BEATS = 20;
     /** So long a request may take to come, in seconds. */
@@ -26,20 +29,37 @@ final class Server
     private const MOST = 20_000;
 
     private readonly Watch $watch;
+    private readonly ?Wire $wire;
     private int $open = 0;
+    private int $looks = 0;
 
     public function __construct(private readonly LoopInterface $loop, private readonly string $origin)
     {
-        $this->watch = new Watch();
+        $this->wire = Wire::isSet() ? new Wire($loop, $this->heard(...)) : null;
+        $this->watch = new Watch($this->wire === null ? null : $this->wire->say(...));
     }
 
     public function listen(string $address): void
     {
         $socket = new SocketServer($address, [], $this->loop);
         $socket->on('connection', $this->came(...));
-        $this->loop->addPeriodicTimer(self::LOOKS, fn() => $this->safely(fn() => $this->watch->count() === 0 ?: $this->watch->look()));
+        $this->wire?->connect();
+        $this->loop->addPeriodicTimer(self::LOOKS, fn() => $this->safely($this->look(...)));
+        $this->wire === null ?: $this->loop->addPeriodicTimer(self::HEARD, fn() => $this->safely(fn() => $this->watch->look(false)));
         $this->loop->addPeriodicTimer(self::PLACES, fn() => $this->safely($this->watch->tellPlaces(...)));
         $this->loop->addPeriodicTimer(self::BEATS, fn() => $this->safely($this->watch->beat(...)));
+    }
+
+    private function heard(string $channel, string $text): void
+    {
+        $this->safely(fn() => $this->watch->heard($channel, $text));
+    }
+
+    private function look(): void
+    {
+        if ($this->watch->count() > 0 && ($this->wire?->isUp() !== true || ++$this->looks % self::EACH === 0)) {
+            $this->watch->look();
+        }
     }
 
     private function came(ConnectionInterface $connection): void

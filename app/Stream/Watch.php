@@ -28,6 +28,18 @@ final class Watch
     private array $numbers = [];
     /** @var array<string, true> plans of which it is another who is where */
     private array $moved = [];
+    /** @var array<string, true> plans that have changed, as another process says */
+    private array $due = [];
+    /** By which other processes know this one. */
+    private readonly string $process;
+    private readonly Elsewhere $elsewhere;
+
+    /** @param (\Closure(string, string): mixed)|null $say tells all processes something, in a channel (Wire) */
+    public function __construct(private readonly ?\Closure $say = null)
+    {
+        $this->process = bin2hex(random_bytes(8));
+        $this->elsewhere = new Elsewhere();
+    }
 
     /** Lets a page in, if whoever is at it may see the plan; null: that is not so, or the page is another's. */
     public function join(Request $request, \React\Socket\ConnectionInterface $connection): ?Page
@@ -43,6 +55,7 @@ final class Watch
         }
         // Of the line on which the same page was before, it may not know yet that it is dead.
         $before?->close();
+        isset($this->pages[$plan->id]) || $this->tell(['who' => $plan->id]);
         $page = new Page($request->page, $plan->id, $user->id, $user->name, $connection);
         $this->pages[$plan->id][$page->id] = $page;
         // What comes in between is told to this one too: its numbers are those that all know, or newer.
@@ -66,16 +79,55 @@ final class Watch
             $this->moved[$page->plan] = true;
         }
         if (($this->pages[$page->plan] ?? null) === []) {
-            unset($this->pages[$page->plan], $this->numbers[$page->plan], $this->moved[$page->plan]);
+            unset($this->pages[$page->plan], $this->numbers[$page->plan]);
+            $this->elsewhere->forget($page->plan);
         }
     }
 
-    /** A page says where the person is. */
+    /** A page says where the person is; its line may be at another process. */
     public function moved(Request $request): void
     {
-        $page = $this->pages[$request->plan][$request->page] ?? null;
-        if ($page !== null && $page->user === $request->user && $page->moved($request->body)) {
-            $this->moved[$request->plan] = true;
+        isset($this->pages[$request->plan][$request->page])
+            ? $this->place($request->plan, $request->page, $request->user, $request->body)
+            : $this->tell(['moved' => $request->plan, 'page' => $request->page, 'user' => $request->user, 'to' => $request->body]);
+    }
+
+    private function place(string $plan, string $id, int $user, string $body): void
+    {
+        $page = $this->pages[$plan][$id] ?? null;
+        if ($page !== null && $page->user === $user && $page->moved($body)) {
+            $this->moved[$plan] = true;
+        }
+    }
+
+    /** @param array<string, mixed> $word */
+    private function tell(array $word): void
+    {
+        if ($this->say !== null) {
+            ($this->say)(Wire::PLACES, json_encode(['process' => $this->process] + $word, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
+        }
+    }
+
+    /** What another process says, or this one: of a plan that has changed, or of who is where. */
+    public function heard(string $channel, string $text): void
+    {
+        if ($channel === Wire::PLANS) {
+            $this->due[$text] = true;
+
+            return;
+        }
+        $word = json_decode($text, true);
+        if (!\is_array($word) || ($word['process'] ?? null) === $this->process) {
+            return;
+        }
+        $text = static fn(string $name): string => \is_string($word[$name] ?? null) ? $word[$name] : '';
+        if ($text('moved') !== '') {
+            $this->place($text('moved'), $text('page'), \is_int($word['user'] ?? null) ? $word['user'] : 0, $text('to'));
+        } elseif ($text('who') !== '') {
+            isset($this->pages[$text('who')]) && $this->moved[$text('who')] = true;
+        } elseif (isset($this->pages[$text('here')])) {
+            $this->elsewhere->told($text('here'), $text('process'), \is_array($word['people'] ?? null) ? $word['people'] : []);
+            $this->tellHere($text('here'));
         }
     }
 
@@ -88,10 +140,23 @@ final class Watch
     public function tellPlaces(): void
     {
         foreach (array_keys($this->moved) as $plan) {
-            $here = array_map(static fn(Page $page): array => $page->here(), \array_slice($this->pages[$plan] ?? [], 0, self::SHOWN));
-            $this->toAll($plan, Page::event('here', ['people' => array_values($here)]));
+            $this->tell(['here' => $plan, 'people' => $this->here((string) $plan)]);
+            $this->tellHere((string) $plan);
         }
         $this->moved = [];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function here(string $plan): array
+    {
+        return array_map(static fn(Page $page): array => $page->here(), \array_slice(array_values($this->pages[$plan] ?? []), 0, self::SHOWN));
+    }
+
+    private function tellHere(string $plan): void
+    {
+        // One who has just come to another line may be told of twice.
+        $people = array_column([...$this->elsewhere->in($plan), ...$this->here($plan)], null, 'page');
+        $this->toAll($plan, Page::event('here', ['people' => \array_slice(array_values($people), 0, self::SHOWN)]));
     }
 
     /** So that what lies between does not take the line for dead. */
@@ -99,13 +164,16 @@ final class Watch
     {
         foreach (array_keys($this->pages) as $plan) {
             $this->toAll((string) $plan, ":\n\n");
+            $this->tell(['here' => $plan, 'people' => $this->here((string) $plan)]);
         }
     }
 
-    /** Looks what has changed, and tells it. */
-    public function look(): void
+    /** Looks what has changed, and tells it: in all plans, or in those only of which it was heard. */
+    public function look(bool $inAll = true): void
     {
-        foreach (array_chunk(array_map(strval(...), array_keys($this->pages)), self::CHUNK) as $plans) {
+        $asked = $inAll ? $this->pages : array_intersect_key($this->pages, $this->due);
+        $this->due = [];
+        foreach (array_chunk(array_map(strval(...), array_keys($asked)), self::CHUNK) as $plans) {
             $rows = DB::table('plans')
                 ->whereIn('id', $plans)
                 ->whereNull('deleted_at')

@@ -14,6 +14,7 @@ use App\Stream\Page;
 use App\Stream\Request;
 use App\Stream\Seal;
 use App\Stream\Watch;
+use App\Stream\Wire;
 use Evenement\EventEmitterTrait;
 use React\Socket\ConnectionInterface;
 use React\Stream\WritableStreamInterface;
@@ -43,6 +44,12 @@ final class StreamTest extends TestCase
 
     /** @return array{Page, object} with what was written to it, and whether it was ended */
     private function page(User $user, string $name): array
+    {
+        return $this->at($this->watch, $user, $name);
+    }
+
+    /** @return array{Page, object} */
+    private function at(Watch $watch, User $user, string $name): array
     {
         $line = new class implements ConnectionInterface {
             use EventEmitterTrait;
@@ -96,7 +103,7 @@ final class StreamTest extends TestCase
                 return $dest;
             }
         };
-        $page = $this->watch->join($this->request($user, $name), $line) ?? self::fail('They may see it.');
+        $page = $watch->join($this->request($user, $name), $line) ?? self::fail('They may see it.');
 
         return [$page, $line];
     }
@@ -229,5 +236,72 @@ final class StreamTest extends TestCase
         $this->watch->leave($benPage);
         $this->watch->tellPlaces();
         self::assertSame(['Ada'], array_column($this->heard($ada)[0][1]['people'], 'name'));
+    }
+
+    /** @return list<string> the pages of whoever was told to be there last */
+    private static function seen(object $line): array
+    {
+        preg_match_all('/^event: here\ndata: (.*)$/m', $line->sent, $found);
+        $pages = array_column(json_decode((string) end($found[1]), true)['people'], 'page');
+        sort($pages);
+
+        return $pages;
+    }
+
+    /** @return array{Watch, Watch} of two processes, each of which hears what any of them says */
+    private static function twoProcesses(): array
+    {
+        $all = [];
+        $say = static function (string $channel, string $text) use (&$all): void {
+            array_map(static fn(Watch $one) => $one->heard($channel, $text), $all);
+        };
+        $all = [new Watch($say), new Watch($say)];
+
+        return $all;
+    }
+
+    public function testWhoIsAtTheLineOfAnotherProcessIsSeenToo(): void
+    {
+        [$here, $there] = self::twoProcesses();
+        [$annasPage, $anna] = $this->at($here, $this->user, 'ANNA1');
+        [$bensPage, $ben] = $this->at($there, $this->ben, 'BENS1');
+        $here->tellPlaces();
+        $there->tellPlaces();
+        self::assertSame(['ANNA1', 'BENS1'], self::seen($anna), 'Each sees both.');
+        self::assertSame(['ANNA1', 'BENS1'], self::seen($ben));
+        // What a page says of itself may come to the process at which its line is not.
+        $there->moved($this->request($this->user, 'ANNA1', 'POST', '{"topic":"' . $this->id('A') . '","view":"map","writes":true}'));
+        $here->tellPlaces();
+        self::assertStringContainsString('"view":"map","writes":true', $ben->sent);
+        // Nobody says it for somebody else.
+        $here->moved($this->request($this->user, 'BENS1', 'POST', '{"view":"check"}'));
+        $there->tellPlaces();
+        self::assertStringNotContainsString('"view":"check"', $anna->sent . $ben->sent);
+        $there->leave($bensPage);
+        $there->tellPlaces();
+        self::assertSame(['ANNA1'], self::seen($anna), 'Who has gone is gone everywhere.');
+        $here->leave($annasPage);
+    }
+
+    public function testWhatHasChangedIsLookedForWhereItWasHeardOf(): void
+    {
+        [, $line] = $this->page($this->ben, 'BENS2');
+        $this->send(['type' => 'retitle', 'topic' => $this->id('A'), 'title' => 'Another']);
+        $this->watch->look(false);
+        self::assertStringNotContainsString('Another', $line->sent, 'Nobody has said anything.');
+        $this->watch->heard(Wire::PLANS, $this->row->id);
+        $this->watch->look(false);
+        self::assertStringContainsString('Another', $line->sent);
+    }
+
+    public function testWordsOfRedisAreReadHoweverTheyComeInPieces(): void
+    {
+        $text = Wire::command('message', 'embrel.plans', "zwei\r\nZeilen – ✓");
+        for ($i = 0; $i < \strlen($text); ++$i) {
+            self::assertNull(Wire::word(substr($text, 0, $i)), "After {$i} bytes it is not whole.");
+        }
+        self::assertSame([['message', 'embrel.plans', "zwei\r\nZeilen – ✓"], \strlen($text)], Wire::word($text . '*1'));
+        self::assertSame([['subscribe', 'a', '1'], 30], Wire::word("*3\r\n$9\r\nsubscribe\r\n$1\r\na\r\n:1\r\n"));
+        self::assertSame([['OK'], 5], Wire::word("+OK\r\n"));
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Models\User;
+use App\Store\Devices;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -18,6 +20,8 @@ final class StaysSignedIn
     private const USED = 'used_at';
     /** In seconds: so exact is it kept when a session was used last. */
     private const EXACT = 60;
+    /** The session as it is in the list of where one is signed in. */
+    private const LISTED = 'listed';
 
     public function handle(Request $request, Closure $next): Response
     {
@@ -27,10 +31,16 @@ final class StaysSignedIn
             Auth::logout();
             $session->invalidate();
         }
-        if (!\is_int($used) || $used < now()->getTimestamp() - self::EXACT) {
+        $isDue = !\is_int($used) || $used < now()->getTimestamp() - self::EXACT;
+        if ($isDue) {
             $session->put(self::USED, now()->getTimestamp());
         }
         $response = $next($request);
+        $user = Auth::user();
+        if ($user instanceof User && Devices::areListedApart() && ($isDue || $session->get(self::LISTED) !== $session->getId())) {
+            Devices::list($user, $session->getId(), $request);
+            $session->put(self::LISTED, $session->getId());
+        }
         config(['session.expire_on_close' => $session->get(self::STAYS) !== true]);
 
         return $response;

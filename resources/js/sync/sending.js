@@ -3,6 +3,8 @@ import { knownFrom, passOver, settle, suits, toldOf } from './shown.js';
 
 export const RETRY_AFTER = 3000;
 const GIVE_UP_AFTER = 3;
+/** A part of the server is away, or the whole of it behind what stands in front: that says nothing of the change. */
+const AWAY = [502, 503, 504];
 
 /**
  * Sends a batch of changes; whether to go on with the next one.
@@ -60,7 +62,7 @@ async function failed(queue, { status, message }, batch) {
         queue.tell(queue.isEmpty ? 'saved' : 'saving');
         return true;
     }
-    if (status >= 500 && (await isUnmakeable(queue, batch))) {
+    if (status >= 500 && !AWAY.includes(status) && (await isUnmakeable(queue, batch))) {
         return true;
     }
     queue.tell('away', message);
