@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Exceptions\Answers;
 use App\Http\Middleware\ChecksToken;
 use App\Http\Middleware\KnownHost;
+use App\Http\Middleware\Measured;
 use App\Http\Middleware\NotesWriting;
 use App\Http\Middleware\ReadsLate;
 use App\Http\Middleware\SecurityHeaders;
@@ -26,7 +27,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // Titles and notes are kept to the letter; what is to be trimmed, the core trims.
         $middleware->trimStrings(except: [static fn($request): bool => $request->isJson()]);
         $middleware->convertEmptyStringsToNull(except: [static fn($request): bool => $request->isJson()]);
-        $middleware->prepend([SecurityHeaders::class, KnownHost::class, WellFormed::class]);
+        $middleware->prepend([Measured::class, SecurityHeaders::class, KnownHost::class, WellFormed::class]);
         $middleware->web(
             append: [StaysSignedIn::class, NotesWriting::class],
             replace: [StartSession::class => StartsSession::class, ValidateCsrfToken::class => ChecksToken::class],

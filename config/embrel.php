@@ -23,6 +23,8 @@ return [
     'stand_in_port' => (int) env('EMBREL_STAND_IN_PORT', 8079),
     // Servers in front of this one whose word on who asks is taken: their addresses, with commas between them; none as a rule.
     'proxies' => array_values(array_filter(array_map(trim(...), explode(',', (string) env('EMBREL_PROXIES', ''))))),
+    // From where `/ready` and `/metrics` may be asked beside this machine: addresses and networks, with commas between them.
+    'inside' => array_values(array_filter(array_map(trim(...), explode(',', (string) env('EMBREL_INSIDE', ''))))),
     // Where pages hear at once what others change (artisan embrel:stream): its address as a browser sees it, and where it listens. Without
     // an address pages ask every few seconds.
     'stream_url' => rtrim((string) env('EMBREL_STREAM_URL', ''), '/'),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers as C;
 use App\Http\Middleware\ByLink;
+use App\Http\Middleware\Inside;
 use App\Pages\PictureFinder;
 use App\Store\Links;
 use Embrel\Id\Ulid;
@@ -22,6 +23,11 @@ Route::get('/', C\WelcomeController::class)->name('welcome');
 Route::get('/sheets.css', C\SheetStyleController::class)->name('sheets.style');
 Route::view('/keys', 'keys')->name('keys');
 Route::get('/up', static fn() => response('Embrel is up.', 200, ['Content-Type' => 'text/plain; charset=utf-8']))->withoutMiddleware('web');
+// For who looks after the hosts.
+Route::middleware(Inside::class)->withoutMiddleware('web')->group(static function (): void {
+    Route::get('/ready', C\ReadyController::class);
+    Route::get('/metrics', [C\ReadyController::class, 'measures']);
+});
 Route::get('/plans/{plan}/pulse', C\PulseController::class)->withoutMiddleware('web')->name('plan.pulse');
 
 // From a letter, for who is not signed in: the address is signed. A mail program may press it by itself (RFC 8058).

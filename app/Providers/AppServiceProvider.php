@@ -7,6 +7,8 @@ namespace App\Providers;
 use App\Companion\Companion;
 use App\Companion\HttpCompanion;
 use App\Companion\OwnRoute;
+use App\Hosts\Alive;
+use App\Hosts\Measures;
 use App\Hosts\PrimaryFirst;
 use App\Http\Given;
 use App\Models\DraftTemplate;
@@ -27,6 +29,7 @@ use Illuminate\Database\Connection;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
@@ -38,6 +41,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->singleton(Ids::class, NewIds::class);
+        $this->app->singleton(Measures::class);
         Connection::resolverFor(
             'mariadb',
             static fn(\PDO|\Closure $pdo, string $database, string $prefix, array $config): PrimaryFirst => new PrimaryFirst(
@@ -79,6 +83,7 @@ final class AppServiceProvider extends ServiceProvider
             // What a request leaves goes with it: to look for it amid a plan of 5,000 topics costs as much as reading the plan.
             gc_disable();
         }
+        Queue::looping(static fn() => Alive::says('worker'));
         TrustProxies::at((array) config('embrel.proxies'));
         foreach ([DraftTemplate::class, PlanPattern::class, Task::class] as $own) {
             Gate::policy($own, OwnPolicy::class);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stream;
 
+use App\Hosts\Measures;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Log;
 use React\EventLoop\LoopInterface;
@@ -47,6 +48,7 @@ final class Server
         $this->loop->addPeriodicTimer(self::LOOKS, fn() => $this->safely($this->look(...)));
         $this->wire === null ?: $this->loop->addPeriodicTimer(self::HEARD, fn() => $this->safely(fn() => $this->watch->look(false)));
         $this->loop->addPeriodicTimer(self::PLACES, fn() => $this->safely($this->watch->tellPlaces(...)));
+        $this->loop->addPeriodicTimer(self::BEATS, fn() => Measures::lines((string) getmypid(), $this->watch->count()));
         $this->loop->addPeriodicTimer(self::BEATS, fn() => $this->safely($this->watch->beat(...)));
     }
 

@@ -14,6 +14,7 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class KnownHost
 {
+    private const OF_HOSTS = ['up', 'ready', 'metrics'];
     private const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
 
     public function handle(Request $request, Closure $next): Response
@@ -22,7 +23,8 @@ final class KnownHost
         $host = strtolower((string) ($parts['host'] ?? ''));
         $asked = strtolower((string) $request->headers->get('Host'));
         $port = isset($parts['port']) ? ":{$parts['port']}" : '';
-        if ($asked === $host . $port) {
+        // Who looks after hosts asks each by its own address.
+        if ($asked === $host . $port || $request->is(self::OF_HOSTS)) {
             return $next($request);
         }
         if (

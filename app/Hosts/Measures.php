@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Hosts;
+
+use App\Models\TaskState;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Facades\Redis;
+
+/**
+ * What an operator watches, as Prometheus reads it (text exposition format 0.0.4). What a request did is added to sums of its host, which are
+ * kept in Redis; without Redis nothing is counted, and only what is so now is told. Nothing in it names a person, a plan or a word.
+ */
+final class Measures
+{
+    public const TYPE = 'text/plain; version=0.0.4; charset=utf-8';
+    /** Upper bounds of the classes of how long requests take, in seconds. */
+    private const SECONDS = ['0.025', '0.05', '0.1', '0.25', '0.5', '1', '2.5', '10'];
+
+    /** @var array<string, int|float> what is to be added, by the name of the sum with its labels */
+    private array $sums = [];
+
+    public static function areKept(): bool
+    {
+        return (bool) config('embrel.stream_over_redis');
+    }
+
+    public function add(string $sum, int|float $by = 1): void
+    {
+        $this->sums[$sum] = ($this->sums[$sum] ?? 0) + $by;
+    }
+
+    /** @param float $seconds that it took */
+    public function request(int $status, float $seconds, int $bytes): void
+    {
+        $this->add('embrel_requests_total{status="' . intdiv($status, 100) . 'xx"}');
+        foreach (self::SECONDS as $bound) {
+            $seconds <= (float) $bound && $this->add("embrel_request_seconds_bucket{le=\"{$bound}\"}");
+        }
+        $this->add('embrel_request_seconds_bucket{le="+Inf"}');
+        $this->add('embrel_request_seconds_sum', round($seconds, 6));
+        $this->add('embrel_request_seconds_count');
+        $this->add('embrel_request_memory_bytes_sum', $bytes);
+        $this->add('embrel_request_memory_bytes_count');
+    }
+
+    /** Adds what was counted to the sums of this host, and begins anew. */
+    public function keep(): void
+    {
+        [$sums, $this->sums] = [$this->sums, []];
+        if ($sums === [] || !self::areKept()) {
+            return;
+        }
+        try {
+            Redis::connection()->client()->pipeline(static function ($pipe) use ($sums): void {
+                foreach ($sums as $name => $by) {
+                    \is_int($by) ? $pipe->hincrby(self::key(), $name, $by) : $pipe->hincrbyfloat(self::key(), $name, $by);
+                }
+            });
+        } catch (\Throwable) {
+            // Measures are not worth an error.
+        }
+    }
+
+    /** Tells how many lines of the stream are open at this host. */
+    public static function lines(string $process, int $lines): void
+    {
+        if (self::areKept()) {
+            try {
+                Redis::connection()->command('setex', [self::key() . ".lines.{$process}", 60, $lines]);
+            } catch (\Throwable) {
+                // As above.
+            }
+        }
+    }
+
+    private static function key(): string
+    {
+        return 'measures.' . gethostname();
+    }
+
+    /** In the form that Prometheus reads. */
+    public static function text(): string
+    {
+        $told = [
+            'embrel_requests_total' => ['counter', 'Requests answered, by the class of their status'],
+            'embrel_request_seconds' => ['histogram', 'How long requests took'],
+            'embrel_request_memory_bytes' => ['summary', 'Memory that requests took at the most'],
+            'embrel_operations_total' => ['counter', 'Changes of plans that were applied'],
+            'embrel_refused_total' => ['counter', 'Changes of plans that were refused'],
+        ];
+        $lines = [];
+        $sums = self::sums();
+        foreach ($told as $name => [$type, $help]) {
+            array_push($lines, "# HELP {$name} {$help}", "# TYPE {$name} {$type}");
+            foreach ($sums as $sum => $value) {
+                if (preg_match("/\A{$name}(?:_bucket|_sum|_count)?(?:\{|\z)/", $sum) === 1) {
+                    $lines[] = "{$sum} {$value}";
+                }
+            }
+        }
+        foreach (self::now() as $name => [$help, $values]) {
+            array_push($lines, "# HELP {$name} {$help}", "# TYPE {$name} gauge");
+            foreach ($values as $labels => $value) {
+                $lines[] = "{$name}{$labels} {$value}";
+            }
+        }
+
+        return implode("\n", $lines) . "\n";
+    }
+
+    /** @return array<string, string> */
+    private static function sums(): array
+    {
+        if (!self::areKept()) {
+            return [];
+        }
+        try {
+            /** @var array<string, string> $sums */
+            $sums = Redis::connection()->command('hgetall', [self::key()]);
+            ksort($sums, SORT_NATURAL);
+
+            return $sums;
+        } catch (\Throwable) {
+            return [];
+        }
+    }
+
+    /** @return array<string, array{string, array<string, int|float>}> what is so now: in words, and by labels */
+    private static function now(): array
+    {
+        $parts = Parts::all();
+        $isUp = static fn(array $part): int => (int) $part['ok'];
+        $seconds = static fn(array $part): float => $part['ms'] / 1000;
+        $now = [
+            'embrel_part_up' => ['Whether a part answers', self::labelled('part', array_map($isUp, $parts))],
+            'embrel_part_seconds' => ['How long a part took to answer', self::labelled('part', array_map($seconds, $parts))],
+        ];
+        if ($parts['queue']['ok']) {
+            $now['embrel_queue_jobs'] = ['Jobs that wait in the queue', ['' => (int) Queue::size()]];
+        }
+        if ($parts['database']['ok']) {
+            $tasks = DB::table('tasks')
+                ->whereIn('state', [TaskState::Waiting, TaskState::Running])
+                ->groupBy('state')
+                ->selectRaw('state, COUNT(*) AS n')
+                ->pluck('n', 'state');
+            $states = ['waiting' => 0, 'running' => 0, ...array_map(intval(...), $tasks->all())];
+            $now['embrel_tasks'] = ['Pieces of long work, by their state', self::labelled('state', $states)];
+            $now['embrel_database_connections'] = [
+                'Connections that the database has open',
+                ['' => (int) (DB::selectOne("SHOW STATUS LIKE 'Threads_connected'")->Value ?? 0)],
+            ];
+        }
+        $now['embrel_stream_lines'] = ['Pages that hear the news of a plan at once, at this host', ['' => self::openLines()]];
+
+        return $now + ['embrel_process_memory_bytes' => ['Memory of the process that answers this', ['' => memory_get_usage(true)]]];
+    }
+
+    private static function openLines(): int
+    {
+        if (!self::areKept()) {
+            return 0;
+        }
+        try {
+            $redis = Redis::connection();
+            $prefix = (string) config('database.redis.options.prefix');
+            $named = (array) $redis->command('keys', [self::key() . '.lines.*']);
+            $keys = array_map(static fn(string $key): string => substr($key, \strlen($prefix)), $named);
+
+            return $keys === [] ? 0 : array_sum(array_map(intval(...), (array) $redis->command('mget', [$keys])));
+        } catch (\Throwable) {
+            return 0;
+        }
+    }
+
+    /**
+     * @template T of int|float
+     *
+     * @param array<array-key, T> $values
+     *
+     * @return array<string, T>
+     */
+    private static function labelled(string $label, array $values): array
+    {
+        $labelled = [];
+        foreach ($values as $name => $value) {
+            $labelled["{{$label}=\"{$name}\"}"] = $value;
+        }
+
+        return $labelled;
+    }
+}
