@@ -1,5 +1,9 @@
 import { defineConfig } from '@playwright/test';
 
+const address = process.env.EMBREL_ADDRESS ?? 'http://127.0.0.1:8080';
+// Where it is reached over TLS, the certificate is one that was made for the tests.
+const isSealed = address.startsWith('https:');
+
 export default defineConfig({
     testDir: 'tests/browser',
     outputDir: 'storage/framework/testing/browser',
@@ -9,14 +13,15 @@ export default defineConfig({
     timeout: 180_000,
     expect: { timeout: 45_000 },
     use: {
-        baseURL: process.env.EMBREL_ADDRESS ?? 'http://127.0.0.1:8080',
+        baseURL: address,
+        ignoreHTTPSErrors: isSealed,
         viewport: { width: 1280, height: 800 },
         acceptDownloads: true,
         // What a test does to requests it does to the page's own; offline.spec.js tries the worker.
         serviceWorkers: 'block',
         launchOptions: {
             executablePath: '/usr/bin/chromium',
-            args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
+            args: [...(isSealed ? ['--ignore-certificate-errors'] : []), '--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
         },
     },
 });

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { randomBytes } from 'node:crypto';
+import { Person, quantile, ulid, wait } from './person.mjs';
 
 const [, , address, file, seconds] = process.argv;
 const plans = JSON.parse(readFileSync(file, 'utf8'));
@@ -7,49 +7,8 @@ const plans = JSON.parse(readFileSync(file, 'utf8'));
 const PACE = 2000;
 const ALONE = 30;
 
-const DIGITS = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
-const ulid = () => `0${[...randomBytes(25)].map((byte) => DIGITS[byte % 32]).join('')}`;
-const quantile = (all, part) => [...all].sort((a, b) => a - b)[Math.min(all.length - 1, Math.floor(all.length * part))];
-const wait = (time) => new Promise((after) => setTimeout(after, time));
-
-/** One person, signed in, with what a page of theirs knows. */
-class Person {
-    constructor(email) {
-        this.email = email;
-        this.cookies = new Map();
-    }
-
-    async ask(method, path, body = null) {
-        const answer = await fetch(`${address}${path}`, {
-            method,
-            redirect: 'manual',
-            headers: {
-                Accept: 'application/json, text/html',
-                Cookie: [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; '),
-                ...(this.token ? { 'X-CSRF-TOKEN': this.token } : {}),
-                ...(body ? { 'Content-Type': 'application/json' } : {}),
-            },
-            body: body && JSON.stringify(body),
-        });
-        for (const cookie of answer.headers.getSetCookie()) {
-            const [, name, value] = /^([^=]+)=([^;]*)/.exec(cookie);
-            this.cookies.set(name, value);
-        }
-        const text = await answer.text();
-        this.token = /name="csrf-token" content="([^"]+)"/.exec(text)?.[1] ?? this.token;
-        return { status: answer.status, text };
-    }
-
-    async open(plan) {
-        await this.ask('GET', '/sign-in');
-        await this.ask('POST', '/sign-in', { email: this.email, password: 'a long secret' });
-        const page = await this.ask('GET', `/plans/${plan.id}`);
-        const data = JSON.parse(/id="plan-data">(.*?)<\/script>/s.exec(page.text)[1]);
-        this.plan = plan;
-        this.base = data.revision;
-        return this;
-    }
-
+/** One who writes. */
+class Writer extends Person {
     /** Writes until the time is over; the times of each saved change, in ms. */
     async write(until, n) {
         const times = [];
@@ -68,18 +27,13 @@ class Person {
         }
         return { times, errors };
     }
-
-    /** How the plan looks to them. */
-    async sees() {
-        return JSON.stringify(JSON.parse((await this.ask('GET', `/plans/${this.plan.id}/changes?since=0`)).text).topics);
-    }
 }
 
 async function round(all, time) {
     const people = [];
     for (const plan of all) {
         for (const email of plan.people) {
-            people.push(await new Person(email).open(plan));
+            people.push(await new Writer(address, email).open(plan));
         }
     }
     const until = Date.now() + time * 1000;

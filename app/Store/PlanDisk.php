@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Store;
 
 use App\Models\Plan;
+use Illuminate\Filesystem\LocalFilesystemAdapter;
 use Illuminate\Support\Facades\Storage;
 
 /** Bytes of plans on a disk: by plan, and by their content, so that the same are there once. */
@@ -22,7 +23,13 @@ final readonly class PlanDisk
     public function write(string $plan, string $hash, $bytes): void
     {
         $disk = Storage::disk($this->disk);
-        if (!$disk->exists("{$plan}/{$hash}")) {
+        if ($disk->exists("{$plan}/{$hash}")) {
+            return;
+        }
+        if (!$disk instanceof LocalFilesystemAdapter) {
+            // An object store has the whole of it under its name, or nothing.
+            $disk->put("{$plan}/{$hash}", $bytes);
+        } else {
             $part = "{$plan}/{$hash}." . bin2hex(random_bytes(4)) . self::PART;
             $disk->put($part, $bytes);
             $disk->move($part, "{$plan}/{$hash}");

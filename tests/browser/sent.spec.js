@@ -74,7 +74,7 @@ test('a file goes out by mail, or a link to it that ends, and is listed', async 
     await dialog.getByRole('button', { name: 'Send', exact: true }).press('Enter');
     await expect(sent).toHaveCount(2);
     await expect(sent.first()).toContainText('the link ends on');
-    const link = /http:\S+\/sent\/[0-9A-Z]{26}/.exec(letters().at(-1))[0];
+    const link = /https?:\S+\/sent\/[0-9A-Z]{26}/.exec(letters().at(-1))[0];
     const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
     const other = await context.newPage();
     await other.goto(link);

@@ -211,7 +211,7 @@ test('letters go out by the queue, and a letter leads to the comment', async ({ 
     const letters = () => mailbox().split(`To: ${writer.email}`).slice(1).filter((one) => one.includes('Ondine Lark mentioned you in “Marsh”'));
     await expect.poll(() => letters().length, { timeout: 45_000 }).toBe(1);
     const [letter] = letters();
-    const address = /http:\S+#comment=[0-9A-Z]{26}/.exec(letter)[0];
+    const address = /https?:\S+#comment=[0-9A-Z]{26}/.exec(letter)[0];
     await page.goto('/plans');
     await page.goto(address);
     await expect(page.getByRole('article', { name: /Ondine Lark on 2 Tide/ })).toBeFocused();

@@ -5,6 +5,9 @@ import { createRequire } from 'node:module';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
+/** Where requests of pages may go: to this machine, or to the one name under which Embrel is reached. */
+const AT_HOME = new RegExp(`^(http://127\\.0\\.0\\.1|${(process.env.EMBREL_ADDRESS ?? 'data:').replaceAll('.', '\\.')}|data:|blob:)`);
+
 let count = 0;
 let writers = [];
 
@@ -31,7 +34,7 @@ export class Writer {
         );
         page.on('pageerror', (error) => this.problems.push(`page error: ${error.stack}`));
         page.on('console', (message) => message.type() === 'error' && !/Failed to load resource|net::ERR/.test(message.text()) && this.problems.push(message.text()));
-        page.on('request', (request) => !/^(http:\/\/127\.0\.0\.1|data:|blob:)/.test(request.url()) && this.problems.push(`request to ${request.url()}`));
+        page.on('request', (request) => !AT_HOME.test(request.url()) && this.problems.push(`request to ${request.url()}`));
     }
 
     answered(said) {

@@ -8,6 +8,8 @@ NAME=embrel.example
 declare -A AT=([front]=10 [app1]=11 [app2]=12 [db1]=21 [db2]=22 [redis]=31 [store]=41 [people]=51)
 # The address of whichever database is the primary.
 PRIMARY_AT=20
+# That of whichever replica may answer what is allowed to be late.
+REPLICA_AT=19
 CLUSTER_PACKAGES="iproute2 iputils-arping nginx-light php8.2-fpm mariadb-backup redis-server openssl"
 PASSWORD=none-of-these-leaves-the-machine
 
@@ -99,7 +101,7 @@ put_release() { # host
 
 # As deploy/embrel.env.example has it, for this network; in a file, as on a host.
 write_env() { # host
-  sed -e "s/10\.0\.0\./$NET./g" -e "s/^DB_HOST=.*/DB_HOST=$NET.$PRIMARY_AT/" -e "s/^#DB_REPLICAS=.*/DB_REPLICAS=$NET.22/" \
+  sed -e "s/10\.0\.0\./$NET./g" -e "s/^DB_HOST=.*/DB_HOST=$NET.$PRIMARY_AT/" -e "s/^#DB_REPLICAS=.*/DB_REPLICAS=$NET.$REPLICA_AT/" \
     -e "s|^APP_KEY=.*|APP_KEY=$(cat "$HOSTS/key")|" -e "s/^DB_PASSWORD=.*/DB_PASSWORD=$PASSWORD/" -e "s/^REDIS_PASSWORD=.*/REDIS_PASSWORD=$PASSWORD/" \
     -e "s/^AWS_ACCESS_KEY_ID=.*/AWS_ACCESS_KEY_ID=S3RVER/" -e "s/^AWS_SECRET_ACCESS_KEY=.*/AWS_SECRET_ACCESS_KEY=S3RVER/" \
     -e "s|^#AWS_ENDPOINT=.*|AWS_ENDPOINT=http://$NET.41:9000|" -e "s/^#AWS_USE_PATH/AWS_USE_PATH/" \
@@ -143,6 +145,7 @@ copy_primary() { # from, to, server number
   local at; at=$(cut -f3 "$HOSTS/$2/data/xtrabackup_binlog_info" 2>/dev/null || cut -f3 "$HOSTS/$2/data/mariadb_backup_binlog_info")
   sql "$2" "RESET MASTER; SET GLOBAL gtid_slave_pos='$at'"
   follow "$2"
+  ip -n "em-$2" addr add "$NET.$REPLICA_AT/24" dev eth0 && on "$2" arping -q -U -c 2 -I eth0 "$NET.$REPLICA_AT"
 }
 # The written steps (docs/running.md, “When the primary is lost”): nobody writes to the old one, the replica takes what it has been sent, and
 # the address comes to it.
@@ -152,6 +155,7 @@ promote() { # old, new
   sql "$2" 'STOP SLAVE IO_THREAD'
   wait_for "All that $2 was sent" bash -c "[ \"\$(mariadb --no-defaults -S $HOSTS/$2/sock -e 'SHOW SLAVE STATUS\G' | awk '/ Gtid_IO_Pos:/{print \$2}')\" = \"\$(mariadb --no-defaults -S $HOSTS/$2/sock -N -e 'SELECT @@gtid_slave_pos')\" ]"
   sql "$2" 'STOP SLAVE; RESET SLAVE ALL; SET GLOBAL read_only=OFF'
+  ip -n "em-$2" addr del "$NET.$REPLICA_AT/24" dev eth0
   ip -n "em-$2" addr add "$NET.$PRIMARY_AT/24" dev eth0
   on "$2" arping -q -U -c 2 -I eth0 "$NET.$PRIMARY_AT"
 }
@@ -164,6 +168,8 @@ redis_up() {
 }
 store_up() {
   [ -d "$HOSTS/store/node_modules/s3rver" ] || (cd "$HOSTS/store" && npm install --no-save --no-audit --no-fund --loglevel=error s3rver@3.7.1 >/dev/null) || fail "The stand-in for a store could not be installed."
+  # Slashes in the name of what is copied may come encoded; the stand-in does not know that.
+  sed -i 's/decodeURI(ctx/decodeURIComponent(ctx/' "$HOSTS/store/node_modules/s3rver/lib/controllers/object.js"
   service store store node "$HOSTS/store/node_modules/s3rver/bin/s3rver.js" -d "$HOSTS/store/data" -a 0.0.0.0 -p 9000 --configure-bucket embrel
   wait_for "The store" answers "$NET.41" 9000
 }
