@@ -5,6 +5,18 @@ declare(strict_types=1);
 return [
     // For one account; one machine may try six times as often.
     'sign_ins_a_minute' => (int) env('EMBREL_SIGN_INS_A_MINUTE', 10),
+    // Who may make an account: anybody (`open`), whoever is asked into a plan (`invited`), or nobody but by the organisation (`closed`).
+    'sign_up' => (string) env('EMBREL_SIGN_UP', 'open'),
+    // An organisation by whose accounts people sign in (OpenID Connect): the address that it calls itself, what we are called there, and
+    // what the button says.
+    'organisation' => [
+        'issuer' => rtrim((string) env('EMBREL_ORGANISATION', ''), '/'),
+        'client' => (string) env('EMBREL_ORGANISATION_CLIENT', ''),
+        'secret' => App\Hosts\Secret::of('EMBREL_ORGANISATION_SECRET'),
+        'name' => (string) env('EMBREL_ORGANISATION_NAME', 'your organisation'),
+    ],
+    // What an account may keep: bytes of pictures and files in the plans that it owns, and plans; 0: as much as there is room for.
+    'quota' => ['bytes' => (int) env('EMBREL_QUOTA_MB', 0) * 1024 * 1024, 'plans' => (int) env('EMBREL_QUOTA_PLANS', 0)],
     // Where addresses of the web are looked up: `stand-in`, a small server of made-up pages on this machine, or `web`.
     'page_reader' => env('EMBREL_PAGE_READER', 'stand-in'),
     // A service of pictures: its address; as a rule the stand-in's two dozen.

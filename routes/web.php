@@ -19,6 +19,8 @@ foreach ($ids as $id) {
     Route::pattern($id, Ulid::FORM);
 }
 
+Route::pattern('account', '[0-9]{1,15}');
+
 Route::get('/', C\WelcomeController::class)->name('welcome');
 Route::get('/sheets.css', C\SheetStyleController::class)->name('sheets.style');
 Route::view('/keys', 'keys')->name('keys');
@@ -83,6 +85,12 @@ Route::middleware('guest')->group(static function (): void {
     Route::post('/sign-up', [C\SignUpController::class, 'store'])->middleware('throttle:sign-in');
     Route::get('/sign-in', [C\SignInController::class, 'create'])->name('login');
     Route::post('/sign-in', [C\SignInController::class, 'store'])->middleware('throttle:sign-in');
+    Route::get('/sign-in/code', [C\CodeController::class, 'create'])->name('sign-in.code');
+    Route::post('/sign-in/code', [C\CodeController::class, 'store'])->middleware('throttle:second-step');
+    Route::get('/sign-in/organisation', [C\OrganisationController::class, 'away'])->middleware('throttle:pages')->name('sign-in.organisation');
+    Route::get('/sign-in/organisation/back', [C\OrganisationController::class, 'back'])
+        ->middleware('throttle:pages')
+        ->name('sign-in.organisation.back');
     Route::get('/sign-up/{token}', [C\SignUpController::class, 'edit'])
         ->where('token', '[A-Za-z0-9]{40}')
         ->name('sign-up.letter');
@@ -105,9 +113,27 @@ Route::middleware('auth')->group(static function (): void {
     Route::get('/account', [C\AccountController::class, 'edit'])->name('account');
     Route::put('/account', [C\AccountController::class, 'update']);
     Route::put('/account/password', C\PasswordController::class)->middleware('throttle:sign-in')->name('account.password');
+    Route::get('/account/second-step', [C\SecondStepController::class, 'show'])->name('account.second-step');
+    Route::middleware('throttle:second-step')->group(static function (): void {
+        Route::post('/account/second-step', [C\SecondStepController::class, 'store']);
+        Route::delete('/account/second-step', [C\SecondStepController::class, 'destroy']);
+        Route::post('/account/second-step/codes', [C\SecondStepController::class, 'codes'])->name('account.second-step.codes');
+    });
     Route::delete('/account/devices', C\DeviceController::class)->name('account.devices');
     Route::get('/account/download', C\DownloadEverythingController::class)->name('account.download');
     Route::delete('/account', [C\AccountController::class, 'destroy'])->middleware('throttle:sign-in');
+
+    // For who looks after accounts.
+    Route::middleware('can:administer')->prefix('/administration')->group(static function (): void {
+        Route::get('/', [C\AdministrationController::class, 'index'])->name('administration');
+        Route::get('/people/{account}', [C\AdministrationController::class, 'show'])->name('administration.person');
+        Route::put('/people/{account}', [C\AdministrationController::class, 'update']);
+        Route::post('/people/{account}/closed', [C\AdministrationController::class, 'close'])->name('administration.closed');
+        Route::delete('/people/{account}/closed', [C\AdministrationController::class, 'open']);
+        Route::post('/people/{account}/sign-out', [C\AdministrationController::class, 'signOut'])->name('administration.sign-out');
+        Route::delete('/people/{account}/second-step', [C\AdministrationController::class, 'withoutSecondStep'])
+            ->name('administration.second-step');
+    });
 
     Route::put('/account/letters', [C\LettersController::class, 'update'])->name('account.letters');
     Route::post('/notices/seen', [C\LettersController::class, 'seen'])->name('notices.seen');

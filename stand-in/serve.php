@@ -39,6 +39,11 @@ if ($host === 'odd.example') {
     };
 }
 
+// An organisation that vouches for people.
+if (str_starts_with($path, 'organisation/')) {
+    return require __DIR__ . '/organisation.php';
+}
+
 // A server of language models.
 if ($host === 'companion.example' && $path === 'chat/completions') {
     return require __DIR__ . '/companion.php';

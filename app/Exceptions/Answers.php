@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Exceptions;
 
+use App\SignIn\NotVouchedFor;
 use App\Store\NotThere;
+use App\Store\OverQuota;
 use App\Store\TooMuch;
 use Aws\Exception\AwsException;
 use Embrel\Operation\MalformedOperation;
@@ -38,7 +40,7 @@ final class Answers
 
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([OperationRefused::class, MalformedOperation::class, Unreadable::class]);
+        $exceptions->dontReport([OverQuota::class, NotVouchedFor::class, OperationRefused::class, MalformedOperation::class, Unreadable::class]);
         $exceptions->map(NotThere::class, static fn(NotThere $why): NotFoundHttpException => new NotFoundHttpException('', $why));
         $exceptions->map(
             TooMuch::class,
@@ -56,7 +58,7 @@ final class Answers
             ),
         );
         $exceptions->render(
-            static fn(Unreadable $why, Request $request): JsonResponse|RedirectResponse => $request->expectsJson()
+            static fn(Unreadable|OverQuota $why, Request $request): JsonResponse|RedirectResponse => $request->expectsJson()
                 ? response()->json(['message' => $why->getMessage()], 422)
                 : back()
                     ->withInput()

@@ -22,6 +22,7 @@ use Illuminate\Support\Facades\Storage;
  * @property string|null                     $says   what is being done, or why it failed
  * @property array<array-key, mixed>         $given  what the work needs to know
  * @property array<string, mixed>|null       $result `name` and `type` of the file that it made, or an address
+ * @property \Illuminate\Support\Carbon|null $created_at
  * @property \Illuminate\Support\Carbon|null $updated_at
  */
 final class Task extends Model

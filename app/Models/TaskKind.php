@@ -18,6 +18,17 @@ enum TaskKind: string
     case Everything = 'everything';
     case Send = 'send';
 
+    /** What is being done, for who does not know of what. */
+    public function says(): string
+    {
+        return match ($this) {
+            self::HandOver => 'A document is made',
+            self::Intake => 'A file is taken in',
+            self::Everything => 'All of somebody’s plans are packed',
+            self::Send => 'A document is sent',
+        };
+    }
+
     /** @return class-string<Work> */
     public function work(): string
     {

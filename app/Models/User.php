@@ -20,6 +20,14 @@ use Illuminate\Notifications\Notifiable;
  * @property string $time_zone
  * @property string $language
  * @property array<string, string>|null $letters kind of notice → when a letter comes
+ * @property string|null $totp_secret sealed; null: one signs in with the password alone
+ * @property int $totp_step the step of the code that was used last
+ * @property list<string>|null $recovery_codes prints of those that are left
+ * @property bool $has_password false: one signs in by the organisation alone
+ * @property bool $is_administrator
+ * @property \Illuminate\Support\Carbon|null $closed_at
+ * @property int|null $quota in bytes; null: as for everybody
+ * @property int|null $plans_count
  */
 final class User extends Authenticatable
 {
@@ -33,12 +41,21 @@ final class User extends Authenticatable
     /** Sessions that are to stay are kept longer; there is no second way in. */
     protected $rememberTokenName = '';
     protected $fillable = ['name', 'email', 'password', 'time_zone', 'language', 'letters'];
-    protected $hidden = ['password'];
-    protected $attributes = ['time_zone' => 'UTC', 'language' => 'en'];
+    protected $hidden = ['password', 'totp_secret', 'recovery_codes'];
+    protected $attributes = ['time_zone' => 'UTC', 'language' => 'en', 'totp_step' => -1, 'has_password' => true, 'is_administrator' => false];
 
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'letters' => 'array'];
+        return [
+            'password' => 'hashed',
+            'letters' => 'array',
+            'totp_step' => 'integer',
+            'recovery_codes' => 'array',
+            'has_password' => 'boolean',
+            'is_administrator' => 'boolean',
+            'closed_at' => 'datetime',
+            'quota' => 'integer',
+        ];
     }
 
     /** The calendar date where the person is. */

@@ -14,6 +14,7 @@ use App\Http\Given;
 use App\Models\DraftTemplate;
 use App\Models\PlanPattern;
 use App\Models\Task;
+use App\Models\User;
 use App\Pages\HttpPictures;
 use App\Pages\HttpReader;
 use App\Pages\PageReader;
@@ -22,8 +23,10 @@ use App\Pages\PublicRoute;
 use App\Pages\StandInRoute;
 use App\Policies\OwnPolicy;
 use App\Rules\Address;
+use App\SignIn\Entrance;
 use App\Store\NewIds;
 use Embrel\Id\Ids;
+use Illuminate\Auth\Access\Response;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Connection;
 use Illuminate\Http\Middleware\TrustProxies;
@@ -34,7 +37,7 @@ use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Validation\Rules\Password;
-use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\Response as Answer;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -88,6 +91,8 @@ final class AppServiceProvider extends ServiceProvider
         foreach ([DraftTemplate::class, PlanPattern::class, Task::class] as $own) {
             Gate::policy($own, OwnPolicy::class);
         }
+        // To others the page is not there.
+        Gate::define('administer', static fn(User $user): Response => $user->is_administrator ? Response::allow() : Response::denyAsNotFound());
         URL::useOrigin((string) config('app.url'));
         URL::forceScheme((string) (parse_url((string) config('app.url'), PHP_URL_SCHEME) ?: 'http'));
         Password::defaults(static fn(): Password => Password::min(8));
@@ -98,18 +103,24 @@ final class AppServiceProvider extends ServiceProvider
 
             return [Limit::perMinute($most)->by("account {$account}"), Limit::perMinute(6 * $most)->by("machine {$request->ip()}")];
         });
+        // A code has six digits: by account, whatever machine tries them.
+        RateLimiter::for('second-step', static function (Request $request): array {
+            $who = $request->user() ?? Entrance::waiting($request);
+
+            return [Limit::perMinute((int) config('embrel.sign_ins_a_minute'))->by('code ' . ($who->id ?? $request->ip()))];
+        });
         // Who asks for many that lead nowhere is guessing.
         RateLimiter::for('links', static fn(Request $request): array => [
             Limit::perMinute(300)->by("links {$request->ip()}"),
             Limit::perMinute(20)->by("guesses {$request->ip()}")->after(
-                static fn(Response $response): bool => $response->getStatusCode() === 404,
+                static fn(Answer $response): bool => $response->getStatusCode() === 404,
             ),
         ]);
         // A class that follows from one address asks often; who misses is guessing all the same.
         RateLimiter::for('watching', static fn(Request $request): array => [
             Limit::perMinute(6000)->by("watching {$request->ip()}"),
             Limit::perMinute(20)->by("guesses {$request->ip()}")->after(
-                static fn(Response $response): bool => $response->getStatusCode() === 404,
+                static fn(Answer $response): bool => $response->getStatusCode() === 404,
             ),
         ]);
         RateLimiter::for('letters', static fn(Request $request): Limit => Limit::perMinute(60)->by("letters {$request->ip()}"));

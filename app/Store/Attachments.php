@@ -62,6 +62,7 @@ final class Attachments
         if ($size > ($one->plays() === null ? Limits::ATTACHMENT : Limits::MEDIA)) {
             throw new \DomainException('A file may have 20 MB at most, a sound or a film 100 MB.');
         }
+        Quota::admitInto($plan, $size);
         // Before the plan is locked: bytes may take their time. Where they are not kept in the end, they go again.
         self::write($one, $path);
         try {

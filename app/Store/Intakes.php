@@ -109,6 +109,7 @@ final readonly class Intakes
             // Pictures first: they may take their time, and no plan is locked for them.
             $target = $into === '' ? null : PlanRow::query()->where('id', $into)->firstOrFail();
             $target === null ? null : Gate::forUser($user)->authorize('update', $target);
+            $target === null ? Quota::admit($user, (int) array_sum(array_map(filesize(...), $pictures))) : null;
             $kept = new PlanPictures($id = $target->id ?? $this->ids->next());
             $written = array_map(static fn(string $path): Picture => $kept->write((string) file_get_contents($path)), $pictures);
             $row = Transaction::of(function () use ($user, $plan, $read, $id, $target, $under, $kept, $written): PlanRow {

@@ -31,6 +31,7 @@ final readonly class PlanPictures implements Pictures
     /** @return Picture not written down yet: that is for `add` */
     public function write(string $bytes): Picture
     {
+        Quota::admitInto($this->plan, \strlen($bytes));
         $id = hash('sha256', $bytes);
         self::disk()->write($this->plan, $id, $bytes);
 

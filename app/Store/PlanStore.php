@@ -26,9 +26,15 @@ final class PlanStore
 
     public function __construct(private readonly Ids $ids) {}
 
-    /** A new plan out of one that was read or made, as its first state. */
+    /**
+     * A new plan out of one that was read or made, as its first state.
+     *
+     * @throws OverQuota
+     */
     public function create(User $owner, Plan $plan, ?string $id = null): PlanRow
     {
+        Quota::admitPlan($owner);
+
         return Transaction::of(function () use ($owner, $plan, $id): PlanRow {
             $row = new PlanRow(
                 ($id === null ? [] : ['id' => $id]) + [

@@ -8,7 +8,7 @@
                 <p>Plan an essay, a report or a book as a tree of topics. Put notes on them, move them until the order is right, and hand it
                     over as a document with numbered headings and a contents list.</p>
                 <div class="acts" style="justify-content:flex-start">
-                    <a class="primary" href="{{ route('sign-up') }}">Sign up</a>
+                    @if (\App\Store\Accounts::areOpen())<a class="primary" href="{{ route('sign-up') }}">Sign up</a>@endif
                     <a class="plain" href="{{ route('login') }}">Sign in</a>
                     @if ($hasSample)
                         <form method="post" action="{{ route('sample') }}">@csrf<button
@@ -22,8 +22,10 @@
                 <input class="box" aria-label="First topic" x-model="typed" x-on:blur="add" placeholder="Type the first topic, then Enter"
                     maxlength="1000" autocomplete="off">
                 <p class="hint" x-show="hasNone">What is the first thing that your piece has to say?</p>
-                <p class="hint" x-show="hasAny" x-cloak>Kept in this browser. <a class="link" href="{{ route('sign-up') }}">Sign up</a> or
-                    <a class="link" href="{{ route('login') }}">sign in</a>, and it is a plan.
+                <p class="hint" x-show="hasAny" x-cloak>Kept in this browser.
+                    @if (\App\Store\Accounts::areOpen())<a class="link" href="{{ route('sign-up') }}">Sign up</a> or
+                    <a class="link" href="{{ route('login') }}">sign in</a>@else<a class="link"
+                    href="{{ route('login') }}">Sign in</a>@endif, and it is a plan.
                     <button class="link" type="button" x-on:click="clear">Let it go</button></p>
             </form>
         </div>

@@ -202,7 +202,7 @@ final class DoorsTest extends TestCase
         config(['embrel.sign_ins_a_minute' => 3]);
         $most = ['sign-in' => 3, 'uploads' => 30, 'pages' => 60]
             + ['links' => 20, 'watching' => 20, 'link-password' => 10, 'letters' => 60, 'comments' => 120]
-            + ['invitations' => 60, 'small-pictures' => 600];
+            + ['second-step' => 3, 'invitations' => 60, 'small-pictures' => 600];
         $limited = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {
             $by = array_values(

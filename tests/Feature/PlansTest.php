@@ -71,6 +71,7 @@ final class PlansTest extends TestCase
             'seq' => '1',
             'picture' => str_repeat('a', 64),
             'person' => '999999',
+            'account' => '999999',
         ] + array_fill_keys(['attachment', 'task', 'style', 'template', 'pattern'], self::newId())
             + array_fill_keys(['invitation', 'comment', 'vote', 'notice', 'sending', 'letter'], self::newId());
     }

@@ -6,7 +6,6 @@ declare(strict_types=1);
 // kept, once. usage: php people.php make PEOPLE PLANS | php people.php acknowledged FILE, in the folder of a host
 
 use App\Access\Role;
-use App\Models\Plan;
 use App\Models\Share;
 use App\Models\User;
 use App\Store\NewIds;

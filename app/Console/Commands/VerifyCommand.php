@@ -18,7 +18,9 @@ final class VerifyCommand extends Command
     {
         $asked = (array) $this->argument('plan');
         $count = $failed = 0;
-        foreach (Plan::withTrashed()->when($asked !== [], static fn($query) => $query->whereIn('id', $asked))->lazyById(50) as $row) {
+        $plans = Plan::withTrashed()->when($asked !== [], static fn($query) => $query->whereIn('id', $asked));
+        /** @var Plan $row */
+        foreach ($plans->lazyById(50) as $row) {
             ++$count;
             $why = $proof->fails($row);
             if ($why !== null) {

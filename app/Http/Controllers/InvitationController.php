@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Invitation;
 use App\Models\User;
+use App\Store\Accounts;
 use App\Store\Invitations;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -48,7 +49,7 @@ final class InvitationController
     /** An account made on the way; null where the address has one: its owner signs in. */
     private function opened(Request $request, Invitation $invitation): ?User
     {
-        if (User::query()->where('email', $invitation->email)->exists()) {
+        if (!Accounts::areByInvitation() || User::query()->where('email', $invitation->email)->exists()) {
             return null;
         }
         /** @var array{name: string, password: string, time_zone?: string|null} $given */

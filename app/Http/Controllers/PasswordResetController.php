@@ -41,7 +41,7 @@ final class PasswordResetController
     public function update(ResetPasswordRequest $request): RedirectResponse
     {
         $status = Password::reset($request->validated(), static function (User $user, string $password): void {
-            $user->update(['password' => $password]);
+            $user->forceFill(['password' => $password, 'has_password' => true])->save();
             Devices::signOut($user, '');
         });
         if ($status !== Password::PASSWORD_RESET) {

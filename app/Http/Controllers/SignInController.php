@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Given;
-use App\Http\Middleware\StaysSignedIn;
 use App\Http\Requests\SignInRequest;
+use App\Models\User;
+use App\SignIn\Entrance;
+use Illuminate\Auth\SessionGuard;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -31,13 +33,17 @@ final class SignInController
 
     public function store(SignInRequest $request): RedirectResponse
     {
-        if (!Auth::attempt($request->only('email', 'password'))) {
+        $given = $request->only('email', 'password');
+        // Looked at, and not let in: perhaps there is a second step.
+        $guard = Auth::guard();
+        $user = $guard instanceof SessionGuard && $guard->validate($given) ? $guard->getLastAttempted() : null;
+        if (!$user instanceof User) {
             throw ValidationException::withMessages(['email' => 'This e-mail address and password do not belong together.']);
         }
-        $request->session()->regenerate();
-        $request->session()->put(StaysSignedIn::STAYS, $request->boolean('stay'));
 
-        return redirect()->intended(route('plans'));
+        $guard->getProvider()->rehashPasswordIfRequired($user, $given);
+
+        return Entrance::admit($request, $user, $request->boolean('stay'));
     }
 
     public function destroy(Request $request): RedirectResponse

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Middleware\StaysSignedIn;
 use App\Http\Requests\SignUpRequest;
+use App\Store\Accounts;
 use App\Store\SignUps;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -17,12 +18,13 @@ final class SignUpController
 {
     public function create(): View
     {
-        return view('auth.sign-up');
+        return view(Accounts::areOpen() ? 'auth.sign-up' : 'auth.no-sign-up');
     }
 
     /** The same for every address; on one's own machine, which sends no letters, with the link. */
     public function store(SignUpRequest $request): View
     {
+        Accounts::areOpen() || abort(404);
         $link = SignUps::begin($request->account());
 
         return view('auth.letter', [

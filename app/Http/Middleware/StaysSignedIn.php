@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Models\User;
+use App\SignIn\Entrance;
 use App\Store\Devices;
 use Closure;
 use Illuminate\Http\Request;
@@ -27,6 +28,13 @@ final class StaysSignedIn
     {
         $session = $request->session();
         $used = $session->get(self::USED);
+        $user = Auth::user();
+        if ($user instanceof User && $user->closed_at !== null) {
+            Auth::logout();
+            $session->invalidate();
+
+            return $request->expectsJson() ? abort(401) : redirect()->route('login')->withErrors(['email' => Entrance::CLOSED]);
+        }
         if ($session->get(self::STAYS) === false && \is_int($used) && $used < now()->getTimestamp() - self::DAY) {
             Auth::logout();
             $session->invalidate();

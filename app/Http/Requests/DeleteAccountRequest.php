@@ -20,7 +20,10 @@ final class DeleteAccountRequest extends FormRequest
         $user = $this->user() ?? abort(401);
 
         return [
-            'password_to_delete' => ['bail', 'required', 'string', 'current_password'],
+            // Who has no password types the address.
+            ...($user->has_password
+                ? ['password_to_delete' => ['bail', 'required', 'string', 'current_password']]
+                : ['address_to_delete' => ['bail', 'required', 'string', Rule::in([$user->email])]]),
             'shared' => [Rule::requiredIf(Access::handedOnBy($user) !== []), Rule::in([self::HAND_ON, self::TAKE_ALONG])],
         ];
     }
@@ -30,6 +33,7 @@ final class DeleteAccountRequest extends FormRequest
     {
         return [
             'password_to_delete.current_password' => 'This is not your password. Nothing was deleted.',
+            'address_to_delete' => 'This is not the address of this account. Nothing was deleted.',
             'shared.required' => 'Say what becomes of the plans that others share. Nothing was deleted.',
         ];
     }

@@ -16,6 +16,13 @@
             <p class="hint">You sign in with {{ $user->email }}.</p>
             <div class="dialog-foot"><button class="primary">Save</button></div>
         </form>
+        @if (auth()->user()->is_administrator)
+            <section>
+                <h2>Administration</h2>
+                <p>You look after accounts here. <a class="link" href="{{ route('administration') }}">People, room and running work</a></p>
+            </section>
+        @endif
+        @if ($user->has_password)
         <section>
             <h2>Password</h2>
             <form class="grid gap-4" method="post" action="{{ route('account.password') }}">
@@ -25,6 +32,14 @@
                 <div class="dialog-foot"><button class="plain">Change the password</button></div>
             </form>
         </section>
+        @include('account.two-steps')
+        @else
+        <section>
+            <h2>Password</h2>
+            <p>You sign in by {{ config('embrel.organisation.name') }}. A password of your own comes by “<a class="link"
+                href="{{ route('forgotten') }}">Forgotten password</a>” when you are signed out.</p>
+        </section>
+        @endif
         <section>
             <h2>Letters about comments</h2>
             <form class="grid gap-3" method="post" action="{{ route('account.letters') }}">
@@ -83,8 +98,12 @@
                         @error('shared')<p class="error" role="alert">{{ $message }}</p>@enderror
                     </fieldset>
                 @endif
-                <x-field name="password_to_delete" label="Your password, to be sure" type="password" autocomplete="current-password"
-                    required/>
+                @if ($user->has_password)
+                    <x-field name="password_to_delete" label="Your password, to be sure" type="password" autocomplete="current-password"
+                        required/>
+                @else
+                    <x-field name="address_to_delete" label="Your address, to be sure" type="email" autocomplete="off" required/>
+                @endif
                 <div class="dialog-foot"><button class="plain danger">Delete the account and all plans</button></div>
             </form>
         </section>

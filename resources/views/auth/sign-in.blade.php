@@ -13,6 +13,12 @@
                 <div class="dialog-foot"><a class="plain" href="{{ route('forgotten') }}">Forgotten password</a><button
                     class="primary">Sign in</button></div>
             </form>
+            @if (\App\SignIn\Organisation::isSet())
+                <section>
+                    @error('organisation')<p class="error" role="alert">{{ $message }}</p>@enderror
+                    <a class="plain w-full text-center" href="{{ route('sign-in.organisation') }}">Sign in by {{ config('embrel.organisation.name') }}</a>
+                </section>
+            @endif
             @if ($hasSample)
                 <section><form method="post" action="{{ route('sample') }}">@csrf<button
                     class="plain w-full">Look around in the sample account</button></form></section>

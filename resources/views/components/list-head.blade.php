@@ -7,7 +7,7 @@
             <form method="post" action="{{ route('sign-out') }}">@csrf<button class="pill">Sign out</button></form>
         @else
             <a class="pill" href="{{ route('login') }}">Sign in</a>
-            <a class="primary" href="{{ route('sign-up') }}">Sign up</a>
+            @if (\App\Store\Accounts::areOpen())<a class="primary" href="{{ route('sign-up') }}">Sign up</a>@endif
         @endauth
     </div>
 </header>
