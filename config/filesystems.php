@@ -47,5 +47,7 @@ return [
         'results' => $private('tasks'),
         'waiting' => $private('waiting'),
         'sent' => $private('sent'),
+        // Where backups go that are given no folder (embrel:backup).
+        'backups' => ['root' => (string) env('EMBREL_BACKUPS', storage_path('app/backups'))] + $private('backups'),
     ],
 ];

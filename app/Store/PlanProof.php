@@ -26,8 +26,9 @@ final readonly class PlanProof
             ->selectRaw('COUNT(*) AS n, MIN(seq) AS first, MAX(seq) AS last')
             ->first();
         if ($numbers !== null && (int) $numbers->n > 0) {
-            if ((int) $numbers->last !== $row->revision || (int) $numbers->n !== (int) $numbers->last - (int) $numbers->first + 1) {
-                return "its log has {$numbers->n} changes up to {$numbers->last}, and it stands at {$row->revision}";
+            $begins = (int) DB::table('snapshots')->where('plan_id', $row->id)->min('seq') + 1;
+            if ([(int) $numbers->first, (int) $numbers->last, (int) $numbers->n] !== [$begins, $row->revision, $row->revision - $begins + 1]) {
+                return "its log has {$numbers->n} changes from {$numbers->first} to {$numbers->last}, and it stands at {$row->revision}";
             }
         }
         $logged = $this->snapshots->at($row, $row->revision);
