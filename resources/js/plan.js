@@ -1,6 +1,7 @@
 import { byId } from './lib/dom.js';
 import { Commands } from './commands/commands.js';
 import { newId } from './lib/ids.js';
+import { versions } from './lib/http.js';
 import { know } from './lib/vocabulary.js';
 import { Citations } from './note/citations.js';
 import { NotePanel } from './note/panel.js';
@@ -10,6 +11,7 @@ import { Tree } from './state/plan.js';
 import { ViewState } from './state/view-state.js';
 import { Personal } from './sync/personal.js';
 import { Keeping } from './sync/keeping.js';
+import { Newer } from './sync/newer.js';
 import { Rights } from './sync/rights.js';
 import { Session } from './sync/session.js';
 import { Talking } from './sync/talking.js';
@@ -112,7 +114,25 @@ function compose(data) {
     });
     addViews(page);
     page.provide();
+    watchVersion(session);
     return page;
+}
+
+/** A page of an older version loads itself anew where nothing is lost by it. @param {Session} session */
+function watchVersion(session) {
+    const isUnsent = (/** @type {HTMLTextAreaElement | HTMLInputElement} */ field) =>
+        field.offsetParent !== null && field.value !== field.defaultValue;
+    const isBusy = () =>
+        !session.queue.isEmpty ||
+        session.isHeld ||
+        session.turns > 0 ||
+        document.querySelector('dialog[open], :popover-open, [aria-busy=true]') !== null ||
+        [...document.querySelectorAll('textarea, input[type=text]')].some((field) => isUnsent(/** @type {HTMLTextAreaElement} */ (field)));
+    // In sight, who has the caret somewhere goes on there.
+    const isWriting = () => !document.hidden && document.activeElement?.matches('input, textarea, [contenteditable=true]') === true;
+    const version = document.querySelector('meta[name=embrel-version]')?.getAttribute('content') ?? '';
+    const newer = new Newer({ version, mayGo: () => !isBusy() && !isWriting() });
+    versions.heard = (told) => newer.heard(told);
 }
 
 /**

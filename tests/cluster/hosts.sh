@@ -120,7 +120,7 @@ artisan() { # host, command...
 # php artisan as the user of the services: the number of settings, these, and what is asked.
 AS='n=$1; shift; exec env "${@:1:n}" setpriv --reuid=www-data --regid=www-data --clear-groups php -d memory_limit=512M artisan "${@:n+1}"'
 
-database_up() { # host, server number
+database_up() { # host, server number, [options]
   local host="$1" folder="$HOSTS/$1"
   mkdir -p "$folder"; chown mysql "$folder"
   if [ ! -d "$folder/data/mysql" ]; then
@@ -128,10 +128,14 @@ database_up() { # host, server number
   fi
   # As the files of deploy/ would be read from /etc/mysql, with less memory and another number.
   sed -e "s/^server_id = .*/server_id = $2/" -e 's/^innodb_buffer_pool_size = .*/innodb_buffer_pool_size = 256M/' "$ROOT/deploy/mariadb/primary.cnf" >"$folder/90-embrel.cnf"
-  service "$host" database mariadbd --defaults-file="$folder/90-embrel.cnf" --user=mysql --datadir="$folder/data" --socket="$folder/sock" --pid-file="$folder/pid" --port=3306
+  service "$host" database mariadbd --defaults-file="$folder/90-embrel.cnf" --user=mysql --datadir="$folder/data" --socket="$folder/sock" --pid-file="$folder/pid" --port=3306 ${3:-}
   wait_for "The database of $host" sql "$host" 'SELECT 1'
 }
 sql() { local host="$1"; shift; mariadb --no-defaults -S "$HOSTS/$host/sock" -N -e "$@"; }
+accounts_on() { # database: as deploy/ has them
+  sed -e "s/PASSWORD-OF-[A-Z-]*/$PASSWORD/;s/'10\.%'/'$NET.%'/g" "$ROOT/deploy/mariadb/accounts.sql" | mariadb --no-defaults -S "$HOSTS/$1/sock" \
+    || fail "The accounts of the database could not be made."
+}
 follow() { # replica: has it follow the primary from where its copy was made
   sql "$1" "CHANGE MASTER TO MASTER_HOST='$NET.$PRIMARY_AT', MASTER_USER='embrel_replica', MASTER_PASSWORD='$PASSWORD', MASTER_USE_GTID=slave_pos, MASTER_CONNECT_RETRY=1; START SLAVE; SET GLOBAL read_only=ON"
 }
@@ -225,7 +229,7 @@ hosts_up() {
   say "Hosts: database and replica"
   rm -rf "$HOSTS"/db1/data "$HOSTS"/db2/data "$HOSTS"/redis/data "$HOSTS"/store/data
   database_up db1 1
-  sed -e "s/PASSWORD-OF-[A-Z-]*/$PASSWORD/;s/'10\.%'/'$NET.%'/g" "$ROOT/deploy/mariadb/accounts.sql" | mariadb --no-defaults -S "$HOSTS/db1/sock" || fail "The accounts of the database could not be made."
+  accounts_on db1
   copy_primary db1 db2 2
   say "Hosts: Redis and the store"; redis_up; store_up
   say "Hosts: two of the application"

@@ -57,7 +57,7 @@ class Worker extends Person {
                     tally.refused++;
                     tally.why = told.refused[0];
                 } else {
-                    acknowledged.push({ plan: this.plan.id, id, ...(type === 'add' ? { adds: topics[0].id } : { topic, title }) });
+                    acknowledged.push({ plan: this.plan.id, id, at: Date.now(), ...(type === 'add' ? { adds: topics[0].id } : { topic, title }) });
                 }
                 return performance.now() - start;
             }

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 // Accounts and plans for the people of people.mjs, told as JSON; or, with `acknowledged FILE`, whether all is kept that they were told is
-// kept, once. usage: php people.php make PEOPLE PLANS | php people.php acknowledged FILE, in the folder of a host
+// kept, once. usage: php people.php make PEOPLE PLANS | php people.php acknowledged FILE [UNTIL, in ms], in the folder of a host
 
 use App\Access\Role;
 use App\Models\Share;
@@ -22,6 +22,14 @@ require 'vendor/autoload.php';
 if ($do === 'acknowledged') {
     $lost = $doubled = 0;
     $all = json_decode((string) file_get_contents($argv[2]), true, 512, JSON_THROW_ON_ERROR);
+    // Up to a moment: what was acknowledged before it has to be there, what came two seconds after it has not.
+    $until = isset($argv[3]) ? (int) $argv[3] : PHP_INT_MAX;
+    $later = array_column(array_filter($all, static fn(array $one): bool => $one['at'] > $until + 2000), 'id');
+    $tooLate = 0;
+    foreach (array_chunk($later, 500) as $some) {
+        $tooLate += DB::table('operations')->whereIn('op_id', $some)->count();
+    }
+    $all = array_values(array_filter($all, static fn(array $one): bool => $one['at'] <= $until));
     foreach (array_chunk($all, 500) as $some) {
         $kept = DB::table('operations')->whereIn('op_id', array_column($some, 'id'))->pluck('op_id')->countBy();
         $topics = DB::table('topics')->whereIn('id', array_filter(array_column($some, 'adds')))->whereNull('removed_at')->pluck('id')->countBy();
@@ -38,8 +46,8 @@ if ($do === 'acknowledged') {
         $titles = DB::table('topics')->whereIn('id', array_keys($some))->pluck('title', 'id');
         $other += \count(array_filter($some, static fn(array $one): bool => ($titles[$one['topic']] ?? null) !== $one['title']));
     }
-    echo json_encode(['acknowledged' => \count($all), 'lost' => $lost, 'doubled' => $doubled, 'titles that are others' => $other]), "\n";
-    exit($lost + $doubled + $other === 0 ? 0 : 1);
+    echo json_encode(['acknowledged' => \count($all), 'lost' => $lost, 'doubled' => $doubled, 'titles that are others' => $other, 'later, and there all the same' => $tooLate]), "\n";
+    exit($lost + $doubled + ($until === PHP_INT_MAX ? $other : 0) + $tooLate === 0 ? 0 : 1);
 }
 
 [, , $people, $plans] = $argv;

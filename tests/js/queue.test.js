@@ -119,6 +119,23 @@ test('a change at which the server fails again and again is set aside, when the 
     assert.equal(one.isEmpty, true);
 });
 
+test('while a part of the server is away a change is tried on and on, and never set aside', async () => {
+    for (const status of [502, 503, 504]) {
+        server.answer = async ({ method }) => (method === 'GET' ? ok(5) : { status, body: {} });
+        const one = queue();
+        one.add({ type: 'move' });
+        for (let i = 0; i < 6; i++) {
+            await one.flush();
+            clearTimeout(one.timer);
+        }
+        assert.equal(one.isEmpty, false, `after ${status} it waits`);
+        assert.deepEqual(told.refused, []);
+        server.answer = async () => ok(6);
+        await one.flush();
+        assert.equal(one.isEmpty, true);
+    }
+});
+
 test('what takes a topic away goes out after what was held before it', async () => {
     server.answer = async () => ok(6);
     const one = queue();

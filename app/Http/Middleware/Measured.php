@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Hosts\Measures;
+use App\Hosts\Release;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Gives each request an id, by which it is found in the logs of every part it went through, and counts it when it is answered. */
+/** Gives each request an id, by which it is found in the logs of every part it went through, says of which version the answer is, and counts it. */
 final readonly class Measured
 {
     public const ID = 'X-Request-Id';
@@ -26,6 +27,7 @@ final readonly class Measured
         Log::shareContext(['request' => $id]);
         $response = $next($request);
         $response->headers->set(self::ID, $id);
+        $response->headers->set(Release::HEADER, Release::id());
 
         return $response;
     }

@@ -3,6 +3,10 @@ const PATIENCE = 60_000;
 /** The seal of forms, as the page brought it. */
 export const token = () => document.querySelector('meta[name=csrf-token]')?.getAttribute('content') ?? '';
 
+// Of which version of Embrel the answers are, for who wants to know.
+/** @type {{heard: (version: string | null) => void}} */
+export const versions = { heard: () => {} };
+
 /** What every request of ours carries. @param {boolean} [isJson] whether its body is JSON */
 export const headers = (isJson = true) => ({
     Accept: 'application/json',
@@ -36,6 +40,7 @@ export async function send(method, address, body = null, options = {}) {
     if (response.status === 419 && (await renewToken())) {
         response = await reach(method, address, body, options);
     }
+    versions.heard(response.headers?.get('X-Embrel-Version') ?? null);
     if (response.status === 204) {
         return null;
     }

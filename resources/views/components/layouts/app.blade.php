@@ -5,6 +5,7 @@
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="csrf-token" content="{{ csrf_token() }}">
+    <meta name="embrel-version" content="{{ \App\Hosts\Release::id() }}">
     <meta name="color-scheme" content="light dark">
     @if ($robots)<meta name="robots" content="{{ $robots }}">@endif
     <title>{{ $title }}</title>
