@@ -54,9 +54,12 @@ final readonly class PlanProof
     private static function form(Plan $plan): string
     {
         $parts = $plan->parts;
-        // In which order things were removed is no part of a plan.
+        [$sources, $relations] = [$plan->sources, $plan->relations];
+        // In which order things were removed, or came, is no part of a plan.
         isset($parts[Plan::BIN]) && sort($parts[Plan::BIN]);
-        $form = PlanForm::toArray(new Plan($plan->topics, $parts, $plan->parents, $plan->properties, $plan->foreign, $plan->sources, $plan->relations));
+        ksort($sources);
+        ksort($relations);
+        $form = PlanForm::toArray(new Plan($plan->topics, $parts, $plan->parents, $plan->properties, $plan->foreign, $sources, $relations));
         self::sort($form);
 
         return json_encode($form, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);

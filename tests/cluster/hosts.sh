@@ -109,6 +109,8 @@ write_env() { # host
     -e "s/^EMBREL_PAGE_READER=.*/EMBREL_PAGE_READER=stand-in/" -e "s/^MAIL_MAILER=.*/MAIL_MAILER=log/" \
     -e "s/^APP_ENV=.*/APP_ENV=${CLUSTER_ENV:-production}/" \
     "$ROOT/deploy/embrel.env.example" >"$HOSTS/$1/embrel.env"
+  [ "${CLUSTER_ENV:-}" != local ] || printf '%s\n' "EMBREL_ORGANISATION=http://$NET.51:8079/organisation" EMBREL_ORGANISATION_CLIENT=embrel \
+    EMBREL_ORGANISATION_SECRET=between-the-two-of-us 'EMBREL_ORGANISATION_NAME=the school' >>"$HOSTS/$1/embrel.env"
   printf 'EMBREL_HASH_MEMORY=64\nEMBREL_SIGN_INS_A_MINUTE=100000\nLOG_LEVEL=error\n' >>"$HOSTS/$1/embrel.env"
 }
 settings() { grep -E '^[A-Z_]+=' "$HOSTS/$1/embrel.env" | grep -vE '^[A-Z_]+=$'; }
@@ -201,7 +203,7 @@ front_up() {
   "$HOSTS/release/bin/deploy" assets "$folder/assets"
   [ -s "$folder/tls/embrel.crt" ] || openssl req -x509 -newkey rsa:2048 -nodes -days 30 -subj "/CN=$NAME" -addext "subjectAltName=DNS:$NAME" -keyout "$folder/tls/embrel.key" -out "$folder/tls/embrel.crt" 2>/dev/null
   local file
-  for file in embrel embrel-hosts embrel-application; do
+  for file in embrel embrel-headers embrel-hosts embrel-application; do
     sed -e "s/10\.0\.0\./$NET./g" -e 's|/etc/nginx/tls|/srv/embrel/tls|; s|/etc/nginx/embrel|/srv/embrel/embrel|' -e "s|/var/log/nginx|$HOSTS/log|" "$ROOT/deploy/nginx/$file.conf" >"$folder/$file.conf"
   done
   cat >"$folder/nginx.conf" <<CONF
