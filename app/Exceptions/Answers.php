@@ -13,6 +13,7 @@ use Embrel\Operation\MalformedOperation;
 use Embrel\Operation\OperationRefused;
 use Embrel\Reader\Unreadable;
 use Illuminate\Contracts\Debug\ExceptionHandler;
+use Illuminate\Database\LostConnectionDetector;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
@@ -20,7 +21,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Str;
-use Predis\CommunicationException;
+use Predis\PredisException;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -74,7 +75,7 @@ final class Answers
     {
         for ($at = $why instanceof HttpExceptionInterface ? null : $why; $at !== null; $at = $at->getPrevious()) {
             $isAway = match (true) {
-                $at instanceof CommunicationException => true,
+                $at instanceof PredisException => true,
                 $at instanceof AwsException => $at->isConnectionError() || (int) $at->getStatusCode() >= 500,
                 $at instanceof \PDOException => self::isOfTheServer($at),
                 default => false,
@@ -92,7 +93,10 @@ final class Answers
     {
         $number = \is_array($why->errorInfo) ? (int) ($why->errorInfo[1] ?? 0) : (int) $why->getCode();
 
-        return \in_array($number, self::OF_THE_SERVER, true) || str_contains($why->getMessage(), 'server has gone away');
+        // Where it went away amid a transaction, PDO knows of none when that is to be ended.
+        return \in_array($number, self::OF_THE_SERVER, true)
+            || (new LostConnectionDetector())->causedByLostConnection($why)
+            || str_contains($why->getMessage(), 'no active transaction');
     }
 
     /**

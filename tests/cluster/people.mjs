@@ -17,6 +17,7 @@ const SILENCE = 45_000;
 const LONGEST = 180_000;
 
 let isOver = false;
+let isClosed = false;
 process.on('SIGTERM', () => (isOver = true));
 const acknowledged = [];
 const tally = { times: [], tries: 0, failed: {}, refused: 0, signedOut: 0, opened: 0, heard: 0, works: { done: 0, failed: 0, stuck: 0 } };
@@ -91,7 +92,7 @@ class Worker extends Person {
         const data = JSON.parse(/id="plan-data">(.*?)<\/script>/s.exec(page.text)[1]);
         this.page = ulid().slice(-12);
         const connect = () => {
-            if (isOver) {
+            if (isClosed) {
                 return;
             }
             const request = (this.line = get(`${data.stream}&page=${this.page}`, (answer) => {
@@ -162,12 +163,11 @@ const until = Number(seconds) ? Date.now() + Number(seconds) * 1000 : Infinity;
 const works = Number(seconds) ? [] : people.slice(0, 2).map((person) => person.handOver());
 await Promise.all([...people.map((person) => person.write(until)), ...works]);
 // Whoever lost the line has it again by now, or will have it in a moment.
-isOver = false;
-for (let i = 0; i < 40 && people.some((person) => !person.hears); i++) {
+for (let i = 0; i < 60 && people.some((person) => !person.hears); i++) {
     await wait(500);
 }
 const deaf = people.filter((person) => !person.hears).length;
-isOver = true;
+isClosed = true;
 people.forEach((person) => person.line.destroy());
 writeFileSync(kept, JSON.stringify(acknowledged));
 const { times, ...rest } = tally;
