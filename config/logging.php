@@ -13,7 +13,8 @@ return [
             'days' => 14,
             'permission' => 0o600,
         ],
-        // A line of JSON each, to where the host collects what its services say: with the id of the request, and nothing of what anybody wrote.
+        // A line of JSON each, to where the host collects what its services say: with the id of the request, and nothing of what anybody
+        // wrote.
         'json' => [
             'driver' => 'monolog',
             'handler' => Monolog\Handler\StreamHandler::class,

@@ -87,7 +87,10 @@ Route::middleware('guest')->group(static function (): void {
     Route::post('/sign-in', [C\SignInController::class, 'store'])->middleware('throttle:sign-in');
     Route::get('/sign-in/code', [C\CodeController::class, 'create'])->name('sign-in.code');
     Route::post('/sign-in/code', [C\CodeController::class, 'store'])->middleware('throttle:second-step');
-    Route::get('/sign-in/organisation', [C\OrganisationController::class, 'away'])->middleware('throttle:pages')->name('sign-in.organisation');
+    Route::get(
+        '/sign-in/organisation',
+        [C\OrganisationController::class, 'away'],
+    )->middleware('throttle:pages')->name('sign-in.organisation');
     Route::get('/sign-in/organisation/back', [C\OrganisationController::class, 'back'])
         ->middleware('throttle:pages')
         ->name('sign-in.organisation.back');
@@ -272,7 +275,10 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('/plans/{plan}/topics/{topic}/note', C\NoteController::class)->name('plan.note');
         Route::get('/plans/{plan}/shares', C\TargetShareController::class)->name('plan.shares');
         Route::get('/plans/{plan}/hand-over', [C\HandOverController::class, 'show'])->name('hand-over');
-        Route::middleware('late')->get('/plans/{plan}/hand-over/preview', [C\HandOverController::class, 'preview'])->name('hand-over.preview');
+        Route::middleware('late')->get(
+            '/plans/{plan}/hand-over/preview',
+            [C\HandOverController::class, 'preview'],
+        )->name('hand-over.preview');
         Route::put('/plans/{plan}/hand-over', [C\HandOverController::class, 'keep']);
         Route::post('/plans/{plan}/hand-over/task', [C\HandOverController::class, 'queue'])
             ->middleware('throttle:uploads')

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-// An organisation that vouches for people (OpenID Connect, code flow with PKCE), with everything that one can say wrong. Called by serve.php
-// with $path and $answer. Whoever asks chooses who they are; `odd` makes it lie in one way.
+// An organisation that vouches for people (OpenID Connect, code flow with PKCE), with everything that one can say wrong. Called by
+// serve.php with $path and $answer. Whoever asks chooses who they are; `odd` makes it lie in one way.
 
 use Firebase\JWT\JWT;
 
@@ -96,7 +96,9 @@ switch (substr($path, strlen('organisation/'))) {
             $token = "{$head}." . $encode((string) json_encode(['sub' => 'S-0', 'email' => 'head@school.example'] + $claims)) . ".{$signature}";
         }
 
-        return $json(['access_token' => 'none', 'token_type' => 'Bearer', 'expires_in' => 300] + ($odd === 'nothing' ? [] : ['id_token' => $token]));
+        return $json(
+            ['access_token' => 'none', 'token_type' => 'Bearer', 'expires_in' => 300] + ($odd === 'nothing' ? [] : ['id_token' => $token]),
+        );
 }
 
 return $answer('There is no such page.', 'text/plain; charset=utf-8', 404);

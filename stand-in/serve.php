@@ -32,7 +32,10 @@ if ($host === 'odd.example') {
         preg_match('/\Aoff\z/', $path) => $answer('<title>At the end of the way</title>'),
         preg_match('/\Alarge\z/', $path) => $answer(str_repeat('<p>Mud and more mud.</p>', 150_000)),
         preg_match('/\Apicture\z/', $path) => $answer("\x89PNG\r\n", 'image/png'),
-        preg_match('/\Alatin\z/', $path) => $answer(mb_convert_encoding('<title>Über den Deich</title>', 'ISO-8859-1', 'UTF-8'), 'text/html; charset=ISO-8859-1'),
+        preg_match('/\Alatin\z/', $path) => $answer(
+            mb_convert_encoding('<title>Über den Deich</title>', 'ISO-8859-1', 'UTF-8'),
+            'text/html; charset=ISO-8859-1',
+        ),
         preg_match('/\Aplain\z/', $path) => $answer("Tide tables\nHigh water at six.", 'text/plain; charset=utf-8'),
         preg_match('/\Ascript\z/', $path) => $answer('<title>&lt;img src=x onerror=alert(1)&gt;</title><meta name="author" content="&lt;b&gt;Nobody&lt;/b&gt;"><p>Text</p>'),
         default => $answer('<title>Out of order</title>', status: 500),
@@ -51,7 +54,11 @@ if ($host === 'companion.example' && $path === 'chat/completions') {
 
 // A service of pictures: two dozen, found by the words that they are known by.
 if ($host === 'pictures.example') {
-    $json = static fn(mixed $what, int $status = 200): true => $answer((string) json_encode($what, JSON_UNESCAPED_UNICODE), 'application/json', $status);
+    $json = static fn(mixed $what, int $status = 200): true => $answer(
+        (string) json_encode($what, JSON_UNESCAPED_UNICODE),
+        'application/json',
+        $status,
+    );
     /** @var list<array{id: string, title: string, words: string, author: string, licence: string, width: int, height: int}> $all */
     $all = json_decode((string) file_get_contents(__DIR__ . '/pictures/list.json'), true);
     $about = static fn(array $one): array => ['page' => "https://pictures.example/about/{$one['id']}"] + $one;
@@ -64,7 +71,12 @@ if ($host === 'pictures.example') {
         foreach ($all as $i => $one) {
             $known = preg_split('/[^\p{L}]+/u', mb_strtolower("{$one['title']} {$one['words']}"), flags: PREG_SPLIT_NO_EMPTY) ?: [];
             $asked = preg_split('/[^\p{L}]+/u', $given, flags: PREG_SPLIT_NO_EMPTY) ?: [];
-            $hits = count(array_filter($asked, static fn(string $word): bool => in_array(rtrim($word, 's'), $known, true) || in_array($word, $known, true)));
+            $hits = count(
+                array_filter(
+                    $asked,
+                    static fn(string $word): bool => in_array(rtrim($word, 's'), $known, true) || in_array($word, $known, true),
+                ),
+            );
             $hits > 0 ? $ranked[$i] = $hits : null;
         }
         arsort($ranked);

@@ -13,9 +13,9 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 
 /**
- * All of it at one moment, without stopping: the database first, then the bytes that its rows name. As bytes are written before the row that
- * says that they are there, and named by their content, those are there when the database has been read. They are kept once for all backups
- * of a place: another one adds what is new.
+ * All of it at one moment, without stopping: the database first, then the bytes that its rows name. As bytes are written before the row
+ * that says that they are there, and named by their content, those are there when the database has been read. They are kept once for all
+ * backups of a place: another one adds what is new.
  *
  *     FOLDER/embrel-20261201-023000/database.sql.gz   the rows
  *     FOLDER/embrel-20261201-023000/manifest.json     when, of what, and checksums
@@ -98,8 +98,8 @@ final readonly class Backup
     }
 
     /**
-     * Restores it into an empty database beside, and compares: a plan that nobody changed while it was read is equal to the last bit; one that
-     * was changed is what its own log says, and that log is the beginning of the one of now.
+     * Restores it into an empty database beside, and compares: a plan that nobody changed while it was read is equal to the last bit; one
+     * that was changed is what its own log says, and that log is the beginning of the one of now.
      *
      * @throws BackupFailed
      */
@@ -136,8 +136,11 @@ final readonly class Backup
     private function checkChanged(array $plans, string $of, string $beside): void
     {
         $log = static fn(string $database, string $plan, int $to): string => (string) (DB::selectOne(
-            "SELECT CONCAT(COUNT(*), ' ', COALESCE(HEX(BIT_XOR(CAST(CONV(LEFT(SHA2(CONCAT(seq, ' ', op_id, ' ', difference), 256), 16), 16, 10) AS UNSIGNED))), '')) AS sum
-            FROM `{$database}`.operations WHERE plan_id = ? AND seq <= ?",
+            <<<SQL
+                SELECT CONCAT(COUNT(*), ' ', COALESCE(HEX(BIT_XOR(CAST(CONV(
+                    LEFT(SHA2(CONCAT(seq, ' ', op_id, ' ', difference), 256), 16), 16, 10) AS UNSIGNED))), '')) AS sum
+                FROM `{$database}`.operations WHERE plan_id = ? AND seq <= ?
+                SQL,
             [$plan, $to],
         )->sum ?? '');
         foreach ($plans as $plan) {
@@ -179,7 +182,10 @@ final readonly class Backup
                     }
                 } catch (\Throwable $why) {
                     // Whatever is gone from the disk was deleted meanwhile; anything else is an error.
-                    $from->exists($path) ? throw new BackupFailed("The file {$path} of {$disk} could not be copied: " . $why::class) : ++$gone;
+                    if ($from->exists($path)) {
+                        throw new BackupFailed("The file {$path} of {$disk} could not be copied: " . $why::class);
+                    }
+                    ++$gone;
                     continue;
                 }
                 ++$files;

@@ -23,11 +23,20 @@ final class Programs
     public static function dump(string $path): void
     {
         $log = (int) (DB::selectOne('SELECT @@log_bin AS log')->log ?? 0) === 1 ? ['--master-data=2', '--gtid'] : [];
-        $options = ['--single-transaction', '--quick', '--hex-blob', '--no-tablespaces', '--skip-lock-tables', '--default-character-set=utf8mb4'];
+        $options = [
+            '--single-transaction',
+            '--quick',
+            '--hex-blob',
+            '--no-tablespaces',
+            '--skip-lock-tables',
+            '--default-character-set=utf8mb4',
+        ];
         self::with('mariadb-dump', [...$options, ...$log, self::database()], static function (Process $process) use ($path): void {
             $out = gzopen($path, 'wb6') ?: throw new BackupFailed('The file of the database cannot be written.');
             $process->run(static function (string $type, string $bytes) use ($out): void {
-                $type === Process::OUT && (gzwrite($out, $bytes) === \strlen($bytes) || throw new BackupFailed('There is no room for the file of the database.'));
+                if ($type === Process::OUT && gzwrite($out, $bytes) !== \strlen($bytes)) {
+                    throw new BackupFailed('There is no room for the file of the database.');
+                }
             });
             gzclose($out) || throw new BackupFailed('There is no room for the file of the database.');
         });
@@ -46,7 +55,11 @@ final class Programs
                 yield (string) gzread($in, self::PIECE);
             }
         })();
-        self::with('mariadb', ['--default-character-set=utf8mb4', '--max-allowed-packet=256M', $database], static function (Process $process) use ($pieces): void {
+        self::with('mariadb', [
+            '--default-character-set=utf8mb4',
+            '--max-allowed-packet=256M',
+            $database,
+        ], static function (Process $process) use ($pieces): void {
             $process->setInput($pieces);
             $process->run();
         });
@@ -64,7 +77,11 @@ final class Programs
      */
     public static function replay(array $logs, string $from, ?string $until, string $of, string $database): void
     {
-        $options = ["--start-position={$from}", "--database={$database}", ...($of === $database ? [] : ["--rewrite-db={$of}->{$database}"])];
+        $options = [
+            "--start-position={$from}",
+            "--database={$database}",
+            ...($of === $database ? [] : ["--rewrite-db={$of}->{$database}"]),
+        ];
         $read = new Process(['mariadb-binlog', ...$options, ...($until === null ? [] : ["--stop-datetime={$until}"]), ...$logs]);
         $read->setTimeout(null)->start();
         $pieces = (static function () use ($read): \Generator {
@@ -74,12 +91,19 @@ final class Programs
                 }
             }
         })();
-        self::with('mariadb', ['--binary-mode', '--max-allowed-packet=256M', $database], static function (Process $process) use ($pieces): void {
+        self::with('mariadb', [
+            '--binary-mode',
+            '--max-allowed-packet=256M',
+            $database,
+        ], static function (Process $process) use ($pieces): void {
             $process->setInput($pieces);
             $process->run();
         });
         // A log that ends amid a change, as that of a server that was killed, is read as far as it goes.
-        if (!$read->isSuccessful() && !str_contains($read->getErrorOutput(), 'unexpected') && !str_contains($read->getErrorOutput(), 'Could not read entry')) {
+        if (!$read->isSuccessful() && !str_contains($read->getErrorOutput(), 'unexpected') && !str_contains(
+            $read->getErrorOutput(),
+            'Could not read entry',
+        )) {
             throw new BackupFailed('The log of changes could not be read: ' . self::line($read->getErrorOutput()));
         }
     }
@@ -101,7 +125,12 @@ final class Programs
             $quoted = static fn(string $value): string => '"' . addcslashes($value, '"\\') . '"';
             file_put_contents("{$folder}/set", '');
             chmod("{$folder}/set", 0o600);
-            $lines = ["host={$set['host']}", "port={$set['port']}", 'user=' . $quoted($set['username']), 'password=' . $quoted($set['password'])];
+            $lines = [
+                "host={$set['host']}",
+                "port={$set['port']}",
+                'user=' . $quoted($set['username']),
+                'password=' . $quoted($set['password']),
+            ];
             file_put_contents("{$folder}/set", "[client]\n" . implode("\n", $lines) . "\nprotocol=tcp\n");
             $process = new Process([$program, "--defaults-file={$folder}/set", ...$arguments]);
             $process->setTimeout(null);

@@ -46,7 +46,9 @@ final readonly class Restore
             $sums = RowSums::of($database);
             foreach (['plans', 'tables'] as $of) {
                 $other = array_diff_assoc((array) $manifest[$of], $sums->{$of}) + array_diff_assoc($sums->{$of}, (array) $manifest[$of]);
-                $other === [] || throw new BackupFailed('What was restored is not what was kept: ' . implode(', ', \array_slice(array_keys($other), 0, 5)) . '.');
+                $other === [] || throw new BackupFailed(
+                    'What was restored is not what was kept: ' . implode(', ', \array_slice(array_keys($other), 0, 5)) . '.',
+                );
             }
             ($this->say)(\count($sums->plans) . ' plans are what they were.');
             if ($logs !== []) {

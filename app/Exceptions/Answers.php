@@ -41,7 +41,9 @@ final class Answers
 
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([OverQuota::class, NotVouchedFor::class, OperationRefused::class, MalformedOperation::class, Unreadable::class]);
+        $exceptions->dontReport(
+            [OverQuota::class, NotVouchedFor::class, OperationRefused::class, MalformedOperation::class, Unreadable::class],
+        );
         $exceptions->map(NotThere::class, static fn(NotThere $why): NotFoundHttpException => new NotFoundHttpException('', $why));
         $exceptions->map(
             TooMuch::class,

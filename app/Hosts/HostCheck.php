@@ -11,12 +11,26 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 
 /**
- * Looks at the host it runs on, and says in sentences what is wrong there and what mends it. It changes nothing but that it writes a small file
- * to the store and takes it away again.
+ * Looks at the host it runs on, and says in sentences what is wrong there and what mends it. It changes nothing but that it writes a
+ * small file to the store and takes it away again.
  */
 final class HostCheck
 {
-    private const EXTENSIONS = ['ctype', 'curl', 'dom', 'fileinfo', 'gd', 'intl', 'mbstring', 'openssl', 'pcntl', 'pdo_mysql', 'xmlreader', 'xmlwriter', 'zip'];
+    private const EXTENSIONS = [
+        'ctype',
+        'curl',
+        'dom',
+        'fileinfo',
+        'gd',
+        'intl',
+        'mbstring',
+        'openssl',
+        'pcntl',
+        'pdo_mysql',
+        'xmlreader',
+        'xmlwriter',
+        'zip',
+    ];
     /** In seconds: farther apart, sealed addresses and codes for signing in begin to fail. */
     private const APART = 5;
     private const ROOM = 2 * 1024 ** 3;
@@ -67,7 +81,10 @@ final class HostCheck
             'The scripts and styles are not built',
         );
         foreach (['hb-shape' => 'libharfbuzz-bin', 'fribidi' => 'libfribidi-bin'] as $program => $package) {
-            $isHere = array_filter(explode(':', (string) getenv('PATH')), static fn(string $folder): bool => is_executable("{$folder}/{$program}"));
+            $isHere = array_filter(
+                explode(':', (string) getenv('PATH')),
+                static fn(string $folder): bool => is_executable("{$folder}/{$program}"),
+            );
             $mend = "Install {$package}: without it, pages in other scripts cannot be set.";
             $this->say("The program {$program} is here", $isHere !== [], $mend, "The program {$program} is missing");
         }
@@ -85,7 +102,12 @@ final class HostCheck
             str_starts_with($url, 'https://'),
             'It is the one address under which people reach Embrel, over TLS.',
         );
-        $this->say('SESSION_SECURE_COOKIE is on', (bool) config('session.secure'), 'Sessions go over lines that anybody can read.', 'SESSION_SECURE_COOKIE is off');
+        $this->say(
+            'SESSION_SECURE_COOKIE is on',
+            (bool) config('session.secure'),
+            'Sessions go over lines that anybody can read.',
+            'SESSION_SECURE_COOKIE is off',
+        );
         $this->say(
             'EMBREL_PROXIES names what stands in front',
             config('embrel.proxies') !== [] ? true : null,
@@ -93,7 +115,11 @@ final class HostCheck
             'EMBREL_PROXIES names nothing that stands in front',
         );
         if (Parts::hasRedis()) {
-            foreach (['cache.default' => 'CACHE_STORE', 'session.driver' => 'SESSION_DRIVER', 'queue.default' => 'QUEUE_CONNECTION'] as $key => $name) {
+            foreach ([
+                'cache.default' => 'CACHE_STORE',
+                'session.driver' => 'SESSION_DRIVER',
+                'queue.default' => 'QUEUE_CONNECTION',
+            ] as $key => $name) {
                 $this->say("{$name} is " . config($key), \in_array(config($key), ['redis', 'database'], true), 'It is kept on this host alone; other hosts do not know of it.');
             }
             $isShared = config('filesystems.disks.pictures.driver') !== 'local';
@@ -107,7 +133,12 @@ final class HostCheck
         foreach (['framework/cache', 'framework/views', 'logs', 'app/private'] as $folder) {
             $path = storage_path($folder);
             $mend = 'It belongs to the user that PHP runs as.';
-            $this->say("storage/{$folder} can be written", is_dir($path) && is_writable($path), $mend, "storage/{$folder} cannot be written");
+            $this->say(
+                "storage/{$folder} can be written",
+                is_dir($path) && is_writable($path),
+                $mend,
+                "storage/{$folder} cannot be written",
+            );
         }
         $owner = \function_exists('posix_geteuid') ? posix_geteuid() : 1;
         $this->say('This does not run as root', $owner !== 0 ? true : null, 'Run it as the user that the services have, to see what they see.', 'This runs as root');
@@ -138,7 +169,12 @@ final class HostCheck
                 $disk->get($name) === $name || throw new \RuntimeException('What was read is not what was written.');
                 $disk->delete($name);
             });
-            $this->say('The store keeps what is written to it', $wrote['ok'], $wrote['why'], 'The store does not keep what is written to it');
+            $this->say(
+                'The store keeps what is written to it',
+                $wrote['ok'],
+                $wrote['why'],
+                'The store does not keep what is written to it',
+            );
         }
         if (($parts['redis'] ?? null) !== null && $parts['redis']['ok']) {
             $set = (array) Redis::connection()->command('config', ['get', 'appendonly']);
@@ -165,7 +201,11 @@ final class HostCheck
             $this->say("{$name} is {$is}", $is === $value ?: null, 'With 1, what was acknowledged is on the disk.');
         }
         $packet = (int) $one('SELECT @@max_allowed_packet');
-        $this->say(\sprintf('max_allowed_packet is %d MB', $packet / 1024 ** 2), $packet >= 64 * 1024 ** 2, 'A large plan is kept as one value: allow 128 MB.');
+        $this->say(
+            \sprintf('max_allowed_packet is %d MB', $packet / 1024 ** 2),
+            $packet >= 64 * 1024 ** 2,
+            'A large plan is kept as one value: allow 128 MB.',
+        );
         $this->rights();
         $files = array_map(static fn(string $path): string => basename($path, '.php'), glob(database_path('migrations/*.php')) ?: []);
         try {
@@ -173,10 +213,21 @@ final class HostCheck
         } catch (\PDOException) {
             $open = $files;
         }
-        $this->say($open === [] ? 'The tables are up to date' : \count($open) . ' changes of the tables are to be made', $open === [], 'Run bin/deploy migrate.');
+        $this->say(
+            $open === [] ? 'The tables are up to date' : \count($open) . ' changes of the tables are to be made',
+            $open === [],
+            'Run bin/deploy migrate.',
+        );
         if (Replica::isSet()) {
-            $comes = Parts::ask(static fn() => Replica::comesAlong() === true ? null : throw new \RuntimeException('It does not answer, or is behind.'));
-            $this->say('The replica has what the primary has', $comes['ok'] ?: null, "{$comes['why']} Until then the primary answers.", 'The replica is of no use now');
+            $comes = Parts::ask(
+                static fn() => Replica::comesAlong() === true ? null : throw new \RuntimeException('It does not answer, or is behind.'),
+            );
+            $this->say(
+                'The replica has what the primary has',
+                $comes['ok'] ?: null,
+                "{$comes['why']} Until then the primary answers.",
+                'The replica is of no use now',
+            );
         }
     }
 
@@ -189,9 +240,10 @@ final class HostCheck
         }
         $more = array_values(array_unique(array_diff($has, self::RIGHTS)));
         $this->say(
-            $more === [] ? 'The account of the database may do no more than it needs' : 'The account of the database may do more than it needs: ' . implode(', ', $more),
+            'The account of the database may do no more than it needs',
             $more === [] ?: null,
             'deploy/mariadb/accounts.sql makes one for the application and one for migrations.',
+            'The account of the database may do more than it needs: ' . implode(', ', $more),
         );
     }
 
@@ -202,7 +254,12 @@ final class HostCheck
         }
         [$host, $port] = [(string) config('mail.mailers.smtp.host'), (int) config('mail.mailers.smtp.port')];
         $line = @fsockopen($host, $port, $number, $why, 3.0);
-        $this->say("The mail server {$host}:{$port} answers", $line !== false, (string) $why, "The mail server {$host}:{$port} does not answer");
+        $this->say(
+            "The mail server {$host}:{$port} answers",
+            $line !== false,
+            (string) $why,
+            "The mail server {$host}:{$port} does not answer",
+        );
         $line === false ?: fclose($line);
     }
 

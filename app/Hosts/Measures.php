@@ -10,8 +10,8 @@ use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Redis;
 
 /**
- * What an operator watches, as Prometheus reads it (text exposition format 0.0.4). What a request did is added to sums of its host, which are
- * kept in Redis; without Redis nothing is counted, and only what is so now is told. Nothing in it names a person, a plan or a word.
+ * What an operator watches, as Prometheus reads it (text exposition format 0.0.4). What a request did is added to sums of its host, which
+ * are kept in Redis; without Redis nothing is counted, and only what is so now is told. Nothing in it names a person, a plan or a word.
  */
 final class Measures
 {

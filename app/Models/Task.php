@@ -73,7 +73,9 @@ final class Task extends Model
     public function became(TaskState $state, array $with): bool
     {
         $this->forceFill(['state' => $state] + $with);
-        $isOpen = self::query()->whereKey($this->id)->where('state', TaskState::Running)->update($this->getDirty() + ['updated_at' => now()]) === 1;
+        $isOpen = self::query()->whereKey($this->id)->where('state', TaskState::Running)->update(
+            $this->getDirty() + ['updated_at' => now()],
+        ) === 1;
         $this->syncOriginal();
 
         return $isOpen;

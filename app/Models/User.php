@@ -42,7 +42,13 @@ final class User extends Authenticatable
     protected $rememberTokenName = '';
     protected $fillable = ['name', 'email', 'password', 'time_zone', 'language', 'letters'];
     protected $hidden = ['password', 'totp_secret', 'recovery_codes'];
-    protected $attributes = ['time_zone' => 'UTC', 'language' => 'en', 'totp_step' => -1, 'has_password' => true, 'is_administrator' => false];
+    protected $attributes = [
+        'time_zone' => 'UTC',
+        'language' => 'en',
+        'totp_step' => -1,
+        'has_password' => true,
+        'is_administrator' => false,
+    ];
 
     protected function casts(): array
     {

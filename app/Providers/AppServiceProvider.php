@@ -92,7 +92,10 @@ final class AppServiceProvider extends ServiceProvider
             Gate::policy($own, OwnPolicy::class);
         }
         // To others the page is not there.
-        Gate::define('administer', static fn(User $user): Response => $user->is_administrator ? Response::allow() : Response::denyAsNotFound());
+        Gate::define(
+            'administer',
+            static fn(User $user): Response => $user->is_administrator ? Response::allow() : Response::denyAsNotFound(),
+        );
         URL::useOrigin((string) config('app.url'));
         URL::forceScheme((string) (parse_url((string) config('app.url'), PHP_URL_SCHEME) ?: 'http'));
         Password::defaults(static fn(): Password => Password::min(8));

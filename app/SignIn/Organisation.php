@@ -19,8 +19,8 @@ use League\OAuth2\Client\Provider\Exception\IdentityProviderException;
 use League\OAuth2\Client\Provider\GenericProvider;
 
 /**
- * Signing in by an organisation’s own accounts (OpenID Connect Core 1.0, the code flow with PKCE): a school, a university or a company vouches
- * for who somebody is. What it says is believed only where it is signed by it, for us, for this attempt, and not long ago.
+ * Signing in by an organisation’s own accounts (OpenID Connect Core 1.0, the code flow with PKCE): a school, a university or a company
+ * vouches for who somebody is. What it says is believed only where it is signed by it, for us, for this attempt, and not long ago.
  */
 final class Organisation
 {
@@ -48,7 +48,12 @@ final class Organisation
         $provider = $this->provider();
         $address = $provider->getAuthorizationUrl(['scope' => 'openid profile email', 'nonce' => $nonce]);
 
-        return ['address' => $address, 'state' => (string) $provider->getState(), 'nonce' => $nonce, 'verifier' => (string) $provider->getPkceCode()];
+        return [
+            'address' => $address,
+            'state' => (string) $provider->getState(),
+            'nonce' => $nonce,
+            'verifier' => (string) $provider->getPkceCode(),
+        ];
     }
 
     /**
@@ -165,7 +170,11 @@ final class Organisation
     private function set(): array
     {
         $issuer = (string) config('embrel.organisation.issuer');
-        $set = Cache::remember("organisation.set.{$issuer}", self::HOLDS, static fn(): array => self::read("{$issuer}/.well-known/openid-configuration"));
+        $set = Cache::remember(
+            "organisation.set.{$issuer}",
+            self::HOLDS,
+            static fn(): array => self::read("{$issuer}/.well-known/openid-configuration"),
+        );
         foreach (['authorization_endpoint', 'token_endpoint', 'jwks_uri'] as $name) {
             \is_string($set[$name] ?? null) || throw new NotVouchedFor(self::FAILED);
         }

@@ -36,7 +36,11 @@ final class Accounts
      */
     public static function seen(array $users): array
     {
-        $seen = DB::table('sessions')->whereIn('user_id', $users)->groupBy('user_id')->selectRaw('user_id, MAX(last_activity) AS at')->pluck('at', 'user_id');
+        $seen = DB::table('sessions')
+            ->whereIn('user_id', $users)
+            ->groupBy('user_id')
+            ->selectRaw('user_id, MAX(last_activity) AS at')
+            ->pluck('at', 'user_id');
 
         return array_map(intval(...), $seen->all());
     }
@@ -59,7 +63,10 @@ final class Accounts
     public static function work(): array
     {
         /** @var list<Task> */
-        return Task::query()->with('user')->whereIn('state', [TaskState::Waiting, TaskState::Running])->orderBy('id')->limit(100)->get()->all();
+        return Task::query()->with('user')->whereIn(
+            'state',
+            [TaskState::Waiting, TaskState::Running],
+        )->orderBy('id')->limit(100)->get()->all();
     }
 
     /** Nobody comes in by it any more, and whoever is in is out; all that is in it stays. */

@@ -27,7 +27,11 @@ final readonly class PlanProof
             ->first();
         if ($numbers !== null && (int) $numbers->n > 0) {
             $begins = (int) DB::table('snapshots')->where('plan_id', $row->id)->min('seq') + 1;
-            if ([(int) $numbers->first, (int) $numbers->last, (int) $numbers->n] !== [$begins, $row->revision, $row->revision - $begins + 1]) {
+            if ([
+                (int) $numbers->first,
+                (int) $numbers->last,
+                (int) $numbers->n,
+            ] !== [$begins, $row->revision, $row->revision - $begins + 1]) {
                 return "its log has {$numbers->n} changes from {$numbers->first} to {$numbers->last}, and it stands at {$row->revision}";
             }
         }
@@ -77,7 +81,10 @@ final readonly class PlanProof
     private static function differing(Plan $now, Plan $logged): string
     {
         $form = static fn(Plan $plan, string $id): array => TopicForm::toArray($plan->topic($id), $plan->parents[$id] ?? null);
-        $other = array_filter(array_keys($now->topics), static fn(string|int $id): bool => $form($now, (string) $id) != $form($logged, (string) $id));
+        $other = array_filter(
+            array_keys($now->topics),
+            static fn(string|int $id): bool => $form($now, (string) $id) != $form($logged, (string) $id),
+        );
 
         return $other === []
             ? 'the order of its topics, its properties, sources or relations are others than in its log'

@@ -149,7 +149,10 @@ final class Watch
     /** @return list<array<string, mixed>> */
     private function here(string $plan): array
     {
-        return array_map(static fn(Page $page): array => $page->here(), \array_slice(array_values($this->pages[$plan] ?? []), 0, self::SHOWN));
+        return array_map(
+            static fn(Page $page): array => $page->here(),
+            \array_slice(array_values($this->pages[$plan] ?? []), 0, self::SHOWN),
+        );
     }
 
     private function tellHere(string $plan): void

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Embrel\Codes;
 
 /**
- * Codes that a device shows for half a minute each: TOTP (RFC 6238) over HOTP (RFC 4226), with SHA-1, six digits and steps of thirty seconds,
- * as every program for such codes has them.
+ * Codes that a device shows for half a minute each: TOTP (RFC 6238) over HOTP (RFC 4226), with SHA-1, six digits and steps of thirty
+ * seconds, as every program for such codes has them.
  */
 final readonly class Totp
 {

@@ -16,7 +16,15 @@ final class CodesTest extends TestCase
     /** RFC 4648, section 10. */
     public function testBase32IsThatOfTheStandard(): void
     {
-        $vectors = ['' => '', 'f' => 'MY', 'fo' => 'MZXQ', 'foo' => 'MZXW6', 'foob' => 'MZXW6YQ', 'fooba' => 'MZXW6YTB', 'foobar' => 'MZXW6YTBOI'];
+        $vectors = [
+            '' => '',
+            'f' => 'MY',
+            'fo' => 'MZXQ',
+            'foo' => 'MZXW6',
+            'foob' => 'MZXW6YQ',
+            'fooba' => 'MZXW6YTB',
+            'foobar' => 'MZXW6YTBOI',
+        ];
         foreach ($vectors as $bytes => $text) {
             self::assertSame($text, Base32::encode($bytes));
             self::assertSame($bytes, Base32::decode($text));

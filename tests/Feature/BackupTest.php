@@ -137,7 +137,10 @@ final class BackupTest extends LaravelTestCase
         $before = RowSums::of($of);
         DB::table('topics')->where('title', 'Wall')->update(['title' => 'wall']);
         self::assertNotSame($before->plans, RowSums::of($of)->plans);
-        self::assertStringContainsString('1 topics are others than in its log', (string) app(PlanProof::class)->fails($this->row->refresh()));
+        self::assertStringContainsString(
+            '1 topics are others than in its log',
+            (string) app(PlanProof::class)->fails($this->row->refresh()),
+        );
         DB::table('topics')->where('title', 'wall')->update(['title' => 'Wall']);
         self::assertEquals($before, RowSums::of($of));
         self::assertNull(app(PlanProof::class)->fails($this->row->refresh()));

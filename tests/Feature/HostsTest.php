@@ -31,7 +31,9 @@ final class HostsTest extends TestCase
     private function connection(string $port): PrimaryFirst
     {
         $set = config('database.connections.mariadb');
-        config(['database.connections.two' => ['read' => [['host' => '127.0.0.1', 'port' => $port]], 'write' => [], 'sticky' => true] + $set]);
+        config(
+            ['database.connections.two' => ['read' => [['host' => '127.0.0.1', 'port' => $port]], 'write' => [], 'sticky' => true] + $set],
+        );
         $connection = DB::connection('two');
         self::assertInstanceOf(PrimaryFirst::class, $connection);
         $connection->listen(function (object $query): void {
@@ -203,7 +205,10 @@ final class HostsTest extends TestCase
         yield 'a statement that is wrong' => [static fn() => $database(1064), 500];
         yield 'a database that went away amid a transaction' => [static fn() => new \PDOException('There is no active transaction'), 503];
         yield 'a lost connection' => [static fn() => new \PDOException('SQLSTATE[HY000]: General error: 2006 MySQL server has gone away'), 503];
-        yield 'Redis that is starting' => [static fn() => new \Predis\Response\ServerException('LOADING Redis is loading the dataset'), 503];
+        yield 'Redis that is starting' => [
+            static fn() => new \Predis\Response\ServerException('LOADING Redis is loading the dataset'),
+            503,
+        ];
         yield 'no Redis' => [static fn() => new ConnectionException(new StreamConnection(new Parameters()), 'refused'), 503];
         yield 'something else' => [static fn() => new \LogicException('for a test'), 500];
     }

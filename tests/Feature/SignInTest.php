@@ -182,7 +182,20 @@ final class SignInTest extends TestCase
     public static function lies(): iterable
     {
         foreach (
-            ['refused', 'issuer', 'audience', 'audiences', 'nonce', 'late', 'unknown key', 'unsigned', 'shared secret', 'changed', 'nothing', 'unconfirmed'] as $odd
+            [
+                'refused',
+                'issuer',
+                'audience',
+                'audiences',
+                'nonce',
+                'late',
+                'unknown key',
+                'unsigned',
+                'shared secret',
+                'changed',
+                'nothing',
+                'unconfirmed',
+            ] as $odd
         ) {
             yield $odd => [$odd];
         }

@@ -32,7 +32,10 @@ if ($do === 'acknowledged') {
     $all = array_values(array_filter($all, static fn(array $one): bool => $one['at'] <= $until));
     foreach (array_chunk($all, 500) as $some) {
         $kept = DB::table('operations')->whereIn('op_id', array_column($some, 'id'))->pluck('op_id')->countBy();
-        $topics = DB::table('topics')->whereIn('id', array_filter(array_column($some, 'adds')))->whereNull('removed_at')->pluck('id')->countBy();
+        $topics = DB::table('topics')->whereIn(
+            'id',
+            array_filter(array_column($some, 'adds')),
+        )->whereNull('removed_at')->pluck('id')->countBy();
         foreach ($some as $one) {
             $times = min($kept[$one['id']] ?? 0, isset($one['adds']) ? $topics[$one['adds']] ?? 0 : 1);
             $lost += $times === 0 ? 1 : 0;
@@ -46,7 +49,15 @@ if ($do === 'acknowledged') {
         $titles = DB::table('topics')->whereIn('id', array_keys($some))->pluck('title', 'id');
         $other += \count(array_filter($some, static fn(array $one): bool => ($titles[$one['topic']] ?? null) !== $one['title']));
     }
-    echo json_encode(['acknowledged' => \count($all), 'lost' => $lost, 'doubled' => $doubled, 'titles that are others' => $other, 'later, and there all the same' => $tooLate]), "\n";
+    echo json_encode(
+        [
+            'acknowledged' => \count($all),
+            'lost' => $lost,
+            'doubled' => $doubled,
+            'titles that are others' => $other,
+            'later, and there all the same' => $tooLate,
+        ],
+    ), "\n";
     exit($lost + $doubled + ($until === PHP_INT_MAX ? $other : 0) + $tooLate === 0 ? 0 : 1);
 }
 
@@ -56,7 +67,9 @@ $store = app(PlanStore::class);
 $accounts = [];
 $stamp = bin2hex(random_bytes(3));
 for ($i = 0; $i < $people; ++$i) {
-    $accounts[] = User::query()->create(['name' => "Person {$i}", 'email' => "person-{$stamp}-{$i}@people.example", 'password' => 'a long secret']);
+    $accounts[] = User::query()->create(
+        ['name' => "Person {$i}", 'email' => "person-{$stamp}-{$i}@people.example", 'password' => 'a long secret'],
+    );
 }
 $told = [];
 for ($i = 0; $i < $plans; ++$i) {

@@ -13,7 +13,8 @@ use Illuminate\Console\Command;
 final class RestoreCommand extends Command
 {
     protected $signature = 'embrel:restore {name? : of the backup; else the newest} {--from= : a folder; else the disk of EMBREL_BACKUPS}
-        {--logs= : a folder with the log of changes of the lost server} {--until= : date and time, as 2026-12-01 14:30:00; else to the end of the log}';
+        {--logs= : a folder with the log of changes of the lost server}
+        {--until= : date and time, as 2026-12-01 14:30:00; else to the end of the log}';
     protected $description = 'Restore a backup into an empty database, and with the log of changes all that came after it';
 
     public function handle(): int
@@ -25,7 +26,10 @@ final class RestoreCommand extends Command
         $until = $this->option('until');
         try {
             \is_string($name) || throw new BackupFailed('There is no backup here.');
-            $files = \is_string($logs) ? glob(rtrim($logs, '/') . '/*-bin.[0-9]*') ?: throw new BackupFailed("There is no log of changes in {$logs}.") : [];
+            $files = \is_string($logs) ? (glob(rtrim($logs, '/') . '/*-bin.[0-9]*') ?: []) : [];
+            if (\is_string($logs) && $files === []) {
+                throw new BackupFailed("There is no log of changes in {$logs}.");
+            }
             if (\is_string($until) && preg_match('/\A\d{4}-\d\d-\d\d \d\d:\d\d:\d\d\z/', $until) !== 1) {
                 throw new BackupFailed("“{$until}” is no date and time: 2026-12-01 14:30:00 is.");
             }

@@ -9,7 +9,10 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\IpUtils;
 use Symfony\Component\HttpFoundation\Response;
 
-/** For who looks after the hosts, and asks from within: this machine, and the networks that `EMBREL_INSIDE` names. To others it is not there. */
+/**
+ * For who looks after the hosts, and asks from within: this machine, and the networks that `EMBREL_INSIDE` names. To others it is not
+ * there.
+ */
 final class Inside
 {
     private const LOOPBACK = ['127.0.0.0/8', '::1'];

@@ -12,7 +12,10 @@ use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Gives each request an id, by which it is found in the logs of every part it went through, says of which version the answer is, and counts it. */
+/**
+ * Gives each request an id, by which it is found in the logs of every part it went through, says of which version the answer is, and
+ * counts it.
+ */
 final readonly class Measured
 {
     public const ID = 'X-Request-Id';
