@@ -124,6 +124,7 @@ Route::middleware('auth')->group(static function (): void {
     });
     Route::delete('/account/devices', C\DeviceController::class)->name('account.devices');
     Route::get('/account/download', C\DownloadEverythingController::class)->name('account.download');
+    Route::post('/account/everything', C\WholeController::class)->middleware('throttle:uploads')->name('account.everything');
     Route::delete('/account', [C\AccountController::class, 'destroy'])->middleware('throttle:sign-in');
 
     // For who looks after accounts.

@@ -16,7 +16,11 @@ final readonly class PackEverything implements Work
 
     public function run(Task $task, User $user): array
     {
-        $path = $this->everything->zip($user, static fn(int $done, int $of) => $task->progress($done, $of, 'Writing the plans'));
+        $path = $this->everything->zip(
+            $user,
+            static fn(int $done, int $of) => $task->progress($done, $of, 'Writing the plans'),
+            ($task->given['every'] ?? false) === true,
+        );
         try {
             $task->keepFile($path);
         } finally {

@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Jobs\PackEverything;
 use App\Jobs\SendDraft;
 use App\Jobs\TakeIn;
+use App\Jobs\TakeInEverything;
 use App\Jobs\Work;
 use App\Jobs\WriteDraft;
 
@@ -17,6 +18,7 @@ enum TaskKind: string
     case Intake = 'intake';
     case Everything = 'everything';
     case Send = 'send';
+    case Whole = 'whole';
 
     /** What is being done, for who does not know of what. */
     public function says(): string
@@ -26,6 +28,7 @@ enum TaskKind: string
             self::Intake => 'A file is taken in',
             self::Everything => 'All of somebody’s plans are packed',
             self::Send => 'A document is sent',
+            self::Whole => 'All of somebody’s plans are taken in',
         };
     }
 
@@ -37,6 +40,7 @@ enum TaskKind: string
             self::Intake => TakeIn::class,
             self::Everything => PackEverything::class,
             self::Send => SendDraft::class,
+            self::Whole => TakeInEverything::class,
         };
     }
 }

@@ -22,7 +22,14 @@ use Illuminate\Support\Facades\DB;
  */
 final class Everything
 {
-    public function __construct(private readonly PlanStore $store) {}
+    /** With everything that one may hand over; in seconds, after which no more is begun. */
+    private const PATIENCE = 600;
+    private const EVERY = [
+        ...[Format::Odt, Format::Pdf, Format::Html, Format::Epub, Format::Markdown, Format::Latex, Format::Text, Format::Csv],
+        ...[Format::Svg, Format::MapPdf, Format::Pptx, Format::Odp],
+    ];
+
+    public function __construct(private readonly PlanStore $store, private readonly WholeAccount $whole) {}
 
     /** Whether it is more than can be made while one waits. */
     public static function isLong(User $user): bool
@@ -49,13 +56,16 @@ final class Everything
     /**
      * @param (\Closure(int, int): mixed)|null $tell hears how many plans are done, of how many
      *
+     * @param bool                               $inEvery each plan in every other format too, in the folder “formats”
+     *
      * @return string the path of the zip; the caller removes it
      */
-    public function zip(User $user, ?\Closure $tell = null): string
+    public function zip(User $user, ?\Closure $tell = null, bool $inEvery = false): string
     {
         $path = WorkFolder::path('.zip');
         // What goes into a zip is read when it is closed: the files stand until then.
-        WorkFolder::with(function (string $folder) use ($path, $user, $tell): void {
+        WorkFolder::with(function (string $folder) use ($path, $user, $tell, $inEvery): void {
+            $until = microtime(true) + self::PATIENCE;
             $zip = new \ZipArchive();
             $zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
             $zip->addFromString(
@@ -64,19 +74,25 @@ final class Everything
                     Your plans from Embrel. Each is here twice: as an outline file (.opml), which keeps everything but
                     the pictures and files and can be taken in again, and as a word-processor document (.docx). The pictures
                     stand in the documents, and each as a file of its own in the folder “pictures”; what hangs on topics and
-                    sources is in “files”; patterns of your own are in “patterns”.
+                    sources is in “files”; patterns of your own are in “patterns”. The folder “whole” holds each plan with everything
+                    that has happened to it, and what was said; another Embrel takes it in (Account, Everything of yours). “formats”,
+                    where it is there, has each plan in every other format.
 
                     TEXT,
             );
             $count = $user->allPlans()->count();
             foreach ($user->allPlans()->lazyById(50) as $i => $row) {
                 $this->add($zip, $row, $i + 1, $folder);
+                if ($inEvery && microtime(true) < $until) {
+                    $this->addEvery($zip, $row, $i + 1, $folder);
+                }
                 $tell === null ? null : $tell($i + 1, $count);
             }
             foreach (PlanPattern::query()->where('user_id', $user->id)->lazyById(10) as $i => $pattern) {
                 $name = \sprintf('patterns/%02d %s.opml', $i + 1, WorkFolder::fileName($pattern->name));
                 $this->write($zip, $pattern->plan(), Format::Opml, new Choices(), "{$folder}/pattern-{$i}.opml", $name);
             }
+            $this->whole->write($user, static fn(string $file, string $name): bool => $zip->addFile($file, $name), $folder);
             $zip->close() || throw new \RuntimeException('The zip could not be written.');
         });
 
@@ -121,6 +137,17 @@ final class Everything
             $choices = new Choices(pictures: $pictures, outline: new OutlineChoices(loose: $format === Format::Opml));
             $name = \sprintf('%02d %s.%s', $number, WorkFolder::fileName($row->title), $format->value);
             $this->write($zip, $plan, $format, $choices, "{$folder}/{$number}.{$format->value}", $name);
+        }
+    }
+
+    private function addEvery(\ZipArchive $zip, PlanRow $row, int $number, string $folder): void
+    {
+        $plan = $this->store->load($row, true);
+        $choices = new Choices(pictures: new PlanPictures($row->id));
+        foreach (self::EVERY as $format) {
+            $name = \sprintf('%02d %s', $number, WorkFolder::fileName($row->title));
+            $end = $format === Format::MapPdf ? 'map.pdf' : $format->extension();
+            $this->write($zip, $plan, $format, $choices, "{$folder}/{$number}-{$format->value}", "formats/{$name}.{$end}");
         }
     }
 

@@ -35,7 +35,7 @@ final class History
             ->where('seq', '<', $before)
             ->orderByDesc('seq')
             ->limit(self::AT_ONCE)
-            ->get(['seq', 'step_id', 'says', 'at', 'users.name']);
+            ->get(['seq', 'step_id', 'says', 'at', DB::raw(StoredDifference::WHO)]);
         $steps = [];
         $these = $rows->chunkWhile(static fn(\stdClass $one, int $i, Collection $step): bool => $one->step_id === $step->last()?->step_id);
         foreach ($these as $step) {
@@ -76,7 +76,7 @@ final class History
             ->whereBetween('seq', [$from + 1, min($to, $row->revision)])
             ->orderBy('seq')
             ->limit(self::AT_ONCE)
-            ->select(['seq', 'step_id', 'says', 'at', 'users.name', 'difference'])
+            ->select(['seq', 'step_id', 'says', 'at', DB::raw(StoredDifference::WHO), 'difference'])
             ->cursor();
         $steps = [];
         $bytes = 0;

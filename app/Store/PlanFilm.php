@@ -40,7 +40,7 @@ final class PlanFilm
             ->where('plan_id', $row->id)
             ->orderByDesc('seq')
             ->limit(self::STEPS)
-            ->get(['seq', 'step_id', 'type', 'says', 'at', 'users.name'])
+            ->get(['seq', 'step_id', 'type', 'says', 'at', DB::raw(StoredDifference::WHO)])
             ->reverse();
         $things = [];
         $first = (int) ($rows->first()->seq ?? 0);
@@ -141,10 +141,10 @@ final class PlanFilm
         $steps = DB::table('operations')
             ->leftJoin('users', 'users.id', '=', 'operations.user_id')
             ->where('plan_id', $row->id)
-            ->groupBy('user_id', 'users.name')
-            ->selectRaw('user_id, users.name, COUNT(DISTINCT step_id) AS steps, MAX(at) AS last');
+            ->groupBy('user_id', 'users.name', 'operations.name')
+            ->selectRaw('user_id, ' . StoredDifference::WHO . ', COUNT(DISTINCT step_id) AS steps, MAX(at) AS last');
         foreach ($steps->get() as $one) {
-            $people[(int) $one->user_id] = [
+            $people[$one->user_id === null ? (string) $one->name : (int) $one->user_id] = [
                 'name' => (string) ($one->name ?? User::GONE), 'steps' => (int) $one->steps, 'added' => 0, 'taken' => 0,
                 'sections' => [], 'last' => (string) $one->last,
             ];

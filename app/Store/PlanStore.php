@@ -35,24 +35,42 @@ final class PlanStore
     {
         Quota::admitPlan($owner);
 
-        return Transaction::of(function () use ($owner, $plan, $id): PlanRow {
-            $row = new PlanRow(
-                ($id === null ? [] : ['id' => $id]) + [
-                    'title' => $plan->title(),
-                    'foreign' => $plan->foreign === [] ? null : $plan->foreign,
-                    'revision' => 1,
-                    'changed_at' => now(),
-                ] + PlanRow::columns($plan->properties),
-            );
-            $row->owner()->associate($owner)->save();
-            $rows = new PlanRows();
-            (new PlanWriter($rows))->write($row, new Plan([], [], [], $plan->properties), $plan, 1);
-            $this->summarise($row, Sight::of($plan));
-            KeptTree::keepIfDue($row, $rows, $plan, 0);
-            Snapshots::keep($row, $plan);
+        return Transaction::of(fn(): PlanRow => $this->made($owner, $plan, $id, 1, $plan));
+    }
 
-            return $row;
-        });
+    /**
+     * A plan that came from elsewhere as it stands there after many changes; its log is for the caller to write.
+     *
+     * @param Plan $first as it was at its first revision
+     *
+     * @throws OverQuota
+     */
+    public function recreate(User $owner, Plan $plan, string $id, int $revision, Plan $first): PlanRow
+    {
+        Quota::admitPlan($owner);
+
+        return $this->made($owner, $plan, $id, $revision, $first);
+    }
+
+    private function made(User $owner, Plan $plan, ?string $id, int $revision, Plan $first): PlanRow
+    {
+        $row = new PlanRow(
+            ($id === null ? [] : ['id' => $id]) + [
+                'title' => $plan->title(),
+                'foreign' => $plan->foreign === [] ? null : $plan->foreign,
+                'revision' => 1,
+                'changed_at' => now(),
+            ] + PlanRow::columns($plan->properties),
+        );
+        $row->owner()->associate($owner)->save();
+        Snapshots::keep($row, $first);
+        $row->revision = $revision;
+        $rows = new PlanRows();
+        (new PlanWriter($rows))->write($row, new Plan([], [], [], $plan->properties), $plan, $revision);
+        $this->summarise($row, Sight::of($plan));
+        KeptTree::keepIfDue($row, $rows, $plan, 0);
+
+        return $row;
     }
 
     /** Removes a plan for good, with everything that hangs on it. */

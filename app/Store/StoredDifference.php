@@ -15,6 +15,8 @@ final class StoredDifference
 {
     private const JSON = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
     private const CHUNK = 500;
+    /** Who made a change, as `name`: an account of here, or somebody of elsewhere (WholePlan). */
+    public const WHO = 'COALESCE(users.name, operations.name) AS name';
     /** What stands for the properties of the plan among the things that are touched. */
     private const PLAN = 'plan';
 
@@ -101,7 +103,7 @@ final class StoredDifference
                 ->where('operation_things.seq', '>', $seq)
                 ->where(static fn($query) => $query->where('operations.user_id', '!=', $userId)->orWhereNull('operations.user_id'))
                 ->distinct()
-                ->get(['operations.seq', 'operations.difference', 'operations.says', 'users.name']);
+                ->get(['operations.seq', 'operations.difference', 'operations.says', DB::raw(self::WHO)]);
             foreach ($rows as $row) {
                 $who = $row->name ?? User::GONE;
                 $met[(int) $row->seq] = [self::read($row->difference), "{$who}: {$row->says}. The history tells more."];

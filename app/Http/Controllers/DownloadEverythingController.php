@@ -18,8 +18,9 @@ final class DownloadEverythingController
     public function __invoke(Request $request, Everything $everything, Tasks $tasks): BinaryFileResponse|View
     {
         $user = Given::person($request);
-        if (Everything::isLong($user)) {
-            $task = $tasks->start($user, TaskKind::Everything, [], Everything::weight($user));
+        $inEvery = $request->boolean('every');
+        if ($inEvery || Everything::isLong($user)) {
+            $task = $tasks->start($user, TaskKind::Everything, ['every' => $inEvery], Everything::weight($user));
 
             return view('account.everything', ['address' => route('task', $task->id)]);
         }

@@ -77,8 +77,22 @@
         </section>
         <section>
             <h2>Everything of yours</h2>
-            <p>All plans in one zip: each as an outline file, which keeps everything and can be taken in again, and as a document.</p>
-            <p><a class="plain" href="{{ route('account.download') }}">Download everything</a></p>
+            <p>All plans in one zip: each as an outline file and as a document, and whole, with all that has happened to it, for another Embrel.</p>
+            <form class="grid gap-3" method="get" action="{{ route('account.download') }}">
+                <label class="check"><input type="checkbox" name="every" value="1"> In every other format too, which takes longer</label>
+                <div class="dialog-foot"><button class="plain">Download everything</button></div>
+            </form>
+            <form class="grid gap-3" method="post" action="{{ route('account.everything') }}" enctype="multipart/form-data">
+                @csrf
+                <div class="field">
+                    <label for="everything">Such a zip of another Embrel</label>
+                    <input id="everything" type="file" name="everything" accept=".zip" required @error('everything') aria-invalid="true"
+                        aria-describedby="error-everything" @enderror>
+                    <small class="hint">Its plans come beside those that are here, with their history.</small>
+                    @error('everything')<p class="error" id="error-everything" role="alert">{{ $message }}</p>@enderror
+                </div>
+                <div class="dialog-foot"><button class="plain">Take everything in</button></div>
+            </form>
         </section>
         <section>
             <h2>Delete the account</h2>
