@@ -114,7 +114,8 @@ final readonly class Tasks
             }
         }
         $forgotten = Task::query()->where('state', TaskState::Waiting)->where('updated_at', '<', now()->subSeconds(self::FORGOTTEN));
-        if ($forgotten->exists() && Queue::size() === 0) {
+        // What a worker had taken when it was killed is in the queue still, for a quarter of an hour, and brings nothing on.
+        if ($forgotten->exists() && Queue::pendingSize() + Queue::delayedSize() === 0) {
             RunTask::dispatch();
         }
     }

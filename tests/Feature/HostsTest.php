@@ -190,6 +190,19 @@ final class HostsTest extends TestCase
         Queue::assertPushed(\App\Jobs\RunTask::class, 1);
     }
 
+    public function testWhatAKilledWorkerHadTakenHoldsUpNothing(): void
+    {
+        config(['queue.default' => 'database']);
+        $this->task();
+        self::assertSame(1, Queue::pendingSize());
+        // A worker takes it, and is killed at once.
+        self::assertNotNull(Queue::pop());
+        self::assertSame([0, 1], [Queue::pendingSize(), Queue::size()]);
+        $this->travel(11)->seconds();
+        Tasks::sweep();
+        self::assertSame(1, Queue::pendingSize());
+    }
+
     /** @return iterable<string, array{\Closure(): \Throwable, int}> */
     public static function failures(): iterable
     {
