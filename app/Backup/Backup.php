@@ -196,13 +196,17 @@ final readonly class Backup
         return ['files' => $files, 'bytes' => $bytes, 'gone' => $gone];
     }
 
-    /** Where the log of changes stood, as the dump says it at its head; empty: none is kept. */
+    /** Where the log of changes stood (a GTID), by the file and place that the dump has at its head; empty: none is kept. */
     private static function placeIn(string $path): string
     {
         $in = gzopen($path, 'rb') ?: throw new BackupFailed('The file of the database cannot be read.');
         $head = (string) gzread($in, 20_000);
         gzclose($in);
 
-        return preg_match("/gtid_slave_pos='([0-9,-]*)'/", $head, $found) === 1 ? $found[1] : '';
+        if (preg_match("/MASTER_LOG_FILE='([\\w.-]+)', MASTER_LOG_POS=(\\d+)/", $head, $found) !== 1) {
+            return '';
+        }
+
+        return (string) (DB::selectOne('SELECT BINLOG_GTID_POS(?, ?) AS place', [$found[1], (int) $found[2]])->place ?? '');
     }
 }

@@ -22,7 +22,7 @@ final class Programs
      */
     public static function dump(string $path): void
     {
-        $log = (int) (DB::selectOne('SELECT @@log_bin AS log')->log ?? 0) === 1 ? ['--master-data=2', '--gtid'] : [];
+        $log = (int) (DB::selectOne('SELECT @@log_bin AS log')->log ?? 0) === 1 ? ['--master-data=2'] : [];
         $options = [
             '--single-transaction',
             '--quick',
@@ -79,7 +79,8 @@ final class Programs
     {
         $options = [
             "--start-position={$from}",
-            "--database={$database}",
+            // What is chosen by is the name of before.
+            "--database={$of}",
             ...($of === $database ? [] : ["--rewrite-db={$of}->{$database}"]),
         ];
         $read = new Process(['mariadb-binlog', ...$options, ...($until === null ? [] : ["--stop-datetime={$until}"]), ...$logs]);
