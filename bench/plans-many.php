@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-// 100,000 plans in one database: what a plan takes, and whether a change, a page and the list of plans cost what they cost among a few. In a
-// database of its own, which goes again; not part of bench/run: it takes some minutes and some gigabytes.
-// usage: php bench/plans-many.php [100000]
+// 100,000 plans in one database: what a plan takes, and whether a change, a page and the list of plans cost what they cost among a few.
+// In a database of its own, which goes again; not part of bench/run: it takes some minutes and some gigabytes. usage: php
+// bench/plans-many.php [100000]
 
 use App\Models\Plan;
 use App\Models\User;
@@ -16,7 +16,11 @@ use Illuminate\Support\Facades\DB;
 
 $count = (int) ($argv[1] ?? 100_000);
 $many = 'embrel_many';
-$server = new PDO('mysql:host=' . getenv('DB_HOST') . ';port=' . getenv('DB_PORT'), (string) getenv('DB_USERNAME'), (string) getenv('DB_PASSWORD'));
+$server = new PDO(
+    'mysql:host=' . getenv('DB_HOST') . ';port=' . getenv('DB_PORT'),
+    (string) getenv('DB_USERNAME'),
+    (string) getenv('DB_PASSWORD'),
+);
 $server->exec("DROP DATABASE IF EXISTS {$many}");
 $server->exec("CREATE DATABASE {$many} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci");
 putenv("DB_DATABASE={$many}");
@@ -47,7 +51,13 @@ $topics = $store->load($row)->standing();
 $note = static fn(int $i): array => [
     'type' => 'note',
     'topic' => $topics[$i % 40],
-    'put' => [['type' => 'paragraph', 'attrs' => ['id' => $ids->next()], 'content' => [['type' => 'text', 'text' => str_repeat('The wall stands, and the tide comes. ', 8)]]]],
+    'put' => [
+        [
+            'type' => 'paragraph',
+            'attrs' => ['id' => $ids->next()],
+            'content' => [['type' => 'text', 'text' => str_repeat('The wall stands, and the tide comes. ', 8)]],
+        ],
+    ],
     'remove' => [],
 ];
 for ($i = 0; $i < 60; ++$i) {

@@ -66,14 +66,14 @@ final class Task extends Model
     }
 
     /**
-     * Ends it, if it is under way still; whether it was.
+     * Ends it, if it has not ended yet; whether that was so.
      *
      * @param array<string, mixed> $with
      */
     public function became(TaskState $state, array $with): bool
     {
         $this->forceFill(['state' => $state] + $with);
-        $isOpen = self::query()->whereKey($this->id)->where('state', TaskState::Running)->update(
+        $isOpen = self::query()->whereKey($this->id)->whereIn('state', [TaskState::Waiting, TaskState::Running])->update(
             $this->getDirty() + ['updated_at' => now()],
         ) === 1;
         $this->syncOriginal();

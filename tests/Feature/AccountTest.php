@@ -117,7 +117,8 @@ final class AccountTest extends TestCase
         $zip = new \ZipArchive();
         self::assertTrue($zip->open($path));
         $names = array_map(static fn(int $i): string => (string) $zip->getNameIndex($i), range(0, $zip->numFiles - 1));
-        self::assertSame(['About these files.txt', '01 Test plan.opml', '01 Test plan.docx'], $names);
+        $whole = ['whole/001.jsonl', 'whole/own.jsonl'];
+        self::assertSame(['About these files.txt', '01 Test plan.opml', '01 Test plan.docx', ...$whole], $names);
         self::assertStringContainsString('text="A1"', (string) $zip->getFromName('01 Test plan.opml'));
         unlink($path);
     }

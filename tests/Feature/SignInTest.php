@@ -153,13 +153,13 @@ final class SignInTest extends TestCase
     {
         $this->organisation();
         config(['embrel.sign_up' => 'closed']);
-        $this->get('/sign-in')->assertSee('Sign in by the school');
+        $this->get('/sign-in')->assertSee('Sign in through the school');
         $sam = ['sub' => 'S-17', 'name' => 'Sam Reed', 'email' => 'Sam@School.example'];
         $this->comeBy($sam)->assertRedirect('/plans');
         $user = User::query()->where('email', 'sam@school.example')->sole();
         $this->assertAuthenticatedAs($user);
         self::assertSame(['Sam Reed', false], [$user->name, $user->has_password]);
-        $this->get('/account')->assertOk()->assertDontSee('Password now')->assertSee('You sign in by the school');
+        $this->get('/account')->assertOk()->assertDontSee('Password now')->assertSee('You sign in through the school');
         Auth::logout();
         // The address may change there: it is the number by which they are known.
         $this->comeBy(['email' => 'reed@school.example'] + $sam)->assertRedirect('/plans');
@@ -245,7 +245,7 @@ final class SignInTest extends TestCase
     public function testWithoutAnOrganisationThereIsNoSuchDoor(): void
     {
         Auth::logout();
-        $this->get('/sign-in')->assertDontSee('Sign in by');
+        $this->get('/sign-in')->assertDontSee('Sign in through');
         $this->get('/sign-in/organisation')->assertNotFound();
         $this->get('/sign-in/organisation/back?code=x&state=y')->assertNotFound();
     }

@@ -30,6 +30,13 @@ abstract class TestCase extends LaravelTestCase
         $this->row = $this->start("A\n  A1\n  A2\nB\n  B1\nC");
     }
 
+    protected function tearDown(): void
+    {
+        parent::tearDown();
+        // A request that may take long says so to PHP; here that would be for all tests after it.
+        set_time_limit(0);
+    }
+
     protected function account(string $name): User
     {
         return User::query()->create(['name' => ucfirst($name), 'email' => "{$name}@example.org", 'password' => 'a long secret']);

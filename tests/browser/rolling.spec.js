@@ -40,7 +40,7 @@ test('all that one has goes out whole, and comes in again beside it', async ({ p
     const download = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Download everything' }).click();
     const path = await (await download).path();
-    await page.getByLabel('Such a zip of another Embrel').setInputFiles({ name: 'everything.zip', mimeType: 'application/zip', buffer: await import('node:fs').then((fs) => fs.readFileSync(path)) });
+    await page.getByLabel('A zip from another Embrel').setInputFiles({ name: 'everything.zip', mimeType: 'application/zip', buffer: await import('node:fs').then((fs) => fs.readFileSync(path)) });
     await page.getByRole('button', { name: 'Take everything in' }).click();
     await expect(page.getByRole('status')).toHaveText('One plan is here now.');
     await page.getByRole('link', { name: 'Look at the plans' }).click();

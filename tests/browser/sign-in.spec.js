@@ -91,7 +91,7 @@ test('somebody signs in by their organisation, and has an account of their own',
     const number = `S-${Date.now()}-${Math.random()}`;
     for (const time of ['first', 'second']) {
         await page.goto('/sign-in');
-        await page.getByRole('link', { name: 'Sign in by the school' }).click();
+        await page.getByRole('link', { name: 'Sign in through the school' }).click();
         await page.getByLabel('Number').fill(number);
         await page.getByLabel('Address').fill(`${number}@school.example`);
         await page.getByRole('button', { name: 'Let me in' }).click();
@@ -103,14 +103,14 @@ test('somebody signs in by their organisation, and has an account of their own',
             await page.keyboard.press('Enter');
             await expect(page.getByRole('button', { name: 'Tides', exact: true })).toBeVisible();
             await page.goto('/account');
-            await expect(page.getByText('You sign in by the school')).toBeVisible();
+            await expect(page.getByText('You sign in through the school')).toBeVisible();
             await page.getByRole('button', { name: 'Sign out' }).first().click();
         }
     }
     await page.goto('/account');
     await page.getByRole('button', { name: 'Sign out' }).first().click();
     await page.goto('/sign-in');
-    await page.getByRole('link', { name: 'Sign in by the school' }).click();
+    await page.getByRole('link', { name: 'Sign in through the school' }).click();
     await page.getByRole('button', { name: 'Do not' }).click();
     await expect(page.getByRole('alert')).toContainText('did not let you in');
 });

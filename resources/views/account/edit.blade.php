@@ -36,7 +36,7 @@
         @else
         <section>
             <h2>Password</h2>
-            <p>You sign in by {{ config('embrel.organisation.name') }}. A password of your own comes by “<a class="link"
+            <p>You sign in through {{ config('embrel.organisation.name') }}. A password of your own comes by “<a class="link"
                 href="{{ route('forgotten') }}">Forgotten password</a>” when you are signed out.</p>
         </section>
         @endif
@@ -85,7 +85,7 @@
             <form class="grid gap-3" method="post" action="{{ route('account.everything') }}" enctype="multipart/form-data">
                 @csrf
                 <div class="field">
-                    <label for="everything">Such a zip of another Embrel</label>
+                    <label for="everything">A zip from another Embrel</label>
                     <input id="everything" type="file" name="everything" accept=".zip" required @error('everything') aria-invalid="true"
                         aria-describedby="error-everything" @enderror>
                     <small class="hint">Its plans come beside those that are here, with their history.</small>

@@ -12,7 +12,7 @@
                 value="POST">New codes on paper</button><button class="plain danger">Turn it off</button></div>
         </form>
     @else
-        <p>Whoever gets to know your password cannot come in without your phone, or another device of yours.</p>
+        <p>With a second step, whoever gets to know your password still cannot come in: it takes your phone, or another device of yours.</p>
         <div class="dialog-foot"><a class="plain" href="{{ route('account.second-step') }}">Turn it on</a></div>
     @endif
 </section>

@@ -10,7 +10,7 @@
         @error('account')<p class="error" role="alert">{{ $message }}</p>@enderror
         <p>{{ $person->email }}, {{ $plans === 1 ? 'one plan' : "{$plans} plans" }}, {{ \App\Store\Quota::said($used) }} of pictures and files.
             @if ($person->is_administrator)Looks after Embrel here.@endif
-            @unless ($person->has_password)Signs in by {{ config('embrel.organisation.name') }}.@endunless</p>
+            @unless ($person->has_password)Signs in through {{ config('embrel.organisation.name') }}.@endunless</p>
         <form class="grid gap-4" method="post" action="{{ route('administration.person', $person) }}">
             @csrf @method('PUT')
             <x-field name="quota" label="Room for pictures and files, in MB" type="number" min="1" max="10000000"

@@ -4,7 +4,7 @@
         <div class="sheet">
             <h1>Accounts are not open to everybody here</h1>
             @if (\App\SignIn\Organisation::isSet())
-                <p>Sign in by {{ config('embrel.organisation.name') }}, and your account is made on the way.</p>
+                <p>Sign in through {{ config('embrel.organisation.name') }}, and your account is made on the way.</p>
             @elseif (\App\Store\Accounts::areByInvitation())
                 <p>Whoever is asked into a plan gets a letter, and makes an account by its link.</p>
             @else

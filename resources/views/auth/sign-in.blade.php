@@ -16,7 +16,7 @@
             @if (\App\SignIn\Organisation::isSet())
                 <section>
                     @error('organisation')<p class="error" role="alert">{{ $message }}</p>@enderror
-                    <a class="plain w-full text-center" href="{{ route('sign-in.organisation') }}">Sign in by {{ config('embrel.organisation.name') }}</a>
+                    <a class="plain w-full text-center" href="{{ route('sign-in.organisation') }}">Sign in through {{ config('embrel.organisation.name') }}</a>
                 </section>
             @endif
             @if ($hasSample)
