@@ -45,7 +45,10 @@ final readonly class WholeAccount
             fclose($out);
             $add($path, self::FOLDER . \sprintf('%03d.jsonl', $i + 1));
             foreach (array_keys($hashes) as $hash) {
-                $in = isset($bytes[$hash]) ? null : PlanPictures::disk()->open($row->id, (string) $hash) ?? Attachments::disk()->open($row->id, (string) $hash);
+                $hash = (string) $hash;
+                $in = isset($bytes[$hash])
+                    ? null
+                    : PlanPictures::disk()->open($row->id, $hash) ?? Attachments::disk()->open($row->id, $hash);
                 if ($in !== null) {
                     file_put_contents("{$work}/bytes-{$hash}", $in);
                     fclose($in);
@@ -98,16 +101,11 @@ final readonly class WholeAccount
             $count = 0;
             foreach ($names as $i => $name) {
                 try {
-                    WorkFolder::with(function (string $work) use ($package, $name, $user): void {
-                        $this->plans->read(self::lines($package, $name), $user, static function (string $in) use ($package, $work): ?string {
-                            if (preg_match('~\A' . self::FOLDER . 'bytes/[0-9a-f]{64}\z~', $in) !== 1 || !$package->has($in)) {
-                                return null;
-                            }
-                            $package->copy($in, $to = "{$work}/" . basename($in), Limits::MEDIA);
-
-                            return $to;
-                        });
-                    });
+                    WorkFolder::with(fn(string $work) => $this->plans->read(
+                        self::lines($package, $name),
+                        $user,
+                        static fn(string $in): ?string => self::unpacked($package, $in, $work),
+                    ));
                     ++$count;
                 } catch (Unreadable|OverQuota|\DomainException $why) {
                     $said[] = \sprintf('Plan %d: %s', $i + 1, $why->getMessage());
@@ -122,6 +120,17 @@ final readonly class WholeAccount
         } catch (BadPackage $why) {
             throw new Unreadable($why->getMessage(), 0, $why);
         }
+    }
+
+    /** @return string|null the path of a picture or file; null: it is not in the package */
+    private static function unpacked(Package $package, string $in, string $work): ?string
+    {
+        if (preg_match('~\A' . self::FOLDER . 'bytes/[0-9a-f]{64}\z~', $in) !== 1 || !$package->has($in)) {
+            return null;
+        }
+        $package->copy($in, $to = "{$work}/" . basename($in), Limits::MEDIA);
+
+        return $to;
     }
 
     /** @return list<string> what could not be kept, in words */

@@ -51,7 +51,10 @@ final readonly class WholePlan
         $line('plan', ['embrel' => self::FORM, 'title' => $row->title, 'revision' => $row->revision] + $dates);
         $first = $of('snapshots')->orderBy('seq')->first(['seq', 'body']) ?? throw new \RuntimeException('A plan has a first state.');
         $line('first', ['seq' => (int) $first->seq, 'body' => json_decode($first->body, true, 512, JSON_THROW_ON_ERROR)]);
-        $log = $of('operations')->leftJoin('users', 'users.id', '=', 'user_id')->orderBy('seq')->select(['operations.*', 'users.name AS by']);
+        $log = $of('operations')
+            ->leftJoin('users', 'users.id', '=', 'user_id')
+            ->orderBy('seq')
+            ->select(['operations.*', 'users.name AS by']);
         foreach ($log->cursor() as $one) {
             $line('change', [
                 'seq' => (int) $one->seq, 'id' => $one->op_id, 'step' => $one->step_id, 'undoes' => $one->undoes, 'type' => $one->type,
@@ -65,7 +68,8 @@ final readonly class WholePlan
             $line('comment', [
                 'id' => $one->id, 'topic' => $one->topic_id, 'thread' => $one->thread_id, 'body' => $one->body,
                 'anchor' => json_decode($one->anchor ?? 'null', true), 'proposal' => json_decode($one->proposal ?? 'null', true),
-                'outcome' => $one->outcome, 'outcomeBy' => $one->outcome_by, 'outcomeWhy' => $one->outcome_why, 'settledBy' => $one->settled_by,
+                'outcome' => $one->outcome, 'outcomeBy' => $one->outcome_by, 'outcomeWhy' => $one->outcome_why,
+                'settledBy' => $one->settled_by,
                 'at' => self::time($one->created_at), 'settled' => self::time($one->settled_at), 'edited' => self::time($one->edited_at),
                 'takenBack' => self::time($one->taken_back_at),
             ] + self::who((int) $one->user_id, $me, $one->name));

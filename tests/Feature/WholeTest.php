@@ -160,15 +160,12 @@ final class WholeTest extends TestCase
     /** @return iterable<string, array{\Closure(list<array<string, mixed>>): list<array<string, mixed>>}> what somebody does to the lines of a plan */
     public static function changed(): iterable
     {
-        $set = static fn(string $kind, string $path, mixed $value): \Closure => static function (array $lines) use ($kind, $path, $value): array {
-            foreach ($lines as &$line) {
-                if ($line['kind'] === $kind) {
-                    data_set($line, $path, $value);
+        $set = static fn(string $kind, string $path, mixed $value): \Closure => static function (array $lines) use ($kind, $path, $value) {
+            $at = array_search($kind, array_column($lines, 'kind'), true);
+            self::assertIsInt($at, "There is a {$kind}.");
+            data_set($lines[$at], $path, $value);
 
-                    return $lines;
-                }
-            }
-            self::fail("There is no {$kind}.");
+            return $lines;
         };
         yield 'another version' => [$set('plan', 'embrel', 2)];
         yield 'no beginning' => [static fn(array $lines): array => array_slice($lines, 2)];
