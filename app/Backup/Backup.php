@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Backup;
 
 use App\Models\Plan;
+use App\Store\Listing;
 use App\Store\PlanProof;
 use App\Store\WorkFolder;
 use Illuminate\Contracts\Filesystem\Filesystem;
@@ -168,14 +169,18 @@ final readonly class Backup
         $files = $bytes = $gone = 0;
         foreach (self::DISKS as $disk) {
             $from = Storage::disk($disk);
-            foreach ($from->allFiles() as $path) {
+            $kept = [];
+            foreach (Listing::of($this->to, "bytes/{$disk}") as $at => $file) {
+                $kept[$at] = $file->fileSize();
+            }
+            foreach (Listing::of($from) as $path => $file) {
                 if (str_ends_with($path, '.part') || basename($path)[0] === '.') {
                     continue;
                 }
                 $at = "bytes/{$disk}/{$path}";
+                $size = (int) $file->fileSize();
                 try {
-                    $size = $from->size($path);
-                    if (!$this->to->exists($at) || $this->to->size($at) !== $size) {
+                    if (($kept[$at] ?? null) !== $size) {
                         $in = $from->readStream($path) ?? throw new \RuntimeException('gone');
                         $this->to->writeStream($at, $in);
                         \is_resource($in) && fclose($in);

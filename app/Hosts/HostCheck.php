@@ -120,7 +120,7 @@ final class HostCheck
                 'session.driver' => 'SESSION_DRIVER',
                 'queue.default' => 'QUEUE_CONNECTION',
             ] as $key => $name) {
-                $this->say("{$name} is " . config($key), \in_array(config($key), ['redis', 'database'], true), 'It is kept on this host alone; other hosts do not know of it.');
+                $this->say("{$name} is " . config($key), config($key) === 'redis' || ($key !== 'cache.default' && config($key) === 'database'), 'It is kept on this host alone; other hosts do not know of it.');
             }
             $isShared = config('filesystems.disks.pictures.driver') !== 'local';
             $this->say('FILESYSTEM_DISK is ' . config('filesystems.disks.pictures.driver'), $isShared ?: null, 'Bytes in a folder of this host are at no other, unless the folder is shared.');

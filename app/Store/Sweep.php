@@ -16,8 +16,9 @@ final class Sweep
     {
         $disk = Storage::disk($disk);
         $emptied = [];
-        foreach ($disk->allFiles() as $path) {
-            if ($disk->lastModified($path) < time() - self::OLD && !$isKnown($path)) {
+        // With its age, and a page of the list at a time: a store may hold millions.
+        foreach (Listing::of($disk) as $path => $file) {
+            if ($file->lastModified() < time() - self::OLD && !$isKnown($path)) {
                 $disk->delete($path);
                 $emptied[\dirname($path)] = true;
             }
