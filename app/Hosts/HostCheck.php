@@ -31,6 +31,12 @@ final class HostCheck
         'xmlwriter',
         'zip',
     ];
+    /** Setting → its name, and where it may be kept. */
+    private const SHARED = [
+        'cache.default' => ['CACHE_STORE', ['redis']],
+        'session.driver' => ['SESSION_DRIVER', ['redis', 'database']],
+        'queue.default' => ['QUEUE_CONNECTION', ['redis', 'database']],
+    ];
     /** In seconds: farther apart, sealed addresses and codes for signing in begin to fail. */
     private const APART = 5;
     private const ROOM = 2 * 1024 ** 3;
@@ -111,21 +117,25 @@ final class HostCheck
         $this->say(
             'EMBREL_PROXIES names what stands in front',
             config('embrel.proxies') !== [] ? true : null,
-            'Limits by address count everybody as one.',
+            'A server that passes requests on by HTTP has to be named, or limits count everybody as one; nginx by FastCGI has not.',
             'EMBREL_PROXIES names nothing that stands in front',
         );
         if (Parts::hasRedis()) {
-            foreach ([
-                'cache.default' => 'CACHE_STORE',
-                'session.driver' => 'SESSION_DRIVER',
-                'queue.default' => 'QUEUE_CONNECTION',
-            ] as $key => $name) {
-                $this->say("{$name} is " . config($key), config($key) === 'redis' || ($key !== 'cache.default' && config($key) === 'database'), 'It is kept on this host alone; other hosts do not know of it.');
-            }
-            $isShared = config('filesystems.disks.pictures.driver') !== 'local';
-            $this->say('FILESYSTEM_DISK is ' . config('filesystems.disks.pictures.driver'), $isShared ?: null, 'Bytes in a folder of this host are at no other, unless the folder is shared.');
+            $this->shared();
         }
         $this->say('Mail is sent', config('mail.default') !== 'log', 'MAIL_MAILER=log writes letters to a file, and nobody can sign up.', 'Mail is not sent');
+    }
+
+    /** What other hosts have to know too. */
+    private function shared(): void
+    {
+        $mend = 'It is kept on this host alone; other hosts do not know of it.';
+        foreach (self::SHARED as $key => [$name, $may]) {
+            $this->say("{$name} is " . config($key), \in_array(config($key), $may, true), $mend);
+        }
+        $driver = (string) config('filesystems.disks.pictures.driver');
+        $mend = 'Bytes in a folder of this host are at no other, unless the folder is shared.';
+        $this->say("FILESYSTEM_DISK is {$driver}", $driver === 'local' ? null : true, $mend);
     }
 
     private function folders(): void
@@ -177,10 +187,12 @@ final class HostCheck
             );
         }
         if (($parts['redis'] ?? null) !== null && $parts['redis']['ok']) {
-            $set = (array) Redis::connection()->command('config', ['get', 'appendonly']);
+            $keeps = Parts::ask(static function (): void {
+                \in_array('yes', (array) Redis::connection()->command('config', ['get', 'appendonly']), true) || throw new \RuntimeException('no');
+            });
             $this->say(
                 'Redis keeps what it has on its disk',
-                \in_array('yes', $set, true) ?: null,
+                $keeps['ok'] ?: null,
                 'With appendonly yes, nobody is signed out when it is started anew.',
                 'Redis keeps what it has in memory alone',
             );

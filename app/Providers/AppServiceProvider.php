@@ -106,11 +106,12 @@ final class AppServiceProvider extends ServiceProvider
 
             return [Limit::perMinute($most)->by("account {$account}"), Limit::perMinute(6 * $most)->by("machine {$request->ip()}")];
         });
-        // A code has six digits: by account, whatever machine tries them.
+        // A code has six digits, and three are good at a time: by account, whatever machine tries them, and few in an hour.
         RateLimiter::for('second-step', static function (Request $request): array {
-            $who = $request->user() ?? Entrance::waiting($request);
+            $who = ($request->user() ?? Entrance::waiting($request))->id ?? $request->ip();
+            $most = (int) config('embrel.sign_ins_a_minute');
 
-            return [Limit::perMinute((int) config('embrel.sign_ins_a_minute'))->by('code ' . ($who->id ?? $request->ip()))];
+            return [Limit::perMinute($most)->by("code {$who}"), Limit::perHour(3 * $most)->by("code in an hour {$who}")];
         });
         // Who asks for many that lead nowhere is guessing.
         RateLimiter::for('links', static fn(Request $request): array => [
