@@ -102,7 +102,7 @@ function compose(data) {
     page.here = new HereNow(page);
     page.fresh = new Fresh(page);
     page.votes = new Votes(page);
-    session.channel.on.talk = () => Promise.all([page.talk.talking.load(), page.votes.told()]);
+    session.channel.on.talk = () => Promise.all([page.talk.talking.load(), page.votes.told()]).then((heard) => !heard.includes(false));
     session.channel.on.people = () => rightsChanged(page);
     page.version = new VersionDialog(session, () => page.commit());
     page.relations = new Relations(page);

@@ -25,6 +25,7 @@ export class Channel {
         /** Of what is said, and of who may do what: up to which change it is known. */
         this.known = { talk: Infinity, people: session.data.peopleRevision ?? Infinity };
         this.on = {
+            /** @type {() => any} false, or a promise of it: it could not be heard */
             talk: () => {},
             people: () => {},
             /** @type {(people: Here[]) => void} */
@@ -122,11 +123,19 @@ export class Channel {
         }
         if (talk > this.known.talk) {
             this.known.talk = talk;
-            this.on.talk();
+            this.hearTalk();
         }
         if (people > this.known.people) {
             this.known.people = people;
             this.on.people();
+        }
+    }
+
+    /** What is said is asked for until it is heard. */
+    async hearTalk() {
+        const isHeard = await Promise.resolve(this.on.talk()).catch(() => false);
+        if (isHeard === false && !this.isStopped) {
+            setTimeout(() => this.hearTalk(), POLL_IN_VIEW);
         }
     }
 

@@ -16,11 +16,18 @@ export class Talking {
         this.loading = null;
     }
 
-    /** Hears what is new. */
+    /**
+     * Hears what is new; false: it could not. What is told of while it is asked for may not be in the answer: then it is asked again.
+     * @returns {Promise<unknown>}
+     */
     load() {
+        this.isAskedAgain = this.loading !== null;
         this.loading ??= this.ask('GET', `comments?since=${this.talk.known}`)
-            .catch(() => null)
-            .finally(() => (this.loading = null));
+            .catch(() => false)
+            .then((heard) => {
+                this.loading = null;
+                return this.isAskedAgain ? this.load() : heard;
+            });
         return this.loading;
     }
 
