@@ -69,7 +69,7 @@ final class Measures
     {
         if (self::areKept()) {
             try {
-                Redis::connection()->command('setex', [self::key() . ".lines.{$process}", 60, $lines]);
+                Redis::connection()->command('hset', [self::key() . '.lines', $process, $lines . ' ' . time()]);
             } catch (\Throwable) {
                 // As above.
             }
@@ -120,12 +120,21 @@ final class Measures
         try {
             /** @var array<string, string> $sums */
             $sums = Redis::connection()->command('hgetall', [self::key()]);
-            ksort($sums, SORT_NATURAL);
+            // Classes of a histogram stand from the least to the most.
+            uksort($sums, static fn(string $a, string $b): int => self::place($a) <=> self::place($b));
 
             return $sums;
         } catch (\Throwable) {
             return [];
         }
+    }
+
+    /** @return array{string, float} */
+    private static function place(string $sum): array
+    {
+        $bound = preg_match('/\{le="([0-9.]+|\+Inf)"\}\z/', $sum, $found) === 1 ? $found[1] : '0';
+
+        return [strtok($sum, '{') ?: $sum, $bound === '+Inf' ? INF : (float) $bound];
     }
 
     /** @return array<string, array{string, array<string, int|float>}> what is so now: in words, and by labels */
@@ -165,12 +174,14 @@ final class Measures
             return 0;
         }
         try {
-            $redis = Redis::connection();
-            $prefix = (string) config('database.redis.options.prefix');
-            $named = (array) $redis->command('keys', [self::key() . '.lines.*']);
-            $keys = array_map(static fn(string $key): string => substr($key, \strlen($prefix)), $named);
+            $lines = 0;
+            foreach ((array) Redis::connection()->command('hgetall', [self::key() . '.lines']) as $process => $told) {
+                [$count, $at] = array_map(intval(...), explode(' ', "{$told} 0"));
+                // A process that has said nothing for a minute is gone.
+                $at > time() - 60 ? $lines += $count : Redis::connection()->command('hdel', [self::key() . '.lines', (string) $process]);
+            }
 
-            return $keys === [] ? 0 : array_sum(array_map(intval(...), (array) $redis->command('mget', [$keys])));
+            return $lines;
         } catch (\Throwable) {
             return 0;
         }

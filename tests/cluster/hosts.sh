@@ -242,6 +242,7 @@ hosts_up() {
   for host in app1 app2; do app_up "$host"; done
   say "Hosts: nginx"; front_up
   wait_for "Embrel" on people curl -skf "https://$NAME/up"
+  for host in app1 app2; do wait_for "$host, with all its parts," on people curl -sf "http://$NET.10:8090/$host/ready"; done
 }
 hosts_down() {
   local host run
