@@ -188,7 +188,8 @@ final class HostCheck
         }
         if (($parts['redis'] ?? null) !== null && $parts['redis']['ok']) {
             $keeps = Parts::ask(static function (): void {
-                \in_array('yes', (array) Redis::connection()->command('config', ['get', 'appendonly']), true) || throw new \RuntimeException('no');
+                $set = (array) Redis::connection()->command('config', ['get', 'appendonly']);
+                \in_array('yes', $set, true) || throw new \RuntimeException('It is off.');
             });
             $this->say(
                 'Redis keeps what it has on its disk',

@@ -8,6 +8,7 @@ use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Comment\Anchor;
 use Embrel\Comment\Suggestion;
+use Embrel\Difference\Difference;
 use Embrel\Id\Ids;
 use Embrel\Limits;
 use Embrel\Plan\Plan;
@@ -114,7 +115,9 @@ final readonly class WholePlan
     public function read(iterable $lines, User $me, \Closure $bytes): PlanRow
     {
         try {
-            return Transaction::of(fn(): PlanRow => $this->taken($lines, $me, $bytes));
+            $read = $this->understood($lines, $me);
+
+            return Transaction::of(fn(): PlanRow => $this->kept($read, $me, $bytes));
         } catch (OverQuota|Unreadable|QueryException $why) {
             throw $why;
         } catch (\DomainException|\LogicException|\RuntimeException|\TypeError|\ValueError|\JsonException $why) {
@@ -129,13 +132,19 @@ final readonly class WholePlan
     }
 
     /**
-     * @param iterable<string>          $lines
-     * @param \Closure(string): ?string $bytes
+     * All that the lines say, read before any of it is kept.
+     *
+     * @param iterable<string> $lines
+     *
+     * @return array{
+     *     head: Shape, first: Plan, began: int, plan: Plan, revision: int, log: list<array{array<string, mixed>, Difference}>,
+     *     named: array<int, array{name: string, at: Carbon|null}>, rest: array<string, list<Shape>>
+     * }
      */
-    private function taken(iterable $lines, User $me, \Closure $bytes): PlanRow
+    private function understood(iterable $lines, User $me): array
     {
         $head = $first = $state = null;
-        $seq = 0;
+        $seq = $began = 0;
         $log = $named = $rest = $ids = [];
         foreach ($lines as $text) {
             $line = Shape::of(json_decode($text, true, 512, JSON_THROW_ON_ERROR), 'line');
@@ -144,8 +153,7 @@ final readonly class WholePlan
                 $head = $line;
             } elseif ($kind === 'first' && $head !== null && $state === null) {
                 $first = $state = PlanForm::plan($line->object('body'));
-                $seq = max(1, $line->int('seq'));
-                $began = $seq;
+                $began = $seq = max(1, $line->int('seq'));
             } elseif ($kind === 'change' && $state !== null && $line->int('seq') === $seq + 1) {
                 isset($ids[$line->id('id')]) && throw self::unreadable();
                 $ids[$line->id('id')] = true;
@@ -168,16 +176,34 @@ final readonly class WholePlan
             new Shape(json_decode(json_encode(PlanForm::toArray($state), self::JSON), true, 512, JSON_THROW_ON_ERROR), 'plan'),
         );
         \count($checked->topics) === \count($state->topics) || throw self::unreadable();
+
+        return [
+            ...['head' => $head, 'first' => $first, 'began' => $began, 'plan' => $state, 'revision' => $seq],
+            ...['log' => $log, 'named' => $named, 'rest' => $rest],
+        ];
+    }
+
+    /**
+     * @param array{
+     *     head: Shape, first: Plan, began: int, plan: Plan, revision: int, log: list<array{array<string, mixed>, Difference}>,
+     *     named: array<int, array{name: string, at: Carbon|null}>, rest: array<string, list<Shape>>
+     * }                                $read
+     * @param \Closure(string): ?string $bytes
+     */
+    private function kept(array $read, User $me, \Closure $bytes): PlanRow
+    {
+        ['head' => $head, 'plan' => $plan, 'log' => $log] = $read;
         $id = $this->ids->next();
-        $row = $this->store->recreate($me, $state, $id, $seq, $first);
+        $row = $this->store->recreate($me, $plan, $id, $read['revision'], $read['first']);
         // Where the first state that is kept is not that of the first revision, it stands where it stood.
-        DB::table('snapshots')->where('plan_id', $id)->update(['seq' => $began ?? 1]);
+        DB::table('snapshots')->where('plan_id', $id)->update(['seq' => $read['began']]);
         foreach (array_chunk($log, self::CHUNK) as $chunk) {
             DB::table('operations')->insert(array_map(static fn(array $one): array => ['plan_id' => $id] + $one[0], $chunk));
-            StoredDifference::index($id, array_column(array_map(static fn(array $one): array => [$one[0]['seq'], $one[1]], $chunk), 1, 0));
+            $did = array_column($chunk, 1);
+            StoredDifference::index($id, array_combine(array_column(array_column($chunk, 0), 'seq'), $did));
         }
-        $this->versions($row, $named);
-        $this->rest($row, $me, $state, $rest, $bytes);
+        $this->versions($row, $read['named']);
+        $this->rest($row, $me, $plan, $read['rest'], $bytes);
         $row->forceFill(['put_away_at' => self::moment($head, 'putAway'), 'changed_at' => self::moment($head, 'changed') ?? now()])->save();
         $row->timestamps = false;
         $row->forceFill(['created_at' => self::moment($head, 'started') ?? now()])->save();
@@ -186,7 +212,7 @@ final readonly class WholePlan
         return $row;
     }
 
-    /** @param list<array{array<string, mixed>, \Embrel\Difference\Difference}> $log */
+    /** @param list<array{array<string, mixed>, Difference}> $log */
     private function change(Shape $line, Plan $state, User $me, array &$log): Plan
     {
         $did = StoredDifference::read(json_encode($line->object('did')->values(), self::JSON));
