@@ -94,7 +94,9 @@ function compose(data) {
     let prompts = null;
     page.prompts = () => (prompts ??= import('./views/prompts/panel.js').then(({ Prompts }) => (page.promptsNow = new Prompts(page))));
     page.sharing = new Sharing(session);
-    page.talk = new TalkPanel(page, new Talking(session, new Talk(data.fresh.talk), () => page.talk.draw()));
+    // Whatever tells how far it is said, votes may be among that: they are asked for after it, never before.
+    const said = () => (page.talk.draw(), page.votes.told());
+    page.talk = new TalkPanel(page, new Talking(session, new Talk(data.fresh.talk), said));
     const narrow = matchMedia('(max-width: 32.5em)');
     const fit = () => (tree.beside.isNarrow = narrow.matches);
     narrow.addEventListener('change', () => (fit(), page.outline.draw()));
@@ -102,7 +104,7 @@ function compose(data) {
     page.here = new HereNow(page);
     page.fresh = new Fresh(page);
     page.votes = new Votes(page);
-    session.channel.on.talk = () => Promise.all([page.talk.talking.load(), page.votes.told()]).then((heard) => !heard.includes(false));
+    session.channel.on.talk = async () => (await page.talk.talking.load()) !== false && (await page.votes.told()) !== false;
     session.channel.on.people = () => rightsChanged(page);
     page.version = new VersionDialog(session, () => page.commit());
     page.relations = new Relations(page);
