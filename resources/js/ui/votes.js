@@ -74,7 +74,10 @@ export class Votes {
     /** @param {string} method @param {string} path @param {object | null} body */
     async ask(method, path, body) {
         try {
-            this.votes = (await send(method, `${this.page.address}/${path}`, body)).votes;
+            const known = new Map(this.votes.map((vote) => [vote.id, vote]));
+            const { votes } = await send(method, `${this.page.address}/${path}`, body);
+            // A field that stays knows its vote as it is now.
+            this.votes = votes.map((/** @type {Vote} */ vote) => Object.assign(known.get(vote.id) ?? {}, vote));
             this.error.textContent = '';
             this.draw();
             return true;
@@ -96,13 +99,20 @@ export class Votes {
     draw() {
         const active = document.activeElement;
         const held = active instanceof HTMLInputElement ? active.dataset.held : null;
-        // What is being typed stays.
-        const typed = active instanceof HTMLInputElement && active.value !== active.defaultValue ? active.value : null;
-        this.list.replaceChildren(...this.votes.map((vote) => this.vote(vote, !vote.isClosed && held?.startsWith(vote.id) === true)));
+        const fresh = this.votes.map((vote) => this.vote(vote, !vote.isClosed && held?.startsWith(vote.id) === true));
+        const next = held ? fresh.find((section) => section.querySelector(`[data-held="${held}"]`)) : null;
+        const section = next ? /** @type {HTMLElement} */ (active?.closest('.vote')) : null;
+        if (next && section && active instanceof HTMLInputElement && isAlike(section, next)) {
+            // The field in which one is stays as it is, with what is typed and what is chosen in it; everything around it is told anew.
+            around(active, section, next);
+            const at = fresh.indexOf(next);
+            [...this.list.children].filter((child) => child !== section).forEach((child) => child.remove());
+            section.before(...fresh.slice(0, at));
+            section.after(...fresh.slice(at + 1));
+        } else {
+            this.list.replaceChildren(...fresh);
+        }
         firstOf(this.dialog, '.votes-none').hidden = this.votes.length > 0;
-        const field = held ? /** @type {HTMLInputElement | null} */ (this.list.querySelector(`[data-held="${held}"]`)) : null;
-        field?.focus();
-        field && typed !== null && (field.value = typed);
     }
 
     /** @param {Vote} vote @param {boolean} isGiving the keyboard is in it */
@@ -175,4 +185,38 @@ export class Votes {
             onchange: give,
         });
     }
+}
+
+/**
+ * Whether two pieces of a page are built alike, whatever they say.
+ * @param {Element} one @param {Element} other
+ * @returns {boolean}
+ */
+function isAlike(one, other) {
+    const [these, those] = [[...one.children], [...other.children]];
+    return one.tagName === other.tagName && these.length === those.length && these.every((child, i) => isAlike(child, those[i]));
+}
+
+/**
+ * Puts what a piece says now in the place of what it said, but for one field within it, which stays.
+ * @param {HTMLInputElement} field @param {Element} piece @param {Element} next built alike
+ */
+function around(field, piece, next) {
+    const others = [...next.children];
+    [...piece.children].forEach((child, i) => {
+        const other = others[i];
+        if (child === field) {
+            const { max, value } = /** @type {HTMLInputElement} */ (other);
+            const isTyped = field.value !== field.defaultValue;
+            field.max = max;
+            field.defaultValue = value;
+            isTyped || (field.value = value);
+        } else if (child.contains(field)) {
+            child.className = other.className;
+            child.setAttribute('style', other.getAttribute('style') ?? '');
+            around(field, child, other);
+        } else {
+            child.replaceWith(other);
+        }
+    });
 }
