@@ -97,10 +97,12 @@ for ($made = 1; $made < $count; $made += \count($new)) {
     DB::transaction(static function () use ($tables, $columns, $first): void {
         $of = array_diff($columns('plans'), ['id', 'owner_id']);
         $named = implode(', ', array_map(static fn(string $name): string => "`{$name}`", $of));
-        DB::statement("INSERT INTO plans (id, owner_id, {$named}) SELECT made.id, made.owner, {$named} FROM (SELECT {$named} FROM plans WHERE id = ?) AS p, made", [$first]);
+        $one = "(SELECT {$named} FROM plans WHERE id = ?) AS p";
+        DB::statement("INSERT INTO plans (id, owner_id, {$named}) SELECT made.id, made.owner, {$named} FROM {$one}, made", [$first]);
         foreach ($tables as $table) {
             $named = implode(', ', array_map(static fn(string $name): string => "`{$name}`", array_diff($columns($table), ['plan_id'])));
-            DB::statement("INSERT INTO {$table} (plan_id, {$named}) SELECT made.id, t.* FROM made, (SELECT {$named} FROM {$table} WHERE plan_id = ?) AS t", [$first]);
+            $rows = "(SELECT {$named} FROM {$table} WHERE plan_id = ?) AS t";
+            DB::statement("INSERT INTO {$table} (plan_id, {$named}) SELECT made.id, t.* FROM made, {$rows}", [$first]);
         }
     });
     DB::statement('DROP TEMPORARY TABLE made');
@@ -112,7 +114,8 @@ for ($made = 1; $made < $count; $made += \count($new)) {
 DB::statement('SET unique_checks = 1, foreign_key_checks = 1');
 DB::statement('ANALYZE TABLE plans, ' . implode(', ', $tables));
 $bytes = $rows = 0;
-foreach (DB::select('SELECT table_name AS named, table_rows AS n, data_length + index_length AS bytes FROM information_schema.tables WHERE table_schema = ?', [$many]) as $one) {
+$sizes = DB::table('information_schema.tables')->where('table_schema', $many);
+foreach ($sizes->get(['table_name AS named', 'table_rows AS n', DB::raw('data_length + index_length AS bytes')]) as $one) {
     if (\in_array($one->named, ['plans', ...$tables], true)) {
         printf("%-18s %5.1f rows and %6.1f KB a plan\n", $one->named, $one->n / $count, $one->bytes / $count / 1024);
         $bytes += $one->bytes;

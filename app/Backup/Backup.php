@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Backup;
 
 use App\Models\Plan;
-use App\Store\Listing;
 use App\Store\PlanProof;
 use App\Store\WorkFolder;
 use Illuminate\Contracts\Filesystem\Filesystem;
@@ -48,7 +47,10 @@ final readonly class Backup
             ($this->say)('Checking that it can be restored');
             $restored = $this->check("{$folder}/database.sql.gz", $before, $after);
             ($this->say)('Copying pictures and files');
-            $bytes = $this->copyBytes();
+            $bytes = [];
+            foreach (self::DISKS as $disk) {
+                $bytes[$disk] = Bytes::bring(Storage::disk($disk), '', $this->to, "bytes/{$disk}");
+            }
             $in = fopen("{$folder}/database.sql.gz", 'r') ?: throw new BackupFailed('The file of the database cannot be read.');
             $this->to->writeStream("{$name}/database.sql.gz", $in);
             \is_resource($in) && fclose($in);
@@ -63,7 +65,8 @@ final readonly class Backup
                 'tables' => $restored->tables,
                 'bytes' => $bytes,
             ], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR));
-            ($this->say)(\count($restored->plans) . ' plans and ' . $bytes['files'] . ' files are kept, and were restored for a check.');
+            $files = array_sum(array_column($bytes, 'files'));
+            ($this->say)(\count($restored->plans) . " plans and {$files} files are kept, and were restored for a check.");
         });
 
         return $name;
@@ -159,46 +162,6 @@ final readonly class Backup
                 $why === null || throw new BackupFailed("The plan {$row->id} is not restored as it was: {$why}.");
             }
         });
-    }
-
-    /**
-     * @return array{files: int, bytes: int, gone: int} `gone`: of rows that were deleted since the database was read
-     */
-    private function copyBytes(): array
-    {
-        $files = $bytes = $gone = 0;
-        foreach (self::DISKS as $disk) {
-            $from = Storage::disk($disk);
-            $kept = [];
-            foreach (Listing::of($this->to, "bytes/{$disk}") as $at => $file) {
-                $kept[$at] = $file->fileSize();
-            }
-            foreach (Listing::of($from) as $path => $file) {
-                if (str_ends_with($path, '.part') || basename($path)[0] === '.') {
-                    continue;
-                }
-                $at = "bytes/{$disk}/{$path}";
-                $size = (int) $file->fileSize();
-                try {
-                    if (($kept[$at] ?? null) !== $size) {
-                        $in = $from->readStream($path) ?? throw new \RuntimeException('gone');
-                        $this->to->writeStream($at, $in);
-                        \is_resource($in) && fclose($in);
-                    }
-                } catch (\Throwable $why) {
-                    // Whatever is gone from the disk was deleted meanwhile; anything else is an error.
-                    if ($from->exists($path)) {
-                        throw new BackupFailed("The file {$path} of {$disk} could not be copied: " . $why::class);
-                    }
-                    ++$gone;
-                    continue;
-                }
-                ++$files;
-                $bytes += $size;
-            }
-        }
-
-        return ['files' => $files, 'bytes' => $bytes, 'gone' => $gone];
     }
 
     /** Where the log of changes stood (a GTID), by the file and place that the dump has at its head; empty: none is kept. */

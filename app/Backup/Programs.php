@@ -101,10 +101,7 @@ final class Programs
             $process->run();
         });
         // A log that ends amid a change, as that of a server that was killed, is read as far as it goes.
-        if (!$read->isSuccessful() && !str_contains($read->getErrorOutput(), 'unexpected') && !str_contains(
-            $read->getErrorOutput(),
-            'Could not read entry',
-        )) {
+        if (!$read->isSuccessful() && preg_match('/unexpected|Could not read entry/', $read->getErrorOutput()) !== 1) {
             throw new BackupFailed('The log of changes could not be read: ' . self::line($read->getErrorOutput()));
         }
     }

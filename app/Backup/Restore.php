@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Backup;
 
+use App\Store\Listing;
 use App\Store\WorkFolder;
 use Illuminate\Contracts\Filesystem\Filesystem;
 use Illuminate\Support\Facades\DB;
@@ -18,7 +19,8 @@ final readonly class Restore
     /**
      * @param list<string> $logs files of the log of changes; none: the moment of the backup
      *
-     * @throws BackupFailed where the database is not empty, or what was kept is not whole: nothing is changed then
+     * @throws BackupFailed where the database is not empty, or what was kept is not whole, of which nothing is changed then; or where what
+     *                      was restored is not what was kept
      */
     public function run(string $name, array $logs = [], ?string $until = null): void
     {
@@ -64,15 +66,7 @@ final readonly class Restore
         ($this->say)('Copying pictures and files');
         $count = 0;
         foreach (Backup::DISKS as $disk) {
-            foreach ($this->from->allFiles("bytes/{$disk}") as $path) {
-                $at = substr($path, \strlen("bytes/{$disk}/"));
-                if (!Storage::disk($disk)->exists($at)) {
-                    $in = $this->from->readStream($path) ?? throw new BackupFailed("The file {$path} cannot be read.");
-                    Storage::disk($disk)->writeStream($at, $in);
-                    \is_resource($in) && fclose($in);
-                    ++$count;
-                }
-            }
+            $count += Bytes::bring($this->from, "bytes/{$disk}", Storage::disk($disk), '')['brought'];
         }
         ($this->say)("{$count} files are back.");
         $missing = self::missing();
@@ -84,7 +78,7 @@ final readonly class Restore
     {
         $missing = 0;
         foreach (['pictures' => 'id', 'attachments' => 'hash'] as $disk => $column) {
-            $there = array_flip(Storage::disk($disk)->allFiles());
+            $there = iterator_to_array(Listing::of(Storage::disk($disk)));
             foreach (DB::table($disk)->select(['plan_id', "{$column} AS named"])->orderBy('plan_id')->cursor() as $row) {
                 $missing += isset($there["{$row->plan_id}/{$row->named}"]) ? 0 : 1;
             }

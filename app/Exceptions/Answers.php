@@ -54,6 +54,12 @@ final class Answers
             ? app(ExceptionHandler::class)->render($request, new ServiceUnavailableHttpException(self::AGAIN, self::AWAY, $why))
             : null);
         $exceptions->render(static fn(MalformedOperation $why): JsonResponse => response()->json(['message' => $why->getMessage()], 422));
+        // From wherever a plan was to come: there the list says what is to be done.
+        $exceptions->render(
+            static fn(OverQuota $why, Request $request): JsonResponse|RedirectResponse => $request->expectsJson()
+                ? response()->json(['message' => $why->getMessage()], 422)
+                : redirect()->route('plans')->withErrors(['plans' => $why->getMessage()]),
+        );
         $exceptions->render(
             static fn(OperationRefused $why): JsonResponse => response()->json(
                 ['message' => $why->getMessage(), 'reason' => $why->reason->value],
@@ -61,7 +67,7 @@ final class Answers
             ),
         );
         $exceptions->render(
-            static fn(Unreadable|OverQuota $why, Request $request): JsonResponse|RedirectResponse => $request->expectsJson()
+            static fn(Unreadable $why, Request $request): JsonResponse|RedirectResponse => $request->expectsJson()
                 ? response()->json(['message' => $why->getMessage()], 422)
                 : back()
                     ->withInput()

@@ -151,7 +151,8 @@ final class HostCheck
             );
         }
         $owner = \function_exists('posix_geteuid') ? posix_geteuid() : 1;
-        $this->say('This does not run as root', $owner !== 0 ? true : null, 'Run it as the user that the services have, to see what they see.', 'This runs as root');
+        $mend = 'Run it as the user that the services have, to see what they see.';
+        $this->say('This does not run as root', $owner !== 0 ? true : null, $mend, 'This runs as root');
         $free = (float) disk_free_space(storage_path());
         $this->say(
             \sprintf('%.1f GB are free for work in progress', $free / 1024 ** 3),
@@ -208,7 +209,8 @@ final class HostCheck
         $version = (string) $one('SELECT VERSION()');
         $this->say("MariaDB {$version}", version_compare($version, '10.6', '>='), 'Embrel needs MariaDB 10.6 or newer.');
         $apart = abs((float) $one('SELECT UNIX_TIMESTAMP(NOW(6))') - microtime(true));
-        $this->say(\sprintf('The clocks of host and database are %.1f s apart', $apart), $apart < self::APART, 'Have both follow a time server (chrony, systemd-timesyncd).');
+        $mend = 'Have both follow a time server (chrony, systemd-timesyncd).';
+        $this->say(\sprintf('The clocks of host and database are %.1f s apart', $apart), $apart < self::APART, $mend);
         foreach (['innodb_flush_log_at_trx_commit' => 1, 'sync_binlog' => 1] as $name => $value) {
             $is = (int) $one("SELECT @@{$name}");
             $this->say("{$name} is {$is}", $is === $value ?: null, 'With 1, what was acknowledged is on the disk.');

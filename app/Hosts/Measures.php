@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Hosts;
 
 use App\Models\TaskState;
+use Illuminate\Redis\Connections\Connection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Redis;
@@ -16,6 +17,8 @@ use Illuminate\Support\Facades\Redis;
 final class Measures
 {
     public const TYPE = 'text/plain; version=0.0.4; charset=utf-8';
+    /** In seconds: so long is believed what a process has said. */
+    private const HOLDS = 60;
     /** Upper bounds of the classes of how long requests take, in seconds. */
     private const SECONDS = ['0.025', '0.05', '0.1', '0.25', '0.5', '1', '2.5', '10'];
 
@@ -24,7 +27,7 @@ final class Measures
 
     public static function areKept(): bool
     {
-        return (bool) config('embrel.stream_over_redis');
+        return Parts::hasRedis();
     }
 
     public function add(string $sum, int|float $by = 1): void
@@ -50,29 +53,32 @@ final class Measures
     public function keep(): void
     {
         [$sums, $this->sums] = [$this->sums, []];
-        if ($sums === [] || !self::areKept()) {
-            return;
-        }
-        try {
-            Redis::connection()->client()->pipeline(static function ($pipe) use ($sums): void {
-                foreach ($sums as $name => $by) {
-                    \is_int($by) ? $pipe->hincrby(self::key(), $name, $by) : $pipe->hincrbyfloat(self::key(), $name, $by);
-                }
-            });
-        } catch (\Throwable) {
-            // Measures are not worth an error.
-        }
+        $add = static function ($pipe) use ($sums): void {
+            foreach ($sums as $name => $by) {
+                \is_int($by) ? $pipe->hincrby(self::key(), $name, $by) : $pipe->hincrbyfloat(self::key(), $name, $by);
+            }
+        };
+        $sums === [] ?: self::ask(static fn(Connection $redis): mixed => $redis->client()->pipeline($add));
     }
 
     /** Tells how many lines of the stream are open at this host. */
     public static function lines(string $process, int $lines): void
     {
-        if (self::areKept()) {
-            try {
-                Redis::connection()->command('hset', [self::key() . '.lines', $process, $lines . ' ' . time()]);
-            } catch (\Throwable) {
-                // As above.
-            }
+        $says = $lines . ' ' . time();
+        self::ask(static fn(Connection $redis): mixed => $redis->command('hset', [self::key() . '.lines', $process, $says]));
+    }
+
+    /**
+     * Measures are not worth an error: where Redis is not there, nothing is known.
+     *
+     * @param \Closure(Connection): mixed $what
+     */
+    private static function ask(\Closure $what): mixed
+    {
+        try {
+            return self::areKept() ? $what(Redis::connection()) : null;
+        } catch (\Throwable) {
+            return null;
         }
     }
 
@@ -114,19 +120,12 @@ final class Measures
     /** @return array<string, string> */
     private static function sums(): array
     {
-        if (!self::areKept()) {
-            return [];
-        }
-        try {
-            /** @var array<string, string> $sums */
-            $sums = Redis::connection()->command('hgetall', [self::key()]);
-            // Classes of a histogram stand from the least to the most.
-            uksort($sums, static fn(string $a, string $b): int => self::place($a) <=> self::place($b));
+        /** @var array<string, string> $sums */
+        $sums = self::ask(static fn(Connection $redis): mixed => $redis->command('hgetall', [self::key()])) ?? [];
+        // Classes of a histogram stand from the least to the most.
+        uksort($sums, static fn(string $a, string $b): int => self::place($a) <=> self::place($b));
 
-            return $sums;
-        } catch (\Throwable) {
-            return [];
-        }
+        return $sums;
     }
 
     /** @return array{string, float} */
@@ -152,7 +151,7 @@ final class Measures
         }
         if ($parts['database']['ok']) {
             $tasks = DB::table('tasks')
-                ->whereIn('state', [TaskState::Waiting, TaskState::Running])
+                ->whereIn('state', TaskState::OPEN)
                 ->groupBy('state')
                 ->selectRaw('state, COUNT(*) AS n')
                 ->pluck('n', 'state');
@@ -170,21 +169,20 @@ final class Measures
 
     private static function openLines(): int
     {
-        if (!self::areKept()) {
-            return 0;
-        }
-        try {
-            $lines = 0;
-            foreach ((array) Redis::connection()->command('hgetall', [self::key() . '.lines']) as $process => $told) {
-                [$count, $at] = array_map(intval(...), explode(' ', "{$told} 0"));
-                // A process that has said nothing for a minute is gone.
-                $at > time() - 60 ? $lines += $count : Redis::connection()->command('hdel', [self::key() . '.lines', (string) $process]);
+        $lines = 0;
+        /** @var array<string, string> $told */
+        $told = self::ask(static fn(Connection $redis): mixed => $redis->command('hgetall', [self::key() . '.lines'])) ?? [];
+        foreach ($told as $process => $says) {
+            [$count, $at] = array_map(intval(...), explode(' ', "{$says} 0"));
+            if ($at > time() - self::HOLDS) {
+                $lines += $count;
+            } else {
+                // A process that has said nothing for so long is gone.
+                self::ask(static fn(Connection $redis): mixed => $redis->command('hdel', [self::key() . '.lines', $process]));
             }
-
-            return $lines;
-        } catch (\Throwable) {
-            return 0;
         }
+
+        return $lines;
     }
 
     /**

@@ -35,7 +35,7 @@ final class Parts
         return (bool) config('embrel.stream_over_redis') || \in_array('redis', $drivers, true);
     }
 
-    /** @return array<string, array{ok: bool, ms: float, why: string}> what is wrong as the class of it: values of theirs are in no answer */
+    /** @return array<string, array{ok: bool, ms: float, why: string}> `why`: what its driver says, for the operator alone */
     public static function all(): array
     {
         return array_map(self::ask(...), self::asked());
@@ -59,8 +59,8 @@ final class Parts
         return ['ok' => $why === '', 'ms' => round((hrtime(true) - $began) / 1e6, 1), 'why' => $why];
     }
 
-    /** What a driver says of a failure to connect names hosts and people; that is for the operator, in one line. */
-    public static function said(\Throwable $why): string
+    /** In one line. */
+    private static function said(\Throwable $why): string
     {
         while ($why->getPrevious() !== null) {
             $why = $why->getPrevious();

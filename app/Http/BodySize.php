@@ -12,7 +12,8 @@ final class BodySize
 {
     /** Where sounds and films are taken. */
     private const MEDIA = '#\A/plans/[^/]+/attachments/?\z#';
-    private const FILES = '#\A/(?:intake(?:/files|/preview)?|account/everything|templates|map-styles/(?:file|pictures)|plans/[^/]+/(?:pictures|source-list|attachments))/?\z#';
+    private const FILES = '#\A/(?:intake(?:/files|/preview)?|account/everything|templates|map-styles/(?:file|pictures)'
+        . '|plans/[^/]+/(?:pictures|source-list|attachments))/?\z#';
 
     /** A body that does not say how long it is could be of any length. */
     public static function isTooLarge(ServerBag $server): bool

@@ -73,9 +73,8 @@ final class Task extends Model
     public function became(TaskState $state, array $with): bool
     {
         $this->forceFill(['state' => $state] + $with);
-        $isOpen = self::query()->whereKey($this->id)->whereIn('state', [TaskState::Waiting, TaskState::Running])->update(
-            $this->getDirty() + ['updated_at' => now()],
-        ) === 1;
+        $open = self::query()->whereKey($this->id)->whereIn('state', TaskState::OPEN);
+        $isOpen = $open->update($this->getDirty() + ['updated_at' => now()]) === 1;
         $this->syncOriginal();
 
         return $isOpen;

@@ -10,4 +10,7 @@ enum TaskState: string
     case Running = 'running';
     case Done = 'done';
     case Failed = 'failed';
+
+    /** Of what has not ended. */
+    public const OPEN = [self::Waiting, self::Running];
 }

@@ -87,6 +87,7 @@ final class AppServiceProvider extends ServiceProvider
             gc_disable();
         }
         Queue::looping(static fn() => Alive::says('worker'));
+        Queue::after(fn() => $this->app->make(Measures::class)->keep());
         TrustProxies::at((array) config('embrel.proxies'));
         foreach ([DraftTemplate::class, PlanPattern::class, Task::class] as $own) {
             Gate::policy($own, OwnPolicy::class);

@@ -31,7 +31,7 @@ final class Entrance
             return redirect()->route('sign-in.code');
         }
 
-        return self::open($request, $user, $stays);
+        return self::letIn($request, $user, $stays);
     }
 
     /** Who has taken the first step not long ago. */
@@ -46,10 +46,11 @@ final class Entrance
     /** After the second. */
     public static function complete(Request $request, User $user): RedirectResponse
     {
-        return self::open($request, $user, ($request->session()->pull(self::WAITS)['stays'] ?? false) === true);
+        return self::letIn($request, $user, ($request->session()->pull(self::WAITS)['stays'] ?? false) === true);
     }
 
-    private static function open(Request $request, User $user, bool $stays): RedirectResponse
+    /** Whoever it is has shown that already, as by the letter that opened the account. */
+    public static function letIn(Request $request, User $user, bool $stays): RedirectResponse
     {
         Auth::login($user);
         $request->session()->regenerate();

@@ -22,7 +22,7 @@ final class Accounts
 
         return User::query()
             ->withCount('plans')
-            ->when($search !== '', static fn($query) => $query->where(static fn($or) => $or->where('name', 'like', $like)->orWhere('email', 'like', mb_strtolower($like))))
+            ->where(static fn($query) => $query->where('name', 'like', $like)->orWhere('email', 'like', mb_strtolower($like)))
             ->orderBy('name')
             ->orderBy('id')
             ->paginate(self::AT_ONCE)
@@ -63,10 +63,7 @@ final class Accounts
     public static function work(): array
     {
         /** @var list<Task> */
-        return Task::query()->with('user')->whereIn(
-            'state',
-            [TaskState::Waiting, TaskState::Running],
-        )->orderBy('id')->limit(100)->get()->all();
+        return Task::query()->with('user')->whereIn('state', TaskState::OPEN)->orderBy('id')->limit(self::AT_ONCE)->get()->all();
     }
 
     /** Nobody comes in by it any more, and whoever is in is out; all that is in it stays. */

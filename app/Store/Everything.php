@@ -66,6 +66,7 @@ final class Everything
         // What goes into a zip is read when it is closed: the files stand until then.
         WorkFolder::with(function (string $folder) use ($path, $user, $tell, $inEvery): void {
             $until = microtime(true) + self::PATIENCE;
+            $named = [];
             $zip = new \ZipArchive();
             $zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
             $zip->addFromString(
@@ -82,73 +83,59 @@ final class Everything
             );
             $count = $user->allPlans()->count();
             foreach ($user->allPlans()->lazyById(50) as $i => $row) {
-                $this->add($zip, $row, $i + 1, $folder);
-                if ($inEvery && microtime(true) < $until) {
-                    $this->addEvery($zip, $row, $i + 1, $folder);
-                }
+                $named += $this->add($zip, $row, $i + 1, $folder, $inEvery && microtime(true) < $until);
                 $tell === null ? null : $tell($i + 1, $count);
             }
             foreach (PlanPattern::query()->where('user_id', $user->id)->lazyById(10) as $i => $pattern) {
                 $name = \sprintf('patterns/%02d %s.opml', $i + 1, WorkFolder::fileName($pattern->name));
                 $this->write($zip, $pattern->plan(), Format::Opml, new Choices(), "{$folder}/pattern-{$i}.opml", $name);
             }
-            $this->whole->write($user, static fn(string $file, string $name): bool => $zip->addFile($file, $name), $folder);
+            $this->whole->write($user, static fn(string $file, string $name): bool => $zip->addFile($file, $name), $folder, $named);
             $zip->close() || throw new \RuntimeException('The zip could not be written.');
         });
 
         return $path;
     }
 
-    private function add(\ZipArchive $zip, PlanRow $row, int $number, string $folder): void
+    /** @return array<string, string> the hash of each picture and file of it → its name in the zip */
+    private function add(\ZipArchive $zip, PlanRow $row, int $number, string $folder, bool $inEvery): array
     {
         $plan = $this->store->load($row, true);
         $pictures = new PlanPictures($row->id);
-        $keep = static function (string $name, string $bytes) use ($zip, $folder): void {
+        $named = [];
+        $keep = static function (string $hash, string $name, $bytes) use ($zip, $folder, &$named): void {
             file_put_contents($path = $folder . '/' . hash('xxh128', $name), $bytes);
             $zip->addFile($path, $name);
+            $named[$hash] = $name;
         };
         foreach ([Plan::ROOT, ...$plan->standing()] as $id) {
             foreach (PlanPictures::of([$plan->topic($id)]) as $picture) {
                 $bytes = $pictures->bytes($picture);
                 if ($bytes !== null) {
-                    $keep(
-                        \sprintf(
-                            'pictures/%02d %s %s.%s',
-                            $number,
-                            WorkFolder::fileName($plan->topic($id)->title),
-                            substr($picture, 0, 6),
-                            PictureType::of($bytes)->value,
-                        ),
-                        $bytes,
-                    );
+                    $end = substr($picture, 0, 6) . '.' . PictureType::of($bytes)->value;
+                    $keep($picture, \sprintf('pictures/%02d %s %s', $number, WorkFolder::fileName($plan->topic($id)->title), $end), $bytes);
                 }
             }
         }
         foreach ($row->attachments()->where('removed_at', null)->get()->sortBy('id') as $one) {
             $in = Attachments::open($one);
             if ($in !== null) {
-                $name = \sprintf('files/%02d %s %s', $number, substr($one->id, -4), $one->name);
-                file_put_contents($path = $folder . '/' . hash('xxh128', $name), $in);
-                $zip->addFile($path, $name);
+                $keep($one->hash, \sprintf('files/%02d %s %s', $number, substr($one->id, -4), $one->name), $in);
                 fclose($in);
             }
         }
+        $name = \sprintf('%02d %s', $number, WorkFolder::fileName($row->title));
         foreach ([Format::Opml, Format::Docx] as $format) {
             $choices = new Choices(pictures: $pictures, outline: new OutlineChoices(loose: $format === Format::Opml));
-            $name = \sprintf('%02d %s.%s', $number, WorkFolder::fileName($row->title), $format->value);
-            $this->write($zip, $plan, $format, $choices, "{$folder}/{$number}.{$format->value}", $name);
+            $this->write($zip, $plan, $format, $choices, "{$folder}/{$number}.{$format->value}", "{$name}.{$format->value}");
         }
-    }
-
-    private function addEvery(\ZipArchive $zip, PlanRow $row, int $number, string $folder): void
-    {
-        $plan = $this->store->load($row, true);
-        $choices = new Choices(pictures: new PlanPictures($row->id));
-        foreach (self::EVERY as $format) {
-            $name = \sprintf('%02d %s', $number, WorkFolder::fileName($row->title));
+        foreach ($inEvery ? self::EVERY : [] as $format) {
             $end = $format === Format::MapPdf ? 'map.pdf' : $format->extension();
-            $this->write($zip, $plan, $format, $choices, "{$folder}/{$number}-{$format->value}", "formats/{$name}.{$end}");
+            $path = "{$folder}/{$number}-{$format->value}";
+            $this->write($zip, $plan, $format, new Choices(pictures: $pictures), $path, "formats/{$name}.{$end}");
         }
+
+        return $named;
     }
 
     private function write(\ZipArchive $zip, Plan $plan, Format $format, Choices $choices, string $path, string $name): void

@@ -27,11 +27,8 @@ final readonly class PlanProof
             ->first();
         if ($numbers !== null && (int) $numbers->n > 0) {
             $begins = (int) DB::table('snapshots')->where('plan_id', $row->id)->min('seq') + 1;
-            if ([
-                (int) $numbers->first,
-                (int) $numbers->last,
-                (int) $numbers->n,
-            ] !== [$begins, $row->revision, $row->revision - $begins + 1]) {
+            $is = array_map(intval(...), [$numbers->first, $numbers->last, $numbers->n]);
+            if ($is !== [$begins, $row->revision, $row->revision - $begins + 1]) {
                 return "its log has {$numbers->n} changes from {$numbers->first} to {$numbers->last}, and it stands at {$row->revision}";
             }
         }
@@ -49,12 +46,7 @@ final readonly class PlanProof
         return self::form($now) === self::form($logged) ? null : self::differing($now, $logged);
     }
 
-    /** Of all that a plan is, in one order; by it two are told to be equal. */
-    public static function print(Plan $plan): string
-    {
-        return hash('sha256', self::form($plan));
-    }
-
+    /** All that a plan is, in one order. */
     private static function form(Plan $plan): string
     {
         $parts = $plan->parts;

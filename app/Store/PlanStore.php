@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use App\Hosts\Measures;
 use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Difference\Difference;
@@ -24,7 +25,7 @@ final class PlanStore
 {
     private const JSON = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
 
-    public function __construct(private readonly Ids $ids) {}
+    public function __construct(private readonly Ids $ids, private readonly Measures $measures) {}
 
     /**
      * A new plan out of one that was read or made, as its first state.
@@ -209,6 +210,8 @@ final class PlanStore
             }
             $sight = Sight::of($before, $row->strip, $row->words);
             $after = $sight->after($state, \count($did) === 1 ? $compared : null);
+            $this->measures->add('embrel_operations_total', \count($log));
+            $this->measures->add('embrel_refused_total', \count($refused));
             if ($log !== []) {
                 $this->keep($row, $user, $rows, $sight, $after, $seq, $log, $within === null);
                 StoredDifference::index($row->id, $did);

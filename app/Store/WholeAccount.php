@@ -26,37 +26,31 @@ final readonly class WholeAccount
     public function __construct(private WholePlan $plans, private Patterns $patterns) {}
 
     /**
-     * @param \Closure(string, string): mixed                      $add  gets the path of a file and its name in the zip
-     * @param string                                               $work a folder whose files stand until the zip is closed
-     * @param (\Closure(int): mixed)|null $tell hears how many plans are done
+     * @param \Closure(string, string): mixed $add   gets the path of a file and its name in the zip
+     * @param string                          $work  a folder whose files stand until the zip is closed
+     * @param array<string, string>           $named hash → what is in the zip already, by its name there
      */
-    public function write(User $user, \Closure $add, string $work, ?\Closure $tell = null): void
+    public function write(User $user, \Closure $add, string $work, array $named): void
     {
-        $bytes = [];
         foreach ($user->plans()->lazyById(20) as $i => $row) {
             $path = "{$work}/whole-{$i}";
             $out = fopen($path, 'w') ?: throw new \RuntimeException('The file cannot be written.');
-            $hashes = [];
-            $this->plans->write($row, $user, $out, static function (string $hash) use (&$hashes): string {
-                $hashes[$hash] = true;
+            $this->plans->write($row, $user, $out, static function (string $hash) use (&$named, $row, $work, $add): string {
+                // Of topics that were removed, say: under no name of its own.
+                if (!isset($named[$hash])) {
+                    $named[$hash] = self::FOLDER . "bytes/{$hash}";
+                    $in = PlanPictures::disk()->open($row->id, $hash);
+                    if ($in !== null) {
+                        file_put_contents("{$work}/bytes-{$hash}", $in);
+                        fclose($in);
+                        $add("{$work}/bytes-{$hash}", $named[$hash]);
+                    }
+                }
 
-                return self::FOLDER . "bytes/{$hash}";
+                return $named[$hash];
             });
             fclose($out);
             $add($path, self::FOLDER . \sprintf('%03d.jsonl', $i + 1));
-            foreach (array_keys($hashes) as $hash) {
-                $hash = (string) $hash;
-                $in = isset($bytes[$hash])
-                    ? null
-                    : PlanPictures::disk()->open($row->id, $hash) ?? Attachments::disk()->open($row->id, $hash);
-                if ($in !== null) {
-                    file_put_contents("{$work}/bytes-{$hash}", $in);
-                    fclose($in);
-                    $bytes[$hash] = true;
-                    $add("{$work}/bytes-{$hash}", self::FOLDER . "bytes/{$hash}");
-                }
-            }
-            $tell === null ?: $tell($i + 1);
         }
         file_put_contents("{$work}/own", implode('', array_map(static fn(array $line): string => json_encode($line, self::JSON) . "\n", $this->own($user))));
         $add("{$work}/own", self::OWN);
@@ -125,10 +119,10 @@ final readonly class WholeAccount
     /** @return string|null the path of a picture or file; null: it is not in the package */
     private static function unpacked(Package $package, string $in, string $work): ?string
     {
-        if (preg_match('~\A' . self::FOLDER . 'bytes/[0-9a-f]{64}\z~', $in) !== 1 || !$package->has($in)) {
+        if (!$package->has($in)) {
             return null;
         }
-        $package->copy($in, $to = "{$work}/" . basename($in), Limits::MEDIA);
+        $package->copy($in, $to = "{$work}/" . hash('xxh128', $in), Limits::MEDIA);
 
         return $to;
     }

@@ -6,12 +6,12 @@ namespace App\Http\Controllers;
 
 use App\Models\Invitation;
 use App\Models\User;
+use App\SignIn\Entrance;
 use App\Store\Accounts;
 use App\Store\Invitations;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\Rules\Password;
 
 /** Where the link in a letter leads that asks someone into a plan. */
@@ -59,8 +59,7 @@ final class InvitationController
             'time_zone' => ['nullable', 'timezone'],
         ]);
         $user = Invitations::open($invitation, $given);
-        Auth::login($user);
-        $request->session()->regenerate();
+        Entrance::letIn($request, $user, false);
 
         return $user;
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Hosts\Measures;
 use App\Http\Given;
 use App\Http\Requests\MapRequest;
 use App\Http\Requests\OperationsRequest;
@@ -16,14 +15,11 @@ use Illuminate\Http\JsonResponse;
 
 final class OperationController
 {
-    public function __invoke(OperationsRequest $request, Plan $plan, PlanStore $store, Measures $measures): JsonResponse
+    public function __invoke(OperationsRequest $request, Plan $plan, PlanStore $store): JsonResponse
     {
         $user = Given::person($request);
         $isWholeAsked = $request->json('map') !== null || $request->shown() !== [];
         $outcome = $store->apply($plan, $user, $request->changes(), $isWholeAsked);
-
-        $measures->add('embrel_operations_total', \count($request->changes()) - \count($outcome->refused));
-        $measures->add('embrel_refused_total', \count($outcome->refused));
 
         $map = MapRequest::told($request, $outcome->after);
 

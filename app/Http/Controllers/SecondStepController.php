@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Given;
+use App\Models\User;
 use App\SignIn\SecondStep;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -63,7 +64,7 @@ final class SecondStepController
     }
 
     /** Whoever is at a page that was left open cannot do it. */
-    private function confirmed(Request $request): \App\Models\User
+    private function confirmed(Request $request): User
     {
         $user = Given::person($request);
         if (!SecondStep::take($user, Given::text($request, 'second_code'))) {

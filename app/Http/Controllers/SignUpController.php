@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Middleware\StaysSignedIn;
 use App\Http\Requests\SignUpRequest;
+use App\SignIn\Entrance;
 use App\Store\Accounts;
 use App\Store\SignUps;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
 
 /** Signing up: a form, a letter, and the account that its link opens. */
 final class SignUpController
@@ -46,10 +45,7 @@ final class SignUpController
         if ($user === null) {
             return redirect()->route('sign-up.letter', $token);
         }
-        Auth::login($user);
-        $request->session()->regenerate();
-        $request->session()->put(StaysSignedIn::STAYS, $request->boolean('stay'));
 
-        return redirect()->route('plans');
+        return Entrance::letIn($request, $user, $request->boolean('stay'));
     }
 }
