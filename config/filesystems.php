@@ -48,6 +48,6 @@ return [
         'waiting' => $private('waiting'),
         'sent' => $private('sent'),
         // Where backups go that are given no folder (embrel:backup).
-        'backups' => ['root' => (string) env('EMBREL_BACKUPS', storage_path('app/backups'))] + $private('backups'),
+        'backups' => array_filter(['root' => env('EMBREL_BACKUPS')]) + $private('backups'),
     ],
 ];

@@ -124,6 +124,24 @@ final class AdministrationTest extends TestCase
         }
     }
 
+    public function testWhatOthersBringIntoAPlanCountsWithItsOwner(): void
+    {
+        Storage::fake(\App\Store\Attachments::DISK);
+        \App\Models\Share::query()->create(['plan_id' => $this->row->id, 'user_id' => $this->ben->id, 'role' => \App\Access\Role::Writes]);
+        $this->put("/administration/people/{$this->user->id}", ['quota' => 1]);
+        $this->actingAs($this->ben);
+        $pdf = fn(int $bytes): UploadedFile => UploadedFile::fake()->createWithContent('a.pdf', "%PDF-1.4\n" . random_bytes($bytes));
+        $send = fn(int $bytes) => $this->post(
+            "/plans/{$this->row->id}/attachments",
+            ['id' => self::newId(), 'holder' => $this->id('A'), 'file' => $pdf($bytes)],
+            ['Accept' => 'application/json'],
+        );
+        $send(2 * 1024 ** 2)->assertStatus(422)->assertJsonPath('message', static fn(string $says): bool => str_contains($says, 'of Ada’s plans'));
+        $send(1000)->assertOk();
+        self::assertGreaterThan(1000, Quota::used($this->user->id));
+        self::assertSame(0, Quota::used($this->ben->id));
+    }
+
     public function testAnAccountHasNoMorePlansThanItMay(): void
     {
         config(['embrel.quota.plans' => 2]);

@@ -16,27 +16,20 @@ use App\Store\PlanProof;
 use App\Store\PlanStore;
 use Embrel\Operation\Retitle;
 use Illuminate\Contracts\Filesystem\Filesystem;
-use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Tests\Core\Build\Build;
 
 /** All of it at one moment and back again, in databases of their own: nothing is rolled back here. */
-final class BackupTest extends LaravelTestCase
+final class BackupTest extends OwnDatabase
 {
-    private string $own;
-    /** @var list<string> */
-    private array $databases = [];
     private Filesystem $place;
     private PlanRow $row;
 
     protected function setUp(): void
     {
         parent::setUp();
-        $this->own = (string) config('database.connections.mariadb.database');
-        $this->in($this->newDatabase());
-        Artisan::call('migrate', ['--force' => true]);
         $this->place = Storage::fake('backups');
         foreach (Backup::DISKS as $disk) {
             Storage::fake($disk);
@@ -47,15 +40,6 @@ final class BackupTest extends LaravelTestCase
         Storage::disk('sent')->put('01M8QWZ5PETP0B3MT09YN6EQFK', 'a file that was sent');
     }
 
-    protected function tearDown(): void
-    {
-        $this->in($this->own);
-        foreach ($this->databases as $database) {
-            DB::statement("DROP DATABASE IF EXISTS `{$database}`");
-        }
-        parent::tearDown();
-    }
-
     private static function picture(): string
     {
         $image = imagecreatetruecolor(30, 20);
@@ -63,20 +47,6 @@ final class BackupTest extends LaravelTestCase
         imagepng($image);
 
         return (string) ob_get_clean();
-    }
-
-    private function newDatabase(): string
-    {
-        $name = 'embrel_backup_' . bin2hex(random_bytes(4));
-        DB::statement("CREATE DATABASE `{$name}` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci");
-
-        return $this->databases[] = $name;
-    }
-
-    private function in(string $database): void
-    {
-        config(['database.connections.mariadb.database' => $database]);
-        DB::purge();
     }
 
     /** @param (\Closure(string): mixed)|null $say */

@@ -233,6 +233,44 @@ final class SignInTest extends TestCase
         $this->assertGuest();
     }
 
+    public function testWhoIsVouchedForIsAskedForNoSecondStepAndAClosedAccountStaysClosed(): void
+    {
+        $this->turnOn();
+        $this->organisation();
+        $ada = ['sub' => 'S-1', 'name' => 'Ada', 'email' => 'ada@example.org'];
+        $this->comeBy($ada)->assertRedirect('/plans');
+        Auth::logout();
+        Accounts::close($this->user->refresh());
+        $this->comeBy($ada)->assertRedirect()->assertSessionHasErrors('email');
+        $this->assertGuest();
+    }
+
+    public function testWhoCameByTheOrganisationGetsAPasswordOfTheirOwnByLetter(): void
+    {
+        $this->organisation();
+        $this->comeBy(['sub' => 'S-9', 'name' => 'Sam', 'email' => 'sam@school.example'])->assertRedirect('/plans');
+        Auth::logout();
+        $user = User::query()->where('email', 'sam@school.example')->sole();
+        $token = \Illuminate\Support\Facades\Password::createToken($user);
+        $this->post('/reset', ['token' => $token, 'email' => $user->email, 'password' => 'a new long secret'])->assertRedirect('/sign-in');
+        $this->post('/sign-in', ['email' => $user->email, 'password' => 'a new long secret'])->assertRedirect('/plans');
+        $this->get('/account')->assertSee('Password now');
+    }
+
+    public function testWhereAccountsAreClosedAnInvitationMakesNone(): void
+    {
+        $link = app(\App\Store\Invitations::class)->invite($this->row, $this->user, 'new@example.org', \App\Access\Role::Reads);
+        $path = (string) parse_url($link, PHP_URL_PATH);
+        Auth::logout();
+        config(['embrel.sign_up' => 'closed']);
+        $this->get($path)->assertOk()->assertSee('accounts are not made by invitations here')->assertDontSee('Make an account');
+        $this->post($path, ['name' => 'New', 'password' => 'a long secret'])->assertRedirect($path);
+        self::assertFalse(User::query()->where('email', 'new@example.org')->exists());
+        config(['embrel.sign_up' => 'invited']);
+        $this->post($path, ['name' => 'New', 'password' => 'a long secret'])->assertRedirect("/plans/{$this->row->id}");
+        self::assertTrue(User::query()->where('email', 'new@example.org')->exists());
+    }
+
     public function testWhereTheOrganisationIsAwayThePasswordStillWorks(): void
     {
         $this->organisation();

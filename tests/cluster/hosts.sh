@@ -10,7 +10,9 @@ declare -A AT=([front]=10 [app1]=11 [app2]=12 [db1]=21 [db2]=22 [redis]=31 [stor
 PRIMARY_AT=20
 # That of whichever replica may answer what is allowed to be late.
 REPLICA_AT=19
-CLUSTER_PACKAGES="iproute2 iputils-arping nginx-light php8.2-fpm mariadb-backup redis-server openssl"
+CLUSTER_PACKAGES="iproute2 iputils-arping nginx-light php8.2-fpm mariadb-backup redis-server openssl faketime"
+# By which the clock of a host goes before the others.
+LATER=/usr/lib/x86_64-linux-gnu/faketime/libfaketime.so.1
 PASSWORD=none-of-these-leaves-the-machine
 
 host_pids() { ip netns pids "em-$1" 2>/dev/null; }
@@ -27,7 +29,8 @@ wait_for() { # what, command...
 service() { # host, name, command...
   local host="$1" name="$2"; shift 2
   mkdir -p "$HOSTS/log" "$HOSTS/run"
-  setsid ip netns exec "em-$host" env -i PATH="$PATH" HOME="$HOSTS/$host" LC_ALL=C.UTF-8 bash -c 'mount --rbind "$1" /srv/embrel && shift; while true; do "$@"; sleep 1; done' service "$HOSTS/$host" "$@" \
+  setsid ip netns exec "em-$host" env -i PATH="$PATH" HOME="$HOSTS/$host" LC_ALL=C.UTF-8 \
+    bash -c 'mount --rbind "$1" /srv/embrel && shift; while true; do "$@"; sleep 1; done' service "$HOSTS/$host" "$@" \
     >>"$HOSTS/log/$host-$name.log" 2>&1 </dev/null 9>&- &
   echo $! >"$HOSTS/run/$host-$name"
 }
@@ -111,26 +114,36 @@ write_env() { # host
     "$ROOT/deploy/embrel.env.example" >"$HOSTS/$1/embrel.env"
   [ "${CLUSTER_ENV:-}" != local ] || printf '%s\n' "EMBREL_ORGANISATION=http://$NET.51:8079/organisation" EMBREL_ORGANISATION_CLIENT=embrel \
     EMBREL_ORGANISATION_SECRET=between-the-two-of-us 'EMBREL_ORGANISATION_NAME=the school' >>"$HOSTS/$1/embrel.env"
+  # Clocks are never alike; where speed is measured they are, as what shifts one takes its time.
+  [ "$1" != app2 ] || [ -n "${CLOCKS_ALIKE:-}" ] || printf '%s\n' "LD_PRELOAD=$LATER" FAKETIME=+3s FAKETIME_DONT_FAKE_MONOTONIC=1 >>"$HOSTS/$1/embrel.env"
   printf 'EMBREL_HASH_MEMORY=64\nEMBREL_SIGN_INS_A_MINUTE=100000\nLOG_LEVEL=error\n' >>"$HOSTS/$1/embrel.env"
 }
 settings() { grep -E '^[A-Z_]+=' "$HOSTS/$1/embrel.env" | grep -vE '^[A-Z_]+=$'; }
-artisan() { # host, command...
-  local host="$1"; shift
-  mapfile -t set < <(settings "$host")
-  on "$host" bash -c "cd /srv/embrel/current && $AS" as "${#set[@]}" "${set[@]}" "$@"
+# Divides what is asked: the settings of a host with others over them (NAME=VALUE...) in SET, what is to be run in RUN.
+with_settings() { # host, [NAME=VALUE...], command...
+  mapfile -t SET < <(settings "$1"); shift
+  while [[ "${1:-}" =~ ^[A-Z_]+= ]]; do SET+=("$1"); shift; done
+  RUN=("$@")
+}
+artisan() { # host, [NAME=VALUE...], command...
+  with_settings "$@"
+  on "$1" bash -c "cd /srv/embrel/current && $AS" as "${#SET[@]}" "${SET[@]}" "${RUN[@]}"
 }
 # php artisan as the user of the services: the number of settings, these, and what is asked.
-AS='n=$1; shift; exec env "${@:1:n}" setpriv --reuid=www-data --regid=www-data --clear-groups php -d memory_limit=512M artisan "${@:n+1}"'
+AS='n=$1; shift; exec setpriv --reuid=www-data --regid=www-data --clear-groups env "${@:1:n}" php -d memory_limit=512M artisan "${@:n+1}"'
 
 database_up() { # host, server number, [options]
   local host="$1" folder="$HOSTS/$1"
   mkdir -p "$folder"; chown mysql "$folder"
   if [ ! -d "$folder/data/mysql" ]; then
-    mariadb-install-db --no-defaults --user=mysql --datadir="$folder/data" --skip-test-db --auth-root-authentication-method=socket >"$HOSTS/log/$host-install.log" 2>&1 || fail "The database of $host could not be set up."
+    mariadb-install-db --no-defaults --user=mysql --datadir="$folder/data" --skip-test-db --auth-root-authentication-method=socket \
+      >"$HOSTS/log/$host-install.log" 2>&1 || fail "The database of $host could not be set up."
   fi
   # As the files of deploy/ would be read from /etc/mysql, with less memory and another number.
-  sed -e "s/^server_id = .*/server_id = $2/" -e 's/^innodb_buffer_pool_size = .*/innodb_buffer_pool_size = 256M/' "$ROOT/deploy/mariadb/primary.cnf" >"$folder/90-embrel.cnf"
-  service "$host" database mariadbd --defaults-file="$folder/90-embrel.cnf" --user=mysql --datadir="$folder/data" --socket="$folder/sock" --pid-file="$folder/pid" --port=3306 ${3:-}
+  sed -e "s/^server_id = .*/server_id = $2/" -e 's/^innodb_buffer_pool_size = .*/innodb_buffer_pool_size = 256M/' \
+    "$ROOT/deploy/mariadb/primary.cnf" >"$folder/90-embrel.cnf"
+  service "$host" database mariadbd --defaults-file="$folder/90-embrel.cnf" --user=mysql --datadir="$folder/data" --socket="$folder/sock" \
+    --pid-file="$folder/pid" --port=3306 ${3:-}
   wait_for "The database of $host" sql "$host" 'SELECT 1'
 }
 sql() { local host="$1"; shift; mariadb --no-defaults -S "$HOSTS/$host/sock" -N -e "$@"; }
@@ -139,13 +152,15 @@ accounts_on() { # database: as deploy/ has them
     || fail "The accounts of the database could not be made."
 }
 follow() { # replica: has it follow the primary from where its copy was made
-  sql "$1" "CHANGE MASTER TO MASTER_HOST='$NET.$PRIMARY_AT', MASTER_USER='embrel_replica', MASTER_PASSWORD='$PASSWORD', MASTER_USE_GTID=slave_pos, MASTER_CONNECT_RETRY=1; START SLAVE; SET GLOBAL read_only=ON"
+  sql "$1" "CHANGE MASTER TO MASTER_HOST='$NET.$PRIMARY_AT', MASTER_USER='embrel_replica', MASTER_PASSWORD='$PASSWORD',
+    MASTER_USE_GTID=slave_pos, MASTER_CONNECT_RETRY=1; START SLAVE; SET GLOBAL read_only=ON"
 }
 # A copy of the primary while it goes on (mariadb-backup), which then follows it: how a replica is made, and a lost primary comes back.
 copy_primary() { # from, to, server number
   stop_service "$2" database 9; rm -rf "$HOSTS/$2/data" "$HOSTS/$2/copy"
-  mariadb-backup --no-defaults --backup --user=root --socket="$HOSTS/$1/sock" --datadir="$HOSTS/$1/data" --target-dir="$HOSTS/$2/copy" >"$HOSTS/log/$2-copy.log" 2>&1 \
-    && mariadb-backup --no-defaults --prepare --target-dir="$HOSTS/$2/copy" >>"$HOSTS/log/$2-copy.log" 2>&1 || fail "The copy of $1 could not be made; see $HOSTS/log/$2-copy.log"
+  local log="$HOSTS/log/$2-copy.log"
+  mariadb-backup --no-defaults --backup --user=root --socket="$HOSTS/$1/sock" --datadir="$HOSTS/$1/data" --target-dir="$HOSTS/$2/copy" >"$log" 2>&1 \
+    && mariadb-backup --no-defaults --prepare --target-dir="$HOSTS/$2/copy" >>"$log" 2>&1 || fail "The copy of $1 could not be made; see $log"
   mv "$HOSTS/$2/copy" "$HOSTS/$2/data"; chown -R mysql "$HOSTS/$2/data"
   database_up "$2" "$3"
   local at; at=$(cut -f3 "$HOSTS/$2/data/xtrabackup_binlog_info" 2>/dev/null || cut -f3 "$HOSTS/$2/data/mariadb_backup_binlog_info")
@@ -153,13 +168,17 @@ copy_primary() { # from, to, server number
   follow "$2"
   ip -n "em-$2" addr add "$NET.$REPLICA_AT/24" dev eth0 && on "$2" arping -q -U -c 2 -I eth0 "$NET.$REPLICA_AT"
 }
+has_taken() { # replica: whether it has done all that it was sent
+  local sent; sent=$(mariadb --no-defaults -S "$HOSTS/$1/sock" -e 'SHOW SLAVE STATUS\G' | awk '/ Gtid_IO_Pos:/{print $2}')
+  [ "$sent" = "$(sql "$1" 'SELECT @@gtid_slave_pos')" ]
+}
 # The written steps (docs/running.md, “When the primary is lost”): nobody writes to the old one, the replica takes what it has been sent, and
 # the address comes to it.
 promote() { # old, new
   kill_host "$1"
   ip -n "em-$1" addr del "$NET.$PRIMARY_AT/24" dev eth0 2>/dev/null
   sql "$2" 'STOP SLAVE IO_THREAD'
-  wait_for "All that $2 was sent" bash -c "[ \"\$(mariadb --no-defaults -S $HOSTS/$2/sock -e 'SHOW SLAVE STATUS\G' | awk '/ Gtid_IO_Pos:/{print \$2}')\" = \"\$(mariadb --no-defaults -S $HOSTS/$2/sock -N -e 'SELECT @@gtid_slave_pos')\" ]"
+  wait_for "All that $2 was sent" has_taken "$2"
   sql "$2" 'STOP SLAVE; RESET SLAVE ALL; SET GLOBAL read_only=OFF'
   ip -n "em-$2" addr del "$NET.$REPLICA_AT/24" dev eth0
   ip -n "em-$2" addr add "$NET.$PRIMARY_AT/24" dev eth0
@@ -173,7 +192,8 @@ redis_up() {
   wait_for Redis answers "$NET.31" 6379
 }
 store_up() {
-  [ -d "$HOSTS/store/node_modules/s3rver" ] || (cd "$HOSTS/store" && npm install --no-save --no-audit --no-fund --loglevel=error s3rver@3.7.1 >/dev/null) || fail "The stand-in for a store could not be installed."
+  [ -d "$HOSTS/store/node_modules/s3rver" ] || (cd "$HOSTS/store" && npm install --no-save --no-audit --no-fund --loglevel=error s3rver@3.7.1 >/dev/null) \
+    || fail "The stand-in for a store could not be installed."
   # Slashes in the name of what is copied may come encoded; the stand-in does not know that.
   sed -i 's/decodeURI(ctx/decodeURIComponent(ctx/' "$HOSTS/store/node_modules/s3rver/lib/controllers/object.js"
   service store store node "$HOSTS/store/node_modules/s3rver/bin/s3rver.js" -d "$HOSTS/store/data" -a 0.0.0.0 -p 9000 --configure-bucket embrel
@@ -182,7 +202,8 @@ store_up() {
 app_up() { # host, [with its files as they are]
   local host="$1" set
   mapfile -t set < <(settings "$host")
-  sed -e "s/^user = .*/user = www-data/;s/^group = .*/group = www-data/;s/^listen.allowed_clients.*//;s/^pm.max_children = .*/pm.max_children = ${CLUSTER_CHILDREN:-6}/" \
+  sed -e 's/^user = .*/user = www-data/; s/^group = .*/group = www-data/; s/^listen.allowed_clients.*//' \
+    -e "s/^pm.max_children = .*/pm.max_children = ${CLUSTER_CHILDREN:-6}/" \
     "$ROOT/deploy/php-fpm/embrel.conf" >"$HOSTS/$host/pool.conf"
   printf '[global]\nerror_log = /dev/stderr\ndaemonize = no\ninclude = /srv/embrel/pool.conf\n' >"$HOSTS/$host/fpm.conf"
   service "$host" php env "${set[@]}" bash -c 'cd /srv/embrel/current && exec php-fpm8.2 -d sys_temp_dir=/srv/embrel/storage/tmp -y /srv/embrel/fpm.conf -F'
@@ -201,10 +222,12 @@ front_up() {
   mkdir -p "$folder/current" "$folder/assets" "$folder/tls" "$folder/tmp"
   rsync -a --delete "$HOSTS/release/public" "$folder/current/"
   "$HOSTS/release/bin/deploy" assets "$folder/assets"
-  [ -s "$folder/tls/embrel.crt" ] || openssl req -x509 -newkey rsa:2048 -nodes -days 30 -subj "/CN=$NAME" -addext "subjectAltName=DNS:$NAME" -keyout "$folder/tls/embrel.key" -out "$folder/tls/embrel.crt" 2>/dev/null
+  [ -s "$folder/tls/embrel.crt" ] || openssl req -x509 -newkey rsa:2048 -nodes -days 30 -subj "/CN=$NAME" -addext "subjectAltName=DNS:$NAME" \
+    -keyout "$folder/tls/embrel.key" -out "$folder/tls/embrel.crt" 2>/dev/null
   local file
   for file in embrel embrel-headers embrel-hosts embrel-application; do
-    sed -e "s/10\.0\.0\./$NET./g" -e 's|/etc/nginx/tls|/srv/embrel/tls|; s|/etc/nginx/embrel|/srv/embrel/embrel|' -e "s|/var/log/nginx|$HOSTS/log|" "$ROOT/deploy/nginx/$file.conf" >"$folder/$file.conf"
+    sed -e "s/10\.0\.0\./$NET./g" -e 's|/etc/nginx/tls|/srv/embrel/tls|; s|/etc/nginx/embrel|/srv/embrel/embrel|' \
+      -e "s|/var/log/nginx|$HOSTS/log|" "$ROOT/deploy/nginx/$file.conf" >"$folder/$file.conf"
   done
   cat >"$folder/nginx.conf" <<CONF
 user www-data; worker_processes 1; pid /srv/embrel/pid; error_log $HOSTS/log/front-nginx.log warn; daemon off;
@@ -237,8 +260,9 @@ hosts_up() {
   say "Hosts: two of the application"
   local host
   for host in app1 app2; do put_release "$host"; write_env "$host"; done
-  mapfile -t set < <(settings app1)
-  on app1 env "${set[@]}" bash /srv/embrel/current/bin/deploy migrate >"$HOSTS/log/migrate.log" 2>&1 || { tail -5 "$HOSTS/log/migrate.log"; fail "The tables could not be made."; }
+  with_settings app1
+  on app1 env "${SET[@]}" bash /srv/embrel/current/bin/deploy migrate >"$HOSTS/log/migrate.log" 2>&1 \
+    || { tail -5 "$HOSTS/log/migrate.log"; fail "The tables could not be made."; }
   for host in app1 app2; do app_up "$host"; done
   say "Hosts: nginx"; front_up
   wait_for "Embrel" on people curl -skf "https://$NAME/up"

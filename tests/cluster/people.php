@@ -9,6 +9,7 @@ use App\Access\Role;
 use App\Models\Share;
 use App\Models\User;
 use App\Store\NewIds;
+use App\Store\PlanPictures;
 use App\Store\PlanStore;
 use Embrel\Plan\Plan as Tree;
 use Embrel\Plan\Topic;
@@ -84,6 +85,11 @@ for ($i = 0; $i < $plans; ++$i) {
     }
     $bare = Tree::titled("Plan {$i}");
     $row = $store->create($in[0], new Tree($topics + $bare->topics, $parts, $parents, $bare->properties));
+    // Bytes in the store, one picture each.
+    $image = imagecreatetruecolor(40 + $i, 30);
+    ob_start();
+    imagepng($image);
+    (new PlanPictures($row->id))->keep((string) ob_get_clean());
     foreach (\array_slice($in, 1) as $other) {
         Share::query()->create(['plan_id' => $row->id, 'user_id' => $other->id, 'role' => Role::Writes]);
     }

@@ -27,6 +27,11 @@
                 @elseif ($isKnown)
                     <p>There is an account for {{ $invitation->email }}. Sign in, and you are there.</p>
                     <div class="dialog-foot"><a class="primary" href="{{ route('login') }}">Sign in</a></div>
+                @elseif (! \App\Store\Accounts::areByInvitation())
+                    <p>There is no account for {{ $invitation->email }} yet, and accounts are not made by invitations here.
+                        {{ \App\SignIn\Organisation::isSet() ? 'Sign in through ' . config('embrel.organisation.name') . ', and come back by the letter.'
+                            : 'Ask whoever looks after Embrel.' }}</p>
+                    <div class="dialog-foot"><a class="primary" href="{{ route('login') }}">Sign in</a></div>
                 @else
                     <form class="grid gap-4" method="post" action="{{ route('invitation', $token) }}">
                         @csrf
