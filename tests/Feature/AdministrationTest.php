@@ -136,7 +136,9 @@ final class AdministrationTest extends TestCase
             ['id' => self::newId(), 'holder' => $this->id('A'), 'file' => $pdf($bytes)],
             ['Accept' => 'application/json'],
         );
-        $send(2 * 1024 ** 2)->assertStatus(422)->assertJsonPath('message', static fn(string $says): bool => str_contains($says, 'of Ada’s plans'));
+        $send(2 * 1024 ** 2)
+            ->assertStatus(422)
+            ->assertJsonPath('message', static fn(string $says): bool => str_contains($says, 'of Ada’s plans'));
         $send(1000)->assertOk();
         self::assertGreaterThan(1000, Quota::used($this->user->id));
         self::assertSame(0, Quota::used($this->ben->id));
