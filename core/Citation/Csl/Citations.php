@@ -1,0 +1,224 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Citation\Csl;
+
+/**
+ * The citations of a work: cites in a row, with numbers and works of the same people drawn together (CSL 1.0.2, “Cite Grouping”, “Cite
+ * Collapsing”).
+ */
+final class Citations
+{
+    /** @var array<string, array{string, FirstNames|null}> */
+    private array $kept = [];
+
+    private readonly Style $style;
+
+    public function __construct(private readonly Whole $whole)
+    {
+        $this->style = $whole->style;
+    }
+
+    /** @return array{string, FirstNames|null} what is printed, and its first names */
+    private function cite(Cite $cite, bool $dropsNames, bool $dropsYear): array
+    {
+        $flags = [$cite->prefix !== '' || $cite->isLater, $cite->isNear, $dropsNames, $dropsYear, $cite->withoutAuthor];
+        $key = "{$cite->item}\t{$cite->position}{$cite->firstNote}\t" . implode('', array_map(\intval(...), $flags));
+        $holds = preg_match('/\A[\p{L}\p{N}](?:[\p{L}\p{N} ,–-]*[\p{L}\p{N}])?\z/u', $cite->locator) === 1;
+        if ($holds) {
+            $key .= $cite->label . (Numbers::isSeveral($cite->locator) ? '1' : '0') . (Numbers::isNumeric($cite->locator) ? '1' : '0');
+        }
+        if (isset($this->kept[$key]) && ($holds || $cite->locator === '')) {
+            [$text, $names] = $this->kept[$key];
+
+            return [$holds ? $this->placed($text, $cite) : $text, $names];
+        }
+        $printing = $this->printed($cite, $dropsNames, $dropsYear);
+        $printing->holdsPlace = $holds;
+        $text = Flat::open($this->style->citation->row($printing->item->type)->render($printing));
+        if ($holds && $printing->readsLocator) {
+            $printing = $this->printed($cite, $dropsNames, $dropsYear);
+
+            return [Flat::open($this->style->citation->row($printing->item->type)->render($printing)), $printing->firstNames];
+        }
+        if ($holds || $cite->locator === '') {
+            $this->kept[$key] = [$text, $printing->firstNames];
+        }
+
+        return [$holds ? $this->placed($text, $cite) : $text, $printing->firstNames];
+    }
+
+    private function printed(Cite $cite, bool $dropsNames, bool $dropsYear): Printing
+    {
+        $printing = $this->whole->printing($cite->item, $cite);
+        $told = $this->whole->told[$cite->item];
+        $printing->letter = $told->letter;
+        $printing->counts = $told->counts;
+        $printing->givens = $told->givens;
+        $printing->isAmbiguous = $told->isAmbiguous;
+        $printing->dropsNames = $dropsNames || $cite->withoutAuthor;
+        $printing->dropsYear = $dropsYear;
+        $printing->began = $cite->prefix !== '' || $cite->isLater;
+
+        return $printing;
+    }
+
+    private function placed(string $text, Cite $cite): string
+    {
+        return str_contains($text, Flat::PLACE)
+            ? str_replace(
+                Flat::PLACE,
+                Numbers::pages($cite->locator, $this->style->pages, $this->style->locale->say('page-range-delimiter') ?? '–'),
+                $text,
+            )
+            : $text;
+    }
+
+    /** @param list<Cite> $cites */
+    public function print(array $cites): string
+    {
+        if ($cites === []) {
+            return '';
+        }
+        $layout = $this->style->citation;
+        $inside = $this->style->locale->inside;
+        $collapse = $layout->options['collapse'] ?? '';
+        $row = match ($collapse) {
+            'citation-number' => $this->byNumber($cites),
+            'year', 'year-suffix', 'year-suffix-ranged' => $this->byYear($cites, $collapse),
+            default => isset($layout->options['cite-group-delimiter']) ? $this->byYear($cites, '') : null,
+        };
+        if ($row === null) {
+            $row = '';
+            foreach ($cites as $cite) {
+                $text = $this->dressed($cite, $this->cite($cite, false, false)[0]);
+                $row = $row === '' || $text === '' ? $row . $text : Flat::join(
+                    Flat::join($row, $layout->delimiter, $inside, true),
+                    $text,
+                    $inside,
+                );
+            }
+        }
+
+        $printing = $this->whole->printing($cites[0]->item, $cites[0]);
+
+        return $row === '' ? '' : $layout->dress->within($layout->dress->around($row, $printing), $printing);
+    }
+
+    private function dressed(Cite $cite, string $text): string
+    {
+        $inside = $this->style->locale->inside;
+        if ($cite->prefix !== '') {
+            $prefix = preg_match('/[\s(\[“‘„«\/]\z/u', $cite->prefix) === 1 ? $cite->prefix : "{$cite->prefix} ";
+            $text = Flat::join(Rich::of($prefix, $this->style->locale->quotes), $text, $inside);
+        }
+        if ($cite->suffix !== '') {
+            $suffix = preg_match('/\A[\s.,;:!?)\]”’»]/u', $cite->suffix) === 1 ? $cite->suffix : " {$cite->suffix}";
+            $text = Flat::join($text, Rich::of($suffix, $this->style->locale->quotes), $inside);
+        }
+
+        return $text;
+    }
+
+    /** Whether nothing is printed of what is cited of it, so that its number can stand within a range. */
+    private function isBare(Cite $cite): bool
+    {
+        return $cite->prefix === '' && $cite->suffix === ''
+            && ($cite->locator === '' || $this->cite($cite, false, false)[0] === $this->cite(new Cite($cite->item), false, false)[0]);
+    }
+
+    /**
+     * Numbers that follow one another: 1–3.
+     *
+     * @param list<Cite> $cites
+     */
+    private function byNumber(array $cites): string
+    {
+        $inside = $this->style->locale->inside;
+        $delimiter = $this->style->citation->delimiter;
+        $out = '';
+        $count = \count($cites);
+        for ($i = 0; $i < $count; ++$i) {
+            $to = $i;
+            while ($to + 1 < $count && $this->isBare($cites[$to]) && $this->isBare($cites[$to + 1])
+                && $this->whole->numbers[$cites[$to + 1]->item] === $this->whole->numbers[$cites[$to]->item] + 1) {
+                ++$to;
+            }
+            $text = $this->dressed($cites[$i], $this->cite($cites[$i], false, false)[0]);
+            if ($to - $i >= 2) {
+                $text .= '–' . $this->cite($cites[$to], false, false)[0];
+                $i = $to;
+            }
+            $out = $out === '' ? $text : Flat::join(Flat::join($out, $delimiter, $inside), $text, $inside);
+        }
+
+        return $out;
+    }
+
+    /**
+     * The names once for all works of the same people; the year once for all its letters.
+     *
+     * @param list<Cite> $cites
+     */
+    private function byYear(array $cites, string $collapse): string
+    {
+        $inside = $this->style->locale->inside;
+        $out = '';
+        $above = $aboveCite = $aboveText = null;
+        $wasGroup = $isGrouped = false;
+        foreach ($cites as $cite) {
+            [$text, $names] = $this->cite($cite, false, false);
+            $hasNames = $names !== null && !$names->isWords;
+            $isSame = $hasNames && $above !== null && $above->names === $names->names;
+            // A word in the place of names goes on with the cite above it.
+            $isGroup = $isSame || (!$hasNames && $aboveCite !== null && !isset($this->style->citation->options['cite-group-delimiter']));
+            $isGrouped = $hasNames ? $isSame : $isGrouped;
+            $between = $this->between($collapse, $aboveCite, $wasGroup, $isGroup, $isGrouped);
+            if ($isSame && $collapse !== '') {
+                $drops = $collapse !== 'year' && $aboveCite !== null && $this->sameYear($aboveCite, $cite);
+                $text = $this->cite($cite, true, $drops)[0];
+                $between = $drops && $text !== '' && $text === $this->whole->told[$cite->item]->letter ? $this->lettering() : $between;
+            }
+            $text = $this->dressed($cite, $text);
+            $out = $out === '' || $text === '' ? $out . $text : Flat::join(Flat::join($out, $between, $inside, true), $text, $inside);
+            $wasGroup = $isGroup;
+            $above = $hasNames ? $names : $above;
+            $aboveCite = $cite;
+        }
+
+        return $out;
+    }
+
+    /** What stands between a cite and the one above it. */
+    private function between(string $collapse, ?Cite $above, bool $wasGroup, bool $isGroup, bool $isGrouped): string
+    {
+        $options = $this->style->citation->options;
+        $layout = $this->style->citation->delimiter;
+        $after = $options['after-collapse-delimiter'] ?? null;
+        if ($after !== null) {
+            $ends = ($above->locator ?? '') !== '' || (!$isGroup && ($wasGroup || $collapse !== 'year-suffix'));
+
+            return $ends ? $after : $layout;
+        }
+        if ($isGrouped && ($options['cite-group-delimiter'] ?? '') !== '') {
+            return $options['cite-group-delimiter'];
+        }
+
+        return $isGroup && !$this->style->inNotes && !$this->style->citesNumbers && $collapse !== '' ? ', ' : $layout;
+    }
+
+    private function lettering(): string
+    {
+        $options = $this->style->citation->options;
+
+        return $options['cite-group-delimiter'] ?? $options['year-suffix-delimiter'] ?? $this->style->citation->delimiter;
+    }
+
+    private function sameYear(Cite $a, Cite $b): bool
+    {
+        $year = fn(Cite $cite): ?int => $this->whole->items[$cite->item]->dates['issued']->parts[0][0] ?? null;
+
+        return $year($a) !== null && $year($a) === $year($b);
+    }
+}

@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Citation\Csl;
+
+/** The citations of a work and its list, printed in one style: what needs the whole is worked out here, once. */
+final class Processor
+{
+    /** @var array<string, int> item → its number in the list */
+    private array $numbers = [];
+
+    private readonly \Collator $collator;
+
+    /**
+     * @param array<string, Item>  $items     by id, in the order in which they are first cited
+     * @param list<list<Cite>>     $citations in reading order
+     */
+    private function __construct(
+        private readonly Style $style,
+        private readonly array $items,
+        private array $citations,
+    ) {
+        $this->collator = new \Collator($style->locale->language);
+        // As people look things up: no matter of capitals, accents and marks, and Letter 9 before Letter 10.
+        $this->collator->setStrength(\Collator::PRIMARY);
+        $this->collator->setAttribute(\Collator::ALTERNATE_HANDLING, \Collator::SHIFTED);
+        $this->collator->setAttribute(\Collator::NUMERIC_COLLATION, \Collator::ON);
+    }
+
+    /**
+     * @param array<string, Item> $items     by id, in the order in which they are first cited
+     * @param list<list<Cite>>    $citations each cites items that are known
+     *
+     * @return array{citations: list<string>, list: array<string, string>, numbers: array<string, int>} as Flat has them
+     */
+    public static function run(Style $style, array $items, array $citations): array
+    {
+        $self = new self($style, $items, $citations);
+        $telling = Telling::apart($style, $items, array_flip(array_keys($items)));
+        $order = $self->ordered();
+        foreach ($order as $i => $id) {
+            $self->numbers[$id] = $i + 1;
+        }
+        $self->place();
+        $whole = new Whole($style, $items, $self->numbers, $telling->lettered($order));
+        $citations = new Citations($whole);
+
+        return [
+            'citations' => array_map($citations->print(...), $self->citations),
+            'list' => $style->bibliography === null ? [] : (new Entries($whole, $style->bibliography))->print($order),
+            'numbers' => $self->numbers,
+        ];
+    }
+
+    /** @return list<string> the items as the list has them */
+    private function ordered(): array
+    {
+        $order = array_keys($this->items);
+        $keys = $this->style->bibliography->keys ?? [];
+        $position = array_flip($order);
+        $this->numbers = array_map(static fn(int $i): int => $i + 1, $position);
+        if ($keys === []) {
+            return $order;
+        }
+        $by = [];
+        foreach ($order as $id) {
+            $by[$id] = $this->sortKeys($id, $keys, true);
+        }
+        usort($order, fn(string $a, string $b): int => self::compare($by[$a], $by[$b], $keys) ?: $position[$a] <=> $position[$b]);
+
+        return $order;
+    }
+
+    /**
+     * @param list<Key> $keys
+     *
+     * @return list<string|int|null>
+     */
+    private function sortKeys(string $id, array $keys, bool $isEntry, ?Cite $cite = null): array
+    {
+        $out = [];
+        foreach ($keys as $key) {
+            if ($key->variable === 'citation-number') {
+                $out[] = $this->numbers[$id];
+
+                continue;
+            }
+            $printing = $this->printing($id, $cite ?? ($isEntry ? null : new Cite($id)), $isEntry);
+            $printing->isKey = true;
+            $printing->keyNames = $key->names;
+            $text = SortText::of($key, $printing);
+            $out[] = $text === '' ? null : (preg_match('/\A-?\d+\z/', $text) === 1 && $key->variable !== '' && !isset(
+                $this->items[$id]->dates[$key->variable],
+            )
+                ? (int) $text
+                : $this->collator->getSortKey($text));
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param list<string|int|null> $a
+     * @param list<string|int|null> $b
+     * @param list<Key>             $keys
+     */
+    private static function compare(array $a, array $b, array $keys): int
+    {
+        foreach ($keys as $n => $key) {
+            if ($a[$n] === $b[$n]) {
+                continue;
+            }
+            // What has nothing to say stands last, up or down.
+            if ($a[$n] === null || $b[$n] === null) {
+                return $a[$n] === null ? 1 : -1;
+            }
+            $way = \is_int($a[$n]) && \is_int($b[$n]) ? $a[$n] <=> $b[$n] : strcmp((string) $a[$n], (string) $b[$n]);
+            if ($way !== 0) {
+                return $key->descends ? -$way : $way;
+            }
+        }
+
+        return 0;
+    }
+
+    private function printing(string $id, ?Cite $cite, bool $isEntry): Printing
+    {
+        return new Printing($this->style, $this->style->locale, $this->items[$id], $cite, $isEntry, $this->numbers[$id] ?? 0);
+    }
+
+    /** Says of each cite where it stands among the others, and sorts those of one citation. */
+    private function place(): void
+    {
+        $first = $last = [];
+        $near = (int) ($this->style->citation->options['near-note-distance'] ?? 5);
+        $before = null;
+        $keys = $this->style->citation->keys;
+        foreach ($this->citations as $n => $cites) {
+            if ($keys !== [] && \count($cites) > 1) {
+                $by = [];
+                foreach ($cites as $i => $cite) {
+                    $by[$i] = $this->sortKeys($cite->item, $keys, false, $cite);
+                }
+                uksort($cites, static fn(int $a, int $b): int => self::compare($by[$a], $by[$b], $keys) ?: $a <=> $b);
+                $this->citations[$n] = $cites = array_values($cites);
+            }
+            $note = $n + 1;
+            $previous = $before !== null && \count($before) === 1 ? $before[0] : null;
+            foreach ($cites as $i => $cite) {
+                $cite->isLater = $i > 0;
+                $id = $cite->item;
+                if (isset($first[$id])) {
+                    $cite->position = Cite::SUBSEQUENT;
+                    $cite->firstNote = $this->style->inNotes ? $first[$id] : 0;
+                    $cite->isNear = $this->style->inNotes && $note - $last[$id] <= $near;
+                    if ($previous !== null && $previous->item === $id) {
+                        $cite->position = match (true) {
+                            $previous->locator === '' => $cite->locator === '' ? Cite::IBID : Cite::IBID_WITH_LOCATOR,
+                            $cite->locator === '' => Cite::SUBSEQUENT,
+                            $cite->locator === $previous->locator && $cite->label === $previous->label => Cite::IBID,
+                            default => Cite::IBID_WITH_LOCATOR,
+                        };
+                    }
+                }
+                $first[$id] ??= $note;
+                $last[$id] = $note;
+                $previous = $cite;
+            }
+            $before = $cites;
+        }
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Citation\Csl;
+
+use Embrel\Citation\Csl\Element\NameForm;
+use Embrel\Citation\Csl\Element\NameWriting;
+
+/** What an item is sorted by: no tags, no quotation marks, names turned, dates as digits. */
+final class SortText
+{
+    public static function of(Key $key, Printing $printing): string
+    {
+        $macro = $key->macro($printing->item->type);
+        if ($macro !== null) {
+            return self::bare($macro->render($printing));
+        }
+        $item = $printing->item;
+        if (isset($item->names[$key->variable])) {
+            $form = new NameForm(['name-as-sort-order' => 'all'], []);
+            $names = [];
+            foreach ($item->names[$key->variable] as $i => $name) {
+                $names[] = (new NameWriting($name, $form, $printing, $i === 0, 0))->text();
+            }
+
+            return self::bare(implode(', ', $names));
+        }
+        if (isset($item->dates[$key->variable])) {
+            $out = [];
+            foreach ($item->dates[$key->variable]->parts as [$year, $month, $day]) {
+                $out[] = ($year < 0 ? sprintf('-%05d', 99999 + $year) : sprintf('%05d', $year)) . sprintf('%02d%02d', $month, $day);
+            }
+
+            return implode('-', $out);
+        }
+
+        return self::bare($printing->text($key->variable));
+    }
+
+    private static function bare(string $text): string
+    {
+        return trim((string) preg_replace('/[\[\](){}"“”„«»‘’\']/u', '', Flat::plain($text)));
+    }
+}

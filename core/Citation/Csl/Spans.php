@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Citation\Csl;
+
+/** Printed text as runs, each with what is set apart in it; quotation marks turn within others. */
+final class Spans
+{
+    public const ITALIC = 1;
+    public const BOLD = 2;
+    public const SMALL_CAPS = 4;
+    public const UNDERLINE = 8;
+    public const RAISED = 16;
+    public const LOWERED = 32;
+
+    private const SETS = [
+        Flat::ITALIC => [self::ITALIC, true],
+        Flat::UPRIGHT => [self::ITALIC, false],
+        Flat::BOLD => [self::BOLD, true],
+        Flat::LIGHT => [self::BOLD, false],
+        Flat::SMALL_CAPS => [self::SMALL_CAPS, true],
+        Flat::NO_SMALL_CAPS => [self::SMALL_CAPS, false],
+        Flat::UNDERLINE => [self::UNDERLINE, true],
+        Flat::NO_UNDERLINE => [self::UNDERLINE, false],
+        Flat::RAISED => [self::RAISED, true],
+        Flat::LOWERED => [self::LOWERED, true],
+        Flat::ON_THE_LINE => [self::RAISED | self::LOWERED, false],
+    ];
+    private const TURNS = [Flat::OWN_ITALIC => self::ITALIC, Flat::OWN_BOLD => self::BOLD, Flat::OWN_SMALL_CAPS => self::SMALL_CAPS];
+    /** What is of use only while a text grows. */
+    private const SEAMS = Flat::EDGE . Flat::STAYS . Flat::TAIL . Flat::INNER_TAIL . Flat::DATED;
+    private const BLOCKS = [
+        Flat::LEFT_MARGIN => 'left-margin',
+        Flat::RIGHT_INLINE => 'right-inline',
+        Flat::BLOCK => 'block',
+        Flat::INDENT => 'indent',
+    ];
+
+    /**
+     * @param array{string, string, string, string} $quotes
+     *
+     * @return list<array{string, int, string}> text, what is set apart, block (empty: none)
+     */
+    public static function of(string $flat, array $quotes): array
+    {
+        $spans = [];
+        $stack = [];
+        $marks = 0;
+        $block = '';
+        $open = [];
+        foreach (preg_split('/([\x01-\x08\x0A-\x1F])/', $flat, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $piece) {
+            if ($piece[0] >= ' ' || $piece[0] === "\t") {
+                $text = $piece;
+            } elseif (str_contains(self::SEAMS, $piece)) {
+                continue;
+            } elseif ($piece === Flat::SHUT || $piece === Flat::END) {
+                [$marks, $block] = array_pop($stack) ?? [0, ''];
+
+                continue;
+            } elseif ($piece === Flat::QUOTE || $piece === Flat::INNER_QUOTE) {
+                // Within the same kind a mark turns into the other.
+                $kind = $piece === Flat::QUOTE ? 0 : 1;
+                $kind = $open !== [] && $open[\count($open) - 1] === $kind ? 1 - $kind : $kind;
+                $open[] = $kind;
+                $text = $quotes[$kind * 2];
+            } elseif ($piece === Flat::UNQUOTE || $piece === Flat::INNER_UNQUOTE) {
+                $text = $quotes[(array_pop($open) ?? 0) * 2 + 1];
+            } else {
+                $stack[] = [$marks, $block];
+                if (isset(self::SETS[$piece])) {
+                    [$mark, $on] = self::SETS[$piece];
+                    $marks = $on ? $marks | $mark : $marks & ~$mark;
+                } elseif (isset(self::TURNS[$piece])) {
+                    $marks ^= self::TURNS[$piece];
+                } elseif (isset(self::BLOCKS[$piece])) {
+                    $block = self::BLOCKS[$piece];
+                }
+
+                continue;
+            }
+            $last = array_pop($spans);
+            if ($last !== null && $last[1] === $marks && $last[2] === $block) {
+                $spans[] = [$last[0] . $text, $marks, $block];
+            } else {
+                array_push($spans, ...$last === null ? [] : [$last], ...[[$text, $marks, $block]]);
+            }
+        }
+
+        return $spans;
+    }
+}

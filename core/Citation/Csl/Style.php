@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Citation\Csl;
+
+/** A style that was read: what it says of citations and of the list, ready to be carried out. */
+final class Style
+{
+    public Layout $citation;
+
+    public ?Layout $bibliography = null;
+
+    /** Whether the layout of the citations says itself where the letter after a year stands. */
+    public bool $placesLetters = false;
+
+    /** Whether citations are numbers in the list. */
+    public bool $citesNumbers = false;
+
+    /**
+     * @param string $language  in which it is printed unless told otherwise
+     * @param string $pages     page-range-format
+     * @param string $demotes   demote-non-dropping-particle
+     * @param bool   $hyphens   whether initials keep their hyphen
+     * @param bool   $bindsParticles whether no line ends between a particle and its name
+     */
+    public function __construct(
+        public readonly bool $inNotes,
+        public readonly string $language,
+        public readonly string $pages,
+        public readonly string $demotes,
+        public readonly bool $hyphens,
+        public readonly bool $bindsParticles,
+        public readonly Locale $locale,
+    ) {}
+}

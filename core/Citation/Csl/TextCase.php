@@ -1,0 +1,187 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Citation\Csl;
+
+/** Capitals as a style wants them (CSL 1.0.2, “Text-case”); what a writer marked as it is stays so. */
+final class TextCase
+{
+    /** Words that keep a small letter within a title. */
+    private const SMALL = [
+        'about', 'above', 'across', 'afore', 'after', 'against', 'al', 'along', 'alongside', 'amid', 'amidst', 'among',
+        'amongst', 'anenst', 'apropos', 'apud', 'around', 'as', 'aside', 'astride', 'at', 'athwart', 'atop', 'barring',
+        'before', 'behind', 'below', 'beneath', 'beside', 'besides', 'between', 'beyond', 'but', 'by', 'circa',
+        'despite', 'down', 'during', 'et', 'except', 'for', 'forenenst', 'from', 'given', 'in', 'inside', 'into',
+        'lest', 'like', 'modulo', 'near', 'next', 'notwithstanding', 'of', 'off', 'on', 'onto', 'out', 'over', 'per',
+        'plus', 'pro', 'qua', 'sans', 'since', 'than', 'through', 'throughout', 'thruout', 'till', 'to', 'toward',
+        'towards', 'under', 'underneath', 'until', 'unto', 'up', 'upon', 'versus', 'vs.', 'v.', 'vs', 'v', 'via',
+        'vis-à-vis', 'with', 'within', 'without', 'or', 'yet', 'so', 'and', 'nor', 'a', 'an', 'the', 'de', "d'", 'd’',
+        'von', 'van', 'c', 'ca',
+    ];
+
+    /** Controls that nothing shuts. */
+    private const SINGLE = Flat::QUOTE . Flat::UNQUOTE . Flat::INNER_QUOTE . Flat::INNER_UNQUOTE
+        . Flat::EDGE . Flat::STAYS . Flat::TAIL . Flat::INNER_TAIL . Flat::DATED;
+
+    /** @var array<string, true> */
+    private static array $small = [];
+
+    public static function of(string $text, string $case, bool $isEnglish, string $language = ''): string
+    {
+        if (($case === 'uppercase' || $case === 'lowercase') && preg_match('/\A(?:tr|az)\b/', $language) === 1) {
+            $text = strtr($text, $case === 'uppercase' ? ['i' => 'İ', 'ı' => 'I'] : ['I' => 'ı', 'İ' => 'i']);
+        }
+
+        return match ($case) {
+            'lowercase' => self::kept($text, static fn(string $t): string => mb_strtolower($t)),
+            'uppercase' => self::kept($text, static fn(string $t): string => mb_strtoupper($t)),
+            'capitalize-first' => self::first($text),
+            'capitalize-all' => self::all($text),
+            'title' => $isEnglish ? self::title($text) : $text,
+            'sentence' => self::sentence($text),
+            default => $text,
+        };
+    }
+
+    /** @param \Closure(string): string $change */
+    private static function kept(string $text, \Closure $change): string
+    {
+        if (!str_contains($text, Flat::AS_IT_IS)) {
+            return $change($text);
+        }
+        $out = '';
+        foreach (self::pieces($text) as [$piece, $stays]) {
+            $out .= $stays ? $piece : $change($piece);
+        }
+
+        return $out;
+    }
+
+    /** @return list<array{string, bool}> runs, and whether they stay as they are; a control character is a run of its own */
+    private static function pieces(string $text): array
+    {
+        $out = [];
+        $stack = [];
+        $stays = 0;
+        foreach (preg_split('/([\x01-\x08\x0A-\x1F])/', $text, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $piece) {
+            if (($piece[0] >= ' ' || $piece[0] === "\t")) {
+                $out[] = [$piece, $stays > 0];
+
+                continue;
+            }
+            if ($piece === Flat::SHUT || $piece === Flat::END) {
+                $stays -= array_pop($stack) ?? 0;
+            } elseif (!str_contains(self::SINGLE, $piece)) {
+                $keeps = \in_array($piece, [Flat::AS_IT_IS, Flat::RAISED, Flat::LOWERED, Flat::OWN_SMALL_CAPS], true) ? 1 : 0;
+                $stack[] = $keeps;
+                $stays += $keeps;
+            }
+            $out[] = [$piece, true];
+        }
+
+        return $out;
+    }
+
+    private static function first(string $text): string
+    {
+        $out = '';
+        $done = false;
+        foreach (self::pieces($text) as [$piece, $stays]) {
+            if (!$done && ($piece[0] >= ' ' || $piece[0] === "\t")) {
+                $done = true;
+                // A word with a capital of its own, as iBoat has, stays.
+                $word = preg_match('/\A\p{L}*/u', $piece, $m) === 1 ? $m[0] : '';
+                $piece = $stays || mb_strtolower($word) !== $word ? $piece : mb_strtoupper(mb_substr($piece, 0, 1)) . mb_substr($piece, 1);
+            }
+            $out .= $piece;
+        }
+
+        return $out;
+    }
+
+    private static function all(string $text): string
+    {
+        return self::kept(
+            $text,
+            static fn(string $t): string => (string) preg_replace_callback(
+                '/(?<![^\s\x01-\x1C])\p{Ll}/u',
+                static fn(array $m): string => mb_strtoupper($m[0]),
+                $t,
+            ),
+        );
+    }
+
+    private static function sentence(string $text): string
+    {
+        $plain = Flat::plain($text);
+        $isAllCapitals = mb_strtoupper($plain) === $plain;
+        $first = true;
+        $out = '';
+        foreach (self::pieces($text) as [$piece, $stays]) {
+            if (($piece[0] >= ' ' || $piece[0] === "\t") && !$stays) {
+                $piece = $isAllCapitals ? mb_strtolower($piece) : $piece;
+            }
+            if (($piece[0] >= ' ' || $piece[0] === "\t") && $first) {
+                $first = false;
+                $piece = $stays ? $piece : mb_strtoupper(mb_substr($piece, 0, 1)) . mb_substr($piece, 1);
+            }
+            $out .= $piece;
+        }
+
+        return $out;
+    }
+
+    private static function title(string $text): string
+    {
+        self::$small = self::$small ?: array_fill_keys(self::SMALL, true);
+        $plain = Flat::plain($text);
+        $isAllCapitals = mb_strtoupper($plain) === $plain && preg_match('/\p{L}/u', $plain) === 1;
+        $pieces = self::pieces($text);
+        $words = [];
+        foreach ($pieces as $p => [$piece, $stays]) {
+            if (($piece[0] >= ' ' || $piece[0] === "\t")) {
+                foreach (preg_split('/([\s\/\-–—]+)/u', $piece, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [] as $w => $word) {
+                    $words[] = [$word, $stays || $w % 2 === 1, $w % 2 === 1];
+                }
+            } else {
+                $words[] = [$piece, true, null];
+            }
+        }
+        $last = null;
+        foreach ($words as $i => [$word, $stays, $isGap]) {
+            if ($isGap === false && preg_match('/[\p{L}\p{N}]/u', $word) === 1) {
+                $last = $i;
+            }
+        }
+        $out = '';
+        $begins = true;
+        foreach ($words as $i => [$word, $stays, $isGap]) {
+            if ($isGap !== false || $word === '') {
+                $begins = $begins || ($isGap === true && preg_match('/\s[–—]|[–—]\s|—/u', $word) === 1);
+                $out .= $word;
+
+                continue;
+            }
+            if (!$stays) {
+                $word = $isAllCapitals ? mb_strtolower($word) : $word;
+                $bare = trim($word, '“”"\'‘’()[],.;:!?');
+                $isSmall = isset(self::$small[mb_strtolower($bare)]) || isset(self::$small[mb_strtolower($word)]);
+                if ($isSmall && !$begins && $i !== $last) {
+                    $low = mb_strtolower($word);
+                    $word = $low === $word || $isAllCapitals || ucfirst($low) === $word ? $low : $word;
+                } elseif (mb_strtolower($word) === $word) {
+                    $word = (string) preg_replace_callback(
+                        '/\A([^\p{L}\p{N}]*)(\p{Ll})/u',
+                        static fn(array $m): string => $m[1] . mb_strtoupper($m[2]),
+                        $word,
+                    );
+                }
+            }
+            $begins = preg_match('/[:?!.]\z/u', $word) === 1;
+            $out .= $word;
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,410 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Embrel\Citation\Csl\Cite;
+use Embrel\Citation\Csl\CslError;
+use Embrel\Citation\Csl\Item;
+use Embrel\Citation\Csl\Locales;
+use Embrel\Citation\Csl\Numbers;
+use Embrel\Citation\Csl\Processor;
+use Embrel\Citation\Csl\Spans;
+use Embrel\Citation\Csl\StyleReader;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** One row a rule of CSL 1.0.2, named as its specification has it. Italic runs stand between asterisks. */
+final class CslTest extends TestCase
+{
+    private const ENGLISH = <<<'XML'
+        <locale xmlns="http://purl.org/net/xbiblio/csl" version="1.0" xml:lang="en-US">
+          <style-options punctuation-in-quote="true"/>
+          <date form="text"><date-part name="month" suffix=" "/><date-part name="day" suffix=", "/><date-part name="year"/></date>
+          <terms>
+            <term name="and">and</term><term name="et-al">et al.</term><term name="ibid">ibid.</term>
+            <term name="no date" form="short">n.d.</term><term name="bc">BC</term><term name="ad">AD</term>
+            <term name="page"><single>page</single><multiple>pages</multiple></term>
+            <term name="page" form="short"><single>p.</single><multiple>pp.</multiple></term>
+            <term name="editor" form="short"><single>ed.</single><multiple>eds.</multiple></term>
+            <term name="editortranslator" form="short"><single>ed. &amp; tran.</single><multiple>eds. &amp; trans.</multiple></term>
+            <term name="open-quote">“</term><term name="close-quote">”</term>
+            <term name="open-inner-quote">‘</term><term name="close-inner-quote">’</term>
+            <term name="month-05">May</term><term name="month-06">June</term><term name="season-02">Summer</term>
+            <term name="ordinal">th</term><term name="ordinal-01">st</term><term name="ordinal-02">nd</term>
+            <term name="ordinal-03">rd</term>
+            <term name="ordinal-11">th</term><term name="ordinal-12">th</term><term name="ordinal-13">th</term>
+            <term name="long-ordinal-02">second</term>
+          </terms>
+        </locale>
+        XML;
+    private const ITEM = [
+        'type' => 'book',
+        'title' => 'Tides and walls',
+        'author' => [['family' => 'Pell', 'given' => 'Anna Lou']],
+        'issued' => ['date-parts' => [[1994, 5, 3]]],
+        'publisher' => 'Creekside Press',
+    ];
+
+    /** @param array<string, mixed> $item over the usual one; null takes a field away */
+    #[DataProvider('rules')]
+    public function testEachRuleOfTheSpecificationIsCarriedOut(
+        string $layout,
+        string $expected,
+        array $item = [],
+        string $attributes = '',
+    ): void {
+        $item = array_filter($item + self::ITEM, static fn(mixed $value): bool => $value !== null);
+        $printed = self::printed(self::style('<text variable="title"/>', $layout, $attributes), ['a' => $item], [[['a']]]);
+
+        self::assertSame($expected, $printed['list'][0]);
+    }
+
+    /** @return iterable<string, array{0: string, 1: string, 2?: array<string, mixed>, 3?: string}> */
+    public static function rules(): iterable
+    {
+        $people = static fn(string ...$names): array => [
+            'author' => array_map(static fn(string $name): array => array_combine(['family', 'given'], explode(', ', $name)), $names),
+        ];
+        $three = $people('Pell, Anna Lou', 'Moor, Ada', 'Vane, Ed');
+        $vanGogh = ['author' => [['family' => 'Meer', 'given' => 'Jan', 'non-dropping-particle' => 'van der']]];
+        $names = static fn(string $name): string => "<names variable=\"author\">{$name}</names>";
+
+        yield 'text: a variable' => ['<text variable="publisher"/>', 'Creekside Press'];
+        yield 'text: what is not there says nothing' => ['<text variable="volume" prefix="vol. "/>', ''];
+        yield 'group: a term without its variable is not said' => [
+            '<group delimiter=" "><text term="page"/><text variable="page"/></group><text variable="title"/>',
+            'Tides and walls',
+        ];
+        yield 'group: a term alone is said' => ['<text variable="title"/><group prefix=", "><text term="ibid"/></group>', 'Tides and walls, ibid.'];
+        yield 'choose: types' => ['<choose><if type="thesis book" match="any"><text value="B"/></if><else><text value="E"/></else></choose>', 'B'];
+        yield 'choose: none' => [
+            '<choose><if variable="page volume" match="none"><text value="N"/></if><else><text value="E"/></else></choose>',
+            'N',
+        ];
+        yield 'choose: is-numeric' => [
+            '<choose><if is-numeric="edition"><number variable="edition" form="ordinal"/></if><else><text variable="edition"/></else></choose>',
+            '22nd',
+            ['edition' => '22'],
+        ];
+        yield 'choose: is-uncertain-date' => [
+            '<choose><if is-uncertain-date="issued"><text value="c. "/></if></choose><date variable="issued" form="text" date-parts="year"/>',
+            'c. 1994',
+            ['issued' => ['date-parts' => [[1994]], 'circa' => true]],
+        ];
+        yield 'number: ordinals of 11 to 13' => ['<number variable="volume" form="ordinal"/>', '112th', ['volume' => '112']];
+        yield 'number: long ordinals' => ['<number variable="volume" form="long-ordinal"/>', 'second', ['volume' => '2']];
+        yield 'number: Roman' => ['<number variable="volume" form="roman"/>', 'mcmxciv', ['volume' => '1994']];
+        yield 'number: what is none stays' => ['<number variable="edition" form="ordinal"/>', 'revised', ['edition' => 'revised']];
+        yield 'label: one and several' => [
+            '<label variable="page" form="short" suffix=" "/><text variable="page"/>',
+            'pp. 3–9',
+            ['page' => '3-9'],
+        ];
+        yield 'name: as it is spoken' => [$names('<name/>'), 'Anna Lou Pell'];
+        yield 'name: turned' => [$names('<name name-as-sort-order="all"/>'), 'Pell, Anna Lou'];
+        yield 'name: initials' => [$names('<name initialize-with=". "/>'), 'A. L. Pell'];
+        yield 'name: initials with a hyphen' => [$names('<name initialize-with="."/>'), 'J.-L. Pell', $people('Pell, Jean-Luc')];
+        yield 'name: initials alone, where names are not shortened' => [
+            $names('<name initialize="false" initialize-with="."/>'),
+            'Anna L. Pell',
+            $people('Pell, Anna L'),
+        ];
+        yield 'name: and, the delimiter before the last by how many there are' => [
+            $names('<name and="text"/>'),
+            'Anna Lou Pell, Ada Moor, and Ed Vane',
+            $three,
+        ];
+        yield 'name: delimiter-precedes-last never' => [
+            $names('<name and="symbol" delimiter-precedes-last="never"/>'),
+            'Anna Lou Pell, Ada Moor & Ed Vane',
+            $three,
+        ];
+        yield 'name: only the first turned, and the delimiter after it' => [
+            $names('<name and="text" name-as-sort-order="first" delimiter-precedes-last="after-inverted-name"/>'),
+            'Pell, Anna Lou, and Ada Moor',
+            $people('Pell, Anna Lou', 'Moor, Ada'),
+        ];
+        yield 'name: et al.' => [$names('<name form="short" et-al-min="3" et-al-use-first="1"/>'), 'Pell et al.', $three];
+        yield 'name: et al. after two' => [$names('<name form="short" et-al-min="3" et-al-use-first="2"/>'), 'Pell, Moor, et al.', $three];
+        yield 'name: the last after an ellipsis' => [
+            $names('<name form="short" et-al-min="4" et-al-use-first="2" et-al-use-last="true"/>'),
+            'Pell, Moor, … Lund',
+            $people('Pell, A', 'Moor, A', 'Vane, E', 'Orr, K', 'Lund, I'),
+        ];
+        yield 'name: a particle that stays' => [
+            $names('<name name-as-sort-order="all"/>'),
+            'van der Meer, Jan',
+            $vanGogh,
+            'demote-non-dropping-particle="never"',
+        ];
+        yield 'name: a particle that is left behind' => [
+            $names('<name name-as-sort-order="all"/>'),
+            'Meer, Jan van der',
+            $vanGogh,
+            'demote-non-dropping-particle="display-and-sort"',
+        ];
+        yield 'name: Chinese, the family first and no space' => [$names('<name initialize-with="."/>'), '王小明', $people('王, 小明')];
+        yield 'name: Arabic' => [$names('<name name-as-sort-order="all"/>'), 'محفوظ, نجيب', $people('محفوظ, نجيب')];
+        yield 'name: a body as it stands' => [
+            $names('<name name-as-sort-order="all" initialize-with="."/>'),
+            'Harrow Parish Council',
+            ['author' => [['literal' => 'Harrow Parish Council']]],
+        ];
+        yield 'name: a suffix' => [
+            $names('<name name-as-sort-order="all"/>'),
+            'Ward, Eli, Jr.',
+            ['author' => [['family' => 'Ward', 'given' => 'Eli', 'suffix' => 'Jr.']]],
+        ];
+        yield 'names: editors who translated, named once' => [
+            '<names variable="editor translator" delimiter="; "><name/><label form="short" prefix=" (" suffix=")"/></names>',
+            'Ada Moor (ed. & tran.)',
+            ['editor' => [['family' => 'Moor', 'given' => 'Ada']], 'translator' => [['family' => 'Moor', 'given' => 'Ada']]],
+        ];
+        yield 'substitute: the first that says something, which is not said again' => [
+            '<names variable="author"><name/><substitute><names variable="editor"/><text variable="title"/></substitute></names>'
+                . '<text variable="title" prefix=". "/><text variable="publisher" prefix=". "/>',
+            'Tides and walls. Creekside Press',
+            ['author' => null],
+        ];
+        yield 'date: a day in the form of the locale' => ['<date variable="issued" form="text"/>', 'May 3, 1994'];
+        yield 'date: a range within a month' => [
+            '<date variable="issued" form="text"/>',
+            'May 3–9, 1994',
+            ['issued' => ['date-parts' => [[1994, 5, 3], [1994, 5, 9]]]],
+        ];
+        yield 'date: a range of months' => [
+            '<date variable="issued" form="text"/>',
+            'May–June 1994',
+            ['issued' => ['date-parts' => [[1994, 5], [1994, 6]]]],
+        ];
+        yield 'date: a season' => [
+            '<date variable="issued" form="text"/>',
+            'Summer 1994',
+            ['issued' => ['date-parts' => [[1994]], 'season' => 2]],
+        ];
+        yield 'date: before Christ' => ['<date variable="issued" form="text"/>', '44BC', ['issued' => ['date-parts' => [[-44]]]]];
+        yield 'date: words' => ['<date variable="issued" form="text"/>', 'in press', ['issued' => ['literal' => 'in press']]];
+        yield 'text-case: title' => [
+            '<text variable="title" text-case="title"/>',
+            'The Sea of the North: A Tale',
+            ['title' => 'the sea of the north: a tale'],
+        ];
+        yield 'text-case: not of another language' => [
+            '<text variable="title" text-case="title"/>',
+            'die see im norden',
+            ['title' => 'die see im norden', 'language' => 'de'],
+        ];
+        yield 'text-case: what is marked stays' => [
+            '<text variable="title" text-case="uppercase"/>',
+            'ON eBay NOW',
+            ['title' => 'on <span class="nocase">eBay</span> now'],
+        ];
+        yield 'italic within italic is upright' => [
+            '<text variable="title" font-style="italic"/>',
+            '*The *Salicornia* of the coast*',
+            ['title' => 'The <i>Salicornia</i> of the coast'],
+        ];
+        yield 'quotes turn within quotes' => [
+            '<text variable="title" quotes="true"/>',
+            '“The ‘low’ water”',
+            ['title' => 'The "low" water'],
+        ];
+        yield 'a comma goes within the marks' => ['<text variable="title" quotes="true" suffix=", "/><text variable="publisher"/>', '“Tides and walls,” Creekside Press'];
+        yield 'a stop after a question is not said' => [
+            '<text variable="title" suffix=". "/><text variable="publisher"/>',
+            'Why walls? Creekside Press',
+            ['title' => 'Why walls?'],
+        ];
+        yield 'a stop is not said twice' => ['<text variable="publisher" suffix="."/>', 'Creek Inc.', ['publisher' => 'Creek Inc.']];
+        yield 'strip-periods' => ['<text variable="publisher" strip-periods="true"/>', 'Creek Inc', ['publisher' => 'Creek Inc.']];
+        yield 'a source without anything' => [
+            '<names variable="author"/><text variable="title"/><date variable="issued" form="text"/>',
+            '',
+            ['author' => null, 'title' => null, 'issued' => null],
+        ];
+    }
+
+    /** @param list<list<array{0: string, 1?: string}>> $citations source and locator of each cite */
+    #[DataProvider('works')]
+    public function testCitationsKnowOfOneAnother(string $citation, string $attributes, array $citations, array $expected): void
+    {
+        $style = self::style($citation, '<names variable="author"><name/></names>', '', $attributes);
+
+        self::assertSame($expected, self::printed($style, self::items(), $citations)['citations']);
+    }
+
+    /** @return iterable<string, array{string, string, list<list<array{0: string, 1?: string}>>, list<string>}> */
+    public static function works(): iterable
+    {
+        $authorDate = '<group delimiter=" "><names variable="author"><name form="short" and="text" et-al-min="3" et-al-use-first="1"/></names>'
+            . '<date variable="issued"><date-part name="year"/></date></group><text variable="locator" prefix=", "/>';
+        $short = '<names variable="author"><name form="short"/></names>';
+
+        yield 'disambiguate-add-year-suffix' => [
+            $authorDate,
+            'disambiguate-add-year-suffix="true"',
+            [[['a']], [['b']]],
+            ['(Pell 1994a)', '(Pell 1994b)'],
+        ];
+        yield 'disambiguate-add-names' => [
+            $authorDate,
+            'disambiguate-add-names="true"',
+            [[['c']], [['d']]],
+            ['(Brent, Moor, and Lund 2001)', '(Brent, Moor, and Vane 2001)'],
+        ];
+        yield 'disambiguate-add-givenname' => [
+            $authorDate,
+            'disambiguate-add-givenname="true"',
+            [[['a']], [['e']]],
+            ['(Anna Pell 1994)', '(Bruno Pell 1994)'],
+        ];
+        yield 'collapse: year' => [
+            $authorDate,
+            'collapse="year" disambiguate-add-year-suffix="true"',
+            [[['a'], ['b'], ['c']]],
+            ['(Pell 1994a, 1994b; Brent et al. 2001)'],
+        ];
+        yield 'collapse: year-suffix' => [
+            $authorDate,
+            'collapse="year-suffix" year-suffix-delimiter=", " disambiguate-add-year-suffix="true"',
+            [[['a'], ['b']]],
+            ['(Pell 1994a, b)'],
+        ];
+        yield 'collapse: citation-number' => [
+            '<text variable="citation-number"/>',
+            'collapse="citation-number"',
+            [[['a']], [['b']], [['c']], [['a'], ['b'], ['c']]],
+            ['(1)', '(2)', '(3)', '(1–3)'],
+        ];
+        yield 'position: ibid, with a locator, subsequent' => [
+            '<choose><if position="ibid-with-locator"><text value="IL"/></if><else-if position="ibid"><text value="I"/></else-if>'
+                . '<else-if position="subsequent"><text value="S"/></else-if><else><text value="F"/></else></choose>',
+            '',
+            [[['a']], [['a']], [['a', '3']], [['c']], [['a']]],
+            ['(F)', '(I)', '(IL)', '(F)', '(S)'],
+        ];
+        yield 'names once again' => [$short, '', [[['a'], ['c']]], ['(Pell; Brent, Moor, Lund)']];
+    }
+
+    public function testTheListIsSortedByItsKeysAndNamesAreReplacedWhereTheyComeAgain(): void
+    {
+        $bibliography = '<bibliography subsequent-author-substitute="———"><sort><key variable="author"/><key variable="issued" sort="descending"/></sort>'
+            . '<layout suffix="."><names variable="author"><name name-as-sort-order="all"/></names><date variable="issued" prefix=" "><date-part name="year"/></date></layout></bibliography>';
+        $style = str_replace('<bibliography><layout><text value="-"/></layout></bibliography>', $bibliography, self::style('<text variable="title"/>', '<text value="-"/>'));
+        $works = ['f' => ['issued' => ['date-parts' => [[2001]]]] + self::ITEM, 'g' => self::ITEM, 'c' => self::items()['c']];
+
+        self::assertSame(
+            ['Brent, Tom, Moor, Ada, Lund, Ira 2001.', 'Pell, Anna Lou 2001.', '——— 1994.'],
+            self::printed($style, ['g' => $works['g'], 'f' => $works['f'], 'c' => $works['c']], [[['g']], [['f']], [['c']]])['list'],
+        );
+    }
+
+    #[DataProvider('badStyles')]
+    public function testAStyleThatCannotBeCarriedOutSaysWhy(string $style, string $says): void
+    {
+        $this->expectException(CslError::class);
+        $this->expectExceptionMessage($says);
+
+        StyleReader::read($style, self::locales());
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function badStyles(): iterable
+    {
+        $style = static fn(string $within): string => "<style xmlns=\"http://purl.org/net/xbiblio/csl\" class=\"in-text\" version=\"1.0\">{$within}</style>";
+
+        yield 'nothing' => ['', 'no XML'];
+        yield 'no XML' => ['{"a": 1}', 'no XML'];
+        yield 'another root' => ['<html/>', 'begins with <html>'];
+        yield 'entities' => ['<!DOCTYPE style [<!ENTITY a SYSTEM "file:///etc/passwd">]><style>&a;</style>', 'declares entities'];
+        yield 'no citation' => [$style(''), 'no <citation>'];
+        yield 'no layout' => [$style('<citation/>'), 'no <layout>'];
+        yield 'a macro that is not there' => [
+            $style('<citation><layout><text macro="a"/></layout></citation>'),
+            '“a” that it does not have',
+        ];
+        yield 'a macro that calls itself' => [
+            $style('<macro name="a"><text macro="b"/></macro><macro name="b"><text macro="a"/></macro><citation><layout><text macro="a"/></layout></citation>'),
+            'calls itself',
+        ];
+    }
+
+    #[DataProvider('pages')]
+    public function testPageRangesHaveTheFormatOfTheStyle(string $pages, string $format, string $expected): void
+    {
+        self::assertSame($expected, Numbers::pages($pages, $format, '–'));
+    }
+
+    /** @return iterable<array{string, string, string}> */
+    public static function pages(): iterable
+    {
+        yield ['321-28', 'expanded', '321–328'];
+        yield ['321-328', 'minimal', '321–8'];
+        yield ['321-328', 'minimal-two', '321–28'];
+        yield ['101-108', 'chicago', '101–8'];
+        yield ['100-104', 'chicago', '100–104'];
+        yield ['1496-1504', 'chicago', '1496–1504'];
+        yield ['12, 15-17', 'minimal', '12, 15–7'];
+        yield ['iv-ix', 'minimal', 'iv–ix'];
+        yield ['S12-S19', 'expanded', 'S12–S19'];
+        yield ['e12345', 'minimal', 'e12345'];
+    }
+
+    /** @return array<string, array<string, mixed>> by id */
+    private static function items(): array
+    {
+        $work = static fn(int $year, string ...$names): array => [
+            'type' => 'book',
+            'issued' => ['date-parts' => [[$year]]],
+            'author' => array_map(static fn(string $name): array => array_combine(['family', 'given'], explode(' ', $name)), $names),
+        ];
+
+        return [
+            'a' => $work(1994, 'Pell Anna'),
+            'b' => $work(1994, 'Pell Anna'),
+            'c' => $work(2001, 'Brent Tom', 'Moor Ada', 'Lund Ira'),
+            'd' => $work(2001, 'Brent Tom', 'Moor Ada', 'Vane Ed'),
+            'e' => $work(1994, 'Pell Bruno'),
+        ];
+    }
+
+    /**
+     * @param array<string, array<string, mixed>>           $works     by id
+     * @param list<list<array{0: string, 1?: string}>> $citations source and locator of each cite
+     *
+     * @return array{citations: list<string>, list: list<string>}
+     */
+    private static function printed(string $xml, array $works, array $citations): array
+    {
+        $style = StyleReader::read($xml, self::locales());
+        $items = [];
+        foreach (array_merge(...$citations) as [$id]) {
+            $items[$id] ??= new Item($id, $works[$id]);
+        }
+        $cites = array_map(
+            static fn(array $cluster): array => array_map(static fn(array $cite): Cite => new Cite($cite[0], $cite[1] ?? ''), $cluster),
+            $citations,
+        );
+        $printed = Processor::run($style, $items, $cites);
+        $marked = static fn(string $flat): string => implode('', array_map(
+            static fn(array $span): string => ($span[1] & Spans::ITALIC) === 0 ? $span[0] : "*{$span[0]}*",
+            Spans::of($flat, $style->locale->quotes),
+        ));
+
+        return ['citations' => array_map($marked, $printed['citations']), 'list' => array_map($marked, array_values($printed['list']))];
+    }
+
+    private static function locales(): Locales
+    {
+        return new Locales(static fn(string $tag): ?string => $tag === 'en-US' ? self::ENGLISH : null);
+    }
+
+    private static function style(string $citation, string $bibliography, string $attributes = '', string $cites = ''): string
+    {
+        return "<style xmlns=\"http://purl.org/net/xbiblio/csl\" class=\"in-text\" version=\"1.0\" {$attributes}>"
+            . "<citation {$cites}><layout prefix=\"(\" suffix=\")\" delimiter=\"; \">{$citation}</layout></citation>"
+            . "<bibliography><layout>{$bibliography}</layout></bibliography></style>";
+    }
+}
