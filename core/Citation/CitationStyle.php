@@ -4,6 +4,14 @@ declare(strict_types=1);
 
 namespace Embrel\Citation;
 
+use Embrel\Citation\Csl\CslError;
+use Embrel\Citation\Csl\Flat;
+use Embrel\Citation\Csl\Locales;
+use Embrel\Citation\Csl\Style;
+use Embrel\Citation\Csl\StyleReader;
+use Embrel\Language\Language;
+use Embrel\Shelf\Shelf;
+
 /** The styles that a plan can be printed in: the one table of them. */
 enum CitationStyle: string
 {
@@ -24,17 +32,51 @@ enum CitationStyle: string
         };
     }
 
-    /** @param string $language a language tag */
-    public function style(string $language): Style\Style
+    /** What the list is called at the end of the draft. */
+    public function heading(string $language): string
     {
-        $terms = Terms::of($language);
+        return Language::of($language)->say(match ($this) {
+            self::Apa, self::ChicagoDates => 'references',
+            self::Mla => 'worksCited',
+            self::ChicagoNotes => 'bibliography',
+            self::Numbered => 'sources',
+        });
+    }
 
+    /** @param string $language a language tag */
+    public function style(string $language): Style
+    {
+        /** @var array<string, Style> $read each is read once */
+        static $read = [];
+
+        return $read["{$this->value} {$language}"] ??= $this->read($language);
+    }
+
+    private function read(string $language): Style
+    {
+        $style = StyleReader::read(
+            Shelf::style($this->value) ?? throw new CslError("There is no style “{$this->value}”."),
+            new Locales(Shelf::locale(...)),
+            $language,
+            OwnWords::locale(Language::of($language)),
+        );
+        // 8.18: “et al.” is plural.
+        $style->etAlIsPlural = $this === self::Apa;
+
+        return $style;
+    }
+
+    /**
+     * What is printed as the manual has it where the standard has no word for it: the points of APA (9.8), the addresses
+     * of MLA (5.84), no comma after a question in Chicago (6.125).
+     */
+    public function finished(string $flat): string
+    {
         return match ($this) {
-            self::Apa => new Style\Apa($terms),
-            self::Mla => new Style\Mla($terms),
-            self::ChicagoDates => new Style\ChicagoDates($terms),
-            self::ChicagoNotes => new Style\ChicagoNotes($terms),
-            self::Numbered => new Style\Numbered($terms),
+            self::Apa => (string) preg_replace('/, … (?=\p{Lu}[\p{L}’-]*,)/u', ', . . . ', $flat, 1),
+            self::Mla => (string) preg_replace('~https?://(?!doi\.org/)~', '', $flat),
+            self::ChicagoNotes => (string) preg_replace('/(?<=[?!]),(?=[' . Flat::UNQUOTE . Flat::INNER_UNQUOTE . '])/', '', $flat),
+            default => $flat,
         };
     }
 }

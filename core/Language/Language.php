@@ -121,6 +121,18 @@ final readonly class Language
     }
 
     /** Whether a word for “about” stands before the whole of a date, and not before its year. */
+    /** Whether the first of a month is called so: 1er mai. */
+    public function hasOrdinalFirst(): bool
+    {
+        return $this->table()['first'] !== '1';
+    }
+
+    /** How a date with a day is written, such as {day}. {month} {year}. */
+    public function pattern(string $form): string
+    {
+        return $this->table()['dates'][$form][0];
+    }
+
     public function circaComesFirst(): bool
     {
         return $this->table()['circaFirst'];

@@ -26,7 +26,7 @@ const grown = (/** @type {any} */ node) =>
     typeof node === 'string'
         ? node
         : { name: node.n, attrs: node.a ?? {}, children: node.n === 'term' && !node.c?.length ? [''] : (node.c ?? []).map(grown) };
-const escaped = (/** @type {string} */ text) => text.replace(/[&<>"]/g, (mark) => `&#${mark.charCodeAt(0)};`);
+const escaped = (/** @type {string} */ text) => text.replace(/[&<>"\t]/g, (mark) => `&#${mark.charCodeAt(0)};`);
 const written = (/** @type {any} */ node, own = '') =>
     typeof node === 'string'
         ? escaped(node)

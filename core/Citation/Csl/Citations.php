@@ -15,6 +15,9 @@ final class Citations
 
     private readonly Style $style;
 
+    /** For what the layout puts around, which is the same everywhere. */
+    private ?Printing $around = null;
+
     public function __construct(private readonly Whole $whole)
     {
         $this->style = $whole->style;
@@ -84,7 +87,8 @@ final class Citations
         $layout = $this->style->citation;
         $inside = $this->style->locale->inside;
         $collapse = $layout->options['collapse'] ?? '';
-        $row = match ($collapse) {
+        $row = match (\count($cites) === 1 ? 'one' : $collapse) {
+            'one' => $this->dressed($cites[0], $this->cite($cites[0], false, false)[0]),
             'citation-number' => $this->byNumber($cites),
             'year', 'year-suffix', 'year-suffix-ranged' => $this->byYear($cites, $collapse),
             default => isset($layout->options['cite-group-delimiter']) ? $this->byYear($cites, '') : null,
@@ -101,7 +105,8 @@ final class Citations
             }
         }
 
-        $printing = $this->whole->printing($cites[0]->item, $cites[0]);
+        $this->around ??= $this->whole->printing($cites[0]->item, $cites[0]);
+        $printing = $this->around;
 
         return $row === '' ? '' : $layout->dress->within($layout->dress->around($row, $printing), $printing);
     }
@@ -137,6 +142,11 @@ final class Citations
     {
         $inside = $this->style->locale->inside;
         $delimiter = $this->style->citation->delimiter;
+        $after = $this->style->citation->options['after-collapse-delimiter'] ?? null;
+        // Where a place stands between numbers, another mark tells them apart.
+        if ($after !== null && \count($cites) > 1 && array_filter($cites, fn(Cite $cite): bool => !$this->isBare($cite)) !== []) {
+            $delimiter = $after;
+        }
         $out = '';
         $count = \count($cites);
         for ($i = 0; $i < $count; ++$i) {

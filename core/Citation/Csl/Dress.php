@@ -51,6 +51,22 @@ final readonly class Dress
         return new self(...[...$out, implode('', [$out[0], $out[1], $opens, $out[5], $out[6]]) === '' && $out[4] === '' && !$out[7]]);
     }
 
+    /** The same with another end. */
+    public function ending(string $suffix): self
+    {
+        return new self(
+            $this->prefix,
+            $suffix,
+            $this->opens,
+            $this->shuts,
+            $this->quotes,
+            $this->display,
+            $this->case,
+            $this->stripsPeriods,
+            false,
+        );
+    }
+
     public function stripsPeriods(): bool
     {
         return $this->stripsPeriods;

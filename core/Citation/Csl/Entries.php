@@ -40,21 +40,42 @@ final readonly class Entries
     {
         $inside = $printing->locale->inside;
         $elements = $this->layout->row($printing->item->type)->elements;
-        $text = rtrim(Flat::open(Flat::row($this->row($elements, $printing), '', $inside)), self::TAILS);
         $dress = $this->layout->dress;
-        // Where an entry is of blocks, the stop is that of its last macro: none, where that has nothing to say.
         if ($this->layout->usesBlocks) {
-            $last = null;
-            foreach ($elements as $element) {
-                $last = $element->last($printing) ?? $last;
-            }
-            if ($last instanceof Element\Macro && $last->render(clone $printing) === '') {
-                return $dress->within($text, $printing);
-            }
+            return $dress->within($this->ofBlocks($elements, $printing), $printing);
         }
-        $ends = str_ends_with($text, Flat::END);
+        $text = trim(Flat::row($this->row($elements, $printing), '', $inside), Flat::EDGE);
+        // A stop goes before the colon of a value within a group.
+        if (str_starts_with($dress->suffix, '.') && str_ends_with($text, Flat::INNER_TAIL) && preg_match(Flat::ENDED, $text, $m) === 1) {
+            $text = rtrim(Flat::stopped($text, $m[0], $inside), self::TAILS) . substr($dress->suffix, 1);
 
-        return $dress->within($dress->around($ends ? substr($text, 0, -1) : $text, $printing, true) . ($ends ? Flat::END : ''), $printing);
+            return $dress->within($dress->prefix . $text, $printing);
+        }
+
+        return $dress->within($dress->around(rtrim($text, self::TAILS), $printing, true), $printing);
+    }
+
+    /**
+     * Where an entry is of blocks, what ends it is put behind its last element, in the place of what that ends with itself.
+     *
+     * @param list<Element\Element> $elements
+     */
+    private function ofBlocks(array $elements, Printing $printing): string
+    {
+        $last = array_pop($elements);
+        $row = $this->row($elements, $printing);
+        if ($last instanceof Element\Macro || $last instanceof Element\Group) {
+            $last = clone $last;
+            $last->dress = $last->dress->ending($this->layout->dress->suffix);
+            $last->into($row, $printing);
+
+            return rtrim(Flat::open(Flat::row($row, '', $printing->locale->inside)), self::TAILS);
+        }
+        $last?->into($row, $printing);
+
+        $text = rtrim(Flat::open(Flat::row($row, '', $printing->locale->inside)), self::TAILS);
+
+        return $this->layout->dress->around($text, $printing, true);
     }
 
     /** The first element stands in the margin, or before the others. */

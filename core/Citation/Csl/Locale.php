@@ -94,13 +94,13 @@ final class Locale
         foreach ($term->childNodes as $child) {
             if ($child instanceof \DOMElement) {
                 if ($child->localName === 'single') {
-                    $one = Rich::raised($child->textContent);
+                    $one = Rich::raised(Rich::clean($child->textContent));
                 } elseif ($child->localName === 'multiple') {
-                    $several = Rich::raised($child->textContent);
+                    $several = Rich::raised(Rich::clean($child->textContent));
                 }
             }
         }
-        $one ??= $several ?? Rich::raised($term->textContent);
+        $one ??= $several ?? Rich::raised(Rich::clean($term->textContent));
         if (preg_match('/\Aordinal(?:-(\d\d))?\z/', $name, $m) === 1) {
             $this->ordinals[$term->getAttribute('gender-form') . ($m[1] ?? '')] = [$one, $term->getAttribute('match')];
 

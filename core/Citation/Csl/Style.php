@@ -14,6 +14,9 @@ final class Style
     /** Whether the layout of the citations says itself where the letter after a year stands. */
     public bool $placesLetters = false;
 
+    /** Whether “et al.” never stands for the last name alone, as it is a plural. */
+    public bool $etAlIsPlural = false;
+
     /** Whether citations are numbers in the list. */
     public bool $citesNumbers = false;
 

@@ -40,8 +40,6 @@ final class StyleReader
 
     private bool $placesLetters = false;
 
-    private bool $usesBlocks = false;
-
     private bool $numbers = false;
 
     /** Elements around the one that is read; only those of a layout itself are blocks. */
@@ -54,12 +52,13 @@ final class StyleReader
 
     /**
      * @param string $language of the work; empty: that of the style
+     * @param string $words    the XML of a locale whose words go before those of the language
      *
      * @throws CslError
      */
-    public static function read(string $xml, Locales $locales, string $language = ''): Style
+    public static function read(string $xml, Locales $locales, string $language = '', string $words = ''): Style
     {
-        return (new self($locales))->style(self::root($xml, 'style'), $language);
+        return (new self($locales))->style(self::root($xml, 'style'), $language, $words);
     }
 
     /** @throws CslError */
@@ -111,7 +110,7 @@ final class StyleReader
         return $out;
     }
 
-    private function style(\DOMElement $root, string $language): Style
+    private function style(\DOMElement $root, string $language, string $words): Style
     {
         $attributes = self::attributes($root);
         $own = [];
@@ -136,7 +135,7 @@ final class StyleReader
             $attributes['demote-non-dropping-particle'] ?? 'display-and-sort',
             ($attributes['initialize-with-hyphen'] ?? '') !== 'false',
             preg_match('/\A(?:fr|ru|cs)/', $attributes['default-locale'] ?? '') === 1,
-            $this->locales->of($language, $own),
+            $this->locales->of($language, $words === '' ? $own : [self::root($words, 'locale'), ...$own]),
         );
         $style->citation = $this->layout($layouts['citation'], $attributes);
         $style->citesNumbers = $this->numbers;
@@ -173,7 +172,10 @@ final class StyleReader
         $own = self::attributes($layout);
 
 
-        return new Layout($attributes, $keys, $row, Dress::of($own), $own['delimiter'] ?? '', $this->usesBlocks);
+        $first = self::children($layout)[0] ?? null;
+        $usesBlocks = $first !== null && $first->hasAttribute('display');
+
+        return new Layout($attributes, $keys, $row, Dress::of($own), $own['delimiter'] ?? '', $usesBlocks);
     }
 
     /** @param array<string, string> $attributes */
@@ -234,7 +236,6 @@ final class StyleReader
     private function element(\DOMElement $element): ?Element
     {
         $attributes = self::attributes($element);
-        $this->usesBlocks = $this->usesBlocks || isset($attributes['display']);
         if ($this->depth > 0) {
             unset($attributes['display']);
         }

@@ -148,40 +148,48 @@ final class TextCase
                 $words[] = [$piece, true, null];
             }
         }
-        $last = null;
-        foreach ($words as $i => [$word, $stays, $isGap]) {
-            if ($isGap === false && preg_match('/[\p{L}\p{N}]/u', $word) === 1) {
-                $last = $i;
-            }
+        $last = \count($words) - 1;
+        while ($last > 0 && ($words[$last][2] !== false || preg_match('/[\p{L}\p{N}]/u', $words[$last][0]) !== 1)) {
+            --$last;
         }
         $out = '';
         $begins = true;
         foreach ($words as $i => [$word, $stays, $isGap]) {
             if ($isGap !== false || $word === '') {
-                $begins = $begins || ($isGap === true && preg_match('/\s[–—]|[–—]\s|—/u', $word) === 1);
+                $begins = $begins || ($isGap === true && $word !== ' ' && preg_match('/\s[–—]|[–—]\s|—/u', $word) === 1);
                 $out .= $word;
 
                 continue;
             }
-            if (!$stays) {
-                $word = $isAllCapitals ? mb_strtolower($word) : $word;
-                $bare = trim($word, '“”"\'‘’()[],.;:!?');
-                $isSmall = isset(self::$small[mb_strtolower($bare)]) || isset(self::$small[mb_strtolower($word)]);
-                if ($isSmall && !$begins && $i !== $last) {
-                    $low = mb_strtolower($word);
-                    $word = $low === $word || $isAllCapitals || ucfirst($low) === $word ? $low : $word;
-                } elseif (mb_strtolower($word) === $word) {
-                    $word = (string) preg_replace_callback(
-                        '/\A([^\p{L}\p{N}]*)(\p{Ll})/u',
-                        static fn(array $m): string => $m[1] . mb_strtoupper($m[2]),
-                        $word,
-                    );
-                }
-            }
-            $begins = preg_match('/[:?!.]\z/u', $word) === 1;
+            $word = $stays ? $word : self::word($word, $isAllCapitals, !$begins && $i !== $last);
+            $begins = str_contains(':?!.', $word[-1]);
             $out .= $word;
         }
 
         return $out;
+    }
+
+    /** @param bool $isWithin whether it is neither the first nor the last, so that a small one stays small */
+    private static function word(string $word, bool $isAllCapitals, bool $isWithin): string
+    {
+        $low = self::low($word);
+        $word = $isAllCapitals ? $low : $word;
+        if ($isWithin && (isset(self::$small[$low]) || isset(self::$small[trim($low, '“”"\'‘’()[],.;:!?')]))) {
+            return $low === $word || ucfirst($low) === $word ? $low : $word;
+        }
+        if ($low !== $word) {
+            return $word;
+        }
+
+        return ctype_lower($word[0]) ? ucfirst($word) : (string) preg_replace_callback(
+            '/\A([^\p{L}\p{N}]*)(\p{Ll})/u',
+            static fn(array $m): string => $m[1] . mb_strtoupper($m[2]),
+            $word,
+        );
+    }
+
+    private static function low(string $word): string
+    {
+        return preg_match('/[\x80-\xFF]/', $word) === 1 ? mb_strtolower($word) : strtolower($word);
     }
 }

@@ -156,7 +156,7 @@ final class Printed
             // Of two spaces one is bound, as HTML has to write them.
             $text = (string) preg_replace('/\s\s/u', "\u{A0} ", $text);
             if ($block !== $lastBlock) {
-                [$out, $text, $lastBlock] = [rtrim($out), ltrim($text), $block];
+                [$out, $text, $lastBlock] = [preg_replace('/\s+\z/u', '', $out), (string) preg_replace('/\A\s+/u', '', $text), $block];
                 $out .= "|{$block}:";
             }
             foreach (preg_split('/(\s+)/u', $text, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
@@ -168,6 +168,6 @@ final class Printed
             }
         }
 
-        return trim($out);
+        return (string) preg_replace('/\A(\{0\})?\s+|\s+\z/u', '$1', $out);
     }
 }

@@ -44,19 +44,6 @@ final class Choose extends Element
         return Flat::row($row, '', $printing->locale->inside);
     }
 
-    public function last(Printing $printing): ?Element
-    {
-        foreach ($this->branches as [$condition, $branch]) {
-            if ($condition === null || $condition->holds($printing)) {
-                $last = end($branch->elements);
-
-                return $last === false ? null : $last->last($printing);
-            }
-        }
-
-        return null;
-    }
-
     public function into(array &$row, Printing $printing): void
     {
         foreach ($this->branches as [$condition, $branch]) {

@@ -36,7 +36,7 @@ final class Dates extends Element
         $text = $this->dress->alone($this->says($printing), $printing, false);
 
         // What a date has behind it meets no stop.
-        return preg_match('/[;:,]\z/', $this->dress->suffix) === 1 && $text !== '' ? $text . Flat::DATED : $text;
+        return preg_match('/\s[;:,]\z/', $this->dress->suffix) === 1 && $text !== '' ? $text . Flat::DATED : $text;
     }
 
     protected function says(Printing $printing): string

@@ -40,12 +40,6 @@ abstract class Element
         return [$this];
     }
 
-    /** Itself, or of a choice the last element of what is chosen. */
-    public function last(Printing $printing): ?self
-    {
-        return $this;
-    }
-
     /**
      * Adds what it says to a row; a choice adds each of its parts.
      *

@@ -151,19 +151,30 @@ final class Names extends Element
         // With the last one named too, two at least are left out.
         $first = max($last ? min($first, $min - 2) : $first, 1, $printing->counts[$printing->lists] ?? 0);
 
-        return $first >= $count ? [$count, false] : [$first, $last];
+        $isAlone = $first === $count - 1 && $printing->style->etAlIsPlural && isset($printing->counts[$printing->lists]);
+
+        return $first >= $count || $isAlone ? [$count, false] : [$first, $last];
     }
 
     /**
      * Names with the delimiter between them; a mark of a name's own that is the same stands for both.
      *
      * @param list<string> $row
+     * @param bool         $isWhole whether the last of them ends the row
      */
-    private function row(array $row, Printing $printing): string
+    private function row(array $row, Printing $printing, bool $isWhole = false): string
     {
-        return $this->form->dress->suffix === '' && $this->form->dress->prefix === ''
-            ? Flat::row($row, $this->form->delimiter, $printing->locale->inside)
-            : implode($this->form->delimiter, $row);
+        $dress = $this->form->dress;
+        if ($dress->suffix === '' && $dress->prefix === '') {
+            return Flat::row($row, $this->form->delimiter, $printing->locale->inside);
+        }
+        $out = '';
+        foreach ($row as $i => $name) {
+            $meets = $i > 0 && !($isWhole && $i === \count($row) - 1) && str_ends_with($out, ' ') && str_starts_with($name, ' ');
+            $out .= ($meets ? substr($name, 1) : $name) . ($i < \count($row) - 1 ? $this->form->delimiter : '');
+        }
+
+        return $out;
     }
 
     /** Whether a word is written without spaces around it, as 和 is, or [et al.]. */
@@ -286,7 +297,7 @@ final class Names extends Element
     {
         $inside = $printing->locale->inside;
         if (\count($row) === 1 || ($this->form->and === '' && !$endsWithBody)) {
-            return $this->row($row, $printing);
+            return $this->row($row, $printing, true);
         }
         if ($this->form->and === '') {
             $last = array_pop($row);

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Citation;
+
+use Embrel\Citation\Csl\Cite;
+use Embrel\Citation\Csl\Item;
+use Embrel\Language\Language;
+
+/**
+ * Sources and citations in the words of the Citation Style Language. Titles in English go in sentence case, as its
+ * styles expect them; they raise what they want raised.
+ */
+final class Described
+{
+    private const TYPES = [
+        'book' => 'book',
+        'chapter' => 'chapter',
+        'article' => 'article-journal',
+        'newspaper' => 'article-newspaper',
+        'web' => 'webpage',
+        'report' => 'report',
+        'thesis' => 'thesis',
+        'film' => 'motion_picture',
+        'interview' => 'interview',
+        'other' => 'document',
+    ];
+
+    /** @param bool $keepsParticles whether “von” and its like stay before the name, wherever it stands */
+    public static function source(Source $source, string $language, bool $keepsParticles): Item
+    {
+        $isEnglish = str_starts_with(strtolower($source->language === '' ? $language : $source->language), 'en');
+        $title = $source->title === '' ? Language::of($language)->say('noTitle') : $source->title;
+        $cased = static fn(string $title): string => $isEnglish ? Titles::sentence($title, $source->capitals) : $title;
+        $author = \count($source->authors) === 1 ? $source->authors[0]->straight() : null;
+        $container = $source->kind === SourceKind::WebPage && $source->container === $author ? '' : $source->container;
+        $publisher = \in_array($source->publisher, [$author, $source->container], true) ? '' : $source->publisher;
+
+        return new Item($source->id, array_filter([
+            'type' => $source->isPersonal() ? 'personal_communication' : self::TYPES[$source->kind->value],
+            'title' => $cased($title),
+            'title-short' => $cased(Titles::short($title)),
+            $source->kind === SourceKind::Film ? 'director' : 'author' => self::people($source->authors, $keepsParticles),
+            'editor' => self::people($source->editors, $keepsParticles),
+            'issued' => self::date($source->date),
+            'accessed' => self::date($source->accessed),
+            'container-title' => $source->kind === SourceKind::Chapter ? $cased($container) : $container,
+            'publisher' => $publisher,
+            'publisher-place' => $source->place,
+            // With its word, as each language has them in an order of its own.
+            'edition' => $source->edition === '' ? '' : Language::of($language)->edition($source->edition),
+            'volume' => $source->volume,
+            'issue' => $source->kind === SourceKind::Report ? '' : $source->issue,
+            'number' => $source->kind === SourceKind::Report ? $source->issue : '',
+            'page' => $source->pages,
+            'URL' => $source->url,
+            'DOI' => $source->doi,
+            'ISBN' => $source->isbn,
+            'language' => $source->language === '' ? $language : $source->language,
+        ], static fn(mixed $value): bool => $value !== '' && $value !== [] && $value !== null));
+    }
+
+    public static function cite(Cited $cited): Cite
+    {
+        $isPage = Pages::arePages($cited->pages);
+
+        return new Cite(
+            $cited->source,
+            $isPage ? Pages::range($cited->pages, Pages::FULL) : $cited->pages,
+            // What says itself what it is, as “ch. 3” does, has no word before it.
+            $isPage ? 'page' : '',
+            $cited->prefix,
+            $cited->suffix === '' || preg_match('/\A\p{P}/u', $cited->suffix) === 1 ? $cited->suffix : ", {$cited->suffix}",
+            $cited->withoutAuthor,
+        );
+    }
+
+    /**
+     * @param list<Person> $people
+     *
+     * @return list<array<string, string>>
+     */
+    private static function people(array $people, bool $keepsParticles): array
+    {
+        return array_map(static fn(Person $person): array => self::person($person, $keepsParticles), $people);
+    }
+
+    /** @return array<string, string> */
+    private static function person(Person $person, bool $keepsParticles): array
+    {
+        return $person->given === ''
+            ? ['literal' => $person->surname()]
+            : [
+                'family' => $person->family,
+                'given' => $person->given,
+                !$keepsParticles && $person->drops() ? 'dropping-particle' : 'non-dropping-particle' => $person->particle,
+                'suffix' => $person->suffix,
+            ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function date(?PartialDate $date): ?array
+    {
+        return match (true) {
+            $date === null => null,
+            $date->year === null => ['literal' => $date->words],
+            default => [
+                'date-parts' => [array_filter([$date->year, $date->month, $date->day], static fn(?int $part): bool => $part !== null)],
+                'circa' => $date->circa,
+            ],
+        };
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Shelf;
+
+/** Files of the Citation Style Language that ship (resources/csl): styles by their key, locales by their tag. */
+final class Shelf
+{
+    /** The XML of a style; null where none of that key ships. */
+    public static function style(string $key): ?string
+    {
+        return self::file("styles/{$key}.csl");
+    }
+
+    /** The XML of a locale, such as de-DE; null where none of that tag ships. */
+    public static function locale(string $tag): ?string
+    {
+        return self::file("locales/locales-{$tag}.xml");
+    }
+
+    private static function file(string $name): ?string
+    {
+        $path = \dirname(__DIR__, 2) . "/resources/csl/{$name}";
+
+        $isName = preg_match('~\A[a-z]+/[A-Za-z0-9-]+\.(?:csl|xml)\z~', $name) === 1;
+
+        return $isName && is_file($path) ? (string) file_get_contents($path) : null;
+    }
+}
