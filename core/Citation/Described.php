@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Embrel\Citation;
 
 use Embrel\Citation\Csl\Cite;
+use Embrel\Citation\Csl\Date;
 use Embrel\Citation\Csl\Item;
+use Embrel\Citation\Csl\Name;
 use Embrel\Language\Language;
 
 /**
@@ -79,36 +81,31 @@ final class Described
     /**
      * @param list<Person> $people
      *
-     * @return list<array<string, string>>
+     * @return list<Name>
      */
     private static function people(array $people, bool $keepsParticles): array
     {
-        return array_map(static fn(Person $person): array => self::person($person, $keepsParticles), $people);
+        $out = [];
+        foreach ($people as $person) {
+            $drops = !$keepsParticles && $person->drops();
+            $out[] = $person->given === '' ? new Name(literal: $person->surname()) : new Name(
+                $person->family,
+                $person->given,
+                $drops ? $person->particle : '',
+                $drops ? '' : $person->particle,
+                $person->suffix,
+            );
+        }
+
+        return $out;
     }
 
-    /** @return array<string, string> */
-    private static function person(Person $person, bool $keepsParticles): array
-    {
-        return $person->given === ''
-            ? ['literal' => $person->surname()]
-            : [
-                'family' => $person->family,
-                'given' => $person->given,
-                !$keepsParticles && $person->drops() ? 'dropping-particle' : 'non-dropping-particle' => $person->particle,
-                'suffix' => $person->suffix,
-            ];
-    }
-
-    /** @return array<string, mixed>|null */
-    private static function date(?PartialDate $date): ?array
+    private static function date(?PartialDate $date): ?Date
     {
         return match (true) {
             $date === null => null,
-            $date->year === null => ['literal' => $date->words],
-            default => [
-                'date-parts' => [array_filter([$date->year, $date->month, $date->day], static fn(?int $part): bool => $part !== null)],
-                'circa' => $date->circa,
-            ],
+            $date->year === null => new Date([], literal: $date->words),
+            default => new Date([[$date->year, $date->month ?? 0, $date->day ?? 0]], $date->circa),
         };
     }
 }

@@ -13,6 +13,12 @@ final class Citations
     /** @var array<string, array{string, FirstNames|null}> */
     private array $kept = [];
 
+    /** @var array<string, array{bool, string}> */
+    private array $locators = [];
+
+    /** @var array<string, string> locator → as it is printed */
+    private array $places = [];
+
     private readonly Style $style;
 
     /** For what the layout puts around, which is the same everywhere. */
@@ -28,9 +34,9 @@ final class Citations
     {
         $flags = [$cite->prefix !== '' || $cite->isLater, $cite->isNear, $dropsNames, $dropsYear, $cite->withoutAuthor];
         $key = "{$cite->item}\t{$cite->position}{$cite->firstNote}\t" . implode('', array_map(\intval(...), $flags));
-        $holds = preg_match('/\A[\p{L}\p{N}](?:[\p{L}\p{N} ,–-]*[\p{L}\p{N}])?\z/u', $cite->locator) === 1;
+        [$holds, $kind] = $this->locators[$cite->locator] ??= self::locator($cite->locator);
         if ($holds) {
-            $key .= $cite->label . (Numbers::isSeveral($cite->locator) ? '1' : '0') . (Numbers::isNumeric($cite->locator) ? '1' : '0');
+            $key .= $cite->label . $kind;
         }
         if (isset($this->kept[$key]) && ($holds || $cite->locator === '')) {
             [$text, $names] = $this->kept[$key];
@@ -52,6 +58,14 @@ final class Citations
         return [$holds ? $this->placed($text, $cite) : $text, $printing->firstNames];
     }
 
+    /** @return array{bool, string} whether another may stand in its place, and what of it a style can ask */
+    private static function locator(string $locator): array
+    {
+        $holds = preg_match('/\A[\p{L}\p{N}](?:[\p{L}\p{N} ,–-]*[\p{L}\p{N}])?\z/u', $locator) === 1;
+
+        return [$holds, $holds ? (Numbers::isSeveral($locator) ? '1' : '0') . (Numbers::isNumeric($locator) ? '1' : '0') : ''];
+    }
+
     private function printed(Cite $cite, bool $dropsNames, bool $dropsYear): Printing
     {
         $printing = $this->whole->printing($cite->item, $cite);
@@ -69,13 +83,13 @@ final class Citations
 
     private function placed(string $text, Cite $cite): string
     {
-        return str_contains($text, Flat::PLACE)
-            ? str_replace(
-                Flat::PLACE,
-                Numbers::pages($cite->locator, $this->style->pages, $this->style->locale->say('page-range-delimiter') ?? '–'),
-                $text,
-            )
-            : $text;
+        $this->places[$cite->locator] ??= Numbers::pages(
+            $cite->locator,
+            $this->style->pages,
+            $this->style->locale->say('page-range-delimiter') ?? '–',
+        );
+
+        return str_replace(Flat::PLACE, $this->places[$cite->locator], $text);
     }
 
     /** @param list<Cite> $cites */

@@ -28,6 +28,7 @@ final readonly class Dress
         private string $case,
         private bool $stripsPeriods,
         public bool $isPlain,
+        private bool $hasOnlyAffixes,
     ) {}
 
     /** @param array<string, string> $attributes */
@@ -48,7 +49,9 @@ final readonly class Dress
             ($attributes['strip-periods'] ?? '') === 'true',
         ];
 
-        return new self(...[...$out, implode('', [$out[0], $out[1], $opens, $out[5], $out[6]]) === '' && $out[4] === '' && !$out[7]]);
+        $hasOnlyAffixes = $opens . $out[4] . $out[5] . $out[6] === '' && !$out[7];
+
+        return new self(...[...$out, $hasOnlyAffixes && $out[0] . $out[1] === '', $hasOnlyAffixes]);
     }
 
     /** The same with another end. */
@@ -64,6 +67,7 @@ final readonly class Dress
             $this->case,
             $this->stripsPeriods,
             false,
+            $this->hasOnlyAffixes,
         );
     }
 
@@ -84,8 +88,10 @@ final readonly class Dress
     /** The text with what is put around it, as one that its neighbours' marks do not meet where it is set apart. */
     public function alone(string $text, Printing $printing, bool $isLeaf, bool $isWords = false, bool $isMacro = false): string
     {
+        if ($this->hasOnlyAffixes && !$printing->strips) {
+            return $this->around($text, $printing, $isLeaf);
+        }
         $text = $this->on($text, $printing, $isLeaf, $isWords, $isMacro);
-
         if ($text === '' || !$this->isApart($printing->locale->inside)) {
             return $text;
         }
@@ -141,7 +147,7 @@ final readonly class Dress
             ? Flat::join($text . Flat::EDGE, $this->suffix, $inside, true)
             : Flat::join($text, $this->suffix, $inside);
 
-        return $isLeaf && preg_match('/[;:,]\z/', $this->suffix) === 1 ? $text . Flat::TAIL : $text;
+        return $isLeaf && str_contains(';:,', $this->suffix[-1]) ? $text . Flat::TAIL : $text;
     }
 
     /** @param bool $isLeaf whether the text is one value and not the text of other elements */

@@ -164,6 +164,10 @@ final class Flat
     /** Without the edges of what is first and last: the text of a group. */
     public static function open(string $text): string
     {
+        // Nothing of ours at either end.
+        if ($text === '' || ($text[0] >= ' ' && $text[-1] >= ' ')) {
+            return $text;
+        }
         $text = trim($text, self::EDGE);
 
         return str_ends_with($text, self::TAIL) ? substr($text, 0, -1) . self::INNER_TAIL : $text;

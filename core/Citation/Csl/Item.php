@@ -21,6 +21,12 @@ final class Item
     ];
     private const ALIKE = ['journalAbbreviation' => 'container-title-short', 'shortTitle' => 'title-short', 'event' => 'event-title'];
 
+    /** @var array<string, true> */
+    private static array $isName = [];
+
+    /** @var array<string, true> */
+    private static array $isDate = [];
+
     /** @var array<string, string> variable → its text as it was given */
     public readonly array $texts;
 
@@ -41,18 +47,19 @@ final class Item
     public function __construct(public readonly string $id, array $json)
     {
         $texts = $names = $dates = [];
-        $isName = array_flip(self::NAMES);
-        $isDate = array_flip(self::DATES);
+        self::$isName = self::$isName ?: array_fill_keys(self::NAMES, true);
+        self::$isDate = self::$isDate ?: array_fill_keys(self::DATES, true);
         foreach ($json as $variable => $value) {
-            if (isset($isName[$variable])) {
+            $variable = (string) $variable;
+            if (isset(self::$isName[$variable])) {
                 foreach (\is_array($value) ? $value : [] as $name) {
-                    $name = \is_array($name) ? Name::of($name) : null;
+                    $name = $name instanceof Name ? $name : (\is_array($name) ? Name::of($name) : null);
                     if ($name !== null && $name->family . $name->given . $name->literal !== '') {
                         $names[$variable][] = $name;
                     }
                 }
-            } elseif (isset($isDate[$variable])) {
-                $date = Date::of($value);
+            } elseif (isset(self::$isDate[$variable])) {
+                $date = $value instanceof Date ? $value : Date::of($value);
                 if ($date !== null && !$date->isEmpty()) {
                     $dates[$variable] = $date;
                 }
