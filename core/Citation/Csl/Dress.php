@@ -54,9 +54,11 @@ final readonly class Dress
         return new self(...[...$out, $hasOnlyAffixes && $out[0] . $out[1] === '', $hasOnlyAffixes]);
     }
 
-    /** The same with another end. */
+    /** The same with another end; a block that nothing ends keeps its own. */
     public function ending(string $suffix): self
     {
+        $suffix = $suffix === '' && $this->display !== '' ? $this->suffix : $suffix;
+
         return new self(
             $this->prefix,
             $suffix,

@@ -312,7 +312,7 @@ final class Names extends Element
         if (self::standsAlone($and)) {
             return $start . $and . $last;
         }
-        $start = $wants ? $start . $this->form->delimiter : Flat::join($start, ' ', $inside);
+        $start = Flat::join($start, $wants ? $this->form->delimiter : ' ', $inside);
 
         return Flat::join($start, Flat::join("{$and} ", $last, $inside), $inside);
     }
