@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Embrel\Citation;
 
 use Embrel\Citation\Csl\CslError;
-use Embrel\Citation\Csl\Flat;
 use Embrel\Citation\Csl\Locales;
 use Embrel\Citation\Csl\Style;
 use Embrel\Citation\Csl\StyleReader;
@@ -62,8 +61,21 @@ enum CitationStyle: string
         );
         // 8.18: “et al.” is plural.
         $style->etAlIsPlural = $this === self::Apa;
+        $style->casesMacros = true;
 
         return $style;
+    }
+
+    /** Whether “von” and its like stay before the name, wherever it stands (APA 8.6). */
+    public function keepsParticles(): bool
+    {
+        return $this === self::Apa;
+    }
+
+    /** Whether titles are printed as they are typed. */
+    public function keepsTitles(): bool
+    {
+        return $this === self::Numbered;
     }
 
     /**
@@ -75,7 +87,7 @@ enum CitationStyle: string
         return match ($this) {
             self::Apa => (string) preg_replace('/, … (?=\p{Lu}[\p{L}’-]*,)/u', ', . . . ', $flat, 1),
             self::Mla => (string) preg_replace('~https?://(?!doi\.org/)~', '', $flat),
-            self::ChicagoNotes => (string) preg_replace('/(?<=[?!]),(?=[' . Flat::UNQUOTE . Flat::INNER_UNQUOTE . '])/', '', $flat),
+            self::ChicagoNotes => (string) preg_replace('/(?<=[?!]),(?=[\x15\x17])|(?<=[?!][\x15\x17]),/', '', $flat),
             default => $flat,
         };
     }

@@ -29,20 +29,26 @@ final class Described
         'other' => 'document',
     ];
 
-    /** @param bool $keepsParticles whether “von” and its like stay before the name, wherever it stands */
-    public static function source(Source $source, string $language, bool $keepsParticles): Item
+    /** @param string $language of the work, a language tag */
+    public static function source(Source $source, string $language, CitationStyle $style): Item
     {
-        $isEnglish = str_starts_with(strtolower($source->language === '' ? $language : $source->language), 'en');
-        $title = $source->title === '' ? Language::of($language)->say('noTitle') : $source->title;
-        $cased = static fn(string $title): string => $isEnglish ? Titles::sentence($title, $source->capitals) : $title;
+        $own = $source->language === '' ? $language : $source->language;
+        $isCased = !$style->keepsTitles() && Language::of($own)->isEnglish();
+        $keepsParticles = $style->keepsParticles();
+        $none = Language::of($language)->say('noTitle');
+        $short = $source->title === '' ? $none : Titles::short($source->title);
+        $isApa = $style === CitationStyle::Apa;
+        $cased = static fn(string $title): string => $isCased ? Titles::sentence($title, $source->capitals) : $title;
         $author = \count($source->authors) === 1 ? $source->authors[0]->straight() : null;
-        $container = $source->kind === SourceKind::WebPage && $source->container === $author ? '' : $source->container;
-        $publisher = \in_array($source->publisher, [$author, $source->container], true) ? '' : $source->publisher;
+        // APA 9.29, 9.33: the publisher or the site, unless it is the author; nobody is both container and publisher.
+        $container = $isApa && $source->kind === SourceKind::WebPage && $source->container === $author ? '' : $source->container;
+        $publisher = $source->publisher === $source->container || ($isApa && $source->publisher === $author) ? '' : $source->publisher;
 
         return new Item($source->id, array_filter([
             'type' => $source->isPersonal() ? 'personal_communication' : self::TYPES[$source->kind->value],
-            'title' => $cased($title),
-            'title-short' => $cased(Titles::short($title)),
+            // APA 9.22: words in the place of a title stand in brackets.
+            'title' => $source->title === '' ? ($isApa ? "[{$none}]" : $none) : $cased($source->title),
+            'title-short' => $cased($short),
             $source->kind === SourceKind::Film ? 'director' : 'author' => self::people($source->authors, $keepsParticles),
             'editor' => self::people($source->editors, $keepsParticles),
             'issued' => self::date($source->date),
@@ -59,7 +65,7 @@ final class Described
             'URL' => $source->url,
             'DOI' => $source->doi,
             'ISBN' => $source->isbn,
-            'language' => $source->language === '' ? $language : $source->language,
+            'language' => $own,
         ], static fn(mixed $value): bool => $value !== '' && $value !== [] && $value !== null));
     }
 

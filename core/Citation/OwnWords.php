@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Citation;
 
+use Embrel\Citation\Csl\Locale;
 use Embrel\Language\Language;
 
 /** Our own words of a language as a <locale> of the Citation Style Language, for the styles that are written here. */
@@ -20,6 +21,8 @@ final class OwnWords
             'editor' => [
                 ['', $language->low('editorLong'), $language->low('editorsLong')],
                 ['short', $say('editor'), $say('editors')],
+                // The short one within a sentence.
+                ['symbol', $language->low('editor'), $language->low('editors')],
                 ['verb', $say('editedBy')],
                 ['verb-short', $say('edBy')],
             ],
@@ -37,8 +40,9 @@ final class OwnWords
             'accessed' => [['', $bare('accessed')], ['short', $bare('accessedLow')]],
             'personal-communication' => [['', $say('personal')]],
             'motion_picture' => [['', $say('film')]],
-            'interview' => [['', $say('interview')]],
-            'thesis' => [['', $say('thesis')]],
+            // The short form stands within a sentence.
+            'interview' => [['', $say('interview')], ['short', $language->low('interview')]],
+            'thesis' => [['', $say('thesis')], ['short', $language->low('thesis')]],
             'page-range-delimiter' => [['', '–']],
         ];
         $out = '';
@@ -50,7 +54,9 @@ final class OwnWords
 
         for ($month = 1; $month <= 12; ++$month) {
             $name = sprintf('month-%02d', $month);
-            $out .= self::term($name, '', $language->month($month)) . self::term($name, 'short', $language->month($month, true));
+            $out .= self::term($name, '', $language->month($month))
+                . self::term($name, Locale::ALONE, $language->monthAlone($month))
+                . self::term($name, 'short', $language->month($month, true));
         }
         $dates = self::date('text', $language, 'date', '') . self::date('numeric', $language, 'dayFirst', 'short');
 

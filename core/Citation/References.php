@@ -7,6 +7,7 @@ namespace Embrel\Citation;
 use Embrel\Citation\Csl\Item;
 use Embrel\Citation\Csl\Processor;
 use Embrel\Citation\Csl\Spans;
+use Embrel\Citation\Csl\TextCase;
 use Embrel\Language\Language;
 use Embrel\RichText\Mark;
 use Embrel\RichText\MarkType;
@@ -18,6 +19,7 @@ final readonly class References
     private const NAMED = '/\A\s*(?:references?|reference list|bibliography|works cited|literature '
         . 'cited|sources|literatur|literaturverzeichnis|quellen|quellenverzeichnis|bibliogra(?:ph|f)ie)\s*\z/i';
 
+    private const ORDINALS = ['a' => 'ª', 'o' => 'º'];
     private const MARKS = [
         Spans::ITALIC => MarkType::Italic,
         Spans::BOLD => MarkType::Bold,
@@ -64,7 +66,7 @@ final readonly class References
         $style = $chosen->style($language);
         $known = $withAll ? $cited + $sources : $cited;
         $items = array_map(
-            static fn(Source $source): Item => Described::source($source, $language, $chosen === CitationStyle::Apa),
+            static fn(Source $source): Item => Described::source($source, $language, $chosen),
             $known,
         );
         $clusters = array_map(
@@ -79,7 +81,8 @@ final readonly class References
         $said = [];
         foreach ($printed['citations'] as $n => $flat) {
             $flat = $chosen->finished($flat);
-            $runs = self::runs($style->inNotes ? self::raised($flat) : $flat, $style);
+            // A note begins with a capital.
+            $runs = self::runs($style->inNotes ? TextCase::of($flat, 'capitalize-first', false) : $flat, $style);
             if (\count($clusters[$n]) < \count($citations[$n])) {
                 $runs[] = Node::text(($flat === '' ? '' : ' ') . $missing);
             }
@@ -96,21 +99,16 @@ final readonly class References
         return new self($chosen->heading($language), $style->inNotes, $said, $list, $cited);
     }
 
-    /** A note begins with a capital. */
-    private static function raised(string $flat): string
-    {
-        $start = strspn($flat, Csl\Flat::CONTROLS);
-        $first = mb_substr(substr($flat, $start), 0, 1);
-
-        return substr($flat, 0, $start) . mb_strtoupper($first) . substr($flat, $start + \strlen($first));
-    }
-
     /** @return list<Node> */
     private static function runs(string $flat, Csl\Style $style): array
     {
         $runs = [];
         foreach (Spans::of($flat, $style->locale->quotes) as [$text, $set]) {
             $marks = [];
+            // What has a letter of its own, as 2.ª has, is read in plain text too.
+            if (($set & Spans::RAISED) !== 0 && isset(self::ORDINALS[$text])) {
+                [$text, $set] = [self::ORDINALS[$text], $set & ~Spans::RAISED];
+            }
             foreach (self::MARKS as $bit => $mark) {
                 if (($set & $bit) !== 0) {
                     $marks[] = new Mark($mark);

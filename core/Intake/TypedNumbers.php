@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Intake;
 
+use Embrel\Language\Counter;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Plan;
 
@@ -93,7 +94,7 @@ final class TypedNumbers
     private static function roman(string $text): ?int
     {
         for ($n = 1; $n <= 200; ++$n) {
-            if (\Embrel\Numbering\Counter::LowerRoman->write($n) === $text) {
+            if (Counter::LowerRoman->write($n) === $text) {
                 return $n;
             }
         }

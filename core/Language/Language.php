@@ -95,7 +95,7 @@ final readonly class Language
     }
 
     /** A month that stands without a day: in some languages another form of its name. */
-    private function monthAlone(int $month, bool $isShort): string
+    public function monthAlone(int $month, bool $isShort = false): string
     {
         return $isShort ? $this->month($month, true) : $this->table()['monthsAlone'][$month - 1] ?? $this->month($month);
     }
@@ -120,7 +120,6 @@ final readonly class Language
         ]);
     }
 
-    /** Whether a word for “about” stands before the whole of a date, and not before its year. */
     /** Whether the first of a month is called so: 1er mai. */
     public function hasOrdinalFirst(): bool
     {
@@ -133,6 +132,7 @@ final readonly class Language
         return $this->table()['dates'][$form][0];
     }
 
+    /** Whether a word for “about” stands before the whole of a date, and not before its year. */
     public function circaComesFirst(): bool
     {
         return $this->table()['circaFirst'];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Numbering;
 
+use Embrel\Language\Counter;
 use Embrel\Plan\NumberForm;
 use Embrel\Plan\Properties;
 

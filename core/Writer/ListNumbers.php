@@ -6,7 +6,7 @@ namespace Embrel\Writer;
 
 use Embrel\Document\Document;
 use Embrel\Document\Element;
-use Embrel\Numbering\Counter;
+use Embrel\Language\Counter;
 use Embrel\Numbering\Counting;
 use Embrel\Numbering\Form;
 use Embrel\Numbering\Own;

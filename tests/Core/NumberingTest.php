@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Embrel\Numbering\Counter;
+use Embrel\Language\Counter;
 use Embrel\Numbering\Numbering;
 use Embrel\Numbering\Runs;
 use Embrel\Plan\Comparison;

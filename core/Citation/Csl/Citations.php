@@ -83,11 +83,7 @@ final class Citations
 
     private function placed(string $text, Cite $cite): string
     {
-        $this->places[$cite->locator] ??= Numbers::pages(
-            $cite->locator,
-            $this->style->pages,
-            $this->style->locale->say('page-range-delimiter') ?? '–',
-        );
+        $this->places[$cite->locator] ??= Numbers::ofPages($cite->locator, $this->style);
 
         return str_replace(Flat::PLACE, $this->places[$cite->locator], $text);
     }
@@ -223,7 +219,7 @@ final class Citations
         if ($after !== null) {
             $ends = ($above->locator ?? '') !== '' || (!$isGroup && ($wasGroup || $collapse !== 'year-suffix'));
 
-            return $ends ? $after : $layout;
+            return $ends ? $after : ($isGrouped ? $options['cite-group-delimiter'] ?? $layout : $layout);
         }
         if ($isGrouped && ($options['cite-group-delimiter'] ?? '') !== '') {
             return $options['cite-group-delimiter'];

@@ -75,6 +75,18 @@ final readonly class Date
         return new self($parts);
     }
 
+    /** As digits, so that dates sort as texts do; years before Christ below all others. */
+    public function digits(bool $withMonth = true, bool $withDay = true): string
+    {
+        $out = [];
+        foreach ($this->parts as [$year, $month, $day]) {
+            $out[] = ($year < 0 ? sprintf('-%05d', 99999 + $year) : sprintf('%05d', $year))
+                . sprintf('%02d%02d', $withMonth ? $month : 0, $withDay ? $day : 0);
+        }
+
+        return implode('-', $out);
+    }
+
     public function isEmpty(): bool
     {
         return $this->parts === [] && $this->literal === '';

@@ -117,8 +117,7 @@ final readonly class Dress
         if ($printing->strips || ($this->stripsPeriods && !$isMacro)) {
             $text = str_replace('.', '', $text);
         }
-        // What a macro is told of capitals is not carried out, as the reference does not: styles are written for that.
-        if ($this->case !== '' && !$isMacro) {
+        if ($this->case !== '' && (!$isMacro || $printing->style->casesMacros)) {
             $text = TextCase::of($text, $this->case, $isWords || $printing->isEnglish(), $printing->locale->language);
         }
         if ($this->opens !== '') {

@@ -39,12 +39,12 @@ final readonly class Entries
     private function whole(Printing $printing): string
     {
         $inside = $printing->locale->inside;
-        $elements = $this->layout->row($printing->item->type)->elements;
+        $row = $this->layout->row($printing->item->type);
         $dress = $this->layout->dress;
         if ($this->layout->usesBlocks) {
-            return $dress->within($this->ofBlocks($elements, $printing), $printing);
+            return $dress->within($this->ofBlocks($row->elements, $printing), $printing);
         }
-        $text = trim(Flat::row($this->row($elements, $printing), '', $inside), Flat::EDGE);
+        $text = trim($row->render($printing), Flat::EDGE);
         // A stop goes before the colon of a value within a group.
         if (str_starts_with($dress->suffix, '.') && str_ends_with($text, Flat::INNER_TAIL) && preg_match(Flat::ENDED, $text, $m) === 1) {
             $text = rtrim(Flat::stopped($text, $m[0], $inside), self::TAILS) . substr($dress->suffix, 1);
@@ -62,20 +62,18 @@ final readonly class Entries
      */
     private function ofBlocks(array $elements, Printing $printing): string
     {
-        $last = array_pop($elements);
-        $row = $this->row($elements, $printing);
-        if ($last instanceof Element\Macro || $last instanceof Element\Group) {
+        $row = new Element\Row();
+        $row->elements = $elements;
+        $last = end($elements);
+        $takesEnd = $last instanceof Element\Macro || $last instanceof Element\Group;
+        if ($takesEnd) {
             $last = clone $last;
             $last->dress = $last->dress->ending($this->layout->dress->suffix);
-            $last->into($row, $printing);
-
-            return rtrim(Flat::open(Flat::row($row, '', $printing->locale->inside)), self::TAILS);
+            $row->elements[\count($elements) - 1] = $last;
         }
-        $last?->into($row, $printing);
+        $text = rtrim(Flat::open($row->render($printing)), self::TAILS);
 
-        $text = rtrim(Flat::open(Flat::row($row, '', $printing->locale->inside)), self::TAILS);
-
-        return $this->layout->dress->around($text, $printing, true);
+        return $takesEnd ? $text : $this->layout->dress->around($text, $printing, true);
     }
 
     /** The first element stands in the margin, or before the others. */
@@ -83,27 +81,10 @@ final readonly class Entries
     {
         $inside = $printing->locale->inside;
         [$head, $rest] = $this->layout->parts($printing->item->type);
-        $first = $this->row($head->elements, $printing);
-        $row = $this->row($rest->elements, $printing);
-        $margin = Flat::open(Flat::row($first, '', $inside));
-        $text = rtrim(Flat::open(ltrim(Flat::row($row, '', $inside), ' ')), self::TAILS);
+        $margin = Flat::open($head->render($printing));
+        $text = rtrim(Flat::open(ltrim($rest->render($printing), ' ')), self::TAILS);
 
         return ($margin === '' ? '' : Flat::LEFT_MARGIN . $this->layout->dress->prefix . rtrim($margin, ' ') . Flat::SHUT)
             . ($text === '' ? '' : Flat::RIGHT_INLINE . Flat::join($text, $this->layout->dress->suffix, $inside) . Flat::SHUT);
-    }
-
-    /**
-     * @param list<Element\Element> $elements
-     *
-     * @return list<string>
-     */
-    private function row(array $elements, Printing $printing): array
-    {
-        $row = [];
-        foreach ($elements as $element) {
-            $element->into($row, $printing);
-        }
-
-        return $row;
     }
 }

@@ -7,6 +7,9 @@ namespace Embrel\Citation\Csl;
 /** Words, dates and ways of a language: several <locale> elements laid over one another, the last one on top. */
 final class Locale
 {
+    /** The form of a month that no day stands beside: ours, for which the standard has no word. */
+    public const ALONE = 'alone';
+
     /** A form that is missing → the one that stands for it. */
     private const ELSE = ['verb-short' => 'verb', 'verb' => 'long', 'symbol' => 'short', 'short' => 'long'];
 

@@ -7,6 +7,9 @@ namespace Embrel\Citation\Csl;
 /** Numbers as they are printed, and what counts as one (CSL 1.0.2, “Number”, “Page ranges”). */
 final class Numbers
 {
+    /** Two with a word or comma between them, two figures with a dash, two words with one: 3 and 4, 3, 4; 3–4; ix–xi. */
+    private const SEVERAL = '/[\p{L}\d](?:\s*(?:&|\band\b|\bund\b|\bet\b|\by\b)\s*|\s*,\s+)[\p{L}\d]'
+        . '|\d\p{L}?\s*[\-–—]\s*\p{L}*\d|\b\p{L}+[\-–—]\p{L}+\b/u';
     private const ONE = '[a-zA-Z]{0,2}\d+[a-zA-Z]{0,2}';
 
     public static function isNumeric(string $text): bool
@@ -16,40 +19,13 @@ final class Numbers
 
     public static function isSeveral(string $text): bool
     {
-        return preg_match('/[\p{L}\d](?:\s*(?:&|\band\b|\bund\b|\bet\b|\by\b)\s*|\s*,\s+)[\p{L}\d]|\d\p{L}?\s*[\-–—]\s*\p{L}*\d|\b\p{L}+[\-–—]\p{L}+\b/u', $text) === 1;
-    }
-
-    public static function roman(int $number): string
-    {
-        $out = '';
-        foreach ([
-            'm' => 1000,
-            'cm' => 900,
-            'd' => 500,
-            'cd' => 400,
-            'c' => 100,
-            'xc' => 90,
-            'l' => 50,
-            'xl' => 40,
-            'x' => 10,
-            'ix' => 9,
-            'v' => 5,
-            'iv' => 4,
-            'i' => 1,
-        ] as $sign => $worth) {
-            while ($number >= $worth) {
-                $out .= $sign;
-                $number -= $worth;
-            }
-        }
-
-        return $out;
+        return preg_match(self::SEVERAL, $text) === 1;
     }
 
     /** Pages or places as the style and its locale have them. */
-    public static function ofPages(string $text, Printing $printing): string
+    public static function ofPages(string $text, Style $style): string
     {
-        return self::pages($text, $printing->style->pages, $printing->locale->say('page-range-delimiter') ?? '–');
+        return self::pages($text, $style->pages, $style->locale->say('page-range-delimiter') ?? '–');
     }
 
     /** Pages or places with their ranges in the format of the style: expanded, minimal, minimal-two, chicago, chicago-15, chicago-16. */

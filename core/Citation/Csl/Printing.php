@@ -71,15 +71,20 @@ final class Printing
 
     public ?FirstNames $above = null;
 
-    /** @param int $number in the list; 0 where there is none */
+    public readonly Locale $locale;
+
+    /**
+     * @param Cite|null $cite   null: an entry of the list
+     * @param int       $number in the list; 0 where there is none
+     */
     public function __construct(
         public readonly Style $style,
-        public readonly Locale $locale,
         public readonly Item $item,
         public readonly ?Cite $cite,
-        public readonly bool $isEntry,
         public readonly int $number = 0,
-    ) {}
+    ) {
+        $this->locale = $style->locale;
+    }
 
     /** What a variable says, its tags and quotation marks as Flat has them. */
     public function text(string $variable): string
@@ -127,7 +132,7 @@ final class Printing
             return '';
         }
         $this->hasWords = true;
-        $isFirst = !$this->began && ($this->isEntry || $this->style->inNotes);
+        $isFirst = !$this->began && ($this->cite === null || $this->style->inNotes);
         $this->began = true;
 
         return $isFirst ? TextCase::of($text, 'capitalize-first', false) : $text;

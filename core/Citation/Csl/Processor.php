@@ -22,9 +22,8 @@ final class Processor
         private array $citations,
     ) {
         $this->collator = new \Collator($style->locale->language);
-        // As people look things up: no matter of capitals, accents and marks, and Letter 9 before Letter 10.
+        // As people look things up: no matter of capitals and accents, Pell before Pella, and Letter 9 before Letter 10.
         $this->collator->setStrength(\Collator::PRIMARY);
-        $this->collator->setAttribute(\Collator::ALTERNATE_HANDLING, \Collator::SHIFTED);
         $this->collator->setAttribute(\Collator::NUMERIC_COLLATION, \Collator::ON);
     }
 
@@ -65,7 +64,7 @@ final class Processor
         }
         $by = [];
         foreach ($order as $id) {
-            $by[$id] = $this->sortKeys($id, $keys, true);
+            $by[$id] = $this->sortKeys($id, $keys, null);
         }
         usort($order, fn(string $a, string $b): int => self::compare($by[$a], $by[$b], $keys) ?: $position[$a] <=> $position[$b]);
 
@@ -77,7 +76,7 @@ final class Processor
      *
      * @return list<string|int|null>
      */
-    private function sortKeys(string $id, array $keys, bool $isEntry, ?Cite $cite = null): array
+    private function sortKeys(string $id, array $keys, ?Cite $cite): array
     {
         $out = [];
         foreach ($keys as $key) {
@@ -86,15 +85,16 @@ final class Processor
 
                 continue;
             }
-            $printing = $this->printing($id, $cite ?? ($isEntry ? null : new Cite($id)), $isEntry);
+            $printing = new Printing($this->style, $this->items[$id], $cite, $this->numbers[$id]);
             $printing->isKey = true;
             $printing->keyNames = $key->names;
             $text = SortText::of($key, $printing);
-            $out[] = $text === '' ? null : (preg_match('/\A-?\d+\z/', $text) === 1 && $key->variable !== '' && !isset(
-                $this->items[$id]->dates[$key->variable],
-            )
-                ? (int) $text
-                : $this->collator->getSortKey($text));
+            $isDate = isset($this->items[$id]->dates[$key->variable]);
+            $out[] = match (true) {
+                $text === '' => null,
+                $key->variable !== '' && !$isDate && preg_match('/\A-?\d+\z/', $text) === 1 => (int) $text,
+                default => $this->collator->getSortKey($text),
+            };
         }
 
         return $out;
@@ -124,11 +124,6 @@ final class Processor
         return 0;
     }
 
-    private function printing(string $id, ?Cite $cite, bool $isEntry): Printing
-    {
-        return new Printing($this->style, $this->style->locale, $this->items[$id], $cite, $isEntry, $this->numbers[$id] ?? 0);
-    }
-
     /** Says of each cite where it stands among the others, and sorts those of one citation. */
     private function place(): void
     {
@@ -140,7 +135,7 @@ final class Processor
             if ($keys !== [] && \count($cites) > 1) {
                 $by = [];
                 foreach ($cites as $i => $cite) {
-                    $by[$i] = $this->sortKeys($cite->item, $keys, false, $cite);
+                    $by[$i] = $this->sortKeys($cite->item, $keys, $cite);
                 }
                 uksort($cites, static fn(int $a, int $b): int => self::compare($by[$a], $by[$b], $keys) ?: $a <=> $b);
                 $this->citations[$n] = $cites = array_values($cites);

@@ -35,7 +35,9 @@ final class Rich
     /** No line ends before a mark that has a space before it, nor after an opening guillemet. */
     public static function spaced(string $text): string
     {
-        return strpbrk($text, ":;?!\xBB\xAB") !== false && str_contains($text, ' ') ? (string) preg_replace(['/ (?=[:;?!»])/u', '/(?<=«) /u'], "\u{202F}", $text) : $text;
+        return strpbrk($text, ":;?!\xBB\xAB") !== false && str_contains($text, ' ')
+            ? (string) preg_replace('/ (?=[:;?!»])|(?<=«) /u', "\u{202F}", $text)
+            : $text;
     }
 
     /** A word of a locale; letters that are raised already are told as such, so that each output can raise them its way. */

@@ -27,12 +27,7 @@ final class SortText
             return self::bare(implode(', ', $names));
         }
         if (isset($item->dates[$key->variable])) {
-            $out = [];
-            foreach ($item->dates[$key->variable]->parts as [$year, $month, $day]) {
-                $out[] = ($year < 0 ? sprintf('-%05d', 99999 + $year) : sprintf('%05d', $year)) . sprintf('%02d%02d', $month, $day);
-            }
-
-            return implode('-', $out);
+            return $item->dates[$key->variable]->digits();
         }
 
         return self::bare($printing->text($key->variable));
@@ -40,6 +35,6 @@ final class SortText
 
     private static function bare(string $text): string
     {
-        return trim((string) preg_replace('/[\[\](){}"“”„«»‘’\']/u', '', Flat::plain($text)));
+        return trim((string) preg_replace('/[^\P{P}&]/u', '', Flat::plain($text)));
     }
 }

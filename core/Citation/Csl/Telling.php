@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Citation\Csl;
 
+use Embrel\Language\Counter;
+
 /** Cites that would read alike are told apart: by more names, by given names, by conditions, by letters (CSL 1.0.2, “Disambiguation”). */
 final class Telling
 {
@@ -73,7 +75,7 @@ final class Telling
 
     private function printing(string $id, Told $told): Printing
     {
-        $printing = new Printing($this->style, $this->style->locale, $this->items[$id], new Cite($id), false, $this->numbers[$id] + 1);
+        $printing = new Printing($this->style, $this->items[$id], new Cite($id), $this->numbers[$id] + 1);
         $printing->counts = $told->counts;
         $printing->givens = $told->givens;
         $printing->isAmbiguous = $told->isAmbiguous;
@@ -92,7 +94,7 @@ final class Telling
     {
         foreach ($this->style->citation->is('disambiguate-add-year-suffix') ? $this->alike($order) : [] as $group) {
             foreach ($group as $i => $id) {
-                $this->told[$id]->letter = self::letter($i);
+                $this->told[$id]->letter = Counter::LowerLetter->write($i + 1);
             }
         }
 
@@ -265,11 +267,5 @@ final class Telling
         }
 
         return $out;
-    }
-
-    /** a to z, then aa. */
-    private static function letter(int $n): string
-    {
-        return ($n >= 26 ? self::letter(intdiv($n, 26) - 1) : '') . \chr(97 + $n % 26);
     }
 }

@@ -161,7 +161,7 @@ final class TextCase
 
                 continue;
             }
-            $word = $stays ? $word : self::word($word, $isAllCapitals, !$begins && $i !== $last);
+            $word = $stays ? $word : self::word($word, $isAllCapitals, !$begins && $i !== $last && !str_contains('?!', $word[-1]));
             $begins = str_contains(':?!.', $word[-1]);
             $out .= $word;
         }

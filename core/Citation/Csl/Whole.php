@@ -16,6 +16,6 @@ final readonly class Whole
 
     public function printing(string $id, ?Cite $cite): Printing
     {
-        return new Printing($this->style, $this->style->locale, $this->items[$id], $cite, $cite === null, $this->numbers[$id] ?? 0);
+        return new Printing($this->style, $this->items[$id], $cite, $this->numbers[$id] ?? 0);
     }
 }

@@ -6,7 +6,7 @@ namespace Embrel\Writer\Docx;
 
 use Embrel\Archive\Xml;
 use Embrel\Document\Element;
-use Embrel\Numbering\Counter;
+use Embrel\Language\Counter;
 use Embrel\Writer\ListNumbers;
 
 /**

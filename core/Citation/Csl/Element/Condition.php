@@ -34,17 +34,9 @@ final readonly class Condition
         };
     }
 
+    /** Whether it holds, where what it asks of the type is settled (of()). */
     public function holds(Printing $printing): bool
     {
-        if ($this->types !== null) {
-            $is = isset($this->types[$printing->item->type]);
-            if ($this->match === 'any' && $is) {
-                return true;
-            }
-            if ($is ? $this->match === 'none' : $this->match === 'all') {
-                return false;
-            }
-        }
         foreach ($this->tests as [$kind, $value]) {
             $holds = self::test($kind, $value, $printing);
             if ($this->match === 'any' && $holds) {
@@ -74,7 +66,7 @@ final readonly class Condition
     private static function stands(string $value, Printing $printing): bool
     {
         $cite = $printing->cite;
-        if ($cite === null || $printing->isEntry) {
+        if ($cite === null) {
             return false;
         }
 

@@ -7,6 +7,7 @@ namespace Embrel\Citation\Csl\Element;
 use Embrel\Citation\Csl\Date;
 use Embrel\Citation\Csl\Dress;
 use Embrel\Citation\Csl\Flat;
+use Embrel\Citation\Csl\Locale;
 use Embrel\Citation\Csl\Printing;
 
 /** A date in the parts of the style, or in those of the locale. */
@@ -71,14 +72,8 @@ final class Dates extends Element
     private function key(Date $date): string
     {
         $shown = $this->form === '' ? implode(' ', array_column($this->given, 'name')) : $this->shown;
-        $out = [];
-        foreach ($date->parts as [$year, $month, $day]) {
-            $month = str_contains($shown, 'month') ? $month : 0;
-            $day = str_contains($shown, 'day') ? $day : 0;
-            $out[] = ($year < 0 ? sprintf('-%05d', 99999 + $year) : sprintf('%05d', $year)) . sprintf('%02d%02d', $month, $day);
-        }
 
-        return $out === [] ? $date->literal : implode('-', $out);
+        return $date->parts === [] ? $date->literal : $date->digits(str_contains($shown, 'month'), str_contains($shown, 'day'));
     }
 
     private function letter(Printing $printing): string
@@ -205,7 +200,7 @@ final class Dates extends Element
         $locale = $printing->locale;
         $text = match ($name) {
             'year' => self::year($value, $form, $printing),
-            'month' => self::month($value, $form, $printing),
+            'month' => self::month($value, $form, $date[2] === 0, $printing),
             default => self::day($value, $form, $date[1], $printing),
         };
         $after = $name === 'year' ? $this->afterYear($value, $dress, $printing) : '';
@@ -240,7 +235,8 @@ final class Dates extends Element
         return $era . $dress->on($this->letter($printing), $printing);
     }
 
-    private static function month(int $month, string $form, Printing $printing): string
+    /** @param bool $isAlone whether no day stands beside it, for which some languages have another form of its name */
+    private static function month(int $month, string $form, bool $isAlone, Printing $printing): string
     {
         if ($month > 12) {
             $season = $month > 20 ? $month - 20 : $month - 12;
@@ -252,7 +248,8 @@ final class Dates extends Element
             'numeric' => (string) $month,
             'numeric-leading-zeros' => sprintf('%02d', $month),
             'short' => $printing->locale->say(sprintf('month-%02d', $month), 'short') ?? '',
-            default => $printing->locale->say(sprintf('month-%02d', $month)) ?? '',
+            default => ($isAlone ? $printing->locale->say(sprintf('month-%02d', $month), Locale::ALONE) : null)
+                ?? $printing->locale->say(sprintf('month-%02d', $month)) ?? '',
         };
     }
 

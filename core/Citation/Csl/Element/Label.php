@@ -23,15 +23,14 @@ final class Label extends Element
 
     protected function says(Printing $printing): string
     {
-        $text = $printing->text($this->variable);
-        $text = Flat::plain($text);
+        $text = Flat::plain($printing->text($this->variable));
         $isSeveral = match (true) {
             $this->plural !== 'contextual' => $this->plural === 'always',
             str_starts_with($this->variable, 'number-of') => (int) preg_replace('/\D+/', '', $text) > 1,
             default => Numbers::isSeveral($text),
         };
-
-        $word = $this->word($this->variable === 'locator' ? $printing->cite === null || $printing->cite->locator === '' ? 'page' : $printing->cite->label : $this->variable, $isSeveral, $printing);
+        $place = ($printing->cite->locator ?? '') === '' ? 'page' : $printing->cite->label;
+        $word = $this->word($this->variable === 'locator' ? $place : $this->variable, $isSeveral, $printing);
         if ($word !== '') {
             $printing->hasWords = $printing->began = true;
         }

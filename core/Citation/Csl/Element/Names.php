@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Citation\Csl\Element;
 
+use Embrel\Citation\Csl\Cite;
 use Embrel\Citation\Csl\Dress;
 use Embrel\Citation\Csl\FirstNames;
 use Embrel\Citation\Csl\Flat;
@@ -139,7 +140,7 @@ final class Names extends Element
     private function shown(array $names, Printing $printing): array
     {
         $count = \count($names);
-        $isLater = $printing->cite !== null && !$printing->isEntry && $printing->cite->position > 0;
+        $isLater = $printing->cite !== null && $printing->cite->position > Cite::FIRST;
         [$min, $first] = $isLater ? [$this->form->laterMin, $this->form->laterFirst] : [$this->form->min, $this->form->first];
         $last = $this->form->last;
         if ($printing->isKey && $printing->keyNames !== null) {

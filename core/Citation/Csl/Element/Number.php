@@ -8,6 +8,7 @@ use Embrel\Citation\Csl\Dress;
 use Embrel\Citation\Csl\Flat;
 use Embrel\Citation\Csl\Numbers;
 use Embrel\Citation\Csl\Printing;
+use Embrel\Language\Counter;
 
 /** A number in figures, as an ordinal or in Roman figures; what is no number is said as it stands. */
 final class Number extends Element
@@ -27,7 +28,7 @@ final class Number extends Element
         }
         $printing->found($this->variable);
         if (\in_array($this->variable, ['page', 'locator'], true) && $this->form === 'numeric') {
-            return Numbers::ofPages($text, $printing);
+            return Numbers::ofPages($text, $printing->style);
         }
         if (!Numbers::isNumeric(Flat::plain($text))) {
             return $text;
@@ -41,7 +42,7 @@ final class Number extends Element
         return (string) preg_replace_callback('/(?<!\p{L})\d+(?!\p{L})/u', fn(array $m): string => match ($this->form) {
             'ordinal' => $printing->locale->ordinal((int) $m[0], $gender),
             'long-ordinal' => $printing->locale->longOrdinal((int) $m[0], $gender),
-            'roman' => (int) $m[0] < 6000 ? Numbers::roman((int) $m[0]) : $m[0],
+            'roman' => (int) $m[0] < 6000 ? Counter::LowerRoman->write((int) $m[0]) : $m[0],
             default => $m[0],
         }, $text);
     }

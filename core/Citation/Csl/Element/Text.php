@@ -71,7 +71,7 @@ final class Text extends Element
         }
 
         return match ($this->variable) {
-            'page', 'locator' => Numbers::ofPages($text, $printing),
+            'page', 'locator' => Numbers::ofPages($text, $printing->style),
             'DOI' => (string) preg_replace('/\A(?:https?:\/\/(?:dx\.)?doi\.org\/|doi:\s*)/i', '', $text),
             default => isset(self::NUMBERS[$this->variable])
                 ? (string) preg_replace('/(?<=\d)\s*-\s*(?=\d)/', $printing->locale->say('page-range-delimiter') ?? '–', $text)

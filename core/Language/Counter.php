@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Embrel\Numbering;
+namespace Embrel\Language;
 
 /** How a count is written. */
 enum Counter
@@ -12,7 +12,7 @@ enum Counter
     case LowerRoman;
     case UpperLetter;
     case LowerLetter;
-    /** In words, which are those of a language: Numbering\Own writes them. */
+    /** In words, which are those of a language: Language::number() writes them. */
     case Words;
 
     private const ROMAN = [
