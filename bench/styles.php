@@ -76,11 +76,11 @@ try {
             $times[] = (hrtime(true) - $start) / 1e6;
         }
         printf(
-            "styles, %s: the reference processor takes %.1f times as long (%.0f ms against %.0f ms); reading the style %.0f ms\n",
+            "styles, %s: %.3f times the reference processor (%.0f ms against %.0f ms); reading the style %.0f ms\n",
             $name,
-            $reference[$name] / min($times),
-            $reference[$name],
+            min($times) / $reference[$name],
             min($times),
+            $reference[$name],
             $read,
         );
     }

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Embrel\Citation;
 
+use Embrel\Citation\Csl\Numbers;
+
 /** Page numbers as the styles print them. */
 final class Pages
 {
-    public const FULL = 'full';
-    public const CHICAGO = 'chicago';
-    public const MLA = 'mla';
+    // As page-range-format of CSL 1.0.2 has them.
+    public const FULL = 'expanded';
+    public const CHICAGO = 'chicago-15';
+    public const MLA = 'minimal-two';
 
     /** Whether a place in a source is given in pages, and not in words such as “ch. 3”. */
     public static function arePages(string $place): bool
@@ -38,32 +41,8 @@ final class Pages
 
         return preg_replace_callback(
             '/(?<![\p{L}\d])(\d+)\s*[-–—]+\s*(\d+)(?![\p{L}\d])/u',
-            static fn(array $m): string => $m[1] . '–' . self::second($m[1], $m[2], $form),
+            static fn(array $m): string => Numbers::pages($m[0], $form, '–'),
             preg_replace('/(?<=[ivxlcdm])\s*-+\s*(?=[ivxlcdm])/i', '–', $pages) ?? $pages,
         ) ?? $pages;
-    }
-
-    private static function second(string $first, string $second, string $form): string
-    {
-        // What is typed short is made whole before it is cut by the style's own rule.
-        if (\strlen($second) < \strlen($first)) {
-            $second = substr($first, 0, \strlen($first) - \strlen($second)) . $second;
-        }
-        if ($form === self::FULL || \strlen($first) !== \strlen($second) || \strlen($first) < 3) {
-            return $second;
-        }
-        for ($same = 0; $same < \strlen($first) - 1 && $first[$same] === $second[$same]; ++$same);
-        $changed = \strlen($first) - $same;
-        if ($form === self::MLA) {
-            return substr($second, -max(2, $changed));
-        }
-        $n = (int) $first;
-
-        // Chicago: after a full hundred all digits, in its first nine pages only what changes, else two or more.
-        return match (true) {
-            $n % 100 === 0 => $second,
-            $n % 100 < 10 => substr($second, -$changed),
-            default => \strlen($first) === 4 && $changed > 2 ? $second : substr($second, -max(2, $changed)),
-        };
     }
 }

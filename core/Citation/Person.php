@@ -69,53 +69,31 @@ final readonly class Person
         return self::of($m[2], $m[1]);
     }
 
-    /** The family name with what belongs before it: van der Meer; but Humboldt, where the particle stays behind. */
-    public function surname(bool $drops = false): string
+    /** The family name with what belongs before it: van der Meer. */
+    public function surname(): string
     {
-        return $this->particle === '' || ($drops && $this->drops())
+        return $this->particle === ''
             ? $this->family
             : $this->particle . (preg_match('/[\'’]\z/u', $this->particle) === 1 ? '' : ' ') . $this->family;
     }
 
+    /** Whether the particle stays behind where the family name comes first: Humboldt, Alexander von. */
     public function drops(): bool
     {
         return \in_array(mb_strtolower(strtok($this->particle, ' ') ?: ''), self::DROPPED, true);
     }
 
-    /** A. B., A.-L. */
-    public function initials(): string
+    /** Pell, Anna. */
+    public function inverted(): string
     {
-        $out = [];
-        foreach (preg_split('/[\s.]+/u', $this->given, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $name) {
-            $out[] = implode(
-                '-',
-                array_map(
-                    static fn(string $part): string => mb_strtoupper(mb_substr($part, 0, 1)) . '.',
-                    array_filter(explode('-', $name), static fn(string $part): bool => $part !== ''),
-                ),
-            );
-        }
-
-        return implode(' ', $out);
+        return $this->given === ''
+            ? $this->surname()
+            : $this->surname() . ", {$this->given}" . ($this->suffix === '' ? '' : ", {$this->suffix}");
     }
 
-    /** Pell, Anna; with initials Pell, A.; a dropped particle goes with the given name. */
-    public function inverted(bool $initials = false, bool $drops = false): string
+    /** Anna Pell. */
+    public function straight(): string
     {
-        if ($this->given === '') {
-            return $this->surname();
-        }
-        $given = $initials ? $this->initials() : $this->given;
-        $behind = $drops && $this->particle !== '' && $this->drops() ? " {$this->particle}" : '';
-
-        return $this->surname($drops) . ", {$given}{$behind}" . ($this->suffix === '' ? '' : ", {$this->suffix}");
-    }
-
-    /** Anna Pell; with initials A. Pell. */
-    public function straight(bool $initials = false): string
-    {
-        return trim(
-            ($initials ? $this->initials() : $this->given) . ' ' . $this->surname() . ($this->suffix === '' ? '' : " {$this->suffix}"),
-        );
+        return trim($this->given . ' ' . $this->surname() . ($this->suffix === '' ? '' : " {$this->suffix}"));
     }
 }

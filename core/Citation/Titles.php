@@ -4,70 +4,13 @@ declare(strict_types=1);
 
 namespace Embrel\Citation;
 
-/** Titles in the capitals that a style wants: English ones only; those of other languages stay as they are. */
+use Embrel\Citation\Csl\TextCase;
+
+/** English titles in sentence case, and any title shortened. Those of other languages stay as they are. */
 final class Titles
 {
-    private const SMALL = [
-        'a',
-        'an',
-        'the',
-        'and',
-        'but',
-        'or',
-        'nor',
-        'for',
-        'as',
-        'if',
-        'at',
-        'by',
-        'in',
-        'of',
-        'off',
-        'on',
-        'per',
-        'to',
-        'up',
-        'via',
-        'about',
-        'above',
-        'across',
-        'after',
-        'against',
-        'along',
-        'among',
-        'around',
-        'before',
-        'behind',
-        'below',
-        'beneath',
-        'beside',
-        'between',
-        'beyond',
-        'down',
-        'during',
-        'except',
-        'from',
-        'inside',
-        'into',
-        'like',
-        'near',
-        'onto',
-        'out',
-        'outside',
-        'over',
-        'past',
-        'since',
-        'through',
-        'throughout',
-        'toward',
-        'towards',
-        'under',
-        'until',
-        'upon',
-        'with',
-        'within',
-        'without',
-    ];
+    /** Words that say nothing of whether a title is set with capitals: those that keep a small letter in one, and their like. */
+    private const SMALL = [...TextCase::SMALL, 'above', 'if', 'off', 'outside', 'past'];
     private const WORDS = '/[\p{L}\p{N}][\p{L}\p{N}\'’]*/u';
     private const ARTICLE = '/\A(?:(?:the|an?|der|die|das|eine?)\s+|l[\'’])(?=\S)/iu';
 
@@ -93,50 +36,7 @@ final class Titles
                 }
                 $word = $isCapitals || ($lowers && !self::isOfItsOwn($word)) ? mb_strtolower($word) : $word;
 
-                return $isFirst ? self::raised($word) : $word;
-            },
-            $title,
-            -1,
-            $count,
-            PREG_OFFSET_CAPTURE,
-        ) ?? $title;
-    }
-
-    /**
-     * Capitals for all words but articles, conjunctions and prepositions; the first and the last, of the title and
-     * of its parts, have one always.
-     */
-    public static function headline(string $title, string $capitals = ''): string
-    {
-        $kept = self::kept($capitals);
-        $isCapitals = mb_strtoupper($title) === $title;
-        preg_match_all(self::WORDS, $title, $words);
-        $end = \count($words[0]) - 1;
-        $n = -1;
-        $last = 0;
-
-        return preg_replace_callback(
-            self::WORDS,
-            static function (array $m) use ($title, $kept, $isCapitals, $end, &$n, &$last): string {
-                [$word, $at] = $m[0];
-                ++$n;
-                $between = substr($title, $last, $at - $last);
-                $last = $at + \strlen($word);
-                $plain = mb_strtolower($word);
-                if (isset($kept[$plain])) {
-                    return $kept[$plain];
-                }
-                if (!$isCapitals && self::isOfItsOwn($word)) {
-                    return $word;
-                }
-
-                return \in_array($plain, self::SMALL, true)
-                    && $n > 0
-                    && $n < $end
-                    && preg_match('/[:?!.–—]/u', $between) !== 1
-                    && preg_match('/\A["”’)]*[:?!.]/u', substr($title, $last, 12)) !== 1
-                    ? $plain
-                    : self::raised($isCapitals ? $plain : $word);
+                return $isFirst ? TextCase::raised($word) : $word;
             },
             $title,
             -1,
@@ -174,11 +74,6 @@ final class Titles
     private static function isOfItsOwn(string $word): bool
     {
         return $word === 'I' || preg_match('/.\p{Lu}|\d/u', $word) === 1 || preg_match("/\\AI['’]/u", $word) === 1;
-    }
-
-    private static function raised(string $word): string
-    {
-        return mb_strtoupper(mb_substr($word, 0, 1)) . mb_substr($word, 1);
     }
 
     /** @return array<string, string> */

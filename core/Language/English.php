@@ -64,11 +64,9 @@ final class English
             'July', 'Aug.', 'Sept.', 'Oct.', 'Nov.', 'Dec.',
         ],
         'dates' => [
-            'date' => ['{month} {day}, {year}', '{month} {year}'],
-            'dayFirst' => ['{day} {month} {year}', '{month} {year}'],
-            'monthAndDay' => ['{month} {day}', '{month}'],
+            'date' => '{month} {day}, {year}',
+            'dayFirst' => '{day} {month} {year}',
         ],
-        'circaFirst' => false,
         'ordinal' => '%s',
         'isEdition' => 'ed',
         'quotes' => ['“', '”'],

@@ -64,9 +64,8 @@ final class German
             'Juli', 'Aug.', 'Sept.', 'Okt.', 'Nov.', 'Dez.',
         ],
         'dates' => [
-            'date' => ['{day}. {month} {year}', '{month} {year}'],
-            'dayFirst' => ['{day}. {month} {year}', '{month} {year}'],
-            'monthAndDay' => ['{day}. {month}', '{month}'],
+            'date' => '{day}. {month} {year}',
+            'dayFirst' => '{day}. {month} {year}',
         ],
         'ordinal' => '%s.',
         'isEdition' => 'Aufl(?:age)?',

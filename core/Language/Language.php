@@ -12,9 +12,8 @@ namespace Embrel\Language;
  *     months: list<string>,
  *     shortMonths: list<string>,
  *     monthsAlone?: list<string>,
- *     dates: array<string, array{string, string}>,
+ *     dates: array<string, string>,
  *     first: string,
- *     circaFirst: bool,
  *     ordinal: string,
  *     isEdition: string,
  *     quotes: array{string, string},
@@ -40,12 +39,10 @@ final readonly class Language
     /** What most languages have; a table spells out where it is otherwise. */
     private const USUAL = [
         'dates' => [
-            'date' => ['{day} {month} {year}', '{month} {year}'],
-            'dayFirst' => ['{day} {month} {year}', '{month} {year}'],
-            'monthAndDay' => ['{day} {month}', '{month}'],
+            'date' => '{day} {month} {year}',
+            'dayFirst' => '{day} {month} {year}',
         ],
         'first' => '1',
-        'circaFirst' => true,
         'closesAfterStop' => false,
         'nounsKeepCapitals' => false,
         'thousands' => '.',
@@ -100,26 +97,6 @@ final readonly class Language
         return $isShort ? $this->month($month, true) : $this->table()['monthsAlone'][$month - 1] ?? $this->month($month);
     }
 
-    /**
-     * A date out of those of its parts that are known.
-     *
-     * @param string $form of the table: `date` (May 3, 1994), `dayFirst` (3 May 1994) or `monthAndDay` (May 3)
-     * @param string $year already written; empty where none is wanted
-     */
-    public function date(string $form, ?int $day, ?int $month, string $year, bool $isShort = false): string
-    {
-        if ($month === null) {
-            return $year;
-        }
-        [$whole, $ofMonth] = $this->table()['dates'][$form];
-
-        return strtr($day === null ? $ofMonth : $whole, [
-            '{day}' => $day === 1 ? $this->table()['first'] : (string) $day,
-            '{month}' => $day === null ? $this->monthAlone($month, $isShort) : $this->month($month, $isShort),
-            '{year}' => $year,
-        ]);
-    }
-
     /** Whether the first of a month is called so: 1er mai. */
     public function hasOrdinalFirst(): bool
     {
@@ -129,13 +106,7 @@ final readonly class Language
     /** How a date with a day is written, such as {day}. {month} {year}. */
     public function pattern(string $form): string
     {
-        return $this->table()['dates'][$form][0];
-    }
-
-    /** Whether a word for “about” stands before the whole of a date, and not before its year. */
-    public function circaComesFirst(): bool
-    {
-        return $this->table()['circaFirst'];
+        return $this->table()['dates'][$form];
     }
 
     /** 2nd ed., 2. Aufl.; an edition in words as it is, with the word for it where that is not in it. */
@@ -149,17 +120,6 @@ final readonly class Language
         return preg_match("/(?<!\\p{L})(?:ed(?:ition)?|{$table['isEdition']})\\b/iu", $edition) === 1
             ? $edition
             : \sprintf($table['words']['edition'], $edition);
-    }
-
-    /** In quotation marks; where the language has it so, a comma or full stop that follows stands inside them. */
-    public function quoted(string $text, string $after = ''): string
-    {
-        if (preg_match('/[.?!…]\z/u', $text) === 1 && $after !== '') {
-            $after = '';
-        }
-        [$open, $close] = $this->table()['quotes'];
-
-        return $this->closesAfterStop() ? "{$open}{$text}{$after}{$close}" : "{$open}{$text}{$close}{$after}";
     }
 
     /** @return array{string, string} what opens and what closes a quotation */

@@ -64,9 +64,8 @@ final class Spanish
             'jul.', 'ago.', 'sept.', 'oct.', 'nov.', 'dic.',
         ],
         'dates' => [
-            'date' => ['{day} de {month} de {year}', '{month} de {year}'],
-            'dayFirst' => ['{day} {month} {year}', '{month} {year}'],
-            'monthAndDay' => ['{day} de {month}', '{month}'],
+            'date' => '{day} de {month} de {year}',
+            'dayFirst' => '{day} {month} {year}',
         ],
         'ordinal' => '%s.ª',
         'isEdition' => 'ed(?:ición)?',

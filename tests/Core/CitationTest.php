@@ -609,69 +609,56 @@ final class CitationTest extends TestCase
             ['Kay, J. (2005). *Salt: the DNA of Harrow Creek* (3. Aufl.). Creekside Press.'],
             language: 'de',
         );
-        $thesis = self::source('A', SourceKind::Thesis, 'Pell, Anna', 'Walls', '1994');
-        yield 'APA 10.30: a thesis is called one, whoever took it in' => self::row($apa, [$thesis], [], ['Pell, A. (1994). *Walls* [Thesis].']);
-        yield 'Chicago 14.215: the same' => self::row($dates, [$thesis], [], ['Pell, Anna. 1994. “Walls.” Thesis.']);
-        yield 'MLA: the same in German, whose nouns keep their capital' => self::row(
+        $of = static fn(SourceKind $kind, array $more, string $title = 'Walls'): Source
+            => self::source('A', $kind, 'Pell, Anna', $title, '1994', $more);
+        $entry = static fn(CitationStyle $style, Source $source, string $entry, string $language = 'en'): array => self::row(
+            $style,
+            [$source],
+            [],
+            [$entry],
+            language: $language,
+        );
+        $thesis = $of(SourceKind::Thesis, []);
+        yield 'APA 10.30: a thesis is called one, whoever took it in' => $entry($apa, $thesis, 'Pell, A. (1994). *Walls* [Thesis].');
+        yield 'Chicago 14.215: the same' => $entry($dates, $thesis, 'Pell, Anna. 1994. “Walls.” Thesis.');
+        yield 'MLA: in German nouns keep their capital' => $entry($mla, $thesis, 'Pell, Anna. *Walls*. 1994. Abschlussarbeit.', 'de');
+        $talk = $of(SourceKind::Interview, ['pages' => '61', 'publisher' => 'Creekside Press']);
+        yield 'APA: pages of nothing are not said' => $entry($apa, $talk, 'Pell, A. (1994). *Walls* [Interview]. Creekside Press.');
+        $untitled = self::source('A', SourceKind::Book, '', '', '');
+        yield 'APA 9.22: no title' => self::row($apa, [$untitled], ['(*Untitled*, n.d.)'], ['*[Untitled]*. (n.d.).']);
+        $day = static fn(string $date): Source => $of(SourceKind::Newspaper, ['container' => 'Mercury', 'date' => PartialDate::of($date)]);
+        yield 'French: the first of a month' => $entry($apa, $day('1994-05-01'), 'Pell, A. (1994, 1er mai). Walls. *Mercury*.', 'fr');
+        yield 'Polish: a month alone' => $entry($apa, $day('1994-05'), 'Pell, A. (1994, maj). Walls. *Mercury*.', 'pl');
+        yield 'Polish: a month with its day' => $entry($apa, $day('1994-05-03'), 'Pell, A. (1994, 3 maja). Walls. *Mercury*.', 'pl');
+        $issue = $of(SourceKind::Book, ['issue' => '3', 'edition' => 'rev. ed.']);
+        yield 'MLA 5.6: after a stop comes a capital' => $entry($mla, $issue, 'Pell, Anna. *Walls*. Rev. ed., no. 3, 1994.');
+        yield 'a raised letter is read in plain text too' => $entry($mla, $issue, 'Pell, Anna. *Walls*. Rev. ed., n.º 3, 1994.', 'es');
+        $film = $of(SourceKind::Film, ['container' => 'Tides', 'editors' => [Person::typed('Moor, Ada')]]);
+        yield 'MLA: a film begins with its title, whoever edited it' => $entry(
             $mla,
-            [$thesis],
-            [],
-            ['Pell, Anna. *Walls*. 1994. Abschlussarbeit.'],
-            language: 'de',
+            $film,
+            '*Walls*. Directed by Anna Pell, *Tides*, edited by Ada Moor, 1994.',
         );
-        $talk = self::source('A', SourceKind::Interview, 'Pell, Anna', 'On Walls', '1994', ['pages' => '61', 'publisher' => 'Creekside Press']);
-        yield 'APA: pages stand with what they are pages of' => self::row(
-            $apa,
-            [$talk],
-            [],
-            ['Pell, A. (1994). *On walls* [Interview]. Creekside Press.'],
-        );
-        yield 'APA 9.22: no title' => self::row($apa, [self::source('A', SourceKind::Book, '', '', '')], ['(*Untitled*, n.d.)'], ['*[Untitled]*. (n.d.).']);
-        $day = static fn(string $date): Source => self::source('A', SourceKind::Newspaper, 'Pell, Anna', 'Walls', $date, ['container' => 'Mercury']);
-        yield 'French: the first of a month' => self::row($apa, [$day('1994-05-01')], [], ['Pell, A. (1994, 1er mai). Walls. *Mercury*.'], language: 'fr');
-        yield 'Polish: a month alone' => self::row($apa, [$day('1994-05')], [], ['Pell, A. (1994, maj). Walls. *Mercury*.'], language: 'pl');
-        yield 'Polish: a month with its day' => self::row($apa, [$day('1994-05-03')], [], ['Pell, A. (1994, 3 maja). Walls. *Mercury*.'], language: 'pl');
-        $issue = self::source('A', SourceKind::Book, 'Pell, Anna', 'Walls', '1994', ['issue' => '3', 'edition' => 'rev. ed.']);
-        yield 'MLA 5.6: after a stop comes a capital' => self::row($mla, [$issue], [], ['Pell, Anna. *Walls*. Rev. ed., no. 3, 1994.']);
-        yield 'a letter of its own is read in plain text too' => self::row($mla, [$issue], [], ['Pell, Anna. *Walls*. Rev. ed., n.º 3, 1994.'], language: 'es');
-        $film = self::source('A', SourceKind::Film, 'Pell, Anna', 'Walls', '1994', ['container' => 'Tides', 'editors' => [Person::typed('Moor, Ada')]]);
-        yield 'MLA: a film begins with its title, whoever edited it' => self::row(
-            $mla,
-            [$film],
-            [],
-            ['*Walls*. Directed by Anna Pell, *Tides*, edited by Ada Moor, 1994.'],
-        );
-        $question = self::source('A', SourceKind::Book, 'Pell, Anna', 'Who Walls?', '1994', ['edition' => '2']);
-        yield 'Numbers: one mark ends a title, which stands as it is typed' => self::row(
-            $numbers,
-            [$question],
-            [],
-            ['[1] A. Pell. *Who Walls?* 2nd ed. 1994.'],
-        );
-        $asked = self::source('A', SourceKind::WebPage, 'Pell, Anna', 'Who Walls?', '1994', ['container' => 'Flats']);
+        $question = $of(SourceKind::Book, ['edition' => '2'], 'Who Walls?');
+        yield 'Numbers: one mark ends a title, which stands as it is typed' => $entry($numbers, $question, '[1] A. Pell. *Who Walls?* 2nd ed. 1994.');
         yield 'Chicago 6.125: no comma after a question, in other languages either' => self::row(
             $notes,
-            [$asked],
+            [$of(SourceKind::WebPage, ['container' => 'Flats'], 'Who Walls?')],
             ['Anna Pell, «Who Walls?» Flats, 1994.'],
             language: 'it',
         );
         $site = self::source('A', SourceKind::WebPage, 'Creek Trust', 'Walls', '1994', ['container' => 'Creek Trust']);
-        yield 'APA 9.33: not the site that is the author' => self::row($apa, [$site], [], ['Creek Trust. (1994). *Walls*.']);
-        yield 'MLA: a container, whoever is the author' => self::row($mla, [$site], [], ['Creek Trust. “Walls.” *Creek Trust*, 1994.']);
-        $gathered = self::book('A', '', 'Gathered', '2005', ['editors' => [Person::typed('Pell, Anna'), Person::typed('Moor, Ada')]]);
-        yield 'Chicago 14.103: eds.' => self::row($dates, [$gathered], [], ['Pell, Anna, and Ada Moor, eds. 2005. *Gathered*. Harrow: Creekside Press.']);
+        yield 'APA 9.33: not the site that is the author' => $entry($apa, $site, 'Creek Trust. (1994). *Walls*.');
+        yield 'MLA: a container, whoever is the author' => $entry($mla, $site, 'Creek Trust. “Walls.” *Creek Trust*, 1994.');
+        $gathered = self::book('A', '', 'Mud', '2005', ['editors' => [Person::typed('Pell, Anna'), Person::typed('Moor, Ada')]]);
+        yield 'Chicago 14.103: eds.' => $entry($dates, $gathered, 'Pell, Anna, and Ada Moor, eds. 2005. *Mud*. Harrow: Creekside Press.');
         yield 'Chicago 15.30: what follows a place begins anew' => self::row(
             $dates,
             [$pell, $later],
             ['(Pell 1994, 5; 1999)'],
             citations: [[self::cited('A', '5'), self::cited('C')]],
         );
-        yield 'MLA: a place alone' => self::row(
-            $mla,
-            [$pell],
-            ['(5)'],
-            citations: [[new Cited('A', '5', withoutAuthor: true)]],
-        );
+        yield 'MLA: a place alone' => self::row($mla, [$pell], ['(5)'], citations: [[new Cited('A', '5', withoutAuthor: true)]]);
     }
 
     /** @return iterable<string, array{CitationStyle}> */

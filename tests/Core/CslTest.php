@@ -6,6 +6,7 @@ namespace Tests\Core;
 
 use Embrel\Citation\Csl\Cite;
 use Embrel\Citation\Csl\CslError;
+use Embrel\Citation\Csl\Flat;
 use Embrel\Citation\Csl\Item;
 use Embrel\Citation\Csl\Locales;
 use Embrel\Citation\Csl\Numbers;
@@ -211,7 +212,10 @@ final class CslTest extends TestCase
             '“The ‘low’ water”',
             ['title' => 'The "low" water'],
         ];
-        yield 'a comma goes within the marks' => ['<text variable="title" quotes="true" suffix=", "/><text variable="publisher"/>', '“Tides and walls,” Creekside Press'];
+        yield 'a comma goes within the marks' => [
+            '<text variable="title" quotes="true" suffix=", "/><text variable="publisher"/>',
+            '“Tides and walls,” Creekside Press',
+        ];
         yield 'a stop after a question is not said' => [
             '<text variable="title" suffix=". "/><text variable="publisher"/>',
             'Why walls? Creekside Press',
@@ -291,14 +295,44 @@ final class CslTest extends TestCase
     public function testTheListIsSortedByItsKeysAndNamesAreReplacedWhereTheyComeAgain(): void
     {
         $bibliography = '<bibliography subsequent-author-substitute="———"><sort><key variable="author"/><key variable="issued" sort="descending"/></sort>'
-            . '<layout suffix="."><names variable="author"><name name-as-sort-order="all"/></names><date variable="issued" prefix=" "><date-part name="year"/></date></layout></bibliography>';
-        $style = str_replace('<bibliography><layout><text value="-"/></layout></bibliography>', $bibliography, self::style('<text variable="title"/>', '<text value="-"/>'));
+            . '<layout suffix="."><names variable="author"><name name-as-sort-order="all"/></names>'
+            . '<date variable="issued" prefix=" "><date-part name="year"/></date></layout></bibliography>';
+        $none = '<bibliography><layout><text value="-"/></layout></bibliography>';
+        $style = str_replace($none, $bibliography, self::style('<text variable="title"/>', '<text value="-"/>'));
         $works = ['f' => ['issued' => ['date-parts' => [[2001]]]] + self::ITEM, 'g' => self::ITEM, 'c' => self::items()['c']];
 
         self::assertSame(
             ['Brent, Tom, Moor, Ada, Lund, Ira 2001.', 'Pell, Anna Lou 2001.', '——— 1994.'],
             self::printed($style, ['g' => $works['g'], 'f' => $works['f'], 'c' => $works['c']], [[['g']], [['f']], [['c']]])['list'],
         );
+    }
+
+    public function testNothingGoesBeforeSomethingAndMarksDoNotCount(): void
+    {
+        $style = str_replace('<bibliography>', '<bibliography><sort><key variable="author"/></sort>', self::style(
+            '<text variable="title"/>',
+            '<names variable="author"/>',
+        ));
+        $of = static fn(string $family): array => ['type' => 'book', 'title' => 'Mud', 'author' => [['family' => $family, 'given' => 'Z']]];
+        $works = ['a' => $of('Pella'), 'b' => $of('Pell'), 'c' => $of('Pell-Moor'), 'd' => $of('Vane'), 'e' => $of('Van Orr')];
+
+        self::assertSame(
+            ['Z Pell', 'Z Pella', 'Z Pell-Moor', 'Z Van Orr', 'Z Vane'],
+            self::printed($style, $works, [[['a']], [['b']], [['c']], [['d']], [['e']]])['list'],
+        );
+    }
+
+    public function testAnItemSaysInEachStyleWhatThatStyleWants(): void
+    {
+        $items = ['a' => new Item('a', ['type' => 'book', 'title' => '"Mud" again'])];
+        $said = [];
+        foreach (['<text variable="title"/>', '<text variable="title" text-case="uppercase"/>'] as $title) {
+            $style = StyleReader::read(self::style($title, '<text value="-"/>'), self::locales());
+            $said[] = Flat::plain(Processor::run($style, $items, [[new Cite('a')]])['citations'][0]);
+            unset($style);
+        }
+
+        self::assertSame(['(Mud again)', '(MUD AGAIN)'], $said);
     }
 
     #[DataProvider('badStyles')]

@@ -4,8 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Embrel\Citation\CitationStyle;
+use Embrel\Citation\Cited;
 use Embrel\Citation\PartialDate;
-use Embrel\Citation\Terms;
+use Embrel\Citation\Person;
+use Embrel\Citation\References;
+use Embrel\Citation\Source;
+use Embrel\Citation\SourceKind;
 use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Language\English;
@@ -16,6 +21,7 @@ use Embrel\Operation\SetField;
 use Embrel\Plan\Field;
 use Embrel\Plan\Numbered;
 use Embrel\Plan\Properties;
+use Embrel\RichText\Node;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
@@ -64,23 +70,33 @@ final class LanguageTest extends TestCase
         string $edition,
         string $quoted,
     ): void {
-        $terms = Terms::of($tag);
-        self::assertSame(
-            [$date, $month, $edition, $quoted],
-            [
-                $terms->day(PartialDate::of('1994-05-03')),
-                $terms->day(PartialDate::of('1994-05')),
-                $terms->edition('2'),
-                $terms->quoted('Mud', ','),
-            ],
+        $page = new Source('A', 'Mud', SourceKind::WebPage, [Person::typed('Pell, Anna')]);
+        $said = static fn(CitationStyle $style, string $date, string $edition = ''): string => self::printed(
+            $style,
+            $tag,
+            $page->with(['date' => PartialDate::of($date), 'edition' => $edition]),
         );
-        self::assertSame($edition, $terms->edition($edition), 'What says so already is left as it is.');
+        self::assertStringContainsString(" {$date}", $said(CitationStyle::ChicagoDates, '1994-05-03'));
+        self::assertStringContainsString(" {$month}", $said(CitationStyle::ChicagoDates, '1994-05'));
+        self::assertStringContainsString("({$edition})", $said(CitationStyle::Apa, '1994', '2'));
+        $same = $said(CitationStyle::Apa, '1994', $edition);
+        self::assertStringContainsString("({$edition})", $same, 'What says so already is left as it is.');
+        self::assertStringContainsString("{$quoted} {$date}", $said(CitationStyle::ChicagoNotes, '1994-05-03'));
+    }
+
+    /** A citation of a source and its entry in the list, one after the other. */
+    private static function printed(CitationStyle $style, string $language, Source $source): string
+    {
+        $printed = References::of($style, $language, [$source->id => $source], [[new Cited($source->id)]]);
+
+        return implode('', array_map(static fn(Node $run): string => $run->text, [...$printed->citations[0], ...$printed->list[0]['runs']]));
     }
 
     public function testTheFirstOfAMonthAndALongNumber(): void
     {
-        self::assertSame('1er mai 1994', Terms::of('fr')->day(PartialDate::of('1994-05-01')));
-        self::assertSame('1º maggio 1994', Terms::of('it')->day(PartialDate::of('1994-05-01')));
+        $page = new Source('A', 'Mud', SourceKind::WebPage, [Person::typed('Pell, Anna')], date: PartialDate::of('1994-05-01'));
+        self::assertStringContainsString('1er mai 1994', self::printed(CitationStyle::ChicagoNotes, 'fr', $page));
+        self::assertStringContainsString('1º maggio 1994', self::printed(CitationStyle::ChicagoNotes, 'it', $page));
         self::assertSame(['3,600', '3.600'], [Language::of('en')->number(3600), Language::of('de')->number(3600)]);
     }
 

@@ -69,7 +69,7 @@ final readonly class Entries
         if ($takesEnd) {
             $last = clone $last;
             $last->dress = $last->dress->ending($this->layout->dress->suffix);
-            $row->elements[\count($elements) - 1] = $last;
+            array_splice($row->elements, -1, 1, [$last]);
         }
         $text = rtrim(Flat::open($row->render($printing)), self::TAILS);
 

@@ -173,6 +173,17 @@ final class Flat
         return str_ends_with($text, self::TAIL) ? substr($text, 0, -1) . self::INNER_TAIL : $text;
     }
 
+    /** @return list<string> runs of text, and each control character by itself */
+    public static function pieces(string $text): array
+    {
+        return preg_split('/([\x01-\x08\x0A-\x1F])/', $text, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [];
+    }
+
+    public static function isText(string $piece): bool
+    {
+        return $piece[0] >= ' ' || $piece[0] === "\t";
+    }
+
     /** What is left where nothing is set apart. */
     public static function plain(string $text): string
     {

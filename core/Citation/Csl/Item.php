@@ -40,6 +40,18 @@ final class Item
 
     public readonly string $language;
 
+    /** @var array<string, true> variables that say something */
+    public readonly array $has;
+
+    /** @var array<int, string> what elements of the style say of it, by the element */
+    public array $kept = [];
+
+    /** @var array<string, array{string, FirstNames}> the same of lists of names */
+    public array $keptNames = [];
+
+    /** @var array<string, true> which of them have initials that tell a name from others */
+    public array $keptInitials = [];
+
     /** @var array<string, string> variable → its text as Flat knows it */
     private array $rich = [];
 
@@ -78,17 +90,11 @@ final class Item
         $this->has = array_fill_keys([...array_keys($texts), ...array_keys($names), ...array_keys($dates)], true);
     }
 
-    /** @var array<string, true> variables that say something */
-    public readonly array $has;
-
-    /** @var array<int, string> what elements of the style say of it, by the element */
-    public array $kept = [];
-
-    /** @var array<string, array{string, FirstNames}> the same of lists of names */
-    public array $keptNames = [];
-
-    /** @var array<string, true> which of them have initials that tell a name from others */
-    public array $keptInitials = [];
+    /** Forgets what it said in a style: what is kept goes by that style's own elements and quotation marks. */
+    public function begin(): void
+    {
+        $this->rich = $this->kept = $this->keptNames = $this->keptInitials = [];
+    }
 
     /** @param array{string, string, string, string} $quotes */
     public function rich(string $variable, array $quotes): string

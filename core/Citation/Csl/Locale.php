@@ -46,10 +46,7 @@ final class Locale
             iterator_to_array($locale->getElementsByTagName('term')),
             static fn(\DOMElement $term): bool => $term->getAttribute('name') === 'ordinal',
         ) !== [];
-        foreach ($locale->childNodes as $child) {
-            if (!$child instanceof \DOMElement) {
-                continue;
-            }
+        foreach (StyleReader::children($locale) as $child) {
             if ($child->localName === 'style-options') {
                 if ($child->hasAttribute('punctuation-in-quote')) {
                     $this->inside = $child->getAttribute('punctuation-in-quote') === 'true';
@@ -59,26 +56,19 @@ final class Locale
                 }
             } elseif ($child->localName === 'date') {
                 $form = $child->getAttribute('form');
-                $this->dates[$form] = [];
                 $this->dateDelimiters[$form] = $child->getAttribute('delimiter');
-                foreach ($child->childNodes as $part) {
-                    if ($part instanceof \DOMElement) {
-                        $this->dates[$form][] = StyleReader::attributes($part);
-                    }
-                }
+                $this->dates[$form] = array_map(StyleReader::attributes(...), StyleReader::children($child));
             } elseif ($child->localName === 'terms') {
-                foreach ($child->childNodes as $term) {
-                    if ($term instanceof \DOMElement) {
-                        $isOrdinal = preg_match('/\Aordinal(-\d\d)?\z/', $term->getAttribute('name')) === 1;
-                        if ($isOrdinal && !$isWhole) {
-                            continue;
-                        }
-                        if (!$hasOrdinals && $isOrdinal) {
-                            $hasOrdinals = true;
-                            $this->ordinals = [];
-                        }
-                        $this->term($term);
+                foreach (StyleReader::children($child) as $term) {
+                    $isOrdinal = preg_match('/\Aordinal(-\d\d)?\z/', $term->getAttribute('name')) === 1;
+                    if ($isOrdinal && !$isWhole) {
+                        continue;
                     }
+                    if (!$hasOrdinals && $isOrdinal) {
+                        $hasOrdinals = true;
+                        $this->ordinals = [];
+                    }
+                    $this->term($term);
                 }
             }
         }
@@ -94,13 +84,11 @@ final class Locale
     {
         $name = $term->getAttribute('name');
         $one = $several = null;
-        foreach ($term->childNodes as $child) {
-            if ($child instanceof \DOMElement) {
-                if ($child->localName === 'single') {
-                    $one = Rich::raised(Rich::clean($child->textContent));
-                } elseif ($child->localName === 'multiple') {
-                    $several = Rich::raised(Rich::clean($child->textContent));
-                }
+        foreach (StyleReader::children($term) as $child) {
+            if ($child->localName === 'single') {
+                $one = Rich::raised(Rich::clean($child->textContent));
+            } elseif ($child->localName === 'multiple') {
+                $several = Rich::raised(Rich::clean($child->textContent));
             }
         }
         $one ??= $several ?? Rich::raised(Rich::clean($term->textContent));

@@ -35,6 +35,9 @@ final class Processor
      */
     public static function run(Style $style, array $items, array $citations): array
     {
+        foreach ($items as $item) {
+            $item->begin();
+        }
         $self = new self($style, $items, $citations);
         $telling = Telling::apart($style, $items, array_flip(array_keys($items)));
         $order = $self->ordered();

@@ -49,8 +49,8 @@ final class Spans
         $marks = 0;
         $block = '';
         $open = [];
-        foreach (preg_split('/([\x01-\x08\x0A-\x1F])/', $flat, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $piece) {
-            if ($piece[0] >= ' ' || $piece[0] === "\t") {
+        foreach (Flat::pieces($flat) as $piece) {
+            if (Flat::isText($piece)) {
                 $text = $piece;
             } elseif (str_contains(self::SEAMS, $piece)) {
                 continue;
@@ -79,11 +79,11 @@ final class Spans
 
                 continue;
             }
-            $last = array_pop($spans);
-            if ($last !== null && $last[1] === $marks && $last[2] === $block) {
+            $last = array_pop($spans) ?? ['', $marks, $block];
+            if ($last[1] === $marks && $last[2] === $block) {
                 $spans[] = [$last[0] . $text, $marks, $block];
             } else {
-                array_push($spans, ...$last === null ? [] : [$last], ...[[$text, $marks, $block]]);
+                array_push($spans, $last, [$text, $marks, $block]);
             }
         }
 

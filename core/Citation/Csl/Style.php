@@ -17,7 +17,7 @@ final class Style
     /** Whether “et al.” never stands for the last name alone, as it is a plural. */
     public bool $etAlIsPlural = false;
 
-    /** Whether a macro is set in the case that is asked for it, as the standard says. The reference sets none, and most styles are written for it. */
+    /** Whether a macro is set in the case that is asked for it, as the standard says. The reference does not, and styles count on that. */
     public bool $casesMacros = false;
 
     /** Whether citations are numbers in the list. */

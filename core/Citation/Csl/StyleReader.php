@@ -167,11 +167,8 @@ final class StyleReader
         if ($layout === null) {
             throw new CslError("<{$element->localName}> has no <layout>.");
         }
-        $this->read = [];
         $row = $this->row($layout);
         $own = self::attributes($layout);
-
-
         $first = self::children($layout)[0] ?? null;
         $usesBlocks = $first !== null && $first->hasAttribute('display');
 

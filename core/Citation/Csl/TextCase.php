@@ -8,7 +8,7 @@ namespace Embrel\Citation\Csl;
 final class TextCase
 {
     /** Words that keep a small letter within a title. */
-    private const SMALL = [
+    public const SMALL = [
         'about', 'above', 'across', 'afore', 'after', 'against', 'al', 'along', 'alongside', 'amid', 'amidst', 'among',
         'amongst', 'anenst', 'apropos', 'apud', 'around', 'as', 'aside', 'astride', 'at', 'athwart', 'atop', 'barring',
         'before', 'behind', 'below', 'beneath', 'beside', 'besides', 'between', 'beyond', 'but', 'by', 'circa',
@@ -64,8 +64,8 @@ final class TextCase
         $out = [];
         $stack = [];
         $stays = 0;
-        foreach (preg_split('/([\x01-\x08\x0A-\x1F])/', $text, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $piece) {
-            if (($piece[0] >= ' ' || $piece[0] === "\t")) {
+        foreach (Flat::pieces($text) as $piece) {
+            if (Flat::isText($piece)) {
                 $out[] = [$piece, $stays > 0];
 
                 continue;
@@ -83,16 +83,22 @@ final class TextCase
         return $out;
     }
 
+    /** With a capital first letter. */
+    public static function raised(string $text): string
+    {
+        return mb_strtoupper(mb_substr($text, 0, 1)) . mb_substr($text, 1);
+    }
+
     private static function first(string $text): string
     {
         $out = '';
         $done = false;
         foreach (self::pieces($text) as [$piece, $stays]) {
-            if (!$done && ($piece[0] >= ' ' || $piece[0] === "\t")) {
+            if (!$done && Flat::isText($piece)) {
                 $done = true;
                 // A word with a capital of its own, as iBoat has, stays.
                 $word = preg_match('/\A\p{L}*/u', $piece, $m) === 1 ? $m[0] : '';
-                $piece = $stays || mb_strtolower($word) !== $word ? $piece : mb_strtoupper(mb_substr($piece, 0, 1)) . mb_substr($piece, 1);
+                $piece = $stays || mb_strtolower($word) !== $word ? $piece : self::raised($piece);
             }
             $out .= $piece;
         }
@@ -119,12 +125,12 @@ final class TextCase
         $first = true;
         $out = '';
         foreach (self::pieces($text) as [$piece, $stays]) {
-            if (($piece[0] >= ' ' || $piece[0] === "\t") && !$stays) {
+            if (Flat::isText($piece) && !$stays) {
                 $piece = $isAllCapitals ? mb_strtolower($piece) : $piece;
             }
-            if (($piece[0] >= ' ' || $piece[0] === "\t") && $first) {
+            if (Flat::isText($piece) && $first) {
                 $first = false;
-                $piece = $stays ? $piece : mb_strtoupper(mb_substr($piece, 0, 1)) . mb_substr($piece, 1);
+                $piece = $stays ? $piece : self::raised($piece);
             }
             $out .= $piece;
         }
@@ -140,7 +146,7 @@ final class TextCase
         $pieces = self::pieces($text);
         $words = [];
         foreach ($pieces as $p => [$piece, $stays]) {
-            if (($piece[0] >= ' ' || $piece[0] === "\t")) {
+            if (Flat::isText($piece)) {
                 foreach (preg_split('/([\s\/\-–—]+)/u', $piece, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [] as $w => $word) {
                     $words[] = [$word, $stays || $w % 2 === 1, $w % 2 === 1];
                 }

@@ -29,7 +29,7 @@ final class Label extends Element
             str_starts_with($this->variable, 'number-of') => (int) preg_replace('/\D+/', '', $text) > 1,
             default => Numbers::isSeveral($text),
         };
-        $place = ($printing->cite->locator ?? '') === '' ? 'page' : $printing->cite->label;
+        $place = $printing->cite === null || $printing->cite->locator === '' ? 'page' : $printing->cite->label;
         $word = $this->word($this->variable === 'locator' ? $place : $this->variable, $isSeveral, $printing);
         if ($word !== '') {
             $printing->hasWords = $printing->began = true;
