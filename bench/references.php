@@ -5,7 +5,7 @@ declare(strict_types=1);
 // The list of 1,000 sources with 3,000 citations in each style, against sorting and printing the
 // same strings without any rule of a style; and how it grows.
 
-use Embrel\Citation\CitationStyle;
+use Embrel\Citation\Manual;
 use Embrel\Citation\Cited;
 use Embrel\Citation\PartialDate;
 use Embrel\Citation\Person;
@@ -79,7 +79,7 @@ $median = static function (callable $work): float {
 };
 [$some, $twice] = [$sources(1000), $sources(2000)];
 [$cited, $citedTwice] = [$citations($some), $citations($twice)];
-foreach (CitationStyle::cases() as $style) {
+foreach (Manual::cases() as $style) {
     $references = References::of($style, 'en', $some, $cited);
     $texts = array_map(
         static fn(array $runs): array => [Node::text(implode('', array_map(static fn(Node $run): string => $run->text, $runs)))],

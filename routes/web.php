@@ -164,6 +164,11 @@ Route::middleware('auth')->group(static function (): void {
     Route::get('/map-styles/pictures/{picture}', [C\MapStyleController::class, 'picture'])->where('picture', '[0-9a-f]{64}');
     Route::get('/map-styles/{style}', [C\MapStyleController::class, 'show']);
     Route::delete('/map-styles/{style}', [C\MapStyleController::class, 'destroy']);
+    Route::post('/citation-styles', [C\CitationStyleController::class, 'takeIn'])
+        ->middleware('throttle:uploads')
+        ->name('citation-styles');
+    Route::get('/citation-styles/{style}', [C\CitationStyleController::class, 'file']);
+    Route::delete('/citation-styles/{style}', [C\CitationStyleController::class, 'destroy']);
     Route::post('/templates', [C\TemplateController::class, 'store'])
         ->middleware('throttle:uploads')
         ->name('templates');
@@ -198,6 +203,9 @@ Route::middleware('auth')->group(static function (): void {
         // Where it was kept as a bookmark.
         Route::get('/plans/{plan}/notes', [C\PlanController::class, 'notes']);
         Route::get('/plans/{plan}/sources', [C\PlanController::class, 'sources'])->name('plan.sources');
+        Route::get('/plans/{plan}/citation-styles', [C\CitationStyleController::class, 'index']);
+        Route::get('/plans/{plan}/citation-styles/{key}', [C\CitationStyleController::class, 'show']);
+        Route::post('/plans/{plan}/citation-styles/{key}', [C\CitationStyleController::class, 'keep']);
         Route::get('/plans/{plan}/check', [C\PlanController::class, 'check'])->name('plan.check');
         Route::get('/plans/{plan}/schedule', [C\PlanController::class, 'schedule'])->name('plan.schedule');
         Route::get('/plans/{plan}/days', [C\ScheduleController::class, 'show']);

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Store\PlanView;
-use Embrel\Citation\CitationStyle;
+use Embrel\Citation\Manual;
 use Embrel\Citation\SourceKind;
+use Embrel\Citation\StyleTable;
 use Embrel\Layout\Map\Form;
 use Embrel\Layout\Map\Lettering;
 use Embrel\Layout\Map\Paper;
@@ -131,7 +132,8 @@ final class Vocabulary
             'changes' => self::CHANGES,
             'blocks' => Schema::BLOCK,
             'places' => self::PLACES,
-            'citationStyles' => self::named(CitationStyle::cases(), static fn(CitationStyle $style): string => $style->label()),
+            'citationStyles' => array_map(static fn(array $one): string => $one[0], StyleTable::ALL),
+            'usualCitationStyles' => array_column(Manual::cases(), 'value'),
             'sourceFormats' => self::named(SourceFormat::cases(), static fn(SourceFormat $format): string => $format->label()),
             'sourceFields' => array_map(
                 static fn(array $field): array => ['name' => $field[0], 'hint' => $field[1]],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Stream\Wire;
+use App\Store\CitationStyles;
 use Embrel\Plan\Properties;
 use Illuminate\Contracts\Database\Eloquent\Builder as BuilderContract;
 use Illuminate\Database\Eloquent\Builder;
@@ -57,6 +58,7 @@ final class Plan extends Model
     protected static function booted(): void
     {
         self::updated(static fn(self $plan) => $plan->wasChanged('revision') ? Wire::changed($plan->id) : null);
+        self::saved(static fn(self $plan) => $plan->wasRecentlyCreated || $plan->wasChanged('citation_style') ? CitationStyles::hold($plan) : null);
         self::deleted(static fn(self $plan) => Wire::changed($plan->id));
     }
 
@@ -144,7 +146,7 @@ final class Plan extends Model
     {
         $row = $this->getAttributes();
 
-        return (new Properties())->with(
+        return (new Properties())->stylesIn(new CitationStyles())->with(
             [
                 'target' => $this->target_words,
                 'due' => $this->due_on?->format('Y-m-d'),

@@ -76,7 +76,7 @@ final class PlanSources
             ];
         }
 
-        return ['sources' => $sources, 'unsourced' => $citing->unsourced, 'style' => $plan->properties->citationStyle->value];
+        return ['sources' => $sources, 'unsourced' => $citing->unsourced, 'style' => ['key' => $plan->properties->citationStyle->key, 'label' => $plan->properties->citationStyle->label()]];
     }
 
     /**

@@ -185,7 +185,7 @@ final class PlanView
 
     private static function citesOtherwise(Plan $before, Plan $after): bool
     {
-        return $before->properties->citationStyle !== $after->properties->citationStyle
+        return $before->properties->citationStyle->key !== $after->properties->citationStyle->key
             || $before->properties->language !== $after->properties->language;
     }
 

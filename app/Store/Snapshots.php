@@ -60,6 +60,6 @@ final class Snapshots
             $plan = StoredDifference::read($difference)->in($plan);
         }
 
-        return $plan;
+        return $plan->withProperties($plan->properties->stylesIn(new CitationStyles()));
     }
 }

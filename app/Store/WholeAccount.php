@@ -64,6 +64,9 @@ final readonly class WholeAccount
         foreach (PlanPattern::query()->where('user_id', $user->id)->orderBy('name')->get() as $one) {
             $lines[] = ['kind' => 'pattern', 'body' => PlanForm::toArray($one->plan())];
         }
+        foreach (array_keys(CitationStyles::of($user)) as $key) {
+            $lines[] = ['kind' => 'citation-style', 'body' => (new CitationStyles())->file($key)];
+        }
         foreach (NumberForms::of($user) as $one) {
             if ($one['own']) {
                 $lines[] = ['kind' => 'numbering', 'name' => $one['name'], 'forms' => $one['forms']];
@@ -136,6 +139,7 @@ final readonly class WholeAccount
                 $line = Shape::of(json_decode($text, true, 512, JSON_THROW_ON_ERROR), 'own');
                 match ($line->string('kind')) {
                     'pattern' => $this->patterns->keep($user, PlanForm::plan($line->object('body'))),
+                    'citation-style' => (new CitationStyles())->takeIn($user, $line->string('body')),
                     'numbering' => NumberForms::keep(
                         $user,
                         mb_strcut($line->string('name'), 0, 100),
@@ -144,7 +148,7 @@ final readonly class WholeAccount
                     default => null,
                 };
             } catch (\DomainException|\LogicException|\RuntimeException|\JsonException $why) {
-                $said[] = 'A pattern or numbering of your own could not be kept.';
+                $said[] = 'A pattern, style or numbering of your own could not be kept.';
             }
         }
 

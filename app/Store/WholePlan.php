@@ -24,7 +24,7 @@ use Illuminate\Support\Facades\DB;
  * that were named, what was said, and what is its owner's own about it. Rows are not among them: what the plan is now follows from its
  * beginning and its log, so a file that says otherwise cannot be made. Of other people only their names are told.
  *
- * Each line has a `kind`: `plan` (the first), `first`, `change`, `version`, `comment`, `picture`, `file`, `words`, `tag`, `fold`.
+ * Each line has a `kind`: `plan` (the first), `first`, `change`, `version`, `comment`, `picture`, `file`, `style`, `words`, `tag`, `fold`.
  */
 final readonly class WholePlan
 {
@@ -80,6 +80,9 @@ final readonly class WholePlan
         }
         foreach ($of('attachments')->whereNull('removed_at')->orderBy('id')->get() as $one) {
             $line('file', ['id' => $one->id, 'holder' => $one->holder, 'name' => $one->name, 'in' => $where($one->hash)]);
+        }
+        foreach (array_keys(CitationStyles::ofPlan($row)) as $key) {
+            $line('style', ['body' => (new CitationStyles())->file($key)]);
         }
         foreach ($of('written_words')->where('user_id', $me->id)->orderBy('day')->orderBy('section_id')->get() as $one) {
             $line('words', ['day' => $one->day, 'section' => $one->section_id, 'added' => (int) $one->added, 'taken' => (int) $one->taken]);
@@ -161,7 +164,7 @@ final readonly class WholePlan
                 ++$seq;
             } elseif ($kind === 'version' && $state !== null) {
                 $named[$line->int('seq')] = ['name' => self::short($line, 'name', 200), 'at' => self::moment($line, 'at')];
-            } elseif (\in_array($kind, ['comment', 'picture', 'file', 'words', 'tag', 'fold'], true) && $state !== null) {
+            } elseif (\in_array($kind, ['comment', 'picture', 'file', 'style', 'words', 'tag', 'fold'], true) && $state !== null) {
                 $rest[$kind][] = $line;
                 \count($rest[$kind]) <= Limits::TOPICS || throw self::unreadable();
             } else {
@@ -287,6 +290,10 @@ final readonly class WholePlan
                 Attachments::keep($row->id, $line->id('id'), $line->id('holder'), self::short($line, 'name', 255), new \SplFileInfo($path));
             }
         }
+        foreach ($rest['style'] ?? [] as $line) {
+            (new CitationStyles())->takeIn($me, $line->string('body'));
+        }
+        CitationStyles::hold($row);
         $this->comments($row, $me, $plan, $rest['comment'] ?? []);
         $isDay = static fn(Shape $line): bool => preg_match(self::DAY, $line->string('day')) === 1;
         foreach ($rest['words'] ?? [] as $line) {

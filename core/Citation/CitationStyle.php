@@ -7,88 +7,128 @@ namespace Embrel\Citation;
 use Embrel\Citation\Csl\CslError;
 use Embrel\Citation\Csl\Locales;
 use Embrel\Citation\Csl\Style;
+use Embrel\Citation\Csl\StyleFile;
 use Embrel\Citation\Csl\StyleReader;
 use Embrel\Language\Language;
 use Embrel\Shelf\Shelf;
 
-/** The styles that a plan can be printed in: the one table of them. */
-enum CitationStyle: string
+/** A style that a plan can be printed in: one that ships (StyleTable), or a file that somebody brought. */
+final readonly class CitationStyle
 {
-    case Apa = 'apa';
-    case Mla = 'mla';
-    case ChicagoDates = 'chicago-dates';
-    case ChicagoNotes = 'chicago-notes';
-    case Numbered = 'numbered';
+    public const USUAL = 'apa';
+    /** How the keys of styles begin that somebody brought. */
+    public const OWN = 'own-';
+    /** Styles that one process keeps ready. */
+    private const READY = 12;
+
+    /** @param string $key as isKey() wants it */
+    public function __construct(public string $key = self::USUAL, private ?KeptStyles $kept = null) {}
+
+    public static function isKey(string $key): bool
+    {
+        return isset(StyleTable::ALL[$key]) || preg_match('/\Aown-[0-9a-f]{32}\z/', $key) === 1;
+    }
+
+    /** The key of a file that somebody brought: the same file has the same, whoever brings it. */
+    public static function keyOf(string $xml): string
+    {
+        return self::OWN . substr(hash('sha256', $xml), 0, 32);
+    }
+
+    /** Another style, found in the same places; null: the key is none. */
+    public function another(string $key): ?self
+    {
+        return match (true) {
+            $key === $this->key => $this,
+            self::isKey($key) => new self($key, $this->kept),
+            default => null,
+        };
+    }
+
+    public function keptIn(KeptStyles $kept): self
+    {
+        return new self($this->key, $kept);
+    }
+
+    public function isOwn(): bool
+    {
+        return str_starts_with($this->key, self::OWN);
+    }
 
     public function label(): string
     {
-        return match ($this) {
-            self::Apa => 'APA, 7th edition',
-            self::Mla => 'MLA, 9th edition',
-            self::ChicagoDates => 'Chicago, author and date',
-            self::ChicagoNotes => 'Chicago, footnotes',
-            self::Numbered => 'Numbers in brackets',
-        };
+        return StyleTable::ALL[$this->key][0] ?? $this->file()->title ?? 'A style that is not here any more; APA stands in for it';
+    }
+
+    public function citedAs(): CitedAs
+    {
+        return StyleTable::ALL[$this->printing()->key][1] ?? $this->file()->citedAs ?? CitedAs::AuthorDate;
+    }
+
+    /** The manual that it is written from; null: it is a file of others. */
+    public function manual(): ?Manual
+    {
+        return Manual::tryFrom($this->printing()->key);
     }
 
     /** What the list is called at the end of the draft. */
     public function heading(string $language): string
     {
-        return Language::of($language)->say(match ($this) {
-            self::Apa, self::ChicagoDates => 'references',
-            self::Mla => 'worksCited',
-            self::ChicagoNotes => 'bibliography',
-            self::Numbered => 'sources',
-        });
+        return Language::of($language)->say($this->manual()?->heading() ?? $this->citedAs()->heading());
+    }
+
+    /** The style that says how it is printed: itself, or the one that it follows. One that is not there is printed in the usual one. */
+    private function printing(): self
+    {
+        if (!$this->isOwn()) {
+            return $this;
+        }
+        $file = $this->file();
+
+        return match (true) {
+            $file === null => new self(),
+            $file->parent === '' => $this,
+            default => new self(StyleTable::named($file->parent) ?? self::USUAL),
+        };
+    }
+
+    private function file(): ?StyleFile
+    {
+        $xml = $this->isOwn() ? $this->kept?->file($this->key) : null;
+        try {
+            return $xml === null ? null : StyleFile::read($xml);
+        } catch (CslError) {
+            return null;
+        }
     }
 
     /** @param string $language a language tag */
     public function style(string $language): Style
     {
-        /** @var array<string, Style> $read each is read once */
-        static $read = [];
+        /** @var array<string, Style> $ready each is read once */
+        static $ready = [];
+        $printing = $this->printing();
+        $name = "{$printing->key} {$language}";
+        if (!isset($ready[$name])) {
+            $ready = \array_slice($ready, 1 - self::READY, null, true) + [$name => $printing->read($language)];
+        }
 
-        return $read["{$this->value} {$language}"] ??= $this->read($language);
+        return $ready[$name];
     }
 
     private function read(string $language): Style
     {
+        $manual = Manual::tryFrom($this->key);
+        $xml = $this->isOwn() ? $this->kept?->file($this->key) : Shelf::style($this->key);
         $style = StyleReader::read(
-            Shelf::style($this->value) ?? throw new CslError("There is no style “{$this->value}”."),
+            $xml ?? throw new CslError("There is no style “{$this->key}”."),
             new Locales(Shelf::locale(...)),
             $language,
-            OwnWords::locale(Language::of($language)),
+            $manual === null ? '' : OwnWords::locale(Language::of($language)),
         );
-        // 8.18: “et al.” is plural.
-        $style->etAlIsPlural = $this === self::Apa;
-        $style->casesMacros = true;
+        $style->etAlIsPlural = $manual?->etAlIsPlural() ?? false;
+        $style->casesMacros = $manual !== null;
 
         return $style;
-    }
-
-    /** Whether “von” and its like stay before the name, wherever it stands (APA 8.6). */
-    public function keepsParticles(): bool
-    {
-        return $this === self::Apa;
-    }
-
-    /** Whether titles are printed as they are typed. */
-    public function keepsTitles(): bool
-    {
-        return $this === self::Numbered;
-    }
-
-    /**
-     * What is printed as the manual has it where the standard has no word for it: the points of APA (9.8), the addresses
-     * of MLA (5.84), no comma after a question in Chicago (6.125).
-     */
-    public function finished(string $flat): string
-    {
-        return match ($this) {
-            self::Apa => (string) preg_replace('/, … (?=\p{Lu}[\p{L}’-]*,)/u', ', . . . ', $flat, 1),
-            self::Mla => (string) preg_replace('~https?://(?!doi\.org/)~', '', $flat),
-            self::ChicagoNotes => (string) preg_replace('/(?<=[?!]),(?=[\x15\x17])|(?<=[?!][\x15\x17]),/', '', $flat),
-            default => $flat,
-        };
     }
 }

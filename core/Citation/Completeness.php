@@ -42,7 +42,7 @@ final class Completeness
     {
         return match (true) {
             $source->kind === SourceKind::WebPage => $source->accessed === null,
-            default => $style !== CitationStyle::Mla || $source->kind !== SourceKind::Other,
+            default => $style->manual() !== Manual::Mla || $source->kind !== SourceKind::Other,
         };
     }
 

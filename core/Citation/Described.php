@@ -8,6 +8,7 @@ use Embrel\Citation\Csl\Cite;
 use Embrel\Citation\Csl\Date;
 use Embrel\Citation\Csl\Item;
 use Embrel\Citation\Csl\Name;
+use Embrel\Citation\Csl\Style;
 use Embrel\Language\Language;
 
 /**
@@ -29,15 +30,18 @@ final class Described
         'other' => 'document',
     ];
 
-    /** @param string $language of the work, a language tag */
-    public static function source(Source $source, string $language, CitationStyle $style): Item
+    /**
+     * @param string      $language of the work, a language tag
+     * @param Manual|null $manual   null: the style is a file of others, which gets titles and editions as they were typed
+     */
+    public static function source(Source $source, string $language, ?Manual $manual, Style $style): Item
     {
         $own = $source->language === '' ? $language : $source->language;
-        $isCased = !$style->keepsTitles() && Language::of($own)->isEnglish();
-        $keepsParticles = $style->keepsParticles();
+        $isCased = $manual !== null && !$manual->keepsTitles() && Language::of($own)->isEnglish();
+        $keepsParticles = $manual?->keepsParticles() ?? false;
         $none = Language::of($language)->say('noTitle');
         $short = $source->title === '' ? $none : Titles::short($source->title);
-        $isApa = $style === CitationStyle::Apa;
+        $isApa = $manual === Manual::Apa;
         $cased = static fn(string $title): string => $isCased ? Titles::sentence($title, $source->capitals) : $title;
         $author = \count($source->authors) === 1 ? $source->authors[0]->straight() : null;
         // APA 9.29, 9.33: the publisher or the site, unless it is the author; nobody is both container and publisher.
@@ -49,7 +53,7 @@ final class Described
             // APA 9.22: words in the place of a title stand in brackets.
             'title' => $source->title === '' ? ($isApa ? "[{$none}]" : $none) : $cased($source->title),
             'title-short' => $cased($short),
-            $source->kind === SourceKind::Film ? 'director' : 'author' => self::people($source->authors, $keepsParticles),
+            $source->kind === SourceKind::Film && $style->knowsDirectors ? 'director' : 'author' => self::people($source->authors, $keepsParticles),
             'editor' => self::people($source->editors, $keepsParticles),
             'issued' => self::date($source->date),
             'accessed' => self::date($source->accessed),
@@ -57,7 +61,7 @@ final class Described
             'publisher' => $publisher,
             'publisher-place' => $source->place,
             // With its word, as each language has them in an order of its own.
-            'edition' => $source->edition === '' ? '' : Language::of($language)->edition($source->edition),
+            'edition' => $source->edition === '' || $manual === null ? $source->edition : Language::of($language)->edition($source->edition),
             'volume' => $source->volume,
             'issue' => $source->kind === SourceKind::Report ? '' : $source->issue,
             'number' => $source->kind === SourceKind::Report ? $source->issue : '',

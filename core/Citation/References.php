@@ -12,6 +12,7 @@ use Embrel\Language\Language;
 use Embrel\RichText\Mark;
 use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 
 /** The citations of a work and its reference list, printed in one style. */
 final readonly class References
@@ -30,7 +31,7 @@ final readonly class References
 
     /**
      * @param list<list<Node>>                          $citations runs of text, as the citations were given
-     * @param list<array{source: Source, runs: list<Node>}> $list
+     * @param list<array{source: Source, label: string, runs: list<Node>}> $list the label, as a number, is what an entry begins with
      * @param array<string, Source>                     $cited by id, in the order in which they are first cited
      */
     private function __construct(
@@ -39,6 +40,7 @@ final readonly class References
         public array $citations,
         public array $list,
         public array $cited,
+        public ListLook $look,
     ) {}
 
     /** Whether a section is called as a list of references is. */
@@ -64,9 +66,10 @@ final readonly class References
             }
         }
         $style = $chosen->style($language);
+        $manual = $chosen->manual();
         $known = $withAll ? $cited + $sources : $cited;
         $items = array_map(
-            static fn(Source $source): Item => Described::source($source, $language, $chosen),
+            static fn(Source $source): Item => Described::source($source, $language, $manual, $style),
             $known,
         );
         $clusters = array_map(
@@ -80,9 +83,10 @@ final readonly class References
         $missing = '[' . Language::of($language)->say('noSource') . ']';
         $said = [];
         foreach ($printed['citations'] as $n => $flat) {
-            $flat = $chosen->finished($flat);
+            $flat = $manual?->finished($flat) ?? $flat;
             // A note begins with a capital.
-            $runs = self::runs($style->inNotes ? TextCase::of($flat, 'capitalize-first', false) : $flat, $style);
+            $flat = $style->inNotes ? TextCase::of($flat, 'capitalize-first', false) : $flat;
+            $runs = self::runs(Spans::of($flat, $style->locale->quotes));
             if (\count($clusters[$n]) < \count($citations[$n])) {
                 $runs[] = Node::text(($flat === '' ? '' : ' ') . $missing);
             }
@@ -92,18 +96,69 @@ final readonly class References
         foreach ($printed['list'] as $id => $flat) {
             // A talk of the writer's own cannot be looked up: it is named in the text alone.
             if (!$known[$id]->isPersonal() || $style->citesNumbers) {
-                $list[] = ['source' => $known[$id], 'runs' => self::runs($chosen->finished($flat), $style)];
+                $list[] = ['source' => $known[$id]] + self::entry($manual?->finished($flat) ?? $flat, $style);
             }
         }
 
-        return new self($chosen->heading($language), $style->inNotes, $said, $list, $cited);
+        return new self($chosen->heading($language), $style->inNotes, $said, $list, $cited, ListLook::of($style->bibliography, array_column($list, 'label')));
     }
 
-    /** @return list<Node> */
-    private static function runs(string $flat, Csl\Style $style): array
+    /** @return array{label: string, runs: list<Node>} blocks begin a line each, but for what stands beside its label */
+    private static function entry(string $flat, Csl\Style $style): array
     {
         $runs = [];
-        foreach (Spans::of($flat, $style->locale->quotes) as [$text, $set]) {
+        $label = '';
+        /** @var list<list<array{string, int, string}>> $blocks */
+        $blocks = [];
+        $last = null;
+        foreach (Spans::of($flat, $style->locale->quotes) as $span) {
+            $at = $span[2] === $last ? \count($blocks) - 1 : \count($blocks);
+            $blocks[$at] = [...$blocks[$at] ?? [], $span];
+            $last = $span[2];
+        }
+        foreach ($blocks as $n => $spans) {
+            $block = $spans[0][2];
+            $made = self::runs($spans);
+            if ($n > 0) {
+                $runs = self::trimmed($runs);
+                $runs[] = $block === 'right-inline' || $block === '' ? Node::text(' ') : new Node(NodeType::HardBreak);
+            } elseif ($block === 'left-margin' && \count($blocks) > 1) {
+                $label = rtrim(implode('', array_column($spans, 0)));
+            }
+            array_push($runs, ...$made);
+        }
+
+        return ['label' => $label, 'runs' => $runs];
+    }
+
+    /**
+     * @param list<Node> $runs
+     *
+     * @return list<Node> without white space at the end
+     */
+    private static function trimmed(array $runs): array
+    {
+        $last = array_pop($runs);
+        if ($last === null || !$last->isText()) {
+            return $last === null ? [] : [...$runs, $last];
+        }
+        $text = rtrim($last->text);
+
+        return $text === '' ? self::trimmed($runs) : [...$runs, Node::text($text, $last->marks)];
+    }
+
+    /**
+     * @param list<array{string, int, string}> $spans
+     *
+     * @return list<Node>
+     */
+    private static function runs(array $spans): array
+    {
+        $runs = [];
+        foreach ($spans as [$text, $set]) {
+            if ($text === '') {
+                continue;
+            }
             $marks = [];
             // What has a letter of its own, as 2.ª has, is read in plain text too.
             if (($set & Spans::RAISED) !== 0 && isset(self::ORDINALS[$text])) {

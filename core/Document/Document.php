@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Document;
 
+use Embrel\Citation\ListLook;
 use Embrel\Language\Language;
 use Embrel\Plan\Properties;
 use Embrel\Plan\Scheme;
@@ -24,6 +25,7 @@ final readonly class Document
      * @param int                        $contentsDepth how deep the contents list goes
      * @param Origin|null                $origin   of which plan it is a draft, where the document is marked so that it can come back
      * @param list<Remark>               $remarks  what was said about it, to be handed over beside it
+     * @param ListLook                   $listLook how the list of references is set
      * @param bool                       $marks    whether topics are marked so that the document can come back
      */
     public function __construct(
@@ -64,6 +66,7 @@ final readonly class Document
         public int $contentsDepth = 3,
         public ?Origin $origin = null,
         public array $remarks = [],
+        public ListLook $listLook = new ListLook(),
     ) {}
 
     /** @param list<Element> $elements */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Draft;
 
+use Embrel\Citation\ListLook;
 use Embrel\Citation\References;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
@@ -80,6 +81,7 @@ final class Draft
             $draft->contentsDepth,
             self::origin($choices),
             $draft->remarks,
+            $printed->references->look ?? new ListLook(),
         );
     }
 
@@ -185,6 +187,7 @@ final class Draft
             static fn(array $entry): Element => new Element(
                 Role::Reference,
                 0,
+                number: $entry['label'],
                 topic: $entry['source']->id,
                 block: Node::paragraph($entry['runs']),
             ),

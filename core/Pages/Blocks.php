@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Pages;
 
+use Embrel\Citation\ListLook;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
@@ -89,13 +90,7 @@ final class Blocks
             Role::Heading => [$this->heading($element)],
             Role::Item => [$this->item($element)],
             Role::Picture => $this->figures->ofTopic($element, $indent, $this->parent),
-            Role::Reference => [
-                $this->paragraph(
-                    $element->block->content ?? [],
-                    $this->text->with(['indent' => self::QUOTE, 'firstLine' => -self::QUOTE, 'align' => 'left']),
-                    max(4.0, $this->document->style->gap),
-                ),
-            ],
+            Role::Reference => [$this->reference($element)],
             Role::IndexEntry => [$this->indexEntry($element, $pages)],
             Role::SeeAlso => [
                 $this->paragraph(
@@ -112,6 +107,28 @@ final class Blocks
             Role::Quote => [$this->anchored($this->quoteTitle($element, $indent), $element)],
             default => $this->body($element, $indent),
         };
+    }
+
+    private function reference(Element $element): Group
+    {
+        [$look, $style] = [$this->document->listLook, $this->document->style];
+        $indent = $look->isUsual() ? self::QUOTE : $look->indent($style->size);
+        $hanging = $element->number === '' && $look->hangs ? -$indent : 0.0;
+        $setting = $this->text->with(['indent' => $indent, 'firstLine' => $hanging, 'align' => 'left']
+            + ($look->lines === null ? [] : ['spacing' => (float) $look->lines]));
+        $line = $style->size * $style->line * Style::SINGLE;
+        $gap = $look->between === null ? max(4.0, $style->gap) : $look->between * $line;
+        $label = $element->number;
+        if ($label === '') {
+            return $this->paragraph($element->block->content ?? [], $setting, $gap);
+        }
+        $group = $this->paragraph(ListLook::behind($label, $element->block->content ?? []), $this->behind($label, $setting), $gap);
+        $first = $group->lines[0] ?? null;
+        if ($first !== null) {
+            $this->label($first, $label, $setting->with(['indent' => 0.0]), $first->tag);
+        }
+
+        return $group;
     }
 
     /** @param array<string, int> $pages */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Plan;
 
 use Embrel\Citation\CitationStyle;
+use Embrel\Citation\KeptStyles;
 use Embrel\Shape;
 
 /** What is set once for a whole plan; its title is the title of the root topic. */
@@ -60,7 +61,7 @@ final readonly class Properties
         public Scheme $scheme = Scheme::Decimal,
         public int $depth = 3,
         public bool $runOn = false,
-        public CitationStyle $citationStyle = CitationStyle::Apa,
+        public CitationStyle $citationStyle = new CitationStyle(),
         public array $labels = [],
         public array $rulesOff = [],
         public array $setAside = [],
@@ -95,7 +96,7 @@ final readonly class Properties
             Scheme::tryFrom($all->string('numbering')) ?? throw InvalidValue::field('numbering', $all->string('numbering')),
             self::depth($all->int('numbering_depth')),
             $all->bool('run_on'),
-            CitationStyle::tryFrom($all->string('citation_style'))
+            $this->citationStyle->another($all->string('citation_style'))
                 ?? throw InvalidValue::field('citation_style', $all->string('citation_style')),
             self::labels($all->list('labels')),
             Checking::rules($all->list('rules_off')),
@@ -103,6 +104,12 @@ final readonly class Properties
             self::numberForms($all->list('number_forms')),
             Glossary::terms($all->list('terms')),
         );
+    }
+
+    /** The same, where styles that people brought are found. */
+    public function stylesIn(KeptStyles $kept): self
+    {
+        return new self(...['citationStyle' => $this->citationStyle->keptIn($kept)] + get_object_vars($this)); // @phpstan-ignore argument.type (its own properties)
     }
 
     /** @return array<string, string|int|bool|list<string|array{string, string}>|null> */
@@ -121,7 +128,7 @@ final readonly class Properties
             'numbering_depth' => $this->depth,
             'run_on' => $this->runOn,
             'number_forms' => $this->numberForms,
-            'citation_style' => $this->citationStyle->value,
+            'citation_style' => $this->citationStyle->key,
             'labels' => array_map(
                 static fn(int|string $name, Dye $dye): array => [(string) $name, $dye->value],
                 array_keys($this->labels),

@@ -19,11 +19,23 @@ final class Shelf
         return self::file("locales/locales-{$tag}.xml");
     }
 
+    /** The schema of the standard, as RELAX NG. */
+    public static function schema(): string
+    {
+        return self::file('schema/csl.rng') ?? throw new \LogicException('The schema ships.');
+    }
+
+    /** Names of journals, a line each, with the key of the style that they are printed in behind a tab; in the order of their names. */
+    public static function journals(): string
+    {
+        return self::file('styles/journals.tsv') ?? '';
+    }
+
     private static function file(string $name): ?string
     {
         $path = \dirname(__DIR__, 2) . "/resources/csl/{$name}";
 
-        $isName = preg_match('~\A[a-z]+/[A-Za-z0-9-]+\.(?:csl|xml)\z~', $name) === 1;
+        $isName = preg_match('~\A[a-z]+/[A-Za-z0-9-]+\.(?:csl|xml|rng|tsv)\z~', $name) === 1;
 
         return $isName && is_file($path) ? (string) file_get_contents($path) : null;
     }

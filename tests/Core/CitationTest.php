@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Embrel\Citation\CitationStyle;
+use Embrel\Citation\Manual;
 use Embrel\Citation\Cited;
 use Embrel\Citation\Csl\TextCase;
 use Embrel\Citation\Pages;
@@ -30,7 +30,7 @@ final class CitationTest extends TestCase
      */
     #[DataProvider('rules')]
     public function testEachRuleOfAStyleIsKept(
-        CitationStyle $style,
+        Manual $style,
         array $sources,
         array $said = [],
         array $listed = [],
@@ -39,7 +39,7 @@ final class CitationTest extends TestCase
     ): void {
         $byId = array_column($sources, null, 'id');
         $references = References::of(
-            $style,
+            $style->style(),
             $language,
             $byId,
             $citations ?? array_map(static fn(Source $source): array => [new Cited($source->id)], $sources),
@@ -58,11 +58,11 @@ final class CitationTest extends TestCase
     public static function rules(): iterable
     {
         [$apa, $mla, $dates, $notes, $numbers] = [
-            CitationStyle::Apa,
-            CitationStyle::Mla,
-            CitationStyle::ChicagoDates,
-            CitationStyle::ChicagoNotes,
-            CitationStyle::Numbered,
+            Manual::Apa,
+            Manual::Mla,
+            Manual::ChicagoDates,
+            Manual::ChicagoNotes,
+            Manual::Numbered,
         ];
         $pell = self::book('A', 'Pell, Anna', 'Tides and Walls', '1994');
         $second = self::book('B', 'Pell, Anna', 'Second Thoughts on Walls', '1994');
@@ -611,7 +611,7 @@ final class CitationTest extends TestCase
         );
         $of = static fn(SourceKind $kind, array $more, string $title = 'Walls'): Source
             => self::source('A', $kind, 'Pell, Anna', $title, '1994', $more);
-        $entry = static fn(CitationStyle $style, Source $source, string $entry, string $language = 'en'): array => self::row(
+        $entry = static fn(Manual $style, Source $source, string $entry, string $language = 'en'): array => self::row(
             $style,
             [$source],
             [],
@@ -661,19 +661,19 @@ final class CitationTest extends TestCase
         yield 'MLA: a place alone' => self::row($mla, [$pell], ['(5)'], citations: [[new Cited('A', '5', withoutAuthor: true)]]);
     }
 
-    /** @return iterable<string, array{CitationStyle}> */
+    /** @return iterable<string, array{Manual}> */
     public static function byName(): iterable
     {
-        foreach (CitationStyle::cases() as $style) {
-            if ($style !== CitationStyle::Numbered) {
-                yield $style->label() => [$style];
+        foreach (Manual::cases() as $style) {
+            if ($style !== Manual::Numbered) {
+                yield $style->value => [$style];
             }
         }
     }
 
     /** “Nothing goes before something”; a title without its article where nobody is named; no date, then dates; whatever people did. */
     #[DataProvider('byName')]
-    public function testAListGoesByNamesThenDatesThenTitles(CitationStyle $style): void
+    public function testAListGoesByNamesThenDatesThenTitles(Manual $style): void
     {
         $sources = [
             self::book('A', 'Pella, Ann', 'Alpha', '2000'),
@@ -687,7 +687,7 @@ final class CitationTest extends TestCase
             self::book('I', '', 'The Oyster Beds', '2000'),
             self::book('J', '', 'Quiet Water', '2000'),
         ];
-        $list = References::of($style, 'en', array_column($sources, null, 'id'), [], true)->list;
+        $list = References::of($style->style(), 'en', array_column($sources, null, 'id'), [], true)->list;
 
         self::assertSame('IFEDHGCABJ', implode('', array_map(static fn(array $entry): string => $entry['source']->id, $list)));
     }
@@ -696,8 +696,8 @@ final class CitationTest extends TestCase
     {
         $sources = ['A' => self::book('A', 'Pell, Anna', 'Tides', '1994'), 'B' => self::book('B', 'Moor, Ada', 'Mud', '1998')];
 
-        self::assertCount(1, References::of(CitationStyle::Apa, 'en', $sources, [[self::cited('A')]])->list);
-        self::assertCount(2, References::of(CitationStyle::Apa, 'en', $sources, [[self::cited('A')]], true)->list);
+        self::assertCount(1, References::of(Manual::Apa->style(), 'en', $sources, [[self::cited('A')]])->list);
+        self::assertCount(2, References::of(Manual::Apa->style(), 'en', $sources, [[self::cited('A')]], true)->list);
     }
 
     #[DataProvider('titles')]
@@ -838,7 +838,7 @@ final class CitationTest extends TestCase
 
     /** @return array<string, mixed> */
     private static function row(
-        CitationStyle $style,
+        Manual $style,
         array $sources,
         array $said = [],
         array $listed = [],

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Embrel\Citation\CitationStyle;
+use Embrel\Citation\Manual;
 use Embrel\Citation\Cited;
 use Embrel\Citation\PartialDate;
 use Embrel\Citation\Person;
@@ -71,23 +71,23 @@ final class LanguageTest extends TestCase
         string $quoted,
     ): void {
         $page = new Source('A', 'Mud', SourceKind::WebPage, [Person::typed('Pell, Anna')]);
-        $said = static fn(CitationStyle $style, string $date, string $edition = ''): string => self::printed(
+        $said = static fn(Manual $style, string $date, string $edition = ''): string => self::printed(
             $style,
             $tag,
             $page->with(['date' => PartialDate::of($date), 'edition' => $edition]),
         );
-        self::assertStringContainsString(" {$date}", $said(CitationStyle::ChicagoDates, '1994-05-03'));
-        self::assertStringContainsString(" {$month}", $said(CitationStyle::ChicagoDates, '1994-05'));
-        self::assertStringContainsString("({$edition})", $said(CitationStyle::Apa, '1994', '2'));
-        $same = $said(CitationStyle::Apa, '1994', $edition);
+        self::assertStringContainsString(" {$date}", $said(Manual::ChicagoDates, '1994-05-03'));
+        self::assertStringContainsString(" {$month}", $said(Manual::ChicagoDates, '1994-05'));
+        self::assertStringContainsString("({$edition})", $said(Manual::Apa, '1994', '2'));
+        $same = $said(Manual::Apa, '1994', $edition);
         self::assertStringContainsString("({$edition})", $same, 'What says so already is left as it is.');
-        self::assertStringContainsString("{$quoted} {$date}", $said(CitationStyle::ChicagoNotes, '1994-05-03'));
+        self::assertStringContainsString("{$quoted} {$date}", $said(Manual::ChicagoNotes, '1994-05-03'));
     }
 
     /** A citation of a source and its entry in the list, one after the other. */
-    private static function printed(CitationStyle $style, string $language, Source $source): string
+    private static function printed(Manual $style, string $language, Source $source): string
     {
-        $printed = References::of($style, $language, [$source->id => $source], [[new Cited($source->id)]]);
+        $printed = References::of($style->style(), $language, [$source->id => $source], [[new Cited($source->id)]]);
 
         return implode('', array_map(static fn(Node $run): string => $run->text, [...$printed->citations[0], ...$printed->list[0]['runs']]));
     }
@@ -95,8 +95,8 @@ final class LanguageTest extends TestCase
     public function testTheFirstOfAMonthAndALongNumber(): void
     {
         $page = new Source('A', 'Mud', SourceKind::WebPage, [Person::typed('Pell, Anna')], date: PartialDate::of('1994-05-01'));
-        self::assertStringContainsString('1er mai 1994', self::printed(CitationStyle::ChicagoNotes, 'fr', $page));
-        self::assertStringContainsString('1º maggio 1994', self::printed(CitationStyle::ChicagoNotes, 'it', $page));
+        self::assertStringContainsString('1er mai 1994', self::printed(Manual::ChicagoNotes, 'fr', $page));
+        self::assertStringContainsString('1º maggio 1994', self::printed(Manual::ChicagoNotes, 'it', $page));
         self::assertSame(['3,600', '3.600'], [Language::of('en')->number(3600), Language::of('de')->number(3600)]);
     }
 

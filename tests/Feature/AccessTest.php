@@ -43,6 +43,8 @@ final class AccessTest extends TestCase
                 [self::READ, 'GET', ['/place-names', '/landing', '/find', '/pictures/{picture}', '/source-list', '/source-list/elsewhere']],
                 [self::READ, 'GET', ['/check', '/findings', '/rules', '/small-map', '/alike', '/terms', '/shorter', '/first-draft']],
                 [self::READ, 'POST', ['/near']],
+                [self::READ, 'GET', ['/citation-styles', '/citation-styles/{key}']],
+                [self::READ, 'POST', ['/citation-styles/{key}']],
                 [self::READ, 'GET', ['/attachments/{attachment}/play']],
                 [self::WRITE, 'GET', ['/companion']],
                 [self::WRITE, 'POST', ['/companion', '/companion/parcel', '/companion/{letter}/taken']],

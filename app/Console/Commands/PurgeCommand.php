@@ -14,6 +14,7 @@ use App\Store\PlanStore;
 use App\Store\Sendings;
 use App\Store\SignUps;
 use App\Store\Tasks;
+use App\Store\CitationStyles;
 use App\Store\Templates;
 use App\Store\WaitingFiles;
 use App\Store\WorkFolder;
@@ -42,6 +43,7 @@ final class PurgeCommand extends Command
         Attachments::disk()->purge();
         PlanPictures::disk()->purge();
         Templates::purge();
+        CitationStyles::purge();
         Devices::purge();
         $this->info($plans->count() . ' plans removed for good.');
 

@@ -20,6 +20,9 @@ final class Style
     /** Whether a macro is set in the case that is asked for it, as the standard says. The reference does not, and styles count on that. */
     public bool $casesMacros = false;
 
+    /** Whether it names the directors of films as such; where it does not, they stand as authors do. */
+    public bool $knowsDirectors = false;
+
     /** Whether citations are numbers in the list. */
     public bool $citesNumbers = false;
 

@@ -42,6 +42,8 @@ final class StyleReader
 
     private bool $numbers = false;
 
+    private bool $directors = false;
+
     /** Elements around the one that is read; only those of a layout itself are blocks. */
     private int $depth = 0;
 
@@ -143,6 +145,7 @@ final class StyleReader
             $style->bibliography = $this->layout($layouts['bibliography'], $attributes);
         }
         $style->placesLetters = $this->placesLetters;
+        $style->knowsDirectors = $this->directors;
 
         return $style;
     }
@@ -339,6 +342,7 @@ final class StyleReader
     private function names(\DOMElement $element, array $attributes, Dress $dress): Names
     {
         $from = $element;
+        $this->directors = $this->directors || preg_match('/\bdirector\b/', $attributes['variable'] ?? '') === 1;
         if (self::children($element) === [] && $this->names !== null) {
             $from = $this->names;
             $dress = Dress::of(self::attributes($from));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Docx;
 
+use Embrel\Citation\ListLook;
 use Embrel\Archive\Xml;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
@@ -105,7 +106,7 @@ final class Body
             Role::Heading => $this->headingParagraph($element),
             Role::Item => $this->item($element),
             Role::Picture => $this->picture($element),
-            Role::Reference => $this->paragraph('Bibliography', $this->runs->inlines($element->block->content ?? [])),
+            Role::Reference => $this->reference($element),
             Role::IndexEntry => $this->indexEntry($element),
             Role::SeeAlso => $this->paragraph(
                 'SeeAlso',
@@ -119,6 +120,24 @@ final class Body
             ),
             default => $this->bodyElement($element),
         };
+    }
+
+    private function reference(Element $element): void
+    {
+        [$look, $style] = [$this->document->listLook, $this->document->style];
+        $runs = ($element->number === '' ? '' : Runs::text("{$element->number}\t"))
+            . $this->runs->inlines(ListLook::behind($element->number, $element->block->content ?? []));
+        $indent = (int) round($look->indent($style->size) * 20);
+        $hanging = $look->hangs || $element->number !== '' ? $indent : 0;
+        // A line of the text: how high it is in twips, and how high it is asked to be in 240ths.
+        $line = (int) round($style->size * $style->line * Style::SINGLE * 20);
+        $space = ($look->between === null ? '' : ' w:after="' . $look->between * $line . '"')
+            . ($look->lines === null ? '' : ' w:line="' . $look->lines * 240 . '" w:lineRule="auto"');
+        $this->paragraph(
+            'Bibliography',
+            $runs,
+            $look->isUsual() ? '' : ($space === '' ? '' : "<w:spacing{$space}/>") . "<w:ind w:left=\"{$indent}\" w:hanging=\"{$hanging}\"/>",
+        );
     }
 
     /**

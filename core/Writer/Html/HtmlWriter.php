@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Html;
 
+use Embrel\Citation\ListLook;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
@@ -138,6 +139,15 @@ final class HtmlWriter
         return $this->nodes($inlines);
     }
 
+    private function reference(Element $element): string
+    {
+        $label = $element->number === '' ? '' : '<span class="draft-label">' . self::escaped($element->number) . '</span> ';
+
+        return "<p class=\"draft-reference\">{$label}"
+            . $this->nodes(ListLook::behind($element->number, $element->block->content ?? []))
+            . '</p>';
+    }
+
     private function element(Element $element): string
     {
         $id
@@ -148,7 +158,7 @@ final class HtmlWriter
         return match ($element->role) {
             Role::Heading => $this->heading($element, $id),
             Role::Picture => $this->picture($element),
-            Role::Reference => '<p class="draft-reference">' . $this->nodes($element->block->content ?? []) . '</p>',
+            Role::Reference => $this->reference($element),
             Role::SeeAlso => '<p class="draft-see">' . $this->nodes($element->block->content ?? []) . '</p>',
             Role::Item => "<li{$id}>" . $this->numbered($element),
             Role::Quote => "<blockquote{$id}"

@@ -10,6 +10,18 @@ use Embrel\Document\Style;
 /** The style sheet of a page that leaves the application, out of the style of its draft. */
 final class Sheet
 {
+    /** The list of references, as its style sets it. */
+    private static function list(Document $document): string
+    {
+        $look = $document->listLook;
+        $em = $look->isUsual() ? 2 : round($look->indent($document->style->size) / $document->style->size, 2);
+        $hanging = $look->hangs || $look->longest > 0 ? "text-indent: -{$em}em;" : 'text-indent: 0;';
+        $space = ($look->between === null ? '' : " margin-bottom: {$look->between}lh;") . ($look->lines === null ? '' : " line-height: {$look->lines};");
+
+        return ".draft-reference { padding-left: {$em}em; {$hanging}{$space} }"
+            . ($look->longest === 0 ? '' : "\n.draft-label { display: inline-block; min-width: {$em}em; margin-right: -0.25em; text-indent: 0; }");
+    }
+
     public static function css(Document $document): string
     {
         $style = $document->style;
@@ -33,6 +45,8 @@ final class Sheet
         $em = static fn(float $size): string => round($size / $style->size, 2) . 'em';
         [$sub, $small, $see] = [$em($style->subtitleSize()), $em($style->smallSize()), $em($style->seeAlsoSize())];
 
+        $list = self::list($document);
+
         return <<<CSS
             body { font: {$style->size}pt/{$high} {$text}; max-width: 42em; margin: 3em auto; padding: 0 1.2em; }
             body { color: {$ink}; background: #fff; overflow-wrap: anywhere; }
@@ -47,7 +61,7 @@ final class Sheet
             .draft-heading-2 { font-size: {$h2}; }
             .draft-heading-3, .draft-heading-4, .draft-heading-5, .draft-heading-6 { font-size: {$h3}; }
             .note-heading { font-weight: 650; margin-top: 1em; }
-            .draft-reference { padding-left: 2em; text-indent: -2em; }
+            {$list}
             .draft-see, .draft-footnotes, figcaption { color: {$soft}; }
             .draft-see { font-size: {$see}; }
             .draft-footnotes, figcaption, pre { font-size: {$small}; }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Latex;
 
+use Embrel\Citation\ListLook;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
@@ -13,7 +14,6 @@ use Embrel\Draft\Choices;
 use Embrel\Draft\Draft;
 use Embrel\Draft\Figures;
 use Embrel\Plan\Plan;
-use Embrel\Plan\Scheme;
 use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
 use Embrel\RichText\NodeType;
@@ -77,7 +77,7 @@ final class LatexWriter implements Writer
             for (; $element->role === Role::Item && $items < $element->level; ++$items) {
                 fwrite($out, "\\begin{itemize}\n" . ($items + 1 < $element->level ? "\\item\n" : ''));
             }
-            fwrite($out, $this->element($element, $document->scheme));
+            fwrite($out, $this->element($element, $document));
         }
         fwrite($out, str_repeat("\\end{itemize}\n", $items) . "\\end{document}\n");
         $this->losses->also($document->missing);
@@ -118,7 +118,19 @@ final class LatexWriter implements Writer
             . ($document->figures === [] ? '' : "\\listoffigures\n\\clearpage\n");
     }
 
-    private function element(Element $element, Scheme $scheme): string
+    private function reference(Element $element, Document $document): string
+    {
+        $look = $document->listLook;
+        $em = $look->isUsual() ? 2 : round($look->indent($document->style->size) / $document->style->size, 2);
+        $label = $element->number === '' ? '' : "\\makebox[{$em}em][l]{" . self::escaped($element->number) . '}';
+        $hangs = $look->hangs || $label !== '' ? "\\hangindent={$em}em" : '';
+        $after = $look->between === null ? '' : "\\vspace{\\dimexpr{$look->between}\\baselineskip-\\parskip}";
+        $high = $look->lines === null ? '' : "\\linespread{{$look->lines}}\\selectfont";
+
+        return "{{$high}{$hangs}\\noindent {$label}" . $this->inlines(ListLook::behind($element->number, $element->block->content ?? [])) . "\\par}{$after}\n";
+    }
+
+    private function element(Element $element, Document $document): string
     {
         $label = $element->topic === '' ? '' : '\\label{' . (new Anchor($element->topic))->name() . '}';
 
@@ -135,7 +147,7 @@ final class LatexWriter implements Writer
                 ($element->picture->shown ?? 0) * Style::PICTURE,
                 'topicPicture',
             ),
-            Role::Reference => '{\hangindent=2em\noindent ' . $this->inlines($element->block->content ?? []) . "\\par}\n",
+            Role::Reference => $this->reference($element, $document),
             default => $element->block === null
                 ? ''
                 : ($element->inQuote

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Odt;
 
+use Embrel\Citation\ListLook;
 use Embrel\Archive\Xml;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
@@ -196,12 +197,35 @@ final class OdtBody
             Role::Heading => $this->heading($element),
             Role::Item => $this->item($element),
             Role::Picture => $this->picture($element),
-            Role::Reference => $this->paragraph('Bibliography_20_1', $this->runs->inlines($element->block->content ?? [])),
+            Role::Reference => $this->reference($element),
             Role::IndexEntry => $this->indexEntry($element),
             Role::SeeAlso => $this->paragraph('See_20_Also', $this->runs->inlines($element->block->content ?? [])),
             Role::Quote => $this->paragraph($element->inQuote ? $this->kept('Quotations') : 'Quotations', $this->marked($element)),
             default => $this->bodyElement($element),
         };
+    }
+
+    private function reference(Element $element): void
+    {
+        $runs = ($element->number === '' ? '' : OdtRuns::text("{$element->number}\t"))
+            . $this->runs->inlines(ListLook::behind($element->number, $element->block->content ?? []));
+        $this->paragraph($this->document->listLook->isUsual() ? 'Bibliography_20_1' : $this->listed($element->number !== ''), $runs);
+    }
+
+    /** The paragraphs of a list of references that its style sets in a way of its own. */
+    private function listed(bool $hasLabel): string
+    {
+        [$look, $style] = [$this->document->listLook, $this->document->style];
+        $parent = $this->template?->name('Bibliography_20_1') ?? 'Bibliography_20_1';
+        $indent = round($look->indent($style->size), 2);
+        $hanging = $look->hangs || $hasLabel ? -$indent : 0;
+        $line = $style->size * $style->line * Style::SINGLE;
+        $key = "style:parent-style-name=\"{$parent}\"><style:paragraph-properties fo:margin-left=\"{$indent}pt\" fo:text-indent=\"{$hanging}pt\""
+            . ($look->between === null ? '' : ' fo:margin-bottom="' . round($look->between * $line, 2) . 'pt"')
+            . ($look->lines === null ? '' : ' fo:line-height="' . $look->lines * 100 . '%"')
+            . '/>';
+
+        return $this->paragraphs[$key] ??= 'P' . (\count($this->paragraphs) + 1);
     }
 
     /** All entries are one index that is filled in already; each page is a reference to the place. */

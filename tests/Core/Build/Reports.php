@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Build;
 
-use Embrel\Citation\CitationStyle;
+use Embrel\Citation\Manual;
 use Embrel\Citation\PartialDate;
 use Embrel\Citation\Person;
 use Embrel\Citation\Source;
@@ -82,7 +82,7 @@ final class Reports
         }
         $plan = Plan::titled('A report on the wall')->withSources($sources);
         $plan = $plan->withProperties(
-            $plan->properties->with(['citation_style' => (mt_rand(0, 4) === 0 ? CitationStyle::ChicagoNotes : CitationStyle::Apa)->value]),
+            $plan->properties->with(['citation_style' => (mt_rand(0, 4) === 0 ? Manual::ChicagoNotes : Manual::Apa)->value]),
         );
         $edit = new Edit($plan);
         $open = [Plan::ROOT];

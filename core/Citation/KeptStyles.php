@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Embrel\Citation;
+
+/** Where the files of styles are that people have brought. */
+interface KeptStyles
+{
+    /** @return string|null the XML of a style by its key (CitationStyle::keyOf); null: it is not there */
+    public function file(string $key): ?string;
+}
