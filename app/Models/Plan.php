@@ -58,7 +58,8 @@ final class Plan extends Model
     protected static function booted(): void
     {
         self::updated(static fn(self $plan) => $plan->wasChanged('revision') ? Wire::changed($plan->id) : null);
-        self::saved(static fn(self $plan) => $plan->wasRecentlyCreated || $plan->wasChanged('citation_style') ? CitationStyles::hold($plan) : null);
+        self::created(CitationStyles::hold(...));
+        self::updated(static fn(self $plan) => $plan->wasChanged('citation_style') ? CitationStyles::hold($plan) : null);
         self::deleted(static fn(self $plan) => Wire::changed($plan->id));
     }
 

@@ -45,7 +45,8 @@ final readonly class CitationStyles implements KeptStyles
     private static function named(string $table, string $column, int|string $holder): array
     {
         $names = [];
-        foreach (DB::table('style_files')->join($table, 'style_id', '=', 'id')->where($column, $holder)->orderBy('name')->get(['id', 'name']) as $one) {
+        $held = DB::table('style_files')->join($table, 'style_id', '=', 'id')->where($column, $holder)->orderBy('name');
+        foreach ($held->get(['id', 'name']) as $one) {
             $names[(string) $one->id] = (string) $one->name;
         }
 

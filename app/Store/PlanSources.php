@@ -76,7 +76,13 @@ final class PlanSources
             ];
         }
 
-        return ['sources' => $sources, 'unsourced' => $citing->unsourced, 'style' => ['key' => $plan->properties->citationStyle->key, 'label' => $plan->properties->citationStyle->label()]];
+        $style = $plan->properties->citationStyle;
+
+        return [
+            'sources' => $sources,
+            'unsourced' => $citing->unsourced,
+            'style' => ['key' => $style->key, 'label' => $style->label()],
+        ];
     }
 
     /**

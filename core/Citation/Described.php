@@ -42,6 +42,9 @@ final class Described
         $none = Language::of($language)->say('noTitle');
         $short = $source->title === '' ? $none : Titles::short($source->title);
         $isApa = $manual === Manual::Apa;
+        $isDirected = $source->kind === SourceKind::Film && $style->knowsDirectors;
+        // With its word, as each language has them in an order of its own; styles of others have that word themselves.
+        $isPlain = $source->edition === '' || $manual === null;
         $cased = static fn(string $title): string => $isCased ? Titles::sentence($title, $source->capitals) : $title;
         $author = \count($source->authors) === 1 ? $source->authors[0]->straight() : null;
         // APA 9.29, 9.33: the publisher or the site, unless it is the author; nobody is both container and publisher.
@@ -53,15 +56,14 @@ final class Described
             // APA 9.22: words in the place of a title stand in brackets.
             'title' => $source->title === '' ? ($isApa ? "[{$none}]" : $none) : $cased($source->title),
             'title-short' => $cased($short),
-            $source->kind === SourceKind::Film && $style->knowsDirectors ? 'director' : 'author' => self::people($source->authors, $keepsParticles),
+            $isDirected ? 'director' : 'author' => self::people($source->authors, $keepsParticles),
             'editor' => self::people($source->editors, $keepsParticles),
             'issued' => self::date($source->date),
             'accessed' => self::date($source->accessed),
             'container-title' => $source->kind === SourceKind::Chapter ? $cased($container) : $container,
             'publisher' => $publisher,
             'publisher-place' => $source->place,
-            // With its word, as each language has them in an order of its own.
-            'edition' => $source->edition === '' || $manual === null ? $source->edition : Language::of($language)->edition($source->edition),
+            'edition' => $isPlain ? $source->edition : Language::of($language)->edition($source->edition),
             'volume' => $source->volume,
             'issue' => $source->kind === SourceKind::Report ? '' : $source->issue,
             'number' => $source->kind === SourceKind::Report ? $source->issue : '',

@@ -64,15 +64,16 @@ final readonly class ListLook
     public static function behind(string $label, array $runs): array
     {
         $runs = array_values($runs);
-        for ($left = $label; $left !== '' && $runs !== []; ) {
-            $text = $runs[0]->text;
-            $shared = min(\strlen($left), \strlen($text));
-            if ($shared === 0 || substr($left, 0, $shared) !== substr($text, 0, $shared)) {
-                return $runs;
+        $left = \strlen($label);
+        while ($label !== '' && $runs !== [] && $runs[0]->isText()) {
+            $text = substr($runs[0]->text, $left);
+            $left = max(0, $left - \strlen($runs[0]->text));
+            // The label, and the space behind it.
+            $text = $left === 0 ? ltrim($text) : $text;
+            $first = array_shift($runs);
+            if ($text !== '') {
+                return [Node::text($text, $first->marks), ...$runs];
             }
-            $left = substr($left, $shared);
-            $rest = $left === '' ? ltrim(substr($text, $shared)) : substr($text, $shared);
-            array_splice($runs, 0, 1, $rest === '' ? [] : [Node::text($rest, $runs[0]->marks)]);
         }
 
         return $runs;

@@ -100,7 +100,9 @@ final readonly class References
             }
         }
 
-        return new self($chosen->heading($language), $style->inNotes, $said, $list, $cited, ListLook::of($style->bibliography, array_column($list, 'label')));
+        $look = ListLook::of($style->bibliography, array_column($list, 'label'));
+
+        return new self($chosen->heading($language), $style->inNotes, $said, $list, $cited, $look);
     }
 
     /** @return array{label: string, runs: list<Node>} blocks begin a line each, but for what stands beside its label */

@@ -153,6 +153,10 @@ final class Printed
                 array_push($out, ...$node->isText() && $node->text === '' ? [] : [$this->node($node, $inFootnote)]);
             } else {
                 $runs = $this->references->citations[$this->at++];
+                // A raised number touches the word; and some styles bring the space before a citation along.
+                if ($runs !== [] && ($runs[0]->has(MarkType::Superscript) || preg_match('/\A\s/u', $runs[0]->text) === 1)) {
+                    $this->close($out, '');
+                }
                 array_push(
                     $out,
                     ...$this->references->isInNotes && !$inFootnote ? $this->footnote($out, $runs, $nodes[$i + 1] ?? null) : $runs,
@@ -173,13 +177,24 @@ final class Printed
      */
     private function footnote(array &$out, array $runs, ?Node $next): array
     {
-        $last = array_pop($out);
-        if ($last !== null) {
-            $text = $last->isText() ? rtrim($last->text) . self::endOf($next) : '';
-            array_push($out, ...!$last->isText() ? [$last] : ($text === '' ? [] : [Node::text($text, $last->marks)]));
-        }
+        $this->close($out, self::endOf($next));
 
         return [new Node(NodeType::Footnote, content: $runs)];
+    }
+
+    /**
+     * What is printed loses the space at its end.
+     *
+     * @param list<Node> $out
+     * @param string     $end what it ends with instead
+     */
+    private function close(array &$out, string $end): void
+    {
+        $last = array_pop($out);
+        if ($last !== null) {
+            $text = $last->isText() ? rtrim($last->text) . $end : '';
+            array_push($out, ...!$last->isText() ? [$last] : ($text === '' ? [] : [Node::text($text, $last->marks)]));
+        }
     }
 
     /** The marks that a run of text begins with. */

@@ -109,7 +109,9 @@ final readonly class Properties
     /** The same, where styles that people brought are found. */
     public function stylesIn(KeptStyles $kept): self
     {
-        return new self(...['citationStyle' => $this->citationStyle->keptIn($kept)] + get_object_vars($this)); // @phpstan-ignore argument.type (its own properties)
+        $style = $this->citationStyle->keptIn($kept);
+
+        return new self(...['citationStyle' => $style] + get_object_vars($this)); // @phpstan-ignore argument.type (as they were)
     }
 
     /** @return array<string, string|int|bool|list<string|array{string, string}>|null> */

@@ -16,6 +16,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Build\Build;
 use Tests\Core\Build\Folder;
+use Tests\Core\Build\Library;
 use Tests\Core\Build\Notes;
 use Tests\Core\Build\Package;
 use Tests\Core\Build\Shelved;
@@ -115,6 +116,10 @@ final class JudgesTest extends TestCase
                 ),
                 $pictures,
             ];
+        }
+        // Lists of references as unlike styles set them.
+        foreach (['ieee', 'nature', 'academy-of-management-review', 'american-institute-of-physics', 'oscola'] as $style) {
+            yield "style-{$style}" => [Library::plan($style), $none];
         }
         $samples = getenv('EMBREL_SAMPLES') ?: null;
         foreach ($samples === null ? [] : (glob("{$samples}/{docx,odt,html,markdown}/*.{docx,odt,html,md}", \GLOB_BRACE) ?: []) as $path) {

@@ -56,13 +56,17 @@ final class StyleFileTest extends TestCase
     public function testEachThatShipsPrintsSourcesOfEveryKindWithAllAndWithNothing(string $key): void
     {
         $sources = [];
+        $people = array_map(
+            static fn(array $name): Person => new Person(...$name),
+            [['Meer', 'Jan', 'van der'], ['Харитонов', 'Пётр'], ['王', '小明'], ['الخوارزمي', 'محمد']],
+        );
         foreach (SourceKind::cases() as $n => $kind) {
             $sources["empty{$n}"] = new Source("empty{$n}", '', $kind);
             $sources["full{$n}"] = new Source(
                 "full{$n}",
                 "Walls of Clay {$n}",
                 $kind,
-                [new Person('Meer', 'Jan', 'van der'), new Person('Харитонов', 'Пётр'), new Person('王', '小明'), new Person('الخوارزمي', 'محمد')],
+                $people,
                 [new Person('Nagy', 'Éva'), new Person('Harrow Council')],
                 PartialDate::of('1994-05-03'),
                 PartialDate::of('2020-01-02'),
@@ -91,7 +95,12 @@ final class StyleFileTest extends TestCase
     }
 
     #[DataProvider('manners')]
-    public function testAStyleOfOthersPrintsTitlesAndEditionsAsTheyAreTyped(string $key, string $language, string $citation, string $entry): void
+    public function testAStyleOfOthersPrintsTitlesAndEditionsAsTheyAreTyped(
+        string $key,
+        string $language,
+        string $citation,
+        string $entry,
+    ): void
     {
         $source = new Source(
             'a',

@@ -129,7 +129,10 @@ final class StyleReader
         if (!isset($layouts['citation'])) {
             throw new CslError('The style does not say how citations are printed: it has no <citation>.');
         }
-        $language = $language !== '' ? $language : ($attributes['default-locale'] ?? 'en-US');
+        $usual = $attributes['default-locale'] ?? 'en-US';
+        // A language without a region is that of the style, where it is the same: a British style in English is British.
+        $isSame = !str_contains($language, '-') && str_starts_with("{$usual}-", "{$language}-");
+        $language = $language === '' || $isSame ? $usual : $language;
         $style = new Style(
             ($attributes['class'] ?? '') === 'note',
             $language,
