@@ -5,8 +5,8 @@ declare(strict_types=1);
 // The list of 1,000 sources with 3,000 citations in each style, against sorting and printing the
 // same strings without any rule of a style; and how it grows.
 
-use Embrel\Citation\Manual;
 use Embrel\Citation\Cited;
+use Embrel\Citation\Manual;
 use Embrel\Citation\PartialDate;
 use Embrel\Citation\Person;
 use Embrel\Citation\References;

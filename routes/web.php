@@ -167,8 +167,8 @@ Route::middleware('auth')->group(static function (): void {
     Route::post('/citation-styles', [C\CitationStyleController::class, 'takeIn'])
         ->middleware('throttle:uploads')
         ->name('citation-styles');
-    Route::get('/citation-styles/{style}', [C\CitationStyleController::class, 'file']);
-    Route::delete('/citation-styles/{style}', [C\CitationStyleController::class, 'destroy']);
+    Route::get('/citation-styles/{key}', [C\CitationStyleController::class, 'file']);
+    Route::delete('/citation-styles/{key}', [C\CitationStyleController::class, 'destroy']);
     Route::post('/templates', [C\TemplateController::class, 'store'])
         ->middleware('throttle:uploads')
         ->name('templates');

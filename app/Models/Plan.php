@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Stream\Wire;
 use App\Store\CitationStyles;
+use App\Stream\Wire;
 use Embrel\Plan\Properties;
 use Illuminate\Contracts\Database\Eloquent\Builder as BuilderContract;
 use Illuminate\Database\Eloquent\Builder;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Embrel\Citation\Manual;
 use Embrel\Citation\Cited;
 use Embrel\Citation\Csl\TextCase;
+use Embrel\Citation\Manual;
 use Embrel\Citation\Pages;
 use Embrel\Citation\PartialDate;
 use Embrel\Citation\Person;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Embrel\Citation\Manual;
 use Embrel\Citation\Cited;
+use Embrel\Citation\Manual;
 use Embrel\Citation\PartialDate;
 use Embrel\Citation\Person;
 use Embrel\Citation\References;

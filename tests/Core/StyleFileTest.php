@@ -100,8 +100,7 @@ final class StyleFileTest extends TestCase
         string $language,
         string $citation,
         string $entry,
-    ): void
-    {
+    ): void {
         $source = new Source(
             'a',
             'Tides and Walls',

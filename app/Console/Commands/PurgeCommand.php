@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Models\Plan;
 use App\Store\Attachments;
+use App\Store\CitationStyles;
 use App\Store\Devices;
 use App\Store\Invitations;
 use App\Store\Notices;
@@ -14,7 +15,6 @@ use App\Store\PlanStore;
 use App\Store\Sendings;
 use App\Store\SignUps;
 use App\Store\Tasks;
-use App\Store\CitationStyles;
 use App\Store\Templates;
 use App\Store\WaitingFiles;
 use App\Store\WorkFolder;

@@ -10,7 +10,6 @@ use App\Models\Plan;
 use App\Store\CitationStyles;
 use App\Store\PlanRows;
 use Embrel\Citation\CitationStyle;
-use Embrel\Citation\CitedAs;
 use Embrel\Citation\Csl\CslError;
 use Embrel\Citation\Csl\StyleFile;
 use Embrel\Citation\StyleExample;
@@ -113,16 +112,16 @@ final class CitationStyleController
     }
 
     /** The file, to be given to others. */
-    public function file(Request $request, string $style): Response
+    public function file(Request $request, string $key): Response
     {
-        $name = CitationStyles::of(Given::person($request))[$style] ?? abort(404);
+        $name = CitationStyles::of(Given::person($request))[$key] ?? abort(404);
 
-        return Download::text($this->styles->file($style) ?? abort(404), 'application/xml', $name, 'style', 'csl');
+        return Download::text($this->styles->file($key) ?? abort(404), 'application/xml', $name, 'style', 'csl');
     }
 
-    public function destroy(Request $request, string $style): Response
+    public function destroy(Request $request, string $key): Response
     {
-        CitationStyles::forget(Given::person($request), $style);
+        CitationStyles::forget(Given::person($request), $key);
 
         return response()->noContent();
     }

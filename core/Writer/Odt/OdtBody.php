@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Odt;
 
-use Embrel\Citation\ListLook;
 use Embrel\Archive\Xml;
+use Embrel\Citation\ListLook;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;

@@ -1,5 +1,7 @@
 import { byId, fieldsOf, firstOf } from '../lib/dom.js';
 import { send } from '../lib/http.js';
+import { offerStyles } from '../lib/style-names.js';
+import { CitationStyles } from './citation-styles.js';
 import { say } from './toast.js';
 
 /** The plan's properties, and its target shared out among the sections. */
@@ -12,10 +14,15 @@ export class PropertiesDialog {
         this.error = firstOf(this.dialog, '.error');
         this.form.addEventListener('submit', (event) => this.save(event));
         byId('share-out').addEventListener('click', () => this.shareOut());
+        this.style = byId('property-style', HTMLSelectElement);
+        byId('property-styles').addEventListener('click', () =>
+            new CitationStyles(this.session, ({ key }) => offerStyles(this.style, key)).open(this.style.value),
+        );
     }
 
     open() {
         const fields = fieldsOf(this.form);
+        offerStyles(this.style, this.session.tree.properties.citation_style);
         const values = { ...this.session.tree.properties, title: this.session.tree.title };
         for (const [name, value] of Object.entries(values)) {
             const field = fields[name];

@@ -91,6 +91,7 @@
         <button type="button" id="source-elsewhere">From my other plans…</button>
         <span class="setting" id="source-hand"><button type="button" aria-haspopup="dialog">Hand over as {!! $arrow !!}</button></span>
         <label class="setting printed-as"><span>Printed as</span><select id="source-style" aria-label="Printed as"></select></label>
+        <button type="button" class="all-styles" id="source-styles">All styles…</button>
     </div>
     <div class="bar" data-bar="check" role="toolbar" aria-label="Tools of the check" @if ($view !== 'check') hidden @endif>
         <span class="group" role="group" aria-label="How serious">@foreach (['all' => 'Everything', 'serious' => 'Serious',

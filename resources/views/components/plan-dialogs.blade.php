@@ -21,9 +21,8 @@
                 value="none">No numbers</option><option value="own" hidden>Of one’s own</option></select></label>
             <label class="field"><span>Number down to</span><select name="numbering_depth">@for ($i = 1; $i <= 9; $i++)<option
                 value="{{ $i }}">Level {{ $i }}</option>@endfor</select></label>
-            <label class="field"><span>Citations</span><select
-                name="citation_style">@foreach (\Embrel\Citation\CitationStyle::cases() as $style)<option
-                value="{{ $style->value }}">{{ $style->label() }}</option>@endforeach</select></label>
+            <div class="field"><label for="property-style">Citations</label><select id="property-style" name="citation_style"></select><button
+                class="link" type="button" id="property-styles">All styles…</button></div>
             <label class="field"><span>Paper</span><select name="page_size"><option value="a4">A4</option><option
                 value="letter">Letter</option></select></label>
             <label class="choice" style="align-self:end"><span>Chapters run on across parts</span><input type="checkbox"

@@ -2,7 +2,9 @@ import { allOf, byId, firstOf, held } from '../../lib/dom.js';
 import { send } from '../../lib/http.js';
 import { newId } from '../../lib/ids.js';
 import { element } from '../../ui/element.js';
+import { offerStyles, tellStyle } from '../../lib/style-names.js';
 import { words } from '../../lib/vocabulary.js';
+import { CitationStyles } from '../../ui/citation-styles.js';
 import { whenAsked } from '../../ui/context.js';
 import { Popover } from '../../ui/popover.js';
 import { tellGuesses } from './research.js';
@@ -47,11 +49,14 @@ export class SourcesView extends Entries {
             (button, point) => this.ask(button.dataset.source, point),
         );
         const style = byId('source-style', HTMLSelectElement);
-        style.replaceChildren(...Object.entries(words().citationStyles).map(([value, name]) => element('option', { value }, name)));
-        style.addEventListener('change', () => {
-            page.setPlan({ citation_style: style.value });
+        const print = (/** @type {string} */ key) => {
+            page.setPlan({ citation_style: key });
             this.load();
-        });
+        };
+        style.addEventListener('change', () => print(style.value));
+        byId('source-styles').addEventListener('click', () =>
+            new CitationStyles(page.session, ({ key }) => print(key)).open(page.tree.properties.citation_style),
+        );
         for (const button of allOf(this.side, '[data-filter]')) {
             button.addEventListener('click', () => {
                 this.filter = button.dataset.filter ?? 'all';
@@ -80,6 +85,7 @@ export class SourcesView extends Entries {
         if (answer && ticket === this.ticket) {
             this.all = answer.sources;
             this.unsourced = answer.unsourced;
+            answer.style && tellStyle(answer.style);
             this.draw();
         }
     }
@@ -106,7 +112,7 @@ export class SourcesView extends Entries {
     // ---- Drawing
 
     draw() {
-        byId('source-style', HTMLSelectElement).value = this.page.tree.properties.citation_style;
+        offerStyles(byId('source-style', HTMLSelectElement), this.page.tree.properties.citation_style);
         /** @type {Record<string, number>} */
         const counts = {
             all: this.all.length,

@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Access\Role;
+use App\Models\Share;
+use App\Store\CitationStyles;
+use App\Store\WholePlan;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+
+/** Styles of citations over HTTP: found, looked at with the plan's own sources, brought along, shared with a plan, removed. */
+final class CitationStylesTest extends TestCase
+{
+    private static function style(string $title = 'Low Shores', string $more = ''): string
+    {
+        return '<?xml version="1.0" encoding="utf-8"?><style xmlns="http://purl.org/net/xbiblio/csl" version="1.0" class="in-text">'
+            . "<info><title>{$title}</title><id>http://shores.example/low</id><category citation-format=\"author-date\"/>"
+            . '<updated>2026-01-01T00:00:00+00:00</updated></info>'
+            . '<citation><layout prefix="{" suffix="}"><names variable="author"><name form="short"/></names></layout></citation>'
+            . "<bibliography><layout suffix=\"!\"><text variable=\"title\" prefix=\"~\"/>{$more}</layout></bibliography></style>";
+    }
+
+    private function take(string $xml): TestResponse
+    {
+        return $this->post('/citation-styles', ['file' => UploadedFile::fake()->createWithContent('a.csl', $xml)], ['Accept' => 'application/json']);
+    }
+
+    private function source(): void
+    {
+        $this->send(['type' => 'source', 'sources' => [[
+            'id' => self::newId(), 'title' => 'Tides and Walls', 'kind' => 'book', 'authors' => [['family' => 'Pell', 'given' => 'Anna']],
+            'date' => '1994',
+        ]]])->assertJsonPath('refused', []);
+    }
+
+    public function testStylesAreFoundByNameAndByJournalAndLookedAt(): void
+    {
+        $this->source();
+        $found = $this->getJson($this->at('citation-styles'))->assertOk();
+        self::assertGreaterThan(60, \count($found->json('styles')));
+        self::assertSame([], $found->json('journals'));
+        $this->getJson($this->at('citation-styles?find=harvard+sage'))->assertJsonPath('styles', [[
+            'key' => 'sage-harvard', 'label' => 'Sage, Harvard', 'as' => 'author and date in the text', 'group' => 'text',
+            'own' => false, 'mine' => false,
+        ]]);
+        $this->getJson($this->at('citation-styles?find=marine+biodiversity'))
+            ->assertJsonPath('journals.0.name', 'Marine Biodiversity')
+            ->assertJsonPath('journals.0.label', 'Springer, author and date');
+        $this->getJson($this->at('citation-styles?find[]=x'))->assertOk();
+
+        $look = $this->getJson($this->at('citation-styles/ieee'))->assertOk();
+        self::assertSame(['[1, pp. 61–63]', '[1]'], $look->json('citations'));
+        self::assertSame(['[1] A. Pell, <em>Tides and Walls</em>. 1994.'], $look->json('entries'));
+        $this->getJson($this->at('citation-styles/nonsense'))->assertNotFound();
+        $this->getJson($this->at('citation-styles/own-' . str_repeat('0', 32)))->assertNotFound();
+    }
+
+    public function testWithoutSourcesMadeUpOnesShowWhatAStyleIsLike(): void
+    {
+        $look = $this->getJson($this->at('citation-styles/chicago-notes'))->assertOk();
+
+        self::assertTrue($look->json('notes'));
+        self::assertStringContainsString('Anna Pell, <em>Tides and Walls</em>', $look->json('citations.0'));
+        self::assertCount(3, $look->json('entries'));
+    }
+
+    public function testAPlanCanBePrintedInAnyThatShips(): void
+    {
+        $this->source();
+        $this->send(['type' => 'plan', 'set' => ['citation_style' => 'multidisciplinary-digital-publishing-institute']])
+            ->assertJsonPath('refused', []);
+        $this->getJson($this->at('source-list'))->assertJsonPath('style.label', 'MDPI');
+        self::assertCount(1, $this->send(['type' => 'plan', 'set' => ['citation_style' => '../apa']])->json('refused'));
+    }
+
+    public function testAStyleThatIsBroughtAlongIsKeptPrintedSharedAndRemoved(): void
+    {
+        $this->source();
+        $key = (string) $this->take(self::style())->assertOk()->assertJsonPath('label', 'Low Shores')->json('key');
+        $this->getJson($this->at('citation-styles?find=low'))->assertJsonPath('styles.0.key', $key)->assertJsonPath('styles.0.mine', true);
+        $this->getJson($this->at("citation-styles/{$key}"))->assertJsonPath('citations.0', '{Pell}');
+        self::assertStringContainsString('<title>Low Shores</title>', (string) $this->get("/citation-styles/{$key}")->assertOk()->getContent());
+
+        $this->send(['type' => 'plan', 'set' => ['citation_style' => $key]])->assertJsonPath('refused', []);
+        $this->getJson($this->at('source-list'))
+            ->assertJsonPath('style', ['key' => $key, 'label' => 'Low Shores'])
+            ->assertJsonPath('sources.0.entry', '~Tides and Walls!');
+
+        // Whoever works there has it, and can keep it.
+        $other = $this->account('bea');
+        Share::query()->create(['plan_id' => $this->row->id, 'user_id' => $other->id, 'role' => Role::Writes]);
+        $this->actingAs($other);
+        $this->getJson($this->at("citation-styles/{$key}"))->assertOk()->assertJsonPath('mine', false);
+        $this->get("/citation-styles/{$key}")->assertNotFound();
+        $this->postJson($this->at("citation-styles/{$key}"))->assertOk();
+        $this->get("/citation-styles/{$key}")->assertOk();
+
+        // Taken off both lists, it stays with the plan that is printed in it.
+        foreach ([$other, $this->user] as $person) {
+            $this->actingAs($person)->deleteJson("/citation-styles/{$key}")->assertNoContent();
+        }
+        self::assertSame([], CitationStyles::of($this->user));
+        DB::table('style_files')->update(['created_at' => now()->subWeek()]);
+        Artisan::call('embrel:purge');
+        $this->getJson($this->at('source-list'))->assertJsonPath('sources.0.entry', '~Tides and Walls!');
+        $this->step('undo');
+        $this->getJson($this->at('source-list'))->assertJsonPath('style.key', 'apa');
+        $this->step('redo');
+        $this->getJson($this->at('source-list'))->assertJsonPath('sources.0.entry', '~Tides and Walls!');
+    }
+
+    public function testOneThatNobodyKeepsAndNoPlanUsesGoes(): void
+    {
+        $key = $this->take(self::style())->json('key');
+        $this->deleteJson("/citation-styles/{$key}");
+        DB::table('style_files')->update(['created_at' => now()->subWeek()]);
+        Artisan::call('embrel:purge');
+
+        self::assertSame(0, DB::table('style_files')->count());
+    }
+
+    public function testWhatIsNoStyleIsRefusedWithASentenceAndNothingIsKept(): void
+    {
+        $this->take('<html/>')->assertStatus(422)->assertJsonPath('message', 'The file begins with <html> and not with <style>.');
+        $this->take(self::style('x', '<text macro="gone"/>'))
+            ->assertStatus(422)
+            ->assertJsonPath('message', 'The style uses a macro “gone” that it does not have.');
+        $this->take(str_repeat('x', 1_000_001))->assertStatus(422);
+        $this->postJson('/citation-styles')->assertStatus(422);
+        $this->postJson('/citation-styles', ['file' => 'text'])->assertStatus(422);
+        self::assertSame(0, DB::table('style_files')->count());
+    }
+
+    public function testAStyleThatFollowsAnotherNeedsThatOne(): void
+    {
+        $this->source();
+        $follows = static fn(string $parent): string => '<style xmlns="http://purl.org/net/xbiblio/csl" version="1.0"><info><title>Journal</title>'
+            . "<id>http://shores.example/j</id><link href=\"{$parent}\" rel=\"independent-parent\"/><category citation-format=\"author-date\"/>"
+            . '<updated>2026-01-01T00:00:00+00:00</updated></info></style>';
+        $says = (string) $this->take($follows('http://shores.example/low'))->assertStatus(422)->json('message');
+        self::assertStringContainsString('“Journal” follows another style, http://shores.example/low, which is not here', $says);
+
+        $this->take(self::style())->assertOk();
+        $key = $this->take($follows('http://shores.example/low'))->assertOk()->assertJsonPath('label', 'Journal')->json('key');
+        $this->getJson($this->at("citation-styles/{$key}"))->assertJsonPath('citations.0', '{Pell}');
+
+        $key = $this->take($follows('http://www.zotero.org/styles/ieee'))->assertOk()->json('key');
+        $this->getJson($this->at("citation-styles/{$key}"))->assertJsonPath('citations.1', '[1]')->assertJsonPath('group', 'numbers');
+    }
+
+    public function testItGoesAlongWithTheWholePlanAndWithAllThatIsOnesOwn(): void
+    {
+        $this->source();
+        $key = $this->take(self::style())->json('key');
+        $this->send(['type' => 'plan', 'set' => ['citation_style' => $key]]);
+        $lines = tmpfile() ?: throw new \RuntimeException('No file.');
+        app(WholePlan::class)->write($this->row->refresh(), $this->user, $lines, static fn(string $hash): string => $hash);
+        rewind($lines);
+        $text = (string) stream_get_contents($lines);
+        // As on another host, where nobody has it.
+        foreach (['plan_style_files', 'kept_style_files', 'style_files'] as $table) {
+            DB::table($table)->delete();
+        }
+        $other = $this->account('bea');
+        $row = app(WholePlan::class)->read(explode("\n", trim($text)), $other, static fn(): ?string => null);
+
+        self::assertSame([$key => 'Low Shores'], CitationStyles::of($other));
+        self::assertSame([$key => 'Low Shores'], CitationStyles::ofPlan($row));
+    }
+
+    private function at(string $what): string
+    {
+        return "/plans/{$this->row->id}/{$what}";
+    }
+}
