@@ -80,7 +80,7 @@ $median = static function (callable $work): float {
 [$some, $twice] = [$sources(1000), $sources(2000)];
 [$cited, $citedTwice] = [$citations($some), $citations($twice)];
 foreach (Manual::cases() as $style) {
-    $references = References::of($style, 'en', $some, $cited);
+    $references = References::of($style->style(), 'en', $some, $cited);
     $texts = array_map(
         static fn(array $runs): array => [Node::text(implode('', array_map(static fn(Node $run): string => $run->text, $runs)))],
         array_column($references->list, 'runs'),
@@ -101,11 +101,11 @@ foreach (Manual::cases() as $style) {
             $writer->inlines([Node::text($runs[0]->text)]);
         }
     });
-    $once = $median(static fn(): int => $printed(References::of($style, 'en', $some, $cited)));
-    $double = $median(static fn(): int => $printed(References::of($style, 'en', $twice, $citedTwice)));
+    $once = $median(static fn(): int => $printed(References::of($style->style(), 'en', $some, $cited)));
+    $double = $median(static fn(): int => $printed(References::of($style->style(), 'en', $twice, $citedTwice)));
     printf(
         "references, %s: %.1f times sorting and printing the same strings (%.1f ms against %.1f ms); twice as many take %.2f times as long\n",
-        $style->label(),
+        $style->style()->label(),
         $once / $floor,
         $once,
         $floor,

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Store\PlanView;
+use Embrel\Citation\Contributor;
+use Embrel\Citation\Detail;
 use Embrel\Citation\Manual;
 use Embrel\Citation\SourceKind;
 use Embrel\Citation\StyleTable;
@@ -139,11 +141,24 @@ final class Vocabulary
                 static fn(array $field): array => ['name' => $field[0], 'hint' => $field[1]],
                 self::SOURCE_FIELDS,
             ),
+            'sourceContributors' => self::named(Contributor::cases(), static fn(Contributor $one): string => $one->label()),
+            'sourceDetails' => array_combine(array_column(Detail::cases(), 'value'), array_map(
+                static fn(Detail $one): array => [
+                    'name' => $one->label(),
+                    'hint' => $one->hint(),
+                    'date' => $one->isDate(),
+                    'long' => $one->isLong(),
+                ],
+                Detail::cases(),
+            )),
             'sourceKinds' => array_map(
                 static fn(SourceKind $kind): array => [
                     'value' => $kind->value,
                     'name' => $kind->label(),
+                    'group' => $kind->group(),
                     'fields' => $kind->fields(),
+                    'contributors' => array_column($kind->contributors(), 'value'),
+                    'details' => array_column($kind->details(), 'value'),
                     'names' => (object) (self::SOURCE_FIELDS_OF_KIND[$kind->value] ?? []),
                 ],
                 SourceKind::cases(),

@@ -6,6 +6,8 @@ namespace App\Models;
 
 use App\Store\CitationStyles;
 use App\Stream\Wire;
+use Embrel\Citation\CitationStyle;
+use Embrel\Citation\Manual;
 use Embrel\Plan\Properties;
 use Illuminate\Contracts\Database\Eloquent\Builder as BuilderContract;
 use Illuminate\Database\Eloquent\Builder;
@@ -59,7 +61,7 @@ final class Plan extends Model
     {
         self::updated(static fn(self $plan) => $plan->wasChanged('revision') ? Wire::changed($plan->id) : null);
         self::created(CitationStyles::hold(...));
-        self::updated(static fn(self $plan) => $plan->wasChanged('citation_style') ? CitationStyles::hold($plan) : null);
+        self::updated(static fn(self $plan) => $plan->wasChanged('style_key') ? CitationStyles::hold($plan) : null);
         self::deleted(static fn(self $plan) => Wire::changed($plan->id));
     }
 
@@ -158,6 +160,7 @@ final class Plan extends Model
                 'set_aside' => $this->set_aside ?? [],
                 'terms' => $this->terms ?? [],
                 'number_forms' => $this->number_forms ?? [],
+                'citation_style' => $this->styleKey(),
             ]
                 + array_intersect_key($row, [
                     'subtitle' => 1,
@@ -167,7 +170,6 @@ final class Plan extends Model
                     'language' => 1,
                     'page_size' => 1,
                     'numbering' => 1,
-                    'citation_style' => 1,
                 ]),
         );
     }
@@ -177,6 +179,22 @@ final class Plan extends Model
     {
         $all = $properties->toArray();
 
-        return ['target_words' => $all['target'], 'due_on' => $all['due']] + array_diff_key($all, ['target' => 1, 'due' => 1]);
+        $key = $properties->citationStyle->key;
+        $isOurs = Manual::tryFrom($key) !== null;
+        $style = ['citation_style' => $isOurs ? $key : CitationStyle::USUAL, 'style_key' => $isOurs ? null : $key];
+
+        return ['target_words' => $all['target'], 'due_on' => $all['due']] + $style + array_diff_key($all, ['target' => 1, 'due' => 1]);
+    }
+
+    /**
+     * The style that it is printed in. Of one of ours the key stands in citation_style alone; of another in style_key, with the usual one
+     * in citation_style: where that is another, a release that does not know of style_key has changed it since.
+     */
+    private function styleKey(): string
+    {
+        $row = $this->getAttributes();
+        [$ours, $key] = [$row['citation_style'] ?? CitationStyle::USUAL, $row['style_key'] ?? null];
+
+        return \is_string($key) && $ours === CitationStyle::USUAL && CitationStyle::isKey($key) ? $key : (string) $ours;
     }
 }

@@ -112,7 +112,7 @@ final readonly class CitationStyles implements KeptStyles
     /** A plan that is printed in one holds on to it from then on: its history may lead back to it. */
     public static function hold(PlanRow $plan): void
     {
-        $key = $plan->getAttribute('citation_style');
+        $key = $plan->getAttribute('style_key');
         if (\is_string($key) && str_starts_with($key, CitationStyle::OWN)) {
             DB::table('plan_style_files')->insertOrIgnoreUsing(
                 ['plan_id', 'style_id'],

@@ -19,7 +19,7 @@ final class Completeness
             'who wrote it' => $source->people() === [] && self::needsPeople($source),
             'its date' => $source->date === null && self::needsDate($source, $style),
             'what it stands in' => $source->container === '' && $source->kind->isPart(),
-            'its address' => $source->kind === SourceKind::WebPage && $source->url === '' && $source->doi === '',
+            'its address' => $source->kind->plain() === SourceKind::WebPage && $source->url === '' && $source->doi === '',
             'its publisher' => $source->publisher === '' && self::needsPublisher($source),
             'the pages that it fills' => $source->pages === '' && $source->kind === SourceKind::Chapter,
         ];
@@ -30,7 +30,7 @@ final class Completeness
     /** Newspapers, pages and reports are often by nobody: then what publishes them stands first. */
     private static function needsPeople(Source $source): bool
     {
-        return match ($source->kind) {
+        return match ($source->kind->plain()) {
             SourceKind::Newspaper => $source->container === '',
             SourceKind::WebPage, SourceKind::Report, SourceKind::Other => $source->publisher === '' && $source->container === '',
             default => true,
@@ -41,14 +41,14 @@ final class Completeness
     private static function needsDate(Source $source, CitationStyle $style): bool
     {
         return match (true) {
-            $source->kind === SourceKind::WebPage => $source->accessed === null,
-            default => $style->manual() !== Manual::Mla || $source->kind !== SourceKind::Other,
+            $source->kind->plain() === SourceKind::WebPage => $source->accessed === null,
+            default => $style->manual() !== Manual::Mla || $source->kind->plain() !== SourceKind::Other,
         };
     }
 
     private static function needsPublisher(Source $source): bool
     {
-        return match ($source->kind) {
+        return match ($source->kind->plain()) {
             SourceKind::Book, SourceKind::Chapter, SourceKind::Thesis => true,
             default => false,
         };

@@ -17,19 +17,6 @@ use Embrel\Language\Language;
  */
 final class Described
 {
-    private const TYPES = [
-        'book' => 'book',
-        'chapter' => 'chapter',
-        'article' => 'article-journal',
-        'newspaper' => 'article-newspaper',
-        'web' => 'webpage',
-        'report' => 'report',
-        'thesis' => 'thesis',
-        'film' => 'motion_picture',
-        'interview' => 'interview',
-        'other' => 'document',
-    ];
-
     /**
      * @param string      $language of the work, a language tag
      * @param Manual|null $manual   null: the style is a file of others, which gets titles and editions as they were typed
@@ -42,37 +29,51 @@ final class Described
         $none = Language::of($language)->say('noTitle');
         $short = $source->title === '' ? $none : Titles::short($source->title);
         $isApa = $manual === Manual::Apa;
-        $isDirected = $source->kind === SourceKind::Film && $style->knowsDirectors;
+        $kind = $manual === null ? $source->kind : $source->kind->plain();
+        $isDirected = $kind === SourceKind::Film && $style->knowsDirectors;
         // With its word, as each language has them in an order of its own; styles of others have that word themselves.
         $isPlain = $source->edition === '' || $manual === null;
         $cased = static fn(string $title): string => $isCased ? Titles::sentence($title, $source->capitals) : $title;
         $author = \count($source->authors) === 1 ? $source->authors[0]->straight() : null;
         // APA 9.29, 9.33: the publisher or the site, unless it is the author; nobody is both container and publisher.
-        $container = $isApa && $source->kind === SourceKind::WebPage && $source->container === $author ? '' : $source->container;
+        $container = $isApa && $kind === SourceKind::WebPage && $source->container === $author ? '' : $source->container;
         $publisher = $source->publisher === $source->container || ($isApa && $source->publisher === $author) ? '' : $source->publisher;
 
-        return new Item($source->id, array_filter([
-            'type' => $source->isPersonal() ? 'personal_communication' : self::TYPES[$source->kind->value],
+        $fields = array_filter([
+            'type' => $source->isPersonal() ? 'personal_communication' : $kind->type(),
             // APA 9.22: words in the place of a title stand in brackets.
             'title' => $source->title === '' ? ($isApa ? "[{$none}]" : $none) : $cased($source->title),
-            'title-short' => $cased($short),
+            'title-short' => $source->detail(Detail::ShortTitle) ?: $cased($short),
             $isDirected ? 'director' : 'author' => self::people($source->authors, $keepsParticles),
             'editor' => self::people($source->editors, $keepsParticles),
             'issued' => self::date($source->date),
             'accessed' => self::date($source->accessed),
-            'container-title' => $source->kind === SourceKind::Chapter ? $cased($container) : $container,
+            'container-title' => $kind === SourceKind::Chapter ? $cased($container) : $container,
             'publisher' => $publisher,
             'publisher-place' => $source->place,
             'edition' => $isPlain ? $source->edition : Language::of($language)->edition($source->edition),
             'volume' => $source->volume,
-            'issue' => $source->kind === SourceKind::Report ? '' : $source->issue,
-            'number' => $source->kind === SourceKind::Report ? $source->issue : '',
+            'issue' => $kind === SourceKind::Report ? '' : $source->issue,
+            'number' => $kind === SourceKind::Report ? $source->issue : '',
             'page' => $source->pages,
             'URL' => $source->url,
             'DOI' => $source->doi,
             'ISBN' => $source->isbn,
             'language' => $own,
-        ], static fn(mixed $value): bool => $value !== '' && $value !== [] && $value !== null));
+        ], static fn(mixed $value): bool => $value !== '' && $value !== [] && $value !== null);
+
+        return new Item($source->id, $fields + self::more($source, $keepsParticles));
+    }
+
+    /** @return array<string, mixed> what few sources have */
+    private static function more(Source $source, bool $keepsParticles): array
+    {
+        $more = array_map(static fn(array $people): array => self::people($people, $keepsParticles), $source->contributors);
+        foreach ($source->details as $name => $text) {
+            $more[$name] = Detail::tryFrom($name)?->isDate() === true ? self::date(PartialDate::of($text)) : $text;
+        }
+
+        return $more;
     }
 
     public static function cite(Cited $cited): Cite

@@ -38,6 +38,8 @@ final readonly class Source
      * @param PartialDate|null $accessed when a page of the web was read
      * @param string       $doi       without the address before it
      * @param string       $language  a language tag; empty: that of the plan
+     * @param array<string, list<Person>> $contributors by Contributor: translators and others
+     * @param array<string, string>       $details      by Detail: what few sources have; dates in their stored form
      * @param string       $capitals  names in the title, apart by commas, that keep their capitals in any style
      */
     public function __construct(
@@ -61,6 +63,8 @@ final readonly class Source
         public string $language = '',
         public string $capitals = '',
         public string $remark = '',
+        public array $contributors = [],
+        public array $details = [],
     ) {}
 
     /**
@@ -100,7 +104,14 @@ final readonly class Source
     /** A talk of the writer's own that nobody else can look up: named in the text, not listed. */
     public function isPersonal(): bool
     {
-        return $this->kind === SourceKind::Interview && $this->container === '' && $this->publisher === '' && $this->address() === '';
+        $isTold = $this->container === '' && $this->publisher === '' && $this->address() === '';
+
+        return $isTold && $this->kind->plain() === SourceKind::Interview;
+    }
+
+    public function detail(Detail $detail): string
+    {
+        return $this->details[$detail->value] ?? '';
     }
 
     public function text(string $field): string

@@ -33,8 +33,11 @@ final class SourceForm
         foreach (Source::TEXTS as $field) {
             $out += $source->text($field) === '' ? [] : [$field => $source->text($field)];
         }
+        foreach ($source->contributors as $role => $people) {
+            $out['contributors'][$role] = array_map(self::person(...), $people);
+        }
 
-        return $out;
+        return $out + ($source->details === [] ? [] : ['details' => $source->details]);
     }
 
     /** @return array<string, string> */
@@ -49,7 +52,8 @@ final class SourceForm
     /** @throws MalformedShape */
     public static function read(Shape $form): Source
     {
-        $unknown = array_diff_key($form->values(), array_flip(['id', 'kind', ...self::PEOPLE, ...self::DATES, ...Source::TEXTS]));
+        $known = ['id', 'kind', 'contributors', 'details', ...self::PEOPLE, ...self::DATES, ...Source::TEXTS];
+        $unknown = array_diff_key($form->values(), array_flip($known));
         if ($unknown !== []) {
             throw MalformedShape::expected('a field of a source', 'source.' . mb_strimwidth((string) array_key_first($unknown), 0, 40));
         }
@@ -67,12 +71,54 @@ final class SourceForm
                     ? self::checked(Text::cleaned($form->stringOr($field, '') ?? ''), $field, Limits::SOURCE_REMARK)
                     : self::line($form, $field, Limits::SOURCE_TEXT);
         }
+        $fields['contributors'] = $form->has('contributors') ? self::contributors($form->object('contributors')) : [];
+        $fields['details'] = $form->has('details') ? self::details($form->object('details')) : [];
         $url = self::line($form, 'url', Limits::SOURCE_TEXT);
         if ($url !== '' && !Schema::isSafeLink($url)) {
             throw MalformedShape::expected('an address of the web', 'source.url');
         }
 
         return (new Source($form->id('id'), self::line($form, 'title', Limits::TITLE)))->with($fields);
+    }
+
+    /**
+     * @return array<string, list<Person>>
+     *
+     * @throws MalformedShape
+     */
+    private static function contributors(Shape $form): array
+    {
+        $out = [];
+        foreach (array_keys($form->values()) as $name) {
+            $role = Contributor::tryFrom((string) $name)
+                ?? throw MalformedShape::expected('what somebody did', 'source.contributors.' . mb_strimwidth((string) $name, 0, 40));
+            $people = self::people($form, $role->value);
+            $out += $people === [] ? [] : [$role->value => $people];
+        }
+
+        return $out;
+    }
+
+    /**
+     * @return array<string, string>
+     *
+     * @throws MalformedShape
+     */
+    private static function details(Shape $form): array
+    {
+        $out = [];
+        foreach (array_keys($form->values()) as $name) {
+            $detail = Detail::tryFrom((string) $name)
+                ?? throw MalformedShape::expected('a detail of a source', 'source.details.' . mb_strimwidth((string) $name, 0, 40));
+            $text = match (true) {
+                $detail->isDate() => PartialDate::of(self::line($form, $detail->value, Limits::SOURCE_DATE))?->stored() ?? '',
+                $detail->isLong() => self::checked(Text::cleaned($form->string($detail->value)), $detail->value, Limits::SOURCE_REMARK),
+                default => self::line($form, $detail->value, Limits::SOURCE_TEXT),
+            };
+            $out += $text === '' ? [] : [$detail->value => $text];
+        }
+
+        return $out;
     }
 
     /**

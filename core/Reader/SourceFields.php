@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Reader;
 
+use Embrel\Citation\Detail;
 use Embrel\Citation\PartialDate;
 use Embrel\Citation\Person;
 use Embrel\Citation\Source;
@@ -19,6 +20,8 @@ final class SourceFields
      * @param list<Person>          $authors
      * @param list<Person>          $editors
      * @param array<string, string> $texts   other fields of Source
+     * @param array<string, list<Person>> $contributors by Contributor
+     * @param array<string, string>       $details      by Detail; dates as they are typed or stored
      */
     public static function source(
         string $id,
@@ -29,6 +32,8 @@ final class SourceFields
         ?PartialDate $date,
         ?PartialDate $accessed,
         array $texts,
+        array $contributors = [],
+        array $details = [],
     ): Source {
         $fields = [];
         foreach ($texts as $name => $value) {
@@ -52,7 +57,31 @@ final class SourceFields
             self::people($editors),
             $date,
             $accessed,
-        ))->with($fields);
+        ))->with([
+            'contributors' => array_filter(array_map(self::people(...), $contributors), static fn(array $people): bool => $people !== []),
+            'details' => self::details($details),
+        ] + $fields);
+    }
+
+    /**
+     * @param array<string, string> $details
+     *
+     * @return array<string, string>
+     */
+    private static function details(array $details): array
+    {
+        $out = [];
+        foreach ($details as $name => $text) {
+            $detail = Detail::from($name);
+            $text = match (true) {
+                $detail->isDate() => (PartialDate::of($text) ?? PartialDate::typed($text))?->stored() ?? '',
+                $detail->isLong() => mb_substr(trim(Text::cleaned($text)), 0, Limits::SOURCE_REMARK),
+                default => mb_substr(Text::line($text), 0, Limits::SOURCE_TEXT),
+            };
+            $out += $text === '' ? [] : [$name => $text];
+        }
+
+        return $out;
     }
 
     /**

@@ -13,12 +13,14 @@ enum SourceFormat: string
     case Bibtex = 'bib';
     case Ris = 'ris';
     case Csl = 'json';
+    case EndNote = 'xml';
 
     /** What a text looks like, whatever its file is called; null: none of them. */
     public static function of(string $text): ?self
     {
         return match (1) {
             preg_match('/\A\s*[\[{]/', $text) => self::Csl,
+            preg_match('/\A\s*(?:<\?xml[^>]*>\s*)?(?:<!--.*?-->\s*)*<(?:xml|records)\b/s', $text) => self::EndNote,
             preg_match('/^TY  ?-/m', $text) => self::Ris,
             preg_match('/^\s*@\s*[a-z]+\s*[{(]/mi', $text) => self::Bibtex,
             default => null,
@@ -38,7 +40,8 @@ enum SourceFormat: string
             self::Bibtex => (new Bibtex\BibtexReader($ids))->read($text),
             self::Ris => (new Ris\RisReader($ids))->read($text),
             self::Csl => (new Csl\CslReader($ids))->read($text),
-            null => new SourcesRead([], ['These are no sources in a form that can be read: BibTeX, RIS and CSL-JSON can.']),
+            self::EndNote => (new EndNote\EndNoteReader($ids))->read($text),
+            null => new SourcesRead([], ['These are no sources in a form that can be read: BibTeX, BibLaTeX, RIS, CSL-JSON and EndNote XML can.']),
         };
         $said = $isOther && $read->sources !== [] ? ['The text is not in UTF-8. It was read as Latin-1: check letters with accents.'] : [];
 

@@ -12,6 +12,8 @@ enum SourceFormat: string
     case Bibtex = 'bib';
     case Ris = 'ris';
     case Csl = 'json';
+    case Biblatex = 'biblatex';
+    case EndNote = 'xml';
 
     public function label(): string
     {
@@ -19,13 +21,21 @@ enum SourceFormat: string
             self::Bibtex => 'BibTeX',
             self::Ris => 'RIS',
             self::Csl => 'CSL-JSON',
+            self::Biblatex => 'BibLaTeX',
+            self::EndNote => 'EndNote XML',
         };
+    }
+
+    public function extension(): string
+    {
+        return $this === self::Biblatex ? 'bib' : $this->value;
     }
 
     public function mediaType(): string
     {
         return match ($this) {
-            self::Bibtex => 'application/x-bibtex; charset=utf-8',
+            self::Bibtex, self::Biblatex => 'application/x-bibtex; charset=utf-8',
+            self::EndNote => 'application/xml; charset=utf-8',
             self::Ris => 'application/x-research-info-systems; charset=utf-8',
             self::Csl => 'application/vnd.citationstyles.csl+json',
         };
@@ -38,6 +48,8 @@ enum SourceFormat: string
             self::Bibtex => Sources\BibtexWriter::written($sources),
             self::Ris => Sources\RisWriter::written($sources),
             self::Csl => Sources\CslWriter::written($sources),
+            self::Biblatex => Sources\BibtexWriter::written($sources, true),
+            self::EndNote => Sources\EndNoteWriter::written($sources),
         };
     }
 }

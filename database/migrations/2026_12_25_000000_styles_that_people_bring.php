@@ -10,7 +10,8 @@ use Illuminate\Support\Facades\Schema;
 return new class extends Migration {
     public function up(): void
     {
-        Schema::table('plans', static fn(Blueprint $table) => $table->string('citation_style', 80)->default('apa')->change());
+        // A release before this one goes on with citation_style, which has one of ours that it knows.
+        Schema::table('plans', static fn(Blueprint $table) => $table->string('style_key', 80)->nullable());
         Schema::create('style_files', static function (Blueprint $table): void {
             $table->char('id', 36)->charset('ascii')->collation('ascii_bin')->primary();
             $table->string('name', 200);
@@ -35,6 +36,7 @@ return new class extends Migration {
 
     public function down(): void
     {
+        Schema::table('plans', static fn(Blueprint $table) => $table->dropColumn('style_key'));
         Schema::dropIfExists('plan_style_files');
         Schema::dropIfExists('kept_style_files');
         Schema::dropIfExists('style_files');

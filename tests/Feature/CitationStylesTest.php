@@ -27,7 +27,9 @@ final class CitationStylesTest extends TestCase
 
     private function take(string $xml): TestResponse
     {
-        return $this->post('/citation-styles', ['file' => UploadedFile::fake()->createWithContent('a.csl', $xml)], ['Accept' => 'application/json']);
+        $file = UploadedFile::fake()->createWithContent('a.csl', $xml);
+
+        return $this->post('/citation-styles', ['file' => $file], ['Accept' => 'application/json']);
     }
 
     private function source(): void
@@ -84,7 +86,8 @@ final class CitationStylesTest extends TestCase
         $key = (string) $this->take(self::style())->assertOk()->assertJsonPath('label', 'Low Shores')->json('key');
         $this->getJson($this->at('citation-styles?find=low'))->assertJsonPath('styles.0.key', $key)->assertJsonPath('styles.0.mine', true);
         $this->getJson($this->at("citation-styles/{$key}"))->assertJsonPath('citations.0', '{Pell}');
-        self::assertStringContainsString('<title>Low Shores</title>', (string) $this->get("/citation-styles/{$key}")->assertOk()->getContent());
+        $file = (string) $this->get("/citation-styles/{$key}")->assertOk()->getContent();
+        self::assertStringContainsString('<title>Low Shores</title>', $file);
 
         $this->send(['type' => 'plan', 'set' => ['citation_style' => $key]])->assertJsonPath('refused', []);
         $this->getJson($this->at('source-list'))

@@ -165,6 +165,8 @@ final class SourceController
             $sources = array_intersect_key($sources, Citing::of($this->store->load($plan, true))->places);
         }
 
-        return Download::text($format->written(array_values($sources)), $format->mediaType(), $plan->title, 'sources', $format->value);
+        $written = $format->written(array_values($sources));
+
+        return Download::text($written, $format->mediaType(), $plan->title, 'sources', $format->extension());
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Reader\Bibtex;
 
+use Embrel\Citation\Detail;
+use Embrel\Citation\Exchange\Biblatex;
 use Embrel\Citation\PartialDate;
 use Embrel\Citation\Person;
 use Embrel\Citation\Source;
@@ -18,29 +20,6 @@ use Embrel\Reader\SourcesRead;
  */
 final class BibtexReader
 {
-    private const KINDS = [
-        'book' => SourceKind::Book,
-        'booklet' => SourceKind::Book,
-        'collection' => SourceKind::Book,
-        'proceedings' => SourceKind::Book,
-        'mvbook' => SourceKind::Book,
-        'incollection' => SourceKind::Chapter,
-        'inbook' => SourceKind::Chapter,
-        'inproceedings' => SourceKind::Chapter,
-        'conference' => SourceKind::Chapter,
-        'article' => SourceKind::Article,
-        'online' => SourceKind::WebPage,
-        'electronic' => SourceKind::WebPage,
-        'www' => SourceKind::WebPage,
-        'techreport' => SourceKind::Report,
-        'report' => SourceKind::Report,
-        'manual' => SourceKind::Report,
-        'phdthesis' => SourceKind::Thesis,
-        'mastersthesis' => SourceKind::Thesis,
-        'thesis' => SourceKind::Thesis,
-        'movie' => SourceKind::Film,
-        'video' => SourceKind::Film,
-    ];
     private const FIELDS = [
         'journal' => 'container',
         'journaltitle' => 'container',
@@ -64,10 +43,12 @@ final class BibtexReader
         'language' => 'language',
         'note' => 'remark',
         'annote' => 'remark',
-        'abstract' => 'remark',
         'howpublished' => 'remark',
     ];
-    private const USED = ['title', 'subtitle', 'author', 'editor', 'year', 'month', 'day', 'date', 'urldate', 'crossref'];
+    private const USED = [
+        ...['title', 'subtitle', 'author', 'editor', 'year', 'month', 'day', 'date', 'urldate', 'crossref', 'eprint', 'eprinttype'],
+        Biblatex::SUBTYPE,
+    ];
     private const MONTHS = [
         'jan' => '1',
         'feb' => '2',
@@ -136,9 +117,9 @@ final class BibtexReader
 
             return null;
         }
-        if ($type !== 'string') {
-            $this->taken('/\G\s*[^\s,={}()]*\s*(?:,|(?=[})]))/', 'its key is not followed by a comma.');
-        }
+        $key = $type === 'string'
+            ? ''
+            : $this->taken('/\G\s*([^\s,={}()]*)\s*(?:,|(?=[})]))/', 'its key is not followed by a comma.');
         $fields = $this->fields($end);
         if ($type === 'string') {
             $this->strings = $fields + $this->strings;
@@ -146,7 +127,7 @@ final class BibtexReader
             return null;
         }
 
-        return $this->source($type, $fields);
+        return $this->source($type, $key, $fields);
     }
 
     /**
@@ -252,16 +233,38 @@ final class BibtexReader
      *
      * @throws \DomainException
      */
-    private function source(string $type, array $fields): Source
+    private function source(string $type, string $key, array $fields): Source
     {
         $title = Latex::plain(($fields['title'] ?? '') . (isset($fields['subtitle']) ? ": {$fields['subtitle']}" : ''));
         if ($title === '' && !isset($fields['author']) && !isset($fields['url'])) {
             throw new \DomainException('it has neither a title nor an author.');
         }
+        $kind = SourceKind::tryFrom($fields[Biblatex::SUBTYPE] ?? '')
+            ?? Biblatex::KINDS[$type]
+            ?? (isset($fields['url']) && !isset($fields['publisher']) ? SourceKind::WebPage : SourceKind::Other);
         $texts = ['capitals' => Latex::protectedWords($fields['title'] ?? '')];
+        $details = [Detail::CitationKey->value => $key];
+        $contributors = [];
+        // Of a book in a series, its number there.
+        if (isset($fields['series'], $fields['number']) && !$kind->isPart()) {
+            $details[Detail::SeriesNumber->value] = Latex::plain($fields['number']);
+            unset($fields['number']);
+        }
+        if (isset($fields['number']) && \in_array(Detail::Number, $kind->details(), true)) {
+            $details[Detail::Number->value] = Latex::plain($fields['number']);
+            unset($fields['number']);
+        }
+        if (strtolower($fields['eprinttype'] ?? '') === 'pubmed') {
+            $details[Detail::Pmid->value] = Latex::plain($fields['eprint'] ?? '');
+        }
+        [$named, $roles] = [Biblatex::details(), Biblatex::contributors()];
         foreach ($fields as $name => $value) {
             $field = self::FIELDS[$name] ?? null;
-            if ($field !== null) {
+            if (isset($named[$name])) {
+                $details[$named[$name]->value] = Latex::plain($value);
+            } elseif (isset($roles[$name])) {
+                $contributors[$roles[$name]->value] = $this->people($value);
+            } elseif ($field !== null) {
                 $texts[$field]
                     = isset($texts[$field]) && $field === 'remark'
                         ? $texts[$field] . "\n" . Latex::plain($value)
@@ -277,12 +280,14 @@ final class BibtexReader
         return SourceFields::source(
             $this->ids->next(),
             $title,
-            self::KINDS[$type] ?? (isset($fields['url']) && !isset($fields['publisher']) ? SourceKind::WebPage : SourceKind::Other),
+            $kind,
             $this->people($fields['author'] ?? ''),
             $this->people($fields['editor'] ?? ''),
             $this->date($fields),
             PartialDate::typed(Latex::plain($fields['urldate'] ?? '')),
             $texts,
+            $contributors,
+            $details,
         );
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Reader\Csl;
 
+use Embrel\Citation\Contributor;
+use Embrel\Citation\Detail;
 use Embrel\Citation\PartialDate;
 use Embrel\Citation\Person;
 use Embrel\Citation\Source;
@@ -15,26 +17,6 @@ use Embrel\Reader\SourcesRead;
 /** Sources out of CSL-JSON (the data schema of the Citation Style Language 1.0). */
 final class CslReader
 {
-    private const KINDS = [
-        'book' => SourceKind::Book,
-        'chapter' => SourceKind::Chapter,
-        'paper-conference' => SourceKind::Chapter,
-        'entry-encyclopedia' => SourceKind::Chapter,
-        'entry-dictionary' => SourceKind::Chapter,
-        'article-journal' => SourceKind::Article,
-        'article-magazine' => SourceKind::Article,
-        'article' => SourceKind::Article,
-        'article-newspaper' => SourceKind::Newspaper,
-        'webpage' => SourceKind::WebPage,
-        'post-weblog' => SourceKind::WebPage,
-        'post' => SourceKind::WebPage,
-        'report' => SourceKind::Report,
-        'thesis' => SourceKind::Thesis,
-        'motion_picture' => SourceKind::Film,
-        'broadcast' => SourceKind::Film,
-        'interview' => SourceKind::Interview,
-        'personal_communication' => SourceKind::Interview,
-    ];
     private const FIELDS = [
         'container-title' => 'container',
         'publisher' => 'publisher',
@@ -42,31 +24,19 @@ final class CslReader
         'edition' => 'edition',
         'volume' => 'volume',
         'issue' => 'issue',
-        'number' => 'issue',
         'page' => 'pages',
         'URL' => 'url',
         'DOI' => 'doi',
         'ISBN' => 'isbn',
         'language' => 'language',
         'note' => 'remark',
-        'abstract' => 'remark',
     ];
-    private const PASSED = [
-        'id',
-        'type',
-        'title',
-        'author',
-        'editor',
-        'director',
-        'issued',
-        'accessed',
-        'citation-key',
-        'title-short',
-        'container-title-short',
-        'source',
-        'keyword',
-        'categories',
-        'custom',
+    private const PASSED = ['id', 'type', 'title', 'author', 'editor', 'director', 'issued', 'accessed', 'categories', 'custom'];
+    /** What older files call otherwise. */
+    private const ALIKE = [
+        'journalAbbreviation' => 'container-title-short',
+        'shortTitle' => 'title-short',
+        'event' => 'event-title',
     ];
 
     /** @var array<string, true> */
@@ -124,10 +94,30 @@ final class CslReader
     private function source(array $item): ?Source
     {
         $title = self::text($item['title'] ?? '');
-        $authors = [...$this->people($item['author'] ?? []), ...$this->people($item['director'] ?? [])];
-        $texts = [];
+        $type = \is_string($item['type'] ?? null) ? $item['type'] : '';
+        $kind = SourceKind::ofType($type) ?? SourceKind::Other;
+        $directors = $this->people($item['director'] ?? []);
+        $authors = $this->people($item['author'] ?? []);
+        // Of a film its directors stand for it; of anything else they are named beside its authors.
+        $isDirected = $kind === SourceKind::Film || $authors === [];
+        $authors = $isDirected ? [...$authors, ...$directors] : $authors;
+        $contributors = $isDirected || $directors === [] ? [] : [Contributor::Director->value => $directors];
+        $details = $texts = [];
         foreach ($item as $name => $value) {
-            $field = self::FIELDS[$name] ?? null;
+            $name = self::ALIKE[$name] ?? (string) $name;
+            $field = $name === 'number' && $kind === SourceKind::Report ? 'issue' : self::FIELDS[$name] ?? null;
+            $detail = $field === null ? Detail::tryFrom($name) : null;
+            $role = Contributor::tryFrom($name);
+            if ($role !== null) {
+                $contributors += $role === Contributor::Director ? [] : [$role->value => $this->people($value)];
+
+                continue;
+            }
+            if ($detail !== null) {
+                $details[$name] ??= $detail->isDate() ? self::date($value)?->stored() ?? '' : strip_tags(self::text($value));
+
+                continue;
+            }
             $value = self::text($value);
             if ($field === null) {
                 $this->unknown += \in_array($name, self::PASSED, true) ? [] : [mb_strimwidth(mb_scrub((string) $name), 0, 40, '…') => true];
@@ -140,17 +130,18 @@ final class CslReader
         }
         preg_match_all('/<span class="nocase">(.*?)<\/span>/', $title, $kept);
         $texts['capitals'] = implode(', ', $kept[1]);
-        $type = \is_string($item['type'] ?? null) ? $item['type'] : '';
 
         return SourceFields::source(
             $this->ids->next(),
             strip_tags($title),
-            self::KINDS[$type] ?? SourceKind::Other,
+            $kind,
             $authors,
             $this->people($item['editor'] ?? []),
             self::date($item['issued'] ?? null),
             self::date($item['accessed'] ?? null),
             $texts,
+            $contributors,
+            array_filter($details, static fn(string $text): bool => $text !== ''),
         );
     }
 

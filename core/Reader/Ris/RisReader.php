@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Reader\Ris;
 
+use Embrel\Citation\Detail;
+use Embrel\Citation\Exchange\Ris;
 use Embrel\Citation\PartialDate;
 use Embrel\Citation\Person;
 use Embrel\Citation\Source;
@@ -15,32 +17,6 @@ use Embrel\Reader\SourcesRead;
 /** Sources out of RIS: lines of a tag of two signs, two spaces, a hyphen and a value, from TY to ER. */
 final class RisReader
 {
-    private const KINDS = [
-        'BOOK' => SourceKind::Book,
-        'EDBOOK' => SourceKind::Book,
-        'EBOOK' => SourceKind::Book,
-        'CHAP' => SourceKind::Chapter,
-        'ECHAP' => SourceKind::Chapter,
-        'CPAPER' => SourceKind::Chapter,
-        'CONF' => SourceKind::Chapter,
-        'JOUR' => SourceKind::Article,
-        'EJOUR' => SourceKind::Article,
-        'MGZN' => SourceKind::Article,
-        'JFULL' => SourceKind::Article,
-        'NEWS' => SourceKind::Newspaper,
-        'ELEC' => SourceKind::WebPage,
-        'WEB' => SourceKind::WebPage,
-        'BLOG' => SourceKind::WebPage,
-        'ICOMM' => SourceKind::WebPage,
-        'RPRT' => SourceKind::Report,
-        'GOVDOC' => SourceKind::Report,
-        'STAND' => SourceKind::Report,
-        'THES' => SourceKind::Thesis,
-        'MPCT' => SourceKind::Film,
-        'VIDEO' => SourceKind::Film,
-        'ADVS' => SourceKind::Film,
-        'PCOMM' => SourceKind::Interview,
-    ];
     private const FIELDS = [
         'TI' => 'title',
         'T1' => 'title',
@@ -63,32 +39,9 @@ final class RisReader
         'SN' => 'isbn',
         'LA' => 'language',
         'N1' => 'remark',
-        'AB' => 'remark',
-        'N2' => 'remark',
     ];
-    private const PEOPLE = ['AU' => 'authors', 'A1' => 'authors', 'A2' => 'editors', 'ED' => 'editors', 'A3' => 'editors'];
-    private const PASSED = [
-        'TY',
-        'ER',
-        'ID',
-        'EP',
-        'PY',
-        'Y1',
-        'DA',
-        'Y2',
-        'KW',
-        'DB',
-        'DP',
-        'C1',
-        'U1',
-        'L1',
-        'L2',
-        'L4',
-        'M3',
-        'AN',
-        'ST',
-        'T3',
-    ];
+    private const PEOPLE = ['AU' => 'authors', 'A1' => 'authors', 'A2' => 'editors', 'ED' => 'editors'];
+    private const PASSED = ['TY', 'ER', 'ID', 'EP', 'PY', 'Y1', 'DA', 'Y2', 'U1', 'L1', 'L2', 'L4', Ris::KIND];
 
     public function __construct(private readonly Ids $ids) {}
 
@@ -173,7 +126,7 @@ final class RisReader
                 $texts[$field] = trim(($texts[$field] ?? '') . "\n" . implode("\n", $values));
             } elseif ($field !== null) {
                 $texts[$field] = ($texts[$field] ?? '') === '' ? $values[0] ?? '' : $texts[$field];
-            } elseif (!\in_array($tag, self::PASSED, true)) {
+            } elseif (!\in_array($tag, self::PASSED, true) && !isset(Ris::DETAILS[$tag]) && !isset(Ris::CONTRIBUTORS[$tag])) {
                 $unknown[$tag] = true;
             }
         }
@@ -193,16 +146,65 @@ final class RisReader
             $texts['pages'] .= "-{$end}";
         }
 
+        // What an article has under SN is told in its details.
+        if (isset(self::details($entry)[Detail::Issn->value])) {
+            unset($texts['isbn']);
+        }
+
         return SourceFields::source(
             $this->ids->next(),
             $texts['title'] ?? '',
-            self::KINDS[$entry['TY'][0] ?? ''] ?? SourceKind::Other,
+            self::kind($entry),
             $people['authors'],
             $people['editors'],
             self::date($entry['DA'][0] ?? ($entry['PY'][0] ?? ($entry['Y1'][0] ?? ''))),
             self::date($entry['Y2'][0] ?? ''),
             array_diff_key($texts, ['title' => 1]),
+            self::contributors($entry),
+            self::details($entry),
         );
+    }
+
+    /** @param array<string, list<string>> $entry */
+    private static function kind(array $entry): SourceKind
+    {
+        return Ris::KINDS[$entry['TY'][0] ?? ''] ?? SourceKind::tryFrom($entry[Ris::KIND][0] ?? '') ?? SourceKind::Other;
+    }
+
+    /**
+     * @param array<string, list<string>> $entry
+     *
+     * @return array<string, list<Person>>
+     */
+    private static function contributors(array $entry): array
+    {
+        $out = [];
+        foreach (array_intersect_key(Ris::CONTRIBUTORS, $entry) as $tag => $role) {
+            $names = array_filter($entry[$tag], static fn(string $name): bool => $name !== '');
+            $out[$role->value] = [...$out[$role->value] ?? [], ...array_map(Person::typed(...), array_values($names))];
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param array<string, list<string>> $entry
+     *
+     * @return array<string, string>
+     */
+    private static function details(array $entry): array
+    {
+        $out = [];
+        foreach (array_intersect_key(Ris::DETAILS, $entry) as $tag => $detail) {
+            $values = array_filter($entry[$tag], static fn(string $value): bool => $value !== '');
+            $out[$detail->value] ??= $detail === Detail::Keywords ? implode('; ', $values) : (string) reset($values);
+        }
+        // A series of journals has a number of another kind than books.
+        if (self::kind($entry)->isPart() && preg_match('/\A\d{4}-?\d{3}[\dXx]\z/', $entry['SN'][0] ?? '') === 1) {
+            $out[Detail::Issn->value] = $entry['SN'][0];
+        }
+
+        return $out;
     }
 
     /** YYYY/MM/DD/other, each part perhaps empty. */

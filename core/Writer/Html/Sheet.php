@@ -17,7 +17,8 @@ final class Sheet
         $em = $look->isUsual() ? 2 : round($look->indent($document->style->size) / $document->style->size, 2);
         $hanging = $look->hangs || $look->longest > 0 ? "text-indent: -{$em}em;" : 'text-indent: 0;';
         $line = $document->style->line * Style::SINGLE;
-        $space = ($look->between === null ? '' : ' margin-bottom: ' . round($look->between * $line, 2) . 'em;') . ($look->lines === null ? '' : " line-height: {$look->lines};");
+        $space = $look->between === null ? '' : ' margin-bottom: ' . round($look->between * $line, 2) . 'em;';
+        $space .= $look->lines === null ? '' : " line-height: {$look->lines};";
 
         return ".draft-reference { padding-left: {$em}em; {$hanging}{$space} }"
             . ($look->longest === 0 ? '' : "\n.draft-label { display: inline-block; min-width: {$em}em; margin-right: -0.25em; text-indent: 0; }");

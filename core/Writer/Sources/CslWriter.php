@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Sources;
 
+use Embrel\Citation\Detail;
 use Embrel\Citation\PartialDate;
 use Embrel\Citation\Person;
 use Embrel\Citation\Source;
@@ -40,21 +41,19 @@ final class CslWriter
     /** @return array<string, mixed> */
     private static function item(Source $source): array
     {
-        $type = match ($source->kind) {
-            SourceKind::Book => 'book',
-            SourceKind::Chapter => 'chapter',
-            SourceKind::Article => 'article-journal',
-            SourceKind::Newspaper => 'article-newspaper',
-            SourceKind::WebPage => 'webpage',
-            SourceKind::Report => 'report',
-            SourceKind::Thesis => 'thesis',
-            SourceKind::Film => 'motion_picture',
-            SourceKind::Interview => 'interview',
-            SourceKind::Other => 'document',
-        };
-        $item = ['id' => $source->id, 'type' => $type];
+        $kind = $source->kind;
+        $item = ['id' => $source->detail(Detail::CitationKey) ?: $source->id, 'type' => $kind->type()];
         foreach (self::FIELDS as $field => $name) {
+            $name = $field === 'issue' && $kind === SourceKind::Report ? 'number' : $name;
             $item += $source->text($field) === '' ? [] : [$name => $source->text($field)];
+        }
+        $more = [];
+        foreach ($source->details as $name => $text) {
+            $date = Detail::tryFrom($name)?->isDate() === true ? PartialDate::of($text) : null;
+            $more += [$name => $date === null ? $text : self::date($date)];
+        }
+        foreach ($source->contributors as $name => $people) {
+            $more += [$name => array_map(self::name(...), $people)];
         }
         foreach ($source->names() as $name) {
             $item['title']
@@ -65,7 +64,7 @@ final class CslWriter
                 ) ?? $source->title;
         }
 
-        return $item
+        return $item + $more
             + ($source->authors === []
                 ? []
                 : [$source->kind === SourceKind::Film ? 'director' : 'author' => array_map(self::name(...), $source->authors)])

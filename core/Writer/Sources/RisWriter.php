@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Sources;
 
+use Embrel\Citation\Detail;
+use Embrel\Citation\Exchange\Ris;
 use Embrel\Citation\PartialDate;
 use Embrel\Citation\Person;
 use Embrel\Citation\Source;
@@ -34,19 +36,11 @@ final class RisWriter
 
     private static function entry(Source $source): string
     {
-        $type = match ($source->kind) {
-            SourceKind::Book => 'BOOK',
-            SourceKind::Chapter => 'CHAP',
-            SourceKind::Article => 'JOUR',
-            SourceKind::Newspaper => 'NEWS',
-            SourceKind::WebPage => 'ELEC',
-            SourceKind::Report => 'RPRT',
-            SourceKind::Thesis => 'THES',
-            SourceKind::Film => 'MPCT',
-            SourceKind::Interview => 'PCOMM',
-            SourceKind::Other => 'GEN',
-        };
-        $lines = [['TY', $type], ['TI', $source->title]];
+        $type = array_search($source->kind, Ris::KINDS, true);
+        $lines = [['TY', $type === false ? 'GEN' : $type], ['TI', $source->title]];
+        if ($type === false && $source->kind !== SourceKind::Other) {
+            $lines[] = [Ris::KIND, $source->kind->value];
+        }
         foreach (['AU' => $source->authors, 'A2' => $source->editors] as $tag => $people) {
             foreach ($people as $person) {
                 $lines[] = [$tag, self::name($person)];
@@ -55,6 +49,18 @@ final class RisWriter
         foreach (self::FIELDS as $field => $tag) {
             $lines[] = [$tag, str_replace("\n", ' ', $source->text($field))];
         }
+        foreach (Ris::CONTRIBUTORS as $tag => $role) {
+            foreach ($tag === 'TA' ? [] : $source->contributors[$role->value] ?? [] as $person) {
+                $lines[] = [$tag, self::name($person)];
+            }
+        }
+        foreach (Ris::DETAILS as $tag => $detail) {
+            $texts = $detail === Detail::Keywords ? explode('; ', $source->detail($detail)) : [$source->detail($detail)];
+            foreach ($tag === 'N2' ? [] : $texts as $text) {
+                $lines[] = [$tag, str_replace("\n", ' ', $text)];
+            }
+        }
+        $lines[] = ['SN', $source->isbn === '' ? $source->detail(Detail::Issn) : ''];
         [$first, $last] = explode('-', str_replace('–', '-', $source->pages), 2) + [1 => ''];
         array_push(
             $lines,

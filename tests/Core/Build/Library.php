@@ -21,7 +21,9 @@ final class Library
     public static function sources(): array
     {
         $rows = [
-            [SourceKind::Book, 'Tides and Walls', 'Pell, Anna', '1994', ['publisher' => 'Creekside Press', 'place' => 'Harrow', 'edition' => '2']],
+            [SourceKind::Book, 'Tides and Walls', 'Pell, Anna', '1994', [
+                'publisher' => 'Creekside Press', 'place' => 'Harrow', 'edition' => '2',
+            ]],
             [SourceKind::Article, 'How samphire holds the mud', 'Brent, Tom; Moor, Ada; Vane, Ed; Orchard, Lil', '2019-05', [
                 'container' => 'Journal of Low Shores', 'volume' => '12', 'issue' => '3', 'pages' => '201-219', 'doi' => '10.5555/jls.12.3',
             ]],
@@ -31,7 +33,9 @@ final class Library
             [SourceKind::WebPage, 'The wall at Harrow Creek', 'Harrow Shore Trust', '2023-05-14', [
                 'container' => 'Harrow Shore', 'url' => 'https://harrow-shore.example/wall', 'accessed' => PartialDate::of('2024-02-01'),
             ]],
-            [SourceKind::Report, 'Surge of the fifth of December', 'Harrow Council', '2014', ['publisher' => 'Harrow Council', 'issue' => '7']],
+            [SourceKind::Report, 'Surge of the fifth of December', 'Harrow Council', '2014', [
+                'publisher' => 'Harrow Council', 'issue' => '7',
+            ]],
             [SourceKind::Thesis, 'Crabs of the upper marsh', 'Tamm, Jory', '2011', ['publisher' => 'University of Tamm']],
             [SourceKind::Newspaper, 'Wall may go', 'Rook, Bea', '2021-03-02', ['container' => 'The Harrow Messenger', 'pages' => '4']],
             [SourceKind::Film, 'Low Water', 'Vane, Ed', '1998', ['publisher' => 'Shoreline Films']],
@@ -49,7 +53,8 @@ final class Library
     public static function plan(string $style, string $language = 'en'): Plan
     {
         $plan = Build::plan("The wall\nThe mud\nReferences");
-        $plan = $plan->withProperties($plan->properties->with(['citation_style' => $style, 'language' => $language]))->withSources(self::sources());
+        $properties = $plan->properties->with(['citation_style' => $style, 'language' => $language]);
+        $plan = $plan->withProperties($properties)->withSources(self::sources());
         $edit = new Edit($plan);
         $sources = array_values($plan->sources);
         foreach (['The wall' => [0, 1, 2, 3], 'The mud' => [4, 5, 6, 7]] as $title => $which) {

@@ -93,9 +93,6 @@ export class SourceForm extends Fields {
     draw() {
         const { source } = this;
         const kind = source.kind ?? 'other';
-        const { fields, names } = words().sourceKinds.find((/** @type {{value: any}} */ { value }) => value === kind);
-        const label = (/** @type {string} */ name) => names[name] ?? words().sourceFields[name].name;
-        const first = fields.filter((/** @type {string} */ name) => name !== 'editors');
         const setKind = (/** @type {Event} */ event) => {
             source.kind = fieldOf(event).value;
             this.changed(source);
@@ -141,16 +138,20 @@ export class SourceForm extends Fields {
                     element(
                         'select',
                         { name: 'kind', onchange: setKind },
-                        ...words().sourceKinds.map((/** @type {{value: any, name: string}} */ { value, name }) =>
-                            element('option', { value, selected: value === kind }, name),
+                        ...[...new Set(words().sourceKinds.map((/** @type {{group: string}} */ one) => one.group))].map((group) =>
+                            element(
+                                'optgroup',
+                                { label: group },
+                                ...words()
+                                    .sourceKinds.filter((/** @type {{group: string}} */ one) => one.group === group)
+                                    .map((/** @type {{value: string, name: string}} */ { value, name }) =>
+                                        element('option', { value, selected: value === kind }, name),
+                                    ),
+                            ),
                         ),
                     ),
                 ),
-                this.line('title', label('title')),
-                this.people('authors', label('authors')),
-                fields.includes('editors') && this.people('editors', label('editors')),
-                this.line('date', label('date')),
-                ...first.map((/** @type {string} */ name) => this.line(name, label(name))),
+                ...this.ofKind(kind),
             ),
             element('p', { class: 'error mt-2', role: 'alert' }),
             !this.isNew && element('div', { class: 'files' }),

@@ -7,7 +7,7 @@
             class="primary">Add…</button></form>
         <p class="hint">Type or paste a line as it stands in a list of references, then Enter: its fields are read for you to confirm. Enter
             alone opens empty fields.</p>
-        <input type="file" id="source-file" accept=".bib,.ris,.json,.txt" hidden aria-label="A file of sources">
+        <input type="file" id="source-file" accept=".bib,.ris,.json,.xml,.txt" hidden aria-label="A file of sources">
         <div class="sources-acts">
             <div class="filters" role="group"
                 aria-label="Which are shown">@foreach (['all' => 'All', 'uncited' => 'Never cited', 'double' => 'Maybe double',
