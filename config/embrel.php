@@ -21,6 +21,13 @@ return [
     'page_reader' => env('EMBREL_PAGE_READER', 'stand-in'),
     // A service of pictures: its address; as a rule the stand-in's two dozen.
     'pictures' => rtrim((string) env('EMBREL_PICTURES', ''), '/'),
+    // Where works are looked up by their numbers: an address for each kind, in which {number} stands for it; none: the stand-in.
+    'works' => [
+        'doi' => (string) env('EMBREL_WORKS_DOI', ''),
+        'isbn' => (string) env('EMBREL_WORKS_ISBN', ''),
+        'arxiv' => (string) env('EMBREL_WORKS_ARXIV', ''),
+        'pubmed' => (string) env('EMBREL_WORKS_PUBMED', ''),
+    ],
     // A server of language models that answers chat completions: used where both its address (without `/chat/completions`) and a key are
     // set; else the stand-in on this machine. Each person may ask so often a day; an answer may take so many seconds, of which so many
     // in silence.

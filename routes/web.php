@@ -239,6 +239,7 @@ Route::middleware('auth')->group(static function (): void {
         Route::get('/plans/{plan}/source-list', [C\SourceController::class, 'index'])->name('plan.source-list');
         Route::post('/plans/{plan}/source-list/typed', [C\SourceController::class, 'typed']);
         Route::post('/plans/{plan}/source-list/page', [C\SourceController::class, 'page'])->middleware('throttle:pages');
+        Route::post('/plans/{plan}/source-list/number', [C\SourceController::class, 'number'])->middleware('throttle:pages');
         Route::post('/plans/{plan}/source-list/date', [C\SourceController::class, 'date']);
         Route::get('/plans/{plan}/source-list/elsewhere', [C\SourceController::class, 'elsewhere']);
         Route::get('/plans/{plan}/source-list/file', [C\SourceController::class, 'file'])->name('plan.source-file');

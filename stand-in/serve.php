@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 /**
- * The stand-in for the web: a dozen made-up pages, by the host that is asked and the path; pictures; a server of language models.
+ * The stand-in for the web: a dozen made-up pages, by the host that is asked and the path; pictures; works by their numbers; a server of language models.
  * usage: php -S 127.0.0.1:PORT stand-in/serve.php
  */
 
@@ -50,6 +50,15 @@ if (str_starts_with($path, 'organisation/')) {
 // A server of language models.
 if ($host === 'companion.example' && $path === 'chat/completions') {
     return require __DIR__ . '/companion.php';
+}
+
+// Works by their numbers, as CSL-JSON.
+if ($host === 'works.example') {
+    [$kind, $number] = explode('/', rawurldecode($path), 2) + [1 => ''];
+    $works = json_decode((string) file_get_contents(__DIR__ . '/works.json'), true);
+    $work = $works[$kind][strtolower($number)] ?? null;
+
+    return $answer((string) json_encode($work ?? ['error' => 'no such work']), 'application/vnd.citationstyles.csl+json', $work === null ? 404 : 200);
 }
 
 // A service of pictures: two dozen, found by the words that they are known by.

@@ -12,6 +12,11 @@ final class PageUnreadable extends \RuntimeException
         return new self('This is not an address of a page: it begins with http:// or https://.');
     }
 
+    public static function noNumber(): self
+    {
+        return new self('This is no number of a work: a DOI, an ISBN, of arXiv or of PubMed.');
+    }
+
     public static function notPublic(): self
     {
         return new self('The address leads to a machine that is not open to everyone, so it is not asked.');

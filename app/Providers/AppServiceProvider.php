@@ -17,10 +17,12 @@ use App\Models\Task;
 use App\Models\User;
 use App\Pages\HttpPictures;
 use App\Pages\HttpReader;
+use App\Pages\HttpWorks;
 use App\Pages\PageReader;
 use App\Pages\PictureFinder;
 use App\Pages\PublicRoute;
 use App\Pages\StandInRoute;
+use App\Pages\WorkFinder;
 use App\Policies\OwnPolicy;
 use App\Rules\Address;
 use App\SignIn\Entrance;
@@ -57,6 +59,12 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->bind(PictureFinder::class, static fn(): PictureFinder => config('embrel.pictures') === ''
             ? new HttpPictures(new StandInRoute((int) config('embrel.stand_in_port')), 'http://pictures.example')
             : new HttpPictures(new PublicRoute(), (string) config('embrel.pictures')));
+        $this->app->bind(WorkFinder::class, static function (): WorkFinder {
+            /** @var array<string, string> $addresses */
+            $addresses = config('embrel.works');
+
+            return new HttpWorks(new PublicRoute(), new StandInRoute((int) config('embrel.stand_in_port')), $addresses);
+        });
         $this->app->bind(Companion::class, static function (): Companion {
             /** @var array{address: string, key: string, model: string, seconds: float, silence: float} $set */
             $set = config('embrel.companion');

@@ -49,6 +49,7 @@ final class Described
             'issued' => self::date($source->date),
             'accessed' => self::date($source->accessed),
             'container-title' => $kind === SourceKind::Chapter ? $cased($container) : $container,
+            'container-title-short' => $manual === null ? self::shortContainer($source) : '',
             'publisher' => $publisher,
             'publisher-place' => $source->place,
             'edition' => $isPlain ? $source->edition : Language::of($language)->edition($source->edition),
@@ -63,6 +64,15 @@ final class Described
         ], static fn(mixed $value): bool => $value !== '' && $value !== [] && $value !== null);
 
         return new Item($source->id, $fields + self::more($source, $keepsParticles));
+    }
+
+    /** Of a journal, what its writer says, else what the list of words makes of it. */
+    private static function shortContainer(Source $source): string
+    {
+        $own = $source->detail(Detail::ShortContainer);
+        $isJournal = \in_array($source->kind, [SourceKind::Article, SourceKind::Review, SourceKind::BookReview], true);
+
+        return $own === '' && $isJournal ? ShortTitles::of($source->container) : $own;
     }
 
     /** @return array<string, mixed> what few sources have */

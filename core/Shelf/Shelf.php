@@ -31,6 +31,12 @@ final class Shelf
         return self::file('styles/journals.tsv') ?? '';
     }
 
+    /** What words of titles are shortened to: a line each, word and short form with a tab between; a hyphen stands for any ending. */
+    public static function shortWords(): string
+    {
+        return self::file('titles/short-words.tsv') ?? '';
+    }
+
     private static function file(string $name): ?string
     {
         $path = \dirname(__DIR__, 2) . "/resources/csl/{$name}";

@@ -12,11 +12,13 @@ use Embrel\Citation\Exchange\Ris;
 use Embrel\Citation\Matching;
 use Embrel\Citation\PartialDate;
 use Embrel\Citation\Person;
+use Embrel\Citation\ShortTitles;
 use Embrel\Citation\Source;
 use Embrel\Citation\SourceForm;
 use Embrel\Citation\SourceKind;
 use Embrel\Citation\TypedLine;
 use Embrel\Citation\TypedSource;
+use Embrel\Citation\WorkNumber;
 use Embrel\Id\CountedIds;
 use Embrel\MalformedShape;
 use Embrel\Reader\SourceFormat as Reading;
@@ -28,6 +30,55 @@ use PHPUnit\Framework\TestCase;
 /** Sources on their way in and out: typed lines, files, the stored form, what is the same as what. */
 final class SourcesTest extends TestCase
 {
+    #[DataProvider('journals')]
+    public function testTheTitleOfAJournalIsShortenedWordByWord(string $title, string $short): void
+    {
+        self::assertSame($short, ShortTitles::of($title));
+    }
+
+    /** @return iterable<array{string, string}> */
+    public static function journals(): iterable
+    {
+        yield ['Journal of Coastal Research', 'J. Coast. Res.'];
+        yield ['Annual Review of Ecology and Systematics', 'Annu. Rev. Ecol. Syst.'];
+        yield ['Proceedings of the Royal Society', 'Proc. R. Soc.'];
+        yield ['The International Journal of Nautical Archaeology', 'Int. J. Nautical Archaeol.'];
+        yield ['Nature', 'Nature'];
+        yield ['The Lancet', 'The Lancet'];
+        yield ['Tidal Notes', 'Tidal Notes'];
+        yield ['Zeitschrift für Soziologie', 'Z. Soziologie'];
+        yield ['', ''];
+    }
+
+    #[DataProvider('numbers')]
+    public function testTheNumberOfAWorkIsKnownByItsForm(string $line, ?string $kind, string $number = ''): void
+    {
+        $found = WorkNumber::of($line);
+
+        self::assertSame([$kind, $number], [$found?->kind->value, $found->number ?? '']);
+    }
+
+    /** @return iterable<array{string, string|null, 2?: string}> */
+    public static function numbers(): iterable
+    {
+        yield ['10.5555/tn.32', 'doi', '10.5555/tn.32'];
+        yield ['doi: 10.5555/A(1)b.', 'doi', '10.5555/A(1)b'];
+        yield ['https://doi.org/10.5555/tn.32', 'doi', '10.5555/tn.32'];
+        yield ['ISBN 978-3-16-148410-0', 'isbn', '9783161484100'];
+        yield ['978 3 16 148410 0', 'isbn', '9783161484100'];
+        yield ['0-8044-2957-X', 'isbn', '080442957X'];
+        yield ['978-3-16-148410-1', null];
+        yield ['0-8044-2957-1', null];
+        yield ['arXiv:2101.00001v2', 'arxiv', '2101.00001v2'];
+        yield ['https://arxiv.org/abs/math.GT/0309136', 'arxiv', 'math.GT/0309136'];
+        yield ['2101.00001', null];
+        yield ['PMID: 12345', 'pubmed', '12345'];
+        yield ['12345', null];
+        yield ['1994-2024', null];
+        yield ['Pell 10.5555/tn.32', null];
+        yield ['', null];
+    }
+
     /** @param array<string, string> $fields */
     #[DataProvider('rules')]
     public function testARuleTakesOutOfATypedLineWhatItFindsAndNothingElse(

@@ -57,6 +57,30 @@ final class SourcesTest extends TestCase
         self::assertSame([], PlanRows::sources($this->row->id));
     }
 
+    public function testAWorkIsLookedUpByItsNumber(): void
+    {
+        $at = $this->at('source-list/number');
+        $this->postJson($this->at('source-list/typed'), ['line' => 'doi:10.5555/tn.2018.23'])->assertJsonPath('number', true);
+        $this->postJson($this->at('source-list/typed'), ['line' => 'Pell, Tides, 10.5555/tn.2018.23'])->assertJsonPath('number', false);
+        $this->postJson($at, ['line' => 'https://doi.org/10.5555/TN.2018.23'])
+            ->assertOk()
+            ->assertJsonPath('source.title', 'Silt on the move: Ten winters at a breach')
+            ->assertJsonPath('source.container', 'Tidal Notes')
+            ->assertJsonPath('source.details.ISSN', '1234-5679');
+        $this->postJson($at, ['line' => '978-3-16-148410-0'])
+            ->assertJsonPath('source.kind', 'book')
+            ->assertJsonPath('source.contributors.translator.0.family', 'Rook');
+        $this->postJson($at, ['line' => 'arXiv:2101.00001'])->assertJsonPath('source.kind', 'preprint');
+        $this->postJson($at, ['line' => 'PMID 12345'])->assertJsonPath('source.details.PMID', '12345');
+
+        $says = fn(string $line): string => (string) $this->postJson($at, ['line' => $line])->assertStatus(422)->json('message');
+        self::assertSame('This DOI could not be looked up. The site has no such page.', $says('10.5555/none'));
+        self::assertSame('This DOI could not be looked up. Nothing is known of it there.', $says('10.5555/odd'));
+        self::assertStringContainsString('no number of a work', $says('978-3-16-148410-1'));
+        self::assertStringContainsString('no number of a work', $says('Pell, Tides and Walls'));
+        $this->postJson($at, ['line' => ['x']])->assertStatus(422);
+    }
+
     public function testATypedLineAndACitationAreTold(): void
     {
         $typed = $this->postJson($this->at('source-list/typed'), ['line' => 'Pell, Tides and Walls, 1994, p. 61'])->json();

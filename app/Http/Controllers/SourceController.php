@@ -9,6 +9,7 @@ use App\Http\Given;
 use App\Models\Plan;
 use App\Pages\PageReader;
 use App\Pages\PageUnreadable;
+use App\Pages\WorkFinder;
 use App\Store\News;
 use App\Store\PlanRows;
 use App\Store\PlanSources;
@@ -22,6 +23,7 @@ use Embrel\Citation\SourceForm;
 use Embrel\Citation\SourceKind;
 use Embrel\Citation\Terms;
 use Embrel\Citation\TypedSource;
+use Embrel\Citation\WorkNumber;
 use Embrel\Id\Ids;
 use Embrel\Operation\AddSources;
 use Embrel\Reader\SourceFormat as Reading;
@@ -49,7 +51,23 @@ final class SourceController
     {
         $typed = TypedSource::read(mb_strcut(Given::text($request, 'line'), 0, 8000), $this->ids->next());
 
-        return response()->json($this->told($plan, $typed->source) + ['pages' => $typed->pages]);
+        return response()->json($this->told($plan, $typed->source) + [
+            'pages' => $typed->pages,
+            'number' => WorkNumber::of(Given::text($request, 'line')) !== null,
+        ]);
+    }
+
+    /** The work that has a number, as a source to be confirmed. */
+    public function number(Request $request, Plan $plan, WorkFinder $works): JsonResponse
+    {
+        $number = WorkNumber::of(mb_substr(Given::text($request, 'line'), 0, 300));
+        try {
+            $source = $number === null ? throw PageUnreadable::noNumber() : $works->find($number);
+        } catch (PageUnreadable $why) {
+            return response()->json(['message' => $why->getMessage()], 422);
+        }
+
+        return response()->json($this->told($plan, $source));
     }
 
     /** A date as it is typed, in its stored form; empty for none. */

@@ -1,5 +1,5 @@
 import { byId, firstOf } from '../../lib/dom.js';
-import { send } from '../../lib/http.js';
+import { reason, send } from '../../lib/http.js';
 import { element } from '../../ui/element.js';
 import { meanwhile } from '../../lib/meanwhile.js';
 import { unsay } from '../../ui/toast.js';
@@ -20,7 +20,7 @@ export class TakingIn {
 
     /** @param {string} line @param {() => boolean} isUnmoved */
     async read(line, isUnmoved) {
-        const isAddress = /^(https?:\/\/|www\.)\S+$/i.test(line);
+        const isAddress = /^(https?:\/\/(?!(dx\.)?doi\.org\/)|www\.)\S+$/i.test(line);
         this.page.say(isAddress ? 'Reading the page…' : 'Reading the line…');
         const answer = await send(
             'POST',
@@ -28,6 +28,9 @@ export class TakingIn {
             isAddress ? { address: line } : { line },
         ).catch((error) => error);
         unsay();
+        if (answer.number && (await this.lookedUp(line, isUnmoved))) {
+            return;
+        }
         // The address alone is a source already.
         const typed =
             answer instanceof Error && isAddress
@@ -43,6 +46,20 @@ export class TakingIn {
         }
     }
 
+    /** A DOI, an ISBN and their like lead to what is known of the work. @param {string} line @param {() => boolean} isUnmoved */
+    async lookedUp(line, isUnmoved) {
+        this.page.say('Looking the work up…');
+        try {
+            const found = await send('POST', `${this.page.address}/source-list/number`, { line });
+            unsay();
+            this.offer(found, isUnmoved());
+            return true;
+        } catch (error) {
+            this.page.say(`${reason(error)} What was typed is kept.`);
+            return false;
+        }
+    }
+
     /** Shows what was read, to be confirmed; after one that waits to be confirmed. @param {any} read @param {boolean} takesKeyboard */
     offer(read, takesKeyboard) {
         if (this.form.isOpen && this.form.isNew) {
@@ -55,7 +72,7 @@ export class TakingIn {
     /** Several lines, or a file's text, are taken in whole. @param {ClipboardEvent} event */
     pasted(event) {
         const text = event.clipboardData?.getData('text/plain') ?? '';
-        if (/^\s*@\w+\s*[{(]|^TY {1,2}-|^\s*\[\s*\{/m.test(text)) {
+        if (/^\s*@\w+\s*[{(]|^TY {1,2}-|^\s*\[\s*\{|^\s*<(?:\?xml|xml|records)\b/m.test(text)) {
             event.preventDefault();
             this.takeIn(null, text);
         }
