@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Document;
 
+use Embrel\Citation\Source;
+
 /** A document that was read: what it is called, its elements in reading order, and what could not be read. */
 final readonly class Manuscript
 {
@@ -16,6 +18,7 @@ final readonly class Manuscript
      * @param bool               $isOutline whether lists are its outline where it has no headings
      * @param list<Heard>        $heard    recorded changes and comments before the first topic
      * @param Origin|null        $origin   of which plan it is a draft, where it says so
+     * @param array<string, Source> $sources by id: what its citations carry along
      * @param string             $language a language tag; empty where the document names none
      */
     public function __construct(
@@ -28,5 +31,6 @@ final readonly class Manuscript
         public bool $isOutline = false,
         public ?Origin $origin = null,
         public array $heard = [],
+        public array $sources = [],
     ) {}
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Document;
 
+use Embrel\Citation\Source;
 use Embrel\Limits;
 use Embrel\Numbering\Written;
 use Embrel\Plan\Picture;
@@ -26,6 +27,8 @@ final class Reading
     public bool $isOutline = false;
     public ?Origin $origin = null;
     public readonly Column $column;
+    /** @var array<string, Source> by id: what citations carry along */
+    public array $sources = [];
 
     /** @var list<Element> */
     private array $elements = [];
@@ -273,6 +276,7 @@ final class Reading
             $this->isOutline,
             $this->origin,
             $this->heard[-1] ?? [],
+            $this->sources,
         );
     }
 }

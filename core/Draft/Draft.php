@@ -37,6 +37,7 @@ final class Draft
         ];
         if ($choices->notes) {
             $printed = Printed::of($plan, $numbering, $topics, array_fill_keys($topics, true), $choices->allSources);
+            $printed->asFields = $draft->citationFields;
             $elements = self::withNotes($elements, $printed, $choices);
         } else {
             $leftOut += array_filter(['notes' => \count(array_filter($topics, static fn(string $id): bool => $plan->topic($id)->noted))]);

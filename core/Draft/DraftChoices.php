@@ -37,6 +37,7 @@ final readonly class DraftChoices
      * @param bool          $glossary      with the terms that were chosen, and what each means
      * @param bool          $index         with an index of them
      * @param bool          $signs         the signs of topics stand after their titles
+     * @param bool          $citationFields docx and odt: citations are fields that carry their sources
      * @param Origin|null   $origin        of which plan at which revision it is a draft; null: not known
      */
     public function __construct(
@@ -64,6 +65,7 @@ final readonly class DraftChoices
         public bool $helped = false,
         public bool $glossary = false,
         public bool $index = false,
+        public bool $citationFields = false,
     ) {}
 
     public function style(): Style

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Draft;
 
 use Embrel\Citation\Cited;
+use Embrel\Citation\Exchange\CslJson;
 use Embrel\Citation\References;
 use Embrel\Document\Anchor;
 use Embrel\Language\Language;
@@ -29,6 +30,9 @@ final class Printed
 
     /** @var array<string, true> topics that a note refers to */
     public array $referenced = [];
+
+    /** Whether a citation stays one, around what is printed for it, with its sources as CSL-JSON in `csl`. */
+    public bool $asFields = false;
 
     /** @var array<string, int> what could not be resolved → how often */
     public array $missing = [];
@@ -157,6 +161,7 @@ final class Printed
                 if ($runs !== [] && ($runs[0]->has(MarkType::Superscript) || preg_match('/\A\s/u', $runs[0]->text) === 1)) {
                     $this->close($out, '');
                 }
+                $runs = $this->asFields ? $this->field($node, $runs) : $runs;
                 array_push(
                     $out,
                     ...$this->references->isInNotes && !$inFootnote ? $this->footnote($out, $runs, $nodes[$i + 1] ?? null) : $runs,
@@ -165,6 +170,21 @@ final class Printed
         }
 
         return $out;
+    }
+
+    /**
+     * @param list<Node> $runs
+     *
+     * @return list<Node>
+     */
+    private function field(Node $citation, array $runs): array
+    {
+        $sources = $this->plan->sources;
+        $items = array_values(array_filter(Cited::of($citation), static fn(Cited $item): bool => isset($sources[$item->source])));
+        $plain = implode('', array_map(static fn(Node $run): string => $run->plainText(), $runs));
+        $csl = json_encode(CslJson::citation($items, $sources, $plain), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+
+        return $items === [] ? $runs : [new Node(NodeType::Citation, ['csl' => $csl], $runs)];
     }
 
     /**

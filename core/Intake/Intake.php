@@ -10,6 +10,7 @@ use Embrel\Document\Manuscript;
 use Embrel\Document\Role;
 use Embrel\Id\Ids;
 use Embrel\Limits;
+use Embrel\Plan\Edit;
 use Embrel\Plan\Kind;
 use Embrel\Plan\Picture;
 use Embrel\Plan\Plan;
@@ -98,6 +99,11 @@ final class Intake
         $plan = $plan->withProperties(self::properties($plan->properties, $manuscript));
 
         $plan = $this->options->stripNumbers ? TypedNumbers::stripped($plan) : $plan;
+        if ($manuscript->sources !== []) {
+            $plan = Edit::notes($plan->withSources($manuscript->sources), static fn(array $blocks): array => CitedNotes::in($blocks));
+            $count = \count($manuscript->sources);
+            $this->growing->repaired($count === 1 ? 'A source came along with the citations of the document.' : "{$count} sources came along with the citations of the document.");
+        }
 
         return new Result(
             $plan,

@@ -23,6 +23,12 @@ abstract class RunWalk
 
     abstract protected function lineBreak(): string;
 
+    /** A citation that carries its sources along. */
+    protected function citation(Node $node): string
+    {
+        return $this->inlines($node->content);
+    }
+
     /** A drawing as a link. */
     abstract protected function linked(string $href, string $drawing): string;
 
@@ -41,6 +47,7 @@ abstract class RunWalk
                 NodeType::Text => $this->run($node),
                 NodeType::HardBreak => $this->lineBreak(),
                 NodeType::Footnote => $this->footnote($node),
+                NodeType::Citation => $this->citation($node),
                 default => '',
             };
         }

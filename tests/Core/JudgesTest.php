@@ -78,6 +78,7 @@ final class JudgesTest extends TestCase
                         signs: true,
                         glossary: true,
                         index: true,
+                        citationFields: true,
                     ),
                 ), $out, $this->folder);
             fclose($out);

@@ -6,6 +6,7 @@ namespace Embrel\Intake\WayBack;
 
 use Embrel\Document\Anchor;
 use Embrel\Draft\Printed;
+use Embrel\Intake\CitedNotes;
 use Embrel\Numbering\Written;
 use Embrel\Plan\Edit;
 use Embrel\Plan\Plan;
@@ -80,7 +81,7 @@ final class Restored
         if ($node->content === []) {
             return $node;
         }
-        $content = $this->cited($this->referring($this->noted(array_map($this->node(...), $node->content), $node->content)));
+        $content = $this->cited($this->referring(CitedNotes::inLine(array_map($this->node(...), $node->content), $node->content)));
         if ($node->type === NodeType::Footnote) {
             $whole = $this->citation(
                 trim(
@@ -94,37 +95,6 @@ final class Restored
         }
 
         return $content === $node->content ? $node : new Node($node->type, $node->attrs, $content, $node->text, $node->marks);
-    }
-
-    /**
-     * A citation that was printed as a note stands before the mark that ends its clause again (see Printed::footnote()).
-     *
-     * @param list<Node> $nodes
-     * @param list<Node> $before as they were
-     *
-     * @return list<Node>
-     */
-    private function noted(array $nodes, array $before): array
-    {
-        $out = [];
-        foreach ($nodes as $i => $node) {
-            $last = $out[\count($out) - 1] ?? null;
-            if ($node->type === NodeType::Citation && ($before[$i]->type ?? null) === NodeType::Footnote && $last?->isText() === true) {
-                preg_match('/\A(.*?)([.,;:!?”"’)]*)\z/us', $last->text, $m);
-                array_pop($out);
-                $word = ($m[1] ?? '') === '' ? '' : rtrim($m[1]) . ' ';
-                array_push(
-                    $out,
-                    ...$word === '' ? [] : [Node::text($word, $last->marks)],
-                    ...[$node],
-                    ...($m[2] ?? '') === '' ? [] : [Node::text($m[2], $last->marks)],
-                );
-            } else {
-                $out[] = $node;
-            }
-        }
-
-        return $out;
     }
 
     /**

@@ -11,6 +11,7 @@ use Embrel\Citation\Person;
 use Embrel\Citation\Source;
 use Embrel\Citation\SourceKind;
 use Embrel\Id\Ids;
+use Embrel\Id\Ulid;
 use Embrel\Reader\SourceFields;
 use Embrel\Reader\SourcesRead;
 
@@ -54,7 +55,7 @@ final class CslReader
         $sources = $said = [];
         $lines = self::lines($text);
         foreach (array_values($items) as $n => $item) {
-            $source = \is_array($item) ? $this->source($item) : null;
+            $source = \is_array($item) ? $this->source($item, $this->ids->next()) : null;
             if ($source === null) {
                 $said[]
                     = (isset($lines[$n]) ? "Line {$lines[$n]}" : 'Entry ' . ($n + 1))
@@ -90,8 +91,11 @@ final class CslReader
         return $lines;
     }
 
-    /** @param array<array-key, mixed> $item */
-    private function source(array $item): ?Source
+    /**
+     * @param array<array-key, mixed> $item
+     * @param string                  $id   that it gets here
+     */
+    public function source(array $item, string $id): ?Source
     {
         $title = self::text($item['title'] ?? '');
         $type = \is_string($item['type'] ?? null) ? $item['type'] : '';
@@ -103,6 +107,10 @@ final class CslReader
         $authors = $isDirected ? [...$authors, ...$directors] : $authors;
         $contributors = $isDirected || $directors === [] ? [] : [Contributor::Director->value => $directors];
         $details = $texts = [];
+        // By what others call it, it is found again: in a text of LaTeX, in another program.
+        if (\is_string($item['id'] ?? null) && preg_match('/\A[\w:.+-]{1,60}\z/', $item['id']) === 1 && !Ulid::isValid($item['id'])) {
+            $details[Detail::CitationKey->value] = $item['id'];
+        }
         foreach ($item as $name => $value) {
             $name = self::ALIKE[$name] ?? (string) $name;
             $field = $name === 'number' && $kind === SourceKind::Report ? 'issue' : self::FIELDS[$name] ?? null;
@@ -132,7 +140,7 @@ final class CslReader
         $texts['capitals'] = implode(', ', $kept[1]);
 
         return SourceFields::source(
-            $this->ids->next(),
+            $id,
             strip_tags($title),
             $kind,
             $authors,

@@ -10,6 +10,9 @@ final class Fields
     /** What a field shows that a plan makes anew or has no use for. */
     private const HIDDEN = ['TOC', 'TOA', 'INDEX', 'PAGE', 'NUMPAGES', 'SECTIONPAGES', 'PAGEREF'];
 
+    /** Of an instruction: a citation carries its sources in it. */
+    private const LONGEST = 1_000_000;
+
     /** @var list<array{instruction: string, isResult: bool, isHidden: bool, address: string}> outermost first */
     private array $open = [];
 
@@ -21,22 +24,29 @@ final class Fields
     public function instruct(string $text): void
     {
         $top = \count($this->open) - 1;
-        if ($top >= 0 && !$this->open[$top]['isResult'] && \strlen($this->open[$top]['instruction']) < 8192) {
+        if ($top >= 0 && !$this->open[$top]['isResult'] && \strlen($this->open[$top]['instruction']) < self::LONGEST) {
             $this->open[$top]['instruction'] .= $text;
         }
     }
 
-    /** @return bool whether it is a contents list */
-    public function separate(): bool
+    /** @return string the instruction whose result comes now */
+    public function separate(): string
     {
         $top = \count($this->open) - 1;
         if ($top < 0) {
-            return false;
+            return '';
         }
         $kind = self::kind($this->open[$top]['instruction']);
         $this->open[$top] = ['isResult' => true, 'isHidden' => $kind['isHidden'], 'address' => $kind['address']] + $this->open[$top];
 
-        return $kind['name'] === 'TOC';
+        return $this->open[$top]['instruction'];
+    }
+
+    /** The result of the innermost field is left out. */
+    public function hide(): void
+    {
+        $top = \count($this->open) - 1;
+        $top < 0 ?: $this->open[$top]['isHidden'] = true;
     }
 
     public function end(): void

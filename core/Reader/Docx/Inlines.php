@@ -8,6 +8,7 @@ use Embrel\Archive\Xml;
 use Embrel\Document\Anchor;
 use Embrel\Document\Heard;
 use Embrel\Document\Reading;
+use Embrel\Reader\CitationFields;
 use Embrel\Reader\RunMarks;
 use Embrel\RichText\Flow;
 use Embrel\RichText\Mark;
@@ -27,6 +28,7 @@ final class Inlines
     public bool $isEmptied = false;
 
     private Fields $fields;
+    private readonly CitationFields $citations;
 
     /**
      * @param array<string, string>                    $links     relationship → address
@@ -47,6 +49,7 @@ final class Inlines
         private readonly array $comments,
     ) {
         $this->fields = new Fields();
+        $this->citations = new CitationFields($reading);
     }
 
     /** A paragraph begins. */
@@ -156,7 +159,11 @@ final class Inlines
     private function simpleField(Flow $flow, array $run, ?Mark $link): void
     {
         $kind = Fields::kind((string) $this->xml->get('w:instr'));
-        if ($kind['isHidden']) {
+        $json = CitationFields::in((string) $this->xml->get('w:instr'));
+        $citation = $json === null ? null : $this->citations->citation($json);
+        if ($kind['isHidden'] || $citation !== null) {
+            $citation === null ?: $flow->put($citation);
+
             return;
         }
         $this->within($flow, $run, $kind['address'] === '' ? $link : $this->linkTo($kind['address']) ?? $link);
@@ -173,7 +180,7 @@ final class Inlines
                 continue;
             }
             if ($name === 'fldChar') {
-                $this->field((string) $this->xml->get('w:fldCharType'));
+                $this->field((string) $this->xml->get('w:fldCharType'), $flow);
                 continue;
             }
             if ($name === 'instrText') {
@@ -206,14 +213,32 @@ final class Inlines
         return $own + $run;
     }
 
-    private function field(string $type): void
+    private function field(string $type, Flow $flow): void
     {
         match ($type) {
             'begin' => $this->fields->begin(),
-            'separate' => $this->fields->separate() ? $this->reading->contents() : null,
+            'separate' => $this->result($this->fields->separate(), $flow),
             'end' => $this->fields->end(),
             default => null,
         };
+    }
+
+    /** What a field says in the place of its result. */
+    private function result(string $instruction, Flow $flow): void
+    {
+        if (Fields::kind($instruction)['name'] === 'TOC') {
+            $this->reading->contents();
+        } elseif (CitationFields::isList($instruction)) {
+            $this->reading->references();
+            $this->fields->hide();
+        } elseif (!$this->fields->isHiding()) {
+            $json = CitationFields::in($instruction);
+            $citation = $json === null ? null : $this->citations->citation($json);
+            if ($citation !== null) {
+                $flow->put($citation);
+                $this->fields->hide();
+            }
+        }
     }
 
     /**

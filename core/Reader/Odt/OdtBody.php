@@ -11,6 +11,7 @@ use Embrel\Document\Anchor;
 use Embrel\Document\Column;
 use Embrel\Document\Reading;
 use Embrel\Plan\Sign;
+use Embrel\Reader\CitationFields;
 use Embrel\Reader\PicturePlace;
 use Embrel\Reader\RunMarks;
 use Embrel\RichText\Flow;
@@ -35,6 +36,9 @@ final class OdtBody
     /** @var list<Node> blocks out of text boxes of the paragraph at hand */
     private array $boxed = [];
 
+    /** The name of the mark whose printed citation is passed over; empty: none. */
+    private string $citing = '';
+    private readonly CitationFields $citations;
     private readonly RecordedChanges $recorded;
     private readonly OdtPictures $pictures;
 
@@ -46,6 +50,7 @@ final class OdtBody
         private readonly Shelf $shelf,
         bool $refusesRecorded = false,
     ) {
+        $this->citations = new CitationFields($reading);
         $this->recorded = new RecordedChanges($xml, $reading, $refusesRecorded);
         $this->pictures = new OdtPictures($package, $shelf, $reading);
     }
@@ -64,7 +69,8 @@ final class OdtBody
             'h', 'p' => $this->paragraph($name === 'h', $into),
             'list' => $this->list('', 1, $into),
             'table' => $this->table($into),
-            'section', 'index-body' => $this->blocks($into),
+            'section' => CitationFields::isList((string) $this->xml->get('text:name')) ? $this->reading->references() : $this->blocks($into),
+            'index-body' => $this->blocks($into),
             'bibliography' => $this->bibliography($into),
             'tracked-changes' => $this->recorded->read(),
             'change-start', 'change-end' => $this->recorded->at($name),
@@ -113,6 +119,7 @@ final class OdtBody
         $this->anchor = null;
         $this->startsBlock = $this->goesOn = $this->recorded->hasEmptied = false;
         $this->endsInSpace = true;
+        $this->citing = '';
         $flow = new Flow();
         $this->inlines($flow, $style === '' || $this->styles->role($style) !== '' ? [] : $this->styles->runOf('paragraph', $style), null);
 
@@ -315,7 +322,7 @@ final class OdtBody
     {
         $text = (string) preg_replace('/[ \t\n\r]+/', ' ', $text);
         $text = $this->endsInSpace ? ltrim($text, ' ') : $text;
-        if (!$this->recorded->keeps($text)) {
+        if ($this->citing !== '' || !$this->recorded->keeps($text)) {
             return;
         }
         if ($text === '' || $isHidden) {
@@ -356,6 +363,12 @@ final class OdtBody
             case 'note':
                 $this->note($flow);
                 break;
+            case 'reference-mark-start':
+                $this->cited((string) $this->xml->get('text:name'), $flow);
+                break;
+            case 'reference-mark-end':
+                $this->citing = $this->citing === (string) $this->xml->get('text:name') ? '' : $this->citing;
+                break;
             case 'bookmark':
             case 'bookmark-start':
                 $this->bookmark((string) $this->xml->get('text:name'), $flow);
@@ -376,6 +389,17 @@ final class OdtBody
                 break;
             default:
                 $this->other($name, $flow, $run, $link);
+        }
+    }
+
+    /** A mark that is a citation: what stands up to its end is what was printed for it. */
+    private function cited(string $name, Flow $flow): void
+    {
+        $json = $this->citing === '' ? CitationFields::in($name) : null;
+        $citation = $json === null ? null : $this->citations->citation($json);
+        if ($citation !== null) {
+            $flow->put($citation);
+            [$this->citing, $this->endsInSpace] = [$name, false];
         }
     }
 

@@ -82,6 +82,18 @@ final class Runs extends RunWalk
             . '"/></w:r>';
     }
 
+    /** A field whose instruction is the citation as CSL-JSON (ECMA-376, part 1, 17.16.5.3). */
+    protected function citation(Node $node): string
+    {
+        $csl = Xml::escaped((string) $node->string('csl'));
+
+        return self::mark('begin')
+            . "<w:r><w:instrText xml:space=\"preserve\"> ADDIN CSL_CITATION {$csl} </w:instrText></w:r>"
+            . self::mark('separate')
+            . $this->inlines($node->content)
+            . self::mark('end');
+    }
+
     protected function lineBreak(): string
     {
         return '<w:r><w:br/></w:r>';

@@ -34,6 +34,7 @@ final class OdtRuns extends RunWalk
     /** @var array<string, string> the bytes of pictures that were drawn for it, by their names among those */
     public array $drawn = [];
     private int $footnotes = 0;
+    private int $citations = 0;
     private int $frames = 0;
 
     /**
@@ -84,6 +85,16 @@ final class OdtRuns extends RunWalk
         return "<text:note text:id=\"ftn{$n}\" text:note-class=\"footnote\"><text:note-citation>{$n}</text:note-citation><text:note-body><text:p text:style-name=\"Footnote\">"
             . $this->inlines($node->content)
             . '</text:p></text:note-body></text:note>';
+    }
+
+    /** Between two marks, whose name is the citation as CSL-JSON. */
+    protected function citation(Node $node): string
+    {
+        $name = Xml::escaped('CSL_CITATION ' . $node->string('csl') . ' ' . ++$this->citations);
+
+        return "<text:reference-mark-start text:name=\"{$name}\"/>"
+            . $this->inlines($node->content)
+            . "<text:reference-mark-end text:name=\"{$name}\"/>";
     }
 
     protected function lineBreak(): string

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Embrel\Citation\SourceForm;
+use Embrel\Draft\Choices;
+use Embrel\Draft\DraftChoices;
+use Embrel\Intake\Result;
+use Embrel\Plan\Plan;
+use Embrel\Reader\Format as Reading;
+use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
+use Embrel\Writer\Format;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\Build\Build;
+use Tests\Core\Build\Folder;
+use Tests\Core\Build\Library;
+use Tests\Core\Build\Package;
+
+/** Citations that documents carry as CSL-JSON: written, and read from files of ours and of others. */
+final class CitationFieldsTest extends TestCase
+{
+    use Folder;
+
+    private function read(Format $format, string $style): Result
+    {
+        $out = Build::stream('');
+        $choices = new Choices(draft: new DraftChoices(citationFields: true));
+        $format->writer()->write(Library::plan($style), $choices, $out, $this->folder);
+        rewind($out);
+
+        return Build::intake($format === Format::Docx ? Reading::Docx : Reading::Odt, $out);
+    }
+
+    /** @return list<mixed> the items of all citations, in reading order */
+    private static function citations(Plan $plan): array
+    {
+        $found = [];
+        foreach ($plan->standing() as $id) {
+            foreach ($plan->topic($id)->note?->find(NodeType::Citation) ?? [] as $node) {
+                $found[] = $node->attrs['items'];
+            }
+        }
+
+        return $found;
+    }
+
+    #[DataProvider('formats')]
+    public function testADraftComesBackWithItsCitationsAndTheirSources(Format $format, string $style): void
+    {
+        $plan = Library::plan($style);
+        $read = $this->read($format, $style);
+
+        self::assertCount(16, self::citations($read->plan));
+        self::assertSame(self::citations($plan), self::citations($read->plan));
+        foreach ($plan->sources as $id => $source) {
+            self::assertSame(SourceForm::toArray($source), SourceForm::toArray($read->plan->sources[$id]));
+        }
+        self::assertContains('8 sources came along with the citations of the document.', $read->repairs);
+        $said = Build::outline($read->plan);
+        foreach ($read->plan->standing() as $id) {
+            $said .= implode('', array_map(static fn(Node $block): string => $block->plainText(), $read->plan->topic($id)->note->blocks ?? []));
+        }
+        self::assertStringNotContainsString('Pell', $said, 'Nothing of what was printed is text.');
+        self::assertStringContainsString('went lower ; nobody had asked why .', $said);
+    }
+
+    /** @return iterable<string, array{Format, string}> */
+    public static function formats(): iterable
+    {
+        foreach ([Format::Docx, Format::Odt] as $format) {
+            yield "{$format->value}, in the text" => [$format, 'apa'];
+            yield "{$format->value}, numbers" => [$format, 'ieee'];
+            yield "{$format->value}, in notes" => [$format, 'chicago-notes'];
+        }
+    }
+
+    private static function docx(string $runs): Plan
+    {
+        $body = '<w:p><w:pPr><w:pStyle w:val="Heading1"/></w:pPr><w:r><w:t>One</w:t></w:r></w:p><w:p><w:r><w:t xml:space="preserve">It rose </w:t></w:r>'
+            . "{$runs}<w:r><w:t>.</w:t></w:r></w:p>";
+
+        return Build::intake(Reading::Docx, Build::stream(Package::docx($body)))->plan;
+    }
+
+    private static function field(string $instruction, string $result): string
+    {
+        $mark = static fn(string $kind): string => "<w:r><w:fldChar w:fldCharType=\"{$kind}\"/></w:r>";
+        // Word processors cut long instructions into several.
+        $pieces = array_map(
+            static fn(string $piece): string => '<w:r><w:instrText xml:space="preserve">' . htmlspecialchars($piece, ENT_XML1) . '</w:instrText></w:r>',
+            mb_str_split($instruction, 40),
+        );
+
+        return $mark('begin') . implode('', $pieces) . $mark('separate') . "<w:r><w:t>{$result}</w:t></w:r>" . $mark('end');
+    }
+
+    private static function json(string $more = ''): string
+    {
+        return '{"citationID":"x","citationItems":[{"id":7,"uris":["http://shores.example/items/7"],"itemData":{"id":7,"type":"book","title":"Tides <i>and</i> Walls",'
+            . '"author":[{"family":"Pell","given":"Anna"}],"issued":{"date-parts":[["1994"]]}},"locator":"3","label":"chapter","prefix":"see "'
+            . $more . '}],"schema":"https://example.org/csl-citation.json"}';
+    }
+
+    public function testACitationOfAnotherProgramIsASourceAndACitation(): void
+    {
+        $plan = self::docx(self::field(' ADDIN ANY_ITEM CSL_CITATION ' . self::json() . ' ', '(see Pell 1994)'));
+        [$source] = array_values($plan->sources);
+
+        self::assertSame(['Tides and Walls', 'Pell', '1994'], [$source->title, $source->authors[0]->family, $source->date?->stored()]);
+        self::assertSame([[['source' => $source->id, 'pages' => 'ch. 3', 'prefix' => 'see']]], self::citations($plan));
+        $note = $plan->topic(Build::id($plan, 'One'))->note;
+        self::assertSame('It rose .', implode('', array_map(static fn(Node $block): string => $block->plainText(), $note->blocks ?? [])));
+    }
+
+    public function testTheSameWorkIsOneSource(): void
+    {
+        $field = self::field(' ADDIN CSL_CITATION ' . self::json() . ' ', 'a');
+
+        self::assertCount(1, self::docx($field . $field)->sources);
+    }
+
+    #[DataProvider('broken')]
+    public function testWhatCannotBeReadStaysTheTextThatItShows(string $instruction): void
+    {
+        $plan = self::docx(self::field($instruction, '(Pell 1994)'));
+        $note = $plan->topic(Build::id($plan, 'One'))->note;
+
+        self::assertSame([], $plan->sources);
+        self::assertStringContainsString(
+            'It rose (Pell 1994).',
+            implode('', array_map(static fn(Node $block): string => $block->plainText(), $note->blocks ?? [])),
+        );
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function broken(): iterable
+    {
+        yield 'no JSON' => [' ADDIN CSL_CITATION {"citationItems":[ '];
+        yield 'no items' => [' ADDIN CSL_CITATION {"citationItems":[]} '];
+        yield 'items of another form' => [' ADDIN CSL_CITATION {"citationItems":[7,{"itemData":"x"}]} '];
+        yield 'an item without anything' => [' ADDIN CSL_CITATION {"citationItems":[{"id":"a","itemData":{"type":"book"}}]} '];
+        yield 'deep' => [' ADDIN CSL_CITATION {"citationItems":' . str_repeat('[', 500) . str_repeat(']', 500) . '} '];
+        yield 'another field' => [' ADDIN SOMETHING '];
+    }
+
+    public function testTheListThatAnotherProgramMadeIsLeftOut(): void
+    {
+        $plan = self::docx(self::field(' ADDIN ANY_BIBL {} CSL_BIBLIOGRAPHY ', 'Pell, Anna. Tides and Walls. 1994.'));
+        $note = $plan->topic(Build::id($plan, 'One'))->note;
+
+        self::assertSame('It rose .', implode('', array_map(static fn(Node $block): string => $block->plainText(), $note->blocks ?? [])));
+    }
+}
