@@ -182,9 +182,13 @@ final class Printed
         $sources = $this->plan->sources;
         $items = array_values(array_filter(Cited::of($citation), static fn(Cited $item): bool => isset($sources[$item->source])));
         $plain = implode('', array_map(static fn(Node $run): string => $run->plainText(), $runs));
-        $csl = json_encode(CslJson::citation($items, $sources, $plain), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+        if ($items === []) {
+            return $runs;
+        }
+        $flags = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
+        $csl = json_encode(CslJson::citation($items, $sources, $plain), $flags);
 
-        return $items === [] ? $runs : [new Node(NodeType::Citation, ['csl' => $csl], $runs)];
+        return [new Node(NodeType::Citation, ['csl' => $csl], $runs)];
     }
 
     /**

@@ -39,12 +39,17 @@ final class CitationFields
     {
         $read = json_decode($json, true, 32);
         $items = [];
-        foreach (\is_array($read) && \is_array($read['citationItems'] ?? null) ? \array_slice($read['citationItems'], 0, self::MOST) : [] as $one) {
+        $given = \is_array($read) ? $read['citationItems'] ?? null : null;
+        foreach (\is_array($given) ? \array_slice($given, 0, self::MOST) : [] as $one) {
             $source = \is_array($one) ? $this->source($one) : null;
             if ($source === null || !\is_array($one)) {
                 return null;
             }
-            $text = static fn(string $key): string => \is_scalar($one[$key] ?? null) && !\is_bool($one[$key]) ? trim((string) $one[$key]) : '';
+            $text = static function (string $key) use ($one): string {
+                $value = $one[$key] ?? '';
+
+                return \is_string($value) || \is_int($value) ? trim((string) $value) : '';
+            };
             $items[] = array_filter([
                 'source' => $source,
                 'pages' => self::pages($text('label'), $text('locator')),
@@ -69,7 +74,8 @@ final class CitationFields
             return null;
         }
         $given = \is_string($item['id'] ?? null) ? $item['id'] : '';
-        $id = Ulid::isValid($given) ? $given : Ulid::derived(json_encode([$data['id'] ?? '', $data['title'] ?? ''], JSON_PARTIAL_OUTPUT_ON_ERROR) ?: '');
+        $known = json_encode([$data['id'] ?? '', $data['title'] ?? ''], JSON_PARTIAL_OUTPUT_ON_ERROR) ?: '';
+        $id = Ulid::isValid($given) ? $given : Ulid::derived($known);
         if (!isset($this->reading->sources[$id])) {
             $source = \count($this->reading->sources) < Limits::SOURCES ? (new Csl\CslReader(new CountedIds()))->source($data, $id) : null;
             if ($source === null) {

@@ -7,7 +7,12 @@ namespace Tests\Core;
 use Embrel\Citation\SourceForm;
 use Embrel\Draft\Choices;
 use Embrel\Draft\DraftChoices;
+use Embrel\Id\CountedIds;
+use Embrel\Intake\Options;
 use Embrel\Intake\Result;
+use Embrel\Intake\WayBack\Acceptance;
+use Embrel\Intake\WayBack\Change;
+use Embrel\Intake\WayBack\Comparison;
 use Embrel\Plan\Plan;
 use Embrel\Reader\Format as Reading;
 use Embrel\RichText\Node;
@@ -25,14 +30,16 @@ final class CitationFieldsTest extends TestCase
 {
     use Folder;
 
-    private function read(Format $format, string $style): Result
+    private function read(Format $format, string $style, ?Plan $plan = null): Result
     {
         $out = Build::stream('');
-        $choices = new Choices(draft: new DraftChoices(citationFields: true));
-        $format->writer()->write(Library::plan($style), $choices, $out, $this->folder);
+        $choices = new Choices(draft: new DraftChoices(headingDepth: 9, marks: true, citationFields: true));
+        $format->writer()->write($plan ?? Library::plan($style), $choices, $out, $this->folder);
         rewind($out);
 
-        return Build::intake($format === Format::Docx ? Reading::Docx : Reading::Odt, $out);
+        $reading = $format === Format::Docx ? Reading::Docx : Reading::Odt;
+
+        return Build::intake($reading, $out, new Options('', references: false), new CountedIds('07'));
     }
 
     /** @return list<mixed> the items of all citations, in reading order */
@@ -46,6 +53,11 @@ final class CitationFieldsTest extends TestCase
         }
 
         return $found;
+    }
+
+    private static function text(Plan $plan, string $topic): string
+    {
+        return implode('', array_map(static fn(Node $block): string => $block->plainText(), $plan->topic($topic)->note->blocks ?? []));
     }
 
     #[DataProvider('formats')]
@@ -62,10 +74,38 @@ final class CitationFieldsTest extends TestCase
         self::assertContains('8 sources came along with the citations of the document.', $read->repairs);
         $said = Build::outline($read->plan);
         foreach ($read->plan->standing() as $id) {
-            $said .= implode('', array_map(static fn(Node $block): string => $block->plainText(), $read->plan->topic($id)->note->blocks ?? []));
+            $said .= self::text($read->plan, $id);
         }
         self::assertStringNotContainsString('Pell', $said, 'Nothing of what was printed is text.');
         self::assertStringContainsString('went lower ; nobody had asked why .', $said);
+    }
+
+    #[DataProvider('formats')]
+    public function testADraftThatComesHomeUnchangedDiffersInNothing(Format $format, string $style): void
+    {
+        $plan = Library::plan($style);
+        $read = $this->read($format, $style, $plan);
+
+        self::assertSame([], Comparison::of($plan, $read->plan, $read->came)->changes);
+    }
+
+    /** A co-author cites a work that the plan has not: it comes home with its source. */
+    public function testACitationThatOthersAddedComesHomeWithItsSource(): void
+    {
+        $plan = Library::plan('apa');
+        $all = $plan->sources;
+        $read = $this->read(Format::Docx, 'apa', $plan);
+        $gone = array_key_last($all);
+        $plan = $plan->withSources(array_diff_key($all, [$gone => true]));
+        $topic = $plan->topic(Build::id($plan, 'The mud'));
+        $plan = $plan->with($topic->withNote(Build::note('Nothing yet.')));
+        $comparison = Comparison::of($plan, $read->plan, $read->came);
+        $keys = array_map(static fn(Change $change): string => "{$change->kind}-{$change->topic}", $comparison->changes);
+        $back = Acceptance::of($comparison, $keys, new CountedIds('07'))->apply($plan);
+
+        self::assertSame(array_keys($all), array_keys($back->sources));
+        self::assertSame(SourceForm::toArray($all[$gone]), SourceForm::toArray($back->sources[$gone]));
+        self::assertSame(self::citations(Library::plan('apa')), self::citations($back));
     }
 
     /** @return iterable<string, array{Format, string}> */
@@ -91,8 +131,8 @@ final class CitationFieldsTest extends TestCase
         $mark = static fn(string $kind): string => "<w:r><w:fldChar w:fldCharType=\"{$kind}\"/></w:r>";
         // Word processors cut long instructions into several.
         $pieces = array_map(
-            static fn(string $piece): string => '<w:r><w:instrText xml:space="preserve">' . htmlspecialchars($piece, ENT_XML1) . '</w:instrText></w:r>',
-            mb_str_split($instruction, 40),
+            static fn(string $piece): string => "<w:r><w:instrText xml:space=\"preserve\">{$piece}</w:instrText></w:r>",
+            array_map(static fn(string $piece): string => htmlspecialchars($piece, ENT_XML1), mb_str_split($instruction, 40)),
         );
 
         return $mark('begin') . implode('', $pieces) . $mark('separate') . "<w:r><w:t>{$result}</w:t></w:r>" . $mark('end');
@@ -112,8 +152,7 @@ final class CitationFieldsTest extends TestCase
 
         self::assertSame(['Tides and Walls', 'Pell', '1994'], [$source->title, $source->authors[0]->family, $source->date?->stored()]);
         self::assertSame([[['source' => $source->id, 'pages' => 'ch. 3', 'prefix' => 'see']]], self::citations($plan));
-        $note = $plan->topic(Build::id($plan, 'One'))->note;
-        self::assertSame('It rose .', implode('', array_map(static fn(Node $block): string => $block->plainText(), $note->blocks ?? [])));
+        self::assertSame('It rose .', self::text($plan, Build::id($plan, 'One')));
     }
 
     public function testTheSameWorkIsOneSource(): void
@@ -127,13 +166,9 @@ final class CitationFieldsTest extends TestCase
     public function testWhatCannotBeReadStaysTheTextThatItShows(string $instruction): void
     {
         $plan = self::docx(self::field($instruction, '(Pell 1994)'));
-        $note = $plan->topic(Build::id($plan, 'One'))->note;
 
         self::assertSame([], $plan->sources);
-        self::assertStringContainsString(
-            'It rose (Pell 1994).',
-            implode('', array_map(static fn(Node $block): string => $block->plainText(), $note->blocks ?? [])),
-        );
+        self::assertStringContainsString('It rose (Pell 1994).', self::text($plan, Build::id($plan, 'One')));
     }
 
     /** @return iterable<string, array{string}> */
@@ -150,8 +185,6 @@ final class CitationFieldsTest extends TestCase
     public function testTheListThatAnotherProgramMadeIsLeftOut(): void
     {
         $plan = self::docx(self::field(' ADDIN ANY_BIBL {} CSL_BIBLIOGRAPHY ', 'Pell, Anna. Tides and Walls. 1994.'));
-        $note = $plan->topic(Build::id($plan, 'One'))->note;
-
-        self::assertSame('It rose .', implode('', array_map(static fn(Node $block): string => $block->plainText(), $note->blocks ?? [])));
+        self::assertSame('It rose .', self::text($plan, Build::id($plan, 'One')));
     }
 }

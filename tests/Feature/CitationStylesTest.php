@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Access\Role;
+use App\Models\Plan;
 use App\Models\Share;
 use App\Store\CitationStyles;
 use App\Store\WholePlan;
@@ -154,6 +155,36 @@ final class CitationStylesTest extends TestCase
 
         $key = $this->take($follows('http://www.zotero.org/styles/ieee'))->assertOk()->json('key');
         $this->getJson($this->at("citation-styles/{$key}"))->assertJsonPath('citations.1', '[1]')->assertJsonPath('group', 'numbers');
+    }
+
+    public function testADraftCarriesItsCitationsAsFieldsWhereThatIsChosenAndIsTakenInWithThem(): void
+    {
+        $source = [
+            'id' => self::newId(), 'title' => 'Tides and Walls', 'kind' => 'book', 'authors' => [['family' => 'Pell', 'given' => 'Anna']],
+            'date' => '1994', 'contributors' => ['translator' => [['family' => 'Rook', 'given' => 'Bea']]],
+            'details' => ['collection-title' => 'Shores'],
+        ];
+        $this->send(['type' => 'source', 'sources' => [$source]])->assertJsonPath('refused', []);
+        $cites = ['type' => 'citation', 'attrs' => ['items' => [['source' => $source['id'], 'pages' => '61']]]];
+        $rose = ['type' => 'text', 'text' => 'It rose '];
+        $block = ['type' => 'paragraph', 'attrs' => ['id' => self::newId()], 'content' => [$rose, $cites]];
+        $this->send(['type' => 'note', 'topic' => $this->id('A'), 'put' => [$block], 'remove' => [], 'order' => null, 'was' => []])
+            ->assertJsonPath('refused', []);
+        $docx = fn(string $more): string => $this->get($this->at("hand-over/file?format=docx{$more}"))->assertOk()->streamedContent();
+        file_put_contents($path = (string) tempnam(sys_get_temp_dir(), 'embrel'), $docx(''));
+        self::assertStringNotContainsString('CSL_CITATION', (string) file_get_contents("zip://{$path}#word/document.xml"));
+        $file = $docx('&citation_fields=1');
+        file_put_contents($path, $file);
+        self::assertStringContainsString('ADDIN CSL_CITATION', (string) file_get_contents("zip://{$path}#word/document.xml"));
+        unlink($path);
+
+        $upload = UploadedFile::fake()->createWithContent('draft.docx', $file);
+        $token = $this->post('/intake/files', ['file' => $upload], ['Accept' => 'application/json'])->assertOk()->json('token');
+        $this->postJson('/intake', ['token' => $token, 'to' => 'new'])->assertSuccessful();
+        $row = Plan::query()->latest('created_at')->latest('id')->firstOrFail();
+        self::assertNotSame($this->row->id, $row->id);
+        $taken = $this->getJson("/plans/{$row->id}/source-list")->json('sources.0.source');
+        self::assertEquals($source, $taken);
     }
 
     public function testItGoesAlongWithTheWholePlanAndWithAllThatIsOnesOwn(): void

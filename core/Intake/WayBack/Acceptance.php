@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Embrel\Intake\WayBack;
 
+use Embrel\Citation\Cited;
 use Embrel\Id\Ids;
+use Embrel\Operation\AddSources;
 use Embrel\Operation\AddTopics;
 use Embrel\Operation\Compound;
 use Embrel\Operation\EditNote;
@@ -15,6 +17,7 @@ use Embrel\Operation\Retitle;
 use Embrel\Plan\Place;
 use Embrel\Plan\Plan;
 use Embrel\RichText\Node;
+use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
 
 /** The changes of a file that the writer accepts, as one operation on the plan. */
@@ -50,8 +53,34 @@ final class Acceptance
 
     private function do(Operation $operation): void
     {
-        $this->operations[] = $operation;
-        $this->state = $operation->apply($this->state);
+        foreach ([...$this->cited($operation), $operation] as $one) {
+            $this->operations[] = $one;
+            $this->state = $one->apply($this->state);
+        }
+    }
+
+    /** @return list<Operation> sources that the file carries, that what comes with an operation cites, and that the plan has not */
+    private function cited(Operation $operation): array
+    {
+        $blocks = match (true) {
+            $operation instanceof EditNote => $operation->put,
+            $operation instanceof AddTopics => array_merge(...array_map(
+                static fn(array $row): array => array_values($row['topic']->note->blocks ?? []),
+                $operation->rows,
+            )),
+            default => [],
+        };
+        $cited = [];
+        foreach ($blocks as $block) {
+            foreach ($block->all() as $node) {
+                foreach ($node->type === NodeType::Citation ? Cited::of($node) : [] as $item) {
+                    $cited[$item->source] = true;
+                }
+            }
+        }
+        $new = array_diff_key(array_intersect_key($this->comparison->file->sources, $cited), $this->state->sources);
+
+        return $new === [] ? [] : [new AddSources(array_values($new))];
     }
 
     private function has(string $kind, string $topic): bool

@@ -69,7 +69,7 @@ final class OdtBody
             'h', 'p' => $this->paragraph($name === 'h', $into),
             'list' => $this->list('', 1, $into),
             'table' => $this->table($into),
-            'section' => CitationFields::isList((string) $this->xml->get('text:name')) ? $this->reading->references() : $this->blocks($into),
+            'section' => $this->section($into),
             'index-body' => $this->blocks($into),
             'bibliography' => $this->bibliography($into),
             'tracked-changes' => $this->recorded->read(),
@@ -77,6 +77,12 @@ final class OdtBody
             'frame' => $this->floating($into),
             default => \in_array($name, self::LEFT_OUT, true) ? $this->reading->contents() : null,
         };
+    }
+
+    private function section(?Column $into): void
+    {
+        $isList = CitationFields::isList((string) $this->xml->get('text:name'));
+        $isList ? $this->reading->references() : $this->blocks($into);
     }
 
     private function bibliography(?Column $into): void

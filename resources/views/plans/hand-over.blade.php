@@ -47,6 +47,8 @@
             <x-tick label="Relations, as “See also”" name="see_also" :on="$is('see_also', false)" when="isDraft" />
             <x-tick label="List of references" name="sources" :on="$is('sources')" when="isDraft" />
             <x-tick label="Also sources that are never cited" name="all_sources" :on="$is('all_sources', false)" when="isDraft || isText" />
+            <x-tick label="Citations as fields, which other programs read" name="citation_fields" :on="$is('citation_fields', false)"
+                when="isTemplated" />
             <x-tick label="Notes for other programs too" name="other_notes" :on="$is('other_notes')" when="isOpml" />
             <x-tick label="Loose ideas, at the end" name="loose" :on="$is('loose', false)" when="isText || isOpml" />
             <h2 x-show="isMap || isAlone">How it is drawn</h2>
