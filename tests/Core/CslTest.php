@@ -104,6 +104,16 @@ final class CslTest extends TestCase
             ['page' => '3-9'],
         ];
         yield 'name: as it is spoken' => [$names('<name/>'), 'Anna Lou Pell'];
+        yield 'name: the short form of one who has no family name' => [
+            $names('<name form="short"/>') . '<text variable="title"/>',
+            'Tides and walls',
+            ['author' => [['given' => 'Madonna']]],
+        ];
+        yield 'title case: a small word behind a short form' => [
+            '<text variable="publisher" text-case="title"/>',
+            'Ed. and Translator',
+            ['publisher' => 'ed. and translator'],
+        ];
         yield 'name: turned' => [$names('<name name-as-sort-order="all"/>'), 'Pell, Anna Lou'];
         yield 'name: initials' => [$names('<name initialize-with=". "/>'), 'A. L. Pell'];
         yield 'name: initials with a hyphen' => [$names('<name initialize-with="."/>'), 'J.-L. Pell', $people('Pell, Jean-Luc')];
@@ -276,6 +286,12 @@ final class CslTest extends TestCase
             [[['a'], ['b']]],
             ['(Pell 1994a, b)'],
         ];
+        yield 'cite grouping: works of the same people stand where the first stands' => [
+            $authorDate,
+            'collapse="year" disambiguate-add-year-suffix="true"',
+            [[['a'], ['c'], ['b']]],
+            ['(Pell 1994a, 1994b; Brent et al. 2001)'],
+        ];
         yield 'collapse: citation-number' => [
             '<text variable="citation-number"/>',
             'collapse="citation-number"',
@@ -324,15 +340,18 @@ final class CslTest extends TestCase
 
     public function testAnItemSaysInEachStyleWhatThatStyleWants(): void
     {
-        $items = ['a' => new Item('a', ['type' => 'book', 'title' => '"Mud" again'])];
+        $items = ['a' => new Item('a', ['type' => 'book', 'title' => '«Mud» again'])];
+        $quotes = static fn(string $open, string $close): string => '<locale xmlns="http://purl.org/net/xbiblio/csl"><terms>'
+            . "<term name=\"open-quote\">{$open}</term><term name=\"close-quote\">{$close}</term></terms></locale>";
         $said = [];
-        foreach (['<text variable="title"/>', '<text variable="title" text-case="uppercase"/>'] as $title) {
-            $style = StyleReader::read(self::style($title, '<text value="-"/>'), self::locales());
-            $said[] = Flat::plain(Processor::run($style, $items, [[new Cite('a')]])['citations'][0]);
-            unset($style);
+        foreach ([$quotes('«', '»'), $quotes('„', '“')] as $own) {
+            $xml = self::style('<text variable="title"/>', '<text value="-"/>');
+            $style = StyleReader::read(str_replace('</style>', "{$own}</style>", $xml), self::locales());
+            $flat = Processor::run($style, $items, [[new Cite('a')]])['citations'][0];
+            $said[] = implode('', array_column(Spans::of($flat, $style->locale->quotes), 0));
         }
 
-        self::assertSame(['(Mud again)', '(MUD AGAIN)'], $said);
+        self::assertSame(['(«Mud» again)', '(«Mud» again)'], $said);
     }
 
     #[DataProvider('badStyles')]

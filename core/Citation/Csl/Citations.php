@@ -187,7 +187,7 @@ final class Citations
         $out = '';
         $above = $aboveCite = $aboveText = null;
         $wasGroup = $isGrouped = false;
-        foreach ($cites as $cite) {
+        foreach ($this->grouped($cites) as $cite) {
             [$text, $names] = $this->cite($cite, false, false);
             $hasNames = $names !== null && !$names->isWords;
             $isSame = $hasNames && $above !== null && $above->names === $names->names;
@@ -208,6 +208,25 @@ final class Citations
         }
 
         return $out;
+    }
+
+    /**
+     * Works of the same people stand together, where the first of them stands.
+     *
+     * @param list<Cite> $cites
+     *
+     * @return list<Cite>
+     */
+    private function grouped(array $cites): array
+    {
+        $groups = [];
+        foreach ($cites as $i => $cite) {
+            $names = $this->cite($cite, false, false)[1];
+            $key = $names === null || $names->isWords ? $i : implode("\t", $names->names);
+            $groups[$key][] = $cite;
+        }
+
+        return array_merge(...array_values($groups));
     }
 
     /** What stands between a cite and the one above it. */

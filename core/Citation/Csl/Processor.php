@@ -12,6 +12,9 @@ final class Processor
 
     private readonly \Collator $collator;
 
+    /** Names are sorted as they are printed: with the given names that tell them apart. */
+    private ?Telling $telling = null;
+
     /**
      * @param array<string, Item>  $items     by id, in the order in which they are first cited
      * @param list<list<Cite>>     $citations in reading order
@@ -40,6 +43,7 @@ final class Processor
         }
         $self = new self($style, $items, $citations);
         $telling = Telling::apart($style, $items, array_flip(array_keys($items)));
+        $self->telling = $telling;
         $order = $self->ordered();
         foreach ($order as $i => $id) {
             $self->numbers[$id] = $i + 1;
@@ -90,6 +94,7 @@ final class Processor
             }
             $printing = new Printing($this->style, $this->items[$id], $cite, $this->numbers[$id]);
             $printing->isKey = true;
+            $printing->givens = $this->telling?->givens($id) ?? [];
             $printing->keyNames = $key->names;
             $text = SortText::of($key, $printing);
             $isDate = isset($this->items[$id]->dates[$key->variable]);

@@ -87,6 +87,26 @@ final class Spans
             }
         }
 
-        return $spans;
+        return self::closed($spans);
+    }
+
+    /**
+     * Marks that stand at the beginning beside a margin close what is in the margin.
+     *
+     * @param list<array{string, int, string}> $spans
+     *
+     * @return list<array{string, int, string}>
+     */
+    private static function closed(array $spans): array
+    {
+        for ($i = 1, $count = \count($spans); $i < $count; ++$i) {
+            $last = $spans[$i - 1];
+            if ($last[2] === 'left-margin' && $spans[$i][2] !== 'left-margin' && preg_match('/\A([.,;:]+)\s*/', $spans[$i][0], $m) === 1) {
+                $spans[$i][0] = substr($spans[$i][0], \strlen($m[0]));
+                $spans[$i - 1][0] = str_ends_with($last[0], $m[1]) ? $last[0] : rtrim($last[0]) . $m[1];
+            }
+        }
+
+        return array_values(array_filter($spans, static fn(array $span): bool => $span[0] !== ''));
     }
 }

@@ -56,6 +56,14 @@ final class Telling
         return $self;
     }
 
+    /** @return list<list<int>> what tells people apart wherever they are named, as Told has it: by this names are sorted too */
+    public function givens(string $id): array
+    {
+        $rule = $this->style->citation->options['givenname-disambiguation-rule'] ?? 'by-cite';
+
+        return $rule === 'by-cite' ? [] : $this->told[$id]->givens;
+    }
+
     /** Where citations have no initials, names are told by the whole given name, in the list too. */
     private function whole(string $id): void
     {

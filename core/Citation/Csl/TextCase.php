@@ -168,7 +168,8 @@ final class TextCase
                 continue;
             }
             $word = $stays ? $word : self::word($word, $isAllCapitals, !$begins && $i !== $last && !str_contains('?!', $word[-1]));
-            $begins = str_contains(':?!.', $word[-1]);
+            // A stop ends a sentence, unless it ends a short form.
+            $begins = str_contains(':?!', $word[-1]) || ($word[-1] === '.' && mb_strlen($word) > 4);
             $out .= $word;
         }
 

@@ -33,7 +33,8 @@ final class NameWriting
             return $this->form->family->within($this->rich($name->literal), $this->printing);
         }
         if ($name->family === '') {
-            return $this->form->family->on($this->rich($name->given), $this->printing);
+            // The short form is of family names alone.
+            return $this->form->form === 'short' && $this->told === 0 && !$this->printing->isKey ? '' : $this->form->family->on($this->rich($name->given), $this->printing);
         }
         if (preg_match('/[\p{Han}\p{Hiragana}\p{Katakana}\p{Hangul}\p{Thai}]/u', $name->family . $name->given) === 1) {
             return $this->form->form === 'short' && $this->told === 0
