@@ -6,7 +6,6 @@ namespace Tests\Core;
 
 use Embrel\Citation\Csl\Cite;
 use Embrel\Citation\Csl\CslError;
-use Embrel\Citation\Csl\Flat;
 use Embrel\Citation\Csl\Item;
 use Embrel\Citation\Csl\Locales;
 use Embrel\Citation\Csl\Numbers;

@@ -17,7 +17,7 @@ final class Initials
         if (!$hyphens) {
             $given = str_replace('-', ' ', $given);
         }
-        $given = (string) preg_replace(['/\s*-\s*/u', '/\s+/u', '/-(?=\p{Ll})/u', '/\.(?! |\z)/'], ['-', ' ', '–', '. '], trim($given));
+        $given = (string) preg_replace(['/\s*-\s*/u', '/\s+/u', '/-(?=\p{Ll})/u', '/\.(?! |-|\z)/'], ['-', ' ', '–', '. '], trim($given));
         $words = preg_split('/( |-)/u', $given, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [$given];
         $out = $shortens ? self::shortened($words, $with) : self::normalized($words, $with);
 
@@ -59,7 +59,7 @@ final class Initials
         for ($i = 0; $i <= $last; $i += 2) {
             $gap = $words[$i + 1] ?? '';
             if ($is[$i]) {
-                $out .= rtrim($words[$i], '.') . $with . ($gap === '-' ? '-' : '') . ($i < $last && !$is[$i + 2] ? ' ' : '');
+                $out .= rtrim($words[$i], '.') . $with . ($i < $last && !$is[$i + 2] ? ' ' : '');
             } else {
                 $out .= $words[$i] . $gap;
             }

@@ -34,7 +34,7 @@ final class NameWriting
         }
         if ($name->family === '') {
             // The short form is of family names alone.
-            return $this->form->form === 'short' && $this->told === 0 && !$this->printing->isKey ? '' : $this->form->family->on($this->rich($name->given), $this->printing);
+            return $this->form->form === 'short' && $this->told === 0 && !$this->printing->isKey ? '' : $this->form->given->on($this->rich($name->given), $this->printing);
         }
         if (preg_match('/[\p{Han}\p{Hiragana}\p{Katakana}\p{Hangul}\p{Thai}]/u', $name->family . $name->given) === 1) {
             return $this->form->form === 'short' && $this->told === 0
