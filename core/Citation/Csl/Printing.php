@@ -135,7 +135,13 @@ final class Printing
         $isFirst = !$this->began && ($this->cite === null || $this->style->inNotes);
         $this->began = true;
 
-        return $isFirst ? TextCase::of($text, 'capitalize-first', false) : $text;
+        if (!$isFirst) {
+            return $text;
+        }
+        // Within a bracket of its own too.
+        $bracket = \strlen($text) - \strlen(ltrim($text, '[('));
+
+        return substr($text, 0, $bracket) . TextCase::of(substr($text, $bracket), 'capitalize-first', false);
     }
 
     /** What a group says; nothing where every variable that it calls is empty. */
