@@ -31,7 +31,9 @@ final class Text extends Element
         $item = $printing->item;
         // What a source says itself is the same in every citation of it.
         if ($printing->strips || !isset($item->texts[$this->variable]) || isset($printing->gone[$this->variable])) {
-            return parent::render($printing);
+            $text = parent::render($printing);
+
+            return $this->variable === 'citation-number' && str_ends_with($text, ' ') ? $text . Flat::EDGE : $text;
         }
         $key = spl_object_id($this);
         if (isset($item->kept[$key])) {
