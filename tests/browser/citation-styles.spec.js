@@ -90,3 +90,40 @@ test('a style is brought along as a file, kept, and taken off again; what is non
     await expect(page.getByRole('list', { name: 'Sources' })).toContainText('~Tides and Walls!');
     await expect(page.getByLabel('Printed as').locator('option:checked')).toHaveText('Low Shores Review');
 });
+
+test('a work is looked up by its number, and what few sources have is kept with it', async ({ page }) => {
+    const writer = await planOf(page, 'The Wall at Harrow', 'Why it was built', 'What it did');
+    await writer.view('Sources');
+    const form = page.getByRole('complementary', { name: 'One source' });
+    await page.getByLabel('Add a source').fill('ISBN 978-3-16-148410-0');
+    await page.keyboard.press('Enter');
+    await expect(form.getByLabel('Title', { exact: true })).toHaveValue('Tides and Walls: A History of the Harrow Embankment');
+    await expect(form.getByLabel('Translators 1: family name or organisation')).toHaveValue('Rook');
+    await form.getByRole('button', { name: 'Add to the sources' }).click();
+    await expect(page.getByRole('list', { name: 'Sources' })).toContainText('Pell, A. (1994)');
+
+    // A number that nobody knows is kept as it was typed.
+    writer.expectRefused(/^422 POST .*\/source-list\/number$/);
+    await page.getByLabel('Add a source').fill('10.5555/none');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('This DOI could not be looked up.')).toBeVisible();
+    await expect(form.getByLabel('DOI')).toHaveValue('10.5555/none');
+    await form.getByRole('button', { name: 'Cancel' }).click();
+
+    await page.getByRole('list', { name: 'Sources' }).getByRole('button').first().click();
+    await form.getByText('More that can be said of it').click();
+    await form.getByLabel('Series', { exact: true }).fill('Shore Studies');
+    await form.getByLabel('Date of the original').fill('c. 1890');
+    await page.keyboard.press('Tab');
+    await writer.saved();
+    await page.reload();
+    await page.getByRole('list', { name: 'Sources' }).getByRole('button').first().click();
+    await expect(form.getByLabel('Series', { exact: true })).toHaveValue('Shore Studies');
+    await expect(form.getByLabel('Date of the original')).toHaveValue('c. 1890');
+    // Another kind has other fields; what was said stays.
+    await form.getByLabel('Kind').selectOption({ label: 'Court case' });
+    await expect(form.getByLabel('Series', { exact: true })).toHaveValue('Shore Studies');
+    await form.getByText('More that can be said of it').click();
+    await expect(form.getByLabel('Court or authority')).toBeVisible();
+    expect(await findings(page)).toEqual([]);
+});
