@@ -22,6 +22,7 @@ use Embrel\RichText\Node;
 use Embrel\Shelf\Shelf;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
 
 /** The styles that ship, and files of styles that people bring. */
 final class StyleFileTest extends TestCase
@@ -139,6 +140,21 @@ final class StyleFileTest extends TestCase
             'Anna Pell and Ada Moor, Tides and Walls, 2nd edn (Harrow: Creekside Press, 1994), p. 61.',
             'Pell, Anna, and Ada Moor, Tides and Walls, 2nd edn (Harrow: Creekside Press, 1994)',
         ];
+    }
+
+    #[DataProvider('heavy')]
+    public function testFiveThousandSourcesAreListedInLittleMemory(string $key): void
+    {
+        $process = new Process([PHP_BINARY, '-d', 'memory_limit=128M', __DIR__ . '/../csl/many.php', $key], timeout: 600);
+
+        self::assertSame('5000', $process->mustRun()->getOutput());
+    }
+
+    /** @return iterable<array{string}> */
+    public static function heavy(): iterable
+    {
+        yield ['ieee'];
+        yield ['chicago-fullnote-bibliography'];
     }
 
     public function testAStyleWithoutDirectorsNamesThemAsAuthors(): void

@@ -34,7 +34,9 @@ final class NameWriting
         }
         if ($name->family === '') {
             // The short form is of family names alone.
-            return $this->form->form === 'short' && $this->told === 0 && !$this->printing->isKey ? '' : $this->form->given->on($this->rich($name->given), $this->printing);
+            $isLeftOut = $this->form->form === 'short' && $this->told === 0 && !$this->printing->isKey;
+
+            return $isLeftOut ? '' : $this->form->given->on($this->rich($name->given), $this->printing);
         }
         if (preg_match('/[\p{Han}\p{Hiragana}\p{Katakana}\p{Hangul}\p{Thai}]/u', $name->family . $name->given) === 1) {
             return $this->form->form === 'short' && $this->told === 0
