@@ -142,6 +142,35 @@ final class StyleFileTest extends TestCase
         ];
     }
 
+    #[DataProvider('translated')]
+    public function testWhoTranslatedABookIsNamed(string $key, string $language, string $expected): void
+    {
+        $source = new Source(
+            'a',
+            'Tides and Walls',
+            SourceKind::Book,
+            [new Person('Pell', 'Anna')],
+            date: PartialDate::of('1994'),
+            publisher: 'Creekside Press',
+            edition: '2',
+            contributors: ['translator' => [new Person('Rook', 'Bea'), new Person('Moor', 'Ada')]],
+        );
+        $references = References::of(new CitationStyle($key), $language, ['a' => $source], [[new Cited('a', '61')]]);
+
+        self::assertContains($expected, [self::text($references->citations[0]), self::text($references->list[0]['runs'])]);
+    }
+
+    /** @return iterable<array{string, string, string}> */
+    public static function translated(): iterable
+    {
+        yield ['apa', 'en', 'Pell, A. (1994). Tides and walls (B. Rook & A. Moor, Trans.; 2nd ed.). Creekside Press.'];
+        yield ['mla', 'en', 'Pell, Anna. Tides and Walls. Translated by Bea Rook and Ada Moor, 2nd ed., Creekside Press, 1994.'];
+        yield ['chicago-dates', 'en', 'Pell, Anna. 1994. Tides and Walls. Translated by Bea Rook and Ada Moor. 2nd ed. Creekside Press.'];
+        yield ['chicago-notes', 'en', 'Anna Pell, Tides and Walls, trans. Bea Rook and Ada Moor, 2nd ed. (Creekside Press, 1994), 61.'];
+        yield ['chicago-notes', 'en', 'Pell, Anna. Tides and Walls. Translated by Bea Rook and Ada Moor. 2nd ed. Creekside Press, 1994.'];
+        yield ['apa', 'de', 'Pell, A. (1994). Tides and Walls (B. Rook & A. Moor, Übers.; 2. Aufl.). Creekside Press.'];
+    }
+
     #[DataProvider('heavy')]
     public function testFiveThousandSourcesAreListedInLittleMemory(string $key): void
     {
