@@ -60,7 +60,7 @@ final class Plan extends Model
     protected static function booted(): void
     {
         self::updated(static fn(self $plan) => $plan->wasChanged('revision') ? Wire::changed($plan->id) : null);
-        self::created(CitationStyles::hold(...));
+        self::created(static fn(self $plan) => CitationStyles::hold($plan));
         self::updated(static fn(self $plan) => $plan->wasChanged('style_key') ? CitationStyles::hold($plan) : null);
         self::deleted(static fn(self $plan) => Wire::changed($plan->id));
     }

@@ -24,9 +24,12 @@ final readonly class CitationStyles implements KeptStyles
 
     public function file(string $key): ?string
     {
-        $body = DB::table('style_files')->where('id', $key)->value('body');
+        // Asked more than once while one thing is printed: what it is called, what it looks like, what it says.
+        return once(static function () use ($key): ?string {
+            $body = DB::table('style_files')->where('id', $key)->value('body');
 
-        return \is_string($body) ? $body : null;
+            return \is_string($body) ? $body : null;
+        });
     }
 
     /** @return array<string, string> key → name, of those that a person keeps */
@@ -62,6 +65,26 @@ final readonly class CitationStyles implements KeptStyles
      */
     public function takeIn(User $user, string $xml): string
     {
+        if (\count(self::of($user)) >= self::MOST) {
+            throw new CslError('A hundred styles of your own are kept already. Remove one that is not needed first.');
+        }
+        $key = $this->admit($user, $xml);
+        $this->keep($user, $key);
+
+        return $key;
+    }
+
+    /**
+     * Checks a file and has it here from now on; nobody keeps it yet.
+     *
+     * @param User $user among whose styles one is that it follows
+     *
+     * @return string its key
+     *
+     * @throws CslError with a sentence for the person
+     */
+    public function admit(User $user, string $xml): string
+    {
         $file = StyleFile::checked($xml, Shelf::schema());
         if ($file->parent !== '' && StyleTable::named($file->parent) === null) {
             $parent = DB::table('style_files')
@@ -84,16 +107,12 @@ final readonly class CitationStyles implements KeptStyles
                 return $this->xml;
             }
         }))->style('en');
-        if (\count(self::of($user)) >= self::MOST) {
-            throw new CslError('A hundred styles of your own are kept already. Remove one that is not needed first.');
-        }
         DB::table('style_files')->insertOrIgnore([
             'id' => $key,
             'name' => $file->title,
             'standard_id' => mb_strcut($file->id, 0, 300),
             'body' => $xml,
         ]);
-        $this->keep($user, $key);
 
         return $key;
     }
@@ -109,10 +128,14 @@ final readonly class CitationStyles implements KeptStyles
         DB::table('kept_style_files')->where('user_id', $user->id)->where('style_id', $key)->delete();
     }
 
-    /** A plan that is printed in one holds on to it from then on: its history may lead back to it. */
-    public static function hold(PlanRow $plan): void
+    /**
+     * A plan that is printed in one holds on to it from then on: its history may lead back to it.
+     *
+     * @param string|null $key null: that of the plan as it is
+     */
+    public static function hold(PlanRow $plan, ?string $key = null): void
     {
-        $key = $plan->getAttribute('style_key');
+        $key ??= $plan->getAttribute('style_key');
         if (\is_string($key) && str_starts_with($key, CitationStyle::OWN)) {
             DB::table('plan_style_files')->insertOrIgnoreUsing(
                 ['plan_id', 'style_id'],

@@ -291,9 +291,8 @@ final readonly class WholePlan
             }
         }
         foreach ($rest['style'] ?? [] as $line) {
-            (new CitationStyles())->takeIn($me, $line->string('body'));
+            CitationStyles::hold($row, (new CitationStyles())->admit($me, $line->string('body')));
         }
-        CitationStyles::hold($row);
         $this->comments($row, $me, $plan, $rest['comment'] ?? []);
         $isDay = static fn(Shape $line): bool => preg_match(self::DAY, $line->string('day')) === 1;
         foreach ($rest['words'] ?? [] as $line) {

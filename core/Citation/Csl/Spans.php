@@ -99,14 +99,17 @@ final class Spans
      */
     private static function closed(array $spans): array
     {
-        for ($i = 1, $count = \count($spans); $i < $count; ++$i) {
-            $last = $spans[$i - 1];
-            if ($last[2] === 'left-margin' && $spans[$i][2] !== 'left-margin' && preg_match('/\A([.,;:]+)\s*/', $spans[$i][0], $m) === 1) {
-                $spans[$i][0] = substr($spans[$i][0], \strlen($m[0]));
-                $spans[$i - 1][0] = str_ends_with($last[0], $m[1]) ? $last[0] : rtrim($last[0]) . $m[1];
+        $out = [];
+        foreach ($spans as [$text, $marks, $block]) {
+            $last = array_pop($out);
+            $isBeside = $last !== null && $last[2] === 'left-margin' && $block !== 'left-margin';
+            if ($isBeside && preg_match('/\A([.,;:]+)\s*/', $text, $m) === 1) {
+                $text = substr($text, \strlen($m[0]));
+                $last[0] = str_ends_with($last[0], $m[1]) ? $last[0] : rtrim($last[0]) . $m[1];
             }
+            array_push($out, ...$last === null ? [] : [$last], ...$text === '' ? [] : [[$text, $marks, $block]]);
         }
 
-        return array_values(array_filter($spans, static fn(array $span): bool => $span[0] !== ''));
+        return $out;
     }
 }
