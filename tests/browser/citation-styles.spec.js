@@ -113,13 +113,13 @@ test('a work is looked up by its number, and what few sources have is kept with 
     await page.getByRole('list', { name: 'Sources' }).getByRole('button').first().click();
     await form.getByText('More that can be said of it').click();
     await form.getByLabel('Series', { exact: true }).fill('Shore Studies');
-    await form.getByLabel('Date of the original').fill('c. 1890');
+    await form.getByLabel('First published').fill('c. 1890');
     await page.keyboard.press('Tab');
     await writer.saved();
     await page.reload();
     await page.getByRole('list', { name: 'Sources' }).getByRole('button').first().click();
     await expect(form.getByLabel('Series', { exact: true })).toHaveValue('Shore Studies');
-    await expect(form.getByLabel('Date of the original')).toHaveValue('c. 1890');
+    await expect(form.getByLabel('First published')).toHaveValue('c. 1890');
     // Another kind has other fields; what was said stays.
     await form.getByLabel('Kind').selectOption({ label: 'Court case' });
     await expect(form.getByLabel('Series', { exact: true })).toHaveValue('Shore Studies');
