@@ -1,6 +1,6 @@
 import { allOf } from '../lib/dom.js';
 import { reason, send } from '../lib/http.js';
-import { tellStyle } from '../lib/style-names.js';
+import { tellStyle } from './style-names.js';
 import { upload } from '../lib/upload.js';
 import { element } from './element.js';
 import { StyleList } from './style-list.js';

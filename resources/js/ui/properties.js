@@ -1,6 +1,6 @@
 import { byId, fieldsOf, firstOf } from '../lib/dom.js';
 import { send } from '../lib/http.js';
-import { offerStyles } from '../lib/style-names.js';
+import { offerStyles } from './style-names.js';
 import { CitationStyles } from './citation-styles.js';
 import { say } from './toast.js';
 

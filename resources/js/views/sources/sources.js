@@ -2,7 +2,7 @@ import { allOf, byId, firstOf, held } from '../../lib/dom.js';
 import { send } from '../../lib/http.js';
 import { newId } from '../../lib/ids.js';
 import { element } from '../../ui/element.js';
-import { offerStyles, tellStyle } from '../../lib/style-names.js';
+import { offerStyles, tellStyle } from '../../ui/style-names.js';
 import { words } from '../../lib/vocabulary.js';
 import { CitationStyles } from '../../ui/citation-styles.js';
 import { whenAsked } from '../../ui/context.js';

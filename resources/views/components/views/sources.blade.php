@@ -5,7 +5,7 @@
         <form id="source-line-form" class="source-line"><input class="box" id="source-line" aria-label="Add a source"
             placeholder="Pell, Tides and Walls, 1994, or an address of the web" maxlength="8000" autocomplete="off"><button
             class="primary">Add…</button></form>
-        <p class="hint">Type or paste a line as it stands in a list of references, then Enter: its fields are read for you to confirm. Enter
+        <p class="hint">Type or paste a line as it stands in a list of references, a DOI or an ISBN, then Enter: it is read for you to confirm. Enter
             alone opens empty fields.</p>
         <input type="file" id="source-file" accept=".bib,.ris,.json,.xml,.txt" hidden aria-label="A file of sources">
         <div class="sources-acts">

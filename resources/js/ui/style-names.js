@@ -1,5 +1,5 @@
-import { element } from '../ui/element.js';
-import { words } from './vocabulary.js';
+import { element } from './element.js';
+import { words } from '../lib/vocabulary.js';
 
 /** What styles are called that somebody brought along, as far as it was told. @type {Map<string, string>} */
 const told = new Map();
