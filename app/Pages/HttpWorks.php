@@ -15,8 +15,10 @@ use Embrel\Reader\SourceFormat;
  */
 final readonly class HttpWorks implements WorkFinder
 {
-    private const TYPES = '~\A(?:application/(?:json|vnd\.citationstyles\.csl\+json|x-bibtex|x-research-info-systems|xml)|text/(?:plain|xml|x-bibtex))\b~i';
-    private const ACCEPT = 'application/vnd.citationstyles.csl+json, application/json;q=0.9, application/x-bibtex;q=0.5, application/x-research-info-systems;q=0.4';
+    private const TYPES = '~\A(?:application/(?:json|vnd\.citationstyles\.csl\+json|x-bibtex|x-research-info-systems|xml)'
+        . '|text/(?:plain|xml|x-bibtex))\b~i';
+    private const ACCEPT = 'application/vnd.citationstyles.csl+json, application/json;q=0.9, '
+        . 'application/x-bibtex;q=0.5, application/x-research-info-systems;q=0.4';
     private const BYTES = 512 * 1024;
     private const STAND_IN = 'http://works.example/%s/{number}';
 

@@ -24,12 +24,9 @@ final readonly class CitationStyles implements KeptStyles
 
     public function file(string $key): ?string
     {
-        // Asked more than once while one thing is printed: what it is called, what it looks like, what it says.
-        return once(static function () use ($key): ?string {
-            $body = DB::table('style_files')->where('id', $key)->value('body');
+        $body = DB::table('style_files')->where('id', $key)->value('body');
 
-            return \is_string($body) ? $body : null;
-        });
+        return \is_string($body) ? $body : null;
     }
 
     /** @return array<string, string> key → name, of those that a person keeps */
@@ -98,15 +95,6 @@ final readonly class CitationStyles implements KeptStyles
             $xml = StyleFile::composed($xml, $parent);
         }
         $key = CitationStyle::keyOf($xml);
-        // What compiles only in part would fail at the first draft: it is tried now.
-        (new CitationStyle($key, new class ($xml) implements KeptStyles {
-            public function __construct(private readonly string $xml) {}
-
-            public function file(string $key): string
-            {
-                return $this->xml;
-            }
-        }))->style('en');
         DB::table('style_files')->insertOrIgnore([
             'id' => $key,
             'name' => $file->title,

@@ -74,7 +74,7 @@ final readonly class CitationStyle
     /** What the list is called at the end of the draft. */
     public function heading(string $language): string
     {
-        return Language::of($language)->say($this->manual()?->heading() ?? $this->citedAs()->heading());
+        return Language::of($language)->say($this->manual() === Manual::Numbered ? 'sources' : $this->citedAs()->heading());
     }
 
     /** The style that says how it is printed: itself, or the one that it follows. One that is not there is printed in the usual one. */
@@ -92,14 +92,17 @@ final readonly class CitationStyle
         };
     }
 
+    /** What its file says of itself; null: it is none that somebody brought, or it is not there any more. */
     private function file(): ?StyleFile
     {
-        $xml = $this->isOwn() ? $this->kept?->file($this->key) : null;
-        try {
-            return $xml === null ? null : StyleFile::read($xml);
-        } catch (CslError) {
-            return null;
+        /** @var array<string, StyleFile> $read each is read once: a key has one content for ever */
+        static $read = [];
+        $xml = $this->isOwn() && !isset($read[$this->key]) ? $this->kept?->file($this->key) : null;
+        if ($xml !== null) {
+            $read = \array_slice($read, 1 - self::READY, null, true) + [$this->key => StyleFile::read($xml)];
         }
+
+        return $read[$this->key] ?? null;
     }
 
     /** @param string $language a language tag */
@@ -119,7 +122,7 @@ final readonly class CitationStyle
     private function read(string $language): Style
     {
         $manual = Manual::tryFrom($this->key);
-        $xml = $this->isOwn() ? $this->kept?->file($this->key) : Shelf::style($this->key);
+        $xml = $this->isOwn() ? $this->file()?->xml : Shelf::style($this->key);
         $style = StyleReader::read(
             $xml ?? throw new CslError("There is no style “{$this->key}”."),
             new Locales(Shelf::locale(...)),

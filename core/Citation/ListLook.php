@@ -42,7 +42,7 @@ final readonly class ListLook
         );
     }
 
-    /** How far all lines of an entry but the first stand from the margin: in points, for letters of a size in points. */
+    /** How far what follows a label, and all lines of an entry but the first, stand from the margin; in points, as $size is. */
     public function indent(float $size): float
     {
         return $this->hangs || $this->longest > 0 ? max(self::USUAL, ($this->longest + 1) * $size * self::LETTER) : 0.0;

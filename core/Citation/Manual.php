@@ -18,17 +18,6 @@ enum Manual: string
         return new CitationStyle($this->value);
     }
 
-    /** What the list is called at the end of a draft: a word that Language::say() knows. */
-    public function heading(): string
-    {
-        return match ($this) {
-            self::Apa, self::ChicagoDates => 'references',
-            self::Mla => 'worksCited',
-            self::ChicagoNotes => 'bibliography',
-            self::Numbered => 'sources',
-        };
-    }
-
     /** Whether “et al.” never stands for one name alone (APA 8.18). */
     public function etAlIsPlural(): bool
     {

@@ -9,6 +9,7 @@ use Embrel\Citation\Csl\Processor;
 use Embrel\Citation\Csl\Spans;
 use Embrel\Citation\Csl\TextCase;
 use Embrel\Language\Language;
+use Embrel\RichText\Flow;
 use Embrel\RichText\Mark;
 use Embrel\RichText\MarkType;
 use Embrel\RichText\Node;
@@ -122,7 +123,7 @@ final readonly class References
             $block = $spans[0][2];
             $made = self::runs($spans);
             if ($n > 0) {
-                $runs = self::trimmed($runs);
+                $runs = Flow::ended($runs);
                 $runs[] = $block === 'right-inline' || $block === '' ? Node::text(' ') : new Node(NodeType::HardBreak);
             } elseif ($block === 'left-margin' && \count($blocks) > 1) {
                 $label = rtrim(implode('', array_column($spans, 0)));
@@ -131,22 +132,6 @@ final readonly class References
         }
 
         return ['label' => $label, 'runs' => $runs];
-    }
-
-    /**
-     * @param list<Node> $runs
-     *
-     * @return list<Node> without white space at the end
-     */
-    private static function trimmed(array $runs): array
-    {
-        $last = array_pop($runs);
-        if ($last === null || !$last->isText()) {
-            return $last === null ? [] : [...$runs, $last];
-        }
-        $text = rtrim($last->text);
-
-        return $text === '' ? self::trimmed($runs) : [...$runs, Node::text($text, $last->marks)];
     }
 
     /**

@@ -9,13 +9,19 @@ use Embrel\Shelf\Shelf;
 /** Titles of journals made short, word by word, as ISO 4 has it: from a list of words (resources/csl/titles). */
 final class ShortTitles
 {
-    private const LEFT_OUT = '/\A(?:a|an|and|at|by|for|from|in|of|on|the|to|with|de|des|du|der|die|das|für|im|in|und|la|le|les|l|el|los|las|y|e|et|van|het|en|z)\z/iu';
+    /** Articles, prepositions and conjunctions. */
+    private const LEFT_OUT = [
+        ...['a', 'an', 'and', 'at', 'by', 'for', 'from', 'in', 'of', 'on', 'the', 'to', 'with'],
+        ...['das', 'der', 'des', 'die', 'für', 'im', 'und', 'z'],
+        ...['de', 'du', 'e', 'el', 'en', 'et', 'l', 'la', 'las', 'le', 'les', 'los', 'y'],
+        ...['het', 'van'],
+    ];
 
     /** A title of one word stays, as does a word that the list has not. */
     public static function of(string $title): string
     {
         preg_match_all('/[\p{L}\p{N}\p{Mn}]+|&/u', $title, $m);
-        $isKept = static fn(string $word): bool => $word !== '&' && preg_match(self::LEFT_OUT, $word) !== 1;
+        $isKept = static fn(string $word): bool => $word !== '&' && !\in_array(mb_strtolower($word), self::LEFT_OUT, true);
         $words = array_values(array_filter($m[0], $isKept));
         if (\count($words) < 2) {
             return $title;
@@ -32,7 +38,7 @@ final class ShortTitles
         for ($length = mb_strlen($plain); $short === null && $length > 2; --$length) {
             $short = $list[mb_substr($plain, 0, $length) . '-'] ?? null;
         }
-        // Without a stop the word itself stays as it is.
+        // A row without a stop keeps a word from the rows of shorter beginnings: of plant- and plan-, that of plant- counts.
         if ($short === null || !str_ends_with($short, '.') || mb_strlen($short) > mb_strlen($word)) {
             return $word;
         }

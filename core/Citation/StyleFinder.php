@@ -37,7 +37,6 @@ final class StyleFinder
             return [];
         }
         $found = [[], []];
-        // Most names are plain: only where one is not, it is made so.
         foreach (explode("\n", Shelf::journals()) as $line) {
             [$name, $key] = explode("\t", $line) + [1 => ''];
             if ($key !== '' && self::has($plain = self::plain($name), $words)) {
@@ -66,8 +65,10 @@ final class StyleFinder
         return true;
     }
 
+    /** In small letters, without accents. */
     private static function plain(string $text): string
     {
+        // Most names of journals have none.
         if (preg_match('/[^\x20-\x7E]/', $text) !== 1) {
             return strtolower($text);
         }

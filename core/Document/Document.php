@@ -75,6 +75,26 @@ final readonly class Document
         return new self(...['elements' => $elements] + get_object_vars($this)); // @phpstan-ignore argument.type (as they were)
     }
 
+    /** How far the lines of a reference stand from the margin, all but the first: in points. */
+    public function referenceIndent(): float
+    {
+        return $this->listLook->indent($this->style->size);
+    }
+
+    /** The same in widths of the letters’ size, for pages whose letters grow; two where the style says nothing of it. */
+    public function referenceEms(): float
+    {
+        return $this->listLook->isUsual() ? 2.0 : round($this->referenceIndent() / $this->style->size, 2);
+    }
+
+    /** The space between references in points; null: as between paragraphs. */
+    public function referenceGap(): ?float
+    {
+        return $this->listLook->between === null
+            ? null
+            : $this->listLook->between * $this->style->size * $this->style->line * Style::SINGLE;
+    }
+
     public function words(): int
     {
         return $this->counted->in($this->elements);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Document;
 
+use Embrel\Citation\ListLook;
 use Embrel\Plan\Picture;
 use Embrel\Plan\Sign;
 use Embrel\RichText\Node;
@@ -57,6 +58,12 @@ final readonly class Element
         public ?Sign $sign = null,
         public array $places = [],
     ) {}
+
+    /** @return list<Node> of a reference: what follows its number, with which its content begins */
+    public function behindNumber(): array
+    {
+        return ListLook::behind($this->number, $this->block->content ?? []);
+    }
 
     /** @param array<string, mixed> $changes field → value of the field's own type */
     public function with(array $changes): self

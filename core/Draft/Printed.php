@@ -185,10 +185,8 @@ final class Printed
         if ($items === []) {
             return $runs;
         }
-        $flags = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
-        $csl = json_encode(CslJson::citation($items, $sources, $plain), $flags);
 
-        return [new Node(NodeType::Citation, ['csl' => $csl], $runs)];
+        return [new Node(NodeType::Citation, ['csl' => CslJson::citation($items, $sources, $plain)], $runs)];
     }
 
     /**

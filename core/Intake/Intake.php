@@ -102,7 +102,8 @@ final class Intake
         if ($manuscript->sources !== []) {
             $plan = Edit::notes($plan->withSources($manuscript->sources), static fn(array $blocks): array => CitedNotes::in($blocks));
             $count = \count($manuscript->sources);
-            $this->growing->repaired($count === 1 ? 'A source came along with the citations of the document.' : "{$count} sources came along with the citations of the document.");
+            $came = $count === 1 ? 'A source' : "{$count} sources";
+            $this->growing->repaired("{$came} came along with the citations of the document.");
         }
 
         return new Result(

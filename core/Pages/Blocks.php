@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Embrel\Pages;
 
-use Embrel\Citation\ListLook;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
@@ -111,20 +110,15 @@ final class Blocks
 
     private function reference(Element $element): Group
     {
-        [$look, $style] = [$this->document->listLook, $this->document->style];
-        $indent = $look->isUsual() ? self::QUOTE : $look->indent($style->size);
-        $hanging = $element->number === '' && $look->hangs ? -$indent : 0.0;
-        $setting = $this->text->with(['indent' => $indent, 'firstLine' => $hanging, 'align' => 'left']
-            + ($look->lines === null ? [] : ['spacing' => (float) $look->lines]));
-        $line = $style->size * $style->line * Style::SINGLE;
-        $gap = $look->between === null ? max(4.0, $style->gap) : $look->between * $line;
         $label = $element->number;
-        if ($label === '') {
-            return $this->paragraph($element->block->content ?? [], $setting, $gap);
-        }
-        $group = $this->paragraph(ListLook::behind($label, $element->block->content ?? []), $this->behind($label, $setting), $gap);
+        $lines = $this->document->listLook->lines;
+        $indent = $this->document->referenceIndent();
+        $setting = $this->text->with(['indent' => $indent, 'firstLine' => $label === '' ? -$indent : 0.0, 'align' => 'left']
+            + ($lines === null ? [] : ['spacing' => (float) $lines]));
+        $gap = $this->document->referenceGap() ?? max(4.0, $this->document->style->gap);
+        $group = $this->paragraph($element->behindNumber(), $label === '' ? $setting : $this->behind($label, $setting), $gap);
         $first = $group->lines[0] ?? null;
-        if ($first !== null) {
+        if ($label !== '' && $first !== null) {
             $this->label($first, $label, $setting->with(['indent' => 0.0]), $first->tag);
         }
 

@@ -6,7 +6,6 @@ namespace Embrel\Reader;
 
 use Embrel\Citation\Exchange\CslJson;
 use Embrel\Document\Reading;
-use Embrel\Id\CountedIds;
 use Embrel\Id\Ulid;
 use Embrel\Limits;
 use Embrel\RichText\Node;
@@ -77,7 +76,7 @@ final class CitationFields
         $known = json_encode([$data['id'] ?? '', $data['title'] ?? ''], JSON_PARTIAL_OUTPUT_ON_ERROR) ?: '';
         $id = Ulid::isValid($given) ? $given : Ulid::derived($known);
         if (!isset($this->reading->sources[$id])) {
-            $source = \count($this->reading->sources) < Limits::SOURCES ? (new Csl\CslReader(new CountedIds()))->source($data, $id) : null;
+            $source = \count($this->reading->sources) < Limits::SOURCES ? Csl\CslItem::source($data, $id) : null;
             if ($source === null) {
                 return null;
             }

@@ -44,6 +44,11 @@ final class SourceFields
         }
         $fields['doi'] = preg_replace('/\A(?:https?:\/\/(?:dx\.)?doi\.org\/|doi:\s*)/i', '', $fields['doi'] ?? '') ?? '';
         $fields['pages'] = preg_replace('/(?<=\d)\s*[-–—]+\s*(?=\d)/u', '-', $fields['pages'] ?? '') ?? '';
+        // Of an article or another part, a number of that form is the one of the series (ISO 3297).
+        if ($kind->isPart() && preg_match('/\A\d{4}-?\d{3}[\dXx]\z/', $fields['isbn'] ?? '') === 1) {
+            $details += [Detail::Issn->value => $fields['isbn']];
+            $fields['isbn'] = '';
+        }
         if (($fields['url'] ?? '') !== '' && !Schema::isSafeLink($fields['url'])) {
             $fields['remark'] = trim(($fields['remark'] ?? '') . "\n{$fields['url']}");
             $fields['url'] = '';

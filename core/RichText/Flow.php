@@ -68,22 +68,34 @@ final class Flow
     public function nodes(): array
     {
         $this->end();
-        $nodes = $this->nodes;
-        foreach ([[0, 'ltrim'], [-1, 'rtrim']] as [$end, $trim]) {
-            while ($nodes !== []) {
-                $at = $end === 0 ? 0 : \count($nodes) - 1;
-                $text = $nodes[$at]->isText() ? $trim($nodes[$at]->text) : '-';
-                if ($text !== '') {
-                    if ($nodes[$at]->isText()) {
-                        $nodes[$at] = Node::text($text, $nodes[$at]->marks);
-                    }
-                    break;
-                }
-                $end === 0 ? array_shift($nodes) : array_pop($nodes);
+        $nodes = self::ended($this->nodes);
+        while ($nodes !== [] && $nodes[0]->isText()) {
+            $first = array_shift($nodes);
+            $text = ltrim($first->text);
+            if ($text !== '') {
+                return [Node::text($text, $first->marks), ...$nodes];
             }
         }
 
-        return array_values($nodes);
+        return $nodes;
+    }
+
+    /**
+     * @param list<Node> $nodes
+     *
+     * @return list<Node> without white space at the end
+     */
+    public static function ended(array $nodes): array
+    {
+        while ($nodes !== [] && end($nodes)->isText()) {
+            $last = array_pop($nodes);
+            $text = rtrim($last->text);
+            if ($text !== '') {
+                return [...$nodes, Node::text($text, $last->marks)];
+            }
+        }
+
+        return $nodes;
     }
 
     /** @return list<Node> paragraphs, and the pictures that stood among their words as blocks between them */

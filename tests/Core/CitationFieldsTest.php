@@ -140,7 +140,8 @@ final class CitationFieldsTest extends TestCase
 
     private static function json(string $more = ''): string
     {
-        return '{"citationID":"x","citationItems":[{"id":7,"uris":["http://shores.example/items/7"],"itemData":{"id":7,"type":"book","title":"Tides <i>and</i> Walls",'
+        return '{"citationID":"x","citationItems":[{"id":7,"uris":["http://shores.example/items/7"],'
+            . '"itemData":{"id":7,"type":"book","title":"Tides <i>and</i> Walls",'
             . '"author":[{"family":"Pell","given":"Anna"}],"issued":{"date-parts":[["1994"]]}},"locator":"3","label":"chapter","prefix":"see "'
             . $more . '}],"schema":"https://example.org/csl-citation.json"}';
     }

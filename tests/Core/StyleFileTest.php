@@ -211,7 +211,8 @@ final class StyleFileTest extends TestCase
     /** @return iterable<string, array{string, string}> */
     public static function refused(): iterable
     {
-        $style = static fn(string $body): string => '<style xmlns="http://purl.org/net/xbiblio/csl" version="1.0" class="in-text">' . self::INFO . "{$body}</style>";
+        $style = static fn(string $body): string => '<style xmlns="http://purl.org/net/xbiblio/csl" version="1.0" class="in-text">'
+            . self::INFO . "{$body}</style>";
         $twice = implode('', array_map(
             static fn(int $n): string => "<macro name=\"m{$n}\">" . str_repeat('<text macro="m' . ($n + 1) . '"/>', 2) . '</macro>',
             range(1, 40),

@@ -76,20 +76,13 @@ final readonly class Entries
         return $takesEnd ? $text : $this->layout->dress->around($text, $printing, true);
     }
 
-    /** The first element stands in the margin, or before the others. */
+    /** The first element stands in the margin, or before the others; marks that come after it go there with it (Spans). */
     private function aligned(Printing $printing): string
     {
         $inside = $printing->locale->inside;
         [$head, $rest] = $this->layout->parts($printing->item->type);
         $margin = Flat::open($head->render($printing));
         $text = rtrim(Flat::open(ltrim($rest->render($printing), ' ')), self::TAILS);
-        $closing = '';
-        // Marks that stand at the beginning close what is in the margin.
-        if ($margin !== '' && preg_match('/\A([.,;:]+) */', $text, $m) === 1) {
-            $text = substr($text, \strlen($m[0]));
-            $closing = str_ends_with($margin, $m[1]) ? '' : $m[1];
-        }
-        $margin = $closing === '' ? rtrim($margin, ' ') : $margin . $closing;
 
         return ($margin === '' ? '' : Flat::LEFT_MARGIN . $this->layout->dress->prefix . $margin . Flat::SHUT)
             . ($text === '' ? '' : Flat::RIGHT_INLINE . Flat::join($text, $this->layout->dress->suffix, $inside) . Flat::SHUT);

@@ -19,7 +19,8 @@ final class Item
         'locator', 'number', 'number-of-pages', 'number-of-volumes', 'page', 'page-first', 'part-number',
         'printing-number', 'section', 'supplement-number', 'version', 'volume',
     ];
-    private const ALIKE = ['journalAbbreviation' => 'container-title-short', 'shortTitle' => 'title-short', 'event' => 'event-title'];
+    /** What older files call otherwise → its name. */
+    public const ALIKE = ['journalAbbreviation' => 'container-title-short', 'shortTitle' => 'title-short', 'event' => 'event-title'];
 
     /** @var array<string, true> */
     private static array $isName = [];

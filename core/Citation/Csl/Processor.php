@@ -12,17 +12,16 @@ final class Processor
 
     private readonly \Collator $collator;
 
-    /** Names are sorted as they are printed: with the given names that tell them apart. */
-    private ?Telling $telling = null;
-
     /**
      * @param array<string, Item>  $items     by id, in the order in which they are first cited
      * @param list<list<Cite>>     $citations in reading order
+     * @param Telling              $telling   names are sorted as they are printed: with the given names that tell them apart
      */
     private function __construct(
         private readonly Style $style,
         private readonly array $items,
         private array $citations,
+        private readonly Telling $telling,
     ) {
         $this->collator = new \Collator($style->locale->language);
         // As people look things up: no matter of capitals and accents, Pell before Pella, and Letter 9 before Letter 10.
@@ -41,9 +40,8 @@ final class Processor
         foreach ($items as $item) {
             $item->begin();
         }
-        $self = new self($style, $items, $citations);
         $telling = Telling::apart($style, $items, array_flip(array_keys($items)));
-        $self->telling = $telling;
+        $self = new self($style, $items, $citations, $telling);
         $order = $self->ordered();
         foreach ($order as $i => $id) {
             $self->numbers[$id] = $i + 1;
@@ -94,7 +92,7 @@ final class Processor
             }
             $printing = new Printing($this->style, $this->items[$id], $cite, $this->numbers[$id]);
             $printing->isKey = true;
-            $printing->givens = $this->telling?->givens($id) ?? [];
+            $printing->givens = $this->telling->givens($id);
             $printing->keyNames = $key->names;
             $text = SortText::of($key, $printing);
             $isDate = isset($this->items[$id]->dates[$key->variable]);

@@ -105,7 +105,7 @@ final class Spans
             $isBeside = $last !== null && $last[2] === 'left-margin' && $block !== 'left-margin';
             if ($isBeside && preg_match('/\A([.,;:]+)\s*/', $text, $m) === 1) {
                 $text = substr($text, \strlen($m[0]));
-                $last[0] = str_ends_with($last[0], $m[1]) ? $last[0] : rtrim($last[0]) . $m[1];
+                $last[0] = str_ends_with($last[0], $m[1]) ? $last[0] : $last[0] . $m[1];
             }
             array_push($out, ...$last === null ? [] : [$last], ...$text === '' ? [] : [[$text, $marks, $block]]);
         }

@@ -25,6 +25,7 @@ final readonly class StyleFile
         public string $id,
         public string $parent,
         public ?CitedAs $citedAs,
+        public string $xml,
     ) {}
 
     /** @throws CslError */
@@ -48,11 +49,11 @@ final readonly class StyleFile
             }
         }
 
-        return new self(mb_substr($title === '' ? 'A style without a name' : $title, 0, self::TITLE), $id, $parent, $citedAs);
+        return new self(mb_substr($title === '' ? 'A style without a name' : $title, 0, self::TITLE), $id, $parent, $citedAs, $xml);
     }
 
     /**
-     * Reads a file that somebody brings: its size, its build, and every rule of the schema.
+     * Reads a file that somebody brings: its size, its build, every rule of the schema, and whether it can be carried out.
      *
      * @param string $schema the standard's own, as RELAX NG
      *
@@ -76,7 +77,11 @@ final readonly class StyleFile
             );
         }
         $file = self::read($xml);
-        $file->parent === '' && self::weigh($root);
+        if ($file->parent === '') {
+            self::weigh($root);
+            // What can be carried out only in part would fail at the first draft: it is tried now.
+            StyleReader::read($xml, new Locales(static fn(): ?string => null));
+        }
 
         return $file;
     }

@@ -15,7 +15,8 @@ use Embrel\Citation\SourceKind;
 /** Sources and citations as CSL-JSON (the data schemas of the Citation Style Language 1.0). */
 final class CslJson
 {
-    private const FIELDS = [
+    /** Field of a source → its name. */
+    public const FIELDS = [
         'title' => 'title',
         'container' => 'container-title',
         'publisher' => 'publisher',
@@ -58,9 +59,9 @@ final class CslJson
      * @param array<string, Source> $sources by id
      * @param string                $plain   as it is printed
      *
-     * @return array<string, mixed>
+     * @return string JSON on one line
      */
-    public static function citation(array $items, array $sources, string $plain): array
+    public static function citation(array $items, array $sources, string $plain): string
     {
         $cited = [];
         foreach ($items as $item) {
@@ -75,12 +76,14 @@ final class CslJson
                 ]);
         }
 
-        return [
-            'citationID' => substr(hash('sha256', json_encode($cited, JSON_THROW_ON_ERROR)), 0, 10),
+        $flags = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
+
+        return json_encode([
+            'citationID' => substr(hash('sha256', json_encode($cited, $flags)), 0, 10),
             'properties' => ['formattedCitation' => $plain, 'plainCitation' => $plain, 'noteIndex' => 0],
             'citationItems' => $cited,
             'schema' => self::SCHEMA,
-        ];
+        ], $flags);
     }
 
     /** @return array{string, string} label, and what it is of */

@@ -158,15 +158,11 @@ final class Inlines
     /** @param array<string, bool> $run */
     private function simpleField(Flow $flow, array $run, ?Mark $link): void
     {
-        $kind = Fields::kind((string) $this->xml->get('w:instr'));
-        $json = CitationFields::in((string) $this->xml->get('w:instr'));
-        $citation = $json === null ? null : $this->citations->citation($json);
-        if ($kind['isHidden'] || $citation !== null) {
-            $citation === null ?: $flow->put($citation);
-
-            return;
+        $instruction = (string) $this->xml->get('w:instr');
+        $kind = Fields::kind($instruction);
+        if (!$kind['isHidden'] && !$this->says($instruction, $flow)) {
+            $this->within($flow, $run, $kind['address'] === '' ? $link : $this->linkTo($kind['address']) ?? $link);
         }
-        $this->within($flow, $run, $kind['address'] === '' ? $link : $this->linkTo($kind['address']) ?? $link);
     }
 
     /** @param array<string, bool> $run */
@@ -217,28 +213,30 @@ final class Inlines
     {
         match ($type) {
             'begin' => $this->fields->begin(),
-            'separate' => $this->result($this->fields->separate(), $flow),
+            'separate' => $this->says($this->fields->separate(), $flow) ? $this->fields->hide() : null,
             'end' => $this->fields->end(),
             default => null,
         };
     }
 
-    /** What a field says in the place of its result. */
-    private function result(string $instruction, Flow $flow): void
+    /** Whether the instruction of a field says all, so that its result, which is what was printed for it, is passed over. */
+    private function says(string $instruction, Flow $flow): bool
     {
         if (Fields::kind($instruction)['name'] === 'TOC') {
             $this->reading->contents();
         } elseif (CitationFields::isList($instruction)) {
             $this->reading->references();
-            $this->fields->hide();
+
+            return true;
         } elseif (!$this->fields->isHiding()) {
             $json = CitationFields::in($instruction);
             $citation = $json === null ? null : $this->citations->citation($json);
-            if ($citation !== null) {
-                $flow->put($citation);
-                $this->fields->hide();
-            }
+            $citation === null ?: $flow->put($citation);
+
+            return $citation !== null;
         }
+
+        return false;
     }
 
     /**

@@ -94,16 +94,11 @@ final class EndNoteReader
                 $this->unknown[mb_strimwidth($name, 0, 40, '…')] = true;
             }
         }
-        $kind = self::kind($record);
-        if ($kind->isPart() && preg_match('/\A\d{4}-?\d{3}[\dXx]\z/', $texts['isbn']) === 1) {
-            $details[Detail::Issn->value] = $texts['isbn'];
-            $texts['isbn'] = '';
-        }
 
         return SourceFields::source(
             $this->ids->next(),
             $texts['title'],
-            $kind,
+            self::kind($record),
             $authors,
             self::people($record, 'secondary-authors'),
             self::date($record),

@@ -146,11 +146,6 @@ final class RisReader
             $texts['pages'] .= "-{$end}";
         }
 
-        // What an article has under SN is told in its details.
-        if (isset(self::details($entry)[Detail::Issn->value])) {
-            unset($texts['isbn']);
-        }
-
         return SourceFields::source(
             $this->ids->next(),
             $texts['title'] ?? '',
@@ -198,10 +193,6 @@ final class RisReader
         foreach (array_intersect_key(Ris::DETAILS, $entry) as $tag => $detail) {
             $values = array_filter($entry[$tag], static fn(string $value): bool => $value !== '');
             $out[$detail->value] ??= $detail === Detail::Keywords ? implode('; ', $values) : (string) reset($values);
-        }
-        // A series of journals has a number of another kind than books.
-        if (self::kind($entry)->isPart() && preg_match('/\A\d{4}-?\d{3}[\dXx]\z/', $entry['SN'][0] ?? '') === 1) {
-            $out[Detail::Issn->value] = $entry['SN'][0];
         }
 
         return $out;

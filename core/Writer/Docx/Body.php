@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Embrel\Writer\Docx;
 
 use Embrel\Archive\Xml;
-use Embrel\Citation\ListLook;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
@@ -124,19 +123,17 @@ final class Body
 
     private function reference(Element $element): void
     {
-        [$look, $style] = [$this->document->listLook, $this->document->style];
-        $runs = ($element->number === '' ? '' : Runs::text("{$element->number}\t"))
-            . $this->runs->inlines(ListLook::behind($element->number, $element->block->content ?? []));
-        $indent = (int) round($look->indent($style->size) * 20);
-        $hanging = $look->hangs || $element->number !== '' ? $indent : 0;
-        // A line of the text: how high it is in twips, and how high it is asked to be in 240ths.
-        $line = (int) round($style->size * $style->line * Style::SINGLE * 20);
-        $space = ($look->between === null ? '' : ' w:after="' . $look->between * $line . '"')
+        $look = $this->document->listLook;
+        $runs = ($element->number === '' ? '' : Runs::text("{$element->number}\t")) . $this->runs->inlines($element->behindNumber());
+        // In twips; a line in 240ths of its height.
+        $indent = (int) round($this->document->referenceIndent() * 20);
+        $gap = $this->document->referenceGap();
+        $space = ($gap === null ? '' : ' w:after="' . (int) round($gap * 20) . '"')
             . ($look->lines === null ? '' : ' w:line="' . $look->lines * 240 . '" w:lineRule="auto"');
         $this->paragraph(
             'Bibliography',
             $runs,
-            $look->isUsual() ? '' : ($space === '' ? '' : "<w:spacing{$space}/>") . "<w:ind w:left=\"{$indent}\" w:hanging=\"{$hanging}\"/>",
+            $look->isUsual() ? '' : ($space === '' ? '' : "<w:spacing{$space}/>") . "<w:ind w:left=\"{$indent}\" w:hanging=\"{$indent}\"/>",
         );
     }
 

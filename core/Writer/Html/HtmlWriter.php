@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Html;
 
-use Embrel\Citation\ListLook;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
@@ -143,9 +142,7 @@ final class HtmlWriter
     {
         $label = $element->number === '' ? '' : '<span class="draft-label">' . self::escaped($element->number) . '</span> ';
 
-        return "<p class=\"draft-reference\">{$label}"
-            . $this->nodes(ListLook::behind($element->number, $element->block->content ?? []))
-            . '</p>';
+        return "<p class=\"draft-reference\">{$label}" . $this->nodes($element->behindNumber()) . '</p>';
     }
 
     private function element(Element $element): string

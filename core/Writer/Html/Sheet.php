@@ -14,10 +14,10 @@ final class Sheet
     private static function list(Document $document): string
     {
         $look = $document->listLook;
-        $em = $look->isUsual() ? 2 : round($look->indent($document->style->size) / $document->style->size, 2);
-        $hanging = $look->hangs || $look->longest > 0 ? "text-indent: -{$em}em;" : 'text-indent: 0;';
-        $line = $document->style->line * Style::SINGLE;
-        $space = $look->between === null ? '' : ' margin-bottom: ' . round($look->between * $line, 2) . 'em;';
+        $em = $document->referenceEms();
+        $hanging = $em > 0 ? "text-indent: -{$em}em;" : 'text-indent: 0;';
+        $gap = $document->referenceGap();
+        $space = $gap === null ? '' : ' margin-bottom: ' . round($gap / $document->style->size, 2) . 'em;';
         $space .= $look->lines === null ? '' : " line-height: {$look->lines};";
 
         return ".draft-reference { padding-left: {$em}em; {$hanging}{$space} }"

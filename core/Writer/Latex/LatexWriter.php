@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Embrel\Writer\Latex;
 
-use Embrel\Citation\ListLook;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
@@ -121,13 +120,13 @@ final class LatexWriter implements Writer
     private function reference(Element $element, Document $document): string
     {
         $look = $document->listLook;
-        $em = $look->isUsual() ? 2 : round($look->indent($document->style->size) / $document->style->size, 2);
+        $em = $document->referenceEms();
         $label = $element->number === '' ? '' : "\\makebox[{$em}em][l]{" . self::escaped($element->number) . '}';
-        $hangs = $look->hangs || $label !== '' ? "\\hangindent={$em}em" : '';
+        $hangs = $em > 0 ? "\\hangindent={$em}em" : '';
         $after = $look->between === null ? '' : "\\vspace{\\dimexpr{$look->between}\\baselineskip-\\parskip}";
         $high = $look->lines === null ? '' : "\\linespread{{$look->lines}}\\selectfont";
 
-        return "{{$high}{$hangs}\\noindent {$label}" . $this->inlines(ListLook::behind($element->number, $element->block->content ?? [])) . "\\par}{$after}\n";
+        return "{{$high}{$hangs}\\noindent {$label}" . $this->inlines($element->behindNumber()) . "\\par}{$after}\n";
     }
 
     private function element(Element $element, Document $document): string

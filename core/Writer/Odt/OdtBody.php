@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Embrel\Writer\Odt;
 
 use Embrel\Archive\Xml;
-use Embrel\Citation\ListLook;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
@@ -207,25 +206,25 @@ final class OdtBody
 
     private function reference(Element $element): void
     {
-        $runs = ($element->number === '' ? '' : OdtRuns::text("{$element->number}\t"))
-            . $this->runs->inlines(ListLook::behind($element->number, $element->block->content ?? []));
-        $this->paragraph($this->document->listLook->isUsual() ? 'Bibliography_20_1' : $this->listed($element->number !== ''), $runs);
+        $runs = ($element->number === '' ? '' : OdtRuns::text("{$element->number}\t")) . $this->runs->inlines($element->behindNumber());
+        $this->paragraph($this->document->listLook->isUsual() ? 'Bibliography_20_1' : $this->listed(), $runs);
     }
 
     /** The paragraphs of a list of references that its style sets in a way of its own. */
-    private function listed(bool $hasLabel): string
+    private function listed(): string
     {
-        [$look, $style] = [$this->document->listLook, $this->document->style];
         $parent = $this->template?->name('Bibliography_20_1') ?? 'Bibliography_20_1';
-        $indent = round($look->indent($style->size), 2);
-        $hanging = $look->hangs || $hasLabel ? -$indent : 0;
-        $line = $style->size * $style->line * Style::SINGLE;
-        $key = "style:parent-style-name=\"{$parent}\"><style:paragraph-properties fo:margin-left=\"{$indent}pt\" fo:text-indent=\"{$hanging}pt\""
-            . ($look->between === null ? '' : ' fo:margin-bottom="' . round($look->between * $line, 2) . 'pt"')
-            . ($look->lines === null ? '' : ' fo:line-height="' . $look->lines * 100 . '%"')
-            . '/>';
+        $indent = round($this->document->referenceIndent(), 2);
+        $hanging = -$indent;
+        $gap = $this->document->referenceGap();
+        $lines = $this->document->listLook->lines;
 
-        return $this->paragraphs[$key] ??= 'P' . (\count($this->paragraphs) + 1);
+        return $this->made(
+            "style:parent-style-name=\"{$parent}\"><style:paragraph-properties fo:margin-left=\"{$indent}pt\" fo:text-indent=\"{$hanging}pt\""
+            . ($gap === null ? '' : ' fo:margin-bottom="' . round($gap, 2) . 'pt"')
+            . ($lines === null ? '' : ' fo:line-height="' . $lines * 100 . '%"')
+            . '/>',
+        );
     }
 
     /** All entries are one index that is filled in already; each page is a reference to the place. */
@@ -281,9 +280,7 @@ final class OdtBody
 
     private function coloured(string $parent, string $colour): string
     {
-        $key = "style:parent-style-name=\"{$parent}\"><style:text-properties fo:color=\"" . strtolower($colour) . '"/>';
-
-        return $this->paragraphs[$key] ??= 'P' . (\count($this->paragraphs) + 1);
+        return $this->made("style:parent-style-name=\"{$parent}\"><style:text-properties fo:color=\"" . strtolower($colour) . '"/>');
     }
 
     /** The style, and of a text that is read from right to left the same the other way round. */
@@ -301,7 +298,7 @@ final class OdtBody
             ? "{$open}>{$way}" . substr($rest, \strlen('<style:paragraph-properties'))
             : "{$open}>{$way}/>{$rest}";
 
-        return $this->paragraphs[$key] ??= 'P' . (\count($this->paragraphs) + 1);
+        return $this->made($key);
     }
 
     /** A style that stays on one page with what follows. */
@@ -309,9 +306,19 @@ final class OdtBody
     {
         $parent = $this->template?->name($parent) ?? $parent;
 
-        $key = "style:parent-style-name=\"{$parent}\"><style:paragraph-properties fo:keep-with-next=\"always\"/>";
+        return $this->made("style:parent-style-name=\"{$parent}\"><style:paragraph-properties fo:keep-with-next=\"always\"/>");
+    }
 
-        return $this->paragraphs[$key] ??= 'P' . (\count($this->paragraphs) + 1);
+    /**
+     * A style that paragraphs of this document have beside those of all.
+     *
+     * @param string $says what is written within <style:style>, with its own attributes first
+     *
+     * @return string its name
+     */
+    private function made(string $says): string
+    {
+        return $this->paragraphs[$says] ??= 'P' . (\count($this->paragraphs) + 1);
     }
 
     private function item(Element $element): void

@@ -6,7 +6,6 @@ namespace Embrel\Writer\Sources;
 
 use Embrel\Citation\Detail;
 use Embrel\Citation\Exchange\EndNote;
-use Embrel\Citation\Person;
 use Embrel\Citation\Source;
 use Embrel\Citation\SourceKind;
 
@@ -81,19 +80,12 @@ final class EndNoteWriter
         foreach ($all as $name => $people) {
             $xml->startElement($name);
             foreach ($people as $person) {
-                $xml->writeElement('author', self::name($person));
+                // A comma at the end says that it is an organisation.
+                $xml->writeElement('author', $person->inverted() . ($person->given === '' ? ',' : ''));
             }
             $xml->endElement();
         }
         $xml->endElement();
-    }
-
-    /** An organisation ends in a comma. */
-    private static function name(Person $person): string
-    {
-        return $person->given === ''
-            ? "{$person->family},"
-            : $person->surname() . ", {$person->given}" . ($person->suffix === '' ? '' : ", {$person->suffix}");
     }
 
     /** @param array<string, string> $paths of elements, those of one parent together → text */

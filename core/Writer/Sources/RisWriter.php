@@ -7,7 +7,6 @@ namespace Embrel\Writer\Sources;
 use Embrel\Citation\Detail;
 use Embrel\Citation\Exchange\Ris;
 use Embrel\Citation\PartialDate;
-use Embrel\Citation\Person;
 use Embrel\Citation\Source;
 use Embrel\Citation\SourceKind;
 
@@ -43,7 +42,7 @@ final class RisWriter
         }
         foreach (['AU' => $source->authors, 'A2' => $source->editors] as $tag => $people) {
             foreach ($people as $person) {
-                $lines[] = [$tag, self::name($person)];
+                $lines[] = [$tag, $person->inverted()];
             }
         }
         foreach (self::FIELDS as $field => $tag) {
@@ -51,7 +50,7 @@ final class RisWriter
         }
         foreach (Ris::CONTRIBUTORS as $tag => $role) {
             foreach ($tag === 'TA' ? [] : $source->contributors[$role->value] ?? [] as $person) {
-                $lines[] = [$tag, self::name($person)];
+                $lines[] = [$tag, $person->inverted()];
             }
         }
         foreach (Ris::DETAILS as $tag => $detail) {
@@ -76,13 +75,6 @@ final class RisWriter
         }
 
         return "{$out}ER  - \r\n";
-    }
-
-    private static function name(Person $person): string
-    {
-        return $person->given === ''
-            ? $person->family
-            : $person->surname() . ", {$person->given}" . ($person->suffix === '' ? '' : ", {$person->suffix}");
     }
 
     private static function date(?PartialDate $date): string
