@@ -13,6 +13,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
+use Tests\Core\Build\Package;
 
 /** Styles of citations over HTTP: found, looked at with the plan's own sources, brought along, shared with a plan, removed. */
 final class CitationStylesTest extends TestCase
@@ -157,12 +158,18 @@ final class CitationStylesTest extends TestCase
         $this->getJson($this->at("citation-styles/{$key}"))->assertJsonPath('citations.1', '[1]')->assertJsonPath('group', 'numbers');
     }
 
-    public function testADraftCarriesItsCitationsAsFieldsWhereThatIsChosenAndIsTakenInWithThem(): void
+    /**
+     * A book that the note of “A” cites.
+     *
+     * @param array<string, mixed> $more
+     *
+     * @return array<string, mixed>
+     */
+    private function cited(array $more = []): array
     {
-        $source = [
+        $source = $more + [
             'id' => self::newId(), 'title' => 'Tides and Walls', 'kind' => 'book', 'authors' => [['family' => 'Pell', 'given' => 'Anna']],
-            'date' => '1994', 'contributors' => ['translator' => [['family' => 'Rook', 'given' => 'Bea']]],
-            'details' => ['collection-title' => 'Shores'],
+            'date' => '1994',
         ];
         $this->send(['type' => 'source', 'sources' => [$source]])->assertJsonPath('refused', []);
         $cites = ['type' => 'citation', 'attrs' => ['items' => [['source' => $source['id'], 'pages' => '61']]]];
@@ -170,21 +177,79 @@ final class CitationStylesTest extends TestCase
         $block = ['type' => 'paragraph', 'attrs' => ['id' => self::newId()], 'content' => [$rose, $cites]];
         $this->send(['type' => 'note', 'topic' => $this->id('A'), 'put' => [$block], 'remove' => [], 'order' => null, 'was' => []])
             ->assertJsonPath('refused', []);
-        $docx = fn(string $more): string => $this->get($this->at("hand-over/file?format=docx{$more}"))->assertOk()->streamedContent();
-        file_put_contents($path = (string) tempnam(sys_get_temp_dir(), 'embrel'), $docx(''));
-        self::assertStringNotContainsString('CSL_CITATION', (string) file_get_contents("zip://{$path}#word/document.xml"));
-        $file = $docx('&citation_fields=1');
-        file_put_contents($path, $file);
-        self::assertStringContainsString('ADDIN CSL_CITATION', (string) file_get_contents("zip://{$path}#word/document.xml"));
-        unlink($path);
 
-        $upload = UploadedFile::fake()->createWithContent('draft.docx', $file);
-        $token = $this->post('/intake/files', ['file' => $upload], ['Accept' => 'application/json'])->assertOk()->json('token');
-        $this->postJson('/intake', ['token' => $token, 'to' => 'new'])->assertSuccessful();
+        return $source;
+    }
+
+    private function docx(string $more = ''): string
+    {
+        return $this->get($this->at("hand-over/file?format=docx{$more}"))->assertOk()->streamedContent();
+    }
+
+    private static function body(string $docx): string
+    {
+        return Package::parts($docx)['word/document.xml'];
+    }
+
+    private function arrived(string $docx): string
+    {
+        $upload = UploadedFile::fake()->createWithContent('draft.docx', $docx);
+
+        return $this->post('/intake/files', ['file' => $upload], ['Accept' => 'application/json'])->assertOk()->json('token');
+    }
+
+    public function testADraftHasItsListAsTheStyleSetsItInTheWordsOfItsLanguage(): void
+    {
+        $this->cited();
+        $this->send(['type' => 'plan', 'set' => ['citation_style' => 'ieee']])->assertJsonPath('refused', []);
+        self::assertStringContainsString('[1]</w:t><w:tab/>', self::body($this->docx()));
+        self::assertStringContainsString('w:left="567" w:hanging="567"', self::body($this->docx()));
+
+        $this->send(['type' => 'plan', 'set' => ['citation_style' => 'elsevier-harvard']]);
+        self::assertStringContainsString('(Pell, 1994, p. 61)', strip_tags(self::body($this->docx())));
+        $this->send(['type' => 'plan', 'set' => ['language' => 'de']])->assertJsonPath('refused', []);
+        self::assertStringContainsString('(Pell, 1994, S. 61)', strip_tags(self::body($this->docx())));
+        $this->getJson($this->at('citation-styles/elsevier-harvard'))->assertJsonPath('citations.0', '(Pell, 1994, S. 61–63)');
+    }
+
+    public function testADraftCarriesItsCitationsAsFieldsWhereThatIsChosenAndIsTakenInWithThem(): void
+    {
+        $source = $this->cited([
+            'contributors' => ['translator' => [['family' => 'Rook', 'given' => 'Bea']]],
+            'details' => ['collection-title' => 'Shores'],
+        ]);
+        self::assertStringNotContainsString('CSL_CITATION', self::body($this->docx()));
+        $file = $this->docx('&citation_fields=1');
+        self::assertStringContainsString('ADDIN CSL_CITATION', self::body($file));
+
+        $this->postJson('/intake', ['token' => $this->arrived($file), 'to' => 'new'])->assertSuccessful();
         $row = Plan::query()->latest('created_at')->latest('id')->firstOrFail();
         self::assertNotSame($this->row->id, $row->id);
         $taken = $this->getJson("/plans/{$row->id}/source-list")->json('sources.0.source');
         self::assertEquals($source, $taken);
+    }
+
+    public function testACitationThatACoAuthorAddedComesHomeWithItsSource(): void
+    {
+        $this->cited();
+        $parts = Package::parts($this->docx('&citation_fields=1'));
+        $field = '<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText xml:space="preserve"> ADDIN CSL_CITATION {"citationItems":[{"id":7,'
+            . '"itemData":{"id":7,"type":"book","title":"Mud","author":[{"family":"Moor","given":"Ada"}]}}]} </w:instrText></w:r>'
+            . '<w:r><w:fldChar w:fldCharType="separate"/></w:r><w:r><w:t>(Moor)</w:t></w:r><w:r><w:fldChar w:fldCharType="end"/></w:r>';
+        // Behind the first citation that stands there.
+        $end = '<w:r><w:fldChar w:fldCharType="end"/></w:r>';
+        $at = (int) strpos($parts['word/document.xml'], $end, (int) strpos($parts['word/document.xml'], 'CSL_CITATION')) + \strlen($end);
+        $parts['word/document.xml'] = substr_replace($parts['word/document.xml'], $field, $at, 0);
+        $token = $this->arrived(Package::zip($parts));
+        $changes = $this->postJson($this->at('way-back'), ['token' => $token])->assertOk()->json('changes');
+        self::assertSame(['rewritten'], array_column($changes, 'kind'));
+        $this->postJson($this->at('way-back/accept'), ['token' => $token, 'keys' => array_column($changes, 'key')])->assertOk();
+
+        $sources = $this->getJson($this->at('source-list'))->json('sources');
+        self::assertEqualsCanonicalizing(['Tides and Walls', 'Mud'], array_column(array_column($sources, 'source'), 'title'));
+        self::assertSame([[$this->id('A') => 1], [$this->id('A') => 1]], array_column($sources, 'cited'));
+        $this->step('undo')->assertOk();
+        self::assertCount(1, $this->getJson($this->at('source-list'))->json('sources'));
     }
 
     public function testItGoesAlongWithTheWholePlanAndWithAllThatIsOnesOwn(): void

@@ -150,6 +150,45 @@ final class SourcesTest extends TestCase
         self::assertSame([], PlanRows::sources($this->row->id));
     }
 
+    #[DataProvider('exchanged')]
+    public function testWhatGoesOutInAFormatComesInAgain(string $format, string $extension, string $says): void
+    {
+        $source = $this->source([
+            'title' => 'Silt on the move',
+            'kind' => 'article',
+            'authors' => [['family' => 'Moor', 'given' => 'Ada'], ['family' => 'Meer', 'given' => 'Jan', 'particle' => 'van der']],
+            'date' => '1998-05-03',
+            'container' => 'Tidal Notes',
+            'volume' => '7',
+            'issue' => '2',
+            'pages' => '12-34',
+            'contributors' => ['translator' => [['family' => 'Rook', 'given' => 'Bea']]],
+            'details' => ['ISSN' => '1234-5679', 'title-short' => 'Silt'],
+        ]);
+        $this->send(['type' => 'source', 'sources' => [$source]])->assertJsonPath('refused', []);
+        $answer = $this->get($this->at("source-list/file?format={$format}"))->assertOk();
+        self::assertStringContainsString(".{$extension}", (string) $answer->headers->get('Content-Disposition'));
+        self::assertStringContainsString($says, (string) $answer->content());
+
+        $this->step('undo')->assertOk();
+        $this->post($this->at('source-list'), [
+            'base' => $this->row->refresh()->revision,
+            'file' => UploadedFile::fake()->createWithContent("sources.{$extension}", (string) $answer->content()),
+        ], ['Accept' => 'application/json'])->assertJsonPath('added', 1)->assertJsonPath('said', []);
+        $back = $this->getJson($this->at('source-list'))->json('sources.0.source');
+        unset($back['details']['citation-key']);
+        self::assertEquals(['id' => $back['id']] + $source, $back);
+    }
+
+    /** @return iterable<string, array{string, string, string}> */
+    public static function exchanged(): iterable
+    {
+        yield 'CSL-JSON' => ['json', 'json', '"container-title": "Tidal Notes"'];
+        yield 'BibLaTeX' => ['biblatex', 'bib', 'journaltitle = {Tidal Notes}'];
+        yield 'RIS' => ['ris', 'ris', 'T2  - Tidal Notes'];
+        yield 'EndNote XML' => ['xml', 'xml', '<secondary-title>Tidal Notes</secondary-title>'];
+    }
+
     public function testSourcesOfOnesOtherPlansAreOfferedAndOthersAreNot(): void
     {
         $this->send(['type' => 'source', 'sources' => [$this->source(['title' => 'Tides and Walls'])]]);
