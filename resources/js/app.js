@@ -1,4 +1,5 @@
 import { allOf, byId } from './lib/dom.js';
+import { early } from './lib/early.js';
 import Alpine from '@alpinejs/csp';
 import intake from './pages/intake.js';
 import handOver from './pages/hand-over.js';
@@ -15,7 +16,9 @@ Alpine.data('start', start);
 Alpine.data('everything', everything);
 Alpine.data('firstTopics', firstTopics);
 Alpine.data('wayBack', wayBack);
+const putBack = early(document);
 Alpine.start();
+putBack();
 frame();
 
 if (document.querySelector('.list-wrap')) {

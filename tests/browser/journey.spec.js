@@ -115,6 +115,32 @@ test('two pages see each other’s changes', async ({ page, context }) => {
     await writer.expectOutline('1 First changed\n2 Second');
 });
 
+test('what is typed, ticked and picked before the scripts of a page have come is kept', async ({ page }) => {
+    const writer = new Writer(page);
+    await writer.signUp();
+    let come;
+    /** The page as it is while its scripts are on their way. */
+    const early = async (address) => {
+        const until = new Promise((resolve) => { come = resolve; });
+        await page.route(/\/build\/assets\/app-[^/]*\.js$/, async (route) => { await until; await route.continue(); });
+        await page.goto(address, { waitUntil: 'commit' });
+    };
+    const tree = page.getByLabel('The tree that it makes');
+    await early('/intake');
+    await page.getByLabel(/paste text/).fill('1. Tide\n\t1.1 Mud');
+    await page.getByLabel('Take typed numbers off the titles').check();
+    await page.getByLabel('Title of the plan').fill('Typed early');
+    come();
+    await expect(tree.getByText('Mud', { exact: true })).toBeVisible();
+    await expect(page.getByLabel(/paste text/)).toHaveValue('1. Tide\n\t1.1 Mud');
+    await expect(page.getByLabel('Title of the plan')).toHaveValue('Typed early');
+    await early('/intake');
+    await page.getByLabel('File', { exact: true }).setInputFiles({ name: 'early.txt', mimeType: 'text/plain', buffer: Buffer.from('Wall\n\tStone') });
+    come();
+    await expect(tree.getByText('Stone', { exact: true })).toBeVisible();
+    expect(writer.problems).toEqual([]);
+});
+
 test('text is taken in as a plan after it was shown', async ({ page }) => {
     const writer = new Writer(page);
     await writer.signUp();
