@@ -27,29 +27,30 @@ final class Described
         $isCased = $manual !== null && !$manual->keepsTitles() && Language::of($own)->isEnglish();
         $keepsParticles = $manual?->keepsParticles() ?? false;
         $none = Language::of($language)->say('noTitle');
-        $short = $source->title === '' ? $none : Titles::short($source->title);
+        $calls = static fn(string $variable): bool => isset($style->calls[$variable]);
         $isApa = $manual === Manual::Apa;
         $kind = $manual === null ? $source->kind : $source->kind->plain();
-        $isDirected = $kind === SourceKind::Film && $style->knowsDirectors;
+        $isDirected = $kind === SourceKind::Film && $calls('director');
         // With its word, as each language has them in an order of its own; styles of others have that word themselves.
         $isPlain = $source->edition === '' || $manual === null;
         $cased = static fn(string $title): string => $isCased ? Titles::sentence($title, $source->capitals) : $title;
+        $short = static fn(string $title): string => $title === '' ? $none : Titles::short($title);
         $author = \count($source->authors) === 1 ? $source->authors[0]->straight() : null;
         // APA 9.29, 9.33: the publisher or the site, unless it is the author; nobody is both container and publisher.
         $container = $isApa && $kind === SourceKind::WebPage && $source->container === $author ? '' : $source->container;
         $publisher = $source->publisher === $source->container || ($isApa && $source->publisher === $author) ? '' : $source->publisher;
 
-        $fields = array_filter([
+        $fields = [
             'type' => $source->isPersonal() ? 'personal_communication' : $kind->type(),
             // APA 9.22: words in the place of a title stand in brackets.
             'title' => $source->title === '' ? ($isApa ? "[{$none}]" : $none) : $cased($source->title),
-            'title-short' => $source->detail(Detail::ShortTitle) ?: $cased($short),
+            'title-short' => $calls('title-short') ? $source->detail(Detail::ShortTitle) ?: $cased($short($source->title)) : '',
             $isDirected ? 'director' : 'author' => self::people($source->authors, $keepsParticles),
             'editor' => self::people($source->editors, $keepsParticles),
             'issued' => self::date($source->date),
             'accessed' => self::date($source->accessed),
             'container-title' => $kind === SourceKind::Chapter ? $cased($container) : $container,
-            'container-title-short' => $manual === null ? self::shortContainer($source) : '',
+            'container-title-short' => $manual === null && $calls('container-title-short') ? self::shortContainer($source) : '',
             'publisher' => $publisher,
             'publisher-place' => $source->place,
             'edition' => $isPlain ? $source->edition : Language::of($language)->edition($source->edition),
@@ -61,9 +62,14 @@ final class Described
             'DOI' => $source->doi,
             'ISBN' => $source->isbn,
             'language' => $own,
-        ], static fn(mixed $value): bool => $value !== '' && $value !== [] && $value !== null);
+        ];
+        foreach (self::more($source, $keepsParticles) as $name => $value) {
+            if (\in_array($fields[$name] ?? '', ['', [], null], true)) {
+                $fields[$name] = $value;
+            }
+        }
 
-        return new Item($source->id, $fields + self::more($source, $keepsParticles));
+        return new Item($source->id, $fields);
     }
 
     /** Of a journal, what its writer says, else what the list of words makes of it. */

@@ -26,12 +26,14 @@ final class Titles
             self::WORDS,
             static function (array $m) use ($title, $kept, $lowers, $isCapitals, &$last): string {
                 [$word, $at] = $m[0];
-                $isFirst
-                    = $at === 0
-                    || preg_match('/[:?!.–—]["“‘«(]*\s["“‘«(]*\z/u', substr($title, $last, $at - $last)) === 1
-                    || trim(substr($title, 0, $at), " \"'(\xE2\x80\x9C\x98") === '';
+                $gap = substr($title, $last, $at - $last);
+                $isFirst = $gap !== ' ' && (
+                    $at === 0
+                    || preg_match('/[:?!.–—]["“‘«(]*\s["“‘«(]*\z/u', $gap) === 1
+                    || trim(substr($title, 0, $at), " \"'(\xE2\x80\x9C\x98") === ''
+                );
                 $last = $at + \strlen($word);
-                if (isset($kept[mb_strtolower($word)])) {
+                if ($kept !== [] && isset($kept[mb_strtolower($word)])) {
                     return $kept[mb_strtolower($word)];
                 }
                 $word = $isCapitals || ($lowers && !self::isOfItsOwn($word)) ? mb_strtolower($word) : $word;

@@ -32,8 +32,10 @@ final class Citations
     /** @return array{string, FirstNames|null} what is printed, and its first names */
     private function cite(Cite $cite, bool $dropsNames, bool $dropsYear): array
     {
-        $flags = [$cite->prefix !== '' || $cite->isLater, $cite->isNear, $dropsNames, $dropsYear, $cite->withoutAuthor];
-        $key = "{$cite->item}\t{$cite->position}{$cite->firstNote}\t" . implode('', array_map(\intval(...), $flags));
+        $stands = $this->style->asksWhatCameBefore ? "{$cite->position}{$cite->firstNote}" : '';
+        $flags = ($cite->prefix !== '' || $cite->isLater ? 1 : 0) | ($cite->isNear ? 2 : 0) | ($cite->withoutAuthor ? 4 : 0)
+            | ($dropsNames ? 8 : 0) | ($dropsYear ? 16 : 0);
+        $key = "{$cite->item}\t{$stands}\t{$flags}\t";
         [$holds, $kind] = $this->locators[$cite->locator] ??= self::locator($cite->locator);
         if ($holds) {
             $key .= $cite->label . $kind;
@@ -45,11 +47,11 @@ final class Citations
         }
         $printing = $this->printed($cite, $dropsNames, $dropsYear);
         $printing->holdsPlace = $holds;
-        $text = Flat::open($this->style->citation->row($printing->item->type)->render($printing));
+        $text = Flat::open($this->style->citation->row($printing->item)->render($printing));
         if ($holds && $printing->readsLocator) {
             $printing = $this->printed($cite, $dropsNames, $dropsYear);
 
-            return [Flat::open($this->style->citation->row($printing->item->type)->render($printing)), $printing->firstNames];
+            return [Flat::open($this->style->citation->row($printing->item)->render($printing)), $printing->firstNames];
         }
         if ($holds || $cite->locator === '') {
             $this->kept[$key] = [$text, $printing->firstNames];

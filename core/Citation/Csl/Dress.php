@@ -26,7 +26,7 @@ final readonly class Dress
         private string $quotes,
         private string $display,
         private string $case,
-        private bool $stripsPeriods,
+        public bool $stripsPeriods,
         public bool $isPlain,
         private bool $hasOnlyAffixes,
     ) {}
@@ -73,33 +73,28 @@ final readonly class Dress
         );
     }
 
-    public function stripsPeriods(): bool
-    {
-        return $this->stripsPeriods;
-    }
-
-    public function on(string $text, Printing $printing, bool $isLeaf = false, bool $isWords = false, bool $isMacro = false): string
+    public function on(string $text, Printing $printing, bool $isLeaf = false, bool $isWords = false, bool $isGroup = false): string
     {
         if ($text === '' || ($this->isPlain && !$printing->strips)) {
             return $text;
         }
 
-        return $this->around($this->within($text, $printing, $isWords, $isMacro), $printing, $isLeaf);
+        return $this->around($this->within($text, $printing, $isWords, $isGroup), $printing, $isLeaf);
     }
 
     /** The text with what is put around it, as one that its neighbours' marks do not meet where it is set apart. */
-    public function alone(string $text, Printing $printing, bool $isLeaf, bool $isWords = false, bool $isMacro = false): string
+    public function alone(string $text, Printing $printing, bool $isLeaf, bool $isWords = false, bool $isGroup = false): string
     {
         if ($this->hasOnlyAffixes && !$printing->strips) {
             return $this->around($text, $printing, $isLeaf);
         }
-        $text = $this->on($text, $printing, $isLeaf, $isWords, $isMacro);
+        $text = $this->on($text, $printing, $isLeaf, $isWords, $isGroup);
         if ($text === '' || !$this->isApart($printing->locale->inside)) {
             return $text;
         }
         // A space at the edge of what a macro sets apart is not the space that stands beside it.
-        $starts = $isMacro && $this->prefix === '' && preg_match('/\A[\x01-\x1F]* /', $text) === 1;
-        $ends = $isMacro && $this->suffix === '' && preg_match('/ [\x01-\x1F]*\z/', $text) === 1;
+        $starts = $isGroup && $this->prefix === '' && preg_match('/\A[\x01-\x1F]* /', $text) === 1;
+        $ends = $isGroup && $this->suffix === '' && preg_match('/ [\x01-\x1F]*\z/', $text) === 1;
 
         return ($starts ? Flat::STAYS : Flat::EDGE) . $text . ($ends ? Flat::STAYS : Flat::EDGE);
     }
@@ -109,15 +104,15 @@ final readonly class Dress
      *
      * @param bool $isWords whether it is a word of the locale, whose capitals do not go by the language of the item
      */
-    public function within(string $text, Printing $printing, bool $isWords = false, bool $isMacro = false): string
+    public function within(string $text, Printing $printing, bool $isWords = false, bool $isGroup = false): string
     {
         if ($text === '') {
             return '';
         }
-        if ($printing->strips || ($this->stripsPeriods && !$isMacro)) {
+        if ($printing->strips || ($this->stripsPeriods && !$isGroup)) {
             $text = str_replace('.', '', $text);
         }
-        if ($this->case !== '' && (!$isMacro || $printing->style->casesMacros)) {
+        if ($this->case !== '' && (!$isGroup || $printing->style->casesMacros)) {
             $text = TextCase::of($text, $this->case, $isWords || $printing->isEnglish(), $printing->locale->language);
         }
         if ($this->opens !== '') {
@@ -141,7 +136,8 @@ final readonly class Dress
     private function ended(string $text, Printing $printing, bool $isLeaf): string
     {
         $inside = $printing->locale->inside;
-        if (!$isLeaf && $this->suffix[0] === '.' && preg_match(Flat::ENDED, $text, $m) === 1) {
+        $end = $text[-1];
+        if (!$isLeaf && $this->suffix[0] === '.' && ($end === Flat::TAIL || $end === Flat::INNER_TAIL) && preg_match(Flat::ENDED, $text, $m) === 1) {
             return Flat::stopped($text, $m[0], $inside) . substr($this->suffix, 1);
         }
         $text = $isLeaf && $this->isApart($inside)

@@ -39,12 +39,12 @@ final readonly class Entries
     private function whole(Printing $printing): string
     {
         $inside = $printing->locale->inside;
-        $row = $this->layout->row($printing->item->type);
         $dress = $this->layout->dress;
         if ($this->layout->usesBlocks) {
-            return $dress->within($this->ofBlocks($row->elements, $printing), $printing);
+            // What ends an entry goes with the last of its blocks, though an item has nothing to say there.
+            return $dress->within($this->ofBlocks($this->layout->rowOfType($printing->item->type)->elements, $printing), $printing);
         }
-        $text = trim($row->render($printing), Flat::EDGE);
+        $text = trim($this->layout->row($printing->item)->render($printing), Flat::EDGE);
         // A stop goes before the colon of a value within a group.
         if (str_starts_with($dress->suffix, '.') && str_ends_with($text, Flat::INNER_TAIL) && preg_match(Flat::ENDED, $text, $m) === 1) {
             $text = rtrim(Flat::stopped($text, $m[0], $inside), self::TAILS) . substr($dress->suffix, 1);
@@ -65,7 +65,7 @@ final readonly class Entries
         $row = new Element\Row();
         $row->elements = $elements;
         $last = end($elements);
-        $takesEnd = $last instanceof Element\Macro || $last instanceof Element\Group;
+        $takesEnd = $last instanceof Element\Group;
         if ($takesEnd) {
             $last = clone $last;
             $last->dress = $last->dress->ending($this->layout->dress->suffix);
@@ -80,7 +80,7 @@ final readonly class Entries
     private function aligned(Printing $printing): string
     {
         $inside = $printing->locale->inside;
-        [$head, $rest] = $this->layout->parts($printing->item->type);
+        [$head, $rest] = $this->layout->inTwo($printing->item);
         $margin = Flat::open($head->render($printing));
         $text = rtrim(Flat::open(ltrim($rest->render($printing), ' ')), self::TAILS);
 

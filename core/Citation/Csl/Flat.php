@@ -78,17 +78,26 @@ final class Flat
         ' ' => [' ' => ' '],
     ];
 
+    /** Whether nothing meets a character, whatever stands beside it: letters, figures, and what begins with a byte above. */
+    private static function isQuiet(string $byte): bool
+    {
+        return $byte > '?' || ($byte <= '9' && $byte >= '0');
+    }
+
     /**
      * @param bool $inside    whether a stop or comma goes within the quotation marks before it, as the locale says
      * @param bool $isBetween whether the second is what stands between two elements of a group
      */
     public static function join(string $a, string $b, bool $inside, bool $isBetween = false): string
     {
-        // A letter or figure at the seam: nothing meets. All that can meet, and all of ours, is below “@”.
-        if ($a === '' || $b === '' || $a[-1] > '?' || ($b[0] > '?' && $a[-1] >= ' ')) {
+        if ($a === '' || $b === '') {
             return $a . $b;
         }
         $end = $a[-1];
+        // A letter or figure at the seam: nothing meets. All that can meet, and all of ours, is below “@”.
+        if ($end > '?' || ($end <= '9' && $end >= '0') || ($end >= ' ' && self::isQuiet($b[0]))) {
+            return $a . $b;
+        }
         $isDated = $b[0] === '.' && ($end === self::DATED || ($isBetween && $end === self::TAIL));
         if ($isDated || $end === self::STAYS || $b[0] === self::STAYS) {
             return $a . $b;
@@ -125,7 +134,13 @@ final class Flat
     {
         $out = '';
         foreach ($pieces as $piece) {
-            $out = $out === '' || $piece === '' ? $out . $piece : self::next($out, $piece, $between, $inside);
+            if ($out === '') {
+                $out = $piece;
+            } elseif ($piece !== '') {
+                [$end, $start] = [$out[-1], $piece[0]];
+                $isQuiet = ($end > '?' || ($end <= '9' && $end >= '0')) && ($start > '?' || ($start <= '9' && $start >= '0'));
+                $out = $isQuiet ? $out . $between . $piece : self::next($out, $piece, $between, $inside);
+            }
         }
 
         return $out;

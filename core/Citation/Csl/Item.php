@@ -44,6 +44,9 @@ final class Item
     /** @var array<string, true> variables that say something */
     public readonly array $has;
 
+    /** Its type and what it says: items of one shape are printed by the same part of a style. */
+    public readonly string $shape;
+
     /** @var array<int, string> what elements of the style say of it, by the element */
     public array $kept = [];
 
@@ -89,6 +92,7 @@ final class Item
         $this->names = $names;
         $this->dates = $dates;
         $this->has = array_fill_keys([...array_keys($texts), ...array_keys($names), ...array_keys($dates)], true);
+        $this->shape = "{$this->type} " . implode(' ', array_keys($this->has));
     }
 
     /** Forgets what it said in a style: what is kept goes by that style's own elements and quotation marks. */

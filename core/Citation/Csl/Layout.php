@@ -10,11 +10,11 @@ use Embrel\Citation\Csl\Element\Row;
 /** <citation> or <bibliography>: its options, its keys and what it prints. */
 final class Layout
 {
-    /** @var array<string, Row> */
-    private array $rows = [];
+    private readonly Shapes $shapes;
 
-    /** @var array<string, array{Row, Row}> */
-    private array $parts = [];
+    private readonly Shapes $first;
+
+    private readonly Shapes $others;
 
     /**
      * @param array<string, string> $options attributes as they stand in the style
@@ -27,30 +27,28 @@ final class Layout
         public readonly Dress $dress,
         public readonly string $delimiter,
         public readonly bool $usesBlocks,
-    ) {}
-
-    /** What it prints of items of one type. */
-    public function row(string $type): Row
-    {
-        return $this->rows[$type] ??= (new Pruning($type))->row($this->row);
+    ) {
+        $this->shapes = new Shapes($row);
+        $this->first = new Shapes(Row::of(\array_slice($row->elements, 0, 1)));
+        $this->others = new Shapes(Row::of(\array_slice($row->elements, 1)));
     }
 
-    /**
-     * The same in two: its first element, and what follows.
-     *
-     * @return array{Row, Row}
-     */
-    public function parts(string $type): array
+    /** What it prints of items like one. */
+    public function row(Item $item): Row
     {
-        if (!isset($this->parts[$type])) {
-            $pruning = new Pruning($type);
-            $this->parts[$type] = [new Row(), new Row()];
-            foreach ($this->row->elements as $i => $element) {
-                array_push($this->parts[$type][min($i, 1)]->elements, ...$element->pruned($pruning));
-            }
-        }
+        return $this->shapes->of($item);
+    }
 
-        return $this->parts[$type];
+    /** What it prints of items of one type, whatever they say. */
+    public function rowOfType(string $type): Row
+    {
+        return Pruning::ofType($type)->row($this->row);
+    }
+
+    /** @return array{Row, Row} what it prints, in two: its first element, and what follows */
+    public function inTwo(Item $item): array
+    {
+        return [$this->first->of($item), $this->others->of($item)];
     }
 
     public function is(string $option): bool

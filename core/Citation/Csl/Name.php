@@ -7,6 +7,13 @@ namespace Embrel\Citation\Csl;
 /** A person or body, in the parts that the standard tells apart. */
 final readonly class Name
 {
+    /** Its parts with curled apostrophes, as they are printed. */
+    public string $curledFamily;
+    public string $curledGiven;
+
+    /** Whether it is written without a space between its parts, as 王小明 is. */
+    public bool $isUnspaced;
+
     public function __construct(
         public string $family = '',
         public string $given = '',
@@ -16,7 +23,12 @@ final readonly class Name
         public bool $commaSuffix = false,
         public string $literal = '',
         public bool $isStatic = false,
-    ) {}
+    ) {
+        [$this->curledFamily, $this->curledGiven] = str_replace('\'', '’', [$family, $given]);
+        $whole = $family . $given;
+        $this->isUnspaced = !mb_check_encoding($whole, 'ASCII')
+            && preg_match('/[\p{Han}\p{Hiragana}\p{Katakana}\p{Hangul}\p{Thai}]/u', $whole) === 1;
+    }
 
     /** @param array<array-key, mixed> $name as CSL-JSON has it */
     public static function of(array $name): self

@@ -31,6 +31,13 @@ final class Numbers
     /** Pages or places with their ranges in the format of the style: expanded, minimal, minimal-two, chicago, chicago-15, chicago-16. */
     public static function pages(string $text, string $format, string $dash): string
     {
+        if (ctype_digit($text)) {
+            return $text;
+        }
+        // As most are: 12-15.
+        if (preg_match('/\A(\d+) ?(?:-|–) ?(\d+)\z/', $text, $m) === 1) {
+            return str_replace('–', $dash, self::range('', $m[1], '', '', $m[2], '', $format));
+        }
         $text = (string) preg_replace('/\s*[–—-]+\s*(?=\S)/u', '–', $text);
         $text = (string) preg_replace_callback(
             '/(?<![\p{L}\d])([a-zA-Z]*)(\d+)([a-zA-Z]*)–([a-zA-Z]*)(\d+)([a-zA-Z]*)(?![\p{L}\d])/u',

@@ -147,23 +147,24 @@ final class Printing
     /** What a group says; nothing where every variable that it calls is empty. */
     public function group(Row $row, string $delimiter): string
     {
-        $before = [$this->called, $this->found, $this->hasWords, $this->began];
+        [$called, $found, $hasWords, $began] = [$this->called, $this->found, $this->hasWords, $this->began];
         $this->called = $this->found = $this->hasWords = false;
-        $text = $row->render($this, $delimiter);
-        if ($this->says()) {
-            [$this->called, , $this->hasWords] = $before;
+        $pieces = [];
+        foreach ($row->elements as $element) {
+            $element->into($pieces, $this);
+        }
+        $says = $this->found || ($this->hasWords && !$this->called);
+        $this->hasWords = $hasWords;
+        if ($says) {
+            $this->called = $called;
             $this->found = true;
 
-            return Flat::open($text);
+            return Flat::open(Flat::row($pieces, $delimiter, $this->locale->inside));
         }
-        [, $this->found, $this->hasWords, $this->began] = $before;
+        $this->found = $found;
+        $this->began = $began;
 
         return '';
-    }
-
-    private function says(): bool
-    {
-        return $this->found || ($this->hasWords && !$this->called);
     }
 
     public function join(string $a, string $b): string

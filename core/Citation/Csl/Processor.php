@@ -67,67 +67,66 @@ final class Processor
         if ($keys === []) {
             return $order;
         }
-        $by = [];
-        foreach ($order as $id) {
-            $by[$id] = $this->sortKeys($id, $keys, null);
-        }
-        usort($order, fn(string $a, string $b): int => self::compare($by[$a], $by[$b], $keys) ?: $position[$a] <=> $position[$b]);
+        $sorted = $this->sorted(array_map(static fn(string $id): array => [$id, null], $order), $keys);
+
+        return array_map(static fn(int $i): string => $order[$i], $sorted);
+    }
+
+    /**
+     * @param list<array{string, Cite|null}> $those items, each as an entry of the list or as it is cited
+     * @param list<Key>                      $keys
+     *
+     * @return list<int> where each stood; those that are alike stay as they were
+     */
+    private function sorted(array $those, array $keys): array
+    {
+        $order = array_keys($those);
+        // Most differ in their first key: another is made where it is asked for.
+        $known = [];
+        usort($order, function (int $a, int $b) use (&$known, $those, $keys): int {
+            foreach ($keys as $n => $key) {
+                $one = $known[$n][$a] ??= $this->sortKey($those[$a][0], $key, $those[$a][1]);
+                $other = $known[$n][$b] ??= $this->sortKey($those[$b][0], $key, $those[$b][1]);
+                if ($one !== $other) {
+                    return self::compare($one, $other, $key->descends);
+                }
+            }
+
+            return $a <=> $b;
+        });
 
         return $order;
     }
 
-    /**
-     * @param list<Key> $keys
-     *
-     * @return list<string|int|null>
-     */
-    private function sortKeys(string $id, array $keys, ?Cite $cite): array
+    /** @return string|int empty: it has nothing to say */
+    private function sortKey(string $id, Key $key, ?Cite $cite): string|int
     {
-        $out = [];
-        foreach ($keys as $key) {
-            if ($key->variable === 'citation-number') {
-                $out[] = $this->numbers[$id];
-
-                continue;
-            }
-            $printing = new Printing($this->style, $this->items[$id], $cite, $this->numbers[$id]);
-            $printing->isKey = true;
-            $printing->givens = $this->telling->givens($id);
-            $printing->keyNames = $key->names;
-            $text = SortText::of($key, $printing);
-            $isDate = isset($this->items[$id]->dates[$key->variable]);
-            $out[] = match (true) {
-                $text === '' => null,
-                $key->variable !== '' && !$isDate && preg_match('/\A-?\d+\z/', $text) === 1 => (int) $text,
-                default => $this->collator->getSortKey($text),
-            };
+        if ($key->variable === 'citation-number') {
+            return $this->numbers[$id];
         }
+        $printing = new Printing($this->style, $this->items[$id], $cite, $this->numbers[$id]);
+        $printing->isKey = true;
+        $printing->givens = $this->telling->givens($id);
+        $printing->keyNames = $key->names;
+        $text = SortText::of($key, $printing);
+        $isDate = isset($this->items[$id]->dates[$key->variable]);
 
-        return $out;
+        return match (true) {
+            $text === '' => '',
+            $key->variable !== '' && !$isDate && preg_match('/\A-?\d+\z/', $text) === 1 => (int) $text,
+            default => $this->collator->getSortKey($text),
+        };
     }
 
-    /**
-     * @param list<string|int|null> $a
-     * @param list<string|int|null> $b
-     * @param list<Key>             $keys
-     */
-    private static function compare(array $a, array $b, array $keys): int
+    private static function compare(string|int $a, string|int $b, bool $descends): int
     {
-        foreach ($keys as $n => $key) {
-            if ($a[$n] === $b[$n]) {
-                continue;
-            }
-            // What has nothing to say stands last, up or down.
-            if ($a[$n] === null || $b[$n] === null) {
-                return $a[$n] === null ? 1 : -1;
-            }
-            $way = \is_int($a[$n]) && \is_int($b[$n]) ? $a[$n] <=> $b[$n] : strcmp((string) $a[$n], (string) $b[$n]);
-            if ($way !== 0) {
-                return $key->descends ? -$way : $way;
-            }
+        // What has nothing to say stands last, up or down.
+        if ($a === '' || $b === '') {
+            return $a === '' ? 1 : -1;
         }
+        $way = \is_int($a) && \is_int($b) ? $a <=> $b : strcmp((string) $a, (string) $b);
 
-        return 0;
+        return $descends ? -$way : $way;
     }
 
     /** Says of each cite where it stands among the others, and sorts those of one citation. */
@@ -139,12 +138,8 @@ final class Processor
         $keys = $this->style->citation->keys;
         foreach ($this->citations as $n => $cites) {
             if ($keys !== [] && \count($cites) > 1) {
-                $by = [];
-                foreach ($cites as $i => $cite) {
-                    $by[$i] = $this->sortKeys($cite->item, $keys, $cite);
-                }
-                uksort($cites, static fn(int $a, int $b): int => self::compare($by[$a], $by[$b], $keys) ?: $a <=> $b);
-                $this->citations[$n] = $cites = array_values($cites);
+                $sorted = $this->sorted(array_map(static fn(Cite $cite): array => [$cite->item, $cite], $cites), $keys);
+                $this->citations[$n] = $cites = array_map(static fn(int $i): Cite => $cites[$i], $sorted);
             }
             $note = $n + 1;
             $previous = $before !== null && \count($before) === 1 ? $before[0] : null;

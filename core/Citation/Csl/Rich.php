@@ -21,7 +21,7 @@ final class Rich
     /** Without control characters, which are ours, and without bytes that are no text. */
     public static function clean(string $text): string
     {
-        return preg_match('/[\x00-\x1F\x7F]/', $text) === 1 || !mb_check_encoding($text, 'UTF-8')
+        return !ctype_print($text) && (preg_match('/[\x00-\x1F\x7F]/', $text) === 1 || !mb_check_encoding($text, 'UTF-8'))
             ? trim((string) preg_replace(['/[\t\n\r]+/', '/[\x00-\x1F\x7F]/'], [' ', ''], mb_scrub($text)))
             : $text;
     }
@@ -58,7 +58,9 @@ final class Rich
     /** @param array{string, string, string, string} $quotes outer and inner marks of the locale */
     public static function of(string $text, array $quotes): string
     {
-        if (strpbrk($text, '<"\'') === false && preg_match('/[“”‘’«»„‚‹›]/u', $text) !== 1) {
+        // Curled marks and guillemets begin with one of two bytes.
+        if (strpbrk($text, "<\"'\xC2\xE2") === false
+            || (strpbrk($text, '<"\'') === false && preg_match('/[“”‘’«»„‚‹›]/u', $text) !== 1)) {
             return $text;
         }
         $text = str_contains($text, '<') ? self::tags($text) : $text;

@@ -12,7 +12,7 @@ final class SortText
 {
     public static function of(Key $key, Printing $printing): string
     {
-        $macro = $key->macro($printing->item->type);
+        $macro = $key->macro($printing->item);
         if ($macro !== null) {
             return self::bare($macro->render($printing));
         }
@@ -35,6 +35,10 @@ final class SortText
 
     private static function bare(string $text): string
     {
+        if (preg_match('/\A[A-Za-z0-9 ]*\z/', $text) === 1) {
+            return trim($text);
+        }
+
         return trim((string) preg_replace('/[^\P{P}&]/u', '', Flat::plain($text)));
     }
 }

@@ -44,6 +44,9 @@ final class Spans
      */
     public static function of(string $flat, array $quotes): array
     {
+        if (strpbrk($flat, Flat::CONTROLS) === false) {
+            return $flat === '' ? [] : [[$flat, 0, '']];
+        }
         $spans = [];
         $stack = [];
         $marks = 0;

@@ -10,7 +10,6 @@ use Embrel\Citation\Csl\Element\Dates;
 use Embrel\Citation\Csl\Element\Element;
 use Embrel\Citation\Csl\Element\Group;
 use Embrel\Citation\Csl\Element\Label;
-use Embrel\Citation\Csl\Element\Macro;
 use Embrel\Citation\Csl\Element\NameForm;
 use Embrel\Citation\Csl\Element\Names;
 use Embrel\Citation\Csl\Element\Number;
@@ -42,7 +41,12 @@ final class StyleReader
 
     private bool $numbers = false;
 
-    private bool $directors = false;
+    /** @var array<string, true> */
+    private array $calls = [];
+
+    private bool $asksWhatIsAlike = false;
+
+    private bool $asksWhatCameBefore = false;
 
     /** Elements around the one that is read; only those of a layout itself are blocks. */
     private int $depth = 0;
@@ -148,7 +152,9 @@ final class StyleReader
             $style->bibliography = $this->layout($layouts['bibliography'], $attributes);
         }
         $style->placesLetters = $this->placesLetters;
-        $style->knowsDirectors = $this->directors;
+        $style->calls = $this->calls;
+        $style->asksWhatIsAlike = $this->asksWhatIsAlike;
+        $style->asksWhatCameBefore = $style->inNotes || $this->asksWhatCameBefore;
 
         return $style;
     }
@@ -193,6 +199,8 @@ final class StyleReader
             ];
         }
 
+        $this->call($attributes['variable'] ?? '');
+
         return new Key(
             $attributes['variable'] ?? '',
             isset($attributes['macro']) ? $this->macro($attributes['macro']) : null,
@@ -236,6 +244,17 @@ final class StyleReader
         return $row;
     }
 
+    /** @param string $variables one or more, with spaces between them */
+    private function call(string $variables, bool $isShort = false): void
+    {
+        foreach (preg_split('/\s+/', $variables, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $variable) {
+            $this->calls[$variable] = true;
+            if ($isShort) {
+                $this->calls[Text::short($variable)] = true;
+            }
+        }
+    }
+
     private function element(\DOMElement $element): ?Element
     {
         $attributes = self::attributes($element);
@@ -243,6 +262,7 @@ final class StyleReader
             unset($attributes['display']);
         }
         $dress = Dress::of($attributes);
+        $this->call($attributes['variable'] ?? '', ($attributes['form'] ?? '') === 'short');
         $this->numbers = $this->numbers || ($attributes['variable'] ?? '') === 'citation-number';
         if (($attributes['variable'] ?? '') === 'year-suffix') {
             $this->placesLetters = true;
@@ -269,7 +289,7 @@ final class StyleReader
     private function text(array $attributes, Dress $dress): Element
     {
         return match (true) {
-            isset($attributes['macro']) => new Macro($dress, $this->macro($attributes['macro'])),
+            isset($attributes['macro']) => new Group($dress, $this->macro($attributes['macro'])),
             isset($attributes['variable']) => new Text($dress, $attributes['variable'], ($attributes['form'] ?? '') === 'short'),
             isset($attributes['term']) => new Words(
                 $dress,
@@ -297,9 +317,12 @@ final class StyleReader
     {
         $tests = [];
         $match = $attributes['match'] ?? 'all';
+        $this->call($attributes['variable'] ?? '');
         foreach (self::TESTS as $kind) {
             foreach (preg_split('/\s+/', $attributes[$kind] ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: [] as $value) {
                 $tests[] = [$kind, $value];
+                $this->asksWhatIsAlike = $this->asksWhatIsAlike || $kind === 'disambiguate';
+                $this->asksWhatCameBefore = $this->asksWhatCameBefore || $kind === 'position';
             }
         }
 
@@ -345,7 +368,6 @@ final class StyleReader
     private function names(\DOMElement $element, array $attributes, Dress $dress): Names
     {
         $from = $element;
-        $this->directors = $this->directors || preg_match('/\bdirector\b/', $attributes['variable'] ?? '') === 1;
         if (self::children($element) === [] && $this->names !== null) {
             $from = $this->names;
             $dress = Dress::of(self::attributes($from));
@@ -381,11 +403,14 @@ final class StyleReader
                 $substitute = $child;
             }
         }
+        $form = new NameForm($options, $parts, $this->options, $named);
+        $isFewerLater = $form->laterMin !== $form->min || $form->laterFirst !== $form->first;
+        $this->asksWhatCameBefore = $this->asksWhatCameBefore || $isFewerLater;
         $names = new Names(
             $dress,
             preg_split('/\s+/', $attributes['variable'] ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: [],
             $attributes['delimiter'] ?? $this->options['names-delimiter'] ?? '',
-            new NameForm($options, $parts, $this->options, $named),
+            $form,
             $etAl,
             $etAlTerm,
             $label,

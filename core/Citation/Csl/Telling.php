@@ -47,7 +47,7 @@ final class Telling
         foreach ($ids as $id) {
             $self->whole($id);
         }
-        foreach ($self->alike($ids) as $group) {
+        foreach ($style->asksWhatIsAlike ? $self->alike($ids) : [] as $group) {
             foreach ($group as $id) {
                 $self->told[$id]->isAmbiguous = true;
             }
@@ -72,7 +72,7 @@ final class Telling
             return;
         }
         $printing = $this->printing($id, $told);
-        $this->style->citation->row($printing->item->type)->render($printing);
+        $this->style->citation->row($printing->item)->render($printing);
         if (!$printing->usesInitials) {
             $told->givens = array_map(
                 static fn(array $levels): array => array_map(static fn(int $level): int => $level === 1 ? 2 : $level, $levels),
@@ -135,7 +135,7 @@ final class Telling
         }
         $printing = $this->printing($id, $told);
 
-        return $this->kept[$key] = $this->style->citation->row($printing->item->type)->render($printing);
+        return $this->kept[$key] = $this->style->citation->row($printing->item)->render($printing);
     }
 
     /** Given names that are told wherever they stand, however the cites read. */

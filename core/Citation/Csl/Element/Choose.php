@@ -21,7 +21,7 @@ final class Choose extends Element
     {
         $branches = [];
         foreach ($this->branches as [$condition, $row]) {
-            $condition = $condition === null ? true : $condition->of($pruning->type);
+            $condition = $condition === null ? true : $condition->of($pruning);
             if ($condition === true && $branches === []) {
                 return $pruning->row($row)->elements;
             }

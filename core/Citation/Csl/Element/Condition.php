@@ -18,23 +18,37 @@ final readonly class Condition
      */
     public function __construct(private array $tests, private string $match, private ?array $types = null) {}
 
-    /** What is left of it for one type: whether it holds, or what it depends on besides. */
-    public function of(string $type): self|bool
+    /** What is left of it for items of one shape: whether it holds, or what it depends on besides. */
+    public function of(Pruning $pruning): self|bool
     {
-        if ($this->types === null) {
-            return $this;
+        $answers = $this->types === null ? [] : [isset($this->types[$pruning->type])];
+        $open = [];
+        foreach ($this->tests as [$kind, $value]) {
+            $holds = self::known($kind, $pruning->says($value));
+            if ($holds === null) {
+                $open[] = [$kind, $value];
+            } else {
+                $answers[] = $holds;
+            }
         }
-        $is = isset($this->types[$type]);
+        if (\in_array($this->match !== 'all', $answers, true)) {
+            return $this->match === 'any';
+        }
 
-        return match (true) {
-            $this->match === 'any' && $is => true,
-            $is ? $this->match === 'none' : $this->match === 'all' => false,
-            $this->tests === [] => $this->match !== 'any',
-            default => new self($this->tests, $this->match),
+        return $open === [] ? $this->match !== 'any' : new self($open, $this->match);
+    }
+
+    /** Whether a test holds by what an item says of its variable; null where that does not settle it. */
+    private static function known(string $kind, ?bool $says): ?bool
+    {
+        return match ($kind) {
+            'variable' => $says,
+            'is-numeric', 'is-uncertain-date' => $says === false ? false : null,
+            default => null,
         };
     }
 
-    /** Whether it holds, where what it asks of the type is settled (of()). */
+    /** Whether it holds, where what it asks of the shape is settled (of()). */
     public function holds(Printing $printing): bool
     {
         foreach ($this->tests as [$kind, $value]) {

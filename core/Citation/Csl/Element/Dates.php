@@ -32,6 +32,11 @@ final class Dates extends Element
         $this->dress = $dress;
     }
 
+    public function pruned(Pruning $pruning): array
+    {
+        return [$pruning->lacks($this->variable) ? new Silent() : $this];
+    }
+
     public function render(Printing $printing): string
     {
         $text = $this->dress->alone($this->says($printing), $printing, false);

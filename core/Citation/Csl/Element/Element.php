@@ -24,14 +24,14 @@ abstract class Element
         return $this->dress->alone(
             $this->says($printing),
             $printing,
-            !$this instanceof Group && !$this instanceof Macro,
+            !$this instanceof Group,
             $this instanceof Words || $this instanceof Label,
-            $this instanceof Macro || $this instanceof Group,
+            $this instanceof Group,
         );
     }
 
     /**
-     * What is left of it for items of one type: choices by type are made beforehand.
+     * What is left of it for items of one shape.
      *
      * @return list<self>
      */

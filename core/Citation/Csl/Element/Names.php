@@ -14,8 +14,13 @@ use Embrel\Citation\Csl\Printing;
 /** The people of one or more variables, with their labels; what stands for them where there are none. */
 final class Names extends Element
 {
+    private static int $made = 0;
+
     /** @var list<Element> */
     public array $substitutes = [];
+
+    /** Tells it from other elements; what is left of it for one shape has the number of the whole. */
+    private readonly int $number;
 
     /**
      * @param list<string> $variables
@@ -31,18 +36,23 @@ final class Names extends Element
         private readonly bool $labelFirst,
     ) {
         $this->dress = $dress;
+        $this->number = ++self::$made;
     }
 
     public function pruned(Pruning $pruning): array
     {
+        $substitutes = [];
+        foreach ($this->substitutes as $element) {
+            array_push($substitutes, ...array_filter($element->pruned($pruning), static fn(Element $part): bool => !$part instanceof Silent));
+        }
+        if ($substitutes === [] && array_filter($this->variables, static fn(string $name): bool => !$pruning->lacks($name)) === []) {
+            return [new Silent()];
+        }
         if ($this->substitutes === []) {
             return [$this];
         }
         $names = clone $this;
-        $names->substitutes = [];
-        foreach ($this->substitutes as $element) {
-            array_push($names->substitutes, ...$element->pruned($pruning));
-        }
+        $names->substitutes = $substitutes;
 
         return [$names];
     }
@@ -181,7 +191,7 @@ final class Names extends Element
     /** Whether a word is written without spaces around it, as 和 is, or [et al.]. */
     private static function standsAlone(string $word): bool
     {
-        return preg_match('/\A(?:&|(?![\p{Han}\p{Hiragana}\p{Katakana}\p{Hangul}\p{Thai}])\p{L})/u', $word) !== 1;
+        return !ctype_alpha($word[0] ?? '') && preg_match('/\A(?:&|(?![\p{Han}\p{Hiragana}\p{Katakana}\p{Hangul}\p{Thai}])\p{L})/u', $word) !== 1;
     }
 
     /** One name, dressed as <name> says; a body has no affixes. */
@@ -202,7 +212,7 @@ final class Names extends Element
             return $this->written($variable, $names, $shown, $withLast, $givens, $printing)[0];
         }
         $flags = ($withLast ? '+' : '.') . ($printing->isKey ? '1' : '0') . implode('', $givens);
-        $key = spl_object_id($this) . "{$variable}{$shown}{$flags}";
+        $key = "{$this->number}{$variable}{$shown}{$flags}";
         $printing->usesInitials = $printing->usesInitials || isset($printing->item->keptInitials[$key]);
         [$text, $first] = $printing->item->keptNames[$key] ??= $this->written($variable, $names, $shown, $withLast, $givens, $printing);
         if ($printing->usesInitials) {
@@ -235,7 +245,10 @@ final class Names extends Element
             $last = new NameWriting($names[$count - 1], $this->form, $printing, false, $givens[$count - 1] ?? 0);
             $row[] = $this->one($names[$count - 1], $last, $printing);
         }
-        $people = array_map(static fn(Name $name): string => "{$name->family}\t{$name->given}\t{$name->suffix}\t{$name->literal}", $names);
+        $people = $printing->substitute === null ? [] : array_map(
+            static fn(Name $name): string => "{$name->family}\t{$name->given}\t{$name->suffix}\t{$name->literal}",
+            $names,
+        );
         $first = new FirstNames($shown < $count && !$withLast ? [...$row, '…'] : $row, false, $people);
         if ($printing->firstNames === null) {
             $printing->firstNames = $first;

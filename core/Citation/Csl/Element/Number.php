@@ -18,6 +18,11 @@ final class Number extends Element
         $this->dress = $dress;
     }
 
+    public function pruned(Pruning $pruning): array
+    {
+        return [$pruning->lacks($this->variable) ? new Silent() : $this];
+    }
+
     protected function says(Printing $printing): string
     {
         $printing->called = true;

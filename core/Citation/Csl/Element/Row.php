@@ -13,12 +13,37 @@ final class Row
     /** @var list<Element> */
     public array $elements = [];
 
+    /** @param list<Element> $elements */
+    public static function of(array $elements): self
+    {
+        $row = new self();
+        $row->elements = $elements;
+
+        return $row;
+    }
+
     public function render(Printing $printing, string $between = ''): string
     {
         $row = [];
         $this->into($row, $printing);
 
         return Flat::row($row, $between, $printing->locale->inside);
+    }
+
+    /**
+     * Whether it calls variables, all of which are empty, and has nothing but words beside: a group of it says nothing.
+     */
+    public function isSilent(): bool
+    {
+        $calls = false;
+        foreach ($this->elements as $element) {
+            $calls = $calls || $element instanceof Silent;
+            if (!$element instanceof Silent && !$element instanceof Words && !$element instanceof Label) {
+                return false;
+            }
+        }
+
+        return $calls;
     }
 
     /** @param list<string> $row */

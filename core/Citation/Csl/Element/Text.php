@@ -26,6 +26,19 @@ final class Text extends Element
         $this->dress = $dress;
     }
 
+    public function pruned(Pruning $pruning): array
+    {
+        $isSaid = !$pruning->lacks($this->variable) || ($this->isShort && !$pruning->lacks(self::short($this->variable)));
+
+        return [$isSaid ? $this : new Silent()];
+    }
+
+    /** The variable that says the same in short. */
+    public static function short(string $variable): string
+    {
+        return self::SHORT[$variable] ?? "{$variable}-short";
+    }
+
     public function render(Printing $printing): string
     {
         $item = $printing->item;
@@ -62,7 +75,7 @@ final class Text extends Element
         }
         // The letter after a year is no variable that a group waits for.
         $printing->called = $printing->called || $this->variable !== 'year-suffix';
-        $text = $this->isShort ? $printing->text(self::SHORT[$this->variable] ?? "{$this->variable}-short") : '';
+        $text = $this->isShort ? $printing->text(self::short($this->variable)) : '';
         $text = Rich::spaced($text === '' ? $printing->text($this->variable) : $text);
         if ($text === '') {
             return '';
@@ -75,7 +88,7 @@ final class Text extends Element
         return match ($this->variable) {
             'page', 'locator' => Numbers::ofPages($text, $printing->style),
             'DOI' => (string) preg_replace('/\A(?:https?:\/\/(?:dx\.)?doi\.org\/|doi:\s*)/i', '', $text),
-            default => isset(self::NUMBERS[$this->variable])
+            default => isset(self::NUMBERS[$this->variable]) && !ctype_digit($text)
                 ? (string) preg_replace('/(?<=\d)\s*-\s*(?=\d)/', $printing->locale->say('page-range-delimiter') ?? '–', $text)
                 : $text,
         };
