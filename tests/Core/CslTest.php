@@ -206,6 +206,11 @@ final class CslTest extends TestCase
             'die see im norden',
             ['title' => 'die see im norden', 'language' => 'de'],
         ];
+        yield 'text-case: capitalize-all, but for a word with a capital of its own' => [
+            '<text variable="title" text-case="capitalize-all"/>',
+            'The Sea-Wall At iBoat Quay',
+            ['title' => 'the sea-wall at iBoat quay'],
+        ];
         yield 'text-case: what is marked stays' => [
             '<text variable="title" text-case="uppercase"/>',
             'ON eBay NOW',
@@ -291,6 +296,18 @@ final class CslTest extends TestCase
             [[['a'], ['c'], ['b']]],
             ['(Pell 1994a, 1994b; Brent et al. 2001)'],
         ];
+        yield 'cite grouping: what stands in the place of names is nobody’s' => [
+            str_replace('et-al-use-first="1"/>', 'et-al-use-first="1"/><substitute><text variable="title"/></substitute>', $authorDate),
+            'collapse="year"',
+            [[['a'], ['n']]],
+            ['(Pell 1994; Mud 1953)'],
+        ];
+        yield 'collapse: the same work twice in one citation' => [
+            str_replace('prefix=", "', 'prefix=": "', $authorDate),
+            'collapse="year-suffix" disambiguate-add-year-suffix="true"',
+            [[['a', '4'], ['a', '9']]],
+            ['(Pell 1994: 4, 9)'],
+        ];
         yield 'collapse: citation-number' => [
             '<text variable="citation-number"/>',
             'collapse="citation-number"',
@@ -320,6 +337,19 @@ final class CslTest extends TestCase
             ['Brent, Tom, Moor, Ada, Lund, Ira 2001.', 'Pell, Anna Lou 2001.', '——— 1994.'],
             self::printed($style, ['g' => $works['g'], 'f' => $works['f'], 'c' => $works['c']], [[['g']], [['f']], [['c']]])['list'],
         );
+    }
+
+    public function testWordsInThePlaceOfNamesAreNotReplaced(): void
+    {
+        $names = '<names variable="author"><name/><substitute><text term="ibid"/></substitute></names><text variable="title" prefix=" "/>';
+        $style = str_replace(
+            '<bibliography>',
+            '<bibliography subsequent-author-substitute="———">',
+            self::style('<text variable="title"/>', $names),
+        );
+        $works = array_map(static fn(string $title): array => ['type' => 'book', 'title' => $title], ['a' => 'Mud', 'b' => 'Silt']);
+
+        self::assertSame(['Ibid. Mud', 'Ibid. Silt'], self::printed($style, $works, [[['a']], [['b']]])['list']);
     }
 
     public function testNothingGoesBeforeSomethingAndMarksDoNotCount(): void
@@ -419,6 +449,7 @@ final class CslTest extends TestCase
             'c' => $work(2001, 'Brent Tom', 'Moor Ada', 'Lund Ira'),
             'd' => $work(2001, 'Brent Tom', 'Moor Ada', 'Vane Ed'),
             'e' => $work(1994, 'Pell Bruno'),
+            'n' => ['title' => 'Mud', 'author' => []] + $work(1953),
         ];
     }
 

@@ -7,7 +7,10 @@ namespace Tests\Core;
 use Embrel\Citation\CitationStyle;
 use Embrel\Citation\Cited;
 use Embrel\Citation\CitedAs;
+use Embrel\Citation\Csl\Cite;
 use Embrel\Citation\Csl\CslError;
+use Embrel\Citation\Csl\Item;
+use Embrel\Citation\Csl\Printing;
 use Embrel\Citation\Csl\StyleFile;
 use Embrel\Citation\KeptStyles;
 use Embrel\Citation\Manual;
@@ -49,6 +52,28 @@ final class StyleFileTest extends TestCase
         self::assertMatchesRegularExpression('~<rights license="https?://creativecommons.org/(?:licenses/by-sa/3.0|publicdomain/zero/1.0)/"~', $xml);
         if (Manual::tryFrom($key) === null) {
             self::assertMatchesRegularExpression('~<(?:author|contributor)>\s*<name>~', $xml);
+        }
+    }
+
+    /** Each item is printed by what a style has for items of its shape; that says what the whole would say. */
+    #[DataProvider('shipped')]
+    public function testWhatAStyleHasForItemsOfOneShapeSaysWhatTheWholeSays(string $key): void
+    {
+        $style = (new CitationStyle($key))->style('en');
+        $layouts = array_filter([$style->citation, $style->bibliography]);
+        foreach (json_decode((string) file_get_contents(__DIR__ . '/../csl/items.json'), true) as $n => $json) {
+            if ($n % 4 !== \strlen($key) % 4) {
+                continue;
+            }
+            $item = new Item($json['id'], $json);
+            foreach ($layouts as $layout) {
+                $said = [];
+                foreach ([$layout->row($item), $layout->rowOfType($item->type)] as $row) {
+                    $item->begin();
+                    $said[] = $row->render(new Printing($style, $item, new Cite($item->id, '12', 'page'), 1));
+                }
+                self::assertSame($said[1], $said[0], $item->id);
+            }
         }
     }
 

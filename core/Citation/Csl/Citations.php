@@ -188,23 +188,22 @@ final class Citations
         $inside = $this->style->locale->inside;
         $out = '';
         $above = $aboveCite = $aboveText = null;
-        $wasGroup = $isGrouped = false;
+        $wasGroup = false;
         foreach ($this->grouped($cites) as $cite) {
             [$text, $names] = $this->cite($cite, false, false);
             $hasNames = $names !== null && !$names->isWords;
             $isSame = $hasNames && $above !== null && $above->names === $names->names;
-            // A word in the place of names goes on with the cite above it.
-            $isGroup = $isSame || (!$hasNames && $aboveCite !== null && !isset($this->style->citation->options['cite-group-delimiter']));
-            $isGrouped = $hasNames ? $isSame : $isGrouped;
-            $between = $this->between($collapse, $aboveCite, $wasGroup, $isGroup, $isGrouped);
+            $between = $this->between($collapse, $aboveCite, $wasGroup, $isSame);
             if ($isSame && $collapse !== '') {
                 $drops = $collapse !== 'year' && $aboveCite !== null && $this->sameYear($aboveCite, $cite);
+                // What is left where the year goes too begins without the mark that stood behind the year.
                 $text = $this->cite($cite, true, $drops)[0];
+                $text = $drops ? (string) preg_replace('/\A([\x01-\x1F]*)[:;,.]\s*/', '$1', $text) : $text;
                 $between = $drops && $text !== '' && $text === $this->whole->told[$cite->item]->letter ? $this->lettering() : $between;
             }
             $text = $this->dressed($cite, $text);
             $out = $out === '' || $text === '' ? $out . $text : Flat::join(Flat::join($out, $between, $inside, true), $text, $inside);
-            $wasGroup = $isGroup;
+            $wasGroup = $isSame;
             $above = $hasNames ? $names : $above;
             $aboveCite = $cite;
         }
@@ -232,7 +231,7 @@ final class Citations
     }
 
     /** What stands between a cite and the one above it. */
-    private function between(string $collapse, ?Cite $above, bool $wasGroup, bool $isGroup, bool $isGrouped): string
+    private function between(string $collapse, ?Cite $above, bool $wasGroup, bool $isGroup): string
     {
         $options = $this->style->citation->options;
         $layout = $this->style->citation->delimiter;
@@ -240,9 +239,9 @@ final class Citations
         if ($after !== null) {
             $ends = ($above->locator ?? '') !== '' || (!$isGroup && ($wasGroup || $collapse !== 'year-suffix'));
 
-            return $ends ? $after : ($isGrouped ? $options['cite-group-delimiter'] ?? $layout : $layout);
+            return $ends ? $after : ($isGroup ? $options['cite-group-delimiter'] ?? $layout : $layout);
         }
-        if ($isGrouped && ($options['cite-group-delimiter'] ?? '') !== '') {
+        if ($isGroup && ($options['cite-group-delimiter'] ?? '') !== '') {
             return $options['cite-group-delimiter'];
         }
 

@@ -136,8 +136,8 @@ final readonly class Dress
     private function ended(string $text, Printing $printing, bool $isLeaf): string
     {
         $inside = $printing->locale->inside;
-        $end = $text[-1];
-        if (!$isLeaf && $this->suffix[0] === '.' && ($end === Flat::TAIL || $end === Flat::INNER_TAIL) && preg_match(Flat::ENDED, $text, $m) === 1) {
+        $hasTail = $text[-1] === Flat::TAIL || $text[-1] === Flat::INNER_TAIL;
+        if ($hasTail && !$isLeaf && $this->suffix[0] === '.' && preg_match(Flat::ENDED, $text, $m) === 1) {
             return Flat::stopped($text, $m[0], $inside) . substr($this->suffix, 1);
         }
         $text = $isLeaf && $this->isApart($inside)

@@ -27,6 +27,7 @@ final readonly class Entries
             $printing = $this->whole->printing($id, null);
             $printing->letter = $this->whole->told[$id]->letter;
             $printing->givens = $this->whole->told[$id]->givens;
+            $printing->counts = $this->whole->told[$id]->counts;
             $printing->above = $above;
             $printing->substitute = $sign === null ? null : [$sign, $rule];
             $out[$id] = isset($this->layout->options['second-field-align']) ? $this->aligned($printing) : $this->whole($printing);

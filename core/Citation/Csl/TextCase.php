@@ -111,8 +111,9 @@ final class TextCase
         return self::kept(
             $text,
             static fn(string $t): string => (string) preg_replace_callback(
-                '/(?<![^\s\x01-\x1C])\p{Ll}/u',
-                static fn(array $m): string => mb_strtoupper($m[0]),
+                // A word with a capital of its own, as iBoat has, stays.
+                '/(?<![^\s\x01-\x1C-])\p{Ll}[^\s\x01-\x1C-]*/u',
+                static fn(array $m): string => mb_strtolower($m[0]) === $m[0] ? self::raised($m[0]) : $m[0],
                 $t,
             ),
         );

@@ -43,7 +43,11 @@ final class Names extends Element
     {
         $substitutes = [];
         foreach ($this->substitutes as $element) {
-            array_push($substitutes, ...array_filter($element->pruned($pruning), static fn(Element $part): bool => !$part instanceof Silent));
+            foreach ($element->pruned($pruning) as $part) {
+                if (!$part instanceof Silent) {
+                    $substitutes[] = $part;
+                }
+            }
         }
         if ($substitutes === [] && array_filter($this->variables, static fn(string $name): bool => !$pruning->lacks($name)) === []) {
             return [new Silent()];
@@ -113,7 +117,7 @@ final class Names extends Element
                 }
                 if ($printing->firstNames === null && $text !== '') {
                     $printing->firstNames = new FirstNames([$text], \count($printing->said) === $said);
-                    if ($printing->substitute !== null && $printing->above?->names === [$text]) {
+                    if ($printing->substitute !== null && !$printing->firstNames->isWords && $printing->above?->names === [$text]) {
                         return $printing->substitute[0];
                     }
                 }
