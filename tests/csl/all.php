@@ -22,7 +22,9 @@ try {
     $printed = null;
     $shares = [];
     [$cases, $different] = [0, 0];
-    foreach (explode("\n", trim($node->mustRun()->getOutput())) as $name) {
+    $names = explode("\n", trim($node->mustRun()->getOutput()));
+    fwrite(STDERR, $node->getErrorOutput());
+    foreach ($names as $name) {
         $printed ??= new Printed($directory);
         ['cases' => $of, 'differences' => $differences] = $printed->compared($name);
         $shares[$name] = 100 * (1 - count($differences) / $of);
