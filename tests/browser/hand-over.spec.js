@@ -338,8 +338,10 @@ test('scripts of any direction stand in the pages, and the browser prints the sa
     await expect(heading).toBeVisible();
     await expect(page.getByText(/question marks/)).toHaveCount(0);
     // Read from right to left, it stands at the right.
-    const [sheet, box] = [await page.getByRole('group', { name: 'Page 2' }).boundingBox(), await heading.boundingBox()];
-    expect(box.x).toBeGreaterThan(sheet.x + sheet.width / 2);
+    await expect.poll(async () => {
+        const [sheet, box] = [await page.getByRole('group', { name: 'Page 2' }).boundingBox(), await heading.boundingBox()];
+        return (box?.x ?? 0) - (sheet?.x ?? 0) - (sheet?.width ?? Infinity) / 2;
+    }).toBeGreaterThan(0);
     const file = await downloaded(page, info);
     const found = execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' });
     for (const word of ['המים', 'הסכר', '潮水在四点半冲破堤坝']) {

@@ -126,10 +126,11 @@ final class Telling
 
     private function reads(string $id, Told $told): string
     {
-        $key = $id . ($told->isAmbiguous ? '!' : '') . "\t" . implode(',', $told->counts) . "\t" . implode(
-            ';',
-            array_map(static fn(array $g): string => implode(',', $g), $told->givens),
-        );
+        $key = $id . ($told->isAmbiguous ? '!' : '');
+        if ($told->counts !== [] || $told->givens !== []) {
+            $givens = array_map(static fn(array $levels): string => implode(',', $levels), $told->givens);
+            $key .= "\t" . implode(',', $told->counts) . "\t" . implode(';', $givens);
+        }
         if (isset($this->kept[$key])) {
             return $this->kept[$key];
         }
