@@ -148,7 +148,7 @@ final class Processor
                 $id = $cite->item;
                 if (isset($first[$id])) {
                     $cite->position = Cite::SUBSEQUENT;
-                    $cite->firstNote = $this->style->inNotes ? $first[$id] : 0;
+                    $cite->firstNote = $this->style->inNotes && $first[$id] !== $note ? $first[$id] : 0;
                     $cite->isNear = $this->style->inNotes && $note - $last[$id] <= $near;
                     if ($previous !== null && $previous->item === $id) {
                         $cite->position = match (true) {

@@ -83,7 +83,9 @@ final class Telling
 
     private function printing(string $id, Told $told): Printing
     {
-        $printing = new Printing($this->style, $this->items[$id], new Cite($id), $this->numbers[$id] + 1);
+        $cite = new Cite($id);
+        $cite->position = Cite::SUBSEQUENT;
+        $printing = new Printing($this->style, $this->items[$id], $cite, $this->numbers[$id] + 1);
         $printing->counts = $told->counts;
         $printing->givens = $told->givens;
         $printing->isAmbiguous = $told->isAmbiguous;

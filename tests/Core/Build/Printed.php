@@ -34,6 +34,7 @@ final class Printed
     ];
     /** What the reference says where a source has nothing to print. */
     private const NOTHING = '[CSL STYLE ERROR: reference with no printed form.]';
+    private const NO_CITE = '[NO_PRINTED_FORM]';
 
     /** @var array<string, array<string, mixed>> */
     private readonly array $items;
@@ -83,7 +84,7 @@ final class Printed
             }
             $ours = Processor::run($style, $items, $cited);
             $spans = static fn(string $flat): string => self::normal(Spans::of($flat, $style->locale->quotes));
-            $theirs = static fn(string $html): string => str_contains($html, self::NOTHING) ? '' : self::normal(self::spans($html));
+            $theirs = static fn(string $html): string => str_contains($html, self::NOTHING) || $html === self::NO_CITE ? '' : self::normal(self::spans($html));
             $pairs = [];
             foreach ($citations as $n => $html) {
                 $pairs[] = [$theirs($html), $theirs($html) === '' ? '' : $spans($ours['citations'][$n])];

@@ -371,6 +371,10 @@ final class Names extends Element
      */
     private function withEtAl(array $row, array $turned, Printing $printing): string
     {
+        if ($printing->isKey) {
+            // “et al.” is no part of a key (CSL 1.0.2, “Sorting”).
+            return $this->row($row, $printing);
+        }
         $term = $printing->locale->say($this->etAlTerm) ?? 'et al.';
         $etAl = $this->etAl->on($term, $printing);
         $wants = $this->wants($this->form->beforeEtAl, $row, $turned);
