@@ -308,6 +308,12 @@ final class CslTest extends TestCase
             [[['a', '4'], ['a', '9']]],
             ['(Pell 1994: 4, 9)'],
         ];
+        yield 'a locator is said once in a cite' => [
+            '<text variable="title"/><text variable="locator" prefix=", "/><group prefix="; "><text variable="locator"/></group>',
+            '',
+            [[['n', '4–5']]],
+            ['(Mud, 4–5)'],
+        ];
         yield 'collapse: citation-number' => [
             '<text variable="citation-number"/>',
             'collapse="citation-number"',
@@ -337,6 +343,41 @@ final class CslTest extends TestCase
             ['Brent, Tom, Moor, Ada, Lund, Ira 2001.', 'Pell, Anna Lou 2001.', '——— 1994.'],
             self::printed($style, ['g' => $works['g'], 'f' => $works['f'], 'c' => $works['c']], [[['g']], [['f']], [['c']]])['list'],
         );
+    }
+
+    public function testEtAlIsNoPartOfAKey(): void
+    {
+        $names = '<names variable="author"><name et-al-min="2" et-al-use-first="1"/></names>';
+        $style = str_replace(
+            ['<citation', '<bibliography>'],
+            ["<macro name=\"who\">{$names}</macro><citation", '<bibliography><sort><key macro="who"/><key variable="title"/></sort>'],
+            self::style('<text variable="title"/>', '<text variable="title"/>'),
+        );
+        $people = [['family' => 'Brent', 'given' => 'Tom'], ['family' => 'Moor', 'given' => 'Ada']];
+        $works = [
+            'a' => ['type' => 'book', 'title' => 'Silt', 'author' => [$people[0]]],
+            'b' => ['type' => 'book', 'title' => 'Mud', 'author' => $people],
+        ];
+
+        self::assertSame(['Mud', 'Silt'], self::printed($style, $works, [[['a']], [['b']]])['list']);
+    }
+
+    public function testNotesReferToNotesBeforeThemAndTellApartWhatWouldReadAlikeThere(): void
+    {
+        $later = '<names variable="author"><name form="short"/></names><choose><if disambiguate="true"><text variable="title" prefix=", "/></if>'
+            . '</choose><text variable="first-reference-note-number" prefix=" (note " suffix=")"/>';
+        $layout = "<choose><if position=\"subsequent\">{$later}</if><else><text variable=\"title\"/></else></choose>";
+        $style = str_replace('"in-text"', '"note"', self::style($layout, '<text value="-"/>'));
+        $works = array_map(
+            static fn(string $title): array => ['title' => $title] + self::items()['a'],
+            ['a' => 'Mud', 'b' => 'Silt'],
+        );
+
+        self::assertSame(
+            ['(Mud; Silt)', '(Pell, Mud (note 1))', '(Pell, Silt (note 1))'],
+            self::printed($style, $works, [[['a'], ['b']], [['a']], [['b']]])['citations'],
+        );
+        self::assertSame(['(Mud; Pell)'], self::printed($style, ['a' => $works['a']], [[['a'], ['a']]])['citations']);
     }
 
     public function testWordsInThePlaceOfNamesAreNotReplaced(): void

@@ -123,6 +123,10 @@ final class Printing
         $this->found = true;
         $this->began = $this->began || $variable !== 'citation-number';
         $this->said[] = $variable;
+        if ($variable === 'locator') {
+            // Where in a work something stands is said once in a cite.
+            $this->gone['locator'] = true;
+        }
     }
 
     /** Words of the style or locale, raised where nothing stands before them. */

@@ -67,7 +67,7 @@ final class Text extends Element
 
     protected function says(Printing $printing): string
     {
-        if ($this->variable === 'locator' && $printing->holdsPlace) {
+        if ($this->variable === 'locator' && $printing->holdsPlace && !isset($printing->gone['locator'])) {
             $printing->called = true;
             $printing->found('locator');
 
