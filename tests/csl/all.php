@@ -3,10 +3,12 @@
 declare(strict_types=1);
 
 // Every independent style of the standard's collection, printed beside the reference processor: each style's share of
-// cases that read the same, the worst first, and the share of all. Takes an hour and a half on one core.
+// cases that read the same, the worst first, the kinds of differences with why each stays, and the share of all. Takes two
+// hours on one core.
 // usage: php tests/csl/all.php [--every=N: one style of N] [--show: the differences too]
 
 use Symfony\Component\Process\Process;
+use Tests\Core\Build\Differences;
 use Tests\Core\Build\Printed;
 
 require __DIR__ . '/../../vendor/autoload.php';
@@ -20,7 +22,7 @@ try {
         timeout: null,
     );
     $printed = null;
-    $shares = [];
+    $shares = $kinds = [];
     [$cases, $different] = [0, 0];
     $names = explode("\n", trim($node->mustRun()->getOutput()));
     fwrite(STDERR, $node->getErrorOutput());
@@ -30,13 +32,21 @@ try {
         $shares[$name] = 100 * (1 - count($differences) / $of);
         $cases += $of;
         $different += count($differences);
-        foreach (isset($options['show']) ? $differences : [] as $case => [$theirs, $ours]) {
-            echo "{$name}, {$case}\n    reference: {$theirs}\n    ours:      {$ours}\n";
+        foreach ($differences as $case => [$theirs, $ours]) {
+            $kind = Differences::kind($theirs, $ours);
+            $kinds[$kind] = ($kinds[$kind] ?? 0) + 1;
+            if (isset($options['show'])) {
+                echo "{$name}, {$case}: {$kind}\n    reference: {$theirs}\n    ours:      {$ours}\n";
+            }
         }
     }
     asort($shares);
     foreach ($shares as $name => $share) {
         printf("%6.2f %% %s\n", $share, $name);
+    }
+    arsort($kinds);
+    foreach ($kinds as $kind => $count) {
+        printf("%6d %s: %s\n", $count, $kind, Differences::REASONS[$kind] ?? 'not looked into');
     }
     printf("%6.2f %% of %d cases in %d styles\n", 100 * (1 - $different / $cases), $cases, count($shares));
 } finally {

@@ -10,7 +10,7 @@ final class Numbers
     /** Two with a word or comma between them, two figures with a dash, two words with one: 3 and 4, 3, 4; 3–4; ix–xi. */
     private const SEVERAL = '/[\p{L}\d](?:\s*(?:&|\band\b|\bund\b|\bet\b|\by\b)\s*|\s*,\s+)[\p{L}\d]'
         . '|\d\p{L}?\s*[\-–—]\s*\p{L}*\d|\b\p{L}+[\-–—]\p{L}+\b/u';
-    private const ONE = '[a-zA-Z]{0,2}\d+[a-zA-Z]{0,2}';
+    private const ONE = '(?:[a-zA-Z]{0,2}\d+[a-zA-Z]{0,2}|[ivxlcdm]+)';
 
     public static function isNumeric(string $text): bool
     {

@@ -24,7 +24,8 @@ final class Differences
         'type' => 'font of one thing within another (“normal” within italic, small capitals handed to substituted names)',
         'marks at quotation marks' => 'only stops and commas go within quotation marks (“Locale options”); the reference moves colons and semicolons, and keeps a stop behind “?”',
         'stops' => 'a stop meets another mark: the reference keeps both or none, according to how the style’s elements are nested',
-        'commas and semicolons' => 'what stands between names or cites: with bodies the reference goes by another rule than with people',
+        'commas and semicolons' => 'what stands between names or cites: of bodies the reference asks another rule than of people; a cite with a word '
+            . 'in the place of names it draws to the work before it (“Pell 1999, 1953”, which reads as two works of Pell’s)',
         'empty groups' => 'a group whose variables are all empty says nothing (“Group”); the reference prints its words where a macro within it is empty',
         'short addresses' => 'the reference cuts an address down to its host where a style asks for its short form; the standard has no such form',
         'letters and names that tell apart' => 'letters after years, more names, given names: the reference gives them out in another order or place',
@@ -45,8 +46,8 @@ final class Differences
         return match (true) {
             str_contains($ours, '://') && !str_contains($theirs, implode(' ', $added) ?: "\0") && preg_match('~https?://[^/\s]+/~', $theirs) !== 1 => 'short addresses',
             $added === [] && $lost === [] => 'order of cites',
+            $added === [] && \count($lost) < 6 && preg_grep('/\d|\A\p{L}\z/u', $lost) === [] => 'empty groups',
             self::areLetters([...$added, ...$lost]) => 'letters and names that tell apart',
-            $added === [] && \count($lost) < 6 && preg_match('/\b(?:et al|and others)\b/', $theirs . $ours) !== 1 => 'empty groups',
             \count($a) + \count($b) < 400 && self::areNames([...$added, ...$lost]) => 'letters and names that tell apart',
             default => self::OTHER,
         };
