@@ -10,7 +10,7 @@ final readonly class FirstNames
     /**
      * @param list<string> $names   each as it is printed
      * @param bool         $isWords whether words of the style stand in their place
-     * @param list<string> $people  who they are, however they are printed
+     * @param list<string> $people  who they are, however they are printed, and “…” for those who are not named
      */
     public function __construct(public array $names, public bool $isWords = false, public array $people = []) {}
 }

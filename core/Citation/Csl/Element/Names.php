@@ -249,11 +249,11 @@ final class Names extends Element
             $last = new NameWriting($names[$count - 1], $this->form, $printing, false, $givens[$count - 1] ?? 0);
             $row[] = $this->one($names[$count - 1], $last, $printing);
         }
-        $people = $printing->substitute === null ? [] : array_map(
-            static fn(Name $name): string => "{$name->family}\t{$name->given}\t{$name->suffix}\t{$name->literal}",
-            $names,
-        );
-        $first = new FirstNames($shown < $count && !$withLast ? [...$row, '…'] : $row, false, $people);
+        $more = $shown < $count && !$withLast ? ['…'] : [];
+        $named = $printing->substitute === null ? [] : [...\array_slice($names, 0, $shown), ...$withLast ? [$names[$count - 1]] : []];
+        $people = array_map(static fn(Name $name): string => "{$name->family}\t{$name->given}\t{$name->suffix}\t{$name->literal}", $named);
+        $people = [...$people, ...$more];
+        $first = new FirstNames([...$row, ...$more], false, $people);
         if ($printing->firstNames === null) {
             $printing->firstNames = $first;
             if ($printing->substitute !== null && $printing->above !== null) {
