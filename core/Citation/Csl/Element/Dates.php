@@ -52,12 +52,20 @@ final class Dates extends Element
         if ($date === null) {
             return '';
         }
-        $printing->found($this->variable);
-        if ($printing->isKey) {
-            return $this->key($date);
+        $text = $printing->isKey ? $this->key($date) : $this->text($date, $printing);
+        // A date that has none of the parts that are asked for says nothing; a year that is left out was there.
+        if ($text !== '' || $printing->dropsYear) {
+            $printing->found($this->variable);
         }
+
+        return $text;
+    }
+
+    private function text(Date $date, Printing $printing): string
+    {
+        $parts = $this->parts ??= $this->parts($printing);
         if ($date->literal !== '') {
-            foreach ($this->parts ??= $this->parts($printing) as [$name, $dress]) {
+            foreach ($parts as [$name, $dress]) {
                 if ($name === 'year') {
                     return $dress->on($date->literal, $printing);
                 }
@@ -65,12 +73,8 @@ final class Dates extends Element
 
             return '';
         }
-        $parts = $this->parts ??= $this->parts($printing);
-        if (\count($date->parts) === 1) {
-            return $this->one($date->parts[0], $parts, $printing);
-        }
 
-        return $this->range($date, $parts, $printing);
+        return \count($date->parts) === 1 ? $this->one($date->parts[0], $parts, $printing) : $this->range($date, $parts, $printing);
     }
 
     /** A date as digits, in the parts that the style prints of it. */
