@@ -44,7 +44,6 @@ final class Differences
         $lost = self::less($a, $b);
 
         return match (true) {
-            str_contains($ours, '://') && !str_contains($theirs, implode(' ', $added) ?: "\0") && preg_match('~https?://[^/\s]+/~', $theirs) !== 1 => 'short addresses',
             $added === [] && $lost === [] => 'order of cites',
             $added === [] && \count($lost) < 6 && preg_grep('/\d|\A\p{L}\z/u', $lost) === [] => 'empty groups',
             self::areLetters([...$added, ...$lost]) => 'letters and names that tell apart',
@@ -65,6 +64,11 @@ final class Differences
         };
 
         return [
+            'short addresses' => static fn(string $text): string => (string) preg_replace(
+                '~(https?://[^/\s]+)/[^\s,;|]*?(?=[.,;]?(?:[\s|]|\z))~',
+                '$1',
+                $text,
+            ),
             'brackets' => static fn(string $text): string => strtr($text, '[]', '()'),
             'space in a range of dates' => $cut('/(?<=–)\S*\(?[^–]*accessed in |(?<=[–\-]\d{4})(?: |(?=\p{L}))|(?<=–)(?:\p{L}+\.?|\d{1,2})\K ?(?=[\p{L}\d])/u'),
             'space in a range of pages' => $cut('/(?<=[–‑-]) (?=\d)/u'),
@@ -106,12 +110,12 @@ final class Differences
     /** @param list<string> $words */
     private static function areLetters(array $words): bool
     {
-        return array_filter($words, static fn(string $word): bool => preg_match('/\A(?:\d{4}\p{L}{0,2}|\p{L}{1,2})\z/u', $word) !== 1) === [];
+        return preg_grep('/\A(?:\d{4}\p{L}{0,2}|\p{L}{1,2})\z/u', $words, PREG_GREP_INVERT) === [];
     }
 
     /** @param list<string> $words */
     private static function areNames(array $words): bool
     {
-        return array_filter($words, static fn(string $word): bool => preg_match('/\A\p{Lu}|\A(?:et|al|and|others|\d{4}\p{L}{0,2}|\p{L}{1,3})\z/u', $word) !== 1) === [];
+        return preg_grep('/\A\p{Lu}|\A(?:et|al|and|others|\d{4}\p{L}{0,2}|\p{L}{1,3})\z/u', $words, PREG_GREP_INVERT) === [];
     }
 }

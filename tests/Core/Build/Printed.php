@@ -84,7 +84,8 @@ final class Printed
             }
             $ours = Processor::run($style, $items, $cited);
             $spans = static fn(string $flat): string => self::normal(Spans::of($flat, $style->locale->quotes));
-            $theirs = static fn(string $html): string => str_contains($html, self::NOTHING) || $html === self::NO_CITE ? '' : self::normal(self::spans($html));
+            $isNothing = static fn(string $html): bool => str_contains($html, self::NOTHING) || $html === self::NO_CITE;
+            $theirs = static fn(string $html): string => $isNothing($html) ? '' : self::normal(self::spans($html));
             $pairs = [];
             foreach ($citations as $n => $html) {
                 $pairs[] = [$theirs($html), $theirs($html) === '' ? '' : $spans($ours['citations'][$n])];

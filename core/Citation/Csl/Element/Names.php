@@ -268,6 +268,8 @@ final class Names extends Element
             $row === [] => '',
             $withLast => $this->withLast($row, $printing),
             $shown < $count => $this->withEtAl($row, $turned, $printing),
+            // Names are looked up by names, not by the word between them.
+            $printing->isKey => $this->row($row, $printing, true),
             default => $this->joined($row, $turned, $names[$shown - 1]->literal !== '', $printing),
         };
         $label = $this->label?->ofNames($variable, $count, $printing) ?? '';

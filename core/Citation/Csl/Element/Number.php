@@ -44,7 +44,7 @@ final class Number extends Element
         }
         $gender = $printing->locale->gender($this->variable);
 
-        return (string) preg_replace_callback('/(?<!\p{L})\d+(?!\p{L})/u', fn(array $m): string => match ($this->form) {
+        return (string) preg_replace_callback('/(?<![\p{L}\d])\d+(?![\p{L}\d])/u', fn(array $m): string => match ($this->form) {
             'ordinal' => $printing->locale->ordinal((int) $m[0], $gender),
             'long-ordinal' => $printing->locale->longOrdinal((int) $m[0], $gender),
             'roman' => (int) $m[0] < 6000 ? Counter::LowerRoman->write((int) $m[0]) : $m[0],
