@@ -272,6 +272,25 @@ test('one section alone, with the text before and after in reach; a section with
     expect(writer.problems).toEqual([]);
 });
 
+test('what is pressed while others change its section is pressed when it is let go', async ({ page, context }) => {
+    const writer = await draftOf(page, 'Wall', 'Tide');
+    const other = new Writer(await context.newPage());
+    await other.page.goto(page.url().replace('/draft', ''));
+    await expect(other.row(/Tide/)).toBeVisible();
+    const button = page.getByRole('button', { name: 'Write in the note of Tide' });
+    const { x, y, width, height } = await button.boundingBox();
+    await page.mouse.move(x + width / 2, y + height / 2);
+    await page.mouse.down();
+    await other.mark(/Tide/);
+    await other.type('[F2]', 's', '[Escape]');
+    await expect(page.getByRole('navigation', { name: 'Main sections' }).getByText('Tides')).toBeVisible();
+    await page.mouse.up();
+    await writer.type('They rose.');
+    await expect(text(page)).toHaveText('They rose.');
+    await expect(region(page, '2 Tides')).toBeVisible();
+    expect([...writer.problems, ...other.problems]).toEqual([]);
+});
+
 test('marked text reaches over several sections and is copied; words stand beside the target; everything prints', async ({ page, context }) => {
     await context.grantPermissions(['clipboard-read', 'clipboard-write']);
     const writer = new Writer(page);

@@ -326,8 +326,9 @@ final class Names extends Element
         }
         $and = $this->form->and === 'symbol' ? '&' : $printing->locale->say('and') ?? '';
         $last = (string) array_pop($row);
-        // Bodies go by what the layout says, not by what <name> says of people.
-        $wants = $this->wants($endsWithBody ? $this->form->beforeLastBody : $this->form->beforeLast, $row, $turned);
+        // Bodies go by what the layout says, not by what <name> says of people; but for what it says of the name before.
+        $goesByName = !$endsWithBody || $this->form->beforeLast === 'after-inverted-name';
+        $wants = $this->wants($goesByName ? $this->form->beforeLast : $this->form->beforeLastBody, $row, $turned);
         $start = $this->row($row, $printing);
         if (self::standsAlone($and)) {
             return $start . $and . $last;

@@ -1,5 +1,6 @@
 import { around, byId, firstOf, held } from '../../lib/dom.js';
 import { send } from '../../lib/http.js';
+import { Pressed } from '../../lib/pressed.js';
 import { beginIn } from './begin.js';
 import { element } from '../../ui/element.js';
 import { Alone } from './alone.js';
@@ -28,6 +29,7 @@ export class Draft extends Sections {
         /** Goes to the section that is written in; made when one first writes. @type {import('../../note/editor.js').NoteEditor | null} */
         this.editor = null;
         this.titles = new DraftTitles(this);
+        this.pressed = new Pressed(this.box);
         this.crossing = new Crossing(this);
         this.shown = new Shown(this);
         this.alone = new Alone(this);
@@ -115,7 +117,7 @@ export class Draft extends Sections {
     }
 
     draw() {
-        if (this.page.view !== 'draft') {
+        if (this.page.view !== 'draft' || this.pressed.holds(() => this.draw())) {
             return;
         }
         const here = this.box.contains(document.activeElement) ? held() : null;
