@@ -184,7 +184,7 @@ test('what is typed while a note is still on its way is kept, even when one leav
     await writer.type('n', 'First', '[Escape]', '[Escape]');
     await writer.saved();
     await page.reload();
-    await page.route('**/note', (route) => setTimeout(() => route.continue(), 5000));
+    await page.route('**/note', (route) => setTimeout(() => route.continue().catch(() => {}), 5000));
     await writer.mark(/1 A/);
     await writer.type('n', 'second');
     await expect(page.locator('#saved')).toHaveText('Saving');
