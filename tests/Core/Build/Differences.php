@@ -28,7 +28,8 @@ final class Differences
             . 'in the place of names it draws to the work before it (“Pell 1999, 1953”, which reads as two works of Pell’s)',
         'empty groups' => 'a group whose variables are all empty says nothing (“Group”); the reference prints its words where a macro within it is empty',
         'short addresses' => 'the reference cuts an address down to its host where a style asks for its short form; the standard has no such form',
-        'letters and names that tell apart' => 'letters after years, more names, given names: the reference gives them out in another order or place',
+        'letters and names that tell apart' => 'letters after years, more names, given names: the reference gives them out in another '
+            . 'order or place, and names in a first cite as many as the rule for later ones leaves',
     ];
 
     public static function kind(string $theirs, string $ours): string
