@@ -34,17 +34,17 @@ final class Described
         // With its word, as each language has them in an order of its own; styles of others have that word themselves.
         $isPlain = $source->edition === '' || $manual === null;
         $cased = static fn(string $title): string => $isCased ? Titles::sentence($title, $source->capitals) : $title;
-        $short = static fn(string $title): string => $title === '' ? $none : Titles::short($title);
+        $short = static fn(): string => $cased($source->title === '' ? $none : Titles::short($source->title));
         $author = \count($source->authors) === 1 ? $source->authors[0]->straight() : null;
         // APA 9.29, 9.33: the publisher or the site, unless it is the author; nobody is both container and publisher.
         $container = $isApa && $kind === SourceKind::WebPage && $source->container === $author ? '' : $source->container;
         $publisher = $source->publisher === $source->container || ($isApa && $source->publisher === $author) ? '' : $source->publisher;
 
-        $fields = [
+        $fields = array_filter([
             'type' => $source->isPersonal() ? 'personal_communication' : $kind->type(),
             // APA 9.22: words in the place of a title stand in brackets.
             'title' => $source->title === '' ? ($isApa ? "[{$none}]" : $none) : $cased($source->title),
-            'title-short' => $calls('title-short') ? $source->detail(Detail::ShortTitle) ?: $cased($short($source->title)) : '',
+            'title-short' => $calls('title-short') ? $source->detail(Detail::ShortTitle) ?: $short() : '',
             $isDirected ? 'director' : 'author' => self::people($source->authors, $keepsParticles),
             'editor' => self::people($source->editors, $keepsParticles),
             'issued' => self::date($source->date),
@@ -62,14 +62,9 @@ final class Described
             'DOI' => $source->doi,
             'ISBN' => $source->isbn,
             'language' => $own,
-        ];
-        foreach (self::more($source, $keepsParticles) as $name => $value) {
-            if (\in_array($fields[$name] ?? '', ['', [], null], true)) {
-                $fields[$name] = $value;
-            }
-        }
+        ], static fn(mixed $value): bool => $value !== '' && $value !== [] && $value !== null);
 
-        return new Item($source->id, $fields);
+        return new Item($source->id, $fields + self::more($source, $keepsParticles));
     }
 
     /** Of a journal, what its writer says, else what the list of words makes of it. */

@@ -216,6 +216,22 @@ final class CslTest extends TestCase
             'ON eBay NOW',
             ['title' => 'on <span class="nocase">eBay</span> now'],
         ];
+        yield 'number: a figure within another word is none' => ['<number variable="volume" form="ordinal"/>', '12A', ['volume' => '12A']];
+        yield 'is-numeric: small Roman figures' => [
+            '<choose><if is-numeric="page"><text value="N"/></if><else><text value="W"/></else></choose>',
+            'N',
+            ['page' => 'iv-ix'],
+        ];
+        yield 'group: a date that has none of the parts asked for says nothing' => [
+            '<text variable="title"/><group prefix=", "><text term="page"/><date variable="issued"><date-part name="day"/></date></group>',
+            'Tides and walls',
+            ['issued' => ['date-parts' => [[1994]]]],
+        ];
+        yield 'delimiter-precedes-last: after-inverted-name, before a body too' => [
+            $names('<name and="text" name-as-sort-order="first" delimiter-precedes-last="after-inverted-name"/>'),
+            'Pell, Anna, and Creek Council',
+            ['author' => [['family' => 'Pell', 'given' => 'Anna'], ['literal' => 'Creek Council']]],
+        ];
         yield 'italic within italic is upright' => [
             '<text variable="title" font-style="italic"/>',
             '*The *Salicornia* of the coast*',
@@ -314,6 +330,12 @@ final class CslTest extends TestCase
             [[['n', '4–5']]],
             ['(Mud, 4–5)'],
         ];
+        yield 'a label behind its locator knows it all the same' => [
+            '<text variable="locator"/><label variable="locator" form="short" prefix=" "/>',
+            '',
+            [[['n', '4–5']]],
+            ['(4–5 pp.)'],
+        ];
         yield 'collapse: citation-number' => [
             '<text variable="citation-number"/>',
             'collapse="citation-number"',
@@ -378,6 +400,39 @@ final class CslTest extends TestCase
             self::printed($style, $works, [[['a'], ['b']], [['a']], [['b']]])['citations'],
         );
         self::assertSame(['(Mud; Pell)'], self::printed($style, ['a' => $works['a']], [[['a'], ['a']]])['citations']);
+    }
+
+    public function testNamesAreSortedWithoutTheWordBetweenThem(): void
+    {
+        $names = '<names variable="author"><name and="text"/></names>';
+        $style = str_replace(
+            ['<citation', '<bibliography>'],
+            ["<macro name=\"who\">{$names}</macro><citation", '<bibliography><sort><key macro="who"/></sort>'],
+            self::style('<text variable="title"/>', '<text variable="title"/>'),
+        );
+        $of = static fn(string $title, string ...$families): array => [
+            'type' => 'book',
+            'title' => $title,
+            'author' => array_map(static fn(string $family): array => ['family' => $family, 'given' => 'A'], $families),
+        ];
+        $works = ['a' => $of('Silt', 'Brent', 'Lund'), 'b' => $of('Mud', 'Brent', 'Cole', 'Moor')];
+
+        self::assertSame(['Mud', 'Silt'], self::printed($style, $works, [[['a']], [['b']]])['list']);
+    }
+
+    public function testNamesAreReplacedWhereThoseThatArePrintedComeAgain(): void
+    {
+        $style = str_replace(
+            '<bibliography>',
+            '<bibliography subsequent-author-substitute="———" et-al-min="3" et-al-use-first="1">',
+            self::style('<text variable="title"/>', '<names variable="author"><name/></names>'),
+        );
+        $works = array_intersect_key(self::items(), ['c' => 1, 'd' => 1, 'a' => 1, 'e' => 1]);
+
+        self::assertSame(
+            ['Tom Brent et al.', '———', 'Anna Pell', 'Bruno Pell'],
+            self::printed($style, ['c' => $works['c']] + ['d' => $works['d']] + $works, [[['c']], [['d']], [['a']], [['e']]])['list'],
+        );
     }
 
     public function testWordsInThePlaceOfNamesAreNotReplaced(): void

@@ -32,7 +32,8 @@ final class Citations
     /** @return array{string, FirstNames|null} what is printed, and its first names */
     private function cite(Cite $cite, bool $dropsNames, bool $dropsYear): array
     {
-        $stands = $this->style->asksWhatCameBefore ? "{$cite->position}{$cite->firstNote}" : '';
+        $asksPosition = $this->style->inNotes || isset($this->style->calls['position']);
+        $stands = $asksPosition ? "{$cite->position}{$cite->firstNote}" : '';
         $flags = ($cite->prefix !== '' || $cite->isLater ? 1 : 0) | ($cite->isNear ? 2 : 0) | ($cite->withoutAuthor ? 4 : 0)
             | ($dropsNames ? 8 : 0) | ($dropsYear ? 16 : 0);
         $key = "{$cite->item}\t{$stands}\t{$flags}\t";

@@ -63,8 +63,7 @@ final readonly class Entries
      */
     private function ofBlocks(array $elements, Printing $printing): string
     {
-        $row = new Element\Row();
-        $row->elements = $elements;
+        $row = Element\Row::of($elements);
         $last = end($elements);
         $takesEnd = $last instanceof Element\Group;
         if ($takesEnd) {

@@ -78,10 +78,10 @@ final class Flat
         ' ' => [' ' => ' '],
     ];
 
-    /** Whether nothing meets a character, whatever stands beside it: letters, figures, and what begins with a byte above. */
+    /** Whether nothing meets a character, whatever stands beside it: it is no mark, no space and none of ours. */
     private static function isQuiet(string $byte): bool
     {
-        return $byte > '?' || ($byte <= '9' && $byte >= '0');
+        return $byte >= ' ' && !isset(self::MEET[$byte]);
     }
 
     /**
@@ -94,8 +94,7 @@ final class Flat
             return $a . $b;
         }
         $end = $a[-1];
-        // A letter or figure at the seam: nothing meets. All that can meet, and all of ours, is below “@”.
-        if ($end > '?' || ($end <= '9' && $end >= '0') || ($end >= ' ' && self::isQuiet($b[0]))) {
+        if (self::isQuiet($end) || ($end >= ' ' && self::isQuiet($b[0]))) {
             return $a . $b;
         }
         $isDated = $b[0] === '.' && ($end === self::DATED || ($isBetween && $end === self::TAIL));
@@ -137,8 +136,7 @@ final class Flat
             if ($out === '') {
                 $out = $piece;
             } elseif ($piece !== '') {
-                [$end, $start] = [$out[-1], $piece[0]];
-                $isQuiet = ($end > '?' || ($end <= '9' && $end >= '0')) && ($start > '?' || ($start <= '9' && $start >= '0'));
+                $isQuiet = self::isQuiet($out[-1]) && self::isQuiet($piece[0]);
                 $out = $isQuiet ? $out . $between . $piece : self::next($out, $piece, $between, $inside);
             }
         }
@@ -161,7 +159,7 @@ final class Flat
     /** What follows a delimiter: a mark that is the same stands for both. */
     private static function beside(string $a, string $b): string
     {
-        if ($a === '' || $b === '' || $a[-1] > '?' || $b[0] > '?' || $b[0] === self::STAYS) {
+        if ($a === '' || $b === '' || self::isQuiet($a[-1]) || self::isQuiet($b[0]) || $b[0] === self::STAYS) {
             return $a . $b;
         }
         $from = strspn($b, self::CONTROLS);

@@ -16,6 +16,9 @@ final class Layout
 
     private readonly Shapes $others;
 
+    /** @var array<string, Row> */
+    private array $ofTypes = [];
+
     /**
      * @param array<string, string> $options attributes as they stand in the style
      * @param list<Key>             $keys
@@ -42,7 +45,7 @@ final class Layout
     /** What it prints of items of one type, whatever they say. */
     public function rowOfType(string $type): Row
     {
-        return Pruning::ofType($type)->row($this->row);
+        return $this->ofTypes[$type] ??= Pruning::ofType($type)->row($this->row);
     }
 
     /** @return array{Row, Row} what it prints, in two: its first element, and what follows */

@@ -7,10 +7,6 @@ namespace Embrel\Citation\Csl;
 /** A person or body, in the parts that the standard tells apart. */
 final readonly class Name
 {
-    /** Its parts with curled apostrophes, as they are printed. */
-    public string $curledFamily;
-    public string $curledGiven;
-
     /** Whether it is written without a space between its parts, as 王小明 is. */
     public bool $isUnspaced;
 
@@ -24,7 +20,6 @@ final readonly class Name
         public string $literal = '',
         public bool $isStatic = false,
     ) {
-        [$this->curledFamily, $this->curledGiven] = str_replace('\'', '’', [$family, $given]);
         $whole = $family . $given;
         $this->isUnspaced = !mb_check_encoding($whole, 'ASCII')
             && preg_match('/[\p{Han}\p{Hiragana}\p{Katakana}\p{Hangul}\p{Thai}]/u', $whole) === 1;

@@ -34,10 +34,6 @@ final class Numbers
         if (ctype_digit($text)) {
             return $text;
         }
-        // As most are: 12-15.
-        if (preg_match('/\A(\d+) ?(?:-|–) ?(\d+)\z/', $text, $m) === 1) {
-            return str_replace('–', $dash, self::range('', $m[1], '', '', $m[2], '', $format));
-        }
         $text = (string) preg_replace('/\s*[–—-]+\s*(?=\S)/u', '–', $text);
         $text = (string) preg_replace_callback(
             '/(?<![\p{L}\d])([a-zA-Z]*)(\d+)([a-zA-Z]*)–([a-zA-Z]*)(\d+)([a-zA-Z]*)(?![\p{L}\d])/u',

@@ -42,6 +42,9 @@ final class Printing
 
     public bool $readsLocator = false;
 
+    /** Whether what is cited of the source was printed: it is not said again. */
+    public bool $saidPlace = false;
+
     /** Whether a name was told from others by its initials. */
     public bool $usesInitials = false;
 
@@ -117,16 +120,19 @@ final class Printing
         };
     }
 
+    /** Whether a variable is called in vain, whatever it says: its place in a work is said once in a cite. */
+    public function isSpent(string $variable): bool
+    {
+        return $variable === 'locator' && $this->saidPlace;
+    }
+
     /** A variable had something to say. */
     public function found(string $variable): void
     {
         $this->found = true;
         $this->began = $this->began || $variable !== 'citation-number';
         $this->said[] = $variable;
-        if ($variable === 'locator') {
-            // Where in a work something stands is said once in a cite.
-            $this->gone['locator'] = true;
-        }
+        $this->saidPlace = $this->saidPlace || $variable === 'locator';
     }
 
     /** Words of the style or locale, raised where nothing stands before them. */

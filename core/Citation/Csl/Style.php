@@ -14,19 +14,13 @@ final class Style
     /** Whether the layout of the citations says itself where the letter after a year stands. */
     public bool $placesLetters = false;
 
-    /** Whether it prints something else where cites read alike. */
-    public bool $asksWhatIsAlike = false;
-
-    /** Whether a cite reads otherwise where its item was cited before. */
-    public bool $asksWhatCameBefore = false;
-
     /** Whether “et al.” never stands for the last name alone, as it is a plural. */
     public bool $etAlIsPlural = false;
 
     /** Whether a macro is set in the case that is asked for it, as the standard says. The reference does not, and styles count on that. */
     public bool $casesMacros = false;
 
-    /** @var array<string, true> variables that it prints or asks for */
+    /** @var array<string, true> variables that it prints or asks for; “disambiguate” and “position”, where what it prints depends on them */
     public array $calls = [];
 
     /** Whether citations are numbers in the list. */

@@ -44,10 +44,6 @@ final class StyleReader
     /** @var array<string, true> */
     private array $calls = [];
 
-    private bool $asksWhatIsAlike = false;
-
-    private bool $asksWhatCameBefore = false;
-
     /** Elements around the one that is read; only those of a layout itself are blocks. */
     private int $depth = 0;
 
@@ -153,8 +149,6 @@ final class StyleReader
         }
         $style->placesLetters = $this->placesLetters;
         $style->calls = $this->calls;
-        $style->asksWhatIsAlike = $this->asksWhatIsAlike;
-        $style->asksWhatCameBefore = $style->inNotes || $this->asksWhatCameBefore;
 
         return $style;
     }
@@ -318,11 +312,12 @@ final class StyleReader
         $tests = [];
         $match = $attributes['match'] ?? 'all';
         $this->call($attributes['variable'] ?? '');
+        foreach (array_intersect(['disambiguate', 'position'], array_keys($attributes)) as $kind) {
+            $this->call($kind);
+        }
         foreach (self::TESTS as $kind) {
             foreach (preg_split('/\s+/', $attributes[$kind] ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: [] as $value) {
                 $tests[] = [$kind, $value];
-                $this->asksWhatIsAlike = $this->asksWhatIsAlike || $kind === 'disambiguate';
-                $this->asksWhatCameBefore = $this->asksWhatCameBefore || $kind === 'position';
             }
         }
 
@@ -404,8 +399,9 @@ final class StyleReader
             }
         }
         $form = new NameForm($options, $parts, $this->options, $named);
-        $isFewerLater = $form->laterMin !== $form->min || $form->laterFirst !== $form->first;
-        $this->asksWhatCameBefore = $this->asksWhatCameBefore || $isFewerLater;
+        if ($form->laterMin !== $form->min || $form->laterFirst !== $form->first) {
+            $this->call('position');
+        }
         $names = new Names(
             $dress,
             preg_split('/\s+/', $attributes['variable'] ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: [],

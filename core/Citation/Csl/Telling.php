@@ -47,7 +47,7 @@ final class Telling
         foreach ($ids as $id) {
             $self->whole($id);
         }
-        foreach ($style->asksWhatIsAlike ? $self->alike($ids) : [] as $group) {
+        foreach (isset($style->calls['disambiguate']) ? $self->alike($ids) : [] as $group) {
             foreach ($group as $id) {
                 $self->told[$id]->isAmbiguous = true;
             }

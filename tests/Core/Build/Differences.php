@@ -19,10 +19,13 @@ final class Differences
         'space in a range of pages' => 'the reference keeps a space behind the dash of a range (“100– 04”)',
         'spaces' => 'spaces that meet: the reference prints two, or none, according to how the style’s elements are nested',
         'no-break spaces' => 'the same, of spaces at which no line ends',
-        'order of cites' => 'works of the same people are drawn together wherever they stand (CSL 1.0.2, “Cite Grouping”); the reference does so only for neighbours',
-        'capitals' => 'a title in capitals loses them in title case, capitalize-first touches one letter, terms that come first are raised (“Text-case”); not so the reference',
+        'order of cites' => 'works of the same people are drawn together wherever they stand (CSL 1.0.2, “Cite Grouping”); the reference '
+            . 'does so only for neighbours',
+        'capitals' => 'a title in capitals loses them in title case, capitalize-first touches one letter, terms that come first are raised '
+            . '(“Text-case”); not so the reference',
         'type' => 'font of one thing within another (“normal” within italic, small capitals handed to substituted names)',
-        'marks at quotation marks' => 'only stops and commas go within quotation marks (“Locale options”); the reference moves colons and semicolons, and keeps a stop behind “?”',
+        'marks at quotation marks' => 'only stops and commas go within quotation marks (“Locale options”); the reference moves colons '
+            . 'and semicolons, and keeps a stop behind “?”',
         'stops' => 'a stop meets another mark: the reference keeps both or none, according to how the style’s elements are nested',
         'commas and semicolons' => 'what stands between names or cites: of bodies the reference asks another rule than of people; a cite with a word '
             . 'in the place of names it draws to the work before it (“Pell 1999, 1953”, which reads as two works of Pell’s)',

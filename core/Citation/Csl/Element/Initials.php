@@ -14,15 +14,6 @@ final class Initials
      */
     public static function of(string $given, string $with, bool $shortens, bool $hyphens): string
     {
-        // Most names are plain, and so is what follows their letters.
-        if ($shortens && strpbrk($with, "-\xE2") === false && preg_match('/\A[A-Z][a-z]*(?: [A-Z][a-z]*)*\z/', $given) === 1) {
-            $out = '';
-            foreach (explode(' ', $given) as $word) {
-                $out .= $word[0] . $with;
-            }
-
-            return (string) preg_replace('/[\s\x{A0}]+\z/u', '', $out);
-        }
         if (!$hyphens) {
             $given = str_replace('-', ' ', $given);
         }

@@ -36,14 +36,14 @@ final class NameWriting
             // The short form is of family names alone.
             $isLeftOut = $this->form->form === 'short' && $this->told === 0 && !$this->printing->isKey;
 
-            return $isLeftOut ? '' : $this->form->given->on($name->curledGiven, $this->printing);
+            return $isLeftOut ? '' : $this->form->given->on($this->rich($name->given), $this->printing);
         }
         if ($name->isUnspaced) {
             return $this->form->form === 'short' && $this->told === 0
                 ? $this->form->family->on($name->family, $this->printing)
                 : $this->form->family->on($name->family, $this->printing) . $this->form->given->on($name->given, $this->printing);
         }
-        $family = $name->curledFamily;
+        $family = $this->rich($name->family);
         $nonDropping = $this->rich($name->nonDropping);
         if ($this->form->form === 'short' && $this->told === 0) {
             return $this->short($family, $nonDropping);
@@ -105,7 +105,7 @@ final class NameWriting
 
     private function given(): string
     {
-        $given = $this->name->curledGiven;
+        $given = $this->rich($this->name->given);
         if ($this->form->with === null || $this->told === 2 || $given === '') {
             return $given;
         }

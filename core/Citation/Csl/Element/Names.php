@@ -266,10 +266,10 @@ final class Names extends Element
         $inside = $printing->locale->inside;
         $text = match (true) {
             $row === [] => '',
+            // A key is of names alone (CSL 1.0.2, “Sorting”): no “et al.”, and no word between them, by which nobody looks them up.
+            $printing->isKey => $this->row($row, $printing, true),
             $withLast => $this->withLast($row, $printing),
             $shown < $count => $this->withEtAl($row, $turned, $printing),
-            // Names are looked up by names, not by the word between them.
-            $printing->isKey => $this->row($row, $printing, true),
             default => $this->joined($row, $turned, $names[$shown - 1]->literal !== '', $printing),
         };
         $label = $this->label?->ofNames($variable, $count, $printing) ?? '';
@@ -374,10 +374,6 @@ final class Names extends Element
      */
     private function withEtAl(array $row, array $turned, Printing $printing): string
     {
-        if ($printing->isKey) {
-            // “et al.” is no part of a key (CSL 1.0.2, “Sorting”).
-            return $this->row($row, $printing);
-        }
         $term = $printing->locale->say($this->etAlTerm) ?? 'et al.';
         $etAl = $this->etAl->on($term, $printing);
         $wants = $this->wants($this->form->beforeEtAl, $row, $turned);

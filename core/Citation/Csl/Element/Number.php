@@ -27,7 +27,7 @@ final class Number extends Element
     {
         $printing->called = true;
         $printing->readsLocator = $printing->readsLocator || $this->variable === 'locator';
-        $text = $printing->text($this->variable);
+        $text = $printing->isSpent($this->variable) ? '' : $printing->text($this->variable);
         if ($text === '') {
             return '';
         }

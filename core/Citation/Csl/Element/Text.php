@@ -67,7 +67,12 @@ final class Text extends Element
 
     protected function says(Printing $printing): string
     {
-        if ($this->variable === 'locator' && $printing->holdsPlace && !isset($printing->gone['locator'])) {
+        if ($printing->isSpent($this->variable)) {
+            $printing->called = true;
+
+            return '';
+        }
+        if ($this->variable === 'locator' && $printing->holdsPlace) {
             $printing->called = true;
             $printing->found('locator');
 
