@@ -188,28 +188,67 @@ final class Citations
     {
         $inside = $this->style->locale->inside;
         $out = '';
-        $above = $aboveCite = $aboveText = null;
         $wasGroup = false;
-        foreach ($this->grouped($cites) as $cite) {
+        $cites = $this->grouped($cites);
+        $count = \count($cites);
+        for ($i = 0; $i < $count; ++$i) {
+            $cite = $cites[$i];
+            $above = $cites[$i - 1] ?? null;
             [$text, $names] = $this->cite($cite, false, false);
-            $hasNames = $names !== null && !$names->isWords;
-            $isSame = $hasNames && $above !== null && $above->names === $names->names;
-            $between = $this->between($collapse, $aboveCite, $wasGroup, $isSame);
-            if ($isSame && $collapse !== '') {
-                $drops = $collapse !== 'year' && $aboveCite !== null && $this->sameYear($aboveCite, $cite);
-                // What is left where the year goes too begins without the mark that stood behind the year.
-                $text = $this->cite($cite, true, $drops)[0];
-                $text = $drops ? (string) preg_replace('/\A([\x01-\x1F]*)[:;,.]\s*/', '$1', $text) : $text;
-                $between = $drops && $text !== '' && $text === $this->whole->told[$cite->item]->letter ? $this->lettering() : $between;
+            $isSame = $above !== null && $this->namesKey($above) === $this->namesKey($cite);
+            $between = $this->between($collapse, $above, $wasGroup, $isSame);
+            if ($isSame && $collapse !== '' && $names !== null && !$names->isWords) {
+                $drops = $collapse !== 'year' && $this->sameYear($above, $cite);
+                $text = $drops ? $this->rest($cite) : $this->cite($cite, true, false)[0];
+                $between = $drops && $this->isLetter($cite, $text) ? $this->lettering() : $between;
             }
             $text = $this->dressed($cite, $text);
+            $to = $collapse === 'year-suffix-ranged' ? $this->lastOfRange($cites, $i) : $i;
+            if ($to - $i >= 2) {
+                $text .= '–' . $this->rest($cites[$to]);
+                $i = $to;
+            }
             $out = $out === '' || $text === '' ? $out . $text : Flat::join(Flat::join($out, $between, $inside, true), $text, $inside);
             $wasGroup = $isSame;
-            $above = $hasNames ? $names : $above;
-            $aboveCite = $cite;
         }
 
         return $out;
+    }
+
+    /** What is left of a cite where names and year stand already; it begins without the mark that stood behind the year. */
+    private function rest(Cite $cite): string
+    {
+        return (string) preg_replace('/\A([\x01-\x1F]*)[:;,.]\s*/', '$1', $this->cite($cite, true, true)[0]);
+    }
+
+    private function isLetter(Cite $cite, string $text): bool
+    {
+        return $text !== '' && Flat::plain($text) === $this->whole->told[$cite->item]->letter;
+    }
+
+    /**
+     * The last of the works of the same people and year whose letters follow one another.
+     *
+     * @param list<Cite> $cites
+     */
+    private function lastOfRange(array $cites, int $from): int
+    {
+        $to = $from;
+        while (isset($cites[$to + 1]) && $this->follows($cites[$to], $cites[$to + 1])) {
+            ++$to;
+        }
+
+        return $to;
+    }
+
+    private function follows(Cite $a, Cite $b): bool
+    {
+        if (!$this->isBare($a) || !$this->isBare($b) || !$this->sameYear($a, $b) || $this->namesKey($a) !== $this->namesKey($b)) {
+            return false;
+        }
+        $next = $this->whole->told[$a->item]->letter;
+
+        return $this->isLetter($a, $this->rest($a)) && $this->isLetter($b, $this->rest($b)) && ++$next === $this->whole->told[$b->item]->letter;
     }
 
     /**
@@ -222,13 +261,17 @@ final class Citations
     private function grouped(array $cites): array
     {
         $groups = [];
-        foreach ($cites as $i => $cite) {
-            $names = $this->cite($cite, false, false)[1];
-            $key = $names === null || $names->isWords ? $i : implode("\t", $names->names);
-            $groups[$key][] = $cite;
+        foreach ($cites as $cite) {
+            $groups[$this->namesKey($cite)][] = $cite;
         }
 
         return array_merge(...array_values($groups));
+    }
+
+    /** Whose works go together: the first names as they are printed, or the words in their place (CSL 1.0.2, “Cite Grouping”). */
+    private function namesKey(Cite $cite): string
+    {
+        return implode("\t", $this->cite($cite, false, false)[1]->names ?? []);
     }
 
     /** What stands between a cite and the one above it. */

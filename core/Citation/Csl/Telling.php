@@ -44,8 +44,8 @@ final class Telling
                 $self->byNames($group, $names, $givens && $rule === 'by-cite');
             }
         }
-        foreach ($ids as $id) {
-            $self->whole($id);
+        foreach ($givens && $rule === 'by-cite' ? $ids : [] as $id) {
+            $self->whole($id, 2);
         }
         foreach (isset($style->calls['disambiguate']) ? $self->alike($ids) : [] as $group) {
             foreach ($group as $id) {
@@ -64,8 +64,12 @@ final class Telling
         return $rule === 'by-cite' ? [] : $this->told[$id]->givens;
     }
 
-    /** Where citations have no initials, names are told by the whole given name, in the list too. */
-    private function whole(string $id): void
+    /**
+     * Where citations have no initials, names are told by the whole given name, in the list too.
+     *
+     * @param int $level what stands for initials there: 2 the whole name, 0 nothing
+     */
+    private function whole(string $id, int $level): void
     {
         $told = $this->told[$id];
         if (!\in_array(1, array_merge([], ...$told->givens), true)) {
@@ -75,7 +79,7 @@ final class Telling
         $this->style->citation->row($printing->item)->render($printing);
         if (!$printing->usesInitials) {
             $told->givens = array_map(
-                static fn(array $levels): array => array_map(static fn(int $level): int => $level === 1 ? 2 : $level, $levels),
+                static fn(array $levels): array => array_map(static fn(int $told): int => $told === 1 ? $level : $told, $levels),
                 $told->givens,
             );
         }
@@ -141,11 +145,11 @@ final class Telling
         return $this->kept[$key] = $this->style->citation->row($printing->item)->render($printing);
     }
 
-    /** Given names that are told wherever they stand, however the cites read. */
+    /** Given names that are told wherever they stand, however the cites read; what initials alone cannot tell apart stays as it is. */
     private function everywhere(string $rule): void
     {
         $onlyFirst = str_starts_with($rule, 'primary');
-        $most = str_ends_with($rule, 'with-initials') ? 1 : 2;
+        $whole = str_ends_with($rule, 'with-initials') ? 0 : 2;
         $families = [];
         foreach ($this->items as $item) {
             foreach (self::lists($item) as $names) {
@@ -161,11 +165,12 @@ final class Telling
                 foreach ($onlyFirst ? \array_slice($names, 0, 1) : $names as $n => $name) {
                     $of = $families[self::family($name)] ?? [];
                     if ($name->literal === '' && array_sum(array_map(\count(...), $of)) > 1) {
-                        $level = \count($of[self::initials($name)]) > 1 ? $most : 1;
+                        $level = \count($of[self::initials($name)]) > 1 ? $whole : 1;
                         $this->told[$id]->givens[$l] = self::raised($this->told[$id]->givens[$l] ?? [], $n, $level, \count($names));
                     }
                 }
             }
+            $this->whole($id, $whole);
         }
     }
 

@@ -77,7 +77,8 @@ final class NameWriting
         }
         $isTurned = $this->form->turned === 'all' || ($this->form->turned === 'first' && $this->isFirst);
         if ($isTurned && $nonDropping !== '' && $this->printing->style->demotes === 'display-and-sort') {
-            return $this->form->family->on($family, $this->printing) . $this->form->separator . $nonDropping;
+            return $this->form->family->on($family, $this->printing) . $this->form->separator
+                . $this->form->family->within($nonDropping, $this->printing);
         }
 
         return $this->form->family->on($this->beside($nonDropping, $family), $this->printing);

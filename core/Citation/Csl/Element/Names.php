@@ -164,7 +164,7 @@ final class Names extends Element
             return [$count, false];
         }
         // With the last one named too, two at least are left out.
-        $first = max($last ? min($first, $min - 2) : $first, 1, $printing->counts[$printing->lists] ?? 0);
+        $first = max($last ? max(min($first, $min - 2), 1) : $first, $printing->counts[$printing->lists] ?? 0);
 
         $isAlone = $first === $count - 1 && $printing->style->etAlIsPlural && isset($printing->counts[$printing->lists]);
 
