@@ -24,7 +24,7 @@ final readonly class Dress
         public string $opens,
         private string $shuts,
         private string $quotes,
-        private string $display,
+        public string $display,
         private string $case,
         public bool $stripsPeriods,
         public bool $isPlain,
@@ -96,7 +96,11 @@ final readonly class Dress
         $starts = $isGroup && $this->prefix === '' && preg_match('/\A[\x01-\x1F]* /', $text) === 1;
         $ends = $isGroup && $this->suffix === '' && preg_match('/ [\x01-\x1F]*\z/', $text) === 1;
 
-        return ($starts ? Flat::STAYS : Flat::EDGE) . $text . ($ends ? Flat::STAYS : Flat::EDGE);
+        return ($starts ? Flat::STAYS : Flat::EDGE) . $text . match (true) {
+            $ends => Flat::STAYS,
+            $isGroup => Flat::EDGE . Flat::EDGE,
+            default => Flat::EDGE,
+        };
     }
 
     /**
@@ -140,9 +144,10 @@ final readonly class Dress
         if ($hasTail && !$isLeaf && $this->suffix[0] === '.' && preg_match(Flat::ENDED, $text, $m) === 1) {
             return Flat::stopped($text, $m[0], $inside) . substr($this->suffix, 1);
         }
-        $text = $isLeaf && $this->isApart($inside)
-            ? Flat::join($text . Flat::EDGE, $this->suffix, $inside, true)
-            : Flat::join($text, $this->suffix, $inside);
+        // What a value set apart has behind it meets only its like, or what stands in quotation marks of the value's own.
+        $meets = !$isLeaf || !$this->isApart($inside) || str_ends_with(rtrim($text, Flat::CONTROLS), $this->suffix[0])
+            || ($this->quotes !== 'true' && Flat::endsQuoted($text));
+        $text = $meets ? Flat::join($text, $this->suffix, $inside) : $text . $this->suffix;
 
         return $isLeaf && str_contains(';:,', $this->suffix[-1]) ? $text . Flat::TAIL : $text;
     }

@@ -37,6 +37,11 @@ final readonly class Entries
         return $out;
     }
 
+    private static function ended(string $text): string
+    {
+        return str_ends_with($text, Flat::COUNTED) ? $text : rtrim($text, self::TAILS);
+    }
+
     private function whole(Printing $printing): string
     {
         $inside = $printing->locale->inside;
@@ -53,7 +58,7 @@ final readonly class Entries
             return $dress->within($dress->prefix . $text, $printing);
         }
 
-        return $dress->within($dress->around(rtrim($text, self::TAILS), $printing, true), $printing);
+        return $dress->within($dress->around(self::ended($text), $printing, true), $printing);
     }
 
     /**
@@ -63,17 +68,20 @@ final readonly class Entries
      */
     private function ofBlocks(array $elements, Printing $printing): string
     {
-        $row = Element\Row::of($elements);
-        $last = end($elements);
-        $takesEnd = $last instanceof Element\Group;
-        if ($takesEnd) {
+        $last = array_pop($elements);
+        $pieces = [];
+        Element\Row::of($elements)->into($pieces, $printing);
+        $count = \count($pieces);
+        if ($last instanceof Element\Group) {
             $last = clone $last;
             $last->dress = $last->dress->ending($this->layout->dress->suffix);
-            array_splice($row->elements, -1, 1, [$last]);
         }
-        $text = rtrim(Flat::open($row->render($printing)), self::TAILS);
+        $last?->into($pieces, $printing);
+        // A block that says nothing takes what ends the entry with it.
+        $isEnded = $last instanceof Element\Group && (\count($pieces) > $count || $last->dress->display !== '');
+        $text = self::ended(Flat::open(Flat::row($pieces, '', $printing->locale->inside)));
 
-        return $takesEnd ? $text : $this->layout->dress->around($text, $printing, true);
+        return $isEnded ? $text : $this->layout->dress->around($text, $printing, true);
     }
 
     /** The first element stands in the margin, or before the others; marks that come after it go there with it (Spans). */
@@ -82,7 +90,7 @@ final readonly class Entries
         $inside = $printing->locale->inside;
         [$head, $rest] = $this->layout->inTwo($printing->item);
         $margin = Flat::open($head->render($printing));
-        $text = rtrim(Flat::open(ltrim($rest->render($printing), ' ')), self::TAILS);
+        $text = self::ended(Flat::open(ltrim($rest->render($printing), ' ')));
 
         return ($margin === '' ? '' : Flat::LEFT_MARGIN . $this->layout->dress->prefix . $margin . Flat::SHUT)
             . ($text === '' ? '' : Flat::RIGHT_INLINE . Flat::join($text, $this->layout->dress->suffix, $inside) . Flat::SHUT);

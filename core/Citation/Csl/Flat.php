@@ -43,10 +43,11 @@ final class Flat
     public const BLOCK = "\x1A";
     public const INDENT = "\x1B";
 
-    /** After a mark that a date has behind it: no stop meets it. */
+    /** After a mark that a date has behind it: no stop meets it. Two of them behind a number, which keeps it at the end of an entry too. */
     public const DATED = "\x1C";
+    public const COUNTED = self::DATED . self::DATED;
 
-    /** Around what is set apart as one: its own marks do not meet those beside it. */
+    /** Around what is set apart as one: its own marks do not meet those beside it. Two of them end a group: what stands between meets it. */
     public const EDGE = "\x1D";
 
     /** Where a block ends. */
@@ -102,8 +103,9 @@ final class Flat
             return $a . $b;
         }
         $alone = $end === self::EDGE;
+        $isGroup = $alone && str_ends_with($a, self::EDGE . self::EDGE);
         if ($alone) {
-            $a = substr($a, 0, -1);
+            $a = rtrim($a, self::EDGE);
         }
         $at = \strlen($a) - 1;
         while ($at > 0 && $a[$at] < ' ') {
@@ -115,7 +117,7 @@ final class Flat
         $quote = strcspn($a, self::UNQUOTE . self::INNER_UNQUOTE, $at);
         $isQuoted = $quote < \strlen($a) - $at;
         // What is set apart meets only what stands between it and the next, and only its like.
-        if ($alone ? !$isBetween || ($mark !== $last && !$isQuoted) : $b[0] === self::EDGE && $mark !== $last) {
+        if ($alone ? !$isBetween || ($mark !== $last && !$isQuoted && !$isGroup) : $b[0] === self::EDGE && $mark !== $last) {
             return $a . $b;
         }
         $stays = self::MEET[$last][$mark] ?? null;
@@ -168,6 +170,12 @@ final class Flat
         return $mark === $a[-1] && isset(self::MEET[$mark]) ? $a . substr_replace($b, '', $from, 1) : $a . $b;
     }
 
+    /** What ends with the mark behind a number: no stop meets it; behind words in its place it is like any other. */
+    public static function counted(string $text, bool $isNumeric): string
+    {
+        return str_ends_with($text, self::TAIL) ? substr($text, 0, -1) . ($isNumeric ? self::COUNTED : '') : $text;
+    }
+
     /** A stop goes before the mark that a value within has behind it. */
     public static function stopped(string $text, string $tail, bool $inside): string
     {
@@ -195,6 +203,12 @@ final class Flat
     public static function isText(string $piece): bool
     {
         return $piece[0] >= ' ' || $piece[0] === "\t";
+    }
+
+    /** Whether nothing but our characters stands behind a quotation mark that ends a text. */
+    public static function endsQuoted(string $text): bool
+    {
+        return strpbrk(substr($text, \strlen(rtrim($text, self::CONTROLS))), self::UNQUOTE . self::INNER_UNQUOTE) !== false;
     }
 
     /** What is left where nothing is set apart. */

@@ -106,9 +106,10 @@ final class Rich
             $before = self::edge($marks[$i - 1], false) ?? ($i > 1 ? '"' : ' ');
             $after = self::edge($marks[$i + 1], true) ?? ($i + 2 < $count ? '"' : ' ');
             $kind = $mark === '"' || $mark === $o || $mark === $c ? 0 : 1;
+            // A straight mark may be either, though a locale closes with it.
             if ($mark === $o || $mark === $io) {
                 $opens = $mark !== $c && $mark !== $ic ? true : null;
-            } elseif ($mark === $c || $mark === $ic) {
+            } elseif (($mark === $c || $mark === $ic) && $mark !== '"' && $mark !== '\'') {
                 $opens = false;
             } else {
                 $opens = null;

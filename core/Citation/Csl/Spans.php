@@ -94,7 +94,7 @@ final class Spans
     }
 
     /**
-     * Marks that stand at the beginning beside a margin close what is in the margin.
+     * Marks that stand at the beginning beside a margin, or below a block, close what is in it.
      *
      * @param list<array{string, int, string}> $spans
      *
@@ -104,13 +104,17 @@ final class Spans
     {
         $out = [];
         foreach ($spans as [$text, $marks, $block]) {
-            $last = array_pop($out);
-            $isBeside = $last !== null && $last[2] === 'left-margin' && $block !== 'left-margin';
+            $last = end($out) ?: ['', 0, ''];
+            $isBeside = \in_array($last[2], ['left-margin', 'block'], true) && $block !== $last[2];
             if ($isBeside && preg_match('/\A([.,;:]+)\s*/', $text, $m) === 1) {
                 $text = substr($text, \strlen($m[0]));
-                $last[0] = str_ends_with($last[0], $m[1]) ? $last[0] : $last[0] . $m[1];
+                if (!str_ends_with($last[0], $m[1])) {
+                    $out[] = [$m[1], $marks, $last[2]];
+                }
             }
-            array_push($out, ...$last === null ? [] : [$last], ...$text === '' ? [] : [[$text, $marks, $block]]);
+            if ($text !== '') {
+                $out[] = [$text, $marks, $block];
+            }
         }
 
         return $out;

@@ -88,10 +88,8 @@ final class NameWriting
     {
         $demotes = $this->printing->style->demotes === 'display-and-sort' || ($this->printing->isKey && $this->printing->style->demotes !== 'never');
         $family = $demotes ? $family : $this->beside($nonDropping, $family);
-        $rest = $this->beside(
-            $this->form->given->within($dropping, $this->printing),
-            $demotes ? $this->form->family->within($nonDropping, $this->printing) : '',
-        );
+        $behind = $demotes ? $this->form->family->within($nonDropping, $this->printing) : '';
+        $rest = $this->beside($this->form->given->within($dropping, $this->printing), $behind, ' ');
         $given = $this->form->given->around(self::spaced($this->form->given->within($given, $this->printing), $rest), $this->printing);
         $text = $this->form->family->on($family, $this->printing);
         $text = $given === '' ? $text : $this->printing->join($this->printing->join($text, $this->form->separator), $given);
@@ -116,10 +114,14 @@ final class NameWriting
         return Initials::of($given, $this->form->with, $this->form->initialize, $this->printing->style->hyphens);
     }
 
-    /** A particle before a name; no space after an apostrophe or hyphen. */
-    private function beside(string $particle, string $name): string
+    /**
+     * A particle before a name; no space after an apostrophe or hyphen.
+     *
+     * @param string|null $space what stands between them; by default as the language of the style has it
+     */
+    private function beside(string $particle, string $name, ?string $space = null): string
     {
-        $space = $this->printing->style->bindsParticles ? "\u{A0}" : ' ';
+        $space ??= $this->printing->style->bindsParticles ? "\u{A0}" : ' ';
 
         $touches = $particle === '' || $name === '' || preg_match('/(?:[’\-–])\z/u', $particle) === 1;
 

@@ -164,11 +164,17 @@ final class Names extends Element
             return [$count, false];
         }
         // With the last one named too, two at least are left out.
-        $first = max($last ? max(min($first, $min - 2), 1) : $first, $printing->counts[$printing->lists] ?? 0);
+        $first = max($last ? min($first, $min - 2) : $first, $this->least($first, $printing), $printing->counts[$printing->lists] ?? 0);
 
         $isAlone = $first === $count - 1 && $printing->style->etAlIsPlural && isset($printing->counts[$printing->lists]);
 
         return $first >= $count || $isAlone ? [$count, false] : [$first, $last];
+    }
+
+    /** Of how many names one at least stands: of one, but where a style has none before an “et al.” of no words. */
+    private function least(int $first, Printing $printing): int
+    {
+        return $first > 0 || $printing->locale->say($this->etAlTerm) !== '' ? 1 : 0;
     }
 
     /**

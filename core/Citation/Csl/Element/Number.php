@@ -23,6 +23,11 @@ final class Number extends Element
         return [$pruning->lacks($this->variable) ? new Silent() : $this];
     }
 
+    public function render(Printing $printing): string
+    {
+        return Flat::counted(parent::render($printing), Numbers::isNumeric(Flat::plain($printing->text($this->variable))));
+    }
+
     protected function says(Printing $printing): string
     {
         $printing->called = true;

@@ -57,6 +57,9 @@ final class Text extends Element
         }
 
         $text = parent::render($printing);
+        if ($this->variable === 'page' || isset(self::NUMBERS[$this->variable])) {
+            $text = Flat::counted($text, Numbers::isNumeric($item->texts[$this->variable]));
+        }
         // The space behind a number is not the space before what follows.
         if (isset(self::NUMBERS[$this->variable]) && str_ends_with($this->dress->suffix, ' ') && str_ends_with($text, ' ')) {
             $text .= Flat::EDGE;
@@ -78,8 +81,9 @@ final class Text extends Element
 
             return Flat::PLACE;
         }
-        // The letter after a year is no variable that a group waits for.
-        $printing->called = $printing->called || $this->variable !== 'year-suffix';
+        $printing->called = true;
+        // No group waits for the letter after a year: where there is none, it says that nothing reads alike.
+        $printing->found = $printing->found || $this->variable === 'year-suffix';
         $text = $this->isShort ? $printing->text(self::short($this->variable)) : '';
         $text = Rich::spaced($text === '' ? $printing->text($this->variable) : $text);
         if ($text === '') {

@@ -29,7 +29,10 @@ final class Words extends Element
 
             $text = Rich::spaced(Rich::of(Rich::raised($this->value), $printing->locale->quotes));
 
-            return (str_starts_with($text, ' ') ? Flat::STAYS : '') . $text . (str_ends_with($text, ' ') ? Flat::STAYS : '');
+            // They stand as the style has them: no mark before them meets theirs.
+            $stays = $text !== '' && str_contains(' .,:;!?', $text[0]);
+
+            return ($stays ? Flat::STAYS : '') . $text . (str_ends_with($text, ' ') ? Flat::STAYS : '');
         }
 
         return $printing->words(Rich::spaced($printing->locale->say($this->term, $this->form, $this->isSeveral) ?? ''));
