@@ -42,6 +42,14 @@ final readonly class Entries
         return str_ends_with($text, Flat::COUNTED) ? $text : rtrim($text, self::TAILS);
     }
 
+    /** With what ends it, which stands below a block that comes last. */
+    private function closed(string $text, Printing $printing): string
+    {
+        $closed = $this->layout->dress->around($text, $printing, true);
+
+        return str_ends_with($text, Flat::END) ? substr_replace($closed, Flat::STAYS, (int) strrpos($closed, Flat::END) + 1, 0) : $closed;
+    }
+
     private function whole(Printing $printing): string
     {
         $inside = $printing->locale->inside;
@@ -58,7 +66,7 @@ final readonly class Entries
             return $dress->within($dress->prefix . $text, $printing);
         }
 
-        return $dress->within($dress->around(self::ended($text), $printing, true), $printing);
+        return $dress->within($this->closed(self::ended($text), $printing), $printing);
     }
 
     /**
@@ -77,11 +85,14 @@ final readonly class Entries
             $last->dress = $last->dress->ending($this->layout->dress->suffix);
         }
         $last?->into($pieces, $printing);
-        // A block that says nothing takes what ends the entry with it.
-        $isEnded = $last instanceof Element\Group && (\count($pieces) > $count || $last->dress->display !== '');
+        // A macro, or a block, that says nothing takes what ends the entry with it.
+        $isEnded = $last instanceof Element\Group && (\count($pieces) > $count || $last->isMacro || $last->dress->display !== '');
         $text = self::ended(Flat::open(Flat::row($pieces, '', $printing->locale->inside)));
+        if ($isEnded) {
+            return $text;
+        }
 
-        return $isEnded ? $text : $this->layout->dress->around($text, $printing, true);
+        return \count($pieces) > $count ? $this->closed($text, $printing) : $this->layout->dress->around($text, $printing, true);
     }
 
     /** The first element stands in the margin, or before the others; marks that come after it go there with it (Spans). */

@@ -52,13 +52,24 @@ final class Spans
         $marks = 0;
         $block = '';
         $open = [];
+        // The block that has just ended.
+        $above = '';
         foreach (Flat::pieces($flat) as $piece) {
             if (Flat::isText($piece)) {
                 $text = $piece;
+                // A mark that stands first beside a margin, or below a block, closes what is in it.
+                if (($above === 'left-margin' || $above === 'block') && preg_match('/\A([.,;:]+)\s*/', $text, $m) === 1) {
+                    $text = substr($text, \strlen($m[0]));
+                    $isClosed = str_ends_with($spans[\count($spans) - 1][0] ?? '', $m[1]);
+                    self::add($spans, $isClosed ? '' : $m[1], $marks, $above);
+                }
             } elseif (str_contains(self::SEAMS, $piece)) {
+                $above = $piece === Flat::STAYS ? '' : $above;
+
                 continue;
             } elseif ($piece === Flat::SHUT || $piece === Flat::END) {
-                [$marks, $block] = array_pop($stack) ?? [0, ''];
+                [$was, [$marks, $block]] = [$block, array_pop($stack) ?? [0, '']];
+                $above = $was === $block ? $above : $was;
 
                 continue;
             } elseif ($piece === Flat::QUOTE || $piece === Flat::INNER_QUOTE) {
@@ -82,41 +93,21 @@ final class Spans
 
                 continue;
             }
-            $last = array_pop($spans) ?? ['', $marks, $block];
-            if ($last[1] === $marks && $last[2] === $block) {
-                $spans[] = [$last[0] . $text, $marks, $block];
-            } else {
-                array_push($spans, $last, [$text, $marks, $block]);
-            }
+            $above = '';
+            self::add($spans, $text, $marks, $block);
         }
 
-        return self::closed($spans);
+        return $spans;
     }
 
-    /**
-     * Marks that stand at the beginning beside a margin, or below a block, close what is in it.
-     *
-     * @param list<array{string, int, string}> $spans
-     *
-     * @return list<array{string, int, string}>
-     */
-    private static function closed(array $spans): array
+    /** @param list<array{string, int, string}> $spans */
+    private static function add(array &$spans, string $text, int $marks, string $block): void
     {
-        $out = [];
-        foreach ($spans as [$text, $marks, $block]) {
-            $last = end($out) ?: ['', 0, ''];
-            $isBeside = \in_array($last[2], ['left-margin', 'block'], true) && $block !== $last[2];
-            if ($isBeside && preg_match('/\A([.,;:]+)\s*/', $text, $m) === 1) {
-                $text = substr($text, \strlen($m[0]));
-                if (!str_ends_with($last[0], $m[1])) {
-                    $out[] = [$m[1], $marks, $last[2]];
-                }
-            }
-            if ($text !== '') {
-                $out[] = [$text, $marks, $block];
-            }
+        $last = \count($spans) - 1;
+        if ($last >= 0 && $spans[$last][1] === $marks && $spans[$last][2] === $block) {
+            $spans[$last][0] .= $text;
+        } elseif ($text !== '') {
+            $spans[] = [$text, $marks, $block];
         }
-
-        return $out;
     }
 }

@@ -283,7 +283,7 @@ final class StyleReader
     private function text(array $attributes, Dress $dress): Element
     {
         return match (true) {
-            isset($attributes['macro']) => new Group($dress, $this->macro($attributes['macro'])),
+            isset($attributes['macro']) => new Group($dress, $this->macro($attributes['macro']), isMacro: true),
             isset($attributes['variable']) => new Text($dress, $attributes['variable'], ($attributes['form'] ?? '') === 'short'),
             isset($attributes['term']) => new Words(
                 $dress,

@@ -10,8 +10,12 @@ use Embrel\Citation\Csl\Printing;
 /** Elements with something between them, or what a macro says; nothing of it is said when every variable that it calls is empty. */
 final class Group extends Element
 {
-    public function __construct(Dress $dress, private readonly Row $row, private readonly string $delimiter = '')
-    {
+    public function __construct(
+        Dress $dress,
+        private readonly Row $row,
+        private readonly string $delimiter = '',
+        public readonly bool $isMacro = false,
+    ) {
         $this->dress = $dress;
     }
 
@@ -22,7 +26,7 @@ final class Group extends Element
         return match (true) {
             $row->elements === [] => [],
             $row->isSilent() => [new Silent()],
-            default => [new self($this->dress, $row, $this->delimiter)],
+            default => [new self($this->dress, $row, $this->delimiter, $this->isMacro)],
         };
     }
 

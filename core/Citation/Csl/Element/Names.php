@@ -50,7 +50,7 @@ final class Names extends Element
             }
         }
         if ($substitutes === [] && array_filter($this->variables, static fn(string $name): bool => !$pruning->lacks($name)) === []) {
-            return [new Silent()];
+            return [new Silent(true)];
         }
         if ($this->substitutes === []) {
             return [$this];
@@ -99,8 +99,12 @@ final class Names extends Element
     {
         $said = \count($printing->said);
         $text = $this->says($printing);
-        if ($text === '' && \count($printing->said) === $said && $this->substitutes !== []) {
-            return $this->substitute($printing);
+        if ($text === '' && \count($printing->said) === $said) {
+            $text = $this->substitute($printing);
+            // Where names are missing, what follows is not the beginning.
+            $printing->began = true;
+
+            return $text;
         }
 
         return $this->dress->alone($text, $printing, false);
@@ -108,7 +112,9 @@ final class Names extends Element
 
     private function substitute(Printing $printing): string
     {
+        $began = $printing->began;
         foreach ($this->substitutes as $element) {
+            $printing->began = $began;
             $said = \count($printing->said);
             $text = $element->render($printing);
             if ($text !== '' || \count($printing->said) > $said) {

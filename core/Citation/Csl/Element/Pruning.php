@@ -54,14 +54,16 @@ final class Pruning
         $id = spl_object_id($row);
         if (!isset($this->rows[$id])) {
             $pruned = new Row();
-            $isSilent = false;
+            $silent = [];
             foreach ($row->elements as $element) {
                 foreach ($element->pruned($this) as $part) {
-                    // Of what is silent, one says as much as many.
-                    if (!$part instanceof Silent || !$isSilent) {
+                    // Of what is silent, one of each kind says as much as many.
+                    if (!$part instanceof Silent || !isset($silent[$part->begins])) {
                         $pruned->elements[] = $part;
                     }
-                    $isSilent = $isSilent || $part instanceof Silent;
+                    if ($part instanceof Silent) {
+                        $silent[$part->begins] = true;
+                    }
                 }
             }
             $this->rows[$id] = $pruned;

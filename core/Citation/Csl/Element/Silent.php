@@ -10,19 +10,21 @@ use Embrel\Citation\Csl\Printing;
 /** What is left of elements whose variables are all empty: that a group around them has called one. */
 final class Silent extends Element
 {
-    public function __construct()
+    /** @param bool $begins whether names are missing: what follows is not the beginning then */
+    public function __construct(public readonly bool $begins = false)
     {
         $this->dress = Dress::of([]);
     }
 
     public function into(array &$row, Printing $printing): void
     {
-        $printing->called = true;
+        $this->says($printing);
     }
 
     protected function says(Printing $printing): string
     {
         $printing->called = true;
+        $printing->began = $printing->began || $this->begins;
 
         return '';
     }
