@@ -127,7 +127,6 @@ final class Names extends Element
                         return $printing->substitute[0];
                     }
                 }
-                $printing->found = true;
                 if ($printing->dropsNames) {
                     $printing->dropsNames = false;
 
