@@ -102,7 +102,7 @@ final class Citations
         $collapse = $layout->options['collapse'] ?? '';
         $row = match (\count($cites) === 1 ? 'one' : $collapse) {
             'one' => $this->dressed($cites[0], $this->cite($cites[0], false, false)[0]),
-            'citation-number' => $this->byNumber($cites),
+            'citation-number' => $this->style->citesNumbers ? $this->byNumber($cites) : null,
             'year', 'year-suffix', 'year-suffix-ranged' => $this->byYear($cites, $collapse),
             default => isset($layout->options['cite-group-delimiter']) ? $this->byYear($cites, '') : null,
         };

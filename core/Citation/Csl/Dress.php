@@ -25,7 +25,7 @@ final readonly class Dress
         private string $shuts,
         private string $quotes,
         public string $display,
-        private string $case,
+        public string $case,
         public bool $stripsPeriods,
         public bool $isPlain,
         private bool $hasOnlyAffixes,

@@ -60,7 +60,7 @@ final readonly class Entries
         }
         $text = trim($this->layout->row($printing->item)->render($printing), Flat::EDGE);
         // A stop goes before the colon of a value within a group.
-        if (str_starts_with($dress->suffix, '.') && str_ends_with($text, Flat::INNER_TAIL) && preg_match(Flat::ENDED, $text, $m) === 1) {
+        if (str_starts_with($dress->suffix, '.') && preg_match(Flat::ENDED, $text, $m) === 1) {
             $text = rtrim(Flat::stopped($text, $m[0], $inside), self::TAILS) . substr($dress->suffix, 1);
 
             return $dress->within($dress->prefix . $text, $printing);

@@ -98,7 +98,8 @@ final class Flat
         if (self::isQuiet($end) || ($end >= ' ' && self::isQuiet($b[0]))) {
             return $a . $b;
         }
-        $isDated = $b[0] === '.' && ($end === self::DATED || ($isBetween && $end === self::TAIL));
+        $isTail = $isBetween && $end === self::TAIL && !str_contains(self::UNQUOTE . self::INNER_UNQUOTE, $a[-2] ?? ' ');
+        $isDated = $b[0] === '.' && ($end === self::DATED || $isTail);
         if ($isDated || $end === self::STAYS || $b[0] === self::STAYS) {
             return $a . $b;
         }

@@ -151,7 +151,7 @@ final class Printing
         // Within a bracket of its own too.
         $bracket = \strlen($text) - \strlen(ltrim($text, '[('));
 
-        return substr($text, 0, $bracket) . TextCase::of(substr($text, $bracket), 'capitalize-first', false);
+        return substr($text, 0, $bracket) . TextCase::of(substr($text, $bracket), 'capitalize-first', false, $this->locale->language);
     }
 
     /** What a group says; nothing where every variable that it calls is empty. */

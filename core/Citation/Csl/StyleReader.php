@@ -377,14 +377,14 @@ final class StyleReader
         $etAl = Dress::of([]);
         $etAlTerm = 'et-al';
         $label = $substitute = null;
-        $labelFirst = $hasName = false;
+        $labelFirst = false;
         $named = null;
         foreach (self::children($from) as $child) {
             $own = self::attributes($child);
             if ($child->localName === 'name') {
                 $options = self::unset($own, self::attributes($from)) + $options;
                 $named = $own['delimiter'] ?? null;
-                $hasName = true;
+                $labelFirst = $label !== null;
                 foreach (self::children($child) as $part) {
                     $parts[$part->getAttribute('name')] = self::unset(self::attributes($part), $own + $attributes);
                 }
@@ -393,7 +393,6 @@ final class StyleReader
                 $etAlTerm = $own['term'] ?? 'et-al';
             } elseif ($child->localName === 'label') {
                 $label = new Label(Dress::of($own), '', $own['form'] ?? 'long', $own['plural'] ?? 'contextual');
-                $labelFirst = !$hasName;
             } elseif ($child->localName === 'substitute' && $from === $element) {
                 $substitute = $child;
             }

@@ -29,8 +29,14 @@ final class TextCase
 
     public static function of(string $text, string $case, bool $isEnglish, string $language = ''): string
     {
-        if (($case === 'uppercase' || $case === 'lowercase') && preg_match('/\A(?:tr|az)\b/', $language) === 1) {
-            $text = strtr($text, $case === 'uppercase' ? ['i' => 'İ', 'ı' => 'I'] : ['I' => 'ı', 'İ' => 'i']);
+        // Turkish and its kin have an i with a dot and one without, small and large.
+        if (preg_match('/\A(?:tr|az)\b/', $language) === 1) {
+            $text = match ($case) {
+                'uppercase' => strtr($text, ['i' => 'İ', 'ı' => 'I']),
+                'lowercase' => strtr($text, ['I' => 'ı', 'İ' => 'i']),
+                'capitalize-first' => (string) preg_replace('/\A([\x01-\x1F]*)i(?=\p{Ll}*(?!\p{L}))/u', '$1İ', $text),
+                default => $text,
+            };
         }
 
         return match ($case) {

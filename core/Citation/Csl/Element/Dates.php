@@ -92,7 +92,8 @@ final class Dates extends Element
         }
         $printing->hasLetter = true;
 
-        return $printing->letter;
+        // It is the same letter everywhere, in whatever case a style sets a date.
+        return $this->dress->case === '' ? $printing->letter : Flat::AS_IT_IS . $printing->letter . Flat::SHUT;
     }
 
     /** @return list<array{string, Dress, string, string}> */
