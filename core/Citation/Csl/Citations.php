@@ -139,11 +139,17 @@ final class Citations
         return $text;
     }
 
-    /** Whether nothing is printed of what is cited of it, so that its number can stand within a range. */
+    /** Whether nothing is printed of what is cited of it, so that its number or letter can stand within a range. */
     private function isBare(Cite $cite): bool
     {
         return $cite->prefix === '' && $cite->suffix === ''
             && ($cite->locator === '' || $this->cite($cite, false, false)[0] === $this->cite(new Cite($cite->item), false, false)[0]);
+    }
+
+    /** Whether a number is printed without words. */
+    private function isNumber(Cite $cite): bool
+    {
+        return $this->isBare($cite) && preg_match('/\p{L}/u', $this->cite($cite, false, false)[0]) !== 1;
     }
 
     /**
@@ -164,7 +170,7 @@ final class Citations
         $count = \count($cites);
         for ($i = 0; $i < $count; ++$i) {
             $to = $i;
-            while ($to + 1 < $count && $this->isBare($cites[$to]) && $this->isBare($cites[$to + 1])
+            while ($to + 1 < $count && $this->isNumber($cites[$to]) && $this->isNumber($cites[$to + 1])
                 && $this->whole->numbers[$cites[$to + 1]->item] === $this->whole->numbers[$cites[$to]->item] + 1) {
                 ++$to;
             }
@@ -246,9 +252,10 @@ final class Citations
         if (!$this->isBare($a) || !$this->isBare($b) || !$this->sameYear($a, $b) || $this->namesKey($a) !== $this->namesKey($b)) {
             return false;
         }
-        $next = $this->whole->told[$a->item]->letter;
+        $letter = $this->whole->told[$a->item]->letter;
+        $isNext = $letter !== '' && ++$letter === $this->whole->told[$b->item]->letter;
 
-        return $this->isLetter($a, $this->rest($a)) && $this->isLetter($b, $this->rest($b)) && ++$next === $this->whole->told[$b->item]->letter;
+        return $isNext && $this->isLetter($a, $this->rest($a)) && $this->isLetter($b, $this->rest($b));
     }
 
     /**

@@ -92,15 +92,13 @@ final readonly class Dress
         if ($text === '' || !$this->isApart($printing->locale->inside)) {
             return $text;
         }
+        // What only has no quotation marks is not apart, but for a bare value.
+        $edge = $this->opens === '' && $this->quotes === 'false' && ($isGroup || $this->suffix !== '') ? '' : Flat::EDGE;
         // A space at the edge of what a macro sets apart is not the space that stands beside it.
         $starts = $isGroup && $this->prefix === '' && preg_match('/\A[\x01-\x1F]* /', $text) === 1;
         $ends = $isGroup && $this->suffix === '' && preg_match('/ [\x01-\x1F]*\z/', $text) === 1;
 
-        return ($starts ? Flat::STAYS : Flat::EDGE) . $text . match (true) {
-            $ends => Flat::STAYS,
-            $isGroup => Flat::EDGE . Flat::EDGE,
-            default => Flat::EDGE,
-        };
+        return ($starts ? Flat::STAYS : $edge) . $text . ($ends ? Flat::STAYS : ($isGroup ? $edge . $edge : $edge));
     }
 
     /**

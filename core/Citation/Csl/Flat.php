@@ -43,11 +43,11 @@ final class Flat
     public const BLOCK = "\x1A";
     public const INDENT = "\x1B";
 
-    /** After a mark that a date has behind it: no stop meets it. Two of them behind a number, which keeps it at the end of an entry too. */
+    /** After a mark that a date has behind it: no stop meets it. Two behind a number, which keeps it at the end of an entry too. */
     public const DATED = "\x1C";
     public const COUNTED = self::DATED . self::DATED;
 
-    /** Around what is set apart as one: its own marks do not meet those beside it. Two of them end a group: what stands between meets it. */
+    /** Around what is set apart as one: its marks do not meet those beside it. Two end a group: what stands between meets it. */
     public const EDGE = "\x1D";
 
     /** Where a block ends. */
@@ -59,7 +59,10 @@ final class Flat
     /** Where what is cited of a source is put at the end: no character that text may have (Unicode 15, 23.7). */
     public const PLACE = "\u{FDD0}";
 
-    /** After a mark that a single value has behind it; and the same once a group is around it. */
+    /**
+     * After a mark that a single value has behind it; and the same once a group is around it, or where a mark stands
+     * for a stop too.
+     */
     public const TAIL = "\x0D";
     public const INNER_TAIL = "\x0A";
 
@@ -121,9 +124,16 @@ final class Flat
         if ($alone ? !$isBetween || ($mark !== $last && !$isQuoted && !$isGroup) : $b[0] === self::EDGE && $mark !== $last) {
             return $a . $b;
         }
+        $asks = $last === '?' || $last === '!';
+        if ($asks && $mark === ':' && $end === self::INNER_TAIL) {
+            return $a . $b;
+        }
         $stays = self::MEET[$last][$mark] ?? null;
         if ($stays !== null) {
-            return ($stays === $last ? $a : substr_replace($a, $stays, $at, 1)) . substr_replace($b, '', $from, 1);
+            // A question mark that stands for a stop too leaves the colon behind that stop.
+            $tail = $asks && $b === '.' ? self::INNER_TAIL : '';
+
+            return ($stays === $last ? $a : substr_replace($a, $stays, $at, 1)) . substr_replace($b, '', $from, 1) . $tail;
         }
 
         return $inside && $isQuoted && ($mark === '.' || $mark === ',')

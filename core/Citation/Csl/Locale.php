@@ -157,7 +157,8 @@ final class Locale
             }
         }
 
-        return '';
+        // A language that has them by gender alone, and a word without one.
+        return $this->ordinals['feminine'][0] ?? $this->ordinals['masculine'][0] ?? '';
     }
 
     /** third; from eleven on as with digits. */

@@ -69,6 +69,9 @@ final class Printing
     /** The names that were printed first, as the next entry compares them. */
     public ?FirstNames $firstNames = null;
 
+    /** How the names are written in whose place others are looked for. */
+    public ?Element\NameForm $inPlaceOf = null;
+
     /** @var array{string, string}|null what stands for the first names, and how */
     public ?array $substitute = null;
 

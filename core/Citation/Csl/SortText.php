@@ -14,7 +14,7 @@ final class SortText
     {
         $macro = $key->macro($printing->item);
         if ($macro !== null) {
-            return self::bare($macro->render($printing));
+            return self::bare($printing->group($macro, ''));
         }
         $item = $printing->item;
         if (isset($item->names[$key->variable])) {

@@ -251,7 +251,10 @@ final class Dates extends Element
         if ($month > 12) {
             $season = $month > 20 ? $month - 20 : $month - 12;
 
-            return $season > 4 ? '' : $printing->locale->say(sprintf('season-%02d', $season)) ?? '';
+            // A season counted as a month has no word among figures.
+            $isUnsaid = $season > 4 || ($month < 20 && str_starts_with($form, 'numeric'));
+
+            return $isUnsaid ? '' : $printing->locale->say(sprintf('season-%02d', $season)) ?? '';
         }
 
         return match ($form) {

@@ -42,8 +42,12 @@ final readonly class NameForm
      * @param string|null                          $named   the delimiter that <name> has itself
      * @param array<string, array<string, string>> $parts   name-part → attributes
      */
-    public function __construct(array $options, array $parts, array $handed = [], ?string $named = null)
-    {
+    public function __construct(
+        private array $options,
+        private array $parts,
+        private array $handed = [],
+        private ?string $named = null,
+    ) {
         $this->form = $options['form'] ?? 'long';
         $this->and = $options['and'] ?? '';
         $this->delimiter = $options['delimiter'] ?? ', ';
@@ -63,5 +67,11 @@ final readonly class NameForm
         $this->dress = Dress::of($options);
         $this->family = Dress::of($parts['family'] ?? []);
         $this->given = Dress::of($parts['given'] ?? []);
+    }
+
+    /** Names that stand in the place of others have their parts set as those have, but for parts that they set themselves. */
+    public function inPlaceOf(self $other): self
+    {
+        return $other->parts === [] ? $this : new self($this->options, $this->parts + $other->parts, $this->handed, $this->named);
     }
 }

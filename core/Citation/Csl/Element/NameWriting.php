@@ -36,7 +36,8 @@ final class NameWriting
             // The short form is of family names alone.
             $isLeftOut = $this->form->form === 'short' && $this->told === 0 && !$this->printing->isKey;
 
-            return $isLeftOut ? '' : $this->form->given->on($this->rich($name->given), $this->printing);
+            // What stands around a given name sets it apart from a family name: here is none.
+            return $isLeftOut ? '' : $this->form->given->within($this->rich($name->given), $this->printing);
         }
         if ($name->isUnspaced) {
             return $this->form->form === 'short' && $this->told === 0

@@ -19,6 +19,9 @@ final class Names extends Element
     /** @var list<Element> */
     public array $substitutes = [];
 
+    /** @var array<int, NameForm> how they are written in the place of others */
+    private array $forms = [];
+
     /** Tells it from other elements; what is left of it for one shape has the number of the whole. */
     private readonly int $number;
 
@@ -107,12 +110,32 @@ final class Names extends Element
             return $text;
         }
 
-        return $this->dress->alone($text, $printing, false);
+        // Stops are stripped from words, not from what stands around them.
+        [$strips, $printing->strips] = [$printing->strips, false];
+        $text = $this->dress->alone($text, $printing, false);
+        $printing->strips = $strips;
+
+        return $text;
     }
 
     private function substitute(Printing $printing): string
     {
-        $began = $printing->began;
+        [$began, $outer] = [$printing->began, $printing->inPlaceOf];
+        $printing->inPlaceOf = $this->form($outer);
+        try {
+            return $this->inPlace($printing, $began);
+        } finally {
+            $printing->inPlaceOf = $outer;
+        }
+    }
+
+    private function form(?NameForm $other): NameForm
+    {
+        return $other === null ? $this->form : $this->forms[spl_object_id($other)] ??= $this->form->inPlaceOf($other);
+    }
+
+    private function inPlace(Printing $printing, bool $began): string
+    {
         foreach ($this->substitutes as $element) {
             $printing->began = $began;
             $said = \count($printing->said);
@@ -226,7 +249,8 @@ final class Names extends Element
         if ($isFirst && $printing->substitute !== null && $printing->above !== null) {
             return $this->written($variable, $names, $shown, $withLast, $givens, $printing)[0];
         }
-        $flags = ($withLast ? '+' : '.') . ($printing->isKey ? '1' : '0') . implode('', $givens);
+        $place = $printing->inPlaceOf === null ? '' : spl_object_id($printing->inPlaceOf);
+        $flags = ($withLast ? '+' : '.') . ($printing->isKey ? '1' : '0') . "{$place}/" . implode('', $givens);
         $key = "{$this->number}{$variable}{$shown}{$flags}";
         $printing->usesInitials = $printing->usesInitials || isset($printing->item->keptInitials[$key]);
         [$text, $first] = $printing->item->keptNames[$key] ??= $this->written($variable, $names, $shown, $withLast, $givens, $printing);
@@ -249,15 +273,16 @@ final class Names extends Element
     private function written(string $variable, array $names, int $shown, bool $withLast, array $givens, Printing $printing): array
     {
         $count = \count($names);
+        $form = $this->form($printing->inPlaceOf);
         $row = [];
         $turned = [];
         for ($i = 0; $i < $shown; ++$i) {
-            $writing = new NameWriting($names[$i], $this->form, $printing, $i === 0, $givens[$i] ?? 0);
+            $writing = new NameWriting($names[$i], $form, $printing, $i === 0, $givens[$i] ?? 0);
             $row[] = $this->one($names[$i], $writing, $printing);
             $turned[] = $writing->isTurned;
         }
         if ($withLast) {
-            $last = new NameWriting($names[$count - 1], $this->form, $printing, false, $givens[$count - 1] ?? 0);
+            $last = new NameWriting($names[$count - 1], $form, $printing, false, $givens[$count - 1] ?? 0);
             $row[] = $this->one($names[$count - 1], $last, $printing);
         }
         $more = $shown < $count && !$withLast ? ['…'] : [];
@@ -337,9 +362,10 @@ final class Names extends Element
         }
         $and = $this->form->and === 'symbol' ? '&' : $printing->locale->say('and') ?? '';
         $last = (string) array_pop($row);
-        // Bodies go by what the layout says, not by what <name> says of people; but for what it says of the name before.
-        $goesByName = !$endsWithBody || $this->form->beforeLast === 'after-inverted-name';
-        $wants = $this->wants($goesByName ? $this->form->beforeLast : $this->form->beforeLastBody, $row, $turned);
+        // Bodies go by what the layout says, not by what <name> says of people; but for what it says of a single name before.
+        $goesByName = !$endsWithBody || ($this->form->beforeLast === 'after-inverted-name' && \count($row) === 1);
+        $rule = $goesByName ? $this->form->beforeLast : $this->form->beforeLastBody;
+        $wants = $this->wants(!$goesByName && $rule === 'after-inverted-name' ? 'contextual' : $rule, $row, $turned);
         $start = $this->row($row, $printing);
         if (self::standsAlone($and)) {
             return $start . $and . $last;

@@ -10,7 +10,7 @@ use Embrel\Citation\Csl\Printing;
 /** What is left of elements whose variables are all empty: that a group around them has called one. */
 final class Silent extends Element
 {
-    /** @param bool $begins whether names are missing: what follows is not the beginning then */
+    /** @param bool $begins whether names or a number are missing: what follows is not the beginning then */
     public function __construct(public readonly bool $begins = false)
     {
         $this->dress = Dress::of([]);

@@ -21,6 +21,12 @@ final class Text extends Element
         'number-of-volumes' => 1, 'part-number' => 1, 'section' => 1, 'version' => 1, 'supplement-number' => 1,
     ];
 
+    /** Where one of these is missing, what follows is not the beginning. */
+    private const LEADS = ['volume' => 1, 'issue' => 1, 'number' => 1, 'edition' => 1];
+
+    /** What leads nowhere without its stops: these are never stripped from it. */
+    public const ADDRESSES = ['DOI' => 1, 'URL' => 1];
+
     public function __construct(Dress $dress, private readonly string $variable, private readonly bool $isShort)
     {
         $this->dress = $dress;
@@ -30,7 +36,7 @@ final class Text extends Element
     {
         $isSaid = !$pruning->lacks($this->variable) || ($this->isShort && !$pruning->lacks(self::short($this->variable)));
 
-        return [$isSaid ? $this : new Silent()];
+        return [$isSaid ? $this : new Silent(isset(self::LEADS[$this->variable]))];
     }
 
     /** The variable that says the same in short. */
@@ -40,6 +46,15 @@ final class Text extends Element
     }
 
     public function render(Printing $printing): string
+    {
+        [$strips, $printing->strips] = [$printing->strips, $printing->strips && !isset(self::ADDRESSES[$this->variable])];
+        $text = $this->rendered($printing);
+        $printing->strips = $strips;
+
+        return $text;
+    }
+
+    private function rendered(Printing $printing): string
     {
         $item = $printing->item;
         // What a source says itself is the same in every citation of it.
@@ -87,6 +102,8 @@ final class Text extends Element
         $text = $this->isShort ? $printing->text(self::short($this->variable)) : '';
         $text = Rich::spaced($text === '' ? $printing->text($this->variable) : $text);
         if ($text === '') {
+            $printing->began = $printing->began || isset(self::LEADS[$this->variable]);
+
             return '';
         }
         $printing->found($this->variable);

@@ -34,7 +34,8 @@ final class Words extends Element
 
             return ($stays ? Flat::STAYS : '') . $text . (str_ends_with($text, ' ') ? Flat::STAYS : '');
         }
+        $text = $printing->words(Rich::spaced($printing->locale->say($this->term, $this->form, $this->isSeveral) ?? ''));
 
-        return $printing->words(Rich::spaced($printing->locale->say($this->term, $this->form, $this->isSeveral) ?? ''));
+        return str_ends_with($text, ' ') ? $text . Flat::STAYS : $text;
     }
 }
