@@ -253,6 +253,105 @@ final class CslTest extends TestCase
         ];
         yield 'a stop is not said twice' => ['<text variable="publisher" suffix="."/>', 'Creek Inc.', ['publisher' => 'Creek Inc.']];
         yield 'strip-periods' => ['<text variable="publisher" strip-periods="true"/>', 'Creek Inc', ['publisher' => 'Creek Inc.']];
+        yield 'name-part: a particle behind the family name is set like it' => [
+            $names('<name form="short" name-as-sort-order="all"><name-part name="family" text-case="uppercase"/></name>'),
+            'MEER, VAN DER',
+            $vanGogh,
+            'demote-non-dropping-particle="display-and-sort"',
+        ];
+        yield 'name-part: one name alone has nothing around it that tells a given name' => [
+            $names('<name><name-part name="given" prefix="(" suffix=")"/></name>'),
+            'Madonna',
+            ['author' => [['given' => 'Madonna']]],
+        ];
+        yield 'name-part: who stands in the place of others is set like them' => [
+            '<names variable="author"><name><name-part name="family" font-style="italic"/></name>'
+                . '<substitute><names variable="editor"><name delimiter="; "/></names></substitute></names>',
+            'Ada *Moor*; Ed *Vane*',
+            ['author' => null, 'editor' => [['family' => 'Moor', 'given' => 'Ada'], ['family' => 'Vane', 'given' => 'Ed']]],
+        ];
+        yield 'label: behind names where no name element follows it' => [
+            '<names variable="editor"><label form="short" prefix=" (" suffix=")"/></names>',
+            'Ada Moor (ed.)',
+            ['editor' => [['family' => 'Moor', 'given' => 'Ada']]],
+        ];
+        yield 'delimiter-precedes-last: a body behind several goes by their number' => [
+            $names('<name and="text" delimiter-precedes-last="after-inverted-name"/>'),
+            'Anna Pell, Ada Moor, and Creek Council',
+            ['author' => [...$people('Pell, Anna', 'Moor, Ada')['author'], ['literal' => 'Creek Council']]],
+        ];
+        yield 'group: words in the place of names are nothing that was found' => [
+            '<text variable="title"/><group prefix=", by "><names variable="author"><name/><substitute><text term="ibid"/></substitute>'
+                . '</names></group>',
+            'Tides and walls',
+            ['author' => null],
+        ];
+        yield 'group: the letter after a year is nothing that it waits for' => [
+            '<group><text term="no date" form="short"/><text variable="year-suffix"/><text variable="volume"/></group>',
+            'N.d.',
+        ];
+        yield 'a term that comes first is raised, not where names or a number are missing before it' => [
+            '<names variable="editor"/><text term="no date" form="short"/>',
+            'n.d.',
+        ];
+        yield 'a term that comes first is raised, and where names are missing in a group' => [
+            '<group><names variable="editor"/></group><text variable="volume"/><text term="no date" form="short"/>',
+            'n.d.',
+        ];
+        yield 'date: a season counted as a month has no word among figures' => [
+            '<date variable="issued"><date-part name="month" form="numeric" suffix="."/><date-part name="year"/></date>',
+            '1994',
+            ['issued' => ['date-parts' => [[1994, 14]]]],
+        ];
+        yield 'a question keeps the stop that a value set apart has behind it' => [
+            '<text variable="title" font-style="italic" suffix="."/>',
+            '*Why walls?*.',
+            ['title' => 'Why walls?'],
+        ];
+        yield 'a question in a group set apart takes the stop that stands between' => [
+            '<group delimiter=". "><group font-style="italic"><text variable="title"/></group><text variable="publisher"/></group>',
+            '*Why walls?* Creekside Press',
+            ['title' => 'Why walls?'],
+        ];
+        yield 'a question that takes a stop leaves the colon behind it' => [
+            '<group delimiter=": "><text variable="title" suffix="."/><text variable="publisher"/></group>',
+            'Why walls?: Creekside Press',
+            ['title' => 'Why walls?'],
+        ];
+        yield 'a mark behind a number meets no stop' => [
+            '<group suffix="."><text variable="volume" suffix=":"/></group>',
+            '2:.',
+            ['volume' => '2'],
+        ];
+        yield 'a mark behind words in the place of a number meets a stop' => [
+            '<group suffix="."><text variable="edition" suffix=":"/></group>',
+            'revised:',
+            ['edition' => 'revised'],
+        ];
+        yield 'a stop goes before the mark behind a value' => ['<group suffix="."><text variable="publisher" suffix=":"/></group>', 'Creekside Press.:'];
+        yield 'words of the style stand as they are' => [
+            '<text variable="publisher" quotes="true"/><text value=", no. 2."/><text value="."/>',
+            '“Creekside Press”, no. 2..',
+        ];
+        yield 'straight marks open and shut, though a locale shuts with one' => [
+            '<text variable="title" quotes="true"/>',
+            '“The ‘low’ and the ‘high’ water”',
+            ['title' => 'The "low" and the "high" water'],
+        ];
+        yield 'strip-periods: not from an address' => [
+            '<text variable="DOI" strip-periods="true"/>',
+            '10.5555/tn.0',
+            ['DOI' => '10.5555/tn.0'],
+        ];
+        yield 'strip-periods: not from what stands around names' => [
+            '<group strip-periods="true"><names variable="editor"><name/><label form="short" prefix=", " suffix="."/></names></group>',
+            'Ada Moor, ed.',
+            ['editor' => [['family' => 'Moor', 'given' => 'Ada']]],
+        ];
+        yield 'display: a mark below a block closes it' => [
+            '<group display="block"><text variable="title"/></group><text variable="publisher" prefix=", "/>',
+            'Tides and walls,Creekside Press',
+        ];
         yield 'a source without anything' => [
             '<names variable="author"/><text variable="title"/><date variable="issued" form="text"/>',
             '',
@@ -349,6 +448,48 @@ final class CslTest extends TestCase
             [[['a']], [['a']], [['a', '3']], [['c']], [['a']]],
             ['(F)', '(I)', '(IL)', '(F)', '(S)'],
         ];
+        yield 'collapse: year-suffix-ranged' => [
+            $authorDate,
+            'collapse="year-suffix-ranged" year-suffix-delimiter=", " disambiguate-add-year-suffix="true"',
+            [[['a'], ['b'], ['f'], ['g']], [['a'], ['b']], [['a', '4'], ['b'], ['f']]],
+            ['(Pell 1994a–d)', '(Pell 1994a, b)', '(Pell 1994a, 4, b, c)'],
+        ];
+        yield 'cite grouping: works without a name stand together' => [
+            $authorDate,
+            'collapse="year"',
+            [[['n'], ['a'], ['m']]],
+            ['(1953, 1961; Pell 1994)'],
+        ];
+        yield 'collapse: citation-number, where no number is printed' => [
+            $authorDate,
+            'collapse="citation-number"',
+            [[['a'], ['c'], ['d']]],
+            ['(Pell 1994; Brent et al. 2001; Brent et al. 2001)'],
+        ];
+        yield 'collapse: citation-number, where words stand beside it' => [
+            '<text variable="citation-number" prefix="source "/>',
+            'collapse="citation-number"',
+            [[['a'], ['c'], ['d']]],
+            ['(source 1; source 2; source 3)'],
+        ];
+        yield 'givenname-disambiguation-rule: initials tell people apart' => [
+            $authorDate,
+            'disambiguate-add-givenname="true" givenname-disambiguation-rule="primary-name-with-initials"',
+            [[['a']], [['e']]],
+            ['(Pell 1994)', '(Pell 1994)'],
+        ];
+        yield 'givenname-disambiguation-rule: initials, where names have them' => [
+            str_replace('form="short"', 'form="short" initialize-with=". "', $authorDate),
+            'disambiguate-add-givenname="true" givenname-disambiguation-rule="primary-name-with-initials"',
+            [[['a']], [['e']]],
+            ['(A. Pell 1994)', '(B. Pell 1994)'],
+        ];
+        yield 'givenname-disambiguation-rule: initials that are the same tell nobody' => [
+            str_replace('form="short"', 'form="short" initialize-with=". "', $authorDate),
+            'disambiguate-add-givenname="true" givenname-disambiguation-rule="primary-name-with-initials"',
+            [[['a']], [['h']]],
+            ['(Pell 1994)', '(Pell 1994)'],
+        ];
         yield 'names once again' => [$short, '', [[['a'], ['c']]], ['(Pell; Brent, Moor, Lund)']];
     }
 
@@ -365,6 +506,89 @@ final class CslTest extends TestCase
             ['Brent, Tom, Moor, Ada, Lund, Ira 2001.', 'Pell, Anna Lou 2001.', '——— 1994.'],
             self::printed($style, ['g' => $works['g'], 'f' => $works['f'], 'c' => $works['c']], [[['g']], [['f']], [['c']]])['list'],
         );
+    }
+
+    public function testAKeyOfWordsAloneIsNoKey(): void
+    {
+        $names = '<names variable="author"><name/><substitute><text term="ibid"/></substitute></names>';
+        $style = str_replace(
+            ['<citation', '<bibliography>'],
+            ["<macro name=\"who\">{$names}</macro><citation", '<bibliography><sort><key macro="who"/></sort>'],
+            self::style('<text variable="title"/>', '<text variable="title"/>'),
+        );
+        $works = [
+            'a' => ['type' => 'book', 'title' => 'Silt'],
+            'b' => ['type' => 'book', 'title' => 'Mud', 'author' => [['family' => 'Vane', 'given' => 'Ed']]],
+        ];
+
+        self::assertSame(['Mud', 'Silt'], self::printed($style, $works, [[['a']], [['b']]])['list']);
+    }
+
+    #[DataProvider('blocks')]
+    public function testAnEntryOfBlocksEndsAsItsLastElementSays(string $layout, string $expected): void
+    {
+        $style = str_replace('<bibliography><layout>', '<bibliography><layout suffix=".">', self::style('<text variable="title"/>', $layout));
+        $style = str_replace('<citation', '<macro name="m"><text variable="volume"/></macro><citation', $style);
+
+        self::assertSame([$expected], self::printed($style, ['a' => self::ITEM], [[['a']]])['list']);
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function blocks(): iterable
+    {
+        $block = '<group display="block"><text variable="title"/></group>';
+
+        yield 'a value behind a block' => [$block . '<text variable="publisher"/>', 'Tides and wallsCreekside Press.'];
+        yield 'a group that says nothing' => [$block . '<group><text variable="volume"/></group>', 'Tides and walls.'];
+        yield 'a macro that says nothing takes the stop with it' => [$block . '<text macro="m"/>', 'Tides and walls'];
+        yield 'a block that says nothing takes the stop with it' => [
+            $block . '<group display="block"><text variable="volume"/></group>',
+            'Tides and walls',
+        ];
+    }
+
+    public function testOrdinalsOfALanguageThatHasThemByGenderAlone(): void
+    {
+        $own = '<locale><terms><term name="ordinal" gender-form="masculine">.º</term><term name="ordinal" gender-form="feminine">.ª</term>'
+            . '</terms></locale><citation';
+        $style = str_replace('<citation', $own, self::style('<text variable="title"/>', '<number variable="edition" form="ordinal"/>'));
+
+        // The letter is raised by what prints it.
+        self::assertSame(['2.a'], self::printed($style, ['a' => ['edition' => '2'] + self::ITEM], [[['a']]])['list']);
+    }
+
+    public function testTurkishCapitalsHaveTheirDots(): void
+    {
+        $style = str_replace('version="1.0"', 'version="1.0" default-locale="tr-TR"', self::style(
+            '<text variable="title"/>',
+            '<text value="ile" text-case="capitalize-first"/><text variable="title" text-case="capitalize-first" prefix=" "/>',
+        ));
+
+        self::assertSame(['İle iBoats'], self::printed($style, ['a' => ['title' => 'iBoats'] + self::ITEM], [[['a']]])['list']);
+    }
+
+    public function testTheLetterAfterAYearIsTheSameInAnyCase(): void
+    {
+        $style = self::style(
+            '<text variable="title"/>',
+            '<date variable="issued" text-case="uppercase"><date-part name="month" suffix=" "/><date-part name="year"/></date>',
+            '',
+            'disambiguate-add-year-suffix="true"',
+        );
+        $works = ['a' => self::ITEM, 'b' => self::ITEM];
+
+        self::assertSame(['MAY 1994a', 'MAY 1994b'], self::printed($style, $works, [[['a']], [['b']]])['list']);
+    }
+
+    public function testNobodyIsNamedWhereAStyleNamesNoneBeforeAnEtAlOfNoWords(): void
+    {
+        $names = '<names variable="author"><name et-al-min="3" et-al-use-first="0"/></names><text variable="publisher"/>';
+        $style = self::style('<text variable="title"/>', $names);
+        $silent = str_replace('<citation', '<locale><terms><term name="et-al"></term></terms></locale><citation', $style);
+        $works = ['c' => ['publisher' => 'Press'] + self::items()['c']];
+
+        self::assertSame(['Press'], self::printed($silent, $works, [[['c']]])['list']);
+        self::assertSame(['Tom Brent et al.Press'], self::printed($style, $works, [[['c']]])['list']);
     }
 
     public function testEtAlIsNoPartOfAKey(): void
@@ -545,6 +769,10 @@ final class CslTest extends TestCase
             'c' => $work(2001, 'Brent Tom', 'Moor Ada', 'Lund Ira'),
             'd' => $work(2001, 'Brent Tom', 'Moor Ada', 'Vane Ed'),
             'e' => $work(1994, 'Pell Bruno'),
+            'f' => $work(1994, 'Pell Anna'),
+            'g' => $work(1994, 'Pell Anna'),
+            'h' => $work(1994, 'Pell Ada'),
+            'm' => ['title' => 'Sand', 'author' => []] + $work(1961),
             'n' => ['title' => 'Mud', 'author' => []] + $work(1953),
         ];
     }
