@@ -527,8 +527,11 @@ final class CslTest extends TestCase
     #[DataProvider('blocks')]
     public function testAnEntryOfBlocksEndsAsItsLastElementSays(string $layout, string $expected): void
     {
-        $style = str_replace('<bibliography><layout>', '<bibliography><layout suffix=".">', self::style('<text variable="title"/>', $layout));
-        $style = str_replace('<citation', '<macro name="m"><text variable="volume"/></macro><citation', $style);
+        $style = str_replace(
+            ['<bibliography><layout>', '<citation'],
+            ['<bibliography><layout suffix=".">', '<macro name="m"><text variable="volume"/></macro><citation'],
+            self::style('<text variable="title"/>', $layout),
+        );
 
         self::assertSame([$expected], self::printed($style, ['a' => self::ITEM], [[['a']]])['list']);
     }
