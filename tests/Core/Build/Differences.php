@@ -19,20 +19,23 @@ final class Differences
         'space in a range of pages' => 'the reference keeps a space behind the dash of a range (“100– 04”)',
         'spaces' => 'spaces that meet: the reference prints two, or none, according to how the style’s elements are nested',
         'no-break spaces' => 'the same, of spaces at which no line ends',
-        'order of cites' => 'works of the same people are drawn together wherever they stand (CSL 1.0.2, “Cite Grouping”); the reference '
-            . 'does so only for neighbours',
-        'capitals' => 'a title in capitals loses them in title case, capitalize-first touches one letter, terms that come first are raised '
-            . '(“Text-case”); not so the reference',
-        'type' => 'font of one thing within another (“normal” within italic, small capitals handed to substituted names)',
+        'order of cites' => 'works of the same people are drawn together wherever they stand (CSL 1.0.2, “Cite Grouping”), and keys that go '
+            . 'down are sorted down (“Sorting”); the reference draws only neighbours together, and leaves such keys where names read alike',
+        'capitals' => 'a title in capitals loses them in title case, a name keeps its own in sentence case, a date takes the case that is '
+            . 'asked for (“Text-case”); not so the reference',
+        'type' => 'a type that is asked for within another (“normal” within small capitals, any type of a date in the form of the locale)',
         'marks at quotation marks' => 'only stops and commas go within quotation marks (“Locale options”); the reference moves colons '
-            . 'and semicolons, and keeps a stop behind “?”',
-        'stops' => 'a stop meets another mark: the reference keeps both or none, according to how the style’s elements are nested',
+            . 'and semicolons too, and leaves some commas outside',
+        'stops' => 'three marks in a row, of which the reference keeps two or one according to how the style’s elements are nested',
         'commas and semicolons' => 'what stands between names or cites: of bodies the reference asks another rule than of people; a cite with a word '
             . 'in the place of names it draws to the work before it (“Pell 1999, 1953”, which reads as two works of Pell’s)',
-        'empty groups' => 'a group whose variables are all empty says nothing (“Group”); the reference prints its words where a macro within it is empty',
+        'empty groups' => 'a group whose variables are all empty says nothing (“Group”); the reference prints its words where a choice within it '
+            . 'takes no branch',
         'short addresses' => 'the reference cuts an address down to its host where a style asks for its short form; the standard has no such form',
         'letters and names that tell apart' => 'letters after years, more names, given names: the reference gives them out in another '
-            . 'order or place, and names in a first cite as many as the rule for later ones leaves',
+            . 'order or place, leaves some cites of a set alike, and has in a first cite as many names as the rule for later ones leaves',
+        self::OTHER => 'single cases: places in a cite that follows one of the same work (“4 9” for “4, 9”), “1/2” taken for a number, words of '
+            . 'another language where the style’s own has none',
     ];
 
     public static function kind(string $theirs, string $ours): string
