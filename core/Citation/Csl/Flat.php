@@ -182,9 +182,9 @@ final class Flat
     }
 
     /** What ends with the mark behind a number: no stop meets it; behind words in its place it is like any other. */
-    public static function counted(string $text, bool $isNumeric): string
+    public static function counted(string $text, string $value): string
     {
-        return str_ends_with($text, self::TAIL) ? substr($text, 0, -1) . ($isNumeric ? self::COUNTED : '') : $text;
+        return str_ends_with($text, self::TAIL) ? substr($text, 0, -1) . (Numbers::isNumeric($value) ? self::COUNTED : '') : $text;
     }
 
     /** A stop goes before the mark that a value within has behind it. */

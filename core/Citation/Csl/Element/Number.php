@@ -25,7 +25,7 @@ final class Number extends Element
 
     public function render(Printing $printing): string
     {
-        return Flat::counted(parent::render($printing), Numbers::isNumeric(Flat::plain($printing->text($this->variable))));
+        return Flat::counted(parent::render($printing), Flat::plain($printing->text($this->variable)));
     }
 
     protected function says(Printing $printing): string

@@ -47,9 +47,12 @@ final class Text extends Element
 
     public function render(Printing $printing): string
     {
-        [$strips, $printing->strips] = [$printing->strips, $printing->strips && !isset(self::ADDRESSES[$this->variable])];
+        if (!$printing->strips || !isset(self::ADDRESSES[$this->variable])) {
+            return $this->rendered($printing);
+        }
+        $printing->strips = false;
         $text = $this->rendered($printing);
-        $printing->strips = $strips;
+        $printing->strips = true;
 
         return $text;
     }
@@ -73,7 +76,7 @@ final class Text extends Element
 
         $text = parent::render($printing);
         if ($this->variable === 'page' || isset(self::NUMBERS[$this->variable])) {
-            $text = Flat::counted($text, Numbers::isNumeric($item->texts[$this->variable]));
+            $text = Flat::counted($text, $item->texts[$this->variable]);
         }
         // The space behind a number is not the space before what follows.
         if (isset(self::NUMBERS[$this->variable]) && str_ends_with($this->dress->suffix, ' ') && str_ends_with($text, ' ')) {
