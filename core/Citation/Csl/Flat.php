@@ -82,11 +82,14 @@ final class Flat
         ' ' => [' ' => ' '],
     ];
 
-    /** Whether nothing meets a character, whatever stands beside it: it is no mark, no space and none of ours. */
-    private static function isQuiet(string $byte): bool
-    {
-        return $byte >= ' ' && !isset(self::MEET[$byte]);
-    }
+    /** What may meet something: our own characters, and the marks of MEET. Nothing meets any other, whatever stands beside it. */
+    private const LOUD = [
+        "\x00" => 1, "\x01" => 1, "\x02" => 1, "\x03" => 1, "\x04" => 1, "\x05" => 1, "\x06" => 1, "\x07" => 1,
+        "\x08" => 1, "\x09" => 1, "\x0A" => 1, "\x0B" => 1, "\x0C" => 1, "\x0D" => 1, "\x0E" => 1, "\x0F" => 1,
+        "\x10" => 1, "\x11" => 1, "\x12" => 1, "\x13" => 1, "\x14" => 1, "\x15" => 1, "\x16" => 1, "\x17" => 1,
+        "\x18" => 1, "\x19" => 1, "\x1A" => 1, "\x1B" => 1, "\x1C" => 1, "\x1D" => 1, "\x1E" => 1, "\x1F" => 1,
+        '!' => 1, '?' => 1, '.' => 1, ':' => 1, ',' => 1, ';' => 1, ' ' => 1,
+    ];
 
     /**
      * @param bool $inside    whether a stop or comma goes within the quotation marks before it, as the locale says
@@ -98,7 +101,7 @@ final class Flat
             return $a . $b;
         }
         $end = $a[-1];
-        if (self::isQuiet($end) || ($end >= ' ' && self::isQuiet($b[0]))) {
+        if (!isset(self::LOUD[$end]) || ($end >= ' ' && !isset(self::LOUD[$b[0]]))) {
             return $a . $b;
         }
         $isTail = $isBetween && $end === self::TAIL && !str_contains(self::UNQUOTE . self::INNER_UNQUOTE, $a[-2] ?? ' ');
@@ -149,8 +152,8 @@ final class Flat
             if ($out === '') {
                 $out = $piece;
             } elseif ($piece !== '') {
-                $isQuiet = self::isQuiet($out[-1]) && self::isQuiet($piece[0]);
-                $out = $isQuiet ? $out . $between . $piece : self::next($out, $piece, $between, $inside);
+                $isLoud = isset(self::LOUD[$out[-1]]) || isset(self::LOUD[$piece[0]]);
+                $out = $isLoud ? self::next($out, $piece, $between, $inside) : $out . $between . $piece;
             }
         }
 
@@ -172,7 +175,7 @@ final class Flat
     /** What follows a delimiter: a mark that is the same stands for both. */
     private static function beside(string $a, string $b): string
     {
-        if ($a === '' || $b === '' || self::isQuiet($a[-1]) || self::isQuiet($b[0]) || $b[0] === self::STAYS) {
+        if ($a === '' || $b === '' || !isset(self::LOUD[$a[-1]]) || !isset(self::LOUD[$b[0]]) || $b[0] === self::STAYS) {
             return $a . $b;
         }
         $from = strspn($b, self::CONTROLS);

@@ -7,12 +7,26 @@ namespace Embrel\Citation\Csl\Element;
 /** Given names by their first letters: Jean-Luc Marie → J.-L. M. */
 final class Initials
 {
+    /** How many are kept. */
+    private const MOST = 5000;
+
+    /** @var array<string, string> */
+    private static array $kept = [];
+
     /**
      * @param string $with      what follows each letter
      * @param bool   $shortens  false: only what is an initial already is written so
      * @param bool   $hyphens   whether the hyphen between two stays
      */
     public static function of(string $given, string $with, bool $shortens, bool $hyphens): string
+    {
+        // The same people come again and again.
+        self::$kept = \count(self::$kept) > self::MOST ? [] : self::$kept;
+
+        return self::$kept["{$given}\t{$with}\t{$shortens}\t{$hyphens}"] ??= self::written($given, $with, $shortens, $hyphens);
+    }
+
+    private static function written(string $given, string $with, bool $shortens, bool $hyphens): string
     {
         if (!$hyphens) {
             $given = str_replace('-', ' ', $given);
