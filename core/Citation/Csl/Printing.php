@@ -160,7 +160,10 @@ final class Printing
     /** What a group says; nothing where every variable that it calls is empty. */
     public function group(Row $row, string $delimiter): string
     {
-        [$called, $found, $hasWords, $began] = [$this->called, $this->found, $this->hasWords, $this->began];
+        $called = $this->called;
+        $found = $this->found;
+        $hasWords = $this->hasWords;
+        $began = $this->began;
         $this->called = $this->found = $this->hasWords = false;
         $pieces = [];
         foreach ($row->elements as $element) {

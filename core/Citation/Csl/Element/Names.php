@@ -111,7 +111,8 @@ final class Names extends Element
         }
 
         // Stops are stripped from words, not from what stands around them.
-        [$strips, $printing->strips] = [$printing->strips, false];
+        $strips = $printing->strips;
+        $printing->strips = false;
         $text = $this->dress->alone($text, $printing, false);
         $printing->strips = $strips;
 

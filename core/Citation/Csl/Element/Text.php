@@ -47,18 +47,13 @@ final class Text extends Element
 
     public function render(Printing $printing): string
     {
-        if (!$printing->strips || !isset(self::ADDRESSES[$this->variable])) {
-            return $this->rendered($printing);
+        if ($printing->strips && isset(self::ADDRESSES[$this->variable])) {
+            $printing->strips = false;
+            $text = $this->render($printing);
+            $printing->strips = true;
+
+            return $text;
         }
-        $printing->strips = false;
-        $text = $this->rendered($printing);
-        $printing->strips = true;
-
-        return $text;
-    }
-
-    private function rendered(Printing $printing): string
-    {
         $item = $printing->item;
         // What a source says itself is the same in every citation of it.
         if ($printing->strips || !isset($item->texts[$this->variable]) || isset($printing->gone[$this->variable])) {
