@@ -69,7 +69,13 @@ final class Titles
     {
         preg_match_all('/(?<=\s)\p{Ll}{4,}/u', $title, $words);
 
-        return array_diff($words[0], self::SMALL) === [];
+        foreach ($words[0] as $word) {
+            if (!\in_array($word, self::SMALL, true)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** A word that has capitals within, or digits: DNA, McKay, 4H. */
