@@ -195,13 +195,15 @@ final class Citations
         $inside = $this->style->locale->inside;
         $out = '';
         $wasGroup = false;
+        $aboveKey = '';
         $cites = $this->grouped($cites);
         $count = \count($cites);
         for ($i = 0; $i < $count; ++$i) {
             $cite = $cites[$i];
             $above = $cites[$i - 1] ?? null;
             [$text, $names] = $this->cite($cite, false, false);
-            $isSame = $above !== null && $this->namesKey($above) === $this->namesKey($cite);
+            $key = self::namesKey($names);
+            $isSame = $above !== null && $key === $aboveKey;
             $between = $this->between($collapse, $above, $wasGroup, $isSame);
             if ($isSame && $collapse !== '' && $names !== null && !$names->isWords) {
                 $drops = $collapse !== 'year' && $this->sameYear($above, $cite);
@@ -216,6 +218,7 @@ final class Citations
             }
             $out = $out === '' || $text === '' ? $out . $text : Flat::join(Flat::join($out, $between, $inside, true), $text, $inside);
             $wasGroup = $isSame;
+            $aboveKey = $key;
         }
 
         return $out;
@@ -236,6 +239,8 @@ final class Citations
      * The last of the works of the same people and year whose letters follow one another.
      *
      * @param list<Cite> $cites
+     *
+     * @return int its place among them
      */
     private function lastOfRange(array $cites, int $from): int
     {
@@ -249,7 +254,8 @@ final class Citations
 
     private function follows(Cite $a, Cite $b): bool
     {
-        if (!$this->isBare($a) || !$this->isBare($b) || !$this->sameYear($a, $b) || $this->namesKey($a) !== $this->namesKey($b)) {
+        $key = fn(Cite $cite): string => self::namesKey($this->cite($cite, false, false)[1]);
+        if (!$this->isBare($a) || !$this->isBare($b) || !$this->sameYear($a, $b) || $key($a) !== $key($b)) {
             return false;
         }
         $letter = $this->whole->told[$a->item]->letter;
@@ -269,16 +275,16 @@ final class Citations
     {
         $groups = [];
         foreach ($cites as $cite) {
-            $groups[$this->namesKey($cite)][] = $cite;
+            $groups[self::namesKey($this->cite($cite, false, false)[1])][] = $cite;
         }
 
         return array_merge(...array_values($groups));
     }
 
     /** Whose works go together: the first names as they are printed, or the words in their place (CSL 1.0.2, “Cite Grouping”). */
-    private function namesKey(Cite $cite): string
+    private static function namesKey(?FirstNames $names): string
     {
-        return implode("\t", $this->cite($cite, false, false)[1]->names ?? []);
+        return implode("\t", $names->names ?? []);
     }
 
     /** What stands between a cite and the one above it. */

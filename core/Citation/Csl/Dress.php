@@ -18,6 +18,9 @@ final readonly class Dress
         'left-margin' => Flat::LEFT_MARGIN, 'right-inline' => Flat::RIGHT_INLINE, 'block' => Flat::BLOCK, 'indent' => Flat::INDENT,
     ];
 
+    /** Variables that lead nowhere without their stops: none is stripped from them. */
+    private const ADDRESSES = ['DOI' => 1, 'URL' => 1];
+
     private function __construct(
         public string $prefix,
         public string $suffix,
@@ -29,6 +32,7 @@ final readonly class Dress
         public bool $stripsPeriods,
         public bool $isPlain,
         private bool $hasOnlyAffixes,
+        private bool $keepsStops,
     ) {}
 
     /** @param array<string, string> $attributes */
@@ -51,7 +55,9 @@ final readonly class Dress
 
         $hasOnlyAffixes = $opens . $out[4] . $out[5] . $out[6] === '' && !$out[7];
 
-        return new self(...[...$out, $hasOnlyAffixes && $out[0] . $out[1] === '', $hasOnlyAffixes]);
+        $keepsStops = isset(self::ADDRESSES[$attributes['variable'] ?? '']);
+
+        return new self(...[...$out, $hasOnlyAffixes && $out[0] . $out[1] === '', $hasOnlyAffixes, $keepsStops]);
     }
 
     /** The same with another end; a block that nothing ends keeps its own. */
@@ -70,6 +76,7 @@ final readonly class Dress
             $this->stripsPeriods,
             false,
             $this->hasOnlyAffixes,
+            $this->keepsStops,
         );
     }
 
@@ -98,7 +105,7 @@ final readonly class Dress
         $starts = $isGroup && $this->prefix === '' && preg_match('/\A[\x01-\x1F]* /', $text) === 1;
         $ends = $isGroup && $this->suffix === '' && preg_match('/ [\x01-\x1F]*\z/', $text) === 1;
 
-        return ($starts ? Flat::STAYS : $edge) . $text . ($ends ? Flat::STAYS : ($isGroup ? $edge . $edge : $edge));
+        return ($starts ? Flat::STAYS : $edge) . $text . ($ends ? Flat::STAYS : ($isGroup && $edge !== '' ? Flat::GROUP_EDGE : $edge));
     }
 
     /**
@@ -111,7 +118,7 @@ final readonly class Dress
         if ($text === '') {
             return '';
         }
-        if ($printing->strips || ($this->stripsPeriods && !$isGroup)) {
+        if (!$this->keepsStops && ($printing->strips || ($this->stripsPeriods && !$isGroup))) {
             $text = str_replace('.', '', $text);
         }
         if ($this->case !== '' && (!$isGroup || $printing->style->casesMacros)) {

@@ -37,6 +37,7 @@ final readonly class Entries
         return $out;
     }
 
+    /** Without what is of use only while it grows; a mark behind a number is still known by it where the entry is closed. */
     private static function ended(string $text): string
     {
         return str_ends_with($text, Flat::COUNTED) ? $text : rtrim($text, self::TAILS);

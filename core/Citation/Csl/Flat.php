@@ -49,6 +49,7 @@ final class Flat
 
     /** Around what is set apart as one: its marks do not meet those beside it. Two end a group: what stands between meets it. */
     public const EDGE = "\x1D";
+    public const GROUP_EDGE = self::EDGE . self::EDGE;
 
     /** Where a block ends. */
     public const END = "\x1E";
@@ -83,12 +84,11 @@ final class Flat
     ];
 
     /** What may meet something: our own characters, and the marks of MEET. Nothing meets any other, whatever stands beside it. */
-    private const LOUD = [
+    private const LOUD = self::MEET + [
         "\x00" => 1, "\x01" => 1, "\x02" => 1, "\x03" => 1, "\x04" => 1, "\x05" => 1, "\x06" => 1, "\x07" => 1,
         "\x08" => 1, "\x09" => 1, "\x0A" => 1, "\x0B" => 1, "\x0C" => 1, "\x0D" => 1, "\x0E" => 1, "\x0F" => 1,
         "\x10" => 1, "\x11" => 1, "\x12" => 1, "\x13" => 1, "\x14" => 1, "\x15" => 1, "\x16" => 1, "\x17" => 1,
         "\x18" => 1, "\x19" => 1, "\x1A" => 1, "\x1B" => 1, "\x1C" => 1, "\x1D" => 1, "\x1E" => 1, "\x1F" => 1,
-        '!' => 1, '?' => 1, '.' => 1, ':' => 1, ',' => 1, ';' => 1, ' ' => 1,
     ];
 
     /**
@@ -110,7 +110,7 @@ final class Flat
             return $a . $b;
         }
         $alone = $end === self::EDGE;
-        $isGroup = $alone && str_ends_with($a, self::EDGE . self::EDGE);
+        $isGroup = $alone && str_ends_with($a, self::GROUP_EDGE);
         if ($alone) {
             $a = rtrim($a, self::EDGE);
         }

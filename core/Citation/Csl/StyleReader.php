@@ -255,9 +255,6 @@ final class StyleReader
         if ($this->depth > 0) {
             unset($attributes['display']);
         }
-        if (isset(Text::ADDRESSES[$attributes['variable'] ?? ''])) {
-            unset($attributes['strip-periods']);
-        }
         $dress = Dress::of($attributes);
         $this->call($attributes['variable'] ?? '', ($attributes['form'] ?? '') === 'short');
         $this->numbers = $this->numbers || ($attributes['variable'] ?? '') === 'citation-number';

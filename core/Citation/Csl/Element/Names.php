@@ -123,11 +123,10 @@ final class Names extends Element
     {
         [$began, $outer] = [$printing->began, $printing->inPlaceOf];
         $printing->inPlaceOf = $this->form($outer);
-        try {
-            return $this->inPlace($printing, $began);
-        } finally {
-            $printing->inPlaceOf = $outer;
-        }
+        $text = $this->inPlace($printing, $began);
+        $printing->inPlaceOf = $outer;
+
+        return $text;
     }
 
     private function form(?NameForm $other): NameForm

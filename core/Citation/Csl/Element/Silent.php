@@ -16,11 +16,6 @@ final class Silent extends Element
         $this->dress = Dress::of([]);
     }
 
-    public function into(array &$row, Printing $printing): void
-    {
-        $this->says($printing);
-    }
-
     protected function says(Printing $printing): string
     {
         $printing->called = true;

@@ -24,9 +24,6 @@ final class Text extends Element
     /** Where one of these is missing, what follows is not the beginning. */
     private const LEADS = ['volume' => 1, 'issue' => 1, 'number' => 1, 'edition' => 1];
 
-    /** What leads nowhere without its stops: these are never stripped from it. */
-    public const ADDRESSES = ['DOI' => 1, 'URL' => 1];
-
     public function __construct(Dress $dress, private readonly string $variable, private readonly bool $isShort)
     {
         $this->dress = $dress;
@@ -47,13 +44,6 @@ final class Text extends Element
 
     public function render(Printing $printing): string
     {
-        if ($printing->strips && isset(self::ADDRESSES[$this->variable])) {
-            $printing->strips = false;
-            $text = $this->render($printing);
-            $printing->strips = true;
-
-            return $text;
-        }
         $item = $printing->item;
         // What a source says itself is the same in every citation of it.
         if ($printing->strips || !isset($item->texts[$this->variable]) || isset($printing->gone[$this->variable])) {
