@@ -172,13 +172,23 @@ final class CitationStylesTest extends TestCase
             'date' => '1994',
         ];
         $this->send(['type' => 'source', 'sources' => [$source]])->assertJsonPath('refused', []);
-        $cites = ['type' => 'citation', 'attrs' => ['items' => [['source' => $source['id'], 'pages' => '61']]]];
+        $this->cite(['source' => $source['id'], 'pages' => '61']);
+
+        return $source;
+    }
+
+    /**
+     * The note of “A” cites these together.
+     *
+     * @param array<string, string> ...$items
+     */
+    private function cite(array ...$items): void
+    {
+        $cites = ['type' => 'citation', 'attrs' => ['items' => array_values($items)]];
         $rose = ['type' => 'text', 'text' => 'It rose '];
         $block = ['type' => 'paragraph', 'attrs' => ['id' => self::newId()], 'content' => [$rose, $cites]];
         $this->send(['type' => 'note', 'topic' => $this->id('A'), 'put' => [$block], 'remove' => [], 'order' => null, 'was' => []])
             ->assertJsonPath('refused', []);
-
-        return $source;
     }
 
     private function docx(string $more = ''): string
@@ -210,6 +220,27 @@ final class CitationStylesTest extends TestCase
         $this->send(['type' => 'plan', 'set' => ['language' => 'de']])->assertJsonPath('refused', []);
         self::assertStringContainsString('(Pell, 1994, S. 61)', strip_tags(self::body($this->docx())));
         $this->getJson($this->at('citation-styles/elsevier-harvard'))->assertJsonPath('citations.0', '(Pell, 1994, S. 61–63)');
+    }
+
+    public function testADraftIsPrintedAsAStyleOfOnesOwnAsks(): void
+    {
+        $cites = '<citation collapse="year-suffix-ranged" disambiguate-add-year-suffix="true"><layout prefix="(" suffix=")" delimiter="; ">'
+            . '<group delimiter=" "><names variable="author"><name form="short"/></names><date variable="issued"><date-part name="year"/></date>'
+            . '</group></layout></citation><bibliography>';
+        $doi = '<text variable="DOI" strip-periods="true" prefix=", "/>';
+        $xml = (string) preg_replace('/<citation>.*<bibliography>/', $cites, self::style('Low Shores', $doi));
+        $key = (string) $this->take($xml)->assertOk()->json('key');
+        $this->send(['type' => 'plan', 'set' => ['citation_style' => $key]])->assertJsonPath('refused', []);
+        $sources = array_map(fn(string $title): array => [
+            'id' => self::newId(), 'title' => $title, 'kind' => 'book', 'authors' => [['family' => 'Pell', 'given' => 'Anna']],
+            'date' => '1994', 'doi' => '10.5555/tn.1',
+        ], ['Banks', 'Creeks', 'Mud', 'Silt']);
+        $this->send(['type' => 'source', 'sources' => $sources])->assertJsonPath('refused', []);
+        $this->cite(...array_map(static fn(array $source): array => ['source' => $source['id']], $sources));
+
+        $text = strip_tags(self::body($this->docx()));
+        self::assertStringContainsString('It rose (Pell 1994a–d)', $text);
+        self::assertStringContainsString('~Mud, 10.5555/tn.1!', $text);
     }
 
     public function testADraftCarriesItsCitationsAsFieldsWhereThatIsChosenAndIsTakenInWithThem(): void
