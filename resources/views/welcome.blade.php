@@ -16,7 +16,7 @@
                     @endif
                 </div>
             </div>
-            <form class="begin-here" x-data="firstTopics" x-on:submit.prevent="add" aria-label="Begin here">
+            <form class="begin-here" method="dialog" x-data="firstTopics" x-on:submit.prevent="add" aria-label="Begin here">
                 <ol x-show="hasAny" x-cloak><template x-for="line in lines" x-bind:key="line.key"><li
                     x-text="line.title"></li></template></ol>
                 <input class="box" aria-label="First topic" x-model="typed" x-on:blur="add" placeholder="Type the first topic, then Enter"

@@ -55,7 +55,7 @@ test('a style is found by a journal, seen with the plan’s own sources, and the
     await dialog.getByRole('searchbox').fill('nature');
     await dialog.getByRole('button', { name: 'Nature', exact: false }).first().click();
     await dialog.getByRole('button', { name: 'Print the plan in it' }).click();
-    await expect(page.getByLabel('Citations')).toHaveValue('nature');
+    await expect(page.getByRole('dialog', { name: 'The plan' }).getByLabel('Citations')).toHaveValue('nature');
     await page.getByRole('button', { name: 'Save', exact: true }).click();
     await writer.saved();
     await page.reload();

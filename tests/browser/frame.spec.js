@@ -241,6 +241,26 @@ test('a view that is still being fetched gets the keys that are pressed meanwhil
     await expect(writer.row(/B$/)).toBeVisible();
 });
 
+test('a line typed and sent off while Sources are still being fetched is read there', async ({ page }) => {
+    const writer = await planOf(page, 'Line', 'A');
+    await page.addInitScript(() => {
+        window.requestIdleCallback = () => 0;
+    });
+    let come;
+    const until = new Promise((resolve) => { come = resolve; });
+    await page.route(/assets\/sources-.*\.js/, async (route) => { await until; await route.continue(); });
+    await page.reload();
+    await writer.mark(/1 A/);
+    await page.getByRole('link', { name: 'Sources' }).click();
+    await writer.type('Moor, Mudd', '[Backspace]', ', 1998', '[Enter]');
+    come();
+    await expect(page.getByRole('button', { name: 'Add to the sources' })).toBeFocused();
+    await expect(page.getByRole('textbox', { name: 'Title', exact: true })).toHaveValue('Mud');
+    await expect(page.getByLabel('Add a source')).toHaveValue('');
+    await writer.view('Outline');
+    await writer.expectOutline('1 A');
+});
+
 test('words for a note whose editor is still being fetched are kept, and go into it', async ({ page }) => {
     const writer = await planOf(page, 'Editor', 'A', 'B');
     await page.route(/assets\/editor-.*\.js/, async (route) => {

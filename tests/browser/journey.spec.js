@@ -115,18 +115,34 @@ test('two pages see each other’s changes', async ({ page, context }) => {
     await writer.expectOutline('1 First changed\n2 Second');
 });
 
+/** Opens a page while its scripts are on their way; what is returned lets them come. */
+async function early(page, address) {
+    let come;
+    const until = new Promise((resolve) => { come = resolve; });
+    await page.route(/\/build\/assets\/app-[^/]*\.js$/, async (route) => { await until; await route.continue(); });
+    await page.goto(address, { waitUntil: 'commit' });
+    return come;
+}
+
+test('Enter before the scripts of a page have come takes nothing away', async ({ page }) => {
+    const come = await early(page, '/');
+    const field = page.getByRole('textbox', { name: 'First topic' });
+    await field.fill('Tide');
+    await field.press('Enter');
+    come();
+    await expect(page.getByText('What is the first thing that your piece has to say?')).toBeVisible();
+    await expect(field).toHaveValue('Tide');
+    await expect(async () => {
+        await field.press('Enter');
+        await expect(page.getByRole('form', { name: 'Begin here' }).getByRole('listitem')).toHaveText(['Tide']);
+    }).toPass();
+});
+
 test('what is typed, ticked and picked before the scripts of a page have come is kept', async ({ page }) => {
     const writer = new Writer(page);
     await writer.signUp();
-    let come;
-    /** The page as it is while its scripts are on their way. */
-    const early = async (address) => {
-        const until = new Promise((resolve) => { come = resolve; });
-        await page.route(/\/build\/assets\/app-[^/]*\.js$/, async (route) => { await until; await route.continue(); });
-        await page.goto(address, { waitUntil: 'commit' });
-    };
     const tree = page.getByLabel('The tree that it makes');
-    await early('/intake');
+    let come = await early(page, '/intake');
     await page.getByLabel(/paste text/).fill('1. Tide\n\t1.1 Mud');
     await page.getByLabel('Take typed numbers off the titles').check();
     await page.getByLabel('Title of the plan').fill('Typed early');
@@ -134,7 +150,7 @@ test('what is typed, ticked and picked before the scripts of a page have come is
     await expect(tree.getByText('Mud', { exact: true })).toBeVisible();
     await expect(page.getByLabel(/paste text/)).toHaveValue('1. Tide\n\t1.1 Mud');
     await expect(page.getByLabel('Title of the plan')).toHaveValue('Typed early');
-    await early('/intake');
+    come = await early(page, '/intake');
     await page.getByLabel('File', { exact: true }).setInputFiles({ name: 'early.txt', mimeType: 'text/plain', buffer: Buffer.from('Wall\n\tStone') });
     come();
     await expect(tree.getByText('Stone', { exact: true })).toBeVisible();

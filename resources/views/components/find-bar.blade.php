@@ -1,4 +1,4 @@
-<form class="find" id="find" role="search" aria-label="Find in this plan" hidden>
+<form class="find" id="find" method="dialog" role="search" aria-label="Find in this plan" hidden>
     <input class="box" id="find-text" type="search" aria-label="Find" placeholder="Find in titles, labels and notes" maxlength="1000"
         autocomplete="off">
     <button class="toggle" type="button" data-toggle="whole" aria-pressed="false">Whole words</button>

@@ -13,7 +13,7 @@
     data-address="{{ route('hand-over', $plan) }}" data-format="{{ $chosen }}" data-features="{{ json_encode(\Embrel\Writer\Format::features()) }}"
     data-name="{{ \App\Store\WorkFolder::fileName($plan->title) }}">
     <div class="settle">
-        <form class="choices opens" id="choices" autocomplete="off" aria-label="Choices" x-bind:class="{ 'is-open': isChoosing }"
+        <form class="choices opens" id="choices" method="dialog" autocomplete="off" aria-label="Choices" x-bind:class="{ 'is-open': isChoosing }"
             x-on:keydown.escape="closeChoices">
             <h2 id="format-head">Format</h2>
             <div class="formats" role="radiogroup" aria-labelledby="format-head">

@@ -2,7 +2,7 @@
     <x-list-head/>
     <div class="settle intake" x-data="intake" data-into="{{ $into }}" data-under="{{ $under }}" data-waits="{{ $waits }}"
         x-on:dragover.window.prevent="over" x-on:drop.window.prevent="drop">
-        <form class="choices" aria-label="Choices" x-on:submit.prevent="take">
+        <form class="choices" method="dialog" aria-label="Choices" x-on:submit.prevent="take">
             <h1 class="font-text text-xl font-semibold mb-3">Take in text or a file</h1>
             <label class="drop" x-bind:class="{ 'is-over': isOver }" x-on:dragleave="out">
                 <strong x-text="dropLabel">Choose files, or drop them here</strong><br><small>Documents (docx, odt), web pages, Markdown,

@@ -1,7 +1,7 @@
 <x-plan-frame :plan="$plan" current="hand-over" :title="'The way back: ' . $plan->title . ' – Embrel'" class="beside" x-data="wayBack"
     data-address="{{ route('way-back', $plan) }}">
     <div class="settle">
-        <form class="choices" aria-label="The draft that came back" x-on:submit.prevent="accept">
+        <form class="choices" method="dialog" aria-label="The draft that came back" x-on:submit.prevent="accept">
             <h1 class="font-text text-xl font-semibold mb-3">A draft comes home</h1>
             <p class="mb-3">A document that was handed over from here and changed in another program. What differs is shown section by
                 section; you say what is taken into the plan.</p>

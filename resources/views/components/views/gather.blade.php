@@ -2,7 +2,7 @@
 <main class="gather" id="gather" @if ($view !== 'gather') hidden @endif>
     <h1 class="visually-hidden">Gather</h1>
     <section class="gather-in" aria-label="Ideas">
-        <form id="gather-form">
+        <form id="gather-form" method="dialog">
             <div class="gather-field"><span class="inside-of" id="gather-inside" hidden></span><input id="gather-input" aria-label="An idea"
                 aria-describedby="gather-hint" placeholder="What could be in it?" maxlength="1000" autocomplete="off"></div>
         </form>

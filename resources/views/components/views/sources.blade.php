@@ -2,7 +2,7 @@
 <main class="sources" id="sources-view" @if ($view !== 'sources') hidden @endif>
     <h1 class="visually-hidden">Sources</h1>
     <section class="sources-list" aria-label="All sources">
-        <form id="source-line-form" class="source-line"><input class="box" id="source-line" aria-label="Add a source"
+        <form id="source-line-form" class="source-line" method="dialog"><input class="box" id="source-line" aria-label="Add a source"
             placeholder="Pell, Tides and Walls, 1994, or an address of the web" maxlength="8000" autocomplete="off"><button
             class="primary">Add…</button></form>
         <p class="hint">Type or paste a line as it stands in a list of references, a DOI or an ISBN, then Enter: it is read for you to confirm. Enter
