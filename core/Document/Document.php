@@ -27,6 +27,7 @@ final readonly class Document
      * @param list<Remark>               $remarks  what was said about it, to be handed over beside it
      * @param ListLook                   $listLook how the list of references is set
      * @param bool                       $marks    whether topics are marked so that the document can come back
+     * @param bool                       $citationFields whether the list of references is a field, as the citations are
      */
     public function __construct(
         public string $title,
@@ -67,6 +68,7 @@ final readonly class Document
         public ?Origin $origin = null,
         public array $remarks = [],
         public ListLook $listLook = new ListLook(),
+        public bool $citationFields = false,
     ) {}
 
     /** @param list<Element> $elements */

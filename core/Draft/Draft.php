@@ -83,6 +83,7 @@ final class Draft
             self::origin($choices),
             $draft->remarks,
             $printed->references->look ?? new ListLook(),
+            $draft->citationFields,
         );
     }
 

@@ -25,12 +25,12 @@ final class CitationFields
     /** @return string|null the CSL-JSON in an instruction or a name; null: it is no citation */
     public static function in(string $text): ?string
     {
-        return preg_match('/\bCSL_CITATION\s*(\{.*\})/s', $text, $m) === 1 ? $m[1] : null;
+        return preg_match('/\b' . CslJson::CITATION . '\s*(\{.*\})/s', $text, $m) === 1 ? $m[1] : null;
     }
 
     public static function isList(string $text): bool
     {
-        return preg_match('/\bCSL_BIBLIOGRAPHY\b/', $text) === 1;
+        return preg_match('/\b' . CslJson::LIST . '\b/', $text) === 1;
     }
 
     /** The citation; null where nothing in it can be read: then what it shows stays as text. */

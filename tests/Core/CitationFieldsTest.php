@@ -188,4 +188,48 @@ final class CitationFieldsTest extends TestCase
         $plan = self::docx(self::field(' ADDIN ANY_BIBL {} CSL_BIBLIOGRAPHY ', 'Pell, Anna. Tides and Walls. 1994.'));
         self::assertSame('It rose .', self::text($plan, Build::id($plan, 'One')));
     }
+
+    public function testSuchAListOfManyParagraphsIsLeftOutToItsEnd(): void
+    {
+        $entries = 'Moor 1998.</w:t></w:r></w:p><w:p><w:r><w:t>Pell 1994.</w:t></w:r></w:p><w:p><w:r><w:t>Reed 2001.';
+        $plan = self::docx(self::field(' ADDIN CSL_BIBLIOGRAPHY ', $entries) . '<w:r><w:t> And then it fell</w:t></w:r>');
+
+        $blocks = $plan->topic(Build::id($plan, 'One'))->note->blocks ?? [];
+        self::assertSame(['It rose', 'And then it fell.'], array_map(static fn(Node $block): string => $block->plainText(), array_values($blocks)));
+    }
+
+    /** A word processor shows the list that is a field, and keeps it one when it saves. */
+    #[DataProvider('formats')]
+    public function testTheListIsAFieldThatAWordProcessorShowsAndKeeps(Format $format, string $style): void
+    {
+        $plan = Library::plan($style);
+        $choices = new Choices(draft: new DraftChoices(headingDepth: 9, marks: true, citationFields: true));
+        $path = $this->written($plan, $format, $choices);
+        $plain = new Choices(draft: new DraftChoices(headingDepth: 9, marks: true));
+        $without = $this->written($plan, $format, $plain, 'plain');
+
+        self::assertSame(1, self::lists($path));
+        self::assertSame(0, self::lists($without));
+        $text = file_get_contents($this->made('txt:Text', $path));
+        self::assertStringContainsStringIgnoringCase('Tides and walls', (string) $text);
+        self::assertSame(file_get_contents($this->made('txt:Text', $without)), $text);
+        $saved = $this->made($format->extension(), $path);
+        self::assertSame(1, self::lists($saved));
+        $stream = fopen($saved, 'r') ?: self::fail();
+        $read = Build::intake($format === Format::Docx ? Reading::Docx : Reading::Odt, $stream, new Options('', references: false));
+        self::assertContains('The list of references was left out: the plan makes it of its sources.', $read->repairs);
+        self::assertSame(self::citations($plan), self::citations($read->plan));
+        $said = implode("\n", array_map(static fn(string $id): string => self::text($read->plan, $id), $read->plan->standing()));
+        self::assertStringNotContainsStringIgnoringCase('Tides and walls', $said);
+    }
+
+    /** How many lists of references are fields in a document. */
+    private static function lists(string $path): int
+    {
+        $zip = new \ZipArchive();
+        self::assertTrue($zip->open($path));
+        $xml = (string) $zip->getFromName(str_ends_with($path, '.docx') ? 'word/document.xml' : 'content.xml');
+
+        return substr_count($xml, 'CSL_BIBLIOGRAPHY');
+    }
 }

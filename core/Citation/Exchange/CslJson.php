@@ -32,6 +32,10 @@ final class CslJson
         'remark' => 'note',
     ];
 
+    /** What documents call a citation, and the list of what is cited; both begin the name of a field. */
+    public const CITATION = 'CSL_CITATION';
+    public const LIST = 'CSL_BIBLIOGRAPHY';
+
     private const SCHEMA = 'https://resource.citationstyles.org/schema/latest/input/json/csl-citation.json';
     /** The standard’s names of what is cited of a source, by how they are typed. */
     public const LABELS = [

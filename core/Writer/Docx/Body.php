@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Writer\Docx;
 
 use Embrel\Archive\Xml;
+use Embrel\Citation\Exchange\CslJson;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
@@ -31,6 +32,9 @@ final class Body
     public readonly Runs $runs;
     private \XMLWriter $xml;
     private int $bookmarks = 0;
+    /** Whether an element is the first of several of its role in a row, and whether it is the last. */
+    private bool $isFirst = false;
+    private bool $isLast = false;
     /** @var array<string, list<string>> bookmark of a topic → the terms of the index that stand in its title */
     private array $indexed;
     /** @var array<string, string> topic → the name of its bookmark */
@@ -87,6 +91,8 @@ final class Body
         $front = new Front($this->document, $this->paragraphs, $this->anchors);
         $this->raw($front->xml($this->own, ++$this->bookmarks));
         foreach ($this->document->elements as $i => $element) {
+            $this->isFirst = ($this->document->elements[$i - 1]->role ?? null) !== $element->role;
+            $this->isLast = ($this->document->elements[$i + 1]->role ?? null) !== $element->role;
             $this->element($element);
             if ($i % self::FLUSH_EVERY === 0) {
                 $this->xml->flush();
@@ -132,9 +138,15 @@ final class Body
             . ($look->lines === null ? '' : ' w:line="' . $look->lines * 240 . '" w:lineRule="auto"');
         $this->paragraph(
             'Bibliography',
-            $runs,
+            $this->document->citationFields ? $this->withinField($runs) : $runs,
             $look->isUsual() ? '' : ($space === '' ? '' : "<w:spacing{$space}/>") . "<w:ind w:left=\"{$indent}\" w:hanging=\"{$indent}\"/>",
         );
+    }
+
+    /** The list is one field, from its first entry to its last: programs that know the citations make it anew. */
+    private function withinField(string $runs): string
+    {
+        return ($this->isFirst ? Runs::beginning('ADDIN ' . CslJson::LIST) : '') . $runs . ($this->isLast ? Runs::mark('end') : '');
     }
 
     /**

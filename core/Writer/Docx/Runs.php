@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Writer\Docx;
 
 use Embrel\Archive\Xml;
+use Embrel\Citation\Exchange\CslJson;
 use Embrel\Document\Document;
 use Embrel\Document\Pictures;
 use Embrel\Document\PictureType;
@@ -85,13 +86,9 @@ final class Runs extends RunWalk
     /** A field whose instruction is the citation as CSL-JSON (ECMA-376, part 1, 17.16.5.3). */
     protected function citation(Node $node): string
     {
-        $csl = Xml::escaped((string) $node->string('csl'));
+        $instruction = 'ADDIN ' . CslJson::CITATION . ' ' . $node->string('csl');
 
-        return self::mark('begin')
-            . "<w:r><w:instrText xml:space=\"preserve\"> ADDIN CSL_CITATION {$csl} </w:instrText></w:r>"
-            . self::mark('separate')
-            . $this->inlines($node->content)
-            . self::mark('end');
+        return self::beginning($instruction) . $this->inlines($node->content) . self::mark('end');
     }
 
     protected function lineBreak(): string
@@ -210,13 +207,17 @@ final class Runs extends RunWalk
 
     public static function field(string $instruction, string $shows): string
     {
+        return self::beginning($instruction) . self::text($shows) . self::mark('end');
+    }
+
+    /** What stands before what a field shows (ECMA-376, part 1, 17.16.18). */
+    public static function beginning(string $instruction): string
+    {
         return self::mark('begin')
             . '<w:r><w:instrText xml:space="preserve"> '
             . Xml::escaped($instruction)
             . ' </w:instrText></w:r>'
-            . self::mark('separate')
-            . self::text($shows)
-            . self::mark('end');
+            . self::mark('separate');
     }
 
     public static function mark(string $kind): string

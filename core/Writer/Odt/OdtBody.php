@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Writer\Odt;
 
 use Embrel\Archive\Xml;
+use Embrel\Citation\Exchange\CslJson;
 use Embrel\Document\Anchor;
 use Embrel\Document\Document;
 use Embrel\Document\Element;
@@ -35,7 +36,7 @@ final class OdtBody
     private readonly Remarks $remarks;
     /** @var array<string, list<string>> bookmark of a topic → the terms of the index that stand in its title */
     private readonly array $indexed;
-    /** Whether an entry of the index is the first, and the last. */
+    /** Whether an element is the first of several of its role in a row, and whether it is the last. */
     private bool $isFirst = false;
     private bool $isLast = false;
     /** How many lists of topics are open. */
@@ -64,8 +65,8 @@ final class OdtBody
         $this->out = fopen($path, 'w') ?: throw new \RuntimeException('The document could not be written in the work folder.');
         $this->front();
         foreach ($this->document->elements as $i => $element) {
-            $this->isFirst = ($this->document->elements[$i - 1]->role ?? null) !== Role::IndexEntry;
-            $this->isLast = ($this->document->elements[$i + 1]->role ?? null) !== Role::IndexEntry;
+            $this->isFirst = ($this->document->elements[$i - 1]->role ?? null) !== $element->role;
+            $this->isLast = ($this->document->elements[$i + 1]->role ?? null) !== $element->role;
             $this->closeItems($element->role === Role::Heading || $element->role === Role::Reference ? 0 : $element->level);
             $this->element($element);
         }
@@ -207,7 +208,11 @@ final class OdtBody
     private function reference(Element $element): void
     {
         $runs = ($element->number === '' ? '' : OdtRuns::text("{$element->number}\t")) . $this->runs->inlines($element->behindNumber());
+        // The list is one section, as the citations are marks: programs that know them make it anew.
+        $isSection = $this->document->citationFields;
+        $isSection && $this->isFirst && $this->put('<text:section text:name="' . CslJson::LIST . '">');
         $this->paragraph($this->document->listLook->isUsual() ? 'Bibliography_20_1' : $this->listed(), $runs);
+        $isSection && $this->isLast && $this->put('</text:section>');
     }
 
     /** The paragraphs of a list of references that its style sets in a way of its own. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Writer\Odt;
 
 use Embrel\Archive\Xml;
+use Embrel\Citation\Exchange\CslJson;
 use Embrel\Document\Pictures;
 use Embrel\Document\PictureType;
 use Embrel\Document\Style;
@@ -90,7 +91,7 @@ final class OdtRuns extends RunWalk
     /** Between two marks, whose name is the citation as CSL-JSON. */
     protected function citation(Node $node): string
     {
-        $name = Xml::escaped('CSL_CITATION ' . $node->string('csl') . ' ' . ++$this->citations);
+        $name = Xml::escaped(CslJson::CITATION . ' ' . $node->string('csl') . ' ' . ++$this->citations);
 
         return "<text:reference-mark-start text:name=\"{$name}\"/>"
             . $this->inlines($node->content)
