@@ -58,7 +58,8 @@ final class PlanSources
     public static function list(PlanRow $row, Plan $plan): array
     {
         $citing = Citing::of($plan);
-        $entries = self::entries($plan, $plan->sources);
+        $printed = self::printed($plan);
+        $entries = self::entries($printed);
         $duplicates = new Duplicates($plan->sources);
         $terms = Terms::of($plan->properties->language);
         $attached = Attachments::of($row->id);
@@ -81,23 +82,23 @@ final class PlanSources
         return [
             'sources' => $sources,
             'unsourced' => $citing->unsourced,
-            'style' => ['key' => $style->key, 'label' => $style->label()],
+            'style' => ['key' => $style->key, 'label' => $style->label() . ($printed->isStandIn ? ' takes too much work; APA stands in for it' : '')],
         ];
     }
 
-    /**
-     * @param array<string, Source> $sources
-     *
-     * @return array<string, string> source → its entry in the style of the plan, as HTML
-     */
-    public static function entries(Plan $plan, array $sources): array
+    private static function printed(Plan $plan): References
     {
-        $references = References::of(
+        return References::of(
             $plan->properties->citationStyle,
             $plan->properties->language,
-            $sources,
-            array_map(static fn(Source $source): array => [new Cited($source->id)], array_values($sources)),
+            $plan->sources,
+            array_map(static fn(Source $source): array => [new Cited($source->id)], array_values($plan->sources)),
         );
+    }
+
+    /** @return array<string, string> source → its entry in the style of the plan, as HTML */
+    private static function entries(References $references): array
+    {
         $writer = new HtmlWriter();
         $entries = [];
         foreach ($references->list as ['source' => $source, 'runs' => $runs]) {

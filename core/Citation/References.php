@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Embrel\Citation;
 
+use Embrel\Citation\Csl\CslError;
+use Embrel\Citation\Csl\Effort;
 use Embrel\Citation\Csl\Item;
 use Embrel\Citation\Csl\Processor;
 use Embrel\Citation\Csl\Spans;
@@ -34,6 +36,7 @@ final readonly class References
      * @param list<list<Node>>                          $citations runs of text, as the citations were given
      * @param list<array{source: Source, label: string, runs: list<Node>}> $list the label, as a number, is what an entry begins with
      * @param array<string, Source>                     $cited by id, in the order in which they are first cited
+     * @param bool                                      $isStandIn whether the usual style stands in for one that takes too much work
      */
     private function __construct(
         public string $heading,
@@ -42,6 +45,7 @@ final readonly class References
         public array $list,
         public array $cited,
         public ListLook $look,
+        public bool $isStandIn = false,
     ) {}
 
     /** Whether a section is called as a list of references is. */
@@ -55,9 +59,41 @@ final readonly class References
      * @param array<string, Source> $sources   by id
      * @param list<list<Cited>>     $citations in reading order; what names an unknown source says so
      * @param bool                  $withAll   whether sources that are never cited are listed too
+     * @param Effort|null           $effort    what a style that somebody brought may cost; null: as much as a page can bear
      */
-    public static function of(CitationStyle $chosen, string $language, array $sources, array $citations, bool $withAll = false): self
-    {
+    public static function of(
+        CitationStyle $chosen,
+        string $language,
+        array $sources,
+        array $citations,
+        bool $withAll = false,
+        ?Effort $effort = null,
+    ): self {
+        if (!$chosen->isOwn()) {
+            return self::printed($chosen, $language, $sources, $citations, $withAll, null);
+        }
+        try {
+            return self::printed($chosen, $language, $sources, $citations, $withAll, $effort ?? new Effort());
+        } catch (CslError) {
+            return self::printed(new CitationStyle(), $language, $sources, $citations, $withAll, null, true);
+        }
+    }
+
+    /**
+     * @param array<string, Source> $sources
+     * @param list<list<Cited>>     $citations
+     *
+     * @throws CslError when the style takes more than it may
+     */
+    private static function printed(
+        CitationStyle $chosen,
+        string $language,
+        array $sources,
+        array $citations,
+        bool $withAll,
+        ?Effort $effort,
+        bool $isStandIn = false,
+    ): self {
         $cited = [];
         foreach ($citations as $items) {
             foreach ($items as $item) {
@@ -80,7 +116,7 @@ final readonly class References
             ),
             $citations,
         );
-        $printed = Processor::run($style, $items, $clusters);
+        $printed = Processor::run($style, $items, $clusters, $effort);
         $missing = '[' . Language::of($language)->say('noSource') . ']';
         $said = [];
         foreach ($printed['citations'] as $n => $flat) {
@@ -103,7 +139,7 @@ final readonly class References
 
         $look = ListLook::of($style->bibliography, array_column($list, 'label'));
 
-        return new self($chosen->heading($language), $style->inNotes, $said, $list, $cited, $look);
+        return new self($chosen->heading($language), $style->inNotes, $said, $list, $cited, $look, $isStandIn);
     }
 
     /** @return array{label: string, runs: list<Node>} blocks begin a line each, but for what stands beside its label */

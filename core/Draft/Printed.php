@@ -77,6 +77,7 @@ final class Printed
         $references = References::of($properties->citationStyle, $properties->language, $plan->sources, $citations, $withAll);
         $printed = new self($plan, $numbering, $references, $starts, $anchors);
         $printed->referenced = $referenced;
+        $references->isStandIn && $printed->lack('style');
         foreach ($citations as $items) {
             foreach ($items as $item) {
                 isset($plan->sources[$item->source]) || $printed->lack('source');

@@ -9,6 +9,7 @@ use Embrel\Citation\Cited;
 use Embrel\Citation\CitedAs;
 use Embrel\Citation\Csl\Cite;
 use Embrel\Citation\Csl\CslError;
+use Embrel\Citation\Csl\Effort;
 use Embrel\Citation\Csl\Item;
 use Embrel\Citation\Csl\Printing;
 use Embrel\Citation\Csl\StyleFile;
@@ -264,6 +265,33 @@ final class StyleFileTest extends TestCase
         ];
         yield 'macros that call two each, forty times' => [$style($twice . $end(41)), 'no entry would end'];
         yield 'macros in macros without end' => [$style($chain . $end(301)), '200 deep'];
+    }
+
+    /** Macros that call two each, nine times, on names that are many: it may be brought, and no page waits for it. */
+    public function testAStyleThatTakesTooMuchWorkGivesWayToTheUsualOne(): void
+    {
+        $macros = implode('', array_map(
+            static fn(int $n): string => "<macro name=\"m{$n}\">" . str_repeat('<text macro="m' . ($n + 1) . '"/>', 2) . '</macro>',
+            range(1, 9),
+        ));
+        $xml = '<style xmlns="http://purl.org/net/xbiblio/csl" version="1.0" class="in-text">' . self::INFO . $macros
+            . '<macro name="m10"><names variable="author"/></macro><citation><layout><text macro="m1"/></layout></citation></style>';
+        StyleFile::checked($xml, Shelf::schema());
+        $people = array_map(static fn(int $n): Person => new Person("Pell{$n}", 'Anna'), range(1, 50));
+        $sources = $cited = [];
+        foreach (range(1, 200) as $n) {
+            $sources["s{$n}"] = new Source("s{$n}", "Mud {$n}", SourceKind::Book, $people, date: PartialDate::of('1998'));
+            $cited[] = [new Cited("s{$n}")];
+        }
+        $of = static fn(Effort $effort): References => References::of(self::brought($xml), 'en', $sources, $cited, effort: $effort);
+        $usual = References::of(new CitationStyle(), 'en', $sources, $cited);
+
+        foreach ([new Effort(seconds: 0.5), new Effort(bytes: 4 << 20)] as $effort) {
+            $printed = $of($effort);
+            self::assertTrue($printed->isStandIn);
+            self::assertEquals($usual->citations, $printed->citations);
+        }
+        self::assertFalse($usual->isStandIn);
     }
 
     public function testAMacroThatIsNotThereIsNamed(): void

@@ -90,6 +90,7 @@ final class Printing
         public readonly int $number = 0,
     ) {
         $this->locale = $style->locale;
+        $style->effort?->goesOn();
     }
 
     /** What a variable says, its tags and quotation marks as Flat has them. */

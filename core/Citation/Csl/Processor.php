@@ -34,9 +34,12 @@ final class Processor
      * @param list<list<Cite>>    $citations each cites items that are known
      *
      * @return array{citations: list<string>, list: array<string, string>, numbers: array<string, int>} as Flat has them
+     *
+     * @throws CslError when it takes more than it may
      */
-    public static function run(Style $style, array $items, array $citations): array
+    public static function run(Style $style, array $items, array $citations, ?Effort $effort = null): array
     {
+        $style->effort = $effort;
         foreach ($items as $item) {
             $item->begin();
         }

@@ -26,6 +26,9 @@ final class Style
     /** Whether citations are numbers in the list. */
     public bool $citesNumbers = false;
 
+    /** What its printing may still cost, while it is printed. */
+    public ?Effort $effort = null;
+
     /**
      * @param string $language  in which it is printed unless told otherwise
      * @param string $pages     page-range-format

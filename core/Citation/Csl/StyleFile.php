@@ -15,8 +15,8 @@ final readonly class StyleFile
     private const LEVELS = 60;
     /** How deep elements stand in each other where every macro stands in its place. */
     private const DEEPEST = 200;
-    /** Elements that one entry comes to with all macros in their places; the most of the collection is 14,000. */
-    private const CARRIED_OUT = 50_000;
+    /** Elements that one entry can come to, with all macros in their places and each choice at its longest; the most of the collection is 1,300. */
+    private const CARRIED_OUT = 5_000;
     private const TITLE = 200;
 
     /** @param string $parent id of the style that it follows; empty: it says itself how it is printed */
@@ -153,27 +153,26 @@ final readonly class StyleFile
     /** Macros that call others twice and these others again would never come to an end. */
     private static function weigh(\DOMElement $root): void
     {
-        $macros = $weights = $within = [];
+        $macros = $weights = $open = [];
         foreach (StyleReader::children($root) as $child) {
             $child->localName !== 'macro' ?: $macros[$child->getAttribute('name')] = $child;
         }
-        $weigh = static function (\DOMElement $element, int $level) use (&$weigh, &$weights, &$within, $macros): int {
+        $weigh = static function (\DOMElement $element, int $level) use (&$weigh, &$weights, &$open, $macros): int {
             if ($level > self::DEEPEST) {
                 throw new CslError('Macros call macros within macros, more than 200 deep, which no style needs.');
             }
             $weight = 1;
             $name = $element->getAttribute('macro');
             if (isset($macros[$name])) {
-                if (isset($within[$name])) {
+                if (isset($open[$name])) {
                     throw new CslError("The macro “{$name}” calls itself.");
                 }
-                $within[$name] = true;
+                $open[$name] = true;
                 $weight += $weights[$name] ??= $weigh($macros[$name], $level + 1);
-                unset($within[$name]);
+                unset($open[$name]);
             }
-            foreach (StyleReader::children($element) as $child) {
-                $weight += $weigh($child, $level + 1);
-            }
+            $within = array_map(static fn(\DOMElement $child): int => $weigh($child, $level + 1), StyleReader::children($element));
+            $weight += $element->localName === 'choose' ? max([0, ...$within]) : array_sum($within);
 
             return $weight <= self::CARRIED_OUT ? $weight : throw new CslError('The style calls its macros so often that no entry would end.');
         };
