@@ -8,6 +8,7 @@ use App\Models\Plan as PlanRow;
 use App\Models\User;
 use Embrel\Citation\CitationStyle;
 use Embrel\Citation\Csl\CslError;
+use Embrel\Citation\Csl\Effort;
 use Embrel\Citation\Csl\StyleFile;
 use Embrel\Citation\KeptStyles;
 use Embrel\Citation\StyleTable;
@@ -27,6 +28,11 @@ final readonly class CitationStyles implements KeptStyles
         $body = DB::table('style_files')->where('id', $key)->value('body');
 
         return \is_string($body) ? $body : null;
+    }
+
+    public function effort(): Effort
+    {
+        return new StyleEffort();
     }
 
     /** @return array<string, string> key → name, of those that a person keeps */

@@ -82,7 +82,10 @@ final class PlanSources
         return [
             'sources' => $sources,
             'unsourced' => $citing->unsourced,
-            'style' => ['key' => $style->key, 'label' => $style->label() . ($printed->isStandIn ? ' takes too much work; APA stands in for it' : '')],
+            'style' => [
+                'key' => $style->key,
+                'label' => $style->label() . ($printed->isStandIn ? ' takes too much work; APA stands in for it' : ''),
+            ],
         ];
     }
 

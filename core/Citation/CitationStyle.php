@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Embrel\Citation;
 
 use Embrel\Citation\Csl\CslError;
+use Embrel\Citation\Csl\Effort;
 use Embrel\Citation\Csl\Locales;
 use Embrel\Citation\Csl\Style;
 use Embrel\Citation\Csl\StyleFile;
@@ -90,6 +91,12 @@ final readonly class CitationStyle
             $file->parent === '' => $this,
             default => new self(StyleTable::named($file->parent) ?? self::USUAL),
         };
+    }
+
+    /** What its printing may cost, from now on; null: it ships, and has no end that is out of sight. */
+    public function effort(): ?Effort
+    {
+        return $this->isOwn() ? $this->kept?->effort() : null;
     }
 
     /** What its file says of itself; null: it is none that somebody brought, or it is not there any more. */

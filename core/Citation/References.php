@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Embrel\Citation;
 
 use Embrel\Citation\Csl\CslError;
-use Embrel\Citation\Csl\Effort;
 use Embrel\Citation\Csl\Item;
 use Embrel\Citation\Csl\Processor;
 use Embrel\Citation\Csl\Spans;
@@ -59,23 +58,14 @@ final readonly class References
      * @param array<string, Source> $sources   by id
      * @param list<list<Cited>>     $citations in reading order; what names an unknown source says so
      * @param bool                  $withAll   whether sources that are never cited are listed too
-     * @param Effort|null           $effort    what a style that somebody brought may cost; null: as much as a page can bear
      */
-    public static function of(
-        CitationStyle $chosen,
-        string $language,
-        array $sources,
-        array $citations,
-        bool $withAll = false,
-        ?Effort $effort = null,
-    ): self {
-        if (!$chosen->isOwn()) {
-            return self::printed($chosen, $language, $sources, $citations, $withAll, null);
-        }
+    public static function of(CitationStyle $chosen, string $language, array $sources, array $citations, bool $withAll = false): self
+    {
         try {
-            return self::printed($chosen, $language, $sources, $citations, $withAll, $effort ?? new Effort());
-        } catch (CslError) {
-            return self::printed(new CitationStyle(), $language, $sources, $citations, $withAll, null, true);
+            return self::printed($chosen, $language, $sources, $citations, $withAll);
+        } catch (CslError $why) {
+            // What ships can be carried out; one that was brought may not be, on these sources.
+            return $chosen->isOwn() ? self::printed(new CitationStyle(), $language, $sources, $citations, $withAll, true) : throw $why;
         }
     }
 
@@ -91,7 +81,6 @@ final readonly class References
         array $sources,
         array $citations,
         bool $withAll,
-        ?Effort $effort,
         bool $isStandIn = false,
     ): self {
         $cited = [];
@@ -116,7 +105,7 @@ final readonly class References
             ),
             $citations,
         );
-        $printed = Processor::run($style, $items, $clusters, $effort);
+        $printed = Processor::run($style, $items, $clusters, $chosen->effort());
         $missing = '[' . Language::of($language)->say('noSource') . ']';
         $said = [];
         foreach ($printed['citations'] as $n => $flat) {

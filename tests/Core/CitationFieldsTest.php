@@ -195,7 +195,8 @@ final class CitationFieldsTest extends TestCase
         $plan = self::docx(self::field(' ADDIN CSL_BIBLIOGRAPHY ', $entries) . '<w:r><w:t> And then it fell</w:t></w:r>');
 
         $blocks = $plan->topic(Build::id($plan, 'One'))->note->blocks ?? [];
-        self::assertSame(['It rose', 'And then it fell.'], array_map(static fn(Node $block): string => $block->plainText(), array_values($blocks)));
+        $texts = array_map(static fn(Node $block): string => $block->plainText(), array_values($blocks));
+        self::assertSame(['It rose', 'And then it fell.'], $texts);
     }
 
     /** A word processor shows the list that is a field, and keeps it one when it saves. */

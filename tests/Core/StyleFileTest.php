@@ -22,11 +22,14 @@ use Embrel\Citation\Source;
 use Embrel\Citation\SourceKind;
 use Embrel\Citation\StyleFinder;
 use Embrel\Citation\StyleTable;
+use Embrel\Draft\Choices;
+use Embrel\Draft\Draft;
 use Embrel\RichText\Node;
 use Embrel\Shelf\Shelf;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
+use Tests\Core\Build\Library;
 
 /** The styles that ship, and files of styles that people bring. */
 final class StyleFileTest extends TestCase
@@ -267,31 +270,32 @@ final class StyleFileTest extends TestCase
         yield 'macros in macros without end' => [$style($chain . $end(301)), '200 deep'];
     }
 
-    /** Macros that call two each, nine times, on names that are many: it may be brought, and no page waits for it. */
+    /** It may be brought, as nobody knows on how many sources; and no page waits for it. */
     public function testAStyleThatTakesTooMuchWorkGivesWayToTheUsualOne(): void
     {
-        $macros = implode('', array_map(
-            static fn(int $n): string => "<macro name=\"m{$n}\">" . str_repeat('<text macro="m' . ($n + 1) . '"/>', 2) . '</macro>',
-            range(1, 9),
-        ));
-        $xml = '<style xmlns="http://purl.org/net/xbiblio/csl" version="1.0" class="in-text">' . self::INFO . $macros
-            . '<macro name="m10"><names variable="author"/></macro><citation><layout><text macro="m1"/></layout></citation></style>';
-        StyleFile::checked($xml, Shelf::schema());
-        $people = array_map(static fn(int $n): Person => new Person("Pell{$n}", 'Anna'), range(1, 50));
+        $xml = self::byNames();
         $sources = $cited = [];
-        foreach (range(1, 200) as $n) {
-            $sources["s{$n}"] = new Source("s{$n}", "Mud {$n}", SourceKind::Book, $people, date: PartialDate::of('1998'));
+        foreach (range(1, 20) as $n) {
+            $sources["s{$n}"] = new Source("s{$n}", "Mud {$n}", SourceKind::Book, [new Person('Pell', 'Anna')]);
             $cited[] = [new Cited("s{$n}")];
         }
-        $of = static fn(Effort $effort): References => References::of(self::brought($xml), 'en', $sources, $cited, effort: $effort);
-        $usual = References::of(new CitationStyle(), 'en', $sources, $cited);
+        $of = static fn(CitationStyle $style): References => References::of($style, 'en', $sources, $cited);
+        [$own, $usual, $givenUp] = [$of(self::brought($xml)), $of(new CitationStyle()), $of(self::brought($xml, steps: 10))];
 
-        foreach ([new Effort(seconds: 0.5), new Effort(bytes: 4 << 20)] as $effort) {
-            $printed = $of($effort);
-            self::assertTrue($printed->isStandIn);
-            self::assertEquals($usual->citations, $printed->citations);
-        }
-        self::assertFalse($usual->isStandIn);
+        self::assertSame([false, false, true], [$own->isStandIn, $usual->isStandIn, $givenUp->isStandIn]);
+        self::assertEquals($usual->citations, $givenUp->citations);
+        self::assertEquals($usual->list, $givenUp->list);
+        self::assertNotEquals($usual->citations, $own->citations);
+    }
+
+    /** What is handed over says that another style stands in. */
+    public function testADraftSaysThatAnotherStyleStandsIn(): void
+    {
+        $xml = self::byNames();
+        $plan = Library::plan(CitationStyle::keyOf($xml));
+        $plan = $plan->withProperties($plan->properties->stylesIn(self::kept($xml, 3)));
+
+        self::assertSame(['style' => 1], Draft::of($plan, new Choices())->missing);
     }
 
     public function testAMacroThatIsNotThereIsNamed(): void
@@ -302,16 +306,38 @@ final class StyleFileTest extends TestCase
         self::brought($xml)->style('en');
     }
 
-    private static function brought(string $xml): CitationStyle
+    private static function byNames(): string
     {
-        return new CitationStyle(CitationStyle::keyOf($xml), new class ($xml) implements KeptStyles {
-            public function __construct(private readonly string $xml) {}
+        return '<style xmlns="http://purl.org/net/xbiblio/csl" version="1.0" class="in-text">' . self::INFO
+            . '<citation><layout><names variable="author"/></layout></citation></style>';
+    }
+
+    private static function brought(string $xml, int $steps = PHP_INT_MAX): CitationStyle
+    {
+        return new CitationStyle(CitationStyle::keyOf($xml), self::kept($xml, $steps));
+    }
+
+    /** @param int $steps after which it is too much */
+    private static function kept(string $xml, int $steps): KeptStyles
+    {
+        return new class ($xml, $steps) implements KeptStyles, Effort {
+            public function __construct(private readonly string $xml, private int $steps) {}
 
             public function file(string $key): ?string
             {
                 return $key === CitationStyle::keyOf($this->xml) ? $this->xml : null;
             }
-        });
+
+            public function effort(): Effort
+            {
+                return $this;
+            }
+
+            public function goesOn(): void
+            {
+                --$this->steps >= 0 || throw new CslError('Too much.');
+            }
+        };
     }
 
     public function testAStyleThatFollowsOneThatShipsIsPrintedInIt(): void

@@ -8,7 +8,9 @@ use App\Access\Role;
 use App\Models\Plan;
 use App\Models\Share;
 use App\Store\CitationStyles;
+use App\Store\StyleEffort;
 use App\Store\WholePlan;
+use Embrel\Citation\Csl\CslError;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -306,5 +308,32 @@ final class CitationStylesTest extends TestCase
     private function at(string $what): string
     {
         return "/plans/{$this->row->id}/{$what}";
+    }
+
+    /** Of the processor's time, or of memory. */
+    public function testAStyleIsGivenUpByItsWorkAndByItsMemory(): void
+    {
+        $isGivenUp = static function (StyleEffort $effort, callable $does): bool {
+            try {
+                $does($effort);
+            } catch (CslError) {
+                return true;
+            }
+
+            return false;
+        };
+        $endless = static function (StyleEffort $effort): never {
+            for (;;) {
+                $effort->goesOn();
+            }
+        };
+        self::assertTrue($isGivenUp(new StyleEffort(seconds: 0.01), $endless));
+        $fills = static function (StyleEffort $effort): void {
+            $held = str_repeat('x', 2 << 20);
+            $effort->goesOn();
+            self::assertNotSame('', $held);
+        };
+        self::assertTrue($isGivenUp(new StyleEffort(bytes: 1 << 20), $fills));
+        self::assertFalse($isGivenUp(new StyleEffort(), $fills));
     }
 }

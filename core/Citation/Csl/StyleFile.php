@@ -15,7 +15,7 @@ final readonly class StyleFile
     private const LEVELS = 60;
     /** How deep elements stand in each other where every macro stands in its place. */
     private const DEEPEST = 200;
-    /** Elements that one entry can come to, with all macros in their places and each choice at its longest; the most of the collection is 1,300. */
+    /** Elements that one entry can come to, with all macros in their places and each choice at its longest; the most known is 1,300. */
     private const CARRIED_OUT = 5_000;
     private const TITLE = 200;
 
