@@ -278,3 +278,26 @@ test('an answer is stopped, and one that breaks off is said to; nothing of it is
     }).toPass();
     await expect(page.locator('#saved')).toContainText('Saved');
 });
+
+test('what was chosen meanwhile is not sent before it is seen, and can be asked for again where it did not come', async ({ page }) => {
+    const writer = await planOf(page, 'Seen first', 'The wall fails');
+    await write(page, 'The wall fails', 'The wall broke in six places. Forty people died that night in the flood.');
+    await offer(page, 'The wall fails', 'Helper');
+    await panel(page).getByRole('button', { name: 'Allow a helper for this plan' }).click();
+    const go = panel(page).getByRole('button', { name: 'Send this' });
+    await expect(go).toBeEnabled();
+    let come;
+    const until = new Promise((resolve) => { come = resolve; });
+    await page.route(/\/companion\/parcel$/, async (route) => { await until; await route.abort(); });
+    await panel(page).getByRole('combobox', { name: 'What to ask for' }).selectOption('A summary');
+    await expect(go).toBeDisabled();
+    come();
+    const again = panel(page).getByRole('button', { name: 'Show what would go out' });
+    await expect(again).toBeVisible();
+    await page.unroute(/\/companion\/parcel$/);
+    await again.click();
+    await expect(panel(page)).toContainText('Sum up this part');
+    await go.click();
+    await expect(panel(page).getByRole('button', { name: 'Take into the note' })).toBeVisible();
+    expect(writer.problems).toEqual([]);
+});

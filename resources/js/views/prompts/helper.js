@@ -90,19 +90,28 @@ export class Helper {
 
     /** Exactly what would go out, each piece to be taken out. */
     async look() {
-        const { panel, parcel, told } = this;
+        const { panel, parcel, told, wish } = this;
         const look = ++this.looks;
+        // What is shown until then was for something else, or may be by now: it is not sent.
+        const before = /** @type {HTMLButtonElement | null | undefined} */ (parcel?.querySelector('.primary'));
+        before && (before.disabled = true);
         await panel.page.queue.flush();
         const shown =
             panel.isThere &&
-            (await send('POST', `${this.address}/parcel`, { topic: panel.topic, wish: this.wish }).catch((error) => {
+            (await send('POST', `${this.address}/parcel`, { topic: panel.topic, wish }).catch((error) => {
                 panel.say(reason(error));
                 return null;
             }));
         // Only what was asked for last is shown, and sent.
-        if (!shown || !parcel || !told || look !== this.looks) {
+        if (!parcel || !told || look !== this.looks || !panel.isThere) {
             return;
         }
+        if (!shown) {
+            const again = element('button', { type: 'button', class: 'plain', onclick: () => this.look() }, 'Show what would go out');
+            parcel.replaceChildren(element('p', {}, again));
+            return;
+        }
+        panel.say('');
         this.print = shown.print;
         const piece = (/** @type {{key: string, called: string, text: string}} */ { key, called, text }) =>
             element(
