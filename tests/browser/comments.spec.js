@@ -183,7 +183,7 @@ test('signs that are given faster than they are answered all count, and what is 
     await jory.inPlanMenu('Votes…');
     await page.route('**/votes/*', async (route) => {
         await new Promise((resolve) => setTimeout(resolve, 1500));
-        await route.continue();
+        await route.continue().catch(() => {});
     });
     await votes(writer).getByLabel(/1 Wall/).fill('1');
     await writer.type('[Tab]');
@@ -200,6 +200,45 @@ test('signs that are given faster than they are answered all count, and what is 
     await expect(votes(jory).getByLabel(/1 Wall/)).toHaveValue('2');
     await jory.type('[Tab]');
     await expect(votes(jory)).toContainText('You have 2 of 4 signs left');
+    expect([...writer.problems, ...jory.problems]).toEqual([]);
+});
+
+test('what was given while older news was on its way stays given', async ({ page, browser }) => {
+    const writer = await planOf(page, 'Marsh', 'Wall', 'Tide');
+    const jory = await another(browser, page, 'writes');
+    await writer.inPlanMenu('Votes…');
+    const votes = (who) => who.page.getByRole('dialog', { name: 'Votes' });
+    await votes(writer).getByLabel('What is asked').fill('Which first?');
+    await votes(writer).getByLabel(/Signs for each person/).fill('4');
+    await votes(writer).getByRole('button', { name: 'Open the vote' }).click();
+    await expect(votes(writer).getByRole('region', { name: 'Which first?' })).toBeVisible();
+    await jory.inPlanMenu('Votes…');
+    await expect(votes(jory).getByRole('region', { name: 'Which first?' })).toBeVisible();
+    let [asked, come] = [null, null];
+    const isAsked = new Promise((resolve) => { asked = resolve; });
+    const until = new Promise((resolve) => { come = resolve; });
+    // The answer is as things stand now, and comes later.
+    await page.route('**/votes', async (route) => {
+        const response = await route.fetch();
+        asked();
+        await until;
+        await route.fulfill({ response });
+    }, { times: 1 });
+    await page.route('**/votes/*', async (route) => {
+        await new Promise((resolve) => setTimeout(resolve, 1500));
+        await route.continue().catch(() => {});
+    });
+    await votes(jory).getByLabel(/2 Tide/).fill('1');
+    await jory.type('[Tab]');
+    await isAsked;
+    await votes(writer).getByLabel(/1 Wall/).fill('1');
+    await writer.type('[Tab]');
+    come();
+    await expect(votes(writer)).toContainText('1 person voted. You have 4 of 4');
+    await votes(writer).getByLabel(/2 Tide/).fill('3');
+    await writer.type('[Tab]');
+    await expect(votes(jory).getByRole('listitem')).toContainText(['2 Tide4', '1 Wall1']);
+    await expect(votes(writer)).toContainText('You have 0 of 4 signs left');
     expect([...writer.problems, ...jory.problems]).toEqual([]);
 });
 

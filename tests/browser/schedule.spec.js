@@ -201,7 +201,13 @@ test('by touch: days are set in the menu of a row, and a bar is dragged', async 
     await page.getByRole('button', { name: 'Today', exact: true }).tap();
     await page.touchscreen.tap(200, 500);
     await expect.poll(async () => (await lane(page, /1 Wall/).locator('.days-bar').boundingBox()).x).toBeGreaterThan(200);
-    const bar = await lane(page, /1 Wall/).locator('.days-bar').boundingBox();
+    // It has come to rest: the way to today is smooth.
+    let bar;
+    await expect.poll(async () => {
+        const before = bar?.x;
+        bar = await lane(page, /1 Wall/).locator('.days-bar').boundingBox();
+        return bar.x === before;
+    }).toBe(true);
     const session = await context.newCDPSession(page);
     const touch = (type, x) =>
         session.send('Input.dispatchTouchEvent', { type, touchPoints: type === 'touchEnd' ? [] : [{ x, y: bar.y + bar.height / 2 }] });

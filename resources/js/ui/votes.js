@@ -32,6 +32,11 @@ export class Votes {
         this.votes = [];
         /** Vote → its topics as they are shown. @type {Map<string, string[]>} */
         this.orders = new Map();
+        /**
+         * Vote → the signs that were given in it and are not answered yet, and how often.
+         * @type {Map<string, {own: Record<string, number>, waits: number}>}
+         */
+        this.given = new Map();
         /** One after the other, so that what is told last is how it stands. @type {Promise<boolean>} */
         this.running = Promise.resolve(true);
         this.form.addEventListener('submit', (event) => {
@@ -66,16 +71,16 @@ export class Votes {
     }
 
     /** @param {string} method @param {string} path @param {object | null} [body] */
-    set(method, path, body = null) {
-        this.running = this.running.then(() => this.ask(method, path, body));
+    set(method, path, body = null, ends = () => {}) {
+        this.running = this.running.then(() => this.ask(method, path, body, ends));
         return this.running;
     }
 
-    /** @param {string} method @param {string} path @param {object | null} body */
-    async ask(method, path, body) {
+    /** @param {string} method @param {string} path @param {object | null} body @param {() => void} ends when it was answered, or refused */
+    async ask(method, path, body, ends) {
         try {
             const known = new Map(this.votes.map((vote) => [vote.id, vote]));
-            const { votes } = await send(method, `${this.page.address}/${path}`, body);
+            const { votes } = await send(method, `${this.page.address}/${path}`, body).finally(ends);
             // A field that stays knows its vote as it is now.
             this.votes = votes.map((/** @type {Vote} */ vote) => Object.assign(known.get(vote.id) ?? {}, vote));
             this.error.textContent = '';
@@ -85,6 +90,12 @@ export class Votes {
             this.error.textContent = reason(thrown);
             return false;
         }
+    }
+
+    /** @param {string} id of a vote, in which something that was given was taken in, or refused */
+    answered(id) {
+        const given = this.given.get(id);
+        given && given.waits > 1 ? given.waits-- : this.given.delete(id);
     }
 
     async begin() {
@@ -149,7 +160,7 @@ export class Votes {
                         { class: classes(vote.isClosed && count === most && 'is-first'), '--w': count === undefined ? 0 : count / most },
                         element('span', {}, name),
                         count !== undefined && element('b', {}, String(count)),
-                        may && this.field(vote, id, name, left),
+                        may && this.field(vote, id, name),
                     );
                 }),
             ),
@@ -163,23 +174,24 @@ export class Votes {
         );
     }
 
-    /** @param {Vote} vote @param {string} id @param {string} name @param {number} left */
-    field(vote, id, name, left) {
-        const own = vote.own[id] ?? 0;
+    /** @param {Vote} vote @param {string} id @param {string} name */
+    field(vote, id, name) {
+        // An answer to what was asked before does not know what has been given since.
+        const given = () => this.given.get(vote.id)?.own ?? vote.own;
+        const most = () => Object.entries(given()).reduce((left, [topic, signs]) => left - (topic === id ? 0 : signs), vote.signs);
         const give = (/** @type {Event} */ event) => {
-            // What was given to others just now counts, be it answered or not.
-            const others = Object.entries(vote.own).reduce((sum, [topic, signs]) => sum + (topic === id ? 0 : signs), 0);
-            const signs = Math.max(0, Math.min(vote.signs - others, Math.round(Number(fieldOf(event).value) || 0)));
-            vote.own = { ...vote.own, [id]: signs };
+            const signs = Math.max(0, Math.min(most(), Math.round(Number(fieldOf(event).value) || 0)));
+            const own = { ...given(), [id]: signs };
             event.currentTarget instanceof HTMLInputElement && (event.currentTarget.defaultValue = event.currentTarget.value);
-            this.set('PUT', `votes/${vote.id}`, { signs: vote.own });
+            this.given.set(vote.id, { own, waits: (this.given.get(vote.id)?.waits ?? 0) + 1 });
+            this.set('PUT', `votes/${vote.id}`, { signs: own }, () => this.answered(vote.id));
         };
         return element('input', {
             type: 'number',
             class: 'box',
             min: 0,
-            max: own + left,
-            value: own,
+            max: most(),
+            value: given()[id] ?? 0,
             'aria-label': `Your signs for ${name}`,
             'data-held': `${vote.id} ${id}`,
             onchange: give,
