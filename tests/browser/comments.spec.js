@@ -214,29 +214,33 @@ test('what was given while older news was on its way stays given', async ({ page
     await expect(votes(writer).getByRole('region', { name: 'Which first?' })).toBeVisible();
     await jory.inPlanMenu('Votes…');
     await expect(votes(jory).getByRole('region', { name: 'Which first?' })).toBeVisible();
-    let [asked, come] = [null, null];
-    const isAsked = new Promise((resolve) => { asked = resolve; });
-    const until = new Promise((resolve) => { come = resolve; });
+    const gate = () => {
+        let open;
+        const until = new Promise((resolve) => { open = resolve; });
+        return { until, open };
+    };
+    const [asked, older, given] = [gate(), gate(), gate()];
     // The answer is as things stand now, and comes later.
     await page.route('**/votes', async (route) => {
         const response = await route.fetch();
-        asked();
-        await until;
+        asked.open();
+        await older.until;
         await route.fulfill({ response });
     }, { times: 1 });
     await page.route('**/votes/*', async (route) => {
-        await new Promise((resolve) => setTimeout(resolve, 1500));
-        await route.continue().catch(() => {});
+        await given.until;
+        await route.continue();
     });
     await votes(jory).getByLabel(/2 Tide/).fill('1');
     await jory.type('[Tab]');
-    await isAsked;
+    await asked.until;
     await votes(writer).getByLabel(/1 Wall/).fill('1');
     await writer.type('[Tab]');
-    come();
+    older.open();
     await expect(votes(writer)).toContainText('1 person voted. You have 4 of 4');
     await votes(writer).getByLabel(/2 Tide/).fill('3');
     await writer.type('[Tab]');
+    given.open();
     await expect(votes(jory).getByRole('listitem')).toContainText(['2 Tide4', '1 Wall1']);
     await expect(votes(writer)).toContainText('You have 0 of 4 signs left');
     expect([...writer.problems, ...jory.problems]).toEqual([]);
