@@ -42,6 +42,8 @@ return [
     'stand_in_port' => (int) env('EMBREL_STAND_IN_PORT', 8079),
     // Servers in front of this one whose word on who asks is taken: their addresses, with commas between them; none as a rule.
     'proxies' => array_values(array_filter(array_map(trim(...), explode(',', (string) env('EMBREL_PROXIES', ''))))),
+    // A style of citations that somebody brought may take so many seconds of work on a page, and so much memory, in MB.
+    'style' => ['seconds' => (float) env('EMBREL_STYLE_SECONDS', 10), 'memory' => (int) env('EMBREL_STYLE_MEMORY', 192)],
     // From where `/ready` and `/metrics` may be asked beside this machine: addresses and networks, with commas between them.
     'inside' => array_values(array_filter(array_map(trim(...), explode(',', (string) env('EMBREL_INSIDE', ''))))),
     // Where pages hear at once what others change (artisan embrel:stream): its address as a browser sees it, and where it listens. Without

@@ -10,10 +10,6 @@ use Embrel\Citation\Csl\Effort;
 /** What a request can bear for a style: time of the processor and memory, both from when it is made. */
 final readonly class StyleEffort implements Effort
 {
-    /** In APA, 5,000 sources with 15,000 citations take a third of both. */
-    private const SECONDS = 10.0;
-    private const BYTES = 192 << 20;
-
     private float $since;
     private float $worked;
     private int $held;
@@ -22,7 +18,7 @@ final readonly class StyleEffort implements Effort
      * @param float $seconds of work; what the machine does meanwhile for others does not count
      * @param int   $bytes   beside what is held already
      */
-    public function __construct(private float $seconds = self::SECONDS, private int $bytes = self::BYTES)
+    public function __construct(private float $seconds, private int $bytes)
     {
         $this->since = microtime(true);
         $this->worked = self::worked();
@@ -31,9 +27,9 @@ final readonly class StyleEffort implements Effort
 
     public function goesOn(): void
     {
-        $isTooMuch = memory_get_usage() - $this->held > $this->bytes
+        $isTooMuch = memory_get_usage() - $this->held >= $this->bytes
             // The clock on the wall costs less to look at, and is never behind.
-            || (microtime(true) - $this->since > $this->seconds && self::worked() - $this->worked > $this->seconds);
+            || (microtime(true) - $this->since >= $this->seconds && self::worked() - $this->worked >= $this->seconds);
         $isTooMuch && throw new CslError('The style takes more work on these sources than any should.');
     }
 

@@ -245,6 +245,24 @@ final class CitationStylesTest extends TestCase
         self::assertStringContainsString('~Mud, 10.5555/tn.1!', $text);
     }
 
+    /** Whatever a style may cost, no page fails for it: it is said where another stands in. */
+    public function testWhereAStyleTakesTooMuchWorkTheUsualOneStandsInAndItIsSaid(): void
+    {
+        $key = (string) $this->take(self::style())->assertOk()->json('key');
+        $this->cited();
+        $this->send(['type' => 'plan', 'set' => ['citation_style' => $key]])->assertJsonPath('refused', []);
+        self::assertStringContainsString('It rose {Pell}', strip_tags(self::body($this->docx())));
+        $this->getJson($this->at('source-list'))->assertOk()->assertJsonPath('style.label', 'Low Shores');
+
+        config(['embrel.style.seconds' => 0.0]);
+        $this->getJson($this->at('source-list'))->assertOk()
+            ->assertJsonPath('style', ['key' => $key, 'label' => 'Low Shores takes too much work; APA stands in for it']);
+        self::assertStringContainsString('It rose (Pell, 1994, p. 61)', strip_tags(self::body($this->docx())));
+        $this->get($this->at('hand-over/preview?format=docx'))->assertOk()->assertSee('takes too much work on these sources; APA stands in for it');
+        $this->get($this->at('draft'))->assertOk();
+        $this->getJson($this->at("citation-styles/{$key}"))->assertOk();
+    }
+
     public function testADraftCarriesItsCitationsAsFieldsWhereThatIsChosenAndIsTakenInWithThem(): void
     {
         $source = $this->cited([
@@ -327,13 +345,13 @@ final class CitationStylesTest extends TestCase
                 $effort->goesOn();
             }
         };
-        self::assertTrue($isGivenUp(new StyleEffort(seconds: 0.01), $endless));
+        self::assertTrue($isGivenUp(new StyleEffort(0.01, 1 << 30), $endless));
         $fills = static function (StyleEffort $effort): void {
             $held = str_repeat('x', 2 << 20);
             $effort->goesOn();
             self::assertNotSame('', $held);
         };
-        self::assertTrue($isGivenUp(new StyleEffort(bytes: 1 << 20), $fills));
-        self::assertFalse($isGivenUp(new StyleEffort(), $fills));
+        self::assertTrue($isGivenUp(new StyleEffort(1000.0, 1 << 20), $fills));
+        self::assertFalse($isGivenUp(new StyleEffort(1000.0, 1 << 30), $fills));
     }
 }

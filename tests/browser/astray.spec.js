@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { planOf, test, Writer } from './writer.js';
+import { gate, planOf, test, Writer } from './writer.js';
 
 /**
  * Words that are meant for one place never act in another: while the server is away, slow or
@@ -291,8 +291,8 @@ for (const [what, hold] of [
     test(`words that were written before the ${what} of the note had come are asked about when their topic is dissolved`, async ({ page }) => {
         const writer = await planOf(page, 'Asked about', 'A', '\tA1', 'B');
         await writer.saved();
-        let come;
-        await hold(page, new Promise((resolve) => { come = resolve; }));
+        const { until, open: come } = gate();
+        await hold(page, until);
         await page.reload();
         await writer.mark(/1 A$/);
         await writer.type('n', 'Words', '[Escape]', '[Escape]', 'u');

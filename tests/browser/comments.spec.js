@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { another } from './people.js';
-import { findings, planOf, test } from './writer.js';
+import { findings, gate, planOf, test } from './writer.js';
 
 const noteBox = (page) => page.getByRole('textbox', { name: 'Note', exact: true });
 
@@ -140,7 +140,6 @@ test('three people vote: each gives signs, counted when it is closed', async ({ 
     const jory = await another(browser, page, 'writes');
     const ondine = await another(browser, page, 'comments', 'Ondine Lark');
     await writer.inPlanMenu('Votes…');
-    const votes = (who) => who.page.getByRole('dialog', { name: 'Votes' });
     await votes(writer).getByLabel('What is asked').fill('Which should stay?');
     await votes(writer).getByLabel(/Signs for each person/).fill('2');
     await votes(writer).getByLabel(/In secret/).check();
@@ -171,16 +170,25 @@ test('three people vote: each gives signs, counted when it is closed', async ({ 
     expect([...writer.problems, ...jory.problems, ...ondine.problems]).toEqual([]);
 });
 
-test('signs that are given faster than they are answered all count, and what is typed stays when others vote', async ({ page, browser }) => {
+const votes = (who) => who.page.getByRole('dialog', { name: 'Votes' });
+
+/** Two people before the same vote, in which each has four signs for two topics. */
+async function voting(page, browser) {
     const writer = await planOf(page, 'Marsh', 'Wall', 'Tide');
     const jory = await another(browser, page, 'writes');
     await writer.inPlanMenu('Votes…');
-    const votes = (who) => who.page.getByRole('dialog', { name: 'Votes' });
     await votes(writer).getByLabel('What is asked').fill('Which first?');
     await votes(writer).getByLabel(/Signs for each person/).fill('4');
     await votes(writer).getByRole('button', { name: 'Open the vote' }).click();
-    await expect(votes(writer).getByRole('region', { name: 'Which first?' })).toBeVisible();
     await jory.inPlanMenu('Votes…');
+    for (const who of [writer, jory]) {
+        await expect(votes(who).getByRole('region', { name: 'Which first?' })).toBeVisible();
+    }
+    return [writer, jory];
+}
+
+test('signs that are given faster than they are answered all count, and what is typed stays when others vote', async ({ page, browser }) => {
+    const [writer, jory] = await voting(page, browser);
     await page.route('**/votes/*', async (route) => {
         await new Promise((resolve) => setTimeout(resolve, 1500));
         await route.continue().catch(() => {});
@@ -204,21 +212,7 @@ test('signs that are given faster than they are answered all count, and what is 
 });
 
 test('what was given while older news was on its way stays given', async ({ page, browser }) => {
-    const writer = await planOf(page, 'Marsh', 'Wall', 'Tide');
-    const jory = await another(browser, page, 'writes');
-    await writer.inPlanMenu('Votes…');
-    const votes = (who) => who.page.getByRole('dialog', { name: 'Votes' });
-    await votes(writer).getByLabel('What is asked').fill('Which first?');
-    await votes(writer).getByLabel(/Signs for each person/).fill('4');
-    await votes(writer).getByRole('button', { name: 'Open the vote' }).click();
-    await expect(votes(writer).getByRole('region', { name: 'Which first?' })).toBeVisible();
-    await jory.inPlanMenu('Votes…');
-    await expect(votes(jory).getByRole('region', { name: 'Which first?' })).toBeVisible();
-    const gate = () => {
-        let open;
-        const until = new Promise((resolve) => { open = resolve; });
-        return { until, open };
-    };
+    const [writer, jory] = await voting(page, browser);
     const [asked, older, given] = [gate(), gate(), gate()];
     // The answer is as things stand now, and comes later.
     await page.route('**/votes', async (route) => {

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { findings, planOf, test, Writer } from './writer.js';
+import { findings, gate, planOf, test, Writer } from './writer.js';
 
 const bar = (page) => page.getByRole('toolbar', { name: /^Tools/ });
 
@@ -246,8 +246,7 @@ test('a line typed and sent off while Sources are still being fetched is read th
     await page.addInitScript(() => {
         window.requestIdleCallback = () => 0;
     });
-    let come;
-    const until = new Promise((resolve) => { come = resolve; });
+    const { until, open: come } = gate();
     await page.route(/assets\/sources-.*\.js/, async (route) => { await until; await route.continue(); });
     await page.reload();
     await writer.mark(/1 A/);

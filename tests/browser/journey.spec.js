@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { expect } from '@playwright/test';
-import { test, Writer } from './writer.js';
+import { gate, test, Writer } from './writer.js';
 
 test('from sign-up to a downloaded document', async ({ page }, info) => {
     const writer = new Writer(page);
@@ -117,11 +117,10 @@ test('two pages see each other’s changes', async ({ page, context }) => {
 
 /** Opens a page while its scripts are on their way; what is returned lets them come. */
 async function early(page, address) {
-    let come;
-    const until = new Promise((resolve) => { come = resolve; });
+    const { until, open } = gate();
     await page.route(/\/build\/assets\/app-[^/]*\.js$/, async (route) => { await until; await route.continue(); });
     await page.goto(address, { waitUntil: 'commit' });
-    return come;
+    return open;
 }
 
 test('Enter before the scripts of a page have come takes nothing away', async ({ page }) => {

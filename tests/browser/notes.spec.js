@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { expect } from '@playwright/test';
-import { findings, planOf, test, Writer } from './writer.js';
+import { findings, gate, planOf, test, Writer } from './writer.js';
 
 const note = (page) => page.getByRole('textbox', { name: 'Note', exact: true });
 
@@ -104,8 +104,7 @@ test('what is pasted from a word processor or a page keeps its structure and los
 
 test('what is pasted before the editor has come keeps its structure too, amid the words around it', async ({ page }) => {
     const writer = await planOf(page, 'Pasted early', 'Wall');
-    let come;
-    const until = new Promise((resolve) => { come = resolve; });
+    const { until, open: come } = gate();
     await page.route(/\/build\/assets\/editor-/, async (route) => { await until; await route.continue().catch(() => {}); });
     await page.reload();
     await writer.mark(/Wall/);
@@ -122,8 +121,7 @@ test('what is pasted before the editor has come keeps its structure too, amid th
 
 test('keys that dress letters, and the sign that asks, are taken before the editor has come', async ({ page }) => {
     const writer = await planOf(page, 'Dressed early', 'Wall', 'Tide');
-    let come;
-    const until = new Promise((resolve) => { come = resolve; });
+    const { until, open: come } = gate();
     await page.route(/\/build\/assets\/editor-/, async (route) => { await until; await route.continue().catch(() => {}); });
     await page.reload();
     await writer.mark(/Wall/);

@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { another } from './people.js';
-import { findings, planOf, test } from './writer.js';
+import { findings, gate, planOf, test } from './writer.js';
 
 const panel = (page) => page.getByRole('complementary', { name: 'Prompts' });
 const cards = (page) => panel(page).getByRole('listitem');
@@ -286,8 +286,7 @@ test('what was chosen meanwhile is not sent before it is seen, and can be asked 
     await panel(page).getByRole('button', { name: 'Allow a helper for this plan' }).click();
     const go = panel(page).getByRole('button', { name: 'Send this' });
     await expect(go).toBeEnabled();
-    let come;
-    const until = new Promise((resolve) => { come = resolve; });
+    const { until, open: come } = gate();
     await page.route(/\/companion\/parcel$/, async (route) => { await until; await route.abort(); });
     await panel(page).getByRole('combobox', { name: 'What to ask for' }).selectOption('A summary');
     await expect(go).toBeDisabled();

@@ -169,6 +169,13 @@ export async function planOf(page, title, ...lines) {
     return writer;
 }
 
+/** Something that waits until it is let go: `until`, and `open`, which lets it. */
+export function gate() {
+    let open;
+    const until = new Promise((resolve) => { open = resolve; });
+    return { until, open };
+}
+
 /** What axe finds wrong with the page as it is now. */
 export async function findings(page) {
     await page.evaluate(axe);

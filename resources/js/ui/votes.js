@@ -32,10 +32,7 @@ export class Votes {
         this.votes = [];
         /** Vote → its topics as they are shown. @type {Map<string, string[]>} */
         this.orders = new Map();
-        /**
-         * Vote → the signs that were given in it and are not answered yet, and how often.
-         * @type {Map<string, {own: Record<string, number>, waits: number}>}
-         */
+        /** Vote → the signs that were given in it last, until that is answered. @type {Map<string, Record<string, number>>} */
         this.given = new Map();
         /** One after the other, so that what is told last is how it stands. @type {Promise<boolean>} */
         this.running = Promise.resolve(true);
@@ -70,13 +67,13 @@ export class Votes {
         return this.dialog.open ? this.set('GET', 'votes') : null;
     }
 
-    /** @param {string} method @param {string} path @param {object | null} [body] */
+    /** @param {string} method @param {string} path @param {object | null} [body] @param {() => unknown} [ends] */
     set(method, path, body = null, ends = () => {}) {
         this.running = this.running.then(() => this.ask(method, path, body, ends));
         return this.running;
     }
 
-    /** @param {string} method @param {string} path @param {object | null} body @param {() => void} ends when it was answered, or refused */
+    /** @param {string} method @param {string} path @param {object | null} body @param {() => unknown} ends it was answered, or refused */
     async ask(method, path, body, ends) {
         try {
             const known = new Map(this.votes.map((vote) => [vote.id, vote]));
@@ -90,12 +87,6 @@ export class Votes {
             this.error.textContent = reason(thrown);
             return false;
         }
-    }
-
-    /** @param {string} id of a vote, in which something that was given was taken in, or refused */
-    answered(id) {
-        const given = this.given.get(id);
-        given && given.waits > 1 ? given.waits-- : this.given.delete(id);
     }
 
     async begin() {
@@ -177,14 +168,14 @@ export class Votes {
     /** @param {Vote} vote @param {string} id @param {string} name */
     field(vote, id, name) {
         // An answer to what was asked before does not know what has been given since.
-        const given = () => this.given.get(vote.id)?.own ?? vote.own;
+        const given = () => this.given.get(vote.id) ?? vote.own;
         const most = () => Object.entries(given()).reduce((left, [topic, signs]) => left - (topic === id ? 0 : signs), vote.signs);
         const give = (/** @type {Event} */ event) => {
             const signs = Math.max(0, Math.min(most(), Math.round(Number(fieldOf(event).value) || 0)));
             const own = { ...given(), [id]: signs };
             event.currentTarget instanceof HTMLInputElement && (event.currentTarget.defaultValue = event.currentTarget.value);
-            this.given.set(vote.id, { own, waits: (this.given.get(vote.id)?.waits ?? 0) + 1 });
-            this.set('PUT', `votes/${vote.id}`, { signs: own }, () => this.answered(vote.id));
+            this.given.set(vote.id, own);
+            this.set('PUT', `votes/${vote.id}`, { signs: own }, () => given() === own && this.given.delete(vote.id));
         };
         return element('input', {
             type: 'number',
