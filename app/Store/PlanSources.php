@@ -82,10 +82,8 @@ final class PlanSources
         return [
             'sources' => $sources,
             'unsourced' => $citing->unsourced,
-            'style' => [
-                'key' => $style->key,
-                'label' => $style->label() . ($printed->isStandIn ? ' takes too much work; APA stands in for it' : ''),
-            ],
+            'style' => ['key' => $style->key, 'label' => $style->label()],
+            'said' => $printed->isStandIn ? References::STANDS_IN : '',
         ];
     }
 

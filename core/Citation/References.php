@@ -19,6 +19,9 @@ use Embrel\RichText\NodeType;
 /** The citations of a work and its reference list, printed in one style. */
 final readonly class References
 {
+    /** What is said where it is so. */
+    public const STANDS_IN = 'The style of the citations takes too much work on these sources; APA stands in for it.';
+
     private const NAMED = '/\A\s*(?:references?|reference list|bibliography|works cited|literature '
         . 'cited|sources|literatur|literaturverzeichnis|quellen|quellenverzeichnis|bibliogra(?:ph|f)ie)\s*\z/i';
 

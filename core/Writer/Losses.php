@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Embrel\Writer;
 
+use Embrel\Citation\References;
 use Embrel\Plan\Plan;
 use Embrel\RichText\NodeType;
 use Embrel\RichText\Note;
@@ -16,7 +17,7 @@ final class Losses
         'topicPicture' => 'Pictures on topics (%d) are left out.',
         'footnote' => 'Footnotes (%d) stand in brackets in the text.',
         'source' => 'Citations (%d) name a source that the plan has no more.',
-        'style' => 'The style of the citations takes too much work on these sources; APA stands in for it.',
+        'style' => References::STANDS_IN,
         'topicRef' => 'References (%d) name a topic that has been removed.',
         'number' => 'Numbers (%d) that no list of the format can count are written as text.',
         'noteHeading' => 'Headings in notes (%d) are bold lines, as a heading of Markdown would be a section.',

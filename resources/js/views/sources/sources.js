@@ -86,6 +86,7 @@ export class SourcesView extends Entries {
             this.all = answer.sources;
             this.unsourced = answer.unsourced;
             answer.style && tellStyle(answer.style);
+            byId('sources-said').textContent = answer.said ?? '';
             this.draw();
         }
     }

@@ -14,6 +14,7 @@
                 'unsourced' => 'Quotations without a source'] as $filter => $name)<button type="button" data-filter="{{ $filter }}"
                 aria-pressed="{{ $filter === 'all' ? 'true' : 'false' }}">{{ $name }} <b>0</b></button>@endforeach</div>
         </div>
+        <p class="hint warning" id="sources-said" role="status"></p>
         <ol id="source-entries" aria-label="Sources"></ol>
         <p class="hint" id="sources-empty" hidden>No sources yet. They make the list of references by themselves, in the style that you
             choose here.</p>
