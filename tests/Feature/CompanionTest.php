@@ -134,7 +134,10 @@ final class CompanionTest extends TestCase
     #[TestWith(['long', 'longer than can be shown'])]
     public function testWhatGoesWrongIsSaidAndNothingIsKept(string $trouble, string $said): void
     {
-        config(['embrel.companion.silence' => 0.8, 'embrel.companion.seconds' => $trouble === 'slow' ? 1.0 : 20.0]);
+        config([
+            'embrel.companion.silence' => $trouble === 'silent' ? 0.8 : 20.0,
+            'embrel.companion.seconds' => $trouble === 'slow' ? 1.0 : 60.0,
+        ]);
         $this->allow();
         $this->send(['type' => 'retitle', 'topic' => CorePlan::ROOT, 'title' => "(stand-in: {$trouble})"]);
         $revision = $this->row->refresh()->revision;
@@ -144,7 +147,7 @@ final class CompanionTest extends TestCase
         self::assertSame($revision, $this->row->refresh()->revision);
         // The next one is not held up by it.
         $this->send(['type' => 'retitle', 'topic' => CorePlan::ROOT, 'title' => 'Better']);
-        config(['embrel.companion.silence' => 5.0, 'embrel.companion.seconds' => 20.0]);
+        config(['embrel.companion.silence' => 20.0, 'embrel.companion.seconds' => 60.0]);
         $lines = $this->ask('summary');
         self::assertArrayHasKey('blocks', array_pop($lines) ?? []);
     }
