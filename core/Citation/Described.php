@@ -40,7 +40,7 @@ final class Described
         $container = $isApa && $kind === SourceKind::WebPage && $source->container === $author ? '' : $source->container;
         $publisher = $source->publisher === $source->container || ($isApa && $source->publisher === $author) ? '' : $source->publisher;
 
-        $fields = array_filter([
+        $fields = [
             'type' => $source->isPersonal() ? 'personal_communication' : $kind->type(),
             // APA 9.22: words in the place of a title stand in brackets.
             'title' => $source->title === '' ? ($isApa ? "[{$none}]" : $none) : $cased($source->title),
@@ -62,9 +62,12 @@ final class Described
             'DOI' => $source->doi,
             'ISBN' => $source->isbn,
             'language' => $own,
-        ], static fn(mixed $value): bool => $value !== '' && $value !== [] && $value !== null);
+        ];
+        // What is empty says nothing, and leaves its place to what the source says beside.
+        $more = self::more($source, $keepsParticles);
+        $fields = $more === [] ? $fields : array_filter($fields, static fn(mixed $value): bool => !\in_array($value, ['', [], null], true)) + $more;
 
-        return new Item($source->id, $fields + self::more($source, $keepsParticles));
+        return new Item($source->id, $fields);
     }
 
     /** Of a journal, what its writer says, else what the list of words makes of it. */

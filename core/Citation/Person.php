@@ -80,7 +80,7 @@ final readonly class Person
     /** Whether the particle stays behind where the family name comes first: Humboldt, Alexander von. */
     public function drops(): bool
     {
-        return \in_array(mb_strtolower(strtok($this->particle, ' ') ?: ''), self::DROPPED, true);
+        return $this->particle !== '' && \in_array(mb_strtolower(strtok($this->particle, ' ') ?: ''), self::DROPPED, true);
     }
 
     /** Pell, Anna. */

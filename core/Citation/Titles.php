@@ -11,40 +11,47 @@ final class Titles
 {
     /** Words that say nothing of whether a title is set with capitals: those that keep a small letter in one, and their like. */
     private const SMALL = [...TextCase::SMALL, 'above', 'if', 'off', 'outside', 'past'];
-    private const WORDS = '/[\p{L}\p{N}][\p{L}\p{N}\'’]*/u';
+    private const WORDS = '/([\p{L}\p{N}][\p{L}\p{N}\'’]*)/u';
     private const ARTICLE = '/\A(?:(?:the|an?|der|die|das|eine?)\s+|l[\'’])(?=\S)/iu';
 
     /** Capital for the first word, the first of the subtitle, and names. */
     public static function sentence(string $title, string $capitals = ''): string
     {
+        $pieces = preg_split(self::WORDS, $title, -1, PREG_SPLIT_DELIM_CAPTURE);
+        if ($pieces === false) {
+            return $title;
+        }
         $kept = self::kept($capitals);
         $lowers = self::isHeadline($title);
         $isCapitals = mb_strtoupper($title) === $title;
-        $last = 0;
+        $out = $pieces[0];
+        // Words stand at the odd places, what is before and between them at the even ones.
+        for ($i = 1; isset($pieces[$i]); $i += 2) {
+            $word = $pieces[$i];
+            if ($kept !== [] && isset($kept[mb_strtolower($word)])) {
+                $word = $kept[mb_strtolower($word)];
+            } else {
+                $word = $isCapitals || ($lowers && !self::isOfItsOwn($word)) ? self::lowered($word) : $word;
+                $word = self::isFirst($pieces[$i - 1], $i === 1) ? TextCase::raised($word) : $word;
+            }
+            $out .= $word . $pieces[$i + 1];
+        }
 
-        return preg_replace_callback(
-            self::WORDS,
-            static function (array $m) use ($title, $kept, $lowers, $isCapitals, &$last): string {
-                [$word, $at] = $m[0];
-                $gap = substr($title, $last, $at - $last);
-                $isFirst = $gap !== ' ' && (
-                    $at === 0
-                    || preg_match('/[:?!.–—]["“‘«(]*\s["“‘«(]*\z/u', $gap) === 1
-                    || trim(substr($title, 0, $at), " \"'(\xE2\x80\x9C\x98") === ''
-                );
-                $last = $at + \strlen($word);
-                if ($kept !== [] && isset($kept[mb_strtolower($word)])) {
-                    return $kept[mb_strtolower($word)];
-                }
-                $word = $isCapitals || ($lowers && !self::isOfItsOwn($word)) ? mb_strtolower($word) : $word;
+        return $out;
+    }
 
-                return $isFirst ? TextCase::raised($word) : $word;
-            },
-            $title,
-            -1,
-            $count,
-            PREG_OFFSET_CAPTURE,
-        ) ?? $title;
+    /** Whether a word is the first of a title or of what follows a colon or its like, by what stands before it. */
+    private static function isFirst(string $gap, bool $isAtStart): bool
+    {
+        return $gap !== ' ' && (
+            ($isAtStart && trim($gap, " \"'(\xE2\x80\x9C\x98") === '')
+            || preg_match('/[:?!.–—]["“‘«(]*\s["“‘«(]*\z/u', $gap) === 1
+        );
+    }
+
+    private static function lowered(string $word): string
+    {
+        return ctype_alnum($word) ? strtolower($word) : mb_strtolower($word);
     }
 
     /** What is before a colon, without the article in front, and no more than four words of it. */
@@ -81,6 +88,11 @@ final class Titles
     /** A word that has capitals within, or digits: DNA, McKay, 4H. */
     private static function isOfItsOwn(string $word): bool
     {
+        // Most have small letters behind the first.
+        if (ctype_lower(substr($word, 1))) {
+            return false;
+        }
+
         return $word === 'I' || preg_match('/.\p{Lu}|\d/u', $word) === 1 || preg_match("/\\AI['’]/u", $word) === 1;
     }
 

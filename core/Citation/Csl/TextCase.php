@@ -92,7 +92,7 @@ final class TextCase
     /** With a capital first letter. */
     public static function raised(string $text): string
     {
-        return mb_strtoupper(mb_substr($text, 0, 1)) . mb_substr($text, 1);
+        return ctype_alpha($text[0] ?? '') ? ucfirst($text) : mb_strtoupper(mb_substr($text, 0, 1)) . mb_substr($text, 1);
     }
 
     private static function first(string $text): string
