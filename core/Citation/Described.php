@@ -65,7 +65,9 @@ final class Described
         ];
         // What is empty says nothing, and leaves its place to what the source says beside.
         $more = self::more($source, $keepsParticles);
-        $fields = $more === [] ? $fields : array_filter($fields, static fn(mixed $value): bool => !\in_array($value, ['', [], null], true)) + $more;
+        if ($more !== []) {
+            $fields = array_filter($fields, static fn(mixed $value): bool => !\in_array($value, ['', [], null], true)) + $more;
+        }
 
         return new Item($source->id, $fields);
     }
