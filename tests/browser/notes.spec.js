@@ -440,3 +440,37 @@ test('the note, the sources and the research on a tablet and a phone, and in the
         await context.close();
     }
 });
+
+test('a dialog that is asked for again at once stays open, though the browser tells late that it was closed', async ({ page }) => {
+    await page.addInitScript(() => {
+        const late = [];
+        addEventListener('close', (event) => {
+            if (event.isTrusted) {
+                event.stopImmediatePropagation();
+                late.push(event.target);
+            }
+        }, { capture: true });
+        window.tellLate = () => late.splice(0).map((dialog) => dialog.dispatchEvent(new Event('close'))).length;
+    });
+    const tellLate = () => page.evaluate(() => window.tellLate());
+    const writer = await planOf(page, 'Twice', 'Wall', 'Mud');
+    await openNote(writer, /1 Wall/);
+    await writer.type('@');
+    const letters = page.getByLabel(/Letters of the author/);
+    await expect(letters).toBeFocused();
+    await writer.type('Pell, Tides and Walls, 1994', '[Enter]');
+    await expect(page.getByLabel('Pages')).toBeFocused();
+    await writer.type('61', '[Enter]', ' ', '@');
+    await expect(letters).toBeFocused();
+    await writer.type('tid');
+    await expect.poll(tellLate).toBe(1);
+    await writer.type('es', '[Enter]', '62', '[Enter]', ' §');
+    const other = page.getByLabel('Number or title');
+    await expect(other).toBeFocused();
+    await writer.type('mud', '[Enter]', ' §');
+    await expect(other).toBeFocused();
+    await writer.type('wa');
+    await expect.poll(tellLate).toBe(2);
+    await writer.type('ll', '[Enter]');
+    await expect(note(page)).toHaveText('Pell 1994, p. 61 Pell 1994, p. 62 2 Mud 1 Wall');
+});

@@ -90,3 +90,12 @@ export const held = () => /** @type {HTMLElement} */ (document.activeElement ?? 
  * @returns {Record<string, HTMLInputElement>}
  */
 export const fieldsOf = (form) => /** @type {any} */ (form.elements);
+
+/**
+ * Does something whenever a dialog has closed. A browser tells that late: where the dialog is open again by then, for something
+ * else, it is none of its business.
+ * @param {HTMLDialogElement} dialog
+ * @param {() => unknown} act
+ * @param {AddEventListenerOptions} [options]
+ */
+export const whenClosed = (dialog, act, options) => dialog.addEventListener('close', () => dialog.open || act(), options);

@@ -1,4 +1,5 @@
 import { focused } from './focused.js';
+import { whenClosed } from '../lib/dom.js';
 import { CiteDialog } from './cite.js';
 import { FootnoteDialog } from './footnote.js';
 import { Popover } from '../ui/popover.js';
@@ -86,9 +87,10 @@ export class Signs extends Popover {
     refer(sign = '', editor = this.editor) {
         const { choosing } = this.desk;
         const back = this.here(editor);
+        const over = new AbortController();
         // At once when the dialog goes: what is typed next must find the caret where it was.
-        let put = (/** @type {any} */ content) => {
-            put = () => {};
+        const put = (/** @type {any} */ content) => {
+            over.abort();
             choosing.close();
             back().insertContent(content).run();
         };
@@ -97,7 +99,8 @@ export class Signs extends Popover {
         choosing.choose('Refer to a topic', 'Number or title', (/** @type {any} */ wanted) =>
             find(wanted).map(({ id, name }) => [{ name, act: () => put([{ type: 'topicRef', attrs: { topic: id } }]) }]),
         );
-        ['cancel', 'close'].forEach((event) => choosing.dialog.addEventListener(event, () => calledOff(), { once: true }));
+        choosing.dialog.addEventListener('cancel', calledOff, { signal: over.signal });
+        whenClosed(choosing.dialog, calledOff, { signal: over.signal });
     }
 
     /** A new footnote at the caret, or one that is there. @param {number | null} [at] @param {any} [node] */

@@ -49,6 +49,12 @@ export class Keeping {
         if (since >= revision) {
             return;
         }
+        // What notes cite is kept before they are; without it nothing counts as kept, and all is asked for again.
+        const sources = await send('GET', `${address}/source-list`).catch(() => null);
+        if (!sources) {
+            return;
+        }
+        await this.shelf.keep({ sources });
         for (let more = true; more;) {
             const answer = await send('GET', `${address}/kept?since=${since}&after=${after}`).catch(() => null);
             if (!answer) {
@@ -58,7 +64,6 @@ export class Keeping {
             after = answer.more ?? '';
             more = after !== '';
         }
-        const sources = await send('GET', `${address}/source-list`).catch(() => null);
-        await this.shelf.keep({ notesAt: revision, ...(sources ? { sources } : {}) });
+        await this.shelf.keep({ notesAt: revision });
     }
 }

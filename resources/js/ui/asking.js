@@ -1,3 +1,5 @@
+import { whenClosed } from '../lib/dom.js';
+
 /** A dialog that is opened to get something from the person: what is given, or null where it was called off. */
 export class Asking {
     /**
@@ -17,11 +19,12 @@ export class Asking {
             this.give(null);
         });
         // Its own buttons close it too.
-        dialog.addEventListener('close', () => this.give(null));
+        whenClosed(dialog, () => this.give(null));
     }
 
     /** @returns {Promise<any>} */
     open() {
+        this.resolve?.(null);
         this.dialog.showModal();
         return new Promise((resolve) => {
             this.resolve = resolve;

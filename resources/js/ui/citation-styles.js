@@ -33,10 +33,10 @@ export class CitationStyles {
     /** @param {string} key the style that the plan has */
     open(key) {
         this.key = key;
-        this.box = this.built();
-        this.box.addEventListener('close', () => this.box?.remove());
-        document.body.append(this.box);
-        this.box.showModal();
+        const box = (this.box = this.built());
+        box.addEventListener('close', () => box.remove());
+        document.body.append(box);
+        box.showModal();
         this.field?.focus();
         this.find();
     }

@@ -14,11 +14,11 @@ export function confirm(title, text, yes) {
     const button = firstOf(dialog, '.primary');
     button.textContent = yes;
     return new Promise((resolve) => {
-        button.onclick = () => dialog.close('yes');
-        dialog.onclose = () => {
-            resolve(dialog.returnValue === 'yes');
-            dialog.returnValue = '';
+        button.onclick = () => {
+            dialog.close();
+            resolve(true);
         };
+        dialog.onclose = () => dialog.open || resolve(false);
         dialog.showModal();
         button.focus();
     });

@@ -49,9 +49,10 @@ export class PictureFinder {
                 element('button', { type: 'button', class: 'plain', onclick: () => this.box?.close() }, 'Close'),
             ),
         );
-        this.box.addEventListener('close', () => this.box?.remove());
-        document.body.append(this.box);
-        this.box.showModal();
+        const { box } = this;
+        box.addEventListener('close', () => box.remove());
+        document.body.append(box);
+        box.showModal();
         words.focus();
         words.select();
     }

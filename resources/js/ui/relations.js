@@ -1,4 +1,4 @@
-import { byId, fieldsOf, firstOf } from '../lib/dom.js';
+import { byId, fieldsOf, firstOf, whenClosed } from '../lib/dom.js';
 import { newId } from '../lib/ids.js';
 import { colour, element } from './element.js';
 import { words } from '../lib/vocabulary.js';
@@ -24,7 +24,7 @@ export class Relations {
             this.dialog.close();
             this.page.perform({ type: 'relation', relation: this.id, set: { bend: null } });
         });
-        this.dialog.addEventListener('close', () => this.page.outline.box.focus({ preventScroll: true }));
+        whenClosed(this.dialog, () => this.page.outline.box.focus({ preventScroll: true }));
     }
 
     get tree() {
