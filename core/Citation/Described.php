@@ -63,10 +63,9 @@ final class Described
             'ISBN' => $source->isbn,
             'language' => $own,
         ];
-        // What is empty says nothing, and leaves its place to what the source says beside.
-        $more = self::more($source, $keepsParticles);
-        if ($more !== []) {
-            $fields = array_filter($fields, static fn(mixed $value): bool => !\in_array($value, ['', [], null], true)) + $more;
+        foreach (self::more($source, $keepsParticles) as $variable => $value) {
+            // What is empty says nothing, and leaves its place to what the source says beside.
+            $fields[$variable] = \in_array($fields[$variable] ?? '', ['', []], true) ? $value : $fields[$variable];
         }
 
         return new Item($source->id, $fields);

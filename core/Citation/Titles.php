@@ -28,13 +28,12 @@ final class Titles
         // Words stand at the odd places, what is before and between them at the even ones.
         for ($i = 1; isset($pieces[$i]); $i += 2) {
             $word = $pieces[$i];
-            if ($kept !== [] && isset($kept[mb_strtolower($word)])) {
-                $word = $kept[mb_strtolower($word)];
-            } else {
-                $word = $isCapitals || ($lowers && !self::isOfItsOwn($word)) ? self::lowered($word) : $word;
+            $own = $kept === [] ? null : $kept[mb_strtolower($word)] ?? null;
+            if ($own === null) {
+                $word = $isCapitals || ($lowers && !self::isOfItsOwn($word)) ? TextCase::lowered($word) : $word;
                 $word = self::isFirst($pieces[$i - 1], $i === 1) ? TextCase::raised($word) : $word;
             }
-            $out .= $word . $pieces[$i + 1];
+            $out .= ($own ?? $word) . $pieces[$i + 1];
         }
 
         return $out;
@@ -47,11 +46,6 @@ final class Titles
             ($isAtStart && trim($gap, " \"'(\xE2\x80\x9C\x98") === '')
             || preg_match('/[:?!.–—]["“‘«(]*\s["“‘«(]*\z/u', $gap) === 1
         );
-    }
-
-    private static function lowered(string $word): string
-    {
-        return ctype_alnum($word) ? strtolower($word) : mb_strtolower($word);
     }
 
     /** What is before a colon, without the article in front, and no more than four words of it. */
@@ -89,11 +83,8 @@ final class Titles
     private static function isOfItsOwn(string $word): bool
     {
         // Most have small letters behind the first.
-        if (ctype_lower(substr($word, 1))) {
-            return false;
-        }
-
-        return $word === 'I' || preg_match('/.\p{Lu}|\d/u', $word) === 1 || preg_match("/\\AI['’]/u", $word) === 1;
+        return !ctype_lower(substr($word, 1))
+            && ($word === 'I' || preg_match('/.\p{Lu}|\d/u', $word) === 1 || preg_match("/\\AI['’]/u", $word) === 1);
     }
 
     /** @return array<string, string> */

@@ -134,10 +134,12 @@ final class CompanionTest extends TestCase
     #[TestWith(['long', 'longer than can be shown'])]
     public function testWhatGoesWrongIsSaidAndNothingIsKept(string $trouble, string $said): void
     {
-        config([
-            'embrel.companion.silence' => $trouble === 'silent' ? 0.8 : 20.0,
-            'embrel.companion.seconds' => $trouble === 'slow' ? 1.0 : 60.0,
-        ]);
+        $usual = ['embrel.companion.silence' => 20.0, 'embrel.companion.seconds' => 60.0];
+        config(match ($trouble) {
+            'silent' => ['embrel.companion.silence' => 0.8] + $usual,
+            'slow' => ['embrel.companion.seconds' => 1.0] + $usual,
+            default => $usual,
+        });
         $this->allow();
         $this->send(['type' => 'retitle', 'topic' => CorePlan::ROOT, 'title' => "(stand-in: {$trouble})"]);
         $revision = $this->row->refresh()->revision;
@@ -147,7 +149,7 @@ final class CompanionTest extends TestCase
         self::assertSame($revision, $this->row->refresh()->revision);
         // The next one is not held up by it.
         $this->send(['type' => 'retitle', 'topic' => CorePlan::ROOT, 'title' => 'Better']);
-        config(['embrel.companion.silence' => 20.0, 'embrel.companion.seconds' => 60.0]);
+        config($usual);
         $lines = $this->ask('summary');
         self::assertArrayHasKey('blocks', array_pop($lines) ?? []);
     }

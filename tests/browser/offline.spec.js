@@ -97,24 +97,54 @@ const shelved = (page, store) =>
         return keys;
     }, store);
 
-test('the sources are read without the network; what was not opened for 30 days goes', async ({ page, context }) => {
+const source = (page) => page.locator('#sources-side, .sources').getByText('Tides and Walls').first();
+
+/** A plan with a source, in the outline. */
+async function withSource(page) {
     const writer = await planOf(page, 'Old', 'Wall', '\tPell, Tides and Walls, 1994, p. 61');
     await writer.view('Sources');
     await page.getByRole('button', { name: 'Looks like research, 1' }).click();
     await page.getByRole('button', { name: 'Do it for the marked one' }).click();
     await writer.saved();
     await page.getByRole('button', { name: 'All sources' }).click();
-    await expect(page.locator('#sources-side, .sources').getByText('Tides and Walls').first()).toBeVisible();
+    await expect(source(page)).toBeVisible();
     await writer.view('Outline');
+    return writer;
+}
+
+async function writeOfTheParishes(writer) {
     await writer.mark(/1 Wall/);
     await writer.type('n', 'By the parishes.', '[Escape]', '[Escape]');
     await writer.saved();
+}
+
+test('sources that did not come when the plan was kept are asked for again, and not only after a change', async ({ page, context }) => {
+    const writer = await withSource(page);
+    let refused = 0;
+    await page.route('**/source-list', (route) => {
+        refused++;
+        return route.abort();
+    });
+    await writeOfTheParishes(writer);
+    await expect.poll(() => refused, { timeout: 45_000 }).toBeGreaterThan(0);
+    await page.unroute('**/source-list');
+    await page.reload();
+    await kept(page, 'By the parishes');
+    await context.setOffline(true);
+    await page.reload();
+    await writer.view('Sources');
+    await expect(source(page)).toBeVisible();
+});
+
+test('the sources are read without the network; what was not opened for 30 days goes', async ({ page, context }) => {
+    const writer = await withSource(page);
+    await writeOfTheParishes(writer);
     await kept(page, 'By the parishes');
     const [, , plan] = new URL(page.url()).pathname.split('/');
     await context.setOffline(true);
     await page.reload();
     await writer.view('Sources');
-    await expect(page.locator('#sources-side, .sources').getByText('Tides and Walls').first()).toBeVisible();
+    await expect(source(page)).toBeVisible();
     await context.setOffline(false);
 
     await page.evaluate(async () => {

@@ -186,7 +186,7 @@ final class TextCase
     /** @param bool $isWithin whether it is neither the first nor the last, so that a small one stays small */
     private static function word(string $word, bool $isAllCapitals, bool $isWithin): string
     {
-        $low = self::low($word);
+        $low = self::lowered($word);
         $word = $isAllCapitals ? $low : $word;
         if ($isWithin && (isset(self::$small[$low]) || isset(self::$small[trim($low, '“”"\'‘’()[],.;:!?')]))) {
             return $low === $word || ucfirst($low) === $word ? $low : $word;
@@ -202,8 +202,9 @@ final class TextCase
         );
     }
 
-    private static function low(string $word): string
+    /** A word in small letters. */
+    public static function lowered(string $word): string
     {
-        return preg_match('/[\x80-\xFF]/', $word) === 1 ? mb_strtolower($word) : strtolower($word);
+        return ctype_alnum($word) ? strtolower($word) : mb_strtolower($word);
     }
 }

@@ -99,3 +99,17 @@ export const fieldsOf = (form) => /** @type {any} */ (form.elements);
  * @param {AddEventListenerOptions} [options]
  */
 export const whenClosed = (dialog, act, options) => dialog.addEventListener('close', () => dialog.open || act(), options);
+
+/**
+ * Shows a dialog that was made for this once; closed, it goes out of the page.
+ * @param {HTMLDialogElement} dialog
+ * @param {() => unknown} [ended] what else is to happen then
+ */
+export function showOnce(dialog, ended = () => {}) {
+    dialog.addEventListener('close', () => {
+        dialog.remove();
+        ended();
+    });
+    document.body.append(dialog);
+    dialog.showModal();
+}

@@ -1,4 +1,4 @@
-import { allOf } from '../lib/dom.js';
+import { allOf, showOnce } from '../lib/dom.js';
 import { reason, send } from '../lib/http.js';
 import { tellStyle } from './style-names.js';
 import { upload } from '../lib/upload.js';
@@ -33,10 +33,8 @@ export class CitationStyles {
     /** @param {string} key the style that the plan has */
     open(key) {
         this.key = key;
-        const box = (this.box = this.built());
-        box.addEventListener('close', () => box.remove());
-        document.body.append(box);
-        box.showModal();
+        this.box = this.built();
+        showOnce(this.box);
         this.field?.focus();
         this.find();
     }

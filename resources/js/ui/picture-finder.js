@@ -1,3 +1,4 @@
+import { showOnce } from '../lib/dom.js';
 import { reason, send } from '../lib/http.js';
 import { newId } from '../lib/ids.js';
 import { element } from './element.js';
@@ -49,10 +50,7 @@ export class PictureFinder {
                 element('button', { type: 'button', class: 'plain', onclick: () => this.box?.close() }, 'Close'),
             ),
         );
-        const { box } = this;
-        box.addEventListener('close', () => box.remove());
-        document.body.append(box);
-        box.showModal();
+        showOnce(this.box);
         words.focus();
         words.select();
     }

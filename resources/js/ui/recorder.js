@@ -1,4 +1,5 @@
 import { today } from '../lib/days.js';
+import { showOnce } from '../lib/dom.js';
 import { minutes } from '../lib/span.js';
 import { element } from './element.js';
 import { say } from './toast.js';
@@ -66,10 +67,8 @@ export class Recorder {
                 this.stop();
             }
         });
-        this.box.addEventListener('close', () => this.end());
-        document.body.append(this.box);
         this.offer();
-        this.box.showModal();
+        showOnce(this.box, () => this.end());
     }
 
     /** @param {[string, () => unknown, string?][]} acts name, what it does, class */
@@ -191,7 +190,6 @@ export class Recorder {
         const { file } = this;
         this.stop();
         this.clear();
-        this.box?.remove();
         if (file) {
             this.file = null;
             say('The recording was let go.', { label: 'Keep it', act: () => this.kept(file) });
